@@ -1,0 +1,154 @@
+package tundra.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Set;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+import tundra.core.model.Trigger;
+import tundra.core.model.Values;
+
+/** Adds, takes away, orders and groups elements. */
+public final class Arrange {
+    private Arrange() {}
+
+    /** The element on top of all, with a free name. */
+    public static Board add(Board board, Element e) {
+        var all = new ArrayList<>(board.elements());
+        all.add(e.withName(Names.free(board, e.name())));
+        return board.withElements(all);
+    }
+
+    /** Takes elements away, with their keys and the reactions to them. */
+    public static Board delete(Board board, Collection<String> ids) {
+        List<Element> left = board.elements();
+        for (String id : ids) {
+            left = Tree.remove(left, id);
+        }
+        return tidy(board.withElements(left));
+    }
+
+    /** Without keys of, and reactions to, elements that are gone. */
+    private static Board tidy(Board board) {
+        Set<String> ids = Tree.ids(board.elements());
+        Board b = board;
+        for (Timeline t : board.timelines()) {
+            for (String id : t.tracks().keySet()) {
+                if (!ids.contains(id) && !id.equals(Board.CANVAS)) {
+                    b = b.mapTimeline(t.id(), x -> x.withTracks(id, java.util.Map.of()));
+                }
+            }
+        }
+        return b.withReactions(b.reactions().stream().filter(r -> alive(r, ids)).toList());
+    }
+
+    private static boolean alive(Reaction r, Set<String> ids) {
+        return switch (r.when()) {
+            case Trigger.Tapped t -> ids.contains(t.element());
+        };
+    }
+
+    /** Moves an element among its siblings; {@code index} counts from the back, after it was taken out. */
+    public static Board reorder(Board board, String id, int index) {
+        List<String> path = Tree.path(board.elements(), id);
+        if (path.isEmpty()) {
+            return board;
+        }
+        if (path.size() == 1) {
+            return board.withElements(moved(board.elements(), id, index));
+        }
+        return board.mapElement(path.get(path.size() - 2), g -> g.withChildren(moved(g.children(), id, index)));
+    }
+
+    private static List<Element> moved(List<Element> siblings, String id, int index) {
+        var out = new ArrayList<>(siblings);
+        Element e = out.stream().filter(x -> x.id().equals(id)).findFirst().orElseThrow();
+        out.remove(e);
+        out.add(Math.max(0, Math.min(out.size(), index)), e);
+        return out.equals(siblings) ? siblings : out;
+    }
+
+    /** Moves elements one place to the front (+1) or to the back (-1), or all the way (±1000000). */
+    public static Board step(Board board, Collection<String> ids, int by) {
+        Board b = board;
+        var order = new ArrayList<>(Tree.ids(board.elements()).stream().filter(ids::contains).toList());
+        for (String id : by > 0 ? order.reversed() : order) {
+            List<String> path = Tree.path(b.elements(), id);
+            List<Element> siblings = path.size() == 1 ? b.elements() : b.find(path.get(path.size() - 2)).children();
+            int at = siblings.indexOf(b.find(id));
+            b = reorder(b, id, Math.max(0, Math.min(siblings.size() - 1, at + by)));
+        }
+        return b;
+    }
+
+    /** The board and what should be selected on it. */
+    public record Grouped(Board board, List<String> ids) {}
+
+    /** Puts top-level elements in a new group, in the place of the topmost; its box is the union of theirs as seen. */
+    public static Grouped group(Board board, Collection<String> ids, Frame seen) {
+        List<Element> members = board.elements().stream().filter(e -> ids.contains(e.id())).toList();
+        if (members.isEmpty()) {
+            return new Grouped(board, List.copyOf(ids));
+        }
+        Rect box = null;
+        for (Element e : members) {
+            Frame.Placed p = seen.find(e.id());
+            box = p == null ? box : p.bounds().union(box);
+        }
+        Rect b = box == null ? new Rect(0, 0, 1, 1) : box;
+        Board moved = board;
+        for (Element e : members) {
+            moved = Placing.shift(moved, e.id(), b.topLeft().times(-1));
+        }
+        Board after = moved;
+        var inside = members.stream().map(e -> after.find(e.id())).toList();
+        var group = new Element(Names.free(board, "Group"), new Content.Group(inside, new Point(b.width(), b.height())),
+                Values.NONE.with(Properties.POSITION, b.centre()));
+        var out = new ArrayList<Element>();
+        for (Element e : after.elements()) {
+            if (!members.stream().anyMatch(m -> m.id().equals(e.id()))) {
+                out.add(e);
+            } else if (e.id().equals(members.getLast().id())) {
+                out.add(group);
+            }
+        }
+        return new Grouped(after.withElements(out), List.of(group.id()));
+    }
+
+    /**
+     * Takes groups apart, with the children where they are seen. A group's own keys end with it. A group scaled unevenly
+     * whose children are turned cannot be kept exactly: the children take its scale along their own axes.
+     */
+    public static Grouped ungroup(Board board, Collection<String> ids, Frame seen) {
+        Board b = board;
+        var out = new ArrayList<String>();
+        for (String id : ids) {
+            Element g = b.find(id);
+            Frame.Placed placed = g == null ? null : seen.find(id);
+            if (placed == null || !(g.content() instanceof Content.Group)) {
+                out.add(id);
+                continue;
+            }
+            Affine m = placed.node().toParent();
+            double turn = Math.toDegrees(Math.atan2(m.b(), m.a()));
+            double sx = Math.hypot(m.a(), m.b());
+            Point scale = new Point(sx, sx == 0 ? 0 : m.determinant() / sx);
+            for (Element c : g.children()) {
+                b = Placing.through(b, c.id(), m, turn, scale);
+                out.add(c.id());
+            }
+            b = tidy(b.withElements(Tree.replace(b.elements(), id, Element::children)));
+        }
+        return new Grouped(b, out);
+    }
+}

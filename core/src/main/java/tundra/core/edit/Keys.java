@@ -1,0 +1,153 @@
+package tundra.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.TreeMap;
+import tundra.core.geometry.Cubic;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Timeline;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.MotionPath;
+import tundra.core.motion.Track;
+
+/** Changes of keys on a timeline. */
+public final class Keys {
+    private Keys() {}
+
+    /** Names one key: an element's property at a time. */
+    public record Ref(String element, Property<?> property, long time) {}
+
+    /** A key between two others takes over the easing of the interval that it cuts; a bent path keeps its form when it is cut on it. */
+    static <T> Track<T> insert(Track<T> track, long at, T value, Property<T> p) {
+        int i = track.before(at);
+        Easing easing = i < 0 ? PropertyEdit.NEW_EASING : track.keys().get(i).easing();
+        return track.with(new Key<>(at, value, easing));
+    }
+
+    /** A new key where the curve passes, without changing the path's form. */
+    public static <T> Board addAt(Board board, String timeline, String element, Property<T> p, long time) {
+        Timeline t = board.timeline(timeline);
+        Track<T> track = t.track(element, p);
+        long at = Math.min(time, t.duration());
+        if (track != null && track.keyAt(at) != null) {
+            return board;
+        }
+        T seen = PropertyEdit.valueAt(board, t, element, p, at);
+        if (track == null) {
+            return board.mapTimeline(timeline, x -> x.with(element, p, new Track<>(List.of(new Key<>(at, seen, PropertyEdit.NEW_EASING)))));
+        }
+        if (p == Properties.POSITION) {
+            Track<Point> split = splitPath(t.track(element, Properties.POSITION), at);
+            if (split != null) {
+                return board.mapTimeline(timeline, x -> x.with(element, Properties.POSITION, split));
+            }
+        }
+        return board.mapTimeline(timeline, x -> x.with(element, p, insert(track, at, seen, p)));
+    }
+
+    private static Track<Point> splitPath(Track<Point> track, long at) {
+        int i = track.before(at);
+        var path = new MotionPath(track);
+        if (i < 0 || i + 1 >= track.keys().size() || !path.curved(i)) {
+            return null;
+        }
+        Cubic segment = path.segment(i);
+        double done = Math.max(0, Math.min(1, track.progress(i, at)));
+        var arc = new tundra.core.geometry.ArcLength(segment);
+        Cubic[] half = segment.split(arc.parameterAt(done * arc.total()));
+        Key<Point> a = track.keys().get(i), b = track.keys().get(i + 1);
+        Point m = half[0].p3();
+        return track
+                .with(a.withHandles(a.in(), half[0].p1().minus(a.value())))
+                .with(new Key<>(at, m, a.easing(), half[0].p2().minus(m), half[1].p1().minus(m)))
+                .with(b.withHandles(half[1].p2().minus(b.value()), b.out()));
+    }
+
+    public static Board delete(Board board, String timeline, Collection<Ref> refs) {
+        Board b = board;
+        for (Ref r : refs) {
+            b = delete(b, timeline, r, r.property());
+        }
+        return b;
+    }
+
+    private static <T> Board delete(Board b, String timeline, Ref r, Property<T> p) {
+        return b.mapTimeline(timeline, t -> {
+            Track<T> track = t.track(r.element(), p);
+            return track == null ? t : t.with(r.element(), p, track.without(r.time()));
+        });
+    }
+
+    /**
+     * Moves keys in time, all by the same amount, kept within the timeline. A moved key replaces one that stays at its new
+     * time.
+     */
+    public static Board shift(Board board, String timeline, Collection<Ref> refs, long by) {
+        Timeline t = board.timeline(timeline);
+        long lo = refs.stream().mapToLong(Ref::time).min().orElse(0), hi = refs.stream().mapToLong(Ref::time).max().orElse(0);
+        long d = Math.max(-lo, Math.min(t.duration() - hi, by));
+        if (d == 0) {
+            return board;
+        }
+        Board b = board;
+        var byTrack = new TreeMap<String, List<Ref>>();
+        refs.forEach(r -> byTrack.computeIfAbsent(r.element() + " " + r.property().key(), k -> new ArrayList<>()).add(r));
+        for (List<Ref> group : byTrack.values()) {
+            b = shift(b, timeline, group, group.getFirst().property(), d);
+        }
+        return b;
+    }
+
+    private static <T> Board shift(Board b, String timeline, List<Ref> refs, Property<T> p, long by) {
+        String element = refs.getFirst().element();
+        return b.mapTimeline(timeline, t -> {
+            Track<T> track = t.track(element, p);
+            if (track == null) {
+                return t;
+            }
+            var moved = new ArrayList<Key<T>>();
+            var all = new TreeMap<Long, Key<T>>();
+            for (Key<T> k : track.keys()) {
+                if (refs.stream().anyMatch(r -> r.time() == k.time())) {
+                    moved.add(k.at(k.time() + by));
+                } else {
+                    all.put(k.time(), k);
+                }
+            }
+            moved.forEach(k -> all.put(k.time(), k));
+            return t.with(element, p, new Track<>(List.copyOf(all.values())));
+        });
+    }
+
+    /** Gives the intervals that start at these keys an easing. */
+    public static Board ease(Board board, String timeline, Collection<Ref> refs, Easing easing) {
+        Board b = board;
+        for (Ref r : refs) {
+            b = b.mapTimeline(timeline, t -> ease(t, r, r.property(), easing));
+        }
+        return b;
+    }
+
+    private static <T> Timeline ease(Timeline t, Ref r, Property<T> p, Easing easing) {
+        return t.mapKeys(r.element(), p, k -> k.time() == r.time() ? k.with(easing) : k);
+    }
+
+    /** Moves the handles of a position key. */
+    public static Board handles(Board board, String timeline, Ref r, Point in, Point out) {
+        return board.mapTimeline(timeline,
+                t -> t.mapKeys(r.element(), Properties.POSITION, k -> k.time() == r.time() ? k.withHandles(in, out) : k));
+    }
+
+    /** The times of all keys of an element, in order; all elements' when the id is null. */
+    public static List<Long> times(Timeline t, String element) {
+        return t.tracks().entrySet().stream().filter(e -> element == null || e.getKey().equals(element))
+                .flatMap(e -> e.getValue().values().stream()).flatMap(tr -> tr.keys().stream())
+                .map(Key::time).distinct().sorted(Comparator.naturalOrder()).toList();
+    }
+}

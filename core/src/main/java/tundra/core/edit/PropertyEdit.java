@@ -1,0 +1,105 @@
+package tundra.core.edit;
+
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Timeline;
+import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
+import tundra.core.motion.Key;
+import tundra.core.motion.MotionPath;
+import tundra.core.motion.Track;
+
+/** Changes of one property of one element on one timeline, in an edit scope. */
+public final class PropertyEdit {
+    /** What a new key gets: slow at both ends. */
+    public static final Easing NEW_EASING = EasingText.parse("ease-in-out");
+
+    private final String timeline;
+    private final long time;
+    private final EditScope scope;
+
+    /** @param time of the playhead, in µs */
+    public PropertyEdit(String timeline, long time, EditScope scope) {
+        this.timeline = timeline;
+        this.time = time;
+        this.scope = scope;
+    }
+
+    /** The board with the property of an element (or {@link Board#CANVAS}) set to what should be seen at the playhead. */
+    public <T> Board set(Board board, String element, Property<T> p, T value) {
+        T next = p.clamped(value);
+        Track<T> track = board.timeline(timeline).track(element, p);
+        return switch (scope) {
+            case REST -> board.withRest(element, v -> v.with(p, next));
+            case WHOLE_MOVE -> track == null
+                    ? board.withRest(element, v -> v.with(p, next))
+                    : board.mapTimeline(timeline, t -> t.with(element, p, shifted(t, track, p, next)));
+            case KEY -> board.mapTimeline(timeline, t -> t.with(element, p, keyed(board, t, element, p, track, next)));
+        };
+    }
+
+    /** The value that the playhead shows. */
+    public static <T> T valueAt(Board board, Timeline t, String element, Property<T> p, long time) {
+        Track<T> track = t.track(element, p);
+        if (track == null) {
+            return board.rest(element).get(p);
+        }
+        long local = t.local(time);
+        if (p == Properties.POSITION) {
+            return p.cast(new MotionPath(t.track(element, Properties.POSITION)).at(local));
+        }
+        return p.clamped(track.at(local, p.type()::lerp));
+    }
+
+    private <T> Track<T> shifted(Timeline t, Track<T> track, Property<T> p, T next) {
+        T seen = p.type() == tundra.core.model.ValueType.PAIR && p == Properties.POSITION
+                ? p.cast(new MotionPath(new Track<>(track.values(v -> (Point) v).keys())).at(t.local(time)))
+                : track.at(t.local(time), p.type()::lerp);
+        return track.map(k -> k.with(p.clamped(p.type().shifted(k.value(), seen, next))));
+    }
+
+    private <T> Track<T> keyed(Board board, Timeline t, String element, Property<T> p, Track<T> track, T next) {
+        long at = Math.min(time, t.duration());
+        if (track == null) {
+            Track<T> first = new Track<>(java.util.List.of(new Key<>(at, next, NEW_EASING)));
+            return at == 0 ? first : first.with(new Key<>(0, board.rest(element).get(p), NEW_EASING));
+        }
+        Key<T> old = track.keyAt(at);
+        return old != null ? track.with(old.with(next)) : Keys.insert(track, at, next, p);
+    }
+
+    /** What dragging would do now, as the edit strip says it. */
+    public String consequence(Board board, Element e) {
+        Track<Point> track = board.timeline(timeline).track(e.id(), Properties.POSITION);
+        String name = e.name();
+        return switch (scope) {
+            case REST -> track == null
+                    ? "dragging " + name + " moves it for the whole scene"
+                    : "dragging " + name + " changes where it rests; its " + count(track) + " still decide what is seen";
+            case WHOLE_MOVE -> track == null
+                    ? "dragging " + name + " moves it for the whole scene: it has no position keys"
+                    : "dragging " + name + " shifts its whole move, " + count(track);
+            case KEY -> {
+                if (track == null) {
+                    yield time == 0 ? "dragging " + name + " sets its first position key, at the start"
+                            : "dragging " + name + " sets a position key here and one at the start";
+                }
+                Key<Point> here = track.keyAt(time);
+                yield here == null ? "dragging " + name + " adds a position key here"
+                        : "dragging " + name + " changes its " + ordinal(track.keys().indexOf(here) + 1) + " position key";
+            }
+        };
+    }
+
+    private static String count(Track<?> t) {
+        return t.keys().size() == 1 ? "one position key" : t.keys().size() + " position keys";
+    }
+
+    private static String ordinal(int n) {
+        String[] words = {"first", "second", "third", "fourth", "fifth", "sixth"};
+        return n <= words.length ? words[n - 1] : n + "th";
+    }
+}

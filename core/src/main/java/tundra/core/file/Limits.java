@@ -1,0 +1,26 @@
+package tundra.core.file;
+
+/** The bounds of what is read from outside. */
+public final class Limits {
+    public static final int SCHEMA = 1;
+    public static final String MIME = "application/x-tundra";
+    /** Entries of the zip. */
+    public static final int ENTRIES = 10_000;
+    /** Bytes of one unpacked entry, and of all. */
+    public static final long ENTRY_BYTES = 256L << 20;
+    public static final long ALL_BYTES = 1L << 30;
+    /** Nesting of the JSON. A group takes two levels. */
+    public static final int DEPTH = 200;
+    public static final int ELEMENTS = 100_000;
+    public static final int NODES = 2_000_000;
+    public static final int KEYS = 2_000_000;
+    public static final int TEXT_CHARS = 100_000;
+    /** Pixels of a picture or a canvas along one side, and of a whole picture. */
+    public static final int SIDE = 16_384;
+    public static final long PIXELS = 100_000_000;
+    public static final double LENGTH = 1e6;
+    /** One day, in µs. */
+    public static final long TIME = 86_400_000_000L;
+
+    private Limits() {}
+}

@@ -1,0 +1,22 @@
+package tundra.core.file;
+
+import tundra.core.model.Property;
+
+/** Names the objects of the file that unknown fields are kept for. */
+final class Places {
+    static final String PROJECT = "project";
+
+    private Places() {}
+
+    static String of(String kind, String id) {
+        return kind + ":" + id;
+    }
+
+    static String keys(String timeline, String element) {
+        return "keys:" + timeline + "/" + element;
+    }
+
+    static String key(String timeline, String element, Property<?> p, long time) {
+        return "key:" + timeline + "/" + element + "/" + p.key() + "@" + time;
+    }
+}

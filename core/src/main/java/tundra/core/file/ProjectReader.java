@@ -1,0 +1,191 @@
+package tundra.core.file;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tundra.core.geometry.Contour;
+import tundra.core.geometry.Node;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Scene;
+import tundra.core.model.Tree;
+import tundra.core.model.Values;
+
+/** Reads the JSON of a project. Everything is checked; a wrong place throws a {@link FileProblem} that names it. */
+final class ProjectReader {
+    private final Map<String, String> unknown = new HashMap<>();
+    private final Set<String> ids = new HashSet<>();
+    private final Set<String> pictures;
+    private int nodes;
+
+    private ProjectReader(Set<String> pictures) {
+        this.pictures = pictures;
+    }
+
+    /** @param data the bytes of the brought-in files by hash */
+    static Project read(byte[] json, Map<String, byte[]> data) throws FileProblem {
+        JsonNode root;
+        try {
+            root = Json.MAPPER.readTree(json);
+        } catch (JacksonException e) {
+            throw new FileProblem("its project.json is damaged near line " + line(e) + " and can't be read", e);
+        }
+        return new ProjectReader(data.keySet()).project(root, data);
+    }
+
+    private static int line(JacksonException e) {
+        return e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+    }
+
+    private Project project(JsonNode root, Map<String, byte[]> data) throws FileProblem {
+        var f = new Fields(root, "the project");
+        long schema = f.whole("tundra", 1, Long.MAX_VALUE);
+        if (schema > Limits.SCHEMA) {
+            throw new FileProblem("it was saved by a newer Tundra (schema " + schema + "; this one reads up to " + Limits.SCHEMA
+                    + "), so open it with that version");
+        }
+        var assets = new LinkedHashMap<String, Asset>();
+        for (JsonNode n : f.list("assets")) {
+            Asset a = asset(new Fields(n, "asset " + (assets.size() + 1)), data);
+            assets.put(a.hash(), a);
+        }
+        var scenes = new ArrayList<Scene>();
+        for (JsonNode n : f.list("scenes")) {
+            scenes.add(scene(new Fields(n, "scene " + (scenes.size() + 1))));
+        }
+        if (scenes.isEmpty() || scenes.size() > 1000) {
+            throw f.problem("scenes", "should hold 1 to 1000 scenes");
+        }
+        int rate = (int) f.whole("frameRate", 1, 240);
+        String id = id(f), name = f.text("name");
+        f.keepUnknown(Places.PROJECT, unknown);
+        return new Project(id, name, rate, scenes, assets, Map.copyOf(unknown));
+    }
+
+    private String id(Fields f) throws FileProblem {
+        String id = f.text("id");
+        if (!id.matches("[A-Za-z0-9_-]{1,64}") || id.equals(Board.CANVAS)) {
+            throw f.problem("id", "should be 1 to 64 letters, digits, - or _");
+        }
+        if (!ids.add(id)) {
+            throw f.problem("id", "is used twice (" + id + ")");
+        }
+        return id;
+    }
+
+    private Asset asset(Fields f, Map<String, byte[]> data) throws FileProblem {
+        String hash = f.text("hash"), type = f.text("type");
+        byte[] bytes = data.get(hash);
+        if (bytes == null) {
+            throw new FileProblem("the picture “" + f.text("name") + "” is missing from it");
+        }
+        if (!Asset.hash(bytes).equals(hash)) {
+            throw new FileProblem("the picture “" + f.text("name") + "” in it is damaged");
+        }
+        if (!type.matches("image/(png|jpeg|webp|gif)")) {
+            throw f.problem("type", "should be a picture type that Tundra knows");
+        }
+        int w = (int) f.whole("width", 1, Limits.SIDE), h = (int) f.whole("height", 1, Limits.SIDE);
+        if ((long) w * h > Limits.PIXELS) {
+            throw f.problem("width", "and height make more than " + Limits.PIXELS + " pixels");
+        }
+        var a = new Asset(hash, f.text("name"), type, w, h, bytes);
+        f.keepUnknown(Places.of("asset", hash), unknown);
+        return a;
+    }
+
+    private Scene scene(Fields f) throws FileProblem {
+        String id = id(f), name = f.text("name");
+        Point size = f.pair("size", 1, Limits.SIDE);
+        Fields canvas = f.object("canvas");
+        Values values = ValueReader.values(canvas, null);
+        canvas.keepUnknown(Places.of("canvas", id), unknown);
+        List<Element> elements = elements(f, "elements");
+        Set<String> here = Tree.ids(elements);
+        var timelines = new TimelineReader(here, elements, unknown, this::id).read(f);
+        var reactions = new ReactionReader(here, timelines, unknown, this::id).read(f);
+        f.keepUnknown(Places.of("scene", id), unknown);
+        return new Scene(id, name, new Board(size, values, elements, timelines, reactions));
+    }
+
+    private List<Element> elements(Fields f, String field) throws FileProblem {
+        var out = new ArrayList<Element>();
+        for (JsonNode n : f.list(field)) {
+            out.add(element(new Fields(n, "element " + (out.size() + 1) + " in " + f.where())));
+            if (ids.size() > Limits.ELEMENTS) {
+                throw new FileProblem("it holds more than " + Limits.ELEMENTS + " elements");
+            }
+        }
+        return out;
+    }
+
+    private Element element(Fields f) throws FileProblem {
+        String id = id(f), name = f.text("name");
+        Content content = content(f);
+        Fields rest = f.object("rest");
+        Values values = ValueReader.values(rest, content);
+        rest.keepUnknown(Places.of("rest", id), unknown);
+        var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), values, content);
+        f.keepUnknown(Places.of("element", id), unknown);
+        return e;
+    }
+
+    private Content content(Fields f) throws FileProblem {
+        String type = f.text("type");
+        return switch (type) {
+            case "rectangle" -> new Content.Rectangle();
+            case "ellipse" -> new Content.Ellipse();
+            case "path" -> new Content.Path(outline(f), f.pair("box", 0, Limits.LENGTH));
+            case "text" -> new Content.Text(f.text("text"), f.text("family"), (int) f.whole("weight", 100, 900),
+                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10));
+            case "picture" -> picture(f);
+            case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH));
+            default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
+        };
+    }
+
+    private static Content.Align align(Fields f) throws FileProblem {
+        try {
+            return Content.Align.valueOf(f.text("align").toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw f.problem("align", "should be left, centre or right");
+        }
+    }
+
+    private Content picture(Fields f) throws FileProblem {
+        String asset = f.text("asset");
+        if (!pictures.contains(asset)) {
+            throw f.problem("asset", "names a picture that is missing from the file");
+        }
+        return new Content.Picture(asset);
+    }
+
+    private Outline outline(Fields f) throws FileProblem {
+        var contours = new ArrayList<Contour>();
+        for (JsonNode n : f.list("outline")) {
+            var c = new Fields(n, "a contour of " + f.where());
+            var list = new ArrayList<Node>();
+            for (JsonNode node : c.list("nodes")) {
+                double[] v = c.numbers(node, "nodes", 7, -Limits.LENGTH, Limits.LENGTH);
+                list.add(new Node(new Point(v[0], v[1]), new Point(v[2], v[3]), new Point(v[4], v[5]), v[6] != 0));
+                if (++nodes > Limits.NODES) {
+                    throw new FileProblem("it holds more than " + Limits.NODES + " path nodes");
+                }
+            }
+            contours.add(new Contour(list, c.flag("closed")));
+        }
+        return new Outline(contours);
+    }
+}

@@ -1,0 +1,188 @@
+package tundra.core.file;
+
+import java.util.Locale;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import tundra.core.geometry.Contour;
+import tundra.core.geometry.Node;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Action;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Trigger;
+import tundra.core.model.Values;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+
+/** Writes a project as the JSON that docs/file-format.md describes, always in the same order. */
+final class ProjectWriter {
+    private final Project project;
+
+    private ProjectWriter(Project project) {
+        this.project = project;
+    }
+
+    static String write(Project p) {
+        return new ProjectWriter(p).project().toPrettyString() + "\n";
+    }
+
+    private ObjectNode project() {
+        ObjectNode o = Json.MAPPER.createObjectNode();
+        o.put("tundra", Limits.SCHEMA).put("id", project.id()).put("name", project.name()).put("frameRate", project.frameRate());
+        ArrayNode scenes = o.putArray("scenes");
+        project.scenes().forEach(s -> scenes.add(scene(s)));
+        ArrayNode assets = o.putArray("assets");
+        for (Asset a : project.assets().values()) {
+            ObjectNode n = assets.addObject().put("hash", a.hash()).put("name", a.name()).put("type", a.mediaType())
+                    .put("width", a.width()).put("height", a.height());
+            unknown(n, Places.of("asset", a.hash()));
+        }
+        return unknown(o, Places.PROJECT);
+    }
+
+    private ObjectNode unknown(ObjectNode o, String place) {
+        String text = project.unknown().get(place);
+        if (text != null) {
+            Json.MAPPER.readTree(text).properties().forEach(e -> {
+                if (!o.has(e.getKey())) {
+                    o.set(e.getKey(), e.getValue());
+                }
+            });
+        }
+        return o;
+    }
+
+    private ObjectNode scene(Scene s) {
+        Board b = s.board();
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", s.id()).put("name", s.name());
+        o.set("size", pair(b.size()));
+        o.set("canvas", unknown(values(b.canvas()), Places.of("canvas", s.id())));
+        ArrayNode elements = o.putArray("elements");
+        b.elements().forEach(e -> elements.add(element(e)));
+        ArrayNode timelines = o.putArray("timelines");
+        b.timelines().forEach(t -> timelines.add(timeline(t)));
+        ArrayNode reactions = o.putArray("reactions");
+        b.reactions().forEach(r -> reactions.add(reaction(r)));
+        return unknown(o, Places.of("scene", s.id()));
+    }
+
+    private ObjectNode element(Element e) {
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", e.id()).put("name", e.name()).put("type", e.content().word());
+        if (e.locked()) {
+            o.put("locked", true);
+        }
+        if (e.hidden()) {
+            o.put("hidden", true);
+        }
+        o.set("rest", unknown(values(e.rest()), Places.of("rest", e.id())));
+        switch (e.content()) {
+            case Content.Path p -> {
+                o.set("box", pair(p.box()));
+                o.set("outline", outline(p.outline()));
+            }
+            case Content.Text t -> o.put("text", t.text()).put("family", t.family()).put("weight", t.weight())
+                    .put("fontSize", t.size()).put("align", t.align().name().toLowerCase(Locale.ROOT)).put("lineHeight", t.lineHeight());
+            case Content.Picture p -> o.put("asset", p.asset());
+            case Content.Group g -> {
+                o.set("box", pair(g.box()));
+                ArrayNode children = o.putArray("children");
+                g.children().forEach(c -> children.add(element(c)));
+            }
+            case Content.Rectangle r -> { }
+            case Content.Ellipse x -> { }
+        }
+        return unknown(o, Places.of("element", e.id()));
+    }
+
+    private static ArrayNode outline(Outline outline) {
+        ArrayNode out = Json.MAPPER.createArrayNode();
+        for (Contour c : outline.contours()) {
+            ArrayNode nodes = out.addObject().put("closed", c.closed()).putArray("nodes");
+            for (Node n : c.nodes()) {
+                nodes.addArray().add(n.at().x()).add(n.at().y()).add(n.in().x()).add(n.in().y()).add(n.out().x()).add(n.out().y())
+                        .add(n.smooth() ? 1 : 0);
+            }
+        }
+        return out;
+    }
+
+    private ObjectNode values(Values v) {
+        ObjectNode o = Json.MAPPER.createObjectNode();
+        for (Property<?> p : Properties.ALL) {
+            if (v.has(p)) {
+                o.set(p.key(), value(v.get(p)));
+            }
+        }
+        return o;
+    }
+
+    private static JsonNode value(Object v) {
+        return switch (v) {
+            case Color c -> Json.MAPPER.getNodeFactory().stringNode(c.hex());
+            case Point p -> pair(p);
+            case Double d -> Json.MAPPER.getNodeFactory().numberNode(d);
+            default -> throw new IllegalStateException("no JSON for " + v.getClass());
+        };
+    }
+
+    private static ArrayNode pair(Point p) {
+        return Json.MAPPER.createArrayNode().add(p.x()).add(p.y());
+    }
+
+    private ObjectNode timeline(Timeline t) {
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", t.id()).put("name", t.name()).put("duration", t.duration())
+                .put("loop", t.loop()).put("starts", t.starts());
+        ObjectNode keys = o.putObject("keys");
+        t.tracks().forEach((element, of) -> {
+            ObjectNode tracks = keys.putObject(element);
+            of.forEach((p, track) -> tracks.set(p.key(), track(t, element, p, track)));
+            unknown(tracks, Places.keys(t.id(), element));
+        });
+        return unknown(o, Places.of("timeline", t.id()));
+    }
+
+    private ArrayNode track(Timeline t, String element, Property<?> p, Track<?> track) {
+        ArrayNode out = Json.MAPPER.createArrayNode();
+        for (Key<?> k : track.keys()) {
+            ObjectNode o = out.addObject().put("at", k.time());
+            o.set("value", value(k.value()));
+            o.put("easing", k.easing().text());
+            if (k.curved()) {
+                o.set("in", pair(k.in()));
+                o.set("out", pair(k.out()));
+            }
+            unknown(o, Places.key(t.id(), element, p, k.time()));
+        }
+        return out;
+    }
+
+    private ObjectNode reaction(Reaction r) {
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", r.id());
+        switch (r.when()) {
+            case Trigger.Tapped t -> o.putObject("when").put("event", "tapped").put("element", t.element());
+        }
+        ArrayNode actions = o.putArray("do");
+        for (Action a : r.actions()) {
+            switch (a) {
+                case Action.Move m -> {
+                    ObjectNode n = actions.addObject().put("action", m.verb().key).put("timeline", m.timeline());
+                    if (m.verb() == Action.Verb.GO_TO) {
+                        n.put("time", m.time());
+                    }
+                }
+            }
+        }
+        return unknown(o, Places.of("reaction", r.id()));
+    }
+}

@@ -1,0 +1,24 @@
+package tundra.core.frame;
+
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+
+/** A form to fill or stroke, in the element's box. */
+public sealed interface Form {
+    /** A rectangle from the origin. */
+    record Box(Point size, double radius) implements Form {}
+
+    /** An ellipse that fills a box from the origin. */
+    record Oval(Point size) implements Form {}
+
+    record Curve(Outline outline) implements Form {}
+
+    default Outline outline() {
+        return switch (this) {
+            case Box b -> Outline.rectangle(new Rect(0, 0, b.size.x(), b.size.y()), b.radius);
+            case Oval o -> Outline.ellipse(new Rect(0, 0, o.size.x(), o.size.y()));
+            case Curve c -> c.outline;
+        };
+    }
+}

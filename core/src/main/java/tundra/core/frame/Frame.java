@@ -1,0 +1,41 @@
+package tundra.core.frame;
+
+import java.util.List;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Color;
+
+/** A board at one time, resolved to final numbers: plain data that a painter paints. */
+public record Frame(Point size, Color background, List<FrameNode> nodes) {
+
+    /** An element and its way to the canvas. */
+    public record Placed(FrameNode node, Affine toCanvas) {
+        public List<Point> corners() {
+            return toCanvas.corners(new Rect(0, 0, node.box().x(), node.box().y()));
+        }
+
+        public Rect bounds() {
+            return Rect.around(corners());
+        }
+    }
+
+    /** Where an element stands; null when the frame does not show it. */
+    public Placed find(String id) {
+        return find(nodes, id, Affine.IDENTITY);
+    }
+
+    private static Placed find(List<FrameNode> in, String id, Affine outer) {
+        for (FrameNode n : in) {
+            Affine m = outer.times(n.toParent());
+            if (n.id().equals(id)) {
+                return new Placed(n, m);
+            }
+            Placed inner = find(n.children(), id, m);
+            if (inner != null) {
+                return inner;
+            }
+        }
+        return null;
+    }
+}

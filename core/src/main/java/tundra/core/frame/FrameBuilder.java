@@ -1,0 +1,108 @@
+package tundra.core.frame;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Values;
+
+/**
+ * The evaluator: a board at a time becomes a {@link Frame}. The time counts from the moment when all timelines are started
+ * together; each goes by its own duration and loop. Immutable but for its store of unchanging nodes; one thread at a time.
+ */
+public final class FrameBuilder {
+    private final Board board;
+    private final TextMeasurer measure;
+    private final Poses poses;
+    private final Map<Element, FrameNode> still = new IdentityHashMap<>();
+    private final Map<Element, Boolean> moving = new IdentityHashMap<>();
+
+    public FrameBuilder(Board board, TextMeasurer measure) {
+        this(board, measure, null);
+    }
+
+    /** Takes over the unchanging nodes of the builder of an earlier version of the board; {@code previous} may be null. */
+    public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous) {
+        this.board = board;
+        this.measure = measure;
+        this.poses = new Poses(board);
+        if (previous != null) {
+            still.putAll(previous.still);
+        }
+        board.elements().forEach(this::findMoving);
+        still.keySet().retainAll(moving.keySet());
+    }
+
+    private boolean findMoving(Element e) {
+        boolean any = poses.animated(e.id());
+        for (Element c : e.children()) {
+            any |= findMoving(c);
+        }
+        moving.put(e, any);
+        return any;
+    }
+
+    public Board board() {
+        return board;
+    }
+
+    /** The picture at a time in µs. */
+    public Frame at(long time) {
+        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), time).get(Properties.BACKGROUND), nodes(board.elements(), time));
+    }
+
+    /** All values of an element (or {@link Board#CANVAS}) at a time; null when there is no such element. */
+    public Values valuesAt(String id, long time) {
+        Values rest = board.rest(id);
+        return rest == null ? null : poses.at(id, rest, time);
+    }
+
+    public <T> T valueAt(String id, Property<T> p, long time) {
+        return valuesAt(id, time).get(p);
+    }
+
+    /** The box of an element at a time. */
+    public Point boxAt(Element e, long time) {
+        return Marks.box(e.content(), valuesAt(e.id(), time), measure);
+    }
+
+    private List<FrameNode> nodes(List<Element> elements, long time) {
+        var out = new ArrayList<FrameNode>(elements.size());
+        for (Element e : elements) {
+            if (!e.hidden()) {
+                out.add(moving.get(e) ? node(e, time) : kept(e, time));
+            }
+        }
+        return out;
+    }
+
+    private FrameNode kept(Element e, long time) {
+        FrameNode n = still.get(e);
+        if (n == null) {
+            n = node(e, time);
+            still.put(e, n);
+        }
+        return n;
+    }
+
+    private FrameNode node(Element e, long time) {
+        Values v = poses.at(e.id(), e.rest(), time);
+        Content content = e.content();
+        Point box = Marks.box(content, v, measure);
+        return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
+                Marks.of(content, v, measure), nodes(e.children(), time));
+    }
+
+    /** From an element's box to its parent: translate, rotate, scale around the pivot, which lands on the position. */
+    public static Affine placed(Values v, Point box) {
+        return Affine.placed(v.get(Properties.POSITION), v.get(Properties.ROTATION), v.get(Properties.SCALE),
+                v.get(Properties.PIVOT).times(box));
+    }
+}

@@ -1,0 +1,65 @@
+package tundra.core.frame;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Inside;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+
+/** Finds what lies under a point or in a rectangle of the canvas. Locked elements are passed over. */
+public final class HitTest {
+    private HitTest() {}
+
+    /** The ids from the outermost group to the element that is hit, for everything under the point, topmost first. */
+    public static List<List<String>> under(Frame frame, Point p, double tolerance) {
+        var out = new ArrayList<List<String>>();
+        collect(frame.nodes(), Affine.IDENTITY, p, tolerance, List.of(), out);
+        return out;
+    }
+
+    private static void collect(List<FrameNode> nodes, Affine outer, Point p, double tolerance, List<String> path, List<List<String>> out) {
+        for (FrameNode n : nodes.reversed()) {
+            if (n.locked()) {
+                continue;
+            }
+            Affine m = outer.times(n.toParent());
+            var here = new ArrayList<>(path);
+            here.add(n.id());
+            collect(n.children(), m, p, tolerance, here, out);
+            if (m.invertible() && hit(n, m.inverse().apply(p), tolerance / Math.sqrt(Math.abs(m.determinant())))) {
+                out.add(here);
+            }
+        }
+    }
+
+    private static boolean hit(FrameNode n, Point p, double tolerance) {
+        return n.marks().stream().anyMatch(mark -> switch (mark) {
+            case Mark.Fill f -> near(f.form(), p, tolerance) && (Inside.filled(f.form().outline(), p)
+                    || Inside.distance(f.form().outline(), p) <= tolerance);
+            case Mark.Stroke s -> near(s.form(), p, tolerance + s.width()) && Inside.distance(s.form().outline(), p) <= s.width() / 2 + tolerance;
+            case Mark.Image i -> new Rect(0, 0, i.size().x(), i.size().y()).grow(tolerance).contains(p);
+            case Mark.Glyphs g -> new Rect(0, 0, n.box().x(), n.box().y()).grow(tolerance).contains(p);
+        });
+    }
+
+    private static boolean near(Form form, Point p, double margin) {
+        Outline o = form.outline();
+        Rect b = o.bounds();
+        return b != null && b.grow(margin).contains(p);
+    }
+
+    /** The top-level elements whose boxes meet a rectangle. */
+    public static Set<String> meeting(Frame frame, Rect area) {
+        var out = new TreeSet<String>();
+        for (FrameNode n : frame.nodes()) {
+            if (!n.locked() && n.toParent().bounds(new Rect(0, 0, n.box().x(), n.box().y())).intersects(area)) {
+                out.add(n.id());
+            }
+        }
+        return out;
+    }
+}

@@ -1,0 +1,68 @@
+package tundra.core.model;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import tundra.core.geometry.Point;
+
+/**
+ * One piece: what a .tundra file holds.
+ *
+ * @param frameRate frames per second
+ * @param assets brought-in files by content hash
+ * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
+ */
+public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
+    public Project {
+        scenes = List.copyOf(scenes);
+        if (frameRate < 1 || frameRate > 240) {
+            throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
+        }
+    }
+
+    /** An empty piece of one scene with a Main timeline of five seconds. */
+    public static Project empty(String name, Point size, int frameRate) {
+        var board = new Board(size, Values.NONE, List.of(), List.of(new Timeline(Timeline.MAIN, 5_000_000)), List.of());
+        return new Project(Ids.next(), name, frameRate, List.of(new Scene(Ids.next(), "Scene 1", board)), Map.of(), Map.of());
+    }
+
+    public Scene scene(String sceneId) {
+        return scenes.stream().filter(s -> s.id().equals(sceneId)).findFirst().orElse(null);
+    }
+
+    public Project withScenes(List<Scene> s) {
+        return new Project(id, name, frameRate, s, assets, unknown);
+    }
+
+    public Project withName(String n) {
+        return new Project(id, n, frameRate, scenes, assets, unknown);
+    }
+
+    public Project withAsset(Asset a) {
+        var all = new LinkedHashMap<>(assets);
+        all.putIfAbsent(a.hash(), a);
+        return new Project(id, name, frameRate, scenes, all, unknown);
+    }
+
+    public Project mapBoard(String sceneId, UnaryOperator<Board> change) {
+        var out = new ArrayList<>(scenes);
+        out.replaceAll(s -> s.id().equals(sceneId) ? s.withBoard(change.apply(s.board())) : s);
+        return withScenes(out);
+    }
+
+    /** The time of a frame's start, in µs. */
+    public long frameTime(long frame) {
+        return Math.round(frame * 1e6 / frameRate);
+    }
+
+    /** The nearest frame to a time. */
+    public long frameAt(long time) {
+        return Math.round(time * (double) frameRate / 1e6);
+    }
+
+    public long snap(long time) {
+        return frameTime(frameAt(time));
+    }
+}

@@ -1,0 +1,71 @@
+package tundra.core.model;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import tundra.core.geometry.Point;
+
+/**
+ * The table of properties. Adding one is an entry here, a line where it is painted ({@code frame.Marks}) and a line where it is
+ * published ({@code web.Channels}).
+ */
+public final class Properties {
+    private static final double FAR = 1e6;
+    private static final List<Property<?>> TABLE = new ArrayList<>();
+
+    private static final Predicate<Content> ANY = c -> c != null;
+    private static final Predicate<Content> PAINTED = c -> c instanceof Content.Shape;
+    private static final Predicate<Content> FILLED = c -> c instanceof Content.Shape || c instanceof Content.Text;
+    private static final Predicate<Content> SIZED = c -> c instanceof Content.Shape || c instanceof Content.Picture;
+    private static final Predicate<Content> CANVAS = c -> c == null;
+
+    /** Where the pivot stands in the parent. */
+    public static final Property<Point> POSITION =
+            add("position", "Position", ValueType.PAIR, "px", 1, List.of("x", "y"), -FAR, FAR, Point.ZERO, ANY);
+    public static final Property<Point> SIZE =
+            add("size", "Size", ValueType.PAIR, "px", 1, List.of("w", "h"), 0, FAR, new Point(100, 100), SIZED);
+    public static final Property<Point> SCALE =
+            add("scale", "Scale", ValueType.PAIR, "%", 100, List.of("x", "y"), -1000, 1000, new Point(1, 1), ANY);
+    public static final Property<Double> ROTATION =
+            add("rotation", "Rotation", ValueType.NUMBER, "°", 1, List.of("°"), -FAR, FAR, 0.0, ANY);
+    /** As a fraction of the element's box. */
+    public static final Property<Point> PIVOT =
+            add("pivot", "Pivot", ValueType.PAIR, "%", 100, List.of("x", "y"), -100, 100, new Point(0.5, 0.5), ANY);
+    public static final Property<Double> OPACITY =
+            add("opacity", "Opacity", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, ANY);
+    public static final Property<Color> FILL =
+            add("fill", "Fill", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.NONE, FILLED);
+    public static final Property<Color> STROKE =
+            add("stroke", "Stroke", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.NONE, PAINTED);
+    public static final Property<Double> STROKE_WIDTH =
+            add("strokeWidth", "Stroke width", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 1.0, PAINTED);
+    public static final Property<Double> CORNER_RADIUS = add("cornerRadius", "Corner radius", ValueType.NUMBER, "px", 1, List.of("px"),
+            0, 100_000, 0.0, c -> c instanceof Content.Rectangle);
+    public static final Property<Color> BACKGROUND =
+            add("background", "Canvas", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.WHITE, CANVAS);
+
+    public static final List<Property<?>> ALL = List.copyOf(TABLE);
+    private static final Map<String, Property<?>> BY_KEY = ALL.stream().collect(Collectors.toMap(Property::key, Function.identity()));
+
+    private Properties() {}
+
+    private static <T> Property<T> add(String key, String label, ValueType<T> type, String unit, double shown, List<String> parts,
+            double min, double max, T standard, Predicate<Content> appliesTo) {
+        var p = new Property<>(TABLE.size(), key, label, type, unit, shown, parts, min, max, standard, appliesTo);
+        TABLE.add(p);
+        return p;
+    }
+
+    /** The property of a file key; null when there is none. */
+    public static Property<?> byKey(String key) {
+        return BY_KEY.get(key);
+    }
+
+    /** What an element of this content has; null content is the canvas itself. */
+    public static List<Property<?>> of(Content content) {
+        return ALL.stream().filter(p -> p.appliesTo().test(content)).toList();
+    }
+}

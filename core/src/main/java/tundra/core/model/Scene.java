@@ -1,0 +1,12 @@
+package tundra.core.model;
+
+/** One screen of the piece. */
+public record Scene(String id, String name, Board board) {
+    public Scene withBoard(Board b) {
+        return new Scene(id, name, b);
+    }
+
+    public Scene withName(String n) {
+        return new Scene(id, n, board);
+    }
+}

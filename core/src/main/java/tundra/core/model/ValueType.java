@@ -1,0 +1,108 @@
+package tundra.core.model;
+
+import tundra.core.geometry.Point;
+
+/** A kind of value: how it blends, and the plain numbers it is made of. */
+public sealed interface ValueType<T> {
+    ValueType<Double> NUMBER = new NumberType();
+    ValueType<Point> PAIR = new PairType();
+    ValueType<Color> COLOR = new ColorType();
+
+    T lerp(T a, T b, double p);
+
+    /** The numbers of a value, in the order of {@link #of}. */
+    double[] parts(T value);
+
+    T of(double[] parts);
+
+    /** {@code a} moved by the way from {@code from} to {@code to}: how a whole move shifts. */
+    default T shifted(T a, T from, T to) {
+        double[] x = parts(a), f = parts(from), t = parts(to);
+        double[] out = new double[x.length];
+        for (int i = 0; i < x.length; i++) {
+            out[i] = x[i] + t[i] - f[i];
+        }
+        return of(out);
+    }
+
+    Class<T> type();
+
+    /** One number. */
+    record NumberType() implements ValueType<Double> {
+        @Override
+        public Double lerp(Double a, Double b, double p) {
+            return a + (b - a) * p;
+        }
+
+        @Override
+        public double[] parts(Double v) {
+            return new double[] {v};
+        }
+
+        @Override
+        public Double of(double[] p) {
+            return p[0];
+        }
+
+        @Override
+        public Class<Double> type() {
+            return Double.class;
+        }
+    }
+
+    /** Two numbers: a place, a size, a scale. */
+    record PairType() implements ValueType<Point> {
+        @Override
+        public Point lerp(Point a, Point b, double p) {
+            return a.lerp(b, p);
+        }
+
+        @Override
+        public double[] parts(Point v) {
+            return new double[] {v.x(), v.y()};
+        }
+
+        @Override
+        public Point of(double[] p) {
+            return new Point(p[0], p[1]);
+        }
+
+        @Override
+        public Class<Point> type() {
+            return Point.class;
+        }
+    }
+
+    /** A colour as red, green, blue, alpha, each 0..255. */
+    record ColorType() implements ValueType<Color> {
+        @Override
+        public Color lerp(Color a, Color b, double p) {
+            return a.lerp(b, p);
+        }
+
+        @Override
+        public double[] parts(Color c) {
+            return new double[] {c.red(), c.green(), c.blue(), c.alpha()};
+        }
+
+        @Override
+        public Color of(double[] p) {
+            return new Color(channel(p[0]), channel(p[1]), channel(p[2]), channel(p[3]));
+        }
+
+        private static int channel(double v) {
+            return (int) Math.max(0, Math.min(255, Math.round(v)));
+        }
+
+        /** A colour does not shift; the whole move takes the new one. */
+        @Override
+        public Color shifted(Color a, Color from, Color to) {
+            return a.equals(from) ? to : a;
+        }
+
+        @Override
+        public Class<Color> type() {
+            return Color.class;
+        }
+    }
+}

@@ -1,0 +1,62 @@
+package tundra.core.model;
+
+import java.util.Arrays;
+
+/** Resting values: an immutable map from property to value. What is not set has the property's standard value. */
+public final class Values {
+    public static final Values NONE = new Values(new Object[0]);
+    private final Object[] slots;
+
+    private Values(Object[] slots) {
+        this.slots = slots;
+    }
+
+    public <T> T get(Property<T> p) {
+        Object v = p.index() < slots.length ? slots[p.index()] : null;
+        return v == null ? p.standard() : p.cast(v);
+    }
+
+    public boolean has(Property<?> p) {
+        return p.index() < slots.length && slots[p.index()] != null;
+    }
+
+    public <T> Values with(Property<T> p, T value) {
+        Object[] next = Arrays.copyOf(slots, Math.max(slots.length, p.index() + 1));
+        next[p.index()] = p.clamped(value);
+        return new Values(next);
+    }
+
+    /** These values with the first {@code n} of others laid over them; the values are clamped. */
+    public Values overlay(Property<?>[] properties, Object[] values, int n) {
+        Object[] next = Arrays.copyOf(slots, Math.max(slots.length, Properties.ALL.size()));
+        for (int i = 0; i < n; i++) {
+            next[properties[i].index()] = clamped(properties[i], values[i]);
+        }
+        return new Values(next);
+    }
+
+    private static <T> T clamped(Property<T> p, Object value) {
+        return p.clamped(p.cast(value));
+    }
+
+    @Override
+    public boolean equals(Object o) {
+        return o instanceof Values v && Properties.ALL.stream().allMatch(p -> slot(p).equals(v.slot(p)));
+    }
+
+    private Object slot(Property<?> p) {
+        return has(p) ? slots[p.index()] : "";
+    }
+
+    @Override
+    public int hashCode() {
+        return Properties.ALL.stream().mapToInt(p -> slot(p).hashCode()).reduce(1, (a, b) -> 31 * a + b);
+    }
+
+    @Override
+    public String toString() {
+        var s = new StringBuilder("{");
+        Properties.ALL.stream().filter(this::has).forEach(p -> s.append(p).append('=').append(slots[p.index()]).append(' '));
+        return s.append('}').toString();
+    }
+}

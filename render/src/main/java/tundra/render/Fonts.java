@@ -1,0 +1,134 @@
+package tundra.render;
+
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.Font;
+import io.github.humbleui.skija.FontEdging;
+import io.github.humbleui.skija.FontHinting;
+import io.github.humbleui.skija.FontMetrics;
+import io.github.humbleui.skija.FontMgr;
+import io.github.humbleui.skija.TextLine;
+import io.github.humbleui.skija.Typeface;
+import io.github.humbleui.skija.shaper.Shaper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import tundra.core.frame.TextMeasurer;
+import tundra.core.model.FontSource;
+
+/** The bundled fonts: their files, their measures and their shapes. No font of the system is ever used. */
+public final class Fonts implements TextMeasurer, FontSource {
+    public static final Fonts BUNDLED = new Fonts();
+
+    private record Face(String family, int weight, String file) {}
+
+    private static final List<Face> FACES = List.of(
+            new Face("Figtree", 400, "Figtree_400Regular"), new Face("Figtree", 500, "Figtree_500Medium"),
+            new Face("Figtree", 600, "Figtree_600SemiBold"), new Face("Figtree", 700, "Figtree_700Bold"),
+            new Face("JetBrains Mono", 400, "JetBrainsMono_400Regular"), new Face("JetBrains Mono", 700, "JetBrainsMono_700Bold"),
+            new Face("Lora", 400, "Lora_400Regular"), new Face("Lora", 700, "Lora_700Bold"));
+
+    private final Map<Face, byte[]> files = new ConcurrentHashMap<>();
+    private final Map<Face, Typeface> typefaces = new ConcurrentHashMap<>();
+    private final Map<Face, double[]> metrics = new ConcurrentHashMap<>();
+    private final Map<Measured, Double> widths = new ConcurrentHashMap<>();
+
+    private record Measured(Face face, double size, String line) {}
+
+    private Fonts() {}
+
+    @Override
+    public List<String> families() {
+        return FACES.stream().map(Face::family).distinct().toList();
+    }
+
+    @Override
+    public List<Integer> weights(String family) {
+        return FACES.stream().filter(f -> f.family.equals(family)).map(Face::weight).toList();
+    }
+
+    @Override
+    public byte[] file(String family, int weight) {
+        return files.computeIfAbsent(face(family, weight), Fonts::load).clone();
+    }
+
+    @Override
+    public byte[] licence(String family) {
+        return resource("LICENSE-" + face(family, 400).family.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".txt");
+    }
+
+    private static byte[] load(Face f) {
+        return resource(f.file + ".ttf");
+    }
+
+    private static byte[] resource(String name) {
+        try (InputStream in = Fonts.class.getResourceAsStream("fonts/" + name)) {
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static Face face(String family, int weight) {
+        String known = FACES.stream().anyMatch(f -> f.family.equals(family)) ? family : STANDARD;
+        return FACES.stream().filter(f -> f.family.equals(known))
+                .min(java.util.Comparator.comparingInt(f -> Math.abs(f.weight - weight))).orElseThrow();
+    }
+
+    private Typeface typeface(Face f) {
+        return typefaces.computeIfAbsent(f, x -> {
+            try (Data data = Data.makeFromBytes(files.computeIfAbsent(x, Fonts::load))) {
+                return FontMgr.getDefault().makeFromData(data);
+            }
+        });
+    }
+
+    /** A Skia font that lays out and paints as Chromium's geometric precision does. The caller closes it. */
+    Font font(String family, int weight, double size) {
+        return new Font(typeface(face(family, weight)), (float) size)
+                .setEdging(FontEdging.ANTI_ALIAS).setHinting(FontHinting.NONE).setSubpixel(true).setMetricsLinear(true);
+    }
+
+    /** One shaped line. The caller closes it. */
+    static TextLine shape(String line, Font font) {
+        try (Shaper shaper = Shaper.makeShapeDontWrapOrReorder()) {
+            return shaper.shapeLine(line, font);
+        }
+    }
+
+    @Override
+    public double width(String family, int weight, double size, String line) {
+        if (line.isEmpty()) {
+            return 0;
+        }
+        if (widths.size() > 10_000) {
+            widths.clear();
+        }
+        return widths.computeIfAbsent(new Measured(face(family, weight), size, line), m -> {
+            try (Font f = font(family, weight, size); TextLine shaped = shape(line, f)) {
+                return (double) shaped.getWidth();
+            }
+        });
+    }
+
+    @Override
+    public double ascent(String family, int weight) {
+        return metrics(family, weight)[0];
+    }
+
+    @Override
+    public double descent(String family, int weight) {
+        return metrics(family, weight)[1];
+    }
+
+    private double[] metrics(String family, int weight) {
+        return metrics.computeIfAbsent(face(family, weight), x -> {
+            try (Font f = font(family, weight, 1000)) {
+                FontMetrics m = f.getMetrics();
+                return new double[] {-m.getAscent() / 1000, m.getDescent() / 1000};
+            }
+        });
+    }
+}

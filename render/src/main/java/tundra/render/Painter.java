@@ -1,0 +1,138 @@
+package tundra.render;
+
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Font;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.SamplingMode;
+import io.github.humbleui.skija.TextLine;
+import io.github.humbleui.types.Rect;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import tundra.core.frame.Form;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Outline;
+import tundra.core.model.Asset;
+import tundra.core.model.Color;
+
+/** Paints frames with Skia. Holds decoded pictures and native paths; one thread at a time; {@link #close} frees them. */
+public final class Painter implements AutoCloseable {
+    private final Pictures pictures = new Pictures();
+    private final Fonts fonts = Fonts.BUNDLED;
+    private final Map<Outline, Path> paths = new IdentityHashMap<>();
+    private final Paint fill = new Paint().setAntiAlias(true);
+    private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter(4);
+
+    /** Where picture elements find their pictures. */
+    public void use(Function<String, Asset> assets) {
+        pictures.use(assets);
+    }
+
+    /** The background and all nodes, in canvas coordinates of the given Skia canvas. */
+    public void paint(Canvas canvas, Frame frame, double scale) {
+        background(canvas, frame);
+        nodes(canvas, frame.nodes(), scale);
+    }
+
+    void background(Canvas canvas, Frame frame) {
+        canvas.drawRect(Shapes.rect(frame.size()), fill.setColor(frame.background().argb()).setAntiAlias(false));
+        fill.setAntiAlias(true);
+    }
+
+    void nodes(Canvas canvas, List<FrameNode> nodes, double scale) {
+        for (FrameNode n : nodes) {
+            node(canvas, n, scale);
+        }
+    }
+
+    private void node(Canvas canvas, FrameNode n, double scale) {
+        if (n.opacity() <= 0) {
+            return;
+        }
+        Affine m = n.toParent();
+        int saved = canvas.save();
+        canvas.concat(new Matrix33((float) m.a(), (float) m.c(), (float) m.e(), (float) m.b(), (float) m.d(), (float) m.f(), 0, 0, 1));
+        double alpha = n.opacity();
+        if (alpha < 1 && n.marks().size() + n.children().size() > 1 || alpha < 1 && !n.children().isEmpty()) {
+            tundra.core.geometry.Rect r = n.painted().grow(1);
+            try (var layer = new Paint().setAlphaf((float) alpha)) {
+                canvas.saveLayer(Rect.makeXYWH((float) r.x(), (float) r.y(), (float) r.width(), (float) r.height()), layer);
+            }
+            alpha = 1;
+        }
+        double inner = scale * Math.sqrt(Math.abs(m.determinant()));
+        for (Mark mark : n.marks()) {
+            mark(canvas, mark, alpha, inner);
+        }
+        nodes(canvas, n.children(), inner);
+        canvas.restoreToCount(saved);
+    }
+
+    private void mark(Canvas canvas, Mark mark, double alpha, double scale) {
+        switch (mark) {
+            case Mark.Fill f -> form(canvas, f.form(), colored(fill, f.color(), alpha));
+            case Mark.Stroke s -> form(canvas, s.form(), colored(stroke, s.color(), alpha).setStrokeWidth((float) s.width()));
+            case Mark.Image i -> image(canvas, i, alpha, scale);
+            case Mark.Glyphs g -> glyphs(canvas, g, colored(fill, g.color(), alpha));
+        }
+    }
+
+    private static Paint colored(Paint p, Color c, double alpha) {
+        return p.setColor(c.argb()).setAlphaf((float) (c.alpha() / 255.0 * alpha));
+    }
+
+    private void form(Canvas canvas, Form form, Paint paint) {
+        switch (form) {
+            case Form.Box b when b.radius() <= 0 -> canvas.drawRect(Shapes.rect(b.size()), paint);
+            case Form.Box b -> canvas.drawRRect(Shapes.rounded(b), paint);
+            case Form.Oval o -> canvas.drawOval(Shapes.rect(o.size()), paint);
+            case Form.Curve c -> canvas.drawPath(path(c.outline()), paint);
+        }
+    }
+
+    private Path path(Outline outline) {
+        if (paths.size() > 5_000) {
+            paths.values().forEach(Path::close);
+            paths.clear();
+        }
+        return paths.computeIfAbsent(outline, Shapes::path);
+    }
+
+    private void image(Canvas canvas, Mark.Image i, double alpha, double scale) {
+        Image image = pictures.at(i.asset(), i.size().x() * scale);
+        if (image != null && i.size().x() > 0 && i.size().y() > 0) {
+            try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true)) {
+                canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Shapes.rect(i.size()),
+                        SamplingMode.LINEAR, paint, true);
+            }
+        }
+    }
+
+    private void glyphs(Canvas canvas, Mark.Glyphs g, Paint paint) {
+        try (Font font = fonts.font(g.text().family(), g.text().weight(), g.text().size())) {
+            for (var line : g.layout().lines()) {
+                if (!line.text().isEmpty()) {
+                    try (TextLine shaped = Fonts.shape(line.text(), font)) {
+                        canvas.drawTextLine(shaped, (float) line.x(), (float) line.baseline(), paint);
+                    }
+                }
+            }
+        }
+    }
+
+    @Override
+    public void close() {
+        pictures.close();
+        paths.values().forEach(Path::close);
+        fill.close();
+        stroke.close();
+    }
+}

@@ -1,0 +1,141 @@
+package tundra.render;
+
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.Surface;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Rect;
+
+/**
+ * Paints frame after frame for a moving picture: runs of neighbouring top-level nodes that stay the same instances are kept as
+ * images of the view, so that only what moves is painted anew.
+ */
+public final class StillStore implements AutoCloseable {
+    private final Painter painter;
+    private List<Kept> kept = new ArrayList<>();
+    private Set<Same> before = Set.of();
+    private View view;
+
+    /** What the kept images depend on, besides the nodes. */
+    private record View(double scale, double x, double y, int width, int height) {}
+
+    /** A run of nodes, and its picture at (x, y) of the surface; no image when there is nothing in view. */
+    private record Kept(List<FrameNode> nodes, Image image, int x, int y) {
+        boolean same(List<FrameNode> others) {
+            if (others.size() != nodes.size()) {
+                return false;
+            }
+            for (int i = 0; i < others.size(); i++) {
+                if (others.get(i) != nodes.get(i)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        void close() {
+            if (image != null) {
+                image.close();
+            }
+        }
+    }
+
+    /** A node by identity. */
+    private record Same(FrameNode node) {
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof Same s && s.node == node;
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(node);
+        }
+    }
+
+    public StillStore(Painter painter) {
+        this.painter = painter;
+    }
+
+    /** Paints onto a surface of {@code width}×{@code height} pixels with the canvas scaled and its corner at (x, y). */
+    public void paint(Canvas canvas, Frame frame, double scale, double x, double y, int width, int height) {
+        var now = new View(scale, x, y, width, height);
+        if (!now.equals(view)) {
+            forget();
+            view = now;
+        }
+        canvas.save();
+        canvas.translate((float) x, (float) y).scale((float) scale, (float) scale);
+        painter.background(canvas, frame);
+        var next = new ArrayList<Kept>();
+        var run = new ArrayList<FrameNode>();
+        for (FrameNode n : frame.nodes()) {
+            if (before.contains(new Same(n))) {
+                run.add(n);
+            } else {
+                flush(canvas, run, next);
+                painter.nodes(canvas, List.of(n), scale);
+            }
+        }
+        flush(canvas, run, next);
+        canvas.restore();
+        kept.stream().filter(k -> !next.contains(k)).forEach(Kept::close);
+        kept = next;
+        var seen = new HashSet<Same>();
+        frame.nodes().forEach(n -> seen.add(new Same(n)));
+        before = seen;
+    }
+
+    private void flush(Canvas canvas, List<FrameNode> run, List<Kept> next) {
+        if (run.isEmpty()) {
+            return;
+        }
+        Kept k = kept.stream().filter(x -> x.same(run)).findFirst().orElseGet(() -> keep(List.copyOf(run)));
+        next.add(k);
+        if (k.image != null) {
+            canvas.save();
+            canvas.resetMatrix();
+            canvas.drawImage(k.image, k.x, k.y);
+            canvas.restore();
+        }
+        run.clear();
+    }
+
+    private Kept keep(List<FrameNode> nodes) {
+        Rect all = null;
+        for (FrameNode n : nodes) {
+            all = n.toParent().bounds(n.painted()).union(all);
+        }
+        Affine toView = new Affine(view.scale, 0, 0, view.scale, view.x, view.y);
+        Rect r = toView.bounds(all).grow(2);
+        int x0 = (int) Math.max(0, Math.floor(r.x())), y0 = (int) Math.max(0, Math.floor(r.y()));
+        int x1 = (int) Math.min(view.width, Math.ceil(r.right())), y1 = (int) Math.min(view.height, Math.ceil(r.bottom()));
+        if (x1 <= x0 || y1 <= y0) {
+            return new Kept(nodes, null, 0, 0);
+        }
+        try (Surface s = Surface.makeRasterN32Premul(x1 - x0, y1 - y0)) {
+            Canvas c = s.getCanvas();
+            c.translate((float) (view.x - x0), (float) (view.y - y0)).scale((float) view.scale, (float) view.scale);
+            painter.nodes(c, nodes, view.scale);
+            return new Kept(nodes, s.makeImageSnapshot(), x0, y0);
+        }
+    }
+
+    /** Drops what is kept, for another project or when a picture changed. */
+    public void forget() {
+        kept.forEach(Kept::close);
+        kept = new ArrayList<>();
+        before = Set.of();
+    }
+
+    @Override
+    public void close() {
+        forget();
+    }
+}

@@ -1,0 +1,76 @@
+package tundra.web;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.DoubleFunction;
+import tundra.core.geometry.Numbers;
+
+/** Cuts a motion that CSS cannot express into straight pieces, as few as keep within a tolerance. */
+final class Baker {
+    /** In px; half of what may be seen by the parity tests, the other half is for the browser's own rounding. */
+    static final double TOLERANCE = 0.008;
+    private static final int DEPTH = 14;
+
+    private Baker() {}
+
+    /** A time in µs and the numbers there. */
+    record Sample(double time, double[] at) {}
+
+    /**
+     * Samples that, joined by straight lines, follow {@code f}. The function must be continuous between the given times.
+     *
+     * @param times where its pieces meet, in µs, ascending, at least two
+     */
+    static List<Sample> straight(DoubleFunction<double[]> f, List<Double> times) {
+        var out = new ArrayList<Sample>();
+        for (int i = 0; i + 1 < times.size(); i++) {
+            // a jump at a cut is met from both sides
+            double eps = Math.min(1e-3, (times.get(i + 1) - times.get(i)) / 4);
+            var a = new Sample(times.get(i), f.apply(times.get(i) + eps));
+            var b = new Sample(times.get(i + 1), f.apply(times.get(i + 1) - eps));
+            if (out.isEmpty() || distance(out.getLast().at, a.at) > TOLERANCE) {
+                out.add(a);
+            }
+            between(f, a, b, out, 0);
+            out.add(b);
+        }
+        return out;
+    }
+
+    private static void between(DoubleFunction<double[]> f, Sample a, Sample b, List<Sample> out, int depth) {
+        if (depth >= DEPTH || depth > 1 && fits(f, a, b)) {
+            return;
+        }
+        double t = (a.time + b.time) / 2;
+        var m = new Sample(t, f.apply(t));
+        between(f, a, m, out, depth + 1);
+        out.add(m);
+        between(f, m, b, out, depth + 1);
+    }
+
+    private static boolean fits(DoubleFunction<double[]> f, Sample a, Sample b) {
+        for (double p : new double[] {0.25, 0.5, 0.75}) {
+            double[] seen = f.apply(a.time + (b.time - a.time) * p);
+            double[] line = new double[seen.length];
+            for (int i = 0; i < line.length; i++) {
+                line[i] = a.at[i] + (b.at[i] - a.at[i]) * p;
+            }
+            if (distance(seen, line) > TOLERANCE) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private static double distance(double[] a, double[] b) {
+        double d = 0;
+        for (int i = 0; i < a.length; i++) {
+            d = Math.max(d, Math.abs(a[i] - b[i]));
+        }
+        return d;
+    }
+
+    static String px(double v) {
+        return Numbers.plain(v, 4) + "px";
+    }
+}

@@ -1,0 +1,210 @@
+package tundra.web;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Timeline;
+import tundra.core.motion.Key;
+import tundra.core.motion.MotionPath;
+import tundra.core.motion.Track;
+
+/** The keys of a timeline as keyframes of CSS properties: one place that says how each property is published. */
+final class Channels {
+    private final Timeline timeline;
+    private final List<PageTrack> out = new ArrayList<>();
+
+    private Channels(Timeline timeline) {
+        this.timeline = timeline;
+    }
+
+    /** @param boxed finds how an element is marked up, by its id */
+    static List<PageTrack> of(Board board, Timeline timeline, String sceneTarget, Function<String, Boxed> boxed) {
+        var c = new Channels(timeline);
+        for (String id : timeline.tracks().keySet()) {
+            if (id.equals(Board.CANVAS)) {
+                c.colors(sceneTarget, "backgroundColor", timeline.track(id, Properties.BACKGROUND));
+            } else if (boxed.apply(id) != null) {
+                c.element(board.find(id), boxed.apply(id));
+            }
+        }
+        return c.out;
+    }
+
+    private void element(Element e, Boxed box) {
+        String id = e.id();
+        position(timeline.track(id, Properties.POSITION), box);
+        eased(box.outer(), "rotate", timeline.track(id, Properties.ROTATION), (a, b, p) -> Numbers.plain(a + (b - a) * p, 5) + "deg");
+        eased(box.outer(), "scale", timeline.track(id, Properties.SCALE), (a, b, p) -> pair(a.lerp(b, p), 6, ""));
+        eased(box.outer(), "opacity", timeline.track(id, Properties.OPACITY), (a, b, p) -> Numbers.plain(a + (b - a) * p, 6));
+        eased(box.inner(), "translate", timeline.track(id, Properties.PIVOT), (a, b, p) -> pair(a.lerp(b, p).times(-100), 5, "%"));
+        colors(box.shape(), "fill", timeline.track(id, Properties.FILL));
+        colors(box.shape(), "stroke", timeline.track(id, Properties.STROKE));
+        eased(box.shape(), "strokeWidth", timeline.track(id, Properties.STROKE_WIDTH), (a, b, p) -> Baker.px(Math.max(0, a + (b - a) * p)));
+        size(e, box, timeline.track(id, Properties.SIZE));
+        radius(e, box);
+    }
+
+    private void position(Track<Point> track, Boxed box) {
+        if (track == null) {
+            return;
+        }
+        var path = new MotionPath(track);
+        boolean bent = Stream.iterate(0, i -> i + 1).limit(track.keys().size() - 1L).anyMatch(path::curved);
+        if (bent) {
+            bake(box.outer(), "translate", t -> {
+                Point p = path.at(t).minus(box.shift());
+                return new double[] {p.x(), p.y()};
+            }, times(track), v -> Baker.px(v[0]) + " " + Baker.px(v[1]));
+        } else {
+            eased(box.outer(), "translate", track, (a, b, p) -> pair(a.lerp(b, p).minus(box.shift()), 4, "px"));
+        }
+    }
+
+    private void size(Element e, Boxed box, Track<Point> track) {
+        if (track == null) {
+            return;
+        }
+        length(box.inner(), "width", track, Point::x, 1);
+        length(box.inner(), "height", track, Point::y, 1);
+        switch (e.content()) {
+            case Content.Rectangle r -> {
+                length(box.shape(), "width", track, Point::x, 1);
+                length(box.shape(), "height", track, Point::y, 1);
+            }
+            case Content.Ellipse x -> {
+                length(box.shape(), "cx", track, Point::x, 0.5);
+                length(box.shape(), "rx", track, Point::x, 0.5);
+                length(box.shape(), "cy", track, Point::y, 0.5);
+                length(box.shape(), "ry", track, Point::y, 0.5);
+            }
+            case Content.Path p -> eased(box.shape(), "d", track, (a, b, q) -> stretched(p, a.lerp(b, q)));
+            case Content.Picture p -> {
+                length(box.shape(), "width", track, Point::x, 1);
+                length(box.shape(), "height", track, Point::y, 1);
+            }
+            default -> { }
+        }
+    }
+
+    private void length(String target, String property, Track<Point> track, Function<Point, Double> part, double factor) {
+        eased(target, property, track, (a, b, p) -> Baker.px(Math.max(0, factor * part.apply(a.lerp(b, p)))));
+    }
+
+    static String stretched(Content.Path p, Point size) {
+        double kx = p.box().x() == 0 ? 1 : Math.max(0, size.x()) / p.box().x();
+        double ky = p.box().y() == 0 ? 1 : Math.max(0, size.y()) / p.box().y();
+        return kx == 1 && ky == 1 ? p.outline().svgPath() : p.outline().through(Affine.scale(kx, ky)).svgPath();
+    }
+
+    /** The radius never exceeds half of a side; SVG would clamp each axis on its own. */
+    private void radius(Element e, Boxed box) {
+        Track<Double> radius = timeline.track(e.id(), Properties.CORNER_RADIUS);
+        Track<Point> size = timeline.track(e.id(), Properties.SIZE);
+        if (!(e.content() instanceof Content.Rectangle) || radius == null && (size == null || e.rest().get(Properties.CORNER_RADIUS) == 0)) {
+            return;
+        }
+        var times = Stream.concat(times(radius).stream(), times(size).stream()).distinct().sorted().toList();
+        for (String property : List.of("rx", "ry")) {
+            bake(box.shape(), property, t -> {
+                Point s = size == null ? e.rest().get(Properties.SIZE) : size.at(t, Properties.SIZE.type()::lerp);
+                double r = radius == null ? e.rest().get(Properties.CORNER_RADIUS) : radius.at(t, Properties.CORNER_RADIUS.type()::lerp);
+                return new double[] {Math.max(0, Math.min(r, Math.min(s.x(), s.y()) / 2))};
+            }, times, v -> Baker.px(v[0]));
+        }
+    }
+
+    /** The times at which a track's curve starts anew or jumps, in µs. */
+    private static <T> List<Double> times(Track<T> track) {
+        var out = new ArrayList<Double>();
+        if (track != null) {
+            var keys = track.keys();
+            for (int i = 0; i < keys.size(); i++) {
+                double t = keys.get(i).time();
+                out.add(t);
+                if (i + 1 < keys.size() && keys.get(i).easing() instanceof tundra.core.motion.StepsEasing s) {
+                    for (int k = 1; k < s.count(); k++) {
+                        out.add(t + (keys.get(i + 1).time() - t) * k / s.count());
+                    }
+                }
+            }
+        }
+        return out;
+    }
+
+    private void bake(String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
+            Function<double[], String> css) {
+        var keys = new ArrayList<PageTrack.PageKey>();
+        if (times.size() == 1) {
+            keys.add(new PageTrack.PageKey(0, css.apply(f.apply(times.getFirst())), "linear"));
+        } else {
+            for (Baker.Sample s : Baker.straight(f, times)) {
+                keys.add(new PageTrack.PageKey(s.time() / timeline.duration(), css.apply(s.at()), "linear"));
+            }
+        }
+        add(target, property, keys);
+    }
+
+    /** CSS text of a value between two keys. */
+    private interface Between<T> {
+        String css(T a, T b, double p);
+    }
+
+    private <T> void eased(String target, String property, Track<T> track, Between<T> value) {
+        if (track == null || target == null) {
+            return;
+        }
+        var keys = new ArrayList<PageTrack.PageKey>();
+        double duration = timeline.duration();
+        for (int i = 0; i + 1 < track.keys().size(); i++) {
+            Key<T> a = track.keys().get(i), b = track.keys().get(i + 1);
+            for (EasingPieces.Piece piece : EasingPieces.of(a.easing())) {
+                double t = a.time() + (b.time() - a.time()) * piece.from();
+                keys.add(new PageTrack.PageKey(t / duration, value.css(a.value(), b.value(), piece.low()), piece.css()));
+            }
+        }
+        Key<T> last = track.keys().getLast();
+        keys.add(new PageTrack.PageKey(last.time() / duration, value.css(last.value(), last.value(), 0), "linear"));
+        add(target, property, keys);
+    }
+
+    private void colors(String target, String property, Track<Color> track) {
+        if (track == null || target == null) {
+            return;
+        }
+        var keys = track.keys().stream().map(k -> new PageTrack.PageKey((double) k.time() / timeline.duration(), k.value().hex(),
+                EasingPieces.single(k.easing()))).toList();
+        add(target, property, new ArrayList<>(keys));
+    }
+
+    /** Adds the still stretches before the first key and after the last. */
+    private void add(String target, String property, List<PageTrack.PageKey> keys) {
+        var first = keys.getFirst();
+        if (first.offset() > 0) {
+            keys.addFirst(new PageTrack.PageKey(0, first.value(), "linear"));
+        }
+        var last = keys.getLast();
+        if (last.offset() < 1) {
+            keys.add(new PageTrack.PageKey(1, last.value(), "linear"));
+        }
+        out.add(new PageTrack(target, property, keys));
+    }
+
+    static String pair(Point p, int decimals, String unit) {
+        return Numbers.plain(p.x(), decimals) + unit + " " + Numbers.plain(p.y(), decimals) + unit;
+    }
+
+    /** Whether a property of an element is keyed on any timeline. */
+    static boolean keyed(Board board, String id, Property<?> p) {
+        return board.timelines().stream().anyMatch(t -> t.track(id, p) != null);
+    }
+}

@@ -1,0 +1,123 @@
+package tundra.web;
+
+import java.util.ArrayList;
+import java.util.List;
+import tundra.core.geometry.Numbers;
+import tundra.core.motion.CubicEasing;
+import tundra.core.motion.Easing;
+import tundra.core.motion.FamilyEasing;
+import tundra.core.motion.StepsEasing;
+
+/**
+ * An easing in the functions that CSS has. What CSS has no function for is cut into pieces of {@code cubic-bezier} that meet its
+ * value and slope at both ends (cubic Hermite interpolation; with x handles at 1/3 and 2/3 the Bézier's x is linear), until
+ * they agree with it to 1e-6.
+ */
+final class EasingPieces {
+    private static final double TOLERANCE = 1e-6;
+
+    private EasingPieces() {}
+
+    /** One piece: progress {@code from}–{@code to} of the interval, in which the value goes {@code low}–{@code high}. */
+    record Piece(double from, double to, double low, double high, String css) {}
+
+    static List<Piece> of(Easing easing) {
+        return switch (easing) {
+            case Easing.Linear l -> whole("linear");
+            case Easing.Hold h -> whole("steps(1, jump-end)");
+            case CubicEasing c -> whole(c.text());
+            case StepsEasing s -> whole(s.text());
+            case FamilyEasing f -> pieces(f);
+        };
+    }
+
+    /** One function for the whole interval, good to 5e-4: for colours, which have 8 bits. */
+    static String single(Easing easing) {
+        if (!(easing instanceof FamilyEasing f)) {
+            return of(easing).getFirst().css();
+        }
+        var s = new StringBuilder("linear(");
+        for (int i = 0; i <= 100; i++) {
+            s.append(i == 0 ? "" : ",").append(Numbers.plain(f.at(i / 100.0), 4));
+        }
+        return s.append(')').toString();
+    }
+
+    private static List<Piece> whole(String css) {
+        return List.of(new Piece(0, 1, 0, 1, css));
+    }
+
+    private static List<Piece> pieces(FamilyEasing f) {
+        var out = new ArrayList<Piece>();
+        double[] cuts = corners(f);
+        for (int i = 0; i + 1 < cuts.length; i++) {
+            cut(f, cuts[i], cuts[i + 1], out, 10);
+        }
+        return out;
+    }
+
+    /** Where the function has corners or turns: a piece must not reach over them. */
+    private static double[] corners(FamilyEasing f) {
+        // bounce-out lands at 1/2.75, 2/2.75 and 2.5/2.75 and peaks half way between; mirrored for in
+        double[] cuts = f.family() == FamilyEasing.Family.BOUNCE
+                ? new double[] {0, 0.125 / 2.75, 0.25 / 2.75, 0.5 / 2.75, 0.75 / 2.75, 1.25 / 2.75, 1.75 / 2.75, 1}
+                : new double[] {0, 1};
+        return switch (f.direction()) {
+            case IN -> cuts;
+            case OUT -> mirrored(cuts);
+            case BOTH -> both(cuts);
+        };
+    }
+
+    private static double[] mirrored(double[] cuts) {
+        double[] out = new double[cuts.length];
+        for (int i = 0; i < cuts.length; i++) {
+            out[i] = 1 - cuts[cuts.length - 1 - i];
+        }
+        return out;
+    }
+
+    private static double[] both(double[] cuts) {
+        int n = cuts.length;
+        double[] out = new double[2 * n - 1], back = mirrored(cuts);
+        for (int i = 0; i < n; i++) {
+            out[i] = cuts[i] / 2;
+            out[n - 1 + i] = 0.5 + back[i] / 2;
+        }
+        return out;
+    }
+
+    private static void cut(FamilyEasing f, double a, double b, List<Piece> out, int depth) {
+        double low = f.at(a), high = f.at(b), h = b - a;
+        double s0 = slope(f, a, h, 1), s1 = slope(f, b, h, -1);
+        double worst = 0;
+        for (double t = 0.125; t < 1; t += 0.125) {
+            double u = 1 - t;
+            double hermite = low + 3 * u * u * t * (s0 * h / 3) + 3 * u * t * t * (high - low - s1 * h / 3) + t * t * t * (high - low);
+            worst = Math.max(worst, Math.abs(hermite - f.at(a + t * h)));
+        }
+        double rise = high - low;
+        if (depth > 0 && (worst > TOLERANCE || Math.abs(rise) < 1e-9 && Math.abs(s0 * h) > TOLERANCE)) {
+            double m = (a + b) / 2;
+            cut(f, a, m, out, depth - 1);
+            cut(f, m, b, out, depth - 1);
+            return;
+        }
+        if (Math.abs(rise) < 1e-9) {
+            out.add(new Piece(a, b, low, high, "linear"));
+            return;
+        }
+        out.add(new Piece(a, b, low, high, "cubic-bezier(0.3333333," + number(s0 * h / 3 / rise) + ",0.6666667,"
+                + number(1 - s1 * h / 3 / rise) + ")"));
+    }
+
+    /** The one-sided slope, by differences of second order with steps of 1e-5 of the piece. */
+    private static double slope(FamilyEasing f, double p, double h, int side) {
+        double d = side * h * 1e-5;
+        return (-3 * f.at(p) + 4 * f.at(p + d) - f.at(p + 2 * d)) / (2 * d);
+    }
+
+    private static String number(double v) {
+        return Numbers.plain(v, 7);
+    }
+}

@@ -1,0 +1,216 @@
+package tundra.web;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import tundra.core.frame.TextLayout;
+import tundra.core.frame.TextMeasurer;
+import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Scene;
+import tundra.core.model.Trigger;
+import tundra.core.model.Values;
+
+/** The HTML of a scene: each element a box of its own with its resting values, so that it can move off the main thread. */
+final class Markup {
+    private final Project project;
+    private final TextMeasurer measure;
+    private final StringBuilder out = new StringBuilder();
+    private final Map<String, Boxed> boxes = new HashMap<>();
+    private final Set<Face> faces = new LinkedHashSet<>();
+    private final Set<String> pictures = new LinkedHashSet<>();
+
+    /** A font that the page uses. */
+    record Face(String family, int weight) {}
+
+    Markup(Project project, TextMeasurer measure) {
+        this.project = project;
+        this.measure = measure;
+    }
+
+    String html() {
+        return out.toString();
+    }
+
+    Map<String, Boxed> boxes() {
+        return boxes;
+    }
+
+    Set<Face> faces() {
+        return faces;
+    }
+
+    Set<String> pictures() {
+        return pictures;
+    }
+
+    static String sceneTarget(Scene s) {
+        return "t-" + s.id();
+    }
+
+    static String picturePath(Asset a) {
+        return "pictures/" + a.hash().substring(0, 16) + "." + a.ending();
+    }
+
+    static String escape(String s) {
+        var b = new StringBuilder();
+        s.codePoints().forEach(c -> {
+            switch (c) {
+                case '&' -> b.append("&amp;");
+                case '<' -> b.append("&lt;");
+                case '>' -> b.append("&gt;");
+                case '"' -> b.append("&quot;");
+                case '\'' -> b.append("&#39;");
+                default -> {
+                    if (c >= 32 || c == '\t') {
+                        b.appendCodePoint(c);
+                    }
+                }
+            }
+        });
+        return b.toString();
+    }
+
+    void scene(Scene s, boolean first) {
+        Board b = s.board();
+        var reactive = new HashSet<String>();
+        b.reactions().forEach(r -> {
+            switch (r.when()) {
+                case Trigger.Tapped t -> reactive.add(t.element());
+            }
+        });
+        out.append("<section id=\"").append(sceneTarget(s)).append("\" class=\"t-scene\" aria-label=\"").append(escape(s.name()))
+                .append("\" style=\"width:").append(px(b.size().x())).append(";height:").append(px(b.size().y()))
+                .append(";background-color:").append(b.canvas().get(Properties.BACKGROUND).hex()).append('"')
+                .append(first ? "" : " hidden").append(">\n");
+        b.elements().forEach(e -> element(b, e, reactive));
+        out.append("</section>\n");
+    }
+
+    private void element(Board board, Element e, Set<String> reactive) {
+        if (e.hidden()) {
+            return;
+        }
+        Values v = e.rest();
+        String id = "t-" + e.id();
+        Point box = box(e);
+        Point pivot = v.get(Properties.PIVOT).times(box);
+        boolean split = Channels.keyed(board, e.id(), Properties.SIZE) || Channels.keyed(board, e.id(), Properties.PIVOT);
+        Point shift = split ? Point.ZERO : pivot;
+        boolean group = e.content() instanceof Content.Group;
+        boxes.put(e.id(), new Boxed(id, split ? id + "-b" : null, group ? null : id + "-s", shift));
+        out.append("<div id=\"").append(id).append('"');
+        if (reactive.contains(e.id())) {
+            out.append(" class=\"t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.name())).append('"');
+        }
+        out.append(" style=\"");
+        if (!split) {
+            size(box);
+            out.append("transform-origin:").append(Channels.pair(pivot, 4, "px")).append(';');
+        }
+        out.append("translate:").append(Channels.pair(v.get(Properties.POSITION).minus(shift), 4, "px"));
+        if (v.get(Properties.ROTATION) != 0) {
+            out.append(";rotate:").append(Numbers.plain(v.get(Properties.ROTATION), 5)).append("deg");
+        }
+        if (!v.get(Properties.SCALE).equals(new Point(1, 1))) {
+            out.append(";scale:").append(Channels.pair(v.get(Properties.SCALE), 6, ""));
+        }
+        if (v.get(Properties.OPACITY) != 1) {
+            out.append(";opacity:").append(Numbers.plain(v.get(Properties.OPACITY), 6));
+        }
+        out.append("\">");
+        if (split) {
+            out.append("<div id=\"").append(id).append("-b\" style=\"");
+            size(box);
+            out.append("translate:").append(Channels.pair(v.get(Properties.PIVOT).times(-100), 5, "%")).append("\">");
+        }
+        content(e, id + "-s", box);
+        for (Element c : e.children()) {
+            element(board, c, reactive);
+        }
+        out.append(split ? "</div></div>\n" : "</div>\n");
+    }
+
+    private Point box(Element e) {
+        return switch (e.content()) {
+            case Content.Text t -> TextLayout.of(t, measure).box();
+            case Content.Group g -> g.box();
+            default -> e.rest().get(Properties.SIZE);
+        };
+    }
+
+    private void size(Point box) {
+        out.append("width:").append(px(box.x())).append(";height:").append(px(box.y())).append(';');
+    }
+
+    private void content(Element e, String id, Point box) {
+        switch (e.content()) {
+            case Content.Group g -> { }
+            case Content.Picture p -> picture(e, p, id, box);
+            case Content.Text t -> {
+                out.append("<svg class=\"t-p\">");
+                text(e, t, id);
+                out.append("</svg>");
+            }
+            case Content.Shape s -> {
+                out.append("<svg class=\"t-p\" aria-hidden=\"true\"><");
+                shape(e, s, id, box);
+                paint(e.rest());
+                out.append("/></svg>");
+            }
+        }
+    }
+
+    private void shape(Element e, Content.Shape s, String id, Point box) {
+        switch (s) {
+            case Content.Rectangle r -> {
+                double q = Math.min(e.rest().get(Properties.CORNER_RADIUS), Math.min(box.x(), box.y()) / 2);
+                out.append("rect id=\"").append(id).append("\" style=\"width:").append(px(box.x())).append(";height:").append(px(box.y()));
+                if (q > 0) {
+                    out.append(";rx:").append(px(q)).append(";ry:").append(px(q));
+                }
+                out.append(';');
+            }
+            case Content.Ellipse x -> out.append("ellipse id=\"").append(id).append("\" style=\"cx:").append(px(box.x() / 2))
+                    .append(";cy:").append(px(box.y() / 2)).append(";rx:").append(px(box.x() / 2)).append(";ry:").append(px(box.y() / 2)).append(';');
+            case Content.Path p -> out.append("path id=\"").append(id).append("\" d=\"").append(Channels.stretched(p, box)).append("\" style=\"");
+        }
+    }
+
+    private void paint(Values v) {
+        out.append("fill:").append(v.get(Properties.FILL).hex());
+        out.append(";stroke:").append(v.get(Properties.STROKE).visible() || v.has(Properties.STROKE) ? v.get(Properties.STROKE).hex() : "none")
+                .append(";stroke-width:").append(px(v.get(Properties.STROKE_WIDTH))).append('"');
+    }
+
+    private void text(Element e, Content.Text t, String id) {
+        faces.add(new Face(t.family(), t.weight()));
+        out.append("<text id=\"").append(id).append("\" style=\"font:").append(t.weight()).append(' ').append(px(t.size()))
+                .append(" '").append(PageCompiler.family(t.family(), t.weight())).append("';fill:")
+                .append(e.rest().get(Properties.FILL).hex()).append("\">");
+        for (var line : TextLayout.of(t, measure).lines()) {
+            out.append("<tspan x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
+                    .append("\">").append(escape(line.text())).append("</tspan>");
+        }
+        out.append("</text>");
+    }
+
+    private void picture(Element e, Content.Picture p, String id, Point box) {
+        Asset a = project.assets().get(p.asset());
+        pictures.add(p.asset());
+        out.append("<img id=\"").append(id).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(escape(e.name()))
+                .append("\" draggable=\"false\" style=\"width:").append(px(box.x())).append(";height:").append(px(box.y())).append("\">");
+    }
+
+    private static String px(double v) {
+        return Numbers.plain(v, 4) + "px";
+    }
+}

@@ -1,0 +1,166 @@
+package tundra.web;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import tundra.core.frame.TextMeasurer;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Action;
+import tundra.core.model.Asset;
+import tundra.core.model.FontSource;
+import tundra.core.model.Project;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Trigger;
+
+/** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
+public final class PageCompiler {
+    static final String GENERATOR = "Tundra";
+    private static final JsonMapper JSON = new JsonMapper();
+    private final TextMeasurer measure;
+    private final FontSource fonts;
+
+    public PageCompiler(TextMeasurer measure, FontSource fonts) {
+        this.measure = measure;
+        this.fonts = fonts;
+    }
+
+    /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
+    public Page compile(Project project, String extraScript) {
+        var markup = new Markup(project, measure);
+        for (Scene s : project.scenes()) {
+            markup.scene(s, s == project.scenes().getFirst());
+        }
+        var files = new LinkedHashMap<String, byte[]>();
+        files.put("index.html", utf8(html(project, markup, extraScript)));
+        files.put("tundra-player.js", player());
+        files.put("piece.js", utf8("Tundra.start(" + data(project, markup) + ");\n"));
+        for (String hash : markup.pictures()) {
+            Asset a = project.assets().get(hash);
+            files.put(Markup.picturePath(a), a.data());
+        }
+        for (Markup.Face f : markup.faces()) {
+            files.put(fontPath(f), fonts.file(f.family(), f.weight()));
+            files.put("fonts/LICENSE-" + slug(f.family()) + ".txt", fonts.licence(f.family()));
+        }
+        return new Page(files);
+    }
+
+    /** The player script that goes with every page. */
+    public static byte[] player() {
+        try (InputStream in = PageCompiler.class.getResourceAsStream("tundra-player.js")) {
+            return in.readAllBytes();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static byte[] utf8(String s) {
+        return s.getBytes(StandardCharsets.UTF_8);
+    }
+
+    /** The family's name on the page: its own, so that a font of the system never stands in. */
+    static String family(String family, int weight) {
+        return "t-" + slug(family) + "-" + weight;
+    }
+
+    private static String slug(String family) {
+        return family.replaceAll("[^A-Za-z0-9]+", "-");
+    }
+
+    private static String fontPath(Markup.Face f) {
+        return "fonts/" + slug(f.family()) + "-" + f.weight() + ".ttf";
+    }
+
+    private static String html(Project p, Markup m, String extraScript) {
+        var s = new StringBuilder("<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n");
+        int width = (int) Math.ceil(p.scenes().getFirst().board().size().x());
+        s.append("<meta name=\"viewport\" content=\"width=").append(width).append("\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
+                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<style>\n");
+        for (Markup.Face f : m.faces()) {
+            s.append("@font-face{font-family:'").append(family(f.family(), f.weight())).append("';font-weight:").append(f.weight())
+                    .append(";src:url(").append(fontPath(f)).append(")}\n");
+        }
+        s.append("""
+                body{margin:0}
+                .t-scene{position:relative;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
+                .t-scene[hidden]{display:none}
+                .t-scene div{position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
+                .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}
+                .t-p *,.t-scene img{pointer-events:auto}
+                .t-p text{white-space:pre;text-rendering:geometricPrecision}
+                .t-scene img{position:absolute;left:0;top:0;display:block}
+                .t-tap{cursor:pointer}
+                .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}
+                </style>
+                </head>
+                <body>
+                <main>
+                """);
+        s.append(m.html()).append("</main>\n");
+        if (extraScript != null) {
+            s.append("<script src=\"").append(extraScript).append("\"></script>\n");
+        }
+        return s.append("<script src=\"tundra-player.js\"></script>\n<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
+    }
+
+    private static String data(Project p, Markup markup) {
+        ObjectNode root = JSON.createObjectNode();
+        ArrayNode scenes = root.putArray("scenes");
+        for (Scene s : p.scenes()) {
+            ObjectNode o = scenes.addObject().put("id", Markup.sceneTarget(s)).put("name", s.name());
+            ArrayNode timelines = o.putArray("timelines");
+            for (Timeline t : s.board().timelines()) {
+                timeline(timelines.addObject(), s, t, markup.boxes());
+            }
+            ArrayNode reactions = o.putArray("reactions");
+            for (Reaction r : s.board().reactions()) {
+                if (r.when() instanceof Trigger.Tapped tapped && markup.boxes().containsKey(tapped.element())) {
+                    reaction(reactions.addObject(), r, tapped);
+                }
+            }
+        }
+        // a script element is not used, but the text may be pasted into one
+        return root.toString().replace("</", "<\\/");
+    }
+
+    private static void timeline(ObjectNode o, Scene s, Timeline t, Map<String, Boxed> boxes) {
+        o.put("id", t.id()).put("name", t.name()).put("duration", t.duration() / 1000.0).put("loop", t.loop()).put("starts", t.starts());
+        ArrayNode tracks = o.putArray("tracks");
+        for (PageTrack track : Channels.of(s.board(), t, Markup.sceneTarget(s), boxes::get)) {
+            ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");
+            for (PageTrack.PageKey k : track.keys()) {
+                ArrayNode a = keys.addArray().add(number(k.offset())).add(k.value());
+                if (!k.easing().equals("linear")) {
+                    a.add(k.easing());
+                }
+            }
+        }
+    }
+
+    private static java.math.BigDecimal number(double offset) {
+        return new java.math.BigDecimal(Numbers.plain(offset, 9));
+    }
+
+    private static void reaction(ObjectNode o, Reaction r, Trigger.Tapped tapped) {
+        o.put("id", r.id()).put("when", "tapped").put("of", "t-" + tapped.element());
+        ArrayNode actions = o.putArray("do");
+        for (Action a : r.actions()) {
+            switch (a) {
+                case Action.Move m -> {
+                    ObjectNode n = actions.addObject().put("action", m.verb().key).put("timeline", m.timeline());
+                    if (m.verb() == Action.Verb.GO_TO) {
+                        n.put("time", m.time() / 1000.0);
+                    }
+                }
+            }
+        }
+    }
+}

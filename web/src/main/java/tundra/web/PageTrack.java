@@ -1,0 +1,20 @@
+package tundra.web;
+
+import java.util.List;
+
+/**
+ * The keys of one CSS property of one published element.
+ *
+ * @param target the id of the HTML or SVG element
+ * @param property in the camel case of Web Animations; {@code d} is an attribute that the player sets itself
+ */
+record PageTrack(String target, String property, List<PageKey> keys) {
+    /**
+     * A keyframe.
+     *
+     * @param offset 0..1 of the timeline
+     * @param value CSS text
+     * @param easing to the next one
+     */
+    record PageKey(double offset, String value, String easing) {}
+}

@@ -1,0 +1,197 @@
+// Plays a published piece. Its public face is described in docs/player.md.
+const Tundra = (() => {
+  "use strict";
+  const quiet = matchMedia("(prefers-reduced-motion: reduce)");
+  const pieces = [];
+  const byId = (id) => document.getElementById(id);
+  const tell = (text, reaction = "") => dispatchEvent(new CustomEvent("tundra", { detail: { text, reaction } }));
+
+  // The numbers of two texts of the same form, to be mixed.
+  const NUMBER = /-?\d*\.?\d+(?:e-?\d+)?/g;
+  const mix = (a, b, p) => {
+    const to = b.match(NUMBER) || [];
+    let i = 0;
+    return a.replace(NUMBER, (x) => +x + (to[i++] - x) * p);
+  };
+
+  // What Web Animations cannot do in every browser: an attribute, set at each frame. The browser still does the easing.
+  class Driven {
+    constructor(el, attribute, keys) {
+      this.el = el;
+      this.attribute = attribute;
+      this.keys = keys.map(([at, value, easing = "linear"]) => {
+        const effect = new KeyframeEffect(null, null, { duration: 1, fill: "both", easing });
+        const clock = new Animation(effect, null);
+        return { at, value, ease: (p) => ((clock.currentTime = p), effect.getComputedTiming().progress) };
+      });
+    }
+
+    set(progress) {
+      const { keys } = this;
+      let i = keys.findLastIndex((k) => k.at <= progress);
+      i = Math.max(0, Math.min(i, keys.length - 2));
+      const a = keys[i], b = keys[i + 1];
+      const p = b.at > a.at ? (progress - a.at) / (b.at - a.at) : 1;
+      this.el.setAttribute(this.attribute, p >= 1 ? b.value : mix(a.value, b.value, a.ease(Math.max(0, p))));
+    }
+  }
+
+  class Timeline {
+    #animations = [];
+    #driven = [];
+    #clock;
+    #loop;
+
+    constructor({ id, name, duration, loop, starts, tracks }) {
+      Object.assign(this, { id, name, duration, starts, playing: false });
+      this.#loop = loop && !quiet.matches;
+      const timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
+      for (const { of, property, keys } of tracks) {
+        const el = byId(of);
+        if (property === "d") {
+          this.#driven.push(new Driven(el, property, keys));
+        } else {
+          const frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
+          this.#animations.push(el.animate(frames, timing));
+        }
+      }
+      this.#clock = new Animation(new KeyframeEffect(null, null, timing), document.timeline);
+      this.#clock.onfinish = () => {
+        if (this.playing) {
+          this.playing = false;
+          this.#drive();
+          tell(name + " ended");
+        }
+      };
+      this.#stop(0);
+    }
+
+    get #all() {
+      return [this.#clock, ...this.#animations];
+    }
+
+    // Where it stands, in ms.
+    get time() {
+      const t = this.#clock.currentTime || 0;
+      return this.#loop ? t % this.duration : Math.min(t, this.duration);
+    }
+
+    #drive() {
+      for (const d of this.#driven) d.set(this.time / this.duration);
+    }
+
+    #stop(t) {
+      for (const a of this.#all) {
+        a.pause();
+        a.currentTime = t;
+      }
+      this.#drive();
+    }
+
+    play() {
+      if (quiet.matches) return this.goTo(this.duration);
+      let t = this.#clock.currentTime || 0;
+      if (!this.#loop && t >= this.duration) t = 0;
+      const start = document.timeline.currentTime - t;
+      for (const a of this.#all) a.startTime = start;
+      if (this.#driven.length && !this.playing) {
+        const step = () => {
+          this.#drive();
+          if (this.playing) requestAnimationFrame(step);
+        };
+        requestAnimationFrame(step);
+      }
+      this.playing = true;
+    }
+
+    pause() {
+      const t = this.time;
+      this.playing = false;
+      this.#stop(t);
+    }
+
+    toggle() {
+      this.playing ? this.pause() : this.play();
+    }
+
+    playFromStart() {
+      this.#stop(0);
+      this.play();
+    }
+
+    // Shows a time in ms; a playing timeline goes on from there.
+    goTo(ms) {
+      const on = this.playing;
+      this.playing = false;
+      this.#stop(Math.max(0, Math.min(ms, this.duration)));
+      if (on && !quiet.matches) this.play();
+    }
+  }
+
+  class Scene {
+    constructor({ id, name, timelines, reactions }) {
+      this.name = name;
+      this.el = byId(id);
+      this.timelines = timelines.map((t) => new Timeline(t));
+      for (const r of reactions) this.#react(r);
+    }
+
+    #react({ id, of, do: actions }) {
+      const el = byId(of);
+      const fire = () => {
+        tell("tapped " + el.getAttribute("aria-label"), id);
+        for (const { action, timeline, time } of actions) {
+          const t = this.timelines.find((x) => x.id === timeline);
+          tell(t.name + " " + action + (action === "goTo" ? " " + time / 1000 + " s" : ""), id);
+          t[action](time);
+        }
+      };
+      el.addEventListener("click", fire);
+      el.addEventListener("keydown", (e) => {
+        if (e.target === el && (e.key === "Enter" || e.key === " ") && !e.repeat) {
+          e.preventDefault();
+          fire();
+        }
+      });
+    }
+
+    show(on) {
+      this.el.hidden = !on;
+      for (const t of this.timelines) {
+        if (!on) t.pause();
+        else if (quiet.matches) t.goTo(t.duration);
+        else if (t.starts) t.playFromStart();
+      }
+    }
+  }
+
+  class Piece {
+    constructor(data) {
+      this.scenes = data.scenes.map((s) => new Scene(s));
+      this.show(this.scenes[0].name);
+    }
+
+    scene(name) {
+      return this.scenes.find((s) => s.name === name);
+    }
+
+    // A timeline of the scene that is shown.
+    timeline(name) {
+      return this.scenes.find((s) => !s.el.hidden).timelines.find((t) => t.name === name);
+    }
+
+    show(name) {
+      for (const s of this.scenes) s.show(s.name === name);
+    }
+  }
+
+  return {
+    pieces,
+    start(data) {
+      const piece = new Piece(data);
+      pieces.push(piece);
+      tell("the piece is ready");
+      return piece;
+    },
+  };
+})();
