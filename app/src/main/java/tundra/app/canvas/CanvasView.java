@@ -1,0 +1,260 @@
+package tundra.app.canvas;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.animation.AnimationTimer;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.Pane;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.app.tool.Pointer;
+import tundra.app.tool.Tool;
+import tundra.app.tool.ToolBox;
+import tundra.app.widget.Palette;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+
+/** The canvas in the middle of the window: the picture, what the tools draw over it, and the pointer's way to them. */
+public final class CanvasView extends Pane {
+    private final Studio studio;
+    private final ToolBox tools;
+    private final ImageView image = new ImageView();
+    private final Canvas overlay = new Canvas();
+    private final RenderLoop loop = new RenderLoop(image);
+    private final AnimationTimer pulse;
+    private Viewport viewport = new Viewport(1, Point.ZERO);
+    private boolean fitted = true;
+    private boolean dirty = true;
+    private boolean overlayDirty = true;
+    private Point panFrom;
+    private Consumer<List<java.io.File>> onDrop = files -> { };
+    private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
+
+    /** Draws over the picture, in view coordinates. */
+    public interface Overlay {
+        void draw(GraphicsContext g, Viewport v);
+    }
+
+    public CanvasView(Studio studio, ToolBox tools) {
+        this.studio = studio;
+        this.tools = tools;
+        setId("canvas");
+        setFocusTraversable(true);
+        setAccessibleText("Canvas");
+        setMinSize(120, 120);
+        getChildren().addAll(image, overlay);
+        overlay.setMouseTransparent(true);
+        var clip = new javafx.scene.shape.Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        widthProperty().addListener(o -> resized());
+        heightProperty().addListener(o -> resized());
+        studio.listen(this::changed);
+        addEventHandler(MouseEvent.ANY, this::mouse);
+        addEventHandler(ScrollEvent.SCROLL, this::scroll);
+        setOnDragOver(this::over);
+        setOnDragDropped(this::drop);
+        pulse = new AnimationTimer() {
+            @Override
+            public void handle(long now) {
+                refresh();
+            }
+        };
+        pulse.start();
+    }
+
+    public Viewport viewport() {
+        return viewport;
+    }
+
+    /** What to draw over the picture on each desk. */
+    public void overlays(java.util.function.Function<Desk, List<Overlay>> source) {
+        overlays = source;
+    }
+
+    public void onDrop(Consumer<List<java.io.File>> drop) {
+        onDrop = drop;
+    }
+
+    public void fit() {
+        fitted = true;
+        resized();
+    }
+
+    public void zoom(double factor) {
+        zoom(factor, new Point(getWidth() / 2, getHeight() / 2));
+    }
+
+    public void zoom(double factor, Point at) {
+        fitted = false;
+        viewport = viewport.zoomed(factor, at);
+        redraw();
+    }
+
+    public void pan(Point by) {
+        fitted = false;
+        viewport = viewport.moved(by);
+        redraw();
+    }
+
+    private void resized() {
+        if (fitted && getWidth() > 0 && getHeight() > 0) {
+            viewport = Viewport.fit(studio.board().size(), fitArea());
+        }
+        redraw();
+    }
+
+    /** Where the tools leave room for the canvas. */
+    private Rect fitArea() {
+        double w = getWidth(), h = getHeight();
+        return switch (studio.desk()) {
+            case DRAW -> new Rect(28, 26, Math.max(50, w - 56), Math.max(50, h - 116));
+            case ANIMATE -> new Rect(70, 22, Math.max(50, w - 92), Math.max(50, h - 60));
+            default -> new Rect(26, 22, Math.max(50, w - 52), Math.max(50, h - 66));
+        };
+    }
+
+    private void changed(java.util.Set<Aspect> what) {
+        if (what.contains(Aspect.SCENE) || what.contains(Aspect.DESK)
+                || what.contains(Aspect.DOCUMENT) && fitted) {
+            if (what.contains(Aspect.SCENE)) {
+                fitted = true;
+            }
+            resized();
+        }
+        redraw();
+    }
+
+    /** Asks for the picture and the overlay to be drawn anew at the next pulse. */
+    public void redraw() {
+        dirty = true;
+        overlayDirty = true;
+    }
+
+    public void redrawOverlay() {
+        overlayDirty = true;
+    }
+
+    /** Whether everything asked for is on the screen. */
+    public boolean settled() {
+        return !dirty && !overlayDirty && loop.idle();
+    }
+
+    public long painted() {
+        return loop.painted();
+    }
+
+    private void refresh() {
+        if (getScene() == null || getWidth() < 1 || getHeight() < 1) {
+            return;
+        }
+        if (dirty) {
+            dirty = false;
+            double out = getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+            int w = (int) Math.ceil(getWidth() * out), h = (int) Math.ceil(getHeight() * out);
+            image.setFitWidth(w / out);
+            image.setFitHeight(h / out);
+            var surround = Palette.of(studio.dark()).surround();
+            int argb = 0xFF000000 | (int) Math.round(surround.getRed() * 255) << 16 | (int) Math.round(surround.getGreen() * 255) << 8
+                    | (int) Math.round(surround.getBlue() * 255);
+            loop.paint(new RenderLoop.Request(studio.frame(), studio.project().assets(), viewport.zoom() * out,
+                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb));
+        }
+        if (overlayDirty) {
+            overlayDirty = false;
+            drawOverlay();
+        }
+    }
+
+    private void drawOverlay() {
+        if (overlay.getWidth() != getWidth() || overlay.getHeight() != getHeight()) {
+            overlay.setWidth(getWidth());
+            overlay.setHeight(getHeight());
+        }
+        GraphicsContext g = overlay.getGraphicsContext2D();
+        g.clearRect(0, 0, getWidth(), getHeight());
+        for (Overlay o : overlays.apply(studio.desk())) {
+            g.save();
+            o.draw(g, viewport);
+            g.restore();
+        }
+    }
+
+    // --- the pointer ---
+
+    private Pointer pointer(MouseEvent e) {
+        var at = new Point(e.getX(), e.getY());
+        return new Pointer(viewport.toCanvas(at), at, viewport, e.isShiftDown(), e.isAltDown(), e.isShortcutDown(), e.getClickCount());
+    }
+
+    private void mouse(MouseEvent e) {
+        if (e.getButton() == MouseButton.MIDDLE) {
+            middle(e);
+            return;
+        }
+        Tool tool = tools.active();
+        Pointer p = pointer(e);
+        if (e.getEventType() == MouseEvent.MOUSE_PRESSED && e.getButton() == MouseButton.PRIMARY) {
+            requestFocus();
+            tool.press(p);
+        } else if (e.getEventType() == MouseEvent.MOUSE_DRAGGED && e.getButton() == MouseButton.PRIMARY) {
+            tool.drag(p);
+        } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED && e.getButton() == MouseButton.PRIMARY) {
+            tool.release(p);
+        } else if (e.getEventType() == MouseEvent.MOUSE_MOVED) {
+            tool.move(p);
+        } else {
+            return;
+        }
+        setCursor(tools.active().cursor());
+        redrawOverlay();
+    }
+
+    private void middle(MouseEvent e) {
+        var at = new Point(e.getX(), e.getY());
+        if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
+            panFrom = at;
+        } else if (e.getEventType() == MouseEvent.MOUSE_DRAGGED && panFrom != null) {
+            pan(at.minus(panFrom));
+            panFrom = at;
+        }
+    }
+
+    private void scroll(ScrollEvent e) {
+        if (e.isShortcutDown()) {
+            zoom(Math.exp(e.getDeltaY() / 300), new Point(e.getX(), e.getY()));
+        } else {
+            pan(new Point(e.getDeltaX(), e.getDeltaY()));
+        }
+        e.consume();
+    }
+
+    private void over(DragEvent e) {
+        if (e.getDragboard().hasFiles()) {
+            e.acceptTransferModes(TransferMode.COPY);
+            e.consume();
+        }
+    }
+
+    private void drop(DragEvent e) {
+        if (e.getDragboard().hasFiles()) {
+            onDrop.accept(e.getDragboard().getFiles());
+            e.setDropCompleted(true);
+            e.consume();
+        }
+    }
+
+    public void close() {
+        pulse.stop();
+        loop.close();
+    }
+}

@@ -1,0 +1,194 @@
+package tundra.app.canvas;
+
+import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorSpace;
+import io.github.humbleui.skija.ImageInfo;
+import io.github.humbleui.skija.Paint;
+import io.github.humbleui.skija.Pixmap;
+import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.Rect;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.IntBuffer;
+import java.util.ArrayDeque;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicReference;
+import javafx.application.Platform;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import tundra.core.frame.Frame;
+import tundra.core.model.Asset;
+import tundra.render.Painter;
+import tundra.render.StillStore;
+
+/**
+ * Paints frames on a thread of its own into pixel buffers that it shares with JavaFX. The newest request wins; older ones that
+ * wait are dropped.
+ */
+final class RenderLoop implements AutoCloseable {
+    /** What to paint: the frame at a scale, in a view of device pixels. */
+    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround) {}
+
+    private static final class Picture {
+        final Surface surface;
+        final PixelBuffer<IntBuffer> buffer;
+        final WritableImage image;
+
+        Picture(int w, int h) {
+            ByteBuffer bytes = ByteBuffer.allocateDirect(w * h * 4).order(ByteOrder.nativeOrder());
+            var info = ImageInfo.makeN32(w, h, ColorAlphaType.PREMUL, ColorSpace.getSRGB());
+            surface = Surface.wrapPixels(Pixmap.make(info, bytes, w * 4));
+            buffer = new PixelBuffer<>(w, h, bytes.asIntBuffer(), PixelFormat.getIntArgbPreInstance());
+            image = new WritableImage(buffer);
+        }
+    }
+
+    private final ImageView view;
+    private final Thread thread;
+    private final Object lock = new Object();
+    private final AtomicReference<Picture> ready = new AtomicReference<>();
+    private final ArrayDeque<Picture> free = new ArrayDeque<>();
+    private final ArrayDeque<Picture> shown = new ArrayDeque<>();
+    private Request next;
+    private boolean busy;
+    private boolean open = true;
+    private volatile long painted;
+    private volatile String problem;
+
+    RenderLoop(ImageView view) {
+        this.view = view;
+        thread = new Thread(this::run, "render");
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    void paint(Request r) {
+        synchronized (lock) {
+            next = r;
+            lock.notifyAll();
+        }
+    }
+
+    /** How many frames were painted so far. */
+    long painted() {
+        return painted;
+    }
+
+    /** Whether nothing waits, is being painted, or is on its way to the screen. */
+    boolean idle() {
+        synchronized (lock) {
+            return next == null && !busy && ready.get() == null;
+        }
+    }
+
+    private void run() {
+        try (var painter = new Painter(); var store = new StillStore(painter); var surround = new Paint()) {
+            Map<String, Asset> assets = null;
+            while (true) {
+                Request r;
+                synchronized (lock) {
+                    busy = false;
+                    while (next == null && open) {
+                        lock.wait();
+                    }
+                    if (!open) {
+                        return;
+                    }
+                    r = next;
+                    next = null;
+                    busy = true;
+                }
+                if (r.assets != assets) {
+                    assets = r.assets;
+                    painter.use(assets::get);
+                    store.forget();
+                }
+                try {
+                    Picture p = take(r.width, r.height);
+                    paint(r, p, store, surround);
+                    painted++;
+                    Picture dropped = ready.getAndSet(p);
+                    if (dropped != null) {
+                        give(dropped);
+                    } else {
+                        Platform.runLater(this::show);
+                    }
+                } catch (RuntimeException e) {
+                    report(e);
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private void report(RuntimeException e) {
+        if (!String.valueOf(e).equals(problem)) {
+            problem = String.valueOf(e);
+            System.err.println("A frame could not be painted: " + e);
+        }
+    }
+
+    private static void paint(Request r, Picture p, StillStore store, Paint surround) {
+        Canvas c = p.surface.getCanvas();
+        c.resetMatrix();
+        c.clear(r.surround);
+        store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height);
+        // what lies outside of the canvas is seen through the surround, since it is not published
+        surround.setColor(r.surround & 0xFFFFFF | 0xD9000000);
+        float x0 = (float) r.x, y0 = (float) r.y;
+        float x1 = (float) (r.x + r.frame.size().x() * r.scale), y1 = (float) (r.y + r.frame.size().y() * r.scale);
+        c.drawRect(Rect.makeLTRB(0, 0, r.width, Math.max(0, y0)), surround);
+        c.drawRect(Rect.makeLTRB(0, Math.min(r.height, y1), r.width, r.height), surround);
+        c.drawRect(Rect.makeLTRB(0, Math.max(0, y0), Math.max(0, x0), Math.min(r.height, y1)), surround);
+        c.drawRect(Rect.makeLTRB(Math.min(r.width, x1), Math.max(0, y0), r.width, Math.min(r.height, y1)), surround);
+    }
+
+    private Picture take(int w, int h) {
+        synchronized (free) {
+            while (!free.isEmpty()) {
+                Picture p = free.poll();
+                if (p.buffer.getWidth() == w && p.buffer.getHeight() == h) {
+                    return p;
+                }
+                p.surface.close();
+            }
+        }
+        return new Picture(w, h);
+    }
+
+    private void give(Picture p) {
+        synchronized (free) {
+            if (free.size() < 4) {
+                free.add(p);
+            } else {
+                p.surface.close();
+            }
+        }
+    }
+
+    private void show() {
+        Picture p = ready.getAndSet(null);
+        if (p == null) {
+            return;
+        }
+        p.buffer.updateBuffer(b -> null);
+        view.setImage(p.image);
+        shown.add(p);
+        // JavaFX may still be drawing the one before
+        if (shown.size() > 2) {
+            give(shown.poll());
+        }
+    }
+
+    @Override
+    public void close() {
+        synchronized (lock) {
+            open = false;
+            lock.notifyAll();
+        }
+    }
+}

@@ -1,0 +1,40 @@
+package tundra.app.cli;
+
+import java.util.Set;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.ParameterException;
+
+/** The command line. Exit code 0, or 1 with one sentence on standard error. */
+@Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
+        description = "Draw, animate and publish interactive 2D pieces for the web. Without a command: opens the desktop, with a FILE if one is named.",
+        subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, ShotCommand.class})
+public final class CommandLine implements Runnable {
+    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "shot", "help", "--help", "-h", "--version", "-V");
+
+    public static boolean knows(String word) {
+        return WORDS.contains(word) || word.startsWith("-");
+    }
+
+    @Override
+    public void run() {
+        picocli.CommandLine.usage(this, System.out);
+    }
+
+    public static int run(String... args) {
+        var cl = new picocli.CommandLine(new CommandLine());
+        if (args.length == 1 && args[0].equals("help")) {
+            cl.usage(System.out);
+            return 0;
+        }
+        cl.setParameterExceptionHandler((ParameterException e, String[] a) -> {
+            System.err.println(e.getMessage().lines().findFirst().orElse("that can't be understood") + " (see tundra "
+                    + (e.getCommandLine().getParent() == null ? "" : e.getCommandLine().getCommandName() + " ") + "--help)");
+            return 1;
+        });
+        cl.setExecutionExceptionHandler((e, c, r) -> {
+            System.err.println(e.getMessage() == null ? e.toString() : e.getMessage().lines().findFirst().orElse(""));
+            return 1;
+        });
+        return cl.execute(args);
+    }
+}

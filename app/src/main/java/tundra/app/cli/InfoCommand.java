@@ -1,0 +1,75 @@
+package tundra.app.cli;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tools.jackson.databind.json.JsonMapper;
+import tundra.core.file.ProjectFile;
+import tundra.core.model.Project;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+
+@Command(name = "info", mixinStandardHelpOptions = true, description = "Says what a project holds.")
+final class InfoCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FILE", description = "the project")
+    private Path file;
+    @Option(names = "--json", description = "as JSON")
+    private boolean json;
+
+    @Override
+    public Integer call() throws Exception {
+        Map<String, Object> facts = facts(ProjectFile.read(file));
+        System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts) : text(facts));
+        return 0;
+    }
+
+    private static Map<String, Object> facts(Project p) {
+        var out = new LinkedHashMap<String, Object>();
+        out.put("name", p.name());
+        out.put("frameRate", p.frameRate());
+        out.put("pictures", p.assets().size());
+        var scenes = new ArrayList<Map<String, Object>>();
+        for (Scene s : p.scenes()) {
+            var m = new LinkedHashMap<String, Object>();
+            m.put("name", s.name());
+            m.put("width", s.board().size().x());
+            m.put("height", s.board().size().y());
+            m.put("elements", Tree.ids(s.board().elements()).size());
+            m.put("reactions", s.board().reactions().size());
+            m.put("timelines", s.board().timelines().stream().map(InfoCommand::timeline).toList());
+            scenes.add(m);
+        }
+        out.put("scenes", scenes);
+        return out;
+    }
+
+    private static Map<String, Object> timeline(Timeline t) {
+        var m = new LinkedHashMap<String, Object>();
+        m.put("name", t.name());
+        m.put("seconds", t.duration() / 1e6);
+        m.put("loop", t.loop());
+        m.put("keys", t.tracks().values().stream().flatMap(x -> x.values().stream()).mapToInt(x -> x.keys().size()).sum());
+        return m;
+    }
+
+    @SuppressWarnings("unchecked")
+    private static String text(Map<String, Object> facts) {
+        var s = new StringBuilder(facts.get("name") + ", " + facts.get("frameRate") + " frames a second, " + facts.get("pictures") + " pictures");
+        for (var scene : (List<Map<String, Object>>) facts.get("scenes")) {
+            s.append("\n  ").append(scene.get("name")).append(": ").append(scene.get("width")).append("×").append(scene.get("height")).append(", ")
+                    .append(scene.get("elements")).append(" elements, ").append(scene.get("reactions")).append(" reactions");
+            for (var t : (List<Map<String, Object>>) scene.get("timelines")) {
+                s.append("\n    ").append(t.get("name")).append(": ").append(t.get("seconds")).append(" s, ").append(t.get("keys")).append(" keys")
+                        .append((boolean) t.get("loop") ? ", loops" : "");
+            }
+        }
+        return s.toString();
+    }
+}

@@ -1,0 +1,33 @@
+package tundra.app.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tundra.core.file.ProjectFile;
+import tundra.core.model.Project;
+
+@Command(name = "new", mixinStandardHelpOptions = true, description = "Makes an empty project.")
+final class NewCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FILE", description = "the project to make; it must not be there yet")
+    private Path file;
+    @Option(names = "--size", defaultValue = "1280x640", paramLabel = "WxH", description = "the canvas, in px (default ${DEFAULT-VALUE})")
+    private String size;
+    @Option(names = "--fps", defaultValue = "24", paramLabel = "N", description = "frames a second (default ${DEFAULT-VALUE})")
+    private int fps;
+
+    @Override
+    public Integer call() throws Exception {
+        if (Files.exists(file)) {
+            throw new IllegalArgumentException("“" + file.getFileName() + "” is there already and was left as it is.");
+        }
+        if (fps < 1 || fps > 240) {
+            throw new IllegalArgumentException("The frame rate must lie between 1 and 240.");
+        }
+        ProjectFile.write(Project.empty(file.getFileName().toString().replaceFirst("\\.tundra$", ""), Sizes.parse(size), fps), file);
+        System.out.println(file);
+        return 0;
+    }
+}

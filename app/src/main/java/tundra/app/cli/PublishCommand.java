@@ -1,0 +1,28 @@
+package tundra.app.cli;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tundra.core.file.ProjectFile;
+import tundra.render.Fonts;
+import tundra.web.Page;
+import tundra.web.PageCompiler;
+import tundra.web.Publisher;
+
+@Command(name = "publish", mixinStandardHelpOptions = true, description = "Writes the web page of a project to a folder.")
+final class PublishCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FILE", description = "the project")
+    private Path file;
+    @Option(names = "--to", required = true, paramLabel = "DIR", description = "the folder; made when it is not there")
+    private Path to;
+
+    @Override
+    public Integer call() throws Exception {
+        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(ProjectFile.read(file), null);
+        Publisher.publish(page, to, p -> { }, () -> false);
+        System.out.println(to.resolve("index.html"));
+        return 0;
+    }
+}

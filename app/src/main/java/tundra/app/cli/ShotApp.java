@@ -1,0 +1,144 @@
+package tundra.app.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.CountDownLatch;
+import javafx.animation.AnimationTimer;
+import javafx.application.Platform;
+import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Scene;
+import javafx.scene.control.TextField;
+import javafx.stage.Stage;
+import tundra.app.TundraApp;
+import tundra.app.studio.Settings;
+import tundra.app.studio.Studio;
+import tundra.app.window.MainWindow;
+import tundra.app.window.WindowAsker;
+import tundra.app.window.Workshop;
+import tundra.core.model.Element;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+
+/** Opens the window, brings it to a state, waits until it stands still and writes its picture. */
+final class ShotApp {
+    private static final int STILL_PULSES = 25;
+    private final ShotCommand.State state;
+    private final CountDownLatch done = new CountDownLatch(1);
+    private Exception failure;
+
+    private ShotApp(ShotCommand.State state) {
+        this.state = state;
+    }
+
+    static int take(ShotCommand.State state) throws Exception {
+        if (System.getProperty("tundra.config") == null) {
+            System.setProperty("tundra.config", Files.createTempDirectory("tundra-shot").toString());
+        }
+        var shot = new ShotApp(state);
+        Platform.startup(() -> {
+            try {
+                shot.open();
+            } catch (RuntimeException e) {
+                shot.end(e);
+            }
+        });
+        shot.done.await();
+        Platform.exit();
+        if (shot.failure != null) {
+            throw shot.failure;
+        }
+        System.out.println(state.to());
+        return 0;
+    }
+
+    private void end(Exception e) {
+        failure = e;
+        done.countDown();
+    }
+
+    private void open() {
+        var stage = new Stage();
+        var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(stage), url -> { });
+        var window = new MainWindow(stage, w);
+        var scene = new Scene(window.root(), state.size().x(), state.size().y());
+        TundraApp.dress(scene);
+        stage.setScene(scene);
+        Studio s = w.studio;
+        s.open(state.project(), state.file());
+        s.setDark(state.dark());
+        if (state.scene() != null) {
+            s.showScene(s.project().scenes().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
+        }
+        if (state.select() != null) {
+            select(s);
+        }
+        s.setDesk(state.desk());
+        s.seek(state.at());
+        stage.show();
+        Platform.runLater(() -> {
+            if (state.find() != null) {
+                w.commands.run("find");
+                ((TextField) scene.lookup("#find-query")).setText(state.find());
+            }
+            if (state.tryIt()) {
+                w.commands.run("try");
+            }
+        });
+        waitUntilStill(stage, w);
+    }
+
+    private void select(Studio s) {
+        var found = new java.util.ArrayList<Element>();
+        Tree.each(s.board().elements(), e -> {
+            if (e.name().equalsIgnoreCase(state.select())) {
+                found.add(e);
+            }
+        });
+        if (found.isEmpty()) {
+            throw new IllegalArgumentException("There is no element “" + state.select() + "” in that scene.");
+        }
+        String id = found.getFirst().id();
+        // the timeline that moves it is the one worth seeing
+        for (Timeline t : s.board().timelines()) {
+            if (!t.tracksOf(id).isEmpty()) {
+                s.showTimeline(t.id());
+            }
+        }
+        s.select(List.of(id));
+    }
+
+    private void waitUntilStill(Stage stage, Workshop w) {
+        boolean page = state.tryIt() || state.desk() == tundra.app.studio.Desk.PUBLISH;
+        new AnimationTimer() {
+            private int still;
+            private int pulses;
+
+            @Override
+            public void handle(long now) {
+                pulses++;
+                still = page || w.canvas.settled() ? still + 1 : 0;
+                if (still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
+                    stop();
+                    save(stage);
+                    w.close();
+                    stage.hide();
+                }
+            }
+        }.start();
+    }
+
+    private void save(Stage stage) {
+        try {
+            Path to = state.to().toAbsolutePath();
+            Files.createDirectories(to.getParent());
+            var image = SwingFXUtils.fromFXImage(stage.getScene().snapshot(null), null);
+            var opaque = new java.awt.image.BufferedImage(image.getWidth(), image.getHeight(), java.awt.image.BufferedImage.TYPE_INT_RGB);
+            opaque.getGraphics().drawImage(image, 0, 0, null);
+            javax.imageio.ImageIO.write(opaque, "png", to.toFile());
+            end(null);
+        } catch (java.io.IOException e) {
+            end(new IllegalArgumentException("The picture can't be written to " + state.to() + " (" + e.getMessage() + ").", e));
+        }
+    }
+}

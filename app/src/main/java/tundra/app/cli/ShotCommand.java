@@ -1,0 +1,54 @@
+package tundra.app.cli;
+
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tundra.app.studio.Desk;
+import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Point;
+import tundra.core.model.Project;
+
+@Command(name = "shot", mixinStandardHelpOptions = true, description = "Opens the real window on a state, writes its picture and exits.")
+final class ShotCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FILE", arity = "0..1", description = "the project; an empty one when it is left out")
+    private Path file;
+    @Option(names = "--desk", defaultValue = "draw", paramLabel = "NAME", description = "draw, animate, interact or publish")
+    private String desk;
+    @Option(names = "--scene", paramLabel = "NAME", description = "the scene; the first when it is left out")
+    private String scene;
+    @Option(names = "--at", defaultValue = "0", paramLabel = "S", description = "the playhead in seconds")
+    private double at;
+    @Option(names = "--select", paramLabel = "NAME", description = "the element to select")
+    private String select;
+    @Option(names = "--find", paramLabel = "WORDS", description = "opens “Find anything” with these words")
+    private String find;
+    @Option(names = "--try", description = "runs the page in the window")
+    private boolean tryIt;
+    @Option(names = "--theme", defaultValue = "light", paramLabel = "NAME", description = "light or dark")
+    private String theme;
+    @Option(names = "--size", defaultValue = "1280x800", paramLabel = "WxH", description = "the window's size (default ${DEFAULT-VALUE})")
+    private String size;
+    @Option(names = "--to", required = true, paramLabel = "PNG", description = "the picture to write")
+    private Path to;
+
+    /** What the window is to show. */
+    record State(Project project, Path file, Desk desk, String scene, long at, String select, String find, boolean tryIt, boolean dark, Point size,
+            Path to) {}
+
+    @Override
+    public Integer call() throws Exception {
+        Desk d;
+        try {
+            d = Desk.valueOf(desk.toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact and publish.", e);
+        }
+        Project p = file == null ? tundra.app.TundraApp.blank() : ProjectFile.read(file);
+        Scenes.of(p, scene);
+        return ShotApp.take(new State(p, file, d, scene, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
+                Sizes.parse(size), to));
+    }
+}

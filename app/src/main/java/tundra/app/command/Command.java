@@ -1,0 +1,25 @@
+package tundra.app.command;
+
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import javafx.scene.input.KeyCombination;
+
+/**
+ * Something that can be done: from a menu, a button, a shortcut or by its name.
+ *
+ * @param id a stable word for tests and buttons
+ * @param name what it is called now
+ * @param shortcut null for none
+ * @param enabled whether it can be done now
+ */
+public record Command(String id, Supplier<String> name, KeyCombination shortcut, BooleanSupplier enabled, Runnable run) {
+
+    /** Its name with its shortcut, for a tooltip. */
+    public String tip() {
+        return shortcut == null ? name.get() : name.get() + "   " + shortcutText();
+    }
+
+    public String shortcutText() {
+        return shortcut == null ? "" : shortcut.getDisplayText().replace("+", " ");
+    }
+}

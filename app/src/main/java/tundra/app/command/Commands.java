@@ -1,0 +1,74 @@
+package tundra.app.command;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
+import javafx.scene.input.KeyCombination;
+import javafx.scene.input.KeyEvent;
+
+/** The one registry of commands. */
+public final class Commands {
+    private final Map<String, Command> byId = new LinkedHashMap<>();
+    private final List<Supplier<List<Command>>> more = new ArrayList<>();
+
+    public Command add(String id, String name, String shortcut, BooleanSupplier enabled, Runnable run) {
+        return add(id, () -> name, shortcut, enabled, run);
+    }
+
+    public Command add(String id, Supplier<String> name, String shortcut, BooleanSupplier enabled, Runnable run) {
+        var c = new Command(id, name, shortcut == null ? null : KeyCombination.valueOf(shortcut), enabled, run);
+        if (byId.put(id, c) != null) {
+            throw new IllegalStateException("two commands are called " + id);
+        }
+        return c;
+    }
+
+    /** Commands that come and go with the project, such as one for each element; found by name only. */
+    public void addMore(Supplier<List<Command>> source) {
+        more.add(source);
+    }
+
+    public Command get(String id) {
+        Command c = byId.get(id);
+        if (c == null) {
+            throw new IllegalArgumentException("no command " + id);
+        }
+        return c;
+    }
+
+    public Collection<Command> all() {
+        return byId.values();
+    }
+
+    /** Does it if it can be done now; says whether it was done. */
+    public boolean run(String id) {
+        Command c = get(id);
+        if (!c.enabled().getAsBoolean()) {
+            return false;
+        }
+        c.run().run();
+        return true;
+    }
+
+    /** The enabled command of a key press; null for none. */
+    public Command of(KeyEvent e) {
+        return byId.values().stream().filter(c -> c.shortcut() != null && c.shortcut().match(e) && c.enabled().getAsBoolean())
+                .findFirst().orElse(null);
+    }
+
+    /** Enabled commands whose name holds all words of the query; those that start with it come first. */
+    public List<Command> find(String query) {
+        String q = query.strip().toLowerCase(Locale.ROOT);
+        var all = new ArrayList<>(byId.values());
+        more.forEach(m -> all.addAll(m.get()));
+        return all.stream().filter(c -> c.enabled().getAsBoolean())
+                .filter(c -> List.of(q.split("\\s+")).stream().allMatch(w -> c.name().get().toLowerCase(Locale.ROOT).contains(w)))
+                .sorted(java.util.Comparator.comparing(c -> !c.name().get().toLowerCase(Locale.ROOT).startsWith(q)))
+                .toList();
+    }
+}

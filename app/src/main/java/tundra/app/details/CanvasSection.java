@@ -1,0 +1,81 @@
+package tundra.app.details;
+
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Studio;
+import tundra.app.widget.NumberField;
+import tundra.core.file.Limits;
+import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Timeline;
+
+/** The canvas and the chosen timeline, shown when no element is selected. */
+final class CanvasSection extends VBox {
+    private final Studio studio;
+    private final NumberField width = new NumberField("Canvas width", "w", 0);
+    private final NumberField height = new NumberField("Canvas height", "h", 0);
+    private final NumberField duration = new NumberField("Duration of the timeline", "s", 3);
+    private final CheckBox loop = new CheckBox("Starts over at its end");
+    private final CheckBox starts = new CheckBox("Starts by itself with the scene");
+
+    CanvasSection(Studio studio) {
+        this.studio = studio;
+        setSpacing(6);
+        width.setId("field-canvas-w");
+        height.setId("field-canvas-h");
+        duration.setId("field-duration");
+        loop.setId("field-loop");
+        starts.setId("field-starts");
+        width.onChange((v, merge) -> size(new Point(v, studio.board().size().y()), merge));
+        height.onChange((v, merge) -> size(new Point(studio.board().size().x(), v), merge));
+        duration.onChange((v, merge) -> timeline("Change duration", merge, t -> {
+            long last = tundra.core.edit.Keys.times(t, null).stream().mapToLong(x -> x).max().orElse(0);
+            return t.withDuration(Math.max(Math.max(1, last), Math.min(Limits.TIME, studio.project().snap(Math.round(v * 1e6)))));
+        }));
+        loop.setOnAction(e -> timeline(loop.isSelected() ? "Loop timeline" : "Play timeline once", null, t -> t.withLoop(loop.isSelected())));
+        starts.setOnAction(e -> timeline("Change start of timeline", null, t -> t.withStarts(starts.isSelected())));
+        HBox.setHgrow(width, Priority.ALWAYS);
+        HBox.setHgrow(height, Priority.ALWAYS);
+        HBox.setHgrow(duration, Priority.ALWAYS);
+        getChildren().addAll(section("Canvas"), row("Size", width, height), section("Timeline"), row("Duration", duration), loop, starts);
+        refresh();
+    }
+
+    private static Label section(String name) {
+        var l = new Label(name);
+        l.getStyleClass().add("section");
+        return l;
+    }
+
+    private static HBox row(String name, NumberField... fields) {
+        var l = new Label(name);
+        l.getStyleClass().add("property-name");
+        var row = new HBox(6, l);
+        row.getStyleClass().add("property-row");
+        row.getChildren().addAll(fields);
+        return row;
+    }
+
+    private void size(Point size, Object merge) {
+        var s = new Point(Numbers.clamp(Math.rint(size.x()), 1, Limits.SIDE), Numbers.clamp(Math.rint(size.y()), 1, Limits.SIDE));
+        studio.edit("Change canvas size", merge, b -> new Board(s, b.canvas(), b.elements(), b.timelines(), b.reactions()));
+        refresh();
+    }
+
+    private void timeline(String name, Object merge, java.util.function.UnaryOperator<Timeline> change) {
+        studio.edit(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
+        refresh();
+    }
+
+    void refresh() {
+        width.show(studio.board().size().x());
+        height.show(studio.board().size().y());
+        duration.show(studio.timeline().duration() / 1e6);
+        loop.setSelected(studio.timeline().loop());
+        starts.setSelected(studio.timeline().starts());
+    }
+}

@@ -1,0 +1,144 @@
+package tundra.app.details;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+
+/** What is selected, with its properties as numbers and colours. */
+public final class DetailsPanel extends ScrollPane {
+    private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE,
+            Properties.PIVOT);
+    private final Studio studio;
+    private final VBox box = new VBox();
+    private final List<PropertyRow<?>> rows = new ArrayList<>();
+    private final EasingSection easing;
+    private TextSection text;
+    private CanvasSection canvas;
+    private String shown;
+
+    public DetailsPanel(Studio studio) {
+        this.studio = studio;
+        setId("details");
+        getStyleClass().add("details");
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        box.getStyleClass().add("details-box");
+        setContent(box);
+        easing = new EasingSection(studio);
+        studio.listen(this::changed);
+        build();
+    }
+
+    private void changed(Set<Aspect> what) {
+        Element e = studio.selected();
+        String now = key(e);
+        if (!now.equals(shown) || what.contains(Aspect.DESK)) {
+            build();
+        } else {
+            rows.forEach(PropertyRow::refresh);
+            if (text != null) {
+                text.refresh();
+            }
+            if (canvas != null) {
+                canvas.refresh();
+            }
+            easing.refresh();
+        }
+    }
+
+    /** What decides which rows there are. */
+    private String key(Element e) {
+        return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
+    }
+
+    private void build() {
+        Element e = studio.selected();
+        shown = key(e);
+        rows.clear();
+        text = null;
+        canvas = null;
+        box.getChildren().clear();
+        if (e != null) {
+            element(e);
+        } else if (!studio.selection().isEmpty()) {
+            box.getChildren().addAll(heading(studio.selection().size() + " elements", "selected"),
+                    quiet("Drag to move them together. Select one to see its numbers."));
+        } else {
+            box.getChildren().add(heading(studio.scene().name(), "scene"));
+            canvas = new CanvasSection(studio);
+            box.getChildren().add(canvas);
+            section("Look", List.of(Properties.BACKGROUND), Board.CANVAS);
+        }
+        if (studio.desk() == Desk.ANIMATE) {
+            box.getChildren().add(easing);
+        }
+        easing.refresh();
+    }
+
+    private void element(Element e) {
+        box.getChildren().add(heading(e.name(), e.content().word()));
+        var all = Properties.of(e.content());
+        section("Place", PLACE.stream().filter(all::contains).toList(), e.id());
+        if (e.content() instanceof tundra.core.model.Content.Text) {
+            text = new TextSection(studio, e);
+            box.getChildren().add(text);
+        }
+        section("Look", all.stream().filter(p -> !PLACE.contains(p)).toList(), e.id());
+    }
+
+    private static Node heading(String name, String chip) {
+        var n = new Label(name);
+        n.getStyleClass().add("heading");
+        n.setMinWidth(0);
+        var c = new Label(chip);
+        c.getStyleClass().addAll("chip", "chip-space");
+        c.setMinWidth(USE_PREF_SIZE);
+        var h = new HBox(8, n, c);
+        h.setAlignment(Pos.CENTER_LEFT);
+        return h;
+    }
+
+    private static Label quiet(String words) {
+        var l = new Label(words);
+        l.getStyleClass().add("quiet");
+        l.setWrapText(true);
+        return l;
+    }
+
+    private void section(String name, List<Property<?>> properties, String element) {
+        if (properties.isEmpty()) {
+            return;
+        }
+        var l = new Label(name);
+        l.getStyleClass().add("section");
+        var section = new VBox(6, l);
+        for (Property<?> p : properties) {
+            var row = new PropertyRow<>(studio, element, p);
+            rows.add(row);
+            section.getChildren().add(row);
+        }
+        box.getChildren().add(section);
+    }
+
+    /** Puts the cursor in the words of the selected text. */
+    public void editWords() {
+        javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(() -> {
+            if (text != null) {
+                text.editWords();
+            }
+        }));
+    }
+}

@@ -1,0 +1,111 @@
+package tundra.app.details;
+
+import java.util.Locale;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextArea;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Studio;
+import tundra.app.widget.NumberField;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.render.Fonts;
+
+/** The words of a text and how they are set. */
+final class TextSection extends VBox {
+    private final Studio studio;
+    private final String id;
+    private final TextArea words = new TextArea();
+    private final ComboBox<String> family = new ComboBox<>();
+    private final ComboBox<Integer> weight = new ComboBox<>();
+    private final ComboBox<Content.Align> align = new ComboBox<>();
+    private final NumberField size = new NumberField("Font size", "px", 1);
+    private final NumberField lead = new NumberField("Line height", "×", 2);
+    private Object typing = new Object();
+    private boolean showing;
+
+    TextSection(Studio studio, Element e) {
+        this.studio = studio;
+        this.id = e.id();
+        setSpacing(6);
+        var title = new Label("Text");
+        title.getStyleClass().add("section");
+        words.setId("field-text");
+        words.setAccessibleText("Words");
+        words.setPrefRowCount(2);
+        words.setWrapText(true);
+        words.textProperty().addListener((o, was, is) -> change(t -> with(t, is, t.family(), t.weight(), t.size(), t.align(), t.lineHeight()), typing));
+        words.focusedProperty().addListener((o, was, is) -> typing = new Object());
+        family.getItems().setAll(Fonts.BUNDLED.families());
+        family.setAccessibleText("Font family");
+        family.setMaxWidth(Double.MAX_VALUE);
+        family.setOnAction(x -> change(t -> with(t, t.text(), family.getValue(), t.weight(), t.size(), t.align(), t.lineHeight()), null));
+        weight.setAccessibleText("Weight");
+        weight.setOnAction(x -> {
+            if (weight.getValue() != null) {
+                change(t -> with(t, t.text(), t.family(), weight.getValue(), t.size(), t.align(), t.lineHeight()), null);
+            }
+        });
+        align.getItems().setAll(Content.Align.values());
+        align.setAccessibleText("Alignment");
+        align.setConverter(new javafx.util.StringConverter<>() {
+            @Override
+            public String toString(Content.Align a) {
+                return a == null ? "" : a.name().toLowerCase(Locale.ROOT);
+            }
+
+            @Override
+            public Content.Align fromString(String s) {
+                return Content.Align.valueOf(s.toUpperCase(Locale.ROOT));
+            }
+        });
+        align.setOnAction(x -> change(t -> with(t, t.text(), t.family(), t.weight(), t.size(), align.getValue(), t.lineHeight()), null));
+        size.setId("field-fontSize");
+        size.onChange((v, merge) -> change(t -> with(t, t.text(), t.family(), t.weight(), Math.max(0.1, Math.min(10_000, v)), t.align(),
+                t.lineHeight()), merge));
+        lead.onChange((v, merge) -> change(t -> with(t, t.text(), t.family(), t.weight(), t.size(), t.align(),
+                Math.max(0.1, Math.min(10, v))), merge));
+        HBox.setHgrow(family, Priority.ALWAYS);
+        HBox.setHgrow(size, Priority.ALWAYS);
+        HBox.setHgrow(lead, Priority.ALWAYS);
+        getChildren().addAll(title, words, new HBox(6, family, weight), new HBox(6, size, lead, align));
+        refresh();
+    }
+
+    private static Content.Text with(Content.Text t, String text, String family, int weight, double size, Content.Align align, double lead) {
+        return new Content.Text(text, family, weight, size, align, lead);
+    }
+
+    private void change(java.util.function.UnaryOperator<Content.Text> change, Object merge) {
+        Element e = studio.board().find(id);
+        if (!showing && e != null && e.content() instanceof Content.Text t && !change.apply(t).equals(t)) {
+            studio.edit("Change text of " + e.name(), merge, b -> b.mapElement(id, x -> x.withContent(change.apply(t))));
+        }
+    }
+
+    void editWords() {
+        words.requestFocus();
+        words.selectAll();
+    }
+
+    void refresh() {
+        Element e = studio.board().find(id);
+        if (e != null && e.content() instanceof Content.Text t) {
+            showing = true;
+            if (!words.getText().equals(t.text())) {
+                words.setText(t.text());
+            }
+            family.setValue(t.family());
+            if (!weight.getItems().equals(Fonts.BUNDLED.weights(t.family()))) {
+                weight.getItems().setAll(Fonts.BUNDLED.weights(t.family()));
+            }
+            weight.setValue(t.weight());
+            align.setValue(t.align());
+            size.show(t.size());
+            lead.show(t.lineHeight());
+            showing = false;
+        }
+    }
+}

@@ -1,0 +1,51 @@
+package tundra.app.interact;
+
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import tundra.app.canvas.CanvasView;
+import tundra.app.canvas.Viewport;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Palette;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Point;
+import tundra.core.model.Reaction;
+import tundra.core.model.Trigger;
+
+/** Marks each element that reacts with the number of its reaction. */
+public final class BadgeOverlay implements CanvasView.Overlay {
+    private final Studio studio;
+
+    public BadgeOverlay(Studio studio) {
+        this.studio = studio;
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Viewport v) {
+        List<Reaction> reactions = studio.board().reactions();
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        g.setFont(Font.font("Figtree", FontWeight.BOLD, 11));
+        for (int i = 0; i < reactions.size(); i++) {
+            if (reactions.get(i).when() instanceof Trigger.Tapped t && studio.frame().find(t.element()) instanceof Frame.Placed p) {
+                Point at = v.toView(p.bounds().topLeft()).plus(new Point(18 * earlier(reactions, i), 0));
+                g.setFill(Palette.of(studio.dark()).interaction());
+                g.fillOval(at.x() - 10, at.y() - 10, 20, 20);
+                g.setStroke(Color.WHITE);
+                g.setLineWidth(2);
+                g.strokeOval(at.x() - 10, at.y() - 10, 20, 20);
+                g.setFill(studio.dark() ? Palette.DARK.field() : Color.WHITE);
+                g.fillText(String.valueOf(i + 1), at.x(), at.y() + 0.5);
+            }
+        }
+    }
+
+    /** How many earlier reactions are to the same element, so that their badges stand side by side. */
+    private static long earlier(List<Reaction> all, int i) {
+        return all.subList(0, i).stream().filter(r -> r.when().equals(all.get(i).when())).count();
+    }
+}

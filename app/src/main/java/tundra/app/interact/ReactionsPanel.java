@@ -1,0 +1,86 @@
+package tundra.app.interact;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.animation.PauseTransition;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import tundra.app.command.Commands;
+import tundra.app.publish.TryIt;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.core.model.Reaction;
+
+/** The reactions of the scene as sentences; one that fires in the running page lights up. */
+public final class ReactionsPanel extends VBox {
+    private final Studio studio;
+    private final VBox list = new VBox(8);
+    private final Map<String, Sentence> shown = new HashMap<>();
+
+    public ReactionsPanel(Studio studio, Commands commands, TryIt tryIt) {
+        this.studio = studio;
+        setId("reactions");
+        getStyleClass().add("reactions");
+        var title = new Label("Reactions");
+        title.getStyleClass().add("section");
+        var in = new Label("in this scene");
+        in.getStyleClass().add("quiet");
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button add = Buttons.text(commands.get("add-reaction"), "+ When…");
+        var head = new HBox(8, title, in, gap, add);
+        head.setAlignment(Pos.CENTER_LEFT);
+        var scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(head, scroll);
+        studio.listen(what -> {
+            if (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.SCENE) || what.contains(Aspect.SELECTION) || what.contains(Aspect.FILE)) {
+                build();
+            }
+        });
+        tryIt.onReaction(this::light);
+        build();
+    }
+
+    private void build() {
+        shown.clear();
+        var rows = new ArrayList<Sentence>();
+        List<Reaction> reactions = studio.board().reactions();
+        for (int i = 0; i < reactions.size(); i++) {
+            var s = new Sentence(studio, reactions.get(i), i + 1);
+            shown.put(reactions.get(i).id(), s);
+            rows.add(s);
+        }
+        list.getChildren().setAll(rows);
+        if (rows.isEmpty()) {
+            var empty = new Label("Nothing reacts yet. Select an element on the canvas and press “+ When…”: the first sentence is"
+                    + " “When it is tapped, play Main from start”. Its words can then be changed.");
+            empty.getStyleClass().add("quiet");
+            empty.setWrapText(true);
+            list.getChildren().add(empty);
+        }
+    }
+
+    private void light(String reaction) {
+        Sentence s = shown.get(reaction);
+        if (s != null) {
+            s.getStyleClass().remove("lit");
+            s.getStyleClass().add("lit");
+            var off = new PauseTransition(Duration.seconds(1.2));
+            off.setOnFinished(e -> s.getStyleClass().remove("lit"));
+            off.play();
+        }
+    }
+}

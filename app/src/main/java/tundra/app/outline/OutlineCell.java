@@ -1,0 +1,164 @@
+package tundra.app.outline;
+
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.TextField;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.shape.Rectangle;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
+import tundra.core.edit.Names;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+
+/** A row of the outline. */
+final class OutlineCell extends ListCell<OutlinePanel.Row> {
+    private final OutlinePanel panel;
+
+    OutlineCell(OutlinePanel panel) {
+        this.panel = panel;
+        setOnDragDetected(e -> {
+            if (getItem() != null) {
+                var content = new ClipboardContent();
+                content.putString(getItem().element().id());
+                startDragAndDrop(TransferMode.MOVE).setContent(content);
+                e.consume();
+            }
+        });
+        setOnDragOver(e -> {
+            if (e.getGestureSource() instanceof OutlineCell && e.getGestureSource() != this && getItem() != null) {
+                e.acceptTransferModes(TransferMode.MOVE);
+                getStyleClass().removeAll("drop-above", "drop-below");
+                getStyleClass().add(e.getY() < getHeight() / 2 ? "drop-above" : "drop-below");
+            }
+            e.consume();
+        });
+        setOnDragExited(e -> getStyleClass().removeAll("drop-above", "drop-below"));
+        setOnDragDropped(e -> {
+            if (getItem() != null) {
+                panel.drop(e.getDragboard().getString(), getItem().element(), e.getY() < getHeight() / 2);
+                e.setDropCompleted(true);
+            }
+            e.consume();
+        });
+    }
+
+    @Override
+    protected void updateItem(OutlinePanel.Row row, boolean empty) {
+        super.updateItem(row, empty);
+        getStyleClass().removeAll("picked", "dim");
+        setGraphic(null);
+        if (empty || row == null) {
+            return;
+        }
+        Element e = row.element();
+        Studio studio = panel.studio();
+        if (studio.selection().contains(e.id())) {
+            getStyleClass().add("picked");
+        }
+        if (e.hidden()) {
+            getStyleClass().add("dim");
+        }
+        var line = new HBox(8);
+        line.setAlignment(Pos.CENTER_LEFT);
+        line.setPadding(new Insets(0, 0, 0, row.depth() * 14));
+        if (e.content() instanceof Content.Group) {
+            var fold = new Button(panel.isOpen(e) ? "▾" : "▸");
+            fold.getStyleClass().addAll("flat", "fold");
+            fold.setAccessibleText(panel.isOpen(e) ? "Fold " + e.name() : "Unfold " + e.name());
+            fold.setOnAction(x -> panel.fold(e));
+            line.getChildren().add(fold);
+        }
+        line.getChildren().addAll(swatch(e), panel.renames(e) ? nameField(e) : name(e));
+        var kind = new Label(e.content().word());
+        kind.getStyleClass().addAll("quiet", "small", "kind");
+        kind.setMinWidth(0);
+        line.getChildren().addAll(kind, toggle(e.locked() ? Icon.LOCK : Icon.UNLOCK, e.locked(), (e.locked() ? "Unlock " : "Lock ") + e.name(),
+                () -> studio.edit((e.locked() ? "Unlock " : "Lock ") + e.name(), b -> b.mapElement(e.id(), x -> x.withLocked(!e.locked())))),
+                toggle(e.hidden() ? Icon.EYE_OFF : Icon.EYE, e.hidden(), (e.hidden() ? "Show " : "Hide ") + e.name(),
+                        () -> studio.edit((e.hidden() ? "Show " : "Hide ") + e.name(), b -> b.mapElement(e.id(), x -> x.withHidden(!e.hidden())))));
+        setGraphic(line);
+    }
+
+    private static Label name(Element e) {
+        var name = new Label(e.name());
+        name.getStyleClass().add("element-name");
+        name.setMinWidth(30);
+        name.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(name, Priority.ALWAYS);
+        return name;
+    }
+
+    private TextField nameField(Element e) {
+        var field = new TextField(e.name());
+        field.setId("rename");
+        HBox.setHgrow(field, Priority.ALWAYS);
+        Runnable take = () -> {
+            String wanted = field.getText();
+            panel.renamed();
+            panel.studio().edit("Rename " + e.name(), b -> Names.rename(b, e.id(), wanted));
+        };
+        field.setOnAction(x -> take.run());
+        field.setOnKeyPressed(k -> {
+            if (k.getCode() == KeyCode.ESCAPE) {
+                panel.renamed();
+                k.consume();
+            }
+        });
+        javafx.application.Platform.runLater(() -> {
+            field.requestFocus();
+            field.selectAll();
+            field.focusedProperty().addListener((o, was, is) -> {
+                if (!is && panel.renames(e)) {
+                    take.run();
+                }
+            });
+        });
+        return field;
+    }
+
+    private static Button toggle(Icon icon, boolean on, String words, Runnable run) {
+        var b = new Button();
+        b.setGraphic(icon.node(14));
+        b.getStyleClass().addAll("flat", "row-toggle");
+        if (on) {
+            b.getStyleClass().add("on");
+        }
+        b.setAccessibleText(words);
+        Buttons.tip(b, words);
+        b.setOnAction(e -> run.run());
+        return b;
+    }
+
+    private static Rectangle swatch(Element e) {
+        var r = new Rectangle(13, 13);
+        r.setArcWidth(6);
+        r.setArcHeight(6);
+        r.getStyleClass().add("swatch");
+        Color c = color(e);
+        r.setFill(javafx.scene.paint.Color.rgb(c.red(), c.green(), c.blue(), Math.max(0.25, c.alpha() / 255.0)));
+        return r;
+    }
+
+    /** The colour that an element is known by: its fill or stroke, a group's largest child's. */
+    private static Color color(Element e) {
+        Color fill = e.rest().get(Properties.FILL), stroke = e.rest().get(Properties.STROKE);
+        if (fill.visible()) {
+            return fill;
+        }
+        if (stroke.visible()) {
+            return stroke;
+        }
+        return e.children().isEmpty() ? Color.parse("#DCE8ED") : color(e.children().getLast());
+    }
+}

@@ -1,0 +1,157 @@
+package tundra.app.outline;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import tundra.app.command.Commands;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.core.edit.Arrange;
+import tundra.core.model.Element;
+
+/** The list of the scene's elements, the front one first: renamed, reordered, locked and hidden here. */
+public final class OutlinePanel extends VBox {
+    private final Studio studio;
+    private final ListView<Row> list = new ListView<>();
+    private final Set<String> open = new HashSet<>();
+    private String renaming;
+
+    /** An element in the list, and how deep in groups it lies. */
+    record Row(Element element, int depth) {}
+
+    public OutlinePanel(Studio studio, Commands commands) {
+        this.studio = studio;
+        setId("outline");
+        getStyleClass().add("outline");
+        var title = new Label("Outline");
+        title.getStyleClass().add("section");
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button add = Buttons.text(commands.get("bring-in"), "Bring in…");
+        add.getStyleClass().addAll("flat", "small");
+        var head = new HBox(title, gap, add);
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("panel-head");
+        list.setId("outline-list");
+        list.setAccessibleText("Elements");
+        list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+        list.setCellFactory(v -> new OutlineCell(this));
+        var empty = new Label("Nothing drawn yet.\nPress R and drag on the canvas\nfor a first rectangle.");
+        empty.getStyleClass().add("quiet");
+        list.setPlaceholder(empty);
+        setVgrow(list, Priority.ALWAYS);
+        getChildren().addAll(head, list);
+        // the studio decides what is selected; the list only shows it
+        list.addEventFilter(MouseEvent.MOUSE_PRESSED, this::press);
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        var rows = new ArrayList<Row>();
+        collect(studio.board().elements(), 0, rows);
+        if (!list.getItems().equals(rows)) {
+            list.getItems().setAll(rows);
+        }
+        list.refresh();
+    }
+
+    private void collect(List<Element> in, int depth, List<Row> out) {
+        for (Element e : in.reversed()) {
+            out.add(new Row(e, depth));
+            if (open.contains(e.id())) {
+                collect(e.children(), depth + 1, out);
+            }
+        }
+    }
+
+    private void press(MouseEvent e) {
+        if (e.getButton() != MouseButton.PRIMARY || !(e.getTarget() instanceof javafx.scene.Node n)) {
+            return;
+        }
+        for (javafx.scene.Node at = n; at != null && at != list; at = at.getParent()) {
+            if (at instanceof Button || at instanceof javafx.scene.control.TextField || at.getStyleClass().contains("scroll-bar")) {
+                return;
+            }
+            if (at instanceof OutlineCell cell && cell.getItem() != null) {
+                if (e.getClickCount() == 2) {
+                    rename(cell.getItem().element().id());
+                } else {
+                    select(cell.getItem().element().id(), e.isShiftDown(), e.isShortcutDown());
+                }
+                list.requestFocus();
+                return;
+            }
+        }
+    }
+
+    private void select(String id, boolean range, boolean toggle) {
+        if (toggle) {
+            var next = new LinkedHashSet<>(studio.selection());
+            if (!next.remove(id)) {
+                next.add(id);
+            }
+            studio.select(next);
+        } else if (range && !studio.selection().isEmpty()) {
+            var ids = list.getItems().stream().map(r -> r.element().id()).toList();
+            int a = ids.indexOf(studio.selection().iterator().next()), b = ids.indexOf(id);
+            studio.select(a < 0 ? List.of(id) : ids.subList(Math.min(a, b), Math.max(a, b) + 1));
+        } else {
+            studio.select(List.of(id));
+        }
+    }
+
+    Studio studio() {
+        return studio;
+    }
+
+    boolean isOpen(Element e) {
+        return open.contains(e.id());
+    }
+
+    void fold(Element e) {
+        if (!open.remove(e.id())) {
+            open.add(e.id());
+        }
+        refresh();
+    }
+
+    /** Lets the name of an element be typed in its row. */
+    public void rename(String id) {
+        renaming = id;
+        list.refresh();
+    }
+
+    boolean renames(Element e) {
+        return e.id().equals(renaming);
+    }
+
+    void renamed() {
+        renaming = null;
+        list.refresh();
+    }
+
+    /** Puts an element in front of another one in the same group. */
+    void drop(String moved, Element onto, boolean inFront) {
+        studio.edit("Reorder " + studio.board().find(moved).name(), b -> {
+            var path = tundra.core.model.Tree.path(b.elements(), onto.id());
+            var siblings = path.size() == 1 ? b.elements() : b.find(path.get(path.size() - 2)).children();
+            var ids = siblings.stream().map(Element::id).filter(x -> !x.equals(moved)).toList();
+            return siblings.stream().anyMatch(s -> s.id().equals(moved))
+                    ? Arrange.reorder(b, moved, ids.indexOf(onto.id()) + (inFront ? 1 : 0)) : b;
+        });
+    }
+}

@@ -1,0 +1,47 @@
+package tundra.app.publish;
+
+import java.util.Locale;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import tundra.web.PreviewServer;
+
+/** What just happened in the running page. */
+public final class LogPanel extends VBox {
+    private final VBox lines = new VBox(3);
+
+    public LogPanel(TryIt tryIt) {
+        getStyleClass().add("log-panel");
+        var title = new Label("What just happened");
+        title.getStyleClass().add("section");
+        var scroll = new ScrollPane(lines);
+        scroll.setFitToWidth(true);
+        VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
+        lines.setId("log");
+        getChildren().addAll(title, scroll);
+        tryIt.listen(() -> {
+            show(tryIt);
+            scroll.setVvalue(1);
+        });
+        show(tryIt);
+    }
+
+    private void show(TryIt tryIt) {
+        lines.getChildren().clear();
+        if (tryIt.log().isEmpty()) {
+            var hint = new Label("Nothing yet. Try it (Ctrl T) and tap something: each reaction that fires is listed here.");
+            hint.getStyleClass().add("quiet");
+            hint.setWrapText(true);
+            lines.getChildren().add(hint);
+        }
+        for (PreviewServer.LogLine l : tryIt.log()) {
+            var label = new Label(String.format(Locale.ROOT, "%6.2f  %s", l.time() / 1000, l.text()));
+            label.getStyleClass().addAll("mono", "log-line");
+            if (l.text().startsWith("problem")) {
+                label.getStyleClass().add("problem-text");
+            }
+            label.setWrapText(true);
+            lines.getChildren().add(label);
+        }
+    }
+}

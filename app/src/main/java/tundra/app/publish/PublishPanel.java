@@ -1,0 +1,158 @@
+package tundra.app.publish;
+
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Settings;
+import tundra.app.studio.Studio;
+import tundra.app.window.Asker;
+import tundra.app.window.Jobs;
+import tundra.app.window.Notices;
+import tundra.core.model.Project;
+import tundra.render.Fonts;
+import tundra.web.Page;
+import tundra.web.PageCompiler;
+import tundra.web.Publisher;
+
+/** The outputs: for now the web page, with its folder, its progress and the ways to look at it. */
+public final class PublishPanel extends VBox {
+    private final Studio studio;
+    private final Settings settings;
+    private final Asker asker;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final java.util.function.Consumer<String> show;
+    private final Label where = new Label();
+    private final Label state = new Label("not made yet");
+    private final ProgressBar bar = new ProgressBar(0);
+    private final Button make = new Button("Make the page");
+    private final Button cancel = new Button("Cancel");
+    private final HBox after;
+    private final AtomicBoolean cancelled = new AtomicBoolean();
+    private Path folder;
+
+    public PublishPanel(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, java.util.function.Consumer<String> show) {
+        this.studio = studio;
+        this.settings = settings;
+        this.asker = asker;
+        this.jobs = jobs;
+        this.notices = notices;
+        this.show = show;
+        setId("publish");
+        getStyleClass().add("outputs");
+        var title = new Label("Outputs");
+        title.getStyleClass().add("section");
+        var name = new Label("Web page");
+        name.getStyleClass().add("card-title");
+        var kind = new Label("folder · HTML, SVG, script");
+        kind.getStyleClass().addAll("quiet", "small");
+        where.getStyleClass().addAll("mono", "small");
+        where.setWrapText(true);
+        where.setId("publish-folder");
+        state.getStyleClass().addAll("mono", "small");
+        state.setWrapText(true);
+        state.setId("publish-state");
+        bar.setMaxWidth(Double.MAX_VALUE);
+        bar.setVisible(false);
+        bar.managedProperty().bind(bar.visibleProperty());
+        var choose = new Button("Folder…");
+        choose.setId("publish-choose");
+        choose.setOnAction(e -> choose());
+        make.setId("publish-make");
+        make.getStyleClass().add("primary");
+        make.setOnAction(e -> make());
+        make.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(make, Priority.ALWAYS);
+        cancel.setVisible(false);
+        cancel.managedProperty().bind(cancel.visibleProperty());
+        cancel.setOnAction(e -> cancelled.set(true));
+        var open = new Button("Open folder");
+        open.setOnAction(e -> show.accept(folder.toUri().toString()));
+        var browser = new Button("In browser");
+        browser.setOnAction(e -> show.accept(folder.resolve("index.html").toUri().toString()));
+        after = new HBox(8, open, browser);
+        after.setVisible(false);
+        after.managedProperty().bind(after.visibleProperty());
+        var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after);
+        card.getStyleClass().addAll("card", "picked");
+        card.setAlignment(Pos.TOP_LEFT);
+        getChildren().addAll(title, card, make);
+        studio.listen(what -> {
+            if (what.contains(Aspect.FILE) || what.contains(Aspect.DESK)) {
+                suggest();
+            }
+        });
+        suggest();
+    }
+
+    private void suggest() {
+        folder = settings.output(studio.project().id());
+        if (folder == null && studio.file() != null) {
+            String file = studio.file().getFileName().toString().replaceFirst("\\.tundra$", "");
+            folder = studio.file().toAbsolutePath().resolveSibling(file + "-page");
+        }
+        where.setText(folder == null ? "no folder chosen yet" : folder.toString());
+    }
+
+    private void choose() {
+        asker.folder("Folder for the page", folder == null ? null : folder.getParent()).ifPresent(f -> {
+            folder = f;
+            settings.setOutput(studio.project().id(), f);
+            where.setText(f.toString());
+        });
+    }
+
+    /** Makes the page off the interface thread; asks for a folder first when there is none. */
+    public void make() {
+        if (folder == null) {
+            choose();
+        }
+        if (folder == null) {
+            return;
+        }
+        Project project = studio.project();
+        Path to = folder;
+        cancelled.set(false);
+        make.setDisable(true);
+        cancel.setVisible(true);
+        bar.setVisible(true);
+        bar.setProgress(0);
+        state.setText("compiling…");
+        jobs.run(() -> {
+            try {
+                Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(project, null);
+                boolean done = Publisher.publish(page, to, p -> Platform.runLater(() -> bar.setProgress(p)), cancelled::get);
+                return Map.entry(page, done);
+            } finally {
+                Platform.runLater(this::ended);
+            }
+        }, result -> {
+            long bytes = result.getKey().files().values().stream().mapToLong(b -> b.length).sum();
+            state.setText(result.getValue() ? result.getKey().files().size() + " files · " + bytes / 1024 + " KB · runs without a server"
+                    : "given up; nothing was changed");
+            after.setVisible(result.getValue());
+            if (result.getValue()) {
+                settings.setOutput(project.id(), to);
+                notices.news("The page is in " + to + ".");
+            }
+        });
+    }
+
+    private void ended() {
+        make.setDisable(false);
+        cancel.setVisible(false);
+        bar.setVisible(false);
+        if (state.getText().equals("compiling…")) {
+            state.setText("not made");
+        }
+    }
+}

@@ -1,0 +1,69 @@
+package tundra.app.publish;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import tundra.core.model.Project;
+import tundra.render.Fonts;
+import tundra.web.PageCompiler;
+import tundra.web.PreviewServer;
+
+/** Runs the real page from a server on this machine, and keeps the log of what happened in it. */
+public final class TryIt implements AutoCloseable {
+    private static final int KEPT = 200;
+    private PreviewServer server;
+    private Project served;
+    private final List<PreviewServer.LogLine> log = new ArrayList<>();
+    private final List<Runnable> listeners = new ArrayList<>();
+
+    /** The page's address, compiled anew when the project changed. */
+    public String url(Project project) throws IOException {
+        if (server == null) {
+            server = new PreviewServer(line -> Platform.runLater(() -> add(line)));
+        }
+        if (project != served) {
+            server.serve(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(project, PreviewServer.LOG_SCRIPT));
+            served = project;
+        }
+        return server.url();
+    }
+
+    private void add(PreviewServer.LogLine line) {
+        log.add(line);
+        if (log.size() > KEPT) {
+            log.removeFirst();
+        }
+        listeners.forEach(Runnable::run);
+    }
+
+    public List<PreviewServer.LogLine> log() {
+        return List.copyOf(log);
+    }
+
+    public void clear() {
+        log.clear();
+        listeners.forEach(Runnable::run);
+    }
+
+    public void listen(Runnable listener) {
+        listeners.add(listener);
+    }
+
+    /** Calls back with the id of each reaction that fires. */
+    public void onReaction(Consumer<String> fired) {
+        listen(() -> {
+            if (!log.isEmpty() && !log.getLast().reaction().isEmpty()) {
+                fired.accept(log.getLast().reaction());
+            }
+        });
+    }
+
+    @Override
+    public void close() {
+        if (server != null) {
+            server.close();
+        }
+    }
+}

@@ -1,0 +1,102 @@
+package tundra.app.publish;
+
+import java.io.IOException;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.web.WebView;
+import tundra.app.studio.Studio;
+import tundra.core.geometry.Point;
+
+/** The published page inside Tundra. The engine is made when it is first needed, since that takes a while. */
+public final class TryView extends BorderPane {
+    private final Studio studio;
+    private final TryIt tryIt;
+    private final StackPane stage = new StackPane();
+    private WebView web;
+
+    public TryView(Studio studio, TryIt tryIt, Runnable openInBrowser, Runnable leave) {
+        this.studio = studio;
+        this.tryIt = tryIt;
+        setId("try-view");
+        getStyleClass().add("try-view");
+        var words = new Label("The real page. This view shows all that this piece uses; it could not show blend modes, nor masks or filters"
+                + " inside a drawing.");
+        words.getStyleClass().addAll("quiet", "small");
+        words.setWrapText(true);
+        words.setMinWidth(0);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        words.setMaxWidth(Double.MAX_VALUE);
+        var again = button("Run again", this::run);
+        again.setId("try-again");
+        var browser = button("Open in browser", openInBrowser);
+        var back = button("Back to the canvas", leave);
+        back.setId("try-leave");
+        var bar = new HBox(8, words, again, browser);
+        if (leave != null) {
+            bar.getChildren().add(back);
+        }
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.getStyleClass().add("try-bar");
+        setTop(bar);
+        setCenter(stage);
+        stage.getStyleClass().add("surround");
+        stage.widthProperty().addListener(o -> fit());
+        stage.heightProperty().addListener(o -> fit());
+    }
+
+    private static Button button(String text, Runnable run) {
+        var b = new Button(text);
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setOnAction(e -> run.run());
+        return b;
+    }
+
+    /** Loads the page as the project is now. */
+    public void run() {
+        try {
+            if (web == null) {
+                web = new WebView();
+                web.setId("try-web");
+                web.setContextMenuEnabled(false);
+                web.setPageFill(javafx.scene.paint.Color.TRANSPARENT);
+                stage.getChildren().setAll(new javafx.scene.Group(web));
+            }
+            tryIt.clear();
+            web.getEngine().load(tryIt.url(studio.project()) + "?" + System.nanoTime());
+            fit();
+        } catch (IOException e) {
+            stage.getChildren().setAll(new Label("The page can't be run here: " + e.getMessage()));
+            web = null;
+        }
+    }
+
+    public WebView web() {
+        return web;
+    }
+
+    /** Stops the page, so that it takes no time while it is not seen. */
+    public void stop() {
+        if (web != null) {
+            web.getEngine().load("about:blank");
+        }
+    }
+
+    private void fit() {
+        if (web != null && stage.getWidth() > 0) {
+            Point size = studio.board().size();
+            double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / size.x(), (stage.getHeight() - 40) / size.y()));
+            // in a group, so that the scaled view takes its scaled room
+            web.setMinSize(size.x(), size.y());
+            web.setPrefSize(size.x(), size.y());
+            web.setMaxSize(size.x(), size.y());
+            web.setScaleX(zoom);
+            web.setScaleY(zoom);
+        }
+    }
+}

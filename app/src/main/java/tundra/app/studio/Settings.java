@@ -1,0 +1,95 @@
+package tundra.app.studio;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Properties;
+
+/** What Tundra remembers between runs: the theme, recent files, the last output folder. Losing it loses no work. */
+public final class Settings {
+    private static final int RECENT = 8;
+    private final Path file;
+    private final Properties values = new Properties();
+
+    /** From the folder of the system property {@code tundra.config}, else the user's configuration folder. */
+    public static Settings load() {
+        String own = System.getProperty("tundra.config");
+        String xdg = System.getenv("XDG_CONFIG_HOME");
+        Path folder = own != null ? Path.of(own)
+                : xdg != null && !xdg.isBlank() ? Path.of(xdg, "tundra") : Path.of(System.getProperty("user.home"), ".config", "tundra");
+        return new Settings(folder.resolve("settings.properties"));
+    }
+
+    Settings(Path file) {
+        this.file = file;
+        try (var in = Files.newBufferedReader(file)) {
+            values.load(in);
+        } catch (IOException | IllegalArgumentException e) {
+            // nothing remembered yet, or unreadable: start afresh
+            values.clear();
+        }
+    }
+
+    public boolean dark() {
+        return Boolean.parseBoolean(values.getProperty("dark"));
+    }
+
+    public void setDark(boolean dark) {
+        put("dark", String.valueOf(dark));
+    }
+
+    /** The most recent files that are still there, newest first. */
+    public List<Path> recent() {
+        var out = new ArrayList<Path>();
+        for (int i = 0; i < RECENT; i++) {
+            String s = values.getProperty("recent." + i);
+            if (s != null && Files.exists(Path.of(s))) {
+                out.add(Path.of(s));
+            }
+        }
+        return out;
+    }
+
+    public void addRecent(Path opened) {
+        var list = new ArrayList<>(recent());
+        list.remove(opened.toAbsolutePath());
+        list.addFirst(opened.toAbsolutePath());
+        for (int i = 0; i < RECENT; i++) {
+            if (i < list.size()) {
+                values.setProperty("recent." + i, list.get(i).toString());
+            } else {
+                values.remove("recent." + i);
+            }
+        }
+        store();
+    }
+
+    /** The folder that a project's page was last written to; null for none. */
+    public Path output(String projectId) {
+        String s = values.getProperty("output." + projectId);
+        return s == null ? null : Path.of(s);
+    }
+
+    public void setOutput(String projectId, Path folder) {
+        put("output." + projectId, folder.toAbsolutePath().toString());
+    }
+
+    private void put(String key, String value) {
+        values.setProperty(key, value);
+        store();
+    }
+
+    private void store() {
+        try {
+            Files.createDirectories(file.getParent());
+            try (var out = Files.newBufferedWriter(file)) {
+                values.store(out, "Tundra");
+            }
+        } catch (IOException e) {
+            // not remembered this time; the work itself is not here
+            System.err.println("Settings can't be kept in " + file + ": " + e.getMessage());
+        }
+    }
+}

@@ -1,0 +1,348 @@
+package tundra.app.studio;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.application.Platform;
+import tundra.core.edit.EditScope;
+import tundra.core.edit.History;
+import tundra.core.edit.Keys;
+import tundra.core.edit.PropertyEdit;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.render.Fonts;
+
+/**
+ * The open project and what is being done with it. Views show it and change it through its methods; they hear of changes once a
+ * pulse. Interface thread only.
+ */
+public final class Studio {
+    private History history;
+    private Project saved;
+    private Path file;
+    private String sceneId;
+    private String timelineId;
+    private Set<String> selection = Set.of();
+    private Set<Keys.Ref> keys = Set.of();
+    private long playhead;
+    private EditScope scope = EditScope.KEY;
+    private Desk desk = Desk.DRAW;
+    private boolean dark;
+    private boolean playing;
+    private FrameBuilder builder;
+    private Frame frame;
+    private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
+    private final EnumSet<Aspect> pending = EnumSet.noneOf(Aspect.class);
+
+    public Studio(Project project) {
+        open(project, null);
+    }
+
+    // --- telling ---
+
+    /** Hears what changed, once for all changes of a pulse. */
+    public void listen(Consumer<Set<Aspect>> listener) {
+        listeners.add(listener);
+    }
+
+    public void changed(Aspect... aspects) {
+        if (pending.isEmpty()) {
+            Platform.runLater(this::tell);
+        }
+        pending.addAll(List.of(aspects));
+    }
+
+    private void tell() {
+        var now = EnumSet.copyOf(pending);
+        pending.clear();
+        List.copyOf(listeners).forEach(l -> l.accept(now));
+    }
+
+    // --- the project ---
+
+    /** Takes another project; its file is null when it has none yet. */
+    public void open(Project project, Path from) {
+        history = new History(project);
+        saved = from == null ? null : project;
+        file = from;
+        builder = null;
+        selection = Set.of();
+        keys = Set.of();
+        playhead = 0;
+        sceneId = project.scenes().getFirst().id();
+        timelineId = board().main().id();
+        changed(Aspect.values());
+    }
+
+    public Project project() {
+        return history.project();
+    }
+
+    public Path file() {
+        return file;
+    }
+
+    /** Whether something would be lost by closing. A fresh, untouched project is nothing to lose. */
+    public boolean unsaved() {
+        return saved == null ? history.undoName() != null : saved != project();
+    }
+
+    public void savedAs(Path to, Project what) {
+        file = to;
+        saved = what;
+        changed(Aspect.FILE);
+    }
+
+    public Scene scene() {
+        return project().scene(sceneId);
+    }
+
+    public Board board() {
+        return scene().board();
+    }
+
+    public void showScene(String id) {
+        if (project().scene(id) != null && !id.equals(sceneId)) {
+            sceneId = id;
+            timelineId = board().main().id();
+            selection = Set.of();
+            keys = Set.of();
+            playhead = 0;
+            changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.SELECTION, Aspect.PLAYHEAD);
+        }
+    }
+
+    public Timeline timeline() {
+        return board().timeline(timelineId);
+    }
+
+    public void showTimeline(String id) {
+        if (board().timeline(id) != null && !id.equals(timelineId)) {
+            timelineId = id;
+            keys = Set.of();
+            playhead = Math.min(playhead, timeline().duration());
+            changed(Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SELECTION);
+        }
+    }
+
+    /** The timeline that moves a property: the last one with keys for it, else the chosen one. */
+    public Timeline timelineOf(String element, Property<?> p) {
+        return board().timelines().reversed().stream().filter(t -> t.track(element, p) != null).findFirst().orElseGet(this::timeline);
+    }
+
+    // --- changes ---
+
+    public void edit(String name, UnaryOperator<Board> change) {
+        edit(name, null, change);
+    }
+
+    /** Changes the scene's board. Changes with the same merge object become one step of undo. */
+    public void edit(String name, Object merge, UnaryOperator<Board> change) {
+        Board before = board(), after = change.apply(before);
+        if (after != before && !after.equals(before)) {
+            editProject(name, merge, p -> p.mapBoard(sceneId, b -> after));
+        }
+    }
+
+    public void editProject(String name, Object merge, UnaryOperator<Project> change) {
+        history.add(name, change.apply(project()), merge);
+        settle();
+    }
+
+    /** Sets what is to be seen at the playhead, where the edit scope says. */
+    public <T> void set(String name, Object merge, String element, Property<T> p, T value) {
+        edit(name, merge, b -> set(b, element, p, value));
+    }
+
+    public <T> Board set(Board b, String element, Property<T> p, T value) {
+        return propertyEdit(element, p).set(b, element, p, value);
+    }
+
+    /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
+    public PropertyEdit propertyEdit(String element, Property<?> p) {
+        return new PropertyEdit(timelineOf(element, p).id(), playhead, desk == Desk.ANIMATE ? scope : EditScope.WHOLE_MOVE);
+    }
+
+    public <T> T valueAt(String element, Property<T> p) {
+        return builder().valueAt(element, p, playhead);
+    }
+
+    public boolean undo() {
+        boolean did = history.undo();
+        settle();
+        return did;
+    }
+
+    public boolean redo() {
+        boolean did = history.redo();
+        settle();
+        return did;
+    }
+
+    public String undoName() {
+        return history.undoName();
+    }
+
+    public String redoName() {
+        return history.redoName();
+    }
+
+    /** Takes back a drag that was given up. */
+    public void cancel(Object merge) {
+        history.cancel(merge);
+        settle();
+    }
+
+    /** After the project became another version: what is gone can't stay selected. */
+    private void settle() {
+        if (project().scene(sceneId) == null) {
+            sceneId = project().scenes().getFirst().id();
+            changed(Aspect.SCENE);
+        }
+        Board b = board();
+        if (b.timeline(timelineId) == null) {
+            timelineId = b.main().id();
+            changed(Aspect.TIMELINE);
+        }
+        var left = new LinkedHashSet<>(selection);
+        left.removeIf(id -> b.find(id) == null);
+        var leftKeys = new LinkedHashSet<>(keys);
+        leftKeys.removeIf(r -> timeline().track(r.element(), r.property()) == null
+                || timeline().track(r.element(), r.property()).keyAt(r.time()) == null);
+        if (!left.equals(selection) || !leftKeys.equals(keys)) {
+            selection = left;
+            keys = leftKeys;
+            changed(Aspect.SELECTION);
+        }
+        playhead = Math.min(playhead, timeline().duration());
+        changed(Aspect.DOCUMENT);
+    }
+
+    // --- the picture ---
+
+    /** The evaluator of the board as it is now. */
+    public FrameBuilder builder() {
+        if (builder == null || builder.board() != board()) {
+            builder = new FrameBuilder(board(), Fonts.BUNDLED, builder);
+            frame = null;
+        }
+        return builder;
+    }
+
+    /** The board at the playhead. */
+    public Frame frame() {
+        FrameBuilder b = builder();
+        if (frame == null) {
+            frame = b.at(playhead);
+        }
+        return frame;
+    }
+
+    // --- what is being done ---
+
+    public Set<String> selection() {
+        return selection;
+    }
+
+    /** The one selected element; null when there is none or several. */
+    public Element selected() {
+        return selection.size() == 1 ? board().find(selection.iterator().next()) : null;
+    }
+
+    public void select(Collection<String> ids) {
+        var next = new LinkedHashSet<>(ids);
+        if (!next.equals(selection)) {
+            selection = next;
+            changed(Aspect.SELECTION);
+        }
+    }
+
+    public Set<Keys.Ref> keys() {
+        return keys;
+    }
+
+    public void selectKeys(Collection<Keys.Ref> refs) {
+        var next = new LinkedHashSet<>(refs);
+        if (!next.equals(keys)) {
+            keys = next;
+            changed(Aspect.SELECTION);
+        }
+    }
+
+    public long playhead() {
+        return playhead;
+    }
+
+    /** Moves the playhead, kept within the timeline, to the nearest frame. */
+    public void seek(long time) {
+        long t = Math.min(timeline().duration(), project().snap(Math.max(0, Math.min(timeline().duration(), time))));
+        if (t != playhead) {
+            playhead = t;
+            frame = null;
+            changed(Aspect.PLAYHEAD);
+        }
+    }
+
+    public boolean playing() {
+        return playing;
+    }
+
+    void setPlaying(boolean on) {
+        playing = on;
+        changed(Aspect.PLAYING);
+    }
+
+    public EditScope scope() {
+        return scope;
+    }
+
+    public void setScope(EditScope s) {
+        scope = s;
+        changed(Aspect.SCOPE);
+    }
+
+    public Desk desk() {
+        return desk;
+    }
+
+    public void setDesk(Desk d) {
+        if (desk != d) {
+            desk = d;
+            changed(Aspect.DESK, Aspect.SCOPE);
+        }
+    }
+
+    public boolean dark() {
+        return dark;
+    }
+
+    public void setDark(boolean d) {
+        dark = d;
+        changed(Aspect.THEME);
+    }
+
+    /** What dragging the selection would do now, in words. */
+    public String consequence() {
+        Element e = selected();
+        if (e == null) {
+            return selection.isEmpty() ? "select something to see what a change would do"
+                    : "dragging changes " + selection.size() + " elements";
+        }
+        Timeline t = timelineOf(e.id(), Properties.POSITION);
+        String words = propertyEdit(e.id(), Properties.POSITION).consequence(board(), e);
+        return t == timeline() ? words : words + " on " + t.name();
+    }
+}

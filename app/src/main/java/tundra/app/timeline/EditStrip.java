@@ -1,0 +1,68 @@
+package tundra.app.timeline;
+
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.core.edit.EditScope;
+import tundra.core.geometry.Numbers;
+
+/** «Edits go to»: says where a change goes, lets it be chosen, and names what dragging the selection would do now. */
+public final class EditStrip extends HBox {
+    private final Studio studio;
+    private final Map<EditScope, ToggleButton> buttons = new EnumMap<>(EditScope.class);
+    private final Label consequence = new Label();
+
+    public EditStrip(Studio studio) {
+        this.studio = studio;
+        setId("edit-strip");
+        getStyleClass().add("edit-strip");
+        setAlignment(Pos.CENTER_LEFT);
+        var title = new Label("Edits go to");
+        title.getStyleClass().add("strip-title");
+        title.setMinWidth(USE_PREF_SIZE);
+        var choice = new HBox();
+        choice.getStyleClass().add("segments");
+        choice.setMinWidth(USE_PREF_SIZE);
+        var group = new ToggleGroup();
+        for (EditScope s : EditScope.values()) {
+            var b = new ToggleButton();
+            b.setId("scope-" + s);
+            b.setToggleGroup(group);
+            b.setOnAction(e -> studio.setScope(s));
+            Buttons.tip(b, tip(s) + "   " + (s.ordinal() + 1));
+            buttons.put(s, b);
+            choice.getChildren().add(b);
+        }
+        var gap = new Region();
+        setHgrow(gap, Priority.ALWAYS);
+        consequence.setId("consequence");
+        consequence.getStyleClass().add("consequence");
+        getChildren().addAll(title, choice, gap, consequence);
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private static String tip(EditScope s) {
+        return switch (s) {
+            case KEY -> "A change becomes a key at the playhead";
+            case WHOLE_MOVE -> "A change shifts all keys of the property by the same amount";
+            case REST -> "A change goes to the value that holds when no key changes it";
+        };
+    }
+
+    private void refresh() {
+        buttons.get(EditScope.KEY).setText("a key at " + Numbers.plain(studio.playhead() / 1e6, 2) + " s");
+        buttons.get(EditScope.WHOLE_MOVE).setText("the whole move");
+        buttons.get(EditScope.REST).setText("the resting value");
+        buttons.forEach((s, b) -> b.setSelected(s == studio.scope()));
+        consequence.setText(studio.consequence());
+    }
+}

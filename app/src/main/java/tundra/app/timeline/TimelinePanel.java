@@ -1,0 +1,94 @@
+package tundra.app.timeline;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import tundra.app.command.Commands;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Playback;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
+import tundra.core.edit.TimeText;
+import tundra.core.model.Timeline;
+
+/** The timeline with the buttons that play it. */
+public final class TimelinePanel extends StackPane {
+    private final Studio studio;
+    private final TimelineCanvas lanes;
+    private final Label time = new Label();
+    private final Label frame = new Label();
+    private final MenuButton chooser = new MenuButton();
+    private final Button play;
+    private final ToggleButton loop = new ToggleButton();
+
+    public TimelinePanel(Studio studio, Playback playback, Commands commands) {
+        this.studio = studio;
+        lanes = new TimelineCanvas(studio);
+        play = Buttons.icon(commands.get("play"), Icon.PLAY, 18);
+        play.getStyleClass().add("play");
+        Button start = Buttons.icon(commands.get("to-start"), Icon.TO_START, 16);
+        start.getStyleClass().add("flat");
+        loop.setId("do-loop");
+        loop.setGraphic(Icon.LOOP.node(16));
+        loop.setAccessibleText("Loop while playing here");
+        loop.getStyleClass().add("flat");
+        Buttons.tip(loop, commands.get("loop").tip());
+        loop.setOnAction(e -> commands.run("loop"));
+        time.getStyleClass().add("mono");
+        time.setId("time");
+        frame.getStyleClass().addAll("mono", "quiet");
+        chooser.setId("timeline-chooser");
+        chooser.getStyleClass().add("chooser");
+        chooser.setMaxWidth(76);
+        var transport = new HBox(4, start, play, loop, time, frame, chooser);
+        transport.setAlignment(Pos.CENTER_LEFT);
+        transport.getStyleClass().add("transport");
+        transport.setMaxSize(TimelineCanvas.HEAD, TimelineCanvas.RULER);
+        transport.setPrefSize(TimelineCanvas.HEAD, TimelineCanvas.RULER);
+        setAlignment(transport, Pos.TOP_LEFT);
+        getChildren().addAll(lanes, transport);
+        getStyleClass().add("timeline-panel");
+        chooser.setOnShowing(e -> choices(commands));
+        studio.listen(what -> {
+            if (what.contains(Aspect.PLAYING)) {
+                play.setGraphic((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(18));
+                loop.setSelected(playback.loop());
+            }
+            refresh();
+        });
+        refresh();
+        choices(commands);
+    }
+
+    public TimelineCanvas lanes() {
+        return lanes;
+    }
+
+    private void refresh() {
+        time.setText(TimeText.clock(studio.playhead()));
+        frame.setText("f" + studio.project().frameAt(studio.playhead()));
+        chooser.setText(studio.timeline().name());
+    }
+
+    private void choices(Commands commands) {
+        chooser.getItems().clear();
+        for (Timeline t : studio.board().timelines()) {
+            var item = new CheckMenuItem(t.name() + "   " + TimeText.seconds(t.duration()) + (t.starts() ? " · starts by itself" : "")
+                    + (t.loop() ? " · loops" : ""));
+            item.setSelected(t == studio.timeline());
+            item.setOnAction(e -> studio.showTimeline(t.id()));
+            chooser.getItems().add(item);
+        }
+        var add = new MenuItem("New timeline");
+        add.setOnAction(e -> commands.run("new-timeline"));
+        chooser.getItems().addAll(new SeparatorMenuItem(), add);
+    }
+}

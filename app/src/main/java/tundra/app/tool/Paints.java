@@ -1,0 +1,27 @@
+package tundra.app.tool;
+
+import tundra.core.model.Color;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+
+/** The fill and stroke that new shapes get: those that were chosen last. */
+public final class Paints {
+    public Color fill = Color.parse("#5F8FA3");
+    public Color stroke = Color.NONE;
+    public double width = 2;
+
+    /** For a closed shape. */
+    public Values closed() {
+        Values v = Values.NONE.with(Properties.FILL, fill);
+        return stroke.visible() ? v.with(Properties.STROKE, stroke).with(Properties.STROKE_WIDTH, width) : v;
+    }
+
+    /** For a line: a stroke and no fill, since a line without a stroke can't be seen. */
+    public Values open() {
+        return Values.NONE.with(Properties.STROKE, stroke.visible() ? stroke : Color.parse("#1D2926")).with(Properties.STROKE_WIDTH, width);
+    }
+
+    public Values text() {
+        return Values.NONE.with(Properties.FILL, Color.parse("#1D2926"));
+    }
+}

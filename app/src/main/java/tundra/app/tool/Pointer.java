@@ -1,0 +1,7 @@
+package tundra.app.tool;
+
+import tundra.app.canvas.Viewport;
+import tundra.core.geometry.Point;
+
+/** The pointer over the canvas, in canvas and in view coordinates, with the keys held. */
+public record Pointer(Point at, Point view, Viewport viewport, boolean shift, boolean alt, boolean ctrl, int clicks) {}

@@ -1,0 +1,72 @@
+package tundra.app.tool;
+
+import java.util.List;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import tundra.app.canvas.CanvasView;
+import tundra.app.canvas.Viewport;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Palette;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Point;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+
+/** Draws the boxes around what is selected, with handles when it is one element. */
+public final class SelectionOverlay implements CanvasView.Overlay {
+    private final Studio studio;
+
+    public SelectionOverlay(Studio studio) {
+        this.studio = studio;
+    }
+
+    static void outline(GraphicsContext g, Viewport v, Frame.Placed placed, Color color, double width) {
+        List<Point> c = placed.corners().stream().map(v::toView).toList();
+        g.setStroke(color);
+        g.setLineWidth(width);
+        g.strokePolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), 4);
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Viewport v) {
+        Palette colors = Palette.of(studio.dark());
+        for (String id : studio.selection()) {
+            Frame.Placed placed = studio.frame().find(id);
+            if (placed != null) {
+                outline(g, v, placed, colors.space(), 1.5);
+            }
+        }
+        Element one = studio.selected();
+        Frame.Placed placed = one == null ? null : studio.frame().find(one.id());
+        if (placed == null || studio.playing()) {
+            return;
+        }
+        if (!one.locked()) {
+            Point knob = Handles.knob(placed, v);
+            Point top = v.toView(placed.toCanvas().apply(new Point(placed.node().box().x() / 2, 0)));
+            g.strokeLine(top.x(), top.y(), knob.x(), knob.y());
+            for (Handles.Handle h : Handles.of(placed, v)) {
+                box(g, h.view(), 3.5, colors.space());
+            }
+            g.setFill(Color.WHITE);
+            g.fillOval(knob.x() - 4, knob.y() - 4, 8, 8);
+            g.strokeOval(knob.x() - 4, knob.y() - 4, 8, 8);
+        }
+        Point pivot = v.toView(placed.toCanvas().apply(studio.valueAt(one.id(), Properties.PIVOT).times(placed.node().box())));
+        g.setLineWidth(1.2);
+        g.setStroke(Color.WHITE);
+        g.strokeOval(pivot.x() - 4.5, pivot.y() - 4.5, 9, 9);
+        g.setStroke(colors.space());
+        g.strokeOval(pivot.x() - 3.5, pivot.y() - 3.5, 7, 7);
+        g.strokeLine(pivot.x() - 6, pivot.y(), pivot.x() + 6, pivot.y());
+        g.strokeLine(pivot.x(), pivot.y() - 6, pivot.x(), pivot.y() + 6);
+    }
+
+    private static void box(GraphicsContext g, Point at, double half, Color color) {
+        g.setFill(Color.WHITE);
+        g.fillRect(at.x() - half, at.y() - half, 2 * half, 2 * half);
+        g.setStroke(color);
+        g.setLineWidth(1.2);
+        g.strokeRect(at.x() - half, at.y() - half, 2 * half, 2 * half);
+    }
+}

@@ -1,0 +1,41 @@
+package tundra.app.widget;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Tooltip;
+import javafx.util.Duration;
+import tundra.app.command.Command;
+
+/** Buttons made from commands. */
+public final class Buttons {
+    private Buttons() {}
+
+    /** A button with an icon that does a command. */
+    public static Button icon(Command c, Icon icon, double size) {
+        var b = new Button();
+        b.setGraphic(icon.node(size));
+        b.setAccessibleText(c.name().get());
+        return wire(b, c);
+    }
+
+    public static Button text(Command c, String text) {
+        return wire(new Button(text), c);
+    }
+
+    private static Button wire(Button b, Command c) {
+        b.setId("do-" + c.id());
+        b.setOnAction(e -> {
+            if (c.enabled().getAsBoolean()) {
+                c.run().run();
+            }
+        });
+        tip(b, c.tip());
+        return b;
+    }
+
+    public static void tip(ButtonBase b, String text) {
+        var t = new Tooltip(text);
+        t.setShowDelay(Duration.millis(500));
+        b.setTooltip(t);
+    }
+}

@@ -1,0 +1,27 @@
+package tundra.app.window;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import tundra.core.geometry.Point;
+
+/** The questions that the desktop asks. Tests answer them in their own way. */
+public interface Asker {
+    /** What to do with changes that would be lost. */
+    enum Unsaved {
+        SAVE, DISCARD, CANCEL
+    }
+
+    /** A new piece. */
+    record NewPiece(Point size, int frameRate) {}
+
+    Optional<Path> open(String title, String kind, List<String> patterns);
+
+    Optional<Path> save(String title, String name, Path beside);
+
+    Optional<Path> folder(String title, Path start);
+
+    Unsaved unsaved(String project);
+
+    Optional<NewPiece> newPiece();
+}

@@ -1,0 +1,182 @@
+package tundra.app.window;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.BiFunction;
+import java.util.function.BooleanSupplier;
+import tundra.app.command.Command;
+import tundra.app.studio.Studio;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.Clip;
+import tundra.core.edit.Keys;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Tree;
+
+/** Commands that change elements and keys. */
+final class EditCommands {
+    private static final Point PASTE_OFFSET = new Point(16, 16);
+    private final Workshop w;
+    private final Studio s;
+    private Clip clip;
+    private int pasted;
+    private Object nudge;
+    private long nudgedAt;
+
+    private EditCommands(Workshop w) {
+        this.w = w;
+        this.s = w.studio;
+    }
+
+    static void add(Workshop w) {
+        var e = new EditCommands(w);
+        e.history();
+        e.clipboard();
+        e.arrange();
+        e.nudges();
+    }
+
+    private boolean any() {
+        return !s.selection().isEmpty();
+    }
+
+    private void history() {
+        var c = w.commands;
+        c.add("undo", () -> s.undoName() == null ? "Undo" : "Undo " + lower(s.undoName()), "Shortcut+Z", () -> s.undoName() != null, s::undo);
+        c.add("redo", () -> s.redoName() == null ? "Redo" : "Redo " + lower(s.redoName()), "Shortcut+Shift+Z", () -> s.redoName() != null, s::redo);
+    }
+
+    private static String lower(String name) {
+        return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
+    }
+
+    private String what() {
+        Element one = s.selected();
+        return one == null ? s.selection().size() + " elements" : one.name();
+    }
+
+    private void clipboard() {
+        var c = w.commands;
+        c.add("cut", "Cut", "Shortcut+X", this::any, () -> {
+            copy();
+            s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
+        });
+        c.add("copy", "Copy", "Shortcut+C", this::any, this::copy);
+        c.add("paste", "Paste", "Shortcut+V", () -> clip != null, () -> paste("Paste", clip, PASTE_OFFSET.times(++pasted)));
+        c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
+                () -> paste("Duplicate " + what(), Clip.of(s.project(), s.board(), s.selection()), PASTE_OFFSET));
+        c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
+                "Delete", () -> any() || !s.keys().isEmpty(), this::delete);
+        c.add("delete-back", "Delete with Backspace", "Backspace", () -> any() || !s.keys().isEmpty(), this::delete);
+        c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
+                () -> s.select(s.board().elements().stream().filter(e -> !e.locked() && !e.hidden()).map(Element::id).toList()));
+        c.add("select-none", "Select nothing", "Shortcut+Shift+A", this::any, () -> s.select(List.of()));
+    }
+
+    private void copy() {
+        clip = Clip.of(s.project(), s.board(), s.selection());
+        pasted = 0;
+    }
+
+    private void paste(String name, Clip from, Point offset) {
+        var result = from.paste(s.board(), offset);
+        String scene = s.scene().id();
+        s.editProject(name, null, p -> from.withAssets(p).mapBoard(scene, b -> result.board()));
+        s.select(result.ids());
+    }
+
+    private void delete() {
+        if (!s.keys().isEmpty()) {
+            var refs = s.keys();
+            s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));
+        } else {
+            s.edit("Delete " + what(), b -> Arrange.delete(b, s.selection()));
+        }
+    }
+
+    private void arrange() {
+        var c = w.commands;
+        c.add("group", "Group", "Shortcut+G", this::any, () -> grouped("Group " + what(), (b, ids) -> Arrange.group(b, ids, s.frame())));
+        c.add("ungroup", "Take group apart", "Shortcut+Shift+G",
+                () -> s.selection().stream().anyMatch(id -> !s.board().find(id).children().isEmpty()),
+                () -> grouped("Take " + what() + " apart", (b, ids) -> Arrange.ungroup(b, ids, s.frame())));
+        order(c, "front", "Bring to front", "Shortcut+Shift+UP", 1_000_000);
+        order(c, "forward", "Bring forward", "Shortcut+UP", 1);
+        order(c, "backward", "Send backward", "Shortcut+DOWN", -1);
+        order(c, "back", "Send to back", "Shortcut+Shift+DOWN", -1_000_000);
+        c.add("lock", () -> allLocked() ? "Unlock" : "Lock", "Shortcut+L", this::any, () -> {
+            boolean lock = !allLocked();
+            each((lock ? "Lock " : "Unlock ") + what(), e -> e.withLocked(lock));
+        });
+        c.add("hide", () -> allHidden() ? "Show" : "Hide", "Shortcut+H", this::any, () -> {
+            boolean hide = !allHidden();
+            each((hide ? "Hide " : "Show ") + what(), e -> e.withHidden(hide));
+        });
+        c.addMore(() -> {
+            var out = new ArrayList<Command>();
+            Tree.each(s.board().elements(), e -> out.add(new Command("select", () -> "Select " + e.name() + " (" + e.content().word() + ")", null,
+                    () -> true, () -> s.select(List.of(e.id())))));
+            return out;
+        });
+    }
+
+    private boolean allLocked() {
+        return s.selection().stream().allMatch(id -> s.board().find(id).locked());
+    }
+
+    private boolean allHidden() {
+        return s.selection().stream().allMatch(id -> s.board().find(id).hidden());
+    }
+
+    private void each(String name, java.util.function.UnaryOperator<Element> change) {
+        s.edit(name, b -> {
+            Board out = b;
+            for (String id : s.selection()) {
+                out = out.mapElement(id, change);
+            }
+            return out;
+        });
+    }
+
+    private void grouped(String name, BiFunction<Board, java.util.Set<String>, Arrange.Grouped> change) {
+        var result = change.apply(s.board(), s.selection());
+        s.edit(name, b -> result.board());
+        s.select(result.ids());
+    }
+
+    private void order(tundra.app.command.Commands c, String id, String name, String shortcut, int by) {
+        BooleanSupplier enabled = this::any;
+        c.add(id, name, shortcut, enabled, () -> s.edit(name, b -> Arrange.step(b, s.selection(), by)));
+    }
+
+    private void nudges() {
+        for (int far : new int[] {1, 10}) {
+            String shift = far == 10 ? "Shift+" : "", by = " by " + far + " px";
+            nudge("left", shift + "LEFT", by, new Point(-far, 0), far);
+            nudge("right", shift + "RIGHT", by, new Point(far, 0), far);
+            nudge("up", shift + "UP", by, new Point(0, -far), far);
+            nudge("down", shift + "DOWN", by, new Point(0, far), far);
+        }
+    }
+
+    private void nudge(String to, String shortcut, String by, Point way, int far) {
+        w.commands.add("nudge-" + to + "-" + far, "Nudge " + to + by, shortcut, this::any, () -> {
+            long now = System.nanoTime();
+            // one step of undo for a run of presses
+            nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();
+            nudgedAt = now;
+            s.edit("Nudge " + what(), nudge, b -> {
+                Board out = b;
+                for (String id : s.selection()) {
+                    if (!b.find(id).locked()) {
+                        out = s.set(out, id, Properties.POSITION, s.valueAt(id, Properties.POSITION).plus(way));
+                    }
+                }
+                return out;
+            });
+        });
+    }
+}

@@ -1,0 +1,313 @@
+package tundra.app.window;
+
+import java.util.List;
+import java.util.Set;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.Stage;
+import tundra.app.command.Command;
+import tundra.app.interact.ReactionsPanel;
+import tundra.app.outline.OutlinePanel;
+import tundra.app.publish.LogPanel;
+import tundra.app.publish.PublishPanel;
+import tundra.app.publish.TryView;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.app.timeline.EditStrip;
+import tundra.app.timeline.TimelinePanel;
+import tundra.app.tool.ToolKind;
+import tundra.core.geometry.Numbers;
+
+/** The window: what stays, and the desk in the middle. */
+public final class MainWindow {
+    private final Workshop w;
+    private final Studio studio;
+    private final Stage stage;
+    private final BorderPane root = new BorderPane();
+    private final StackPane layers = new StackPane();
+    private final FindAnything find;
+    private final OutlinePanel outline;
+    private final TimelinePanel timeline;
+    private final EditStrip strip;
+    private final ReactionsPanel reactions;
+    private final PublishPanel publish;
+    private final LogPanel log;
+    private final TryView tryView;
+    private final Label zoom = new Label();
+    private final Pane drawTools;
+    private final Pane animateTools;
+    private final Pane interactTools;
+    private boolean trying;
+
+    public MainWindow(Stage stage, Workshop w) {
+        this.stage = stage;
+        this.w = w;
+        this.studio = w.studio;
+        find = new FindAnything(w.commands, w.canvas::requestFocus);
+        FileCommands.add(w, () -> w.files.whenSafe(stage::close));
+        EditCommands.add(w);
+        TimeCommands.add(w);
+        ViewCommands.add(w, find::show, this::tryIt, this::rename, this::fitTime);
+        outline = new OutlinePanel(studio, w.commands);
+        timeline = new TimelinePanel(studio, w.playback, w.commands);
+        strip = new EditStrip(studio);
+        reactions = new ReactionsPanel(studio, w.commands, w.tryIt);
+        publish = new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser);
+        log = new LogPanel(w.tryIt);
+        tryView = new TryView(studio, w.tryIt, () -> ViewCommands.openInBrowser(w), this::leaveTry);
+        drawTools = ToolBar.of(w, false, List.of(ToolKind.values()));
+        animateTools = ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM));
+        interactTools = ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM));
+        zoom.getStyleClass().addAll("zoom-note", "mono");
+        zoom.setMouseTransparent(true);
+        root.setTop(new TopBar(w));
+        root.setLeft(new DeskRail(w));
+        layers.getChildren().addAll(root, w.notices, find);
+        StackPane.setMargin(w.notices, new Insets(0, 0, 18, 0));
+        w.notices.setPickOnBounds(false);
+        layers.getStyleClass().addAll("root-colors", "window");
+        studio.listen(this::changed);
+        layers.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        // after a click on a button the keyboard belongs to the canvas again
+        layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
+            if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof ButtonBase b
+                    && !(b instanceof javafx.scene.control.MenuButton)) {
+                w.canvas.requestFocus();
+            }
+        }));
+        stage.setOnCloseRequest(e -> {
+            e.consume();
+            w.files.whenSafe(stage::close);
+        });
+        arrange();
+        title();
+    }
+
+    public Pane root() {
+        return layers;
+    }
+
+    public Workshop workshop() {
+        return w;
+    }
+
+    public TimelinePanel timeline() {
+        return timeline;
+    }
+
+    public TryView tryView() {
+        return tryView;
+    }
+
+    private void changed(Set<Aspect> what) {
+        if (what.contains(Aspect.DESK)) {
+            trying = false;
+            w.tools.take(ToolKind.SELECT);
+            arrange();
+        }
+        if (what.contains(Aspect.THEME)) {
+            layers.getStyleClass().remove("polar-night");
+            if (studio.dark()) {
+                layers.getStyleClass().add("polar-night");
+            }
+        }
+        title();
+        zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%  " + Numbers.plain(studio.board().size().x(), 0) + "×"
+                + Numbers.plain(studio.board().size().y(), 0));
+    }
+
+    private void title() {
+        stage.setTitle((studio.unsaved() ? "• " : "") + studio.project().name() + " — Tundra");
+    }
+
+    // --- the desks ---
+
+    private void arrange() {
+        root.setCenter(null);
+        root.setCenter(switch (studio.desk()) {
+            case DRAW -> draw();
+            case ANIMATE -> animate();
+            case INTERACT -> interact();
+            case PUBLISH -> publish();
+        });
+        if (!trying && studio.desk() != Desk.PUBLISH) {
+            tryView.stop();
+            w.canvas.requestFocus();
+        }
+    }
+
+    /** The canvas with what floats over it. */
+    private StackPane canvas(Pane tools, Pos toolsAt) {
+        var pane = new StackPane(w.canvas, zoom);
+        pane.setMinSize(100, 100);
+        StackPane.setAlignment(zoom, Pos.BOTTOM_RIGHT);
+        StackPane.setMargin(zoom, new Insets(10));
+        if (tools != null) {
+            pane.getChildren().add(tools);
+            StackPane.setAlignment(tools, toolsAt);
+            StackPane.setMargin(tools, toolsAt == Pos.BOTTOM_CENTER ? new Insets(0, 0, 14, 0) : new Insets(10));
+        }
+        return pane;
+    }
+
+    private Node draw() {
+        var pane = new BorderPane(canvas(drawTools, Pos.BOTTOM_CENTER));
+        width(outline, 224);
+        width(w.details, 272);
+        pane.setLeft(outline);
+        pane.setRight(w.details);
+        return pane;
+    }
+
+    private static void width(javafx.scene.layout.Region r, double width) {
+        r.setMinWidth(width);
+        r.setPrefWidth(width);
+        r.setMaxWidth(width);
+    }
+
+
+    private Node animate() {
+        var middle = new BorderPane(canvas(animateTools, Pos.TOP_LEFT));
+        middle.setBottom(strip);
+        var upper = new BorderPane(middle);
+        width(w.details, 280);
+        upper.setRight(w.details);
+        var split = new javafx.scene.control.SplitPane(upper, timeline);
+        split.setOrientation(javafx.geometry.Orientation.VERTICAL);
+        split.setDividerPositions(0.6);
+        return split;
+    }
+
+    private Node interact() {
+        var left = new BorderPane(trying ? tryView : canvas(interactTools, Pos.TOP_LEFT));
+        log.setPrefHeight(190);
+        log.setMaxWidth(Double.MAX_VALUE);
+        left.setBottom(log);
+        var pane = new BorderPane(left);
+        reactions.setPrefWidth(480);
+        reactions.setMinWidth(360);
+        pane.setRight(reactions);
+        return pane;
+    }
+
+    private Node publish() {
+        width(publish, 262);
+        log.setPrefWidth(260);
+        VBox.setVgrow(log, Priority.ALWAYS);
+        var right = new VBox(log);
+        width(right, 260);
+        var pane = new BorderPane(tryView);
+        pane.setLeft(publish);
+        pane.setRight(right);
+        tryView.run();
+        return pane;
+    }
+
+    /** Runs the page where its reactions are seen: beside the sentences, or on the Publish desk where it is anyway. */
+    private void tryIt() {
+        w.playback.stop();
+        if (studio.desk() == Desk.PUBLISH) {
+            tryView.run();
+            return;
+        }
+        if (studio.desk() != Desk.INTERACT) {
+            studio.setDesk(Desk.INTERACT);
+            javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(this::startTrying));
+        } else {
+            startTrying();
+        }
+    }
+
+    private void startTrying() {
+        trying = true;
+        arrange();
+        tryView.run();
+    }
+
+    private void leaveTry() {
+        if (studio.desk() == Desk.PUBLISH) {
+            studio.setDesk(Desk.DRAW);
+        } else {
+            trying = false;
+            arrange();
+        }
+    }
+
+    private void rename() {
+        studio.setDesk(Desk.DRAW);
+        javafx.application.Platform.runLater(() -> outline.rename(studio.selected().id()));
+    }
+
+    private void fitTime() {
+        timeline.lanes().fit();
+    }
+
+    // --- the keyboard ---
+
+    private void key(KeyEvent e) {
+        if (find.isVisible()) {
+            return;
+        }
+        Node focus = layers.getScene().getFocusOwner();
+        boolean typing = focus instanceof TextInputControl;
+        if (e.getCode() == KeyCode.ESCAPE && !typing) {
+            escape();
+            e.consume();
+            return;
+        }
+        if (e.getCode() == KeyCode.ENTER && !typing && w.tools.active().finish()) {
+            w.canvas.redrawOverlay();
+            e.consume();
+            return;
+        }
+        if (typing && (!e.isShortcutDown() && !e.isAltDown() || isTextKey(e))) {
+            return;
+        }
+        if (focus instanceof javafx.scene.web.WebView && !e.isShortcutDown() && !e.isAltDown()) {
+            return;
+        }
+        if (e.getCode() == KeyCode.SPACE && focus instanceof ButtonBase) {
+            return;
+        }
+        Command c = w.commands.of(e);
+        if (c != null) {
+            c.run().run();
+            e.consume();
+        }
+    }
+
+    /** What a text field does itself. */
+    private static boolean isTextKey(KeyEvent e) {
+        return e.isShortcutDown() && List.of(KeyCode.Z, KeyCode.C, KeyCode.X, KeyCode.V, KeyCode.A, KeyCode.LEFT, KeyCode.RIGHT, KeyCode.UP,
+                KeyCode.DOWN, KeyCode.BACK_SPACE, KeyCode.DELETE).contains(e.getCode());
+    }
+
+    /** Gives up what is under way; else drops the tool; else the selection. */
+    private void escape() {
+        boolean gaveUp = w.tools.active().cancel() | timeline.lanes().cancel();
+        if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
+            w.tools.take(ToolKind.SELECT);
+        } else if (!gaveUp && trying) {
+            leaveTry();
+        } else if (!gaveUp && !studio.keys().isEmpty()) {
+            studio.selectKeys(List.of());
+        } else if (!gaveUp) {
+            studio.select(List.of());
+        }
+        w.canvas.redrawOverlay();
+    }
+}

@@ -1,0 +1,79 @@
+package tundra.app.window;
+
+import java.util.ArrayList;
+import java.util.List;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.app.timeline.TimelineCanvas;
+import tundra.core.edit.EditScope;
+import tundra.core.edit.Keys;
+import tundra.core.edit.Names;
+import tundra.core.edit.Reactions;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
+
+/** Commands about time: playing, stepping, keys, timelines; and reactions, which start them. */
+final class TimeCommands {
+    private TimeCommands() {}
+
+    static void add(Workshop w) {
+        Studio s = w.studio;
+        var c = w.commands;
+        c.add("play", () -> s.playing() ? "Pause" : "Play", "Space", () -> s.desk() != Desk.PUBLISH, w.playback::toggle);
+        c.add("loop", "Loop while playing here", "Shift+Space", () -> true, () -> w.playback.setLoop(!w.playback.loop()));
+        c.add("to-start", "Go to start", "Home", () -> true, () -> s.seek(0));
+        c.add("to-end", "Go to end", "End", () -> true, () -> s.seek(s.timeline().duration()));
+        c.add("frame-back", "One frame back", "COMMA", () -> true, () -> step(s, -1));
+        c.add("frame-forward", "One frame forward", "PERIOD", () -> true, () -> step(s, 1));
+        c.add("key-back", "To the key before", "Shift+COMMA", () -> true, () -> toKey(s, -1));
+        c.add("key-forward", "To the next key", "Shift+PERIOD", () -> true, () -> toKey(s, 1));
+        c.add("key", "Key position here", "K", () -> s.selected() != null,
+                () -> TimelineCanvas.toggleKey(s, s.selected().id(), Properties.POSITION));
+        EditScope[] scopes = EditScope.values();
+        List<String> names = List.of("Edits go to a key here", "Edits go to the whole move", "Edits go to the resting value");
+        for (int i = 0; i < scopes.length; i++) {
+            EditScope scope = scopes[i];
+            c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
+        }
+        c.add("new-timeline", "New timeline", null, () -> true, () -> newTimeline(s));
+        c.add("add-reaction", () -> s.selected() == null ? "Add reaction (select an element first)" : "When " + s.selected().name() + " is tapped…",
+                null, () -> true, () -> react(w));
+    }
+
+    private static void step(Studio s, int by) {
+        s.seek(s.project().frameTime(s.project().frameAt(s.playhead()) + by));
+    }
+
+    private static void toKey(Studio s, int way) {
+        Element one = s.selected();
+        var times = new ArrayList<>(Keys.times(s.timeline(), one == null ? null : one.id()));
+        var next = way > 0 ? times.stream().filter(t -> t > s.playhead()).findFirst()
+                : times.reversed().stream().filter(t -> t < s.playhead()).findFirst();
+        next.ifPresent(s::seek);
+    }
+
+    private static void newTimeline(Studio s) {
+        var taken = new java.util.HashSet<String>();
+        s.board().timelines().forEach(t -> taken.add(t.name()));
+        var t = new Timeline(Names.free(taken, "Timeline"), 3_000_000).withStarts(false);
+        s.edit("New timeline", b -> {
+            var all = new ArrayList<>(b.timelines());
+            all.add(t);
+            return b.withTimelines(all);
+        });
+        s.showTimeline(t.id());
+        s.changed(Aspect.TIMELINE);
+    }
+
+    private static void react(Workshop w) {
+        Element e = w.studio.selected();
+        if (e == null) {
+            w.notices.news("Select one element on the canvas first: the one that is tapped.");
+            return;
+        }
+        w.studio.edit("Add reaction to " + e.name(), b -> Reactions.add(b, e.id(), b.main().id()));
+        w.studio.setDesk(Desk.INTERACT);
+    }
+}

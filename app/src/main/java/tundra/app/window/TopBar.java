@@ -1,0 +1,122 @@
+package tundra.app.window;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import tundra.app.command.Command;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
+import tundra.core.model.Scene;
+
+/** Menu, name, scenes, undo and redo, and the way to try it. */
+final class TopBar extends HBox {
+    private final Workshop w;
+    private final Studio studio;
+    private final Label name = new Label();
+    private final Label state = new Label();
+    private final HBox tabs = new HBox(4);
+    private final Button undo;
+    private final Button redo;
+
+    TopBar(Workshop w) {
+        this.w = w;
+        this.studio = w.studio;
+        getStyleClass().add("top-bar");
+        setAlignment(Pos.CENTER_LEFT);
+        name.getStyleClass().add("project-name");
+        name.setMinWidth(0);
+        state.getStyleClass().add("quiet");
+        state.setId("saved-state");
+        state.setMinWidth(USE_PREF_SIZE);
+        tabs.setAlignment(Pos.BOTTOM_LEFT);
+        tabs.getStyleClass().add("tabs");
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        Button find = Buttons.text(w.commands.get("find"), "Find anything");
+        var keys = new Label("Ctrl K");
+        keys.getStyleClass().addAll("mono", "quiet");
+        find.setGraphic(keys);
+        find.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+        find.getStyleClass().add("flat");
+        undo = Buttons.icon(w.commands.get("undo"), Icon.UNDO, 16);
+        redo = Buttons.icon(w.commands.get("redo"), Icon.REDO, 16);
+        Button tryIt = Buttons.text(w.commands.get("try"), "Try it");
+        tryIt.setGraphic(Icon.PLAY.node(14));
+        tryIt.getStyleClass().add("primary");
+        for (Button b : new Button[] {find, undo, redo, tryIt}) {
+            b.setMinWidth(USE_PREF_SIZE);
+        }
+        getChildren().addAll(menu(), name, state, tabs, gap, find, undo, redo, tryIt);
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private MenuButton menu() {
+        var m = new MenuButton();
+        m.setId("main-menu");
+        m.setGraphic(Icon.RIDGE.node(28));
+        m.getStyleClass().add("logo");
+        m.setAccessibleText("Menu");
+        m.setTooltip(new Tooltip("Files and settings"));
+        m.setOnShowing(e -> fill(m));
+        fill(m);
+        return m;
+    }
+
+    private void fill(MenuButton m) {
+        var recent = new Menu("Open recent");
+        w.settings.recent().forEach(f -> {
+            var i = new MenuItem(f.getFileName() + "   " + f.getParent());
+            i.setMnemonicParsing(false);
+            i.setOnAction(e -> w.files.openRecent(f));
+            recent.getItems().add(i);
+        });
+        recent.setDisable(recent.getItems().isEmpty());
+        m.getItems().setAll(item("new"), item("open"), recent, item("save"), item("save-as"), new SeparatorMenuItem(),
+                item("bring-in"), new SeparatorMenuItem(), item("theme"), item("find"), new SeparatorMenuItem(), item("quit"));
+    }
+
+    private MenuItem item(String id) {
+        Command c = w.commands.get(id);
+        var i = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
+        i.setMnemonicParsing(false);
+        i.setDisable(!c.enabled().getAsBoolean());
+        i.setOnAction(e -> c.run().run());
+        return i;
+    }
+
+    private void refresh() {
+        name.setText(studio.project().name());
+        state.setText(studio.unsaved() ? "unsaved changes" : studio.file() == null ? "new" : "saved");
+        undo.setDisable(studio.undoName() == null);
+        redo.setDisable(studio.redoName() == null);
+        Buttons.tip(undo, w.commands.get("undo").tip());
+        Buttons.tip(redo, w.commands.get("redo").tip());
+        var scenes = studio.project().scenes();
+        if (tabs.getChildren().size() != scenes.size()) {
+            tabs.getChildren().clear();
+            scenes.forEach(s -> tabs.getChildren().add(new ToggleButton()));
+        }
+        for (int i = 0; i < scenes.size(); i++) {
+            Scene s = scenes.get(i);
+            var tab = (ToggleButton) tabs.getChildren().get(i);
+            tab.setText(s.name());
+            tab.setSelected(s == studio.scene());
+            tab.getStyleClass().setAll("tab-button");
+            tab.setOnAction(e -> {
+                tab.setSelected(true);
+                studio.showScene(s.id());
+            });
+        }
+    }
+}

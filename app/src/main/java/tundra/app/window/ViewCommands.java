@@ -1,0 +1,51 @@
+package tundra.app.window;
+
+import java.util.ArrayList;
+import tundra.app.command.Command;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.app.tool.ToolKind;
+
+/** Commands about the window: desks, tools, zoom, theme. */
+final class ViewCommands {
+    private ViewCommands() {}
+
+    static void add(Workshop w, Runnable find, Runnable tryIt, Runnable rename, Runnable fitTime) {
+        Studio s = w.studio;
+        var c = w.commands;
+        for (Desk d : Desk.values()) {
+            c.add("desk-" + d, d.label + " desk", "Alt+DIGIT" + (d.ordinal() + 1), () -> true, () -> s.setDesk(d));
+        }
+        for (ToolKind k : ToolKind.values()) {
+            c.add("tool-" + k, k.label, k.key, () -> s.desk() != Desk.PUBLISH, () -> w.tools.take(k));
+        }
+        c.add("find", "Find anything", "Shortcut+K", () -> true, find);
+        c.add("try", "Try it", "Shortcut+T", () -> true, tryIt);
+        c.add("open-browser", "Try it in the browser", "Shortcut+Shift+T", () -> true, () -> openInBrowser(w));
+        c.add("fit", "Fit canvas", "Shortcut+DIGIT0", () -> true, w.canvas::fit);
+        c.add("fit-time", "Fit timeline", "Shortcut+Shift+DIGIT0", () -> s.desk() == Desk.ANIMATE, fitTime);
+        c.add("zoom-in", "Zoom in", "Shortcut+EQUALS", () -> true, () -> w.canvas.zoom(1.25));
+        c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));
+        c.add("rename", "Rename", "F2", () -> s.selected() != null, rename);
+        c.add("theme", () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
+            s.setDark(!s.dark());
+            w.settings.setDark(s.dark());
+        });
+        c.addMore(() -> {
+            var out = new ArrayList<Command>();
+            s.project().scenes().forEach(x -> out.add(new Command("scene", () -> "Go to scene " + x.name(), null, () -> true,
+                    () -> s.showScene(x.id()))));
+            s.board().timelines().forEach(t -> out.add(new Command("timeline", () -> "Show timeline " + t.name(), null, () -> true,
+                    () -> s.showTimeline(t.id()))));
+            return out;
+        });
+    }
+
+    static void openInBrowser(Workshop w) {
+        try {
+            w.browser.accept(w.tryIt.url(w.studio.project()));
+        } catch (java.io.IOException e) {
+            w.notices.problem("The page can't be served here: " + e.getMessage());
+        }
+    }
+}

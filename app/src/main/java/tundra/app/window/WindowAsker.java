@@ -1,0 +1,144 @@
+package tundra.app.window;
+
+import java.io.File;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
+import javafx.scene.control.Dialog;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import javafx.stage.DirectoryChooser;
+import javafx.stage.FileChooser;
+import javafx.stage.Stage;
+import tundra.app.widget.NumberField;
+import tundra.core.file.Limits;
+import tundra.core.geometry.Point;
+
+/** Asks with dialogs over the window. */
+public final class WindowAsker implements Asker {
+    /** A size to begin with. */
+    private record Preset(String name, int width, int height, int frameRate) {}
+
+    private static final List<Preset> PRESETS = List.of(
+            new Preset("Wide page", 1280, 640, 24), new Preset("Full screen", 1920, 1080, 30), new Preset("Tablet upright", 820, 1180, 24),
+            new Preset("Phone upright", 390, 844, 24), new Preset("Square", 1080, 1080, 24), new Preset("Banner", 970, 250, 24),
+            new Preset("Small loop", 480, 360, 12));
+    private final Stage stage;
+
+    public WindowAsker(Stage stage) {
+        this.stage = stage;
+    }
+
+    @Override
+    public Optional<Path> open(String title, String kind, List<String> patterns) {
+        var c = new FileChooser();
+        c.setTitle(title);
+        c.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind, patterns));
+        return Optional.ofNullable(c.showOpenDialog(stage)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> save(String title, String name, Path beside) {
+        var c = new FileChooser();
+        c.setTitle(title);
+        c.setInitialFileName(name);
+        if (beside != null && Files.isDirectory(beside)) {
+            c.setInitialDirectory(beside.toFile());
+        }
+        c.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tundra projects", "*.tundra"));
+        return Optional.ofNullable(c.showSaveDialog(stage)).map(File::toPath);
+    }
+
+    @Override
+    public Optional<Path> folder(String title, Path start) {
+        var c = new DirectoryChooser();
+        c.setTitle(title);
+        if (start != null && Files.isDirectory(start)) {
+            c.setInitialDirectory(start.toFile());
+        }
+        return Optional.ofNullable(c.showDialog(stage)).map(File::toPath);
+    }
+
+    private <T> Dialog<T> dialog(String title) {
+        var d = new Dialog<T>();
+        d.initOwner(stage);
+        d.setTitle(title);
+        d.setHeaderText(null);
+        d.setGraphic(null);
+        d.getDialogPane().getStylesheets().setAll(stage.getScene().getStylesheets());
+        d.getDialogPane().getStyleClass().addAll("root-colors", "tundra-dialog");
+        if (stage.getScene().getRoot().getStyleClass().contains("polar-night")) {
+            d.getDialogPane().getStyleClass().add("polar-night");
+        }
+        return d;
+    }
+
+    @Override
+    public Unsaved unsaved(String project) {
+        Dialog<Unsaved> d = dialog("Unsaved changes");
+        var head = new Label("Save the changes to “" + project + "”?");
+        head.getStyleClass().add("heading");
+        var words = new Label("They are lost if you go on without saving.");
+        words.getStyleClass().add("quiet");
+        d.getDialogPane().setContent(new VBox(8, head, words));
+        var save = new ButtonType("Save", ButtonBar.ButtonData.YES);
+        var discard = new ButtonType("Go on without saving", ButtonBar.ButtonData.NO);
+        var cancel = new ButtonType("Stay here", ButtonBar.ButtonData.CANCEL_CLOSE);
+        d.getDialogPane().getButtonTypes().addAll(save, discard, cancel);
+        d.setResultConverter(b -> b == save ? Unsaved.SAVE : b == discard ? Unsaved.DISCARD : Unsaved.CANCEL);
+        return d.showAndWait().orElse(Unsaved.CANCEL);
+    }
+
+    @Override
+    public Optional<NewPiece> newPiece() {
+        Dialog<NewPiece> d = dialog("New piece");
+        var width = new NumberField("Width", "w", 0);
+        var height = new NumberField("Height", "h", 0);
+        var rate = new NumberField("Frame rate", "frames/s", 0);
+        var presets = new ListView<Preset>();
+        presets.getItems().setAll(PRESETS);
+        presets.setPrefSize(300, 226);
+        presets.setCellFactory(v -> new ListCell<>() {
+            @Override
+            protected void updateItem(Preset p, boolean empty) {
+                super.updateItem(p, empty);
+                setText(empty ? null : p.name + "   " + p.width + " × " + p.height + " · " + p.frameRate + " frames/s");
+            }
+        });
+        presets.getSelectionModel().selectedItemProperty().addListener((o, was, p) -> {
+            if (p != null) {
+                width.show(p.width);
+                height.show(p.height);
+                rate.show(p.frameRate);
+            }
+        });
+        presets.getSelectionModel().selectFirst();
+        double[] typed = {1280, 640, 24};
+        presets.getSelectionModel().selectedItemProperty().addListener((o, was, p) -> {
+            typed[0] = p.width;
+            typed[1] = p.height;
+            typed[2] = p.frameRate;
+        });
+        width.onChange((v, m) -> typed[0] = v);
+        height.onChange((v, m) -> typed[1] = v);
+        rate.onChange((v, m) -> typed[2] = v);
+        var head = new Label("New piece");
+        head.getStyleClass().add("heading");
+        d.getDialogPane().setContent(new VBox(10, head, presets, new HBox(8, width, height, rate)));
+        var make = new ButtonType("Make it", ButtonBar.ButtonData.OK_DONE);
+        d.getDialogPane().getButtonTypes().addAll(make, new ButtonType("Cancel", ButtonBar.ButtonData.CANCEL_CLOSE));
+        d.setResultConverter(b -> b != make ? null : new NewPiece(
+                new Point(clamp(typed[0], Limits.SIDE), clamp(typed[1], Limits.SIDE)), (int) clamp(typed[2], 240)));
+        return d.showAndWait();
+    }
+
+    private static double clamp(double v, double max) {
+        return Math.max(1, Math.min(max, Math.rint(v)));
+    }
+}

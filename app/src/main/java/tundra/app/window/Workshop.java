@@ -1,0 +1,92 @@
+package tundra.app.window;
+
+import java.util.List;
+import java.util.function.Consumer;
+import tundra.app.canvas.CanvasView;
+import tundra.app.command.Commands;
+import tundra.app.details.DetailsPanel;
+import tundra.app.interact.BadgeOverlay;
+import tundra.app.publish.TryIt;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Playback;
+import tundra.app.studio.Settings;
+import tundra.app.studio.Studio;
+import tundra.app.tool.BoxTool;
+import tundra.app.tool.HandTool;
+import tundra.app.tool.Paints;
+import tundra.app.tool.PathOverlay;
+import tundra.app.tool.PenTool;
+import tundra.app.tool.SelectTool;
+import tundra.app.tool.SelectionOverlay;
+import tundra.app.tool.TextTool;
+import tundra.app.tool.ToolBox;
+import tundra.app.tool.ToolKind;
+import tundra.app.tool.ZoomTool;
+import tundra.core.model.Content;
+import tundra.core.model.Project;
+
+/** The parts of one open window and how they hang together. */
+public final class Workshop {
+    public final Studio studio;
+    public final Settings settings;
+    public final Asker asker;
+    public final Commands commands = new Commands();
+    public final Playback playback;
+    public final ToolBox tools;
+    public final CanvasView canvas;
+    public final DetailsPanel details;
+    public final Notices notices = new Notices();
+    public final Jobs jobs = new Jobs(notices);
+    public final TryIt tryIt = new TryIt();
+    /** Opens an address in the system's browser. */
+    public final Consumer<String> browser;
+    public final FileJobs files;
+
+    public Workshop(Project project, Settings settings, Asker asker, Consumer<String> browser) {
+        this.settings = settings;
+        this.asker = asker;
+        this.browser = browser;
+        studio = new Studio(project);
+        studio.setDark(settings.dark());
+        playback = new Playback(studio);
+        tools = new ToolBox(studio);
+        canvas = new CanvasView(studio, tools);
+        details = new DetailsPanel(studio);
+        files = new FileJobs(this);
+        addTools();
+        var selection = new SelectionOverlay(studio);
+        var path = new PathOverlay(studio);
+        var badges = new BadgeOverlay(studio);
+        CanvasView.Overlay tool = (g, v) -> tools.active().draw(g, v);
+        canvas.overlays(desk -> switch (desk) {
+            case DRAW -> List.of(selection, tool);
+            case ANIMATE -> List.of(selection, path, tool);
+            case INTERACT -> List.of(selection, badges, tool);
+            case PUBLISH -> List.of();
+        });
+        canvas.onDrop(dropped -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList()));
+    }
+
+    private void addTools() {
+        var paints = new Paints();
+        Runnable editWords = () -> {
+            if (studio.desk() != Desk.ANIMATE) {
+                studio.setDesk(Desk.DRAW);
+            }
+            details.editWords();
+        };
+        tools.put(ToolKind.SELECT, new SelectTool(studio, editWords));
+        tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, new Content.Rectangle(), "Rectangle"));
+        tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, new Content.Ellipse(), "Ellipse"));
+        tools.put(ToolKind.PEN, new PenTool(studio, tools, paints));
+        tools.put(ToolKind.TEXT, new TextTool(studio, tools, paints, editWords));
+        tools.put(ToolKind.HAND, new HandTool(canvas::pan));
+        tools.put(ToolKind.ZOOM, new ZoomTool(canvas::zoom));
+    }
+
+    public void close() {
+        playback.stop();
+        canvas.close();
+        tryIt.close();
+    }
+}
