@@ -15,6 +15,8 @@ import tundra.core.motion.StepsEasing;
  */
 final class EasingPieces {
     private static final double TOLERANCE = 1e-6;
+    /** The last stretch of a quarter circle, where its slope grows without bound. */
+    private static final double UPRIGHT = 1.0 / 64;
 
     private EasingPieces() {}
 
@@ -51,17 +53,24 @@ final class EasingPieces {
         var out = new ArrayList<Piece>();
         double[] cuts = corners(f);
         for (int i = 0; i + 1 < cuts.length; i++) {
-            cut(f, cuts[i], cuts[i + 1], out, 10);
+            double a = cuts[i], b = cuts[i + 1];
+            if (f.family() == FamilyEasing.Family.CIRC && b - a <= UPRIGHT + 1e-9) {
+                out.add(upright(f, a, b));
+            } else {
+                cut(f, a, b, out, 10);
+            }
         }
         return out;
     }
 
-    /** Where the function has corners or turns: a piece must not reach over them. */
+    /** Where the function has corners, turns or runs upright: a piece must not reach over them. */
     private static double[] corners(FamilyEasing f) {
-        // bounce-out lands at 1/2.75, 2/2.75 and 2.5/2.75 and peaks half way between; mirrored for in
-        double[] cuts = f.family() == FamilyEasing.Family.BOUNCE
-                ? new double[] {0, 0.125 / 2.75, 0.25 / 2.75, 0.5 / 2.75, 0.75 / 2.75, 1.25 / 2.75, 1.75 / 2.75, 1}
-                : new double[] {0, 1};
+        double[] cuts = switch (f.family()) {
+            // bounce-out lands at 1/2.75, 2/2.75 and 2.5/2.75 and peaks half way between; mirrored for in
+            case BOUNCE -> new double[] {0, 0.125 / 2.75, 0.25 / 2.75, 0.5 / 2.75, 0.75 / 2.75, 1.25 / 2.75, 1.75 / 2.75, 1};
+            case CIRC -> new double[] {0, 1 - UPRIGHT, 1};
+            default -> new double[] {0, 1};
+        };
         return switch (f.direction()) {
             case IN -> cuts;
             case OUT -> mirrored(cuts);
@@ -109,6 +118,21 @@ final class EasingPieces {
         }
         out.add(new Piece(a, b, low, high, "cubic-bezier(0.3333333," + number(s0 * h / 3 / rise) + ",0.6666667,"
                 + number(1 - s1 * h / 3 / rise) + ")"));
+    }
+
+    /**
+     * The piece next to an upright tangent. There the function goes with the square root of the way, so the Bézier's x goes
+     * with the square of its parameter, and y is interpolated over the parameter.
+     */
+    private static Piece upright(FamilyEasing f, double a, double b) {
+        boolean atStart = Math.abs(f.at(a + 1e-9) - f.at(a)) > 1e-6;
+        double h = b - a, low = f.at(a), rise = f.at(b) - low;
+        java.util.function.DoubleUnaryOperator y = t -> f.at(atStart ? a + h * t * t : b - h * (1 - t) * (1 - t));
+        double d = 1e-4;
+        double s0 = (-3 * y.applyAsDouble(0) + 4 * y.applyAsDouble(d) - y.applyAsDouble(2 * d)) / (2 * d);
+        double s1 = (3 * y.applyAsDouble(1) - 4 * y.applyAsDouble(1 - d) + y.applyAsDouble(1 - 2 * d)) / (2 * d);
+        String x = atStart ? "0,%s,0.3333333,%s" : "0.6666667,%s,1,%s";
+        return new Piece(a, b, low, f.at(b), "cubic-bezier(" + String.format(x, number(s0 / 3 / rise), number(1 - s1 / 3 / rise)) + ")");
     }
 
     /** The one-sided slope, by differences of second order with steps of 1e-5 of the piece. */

@@ -138,7 +138,7 @@ final class RenderLoop implements AutoCloseable {
         c.clear(r.surround);
         store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height);
         // what lies outside of the canvas is seen through the surround, since it is not published
-        surround.setColor(r.surround & 0xFFFFFF | 0xD9000000);
+        surround.setColor(r.surround & 0xFFFFFF | 0xEE000000);
         float x0 = (float) r.x, y0 = (float) r.y;
         float x1 = (float) (r.x + r.frame.size().x() * r.scale), y1 = (float) (r.y + r.frame.size().y() * r.scale);
         c.drawRect(Rect.makeLTRB(0, 0, r.width, Math.max(0, y0)), surround);

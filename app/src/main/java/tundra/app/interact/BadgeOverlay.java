@@ -5,7 +5,6 @@ import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import tundra.app.canvas.CanvasView;
 import tundra.app.canvas.Viewport;
@@ -29,7 +28,7 @@ public final class BadgeOverlay implements CanvasView.Overlay {
         List<Reaction> reactions = studio.board().reactions();
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
-        g.setFont(Font.font("Figtree", FontWeight.BOLD, 11));
+        g.setFont(Font.font("Figtree SemiBold", 11));
         for (int i = 0; i < reactions.size(); i++) {
             if (reactions.get(i).when() instanceof Trigger.Tapped t && studio.frame().find(t.element()) instanceof Frame.Placed p) {
                 Point at = v.toView(p.bounds().topLeft()).plus(new Point(18 * earlier(reactions, i), 0));

@@ -58,6 +58,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         super.updateItem(row, empty);
         getStyleClass().removeAll("picked", "dim");
         setGraphic(null);
+        setPrefWidth(0);
         if (empty || row == null) {
             return;
         }
@@ -150,6 +151,11 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         return r;
     }
 
+    private static double area(Element e) {
+        var size = e.content() instanceof Content.Group g ? g.box() : e.rest().get(Properties.SIZE);
+        return size.x() * size.y();
+    }
+
     /** The colour that an element is known by: its fill or stroke, a group's largest child's. */
     private static Color color(Element e) {
         Color fill = e.rest().get(Properties.FILL), stroke = e.rest().get(Properties.STROKE);
@@ -159,6 +165,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         if (stroke.visible()) {
             return stroke;
         }
-        return e.children().isEmpty() ? Color.parse("#DCE8ED") : color(e.children().getLast());
+        return e.children().stream().max(java.util.Comparator.comparingDouble(OutlineCell::area)).map(OutlineCell::color)
+                .orElse(Color.parse("#DCE8ED"));
     }
 }

@@ -18,6 +18,7 @@ public final class TryView extends BorderPane {
     private final Studio studio;
     private final TryIt tryIt;
     private final StackPane stage = new StackPane();
+    private final Button back;
     private WebView web;
 
     public TryView(Studio studio, TryIt tryIt, Runnable openInBrowser, Runnable leave) {
@@ -35,12 +36,9 @@ public final class TryView extends BorderPane {
         var again = button("Run again", this::run);
         again.setId("try-again");
         var browser = button("Open in browser", openInBrowser);
-        var back = button("Back to the canvas", leave);
+        back = button("Back to the canvas", leave);
         back.setId("try-leave");
-        var bar = new HBox(8, words, again, browser);
-        if (leave != null) {
-            bar.getChildren().add(back);
-        }
+        var bar = new HBox(8, words, again, browser, back);
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.getStyleClass().add("try-bar");
         setTop(bar);
@@ -55,6 +53,12 @@ public final class TryView extends BorderPane {
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setOnAction(e -> run.run());
         return b;
+    }
+
+    /** Whether there is a canvas to go back to here. */
+    public void showLeave(boolean on) {
+        back.setVisible(on);
+        back.setManaged(on);
     }
 
     /** Loads the page as the project is now. */

@@ -47,13 +47,18 @@ final class TimeRows {
     }
 
     private double element(List<Row> out, Timeline t, Element e, int depth, double y) {
-        double next = lanes(out, t, e.id(), e.name(), depth, y, e.locked(), !e.children().isEmpty());
+        double next = lanes(out, t, e.id(), e.name(), depth, y, e.locked(), e.children().stream().anyMatch(c -> moves(t, c)));
         if (open.contains(e.id())) {
-            for (Element c : e.children().reversed()) {
+            for (Element c : e.children().reversed().stream().filter(c -> moves(t, c)).toList()) {
                 next = element(out, t, c, depth + 1, next);
             }
         }
         return next;
+    }
+
+    /** Whether an element or one within it has keys: a group's still children would only make the list long. */
+    private static boolean moves(Timeline t, Element e) {
+        return !t.tracksOf(e.id()).isEmpty() || e.children().stream().anyMatch(c -> moves(t, c));
     }
 
     private double lanes(List<Row> out, Timeline t, String id, String name, int depth, double y, boolean locked, boolean group) {

@@ -28,7 +28,7 @@ import tundra.core.model.Timeline;
 
 /** Ruler and lanes of the chosen timeline, drawn by hand: only the rows in view cost anything. */
 public final class TimelineCanvas extends Pane {
-    static final double HEAD = 250;
+    static final double HEAD = 286;
     static final double RULER = 38;
     private static final double MARGIN = 14;
     private final Studio studio;
@@ -151,7 +151,7 @@ public final class TimelineCanvas extends Pane {
     }
 
     private static Font text(double size, boolean strong) {
-        return Font.font("Figtree", strong ? FontWeight.SEMI_BOLD : FontWeight.NORMAL, size);
+        return Font.font(strong ? "Figtree SemiBold" : "Figtree", size);
     }
 
     private static Font mono(double size) {

@@ -47,7 +47,10 @@ public final class TimelinePanel extends StackPane {
         frame.getStyleClass().addAll("mono", "quiet");
         chooser.setId("timeline-chooser");
         chooser.getStyleClass().add("chooser");
-        chooser.setMaxWidth(76);
+        chooser.setMaxWidth(Double.MAX_VALUE);
+        javafx.scene.layout.HBox.setHgrow(chooser, javafx.scene.layout.Priority.ALWAYS);
+        time.setMinWidth(USE_PREF_SIZE);
+        frame.setMinWidth(USE_PREF_SIZE);
         var transport = new HBox(4, start, play, loop, time, frame, chooser);
         transport.setAlignment(Pos.CENTER_LEFT);
         transport.getStyleClass().add("transport");

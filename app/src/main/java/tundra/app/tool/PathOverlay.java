@@ -96,8 +96,8 @@ public final class PathOverlay implements CanvasView.Overlay {
         g.setStroke(colors.space());
         for (PathTicks.Tick t : PathTicks.of(track, studio.project().frameRate())) {
             Point at = v.toView(m.apply(t.at()));
-            double a = Math.toRadians(t.direction() + Math.toDegrees(Math.atan2(m.b(), m.a())) + 90), half = t.second() ? 7 : 3.5;
-            g.setLineWidth(t.second() ? 1.6 : 1);
+            double a = Math.toRadians(t.direction() + Math.toDegrees(Math.atan2(m.b(), m.a())) + 90), half = t.second() ? 7 : 3;
+            g.setLineWidth(t.second() ? 1.6 : 0.7);
             g.strokeLine(at.x() - half * Math.cos(a), at.y() - half * Math.sin(a), at.x() + half * Math.cos(a), at.y() + half * Math.sin(a));
         }
     }

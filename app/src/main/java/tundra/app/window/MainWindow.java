@@ -213,6 +213,7 @@ public final class MainWindow {
         var pane = new BorderPane(tryView);
         pane.setLeft(publish);
         pane.setRight(right);
+        tryView.showLeave(false);
         tryView.run();
         return pane;
     }
@@ -234,6 +235,7 @@ public final class MainWindow {
 
     private void startTrying() {
         trying = true;
+        tryView.showLeave(true);
         arrange();
         tryView.run();
     }

@@ -1,0 +1,62 @@
+package tundra.web;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.openqa.selenium.OutputType;
+import org.openqa.selenium.WebElement;
+import org.openqa.selenium.By;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+
+/** Headless Chromium with an exact viewport. */
+final class Browser implements AutoCloseable {
+    final ChromeDriver driver;
+
+    Browser(String... more) throws IOException {
+        var options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                "--disable-component-update", "--disable-sync", "--hide-scrollbars", "--force-color-profile=srgb",
+                "--user-data-dir=" + Files.createTempDirectory("tundra-chromium"));
+        options.addArguments(more);
+        var service = new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).usingAnyFreePort().build();
+        driver = new ChromeDriver(service, options);
+    }
+
+    void open(Path folder, int width, int height) {
+        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        driver.get(folder.resolve("index.html").toUri().toString());
+        driver.executeAsyncScript("const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => done(true))");
+    }
+
+    Object run(String script, Object... args) {
+        return driver.executeScript(script, args);
+    }
+
+    /** Puts every timeline of the first scene at its time, in ms. */
+    void seek(List<Double> times) {
+        run("const ts = Tundra.pieces[0].scenes[0].timelines; ts.forEach((t, i) => { t.pause(); t.goTo(arguments[0][i]); });", times);
+    }
+
+    /** Writes the animated values into the styles, as a paused composited animation differs at its edges; then takes the picture. */
+    byte[] still(List<Double> times) {
+        seek(times);
+        run("document.getAnimations().forEach(a => { a.commitStyles(); }); document.getAnimations().forEach(a => a.cancel());");
+        return driver.getScreenshotAs(OutputType.BYTES);
+    }
+
+    WebElement id(String id) {
+        return driver.findElement(By.id(id));
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

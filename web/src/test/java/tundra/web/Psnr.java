@@ -1,0 +1,30 @@
+package tundra.web;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import javax.imageio.ImageIO;
+
+/** Peak signal-to-noise ratio of two pictures in dB, over the three channels. */
+final class Psnr {
+    private Psnr() {}
+
+    static double of(byte[] pngA, byte[] pngB) throws IOException {
+        BufferedImage a = ImageIO.read(new ByteArrayInputStream(pngA)), b = ImageIO.read(new ByteArrayInputStream(pngB));
+        if (a.getWidth() != b.getWidth() || a.getHeight() != b.getHeight()) {
+            throw new AssertionError("sizes differ: " + a.getWidth() + "x" + a.getHeight() + " and " + b.getWidth() + "x" + b.getHeight());
+        }
+        double sum = 0;
+        for (int y = 0; y < a.getHeight(); y++) {
+            for (int x = 0; x < a.getWidth(); x++) {
+                int p = a.getRGB(x, y), q = b.getRGB(x, y);
+                for (int s = 0; s < 24; s += 8) {
+                    int d = (p >> s & 255) - (q >> s & 255);
+                    sum += d * d;
+                }
+            }
+        }
+        double mse = sum / (3.0 * a.getWidth() * a.getHeight());
+        return mse == 0 ? 99 : 10 * Math.log10(255 * 255 / mse);
+    }
+}
