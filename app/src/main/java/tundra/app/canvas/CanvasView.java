@@ -100,6 +100,14 @@ public final class CanvasView extends Pane {
         redraw();
     }
 
+    /** One canvas px for one px of the screen, with the canvas in the middle. */
+    public void actualSize() {
+        fitted = false;
+        Point size = studio.board().size();
+        viewport = new Viewport(1, new Point(Math.round((getWidth() - size.x()) / 2), Math.round((getHeight() - size.y()) / 2)));
+        redraw();
+    }
+
     public void pan(Point by) {
         fitted = false;
         viewport = viewport.moved(by);

@@ -8,6 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
 
@@ -21,11 +23,26 @@ public final class Commands {
     }
 
     public Command add(String id, Supplier<String> name, String shortcut, BooleanSupplier enabled, Runnable run) {
-        var c = new Command(id, name, shortcut == null ? null : KeyCombination.valueOf(shortcut), enabled, run);
+        var c = new Command(id, name, shortcut == null ? null : combination(shortcut), enabled, run);
         if (byId.put(id, c) != null) {
             throw new IllegalStateException("two commands are called " + id);
         }
         return c;
+    }
+
+    /** Modifiers and the name of a {@link KeyCode}, joined by +. */
+    private static KeyCombination combination(String text) {
+        String[] parts = text.split("\\+");
+        var modifiers = new KeyCombination.Modifier[parts.length - 1];
+        for (int i = 0; i < modifiers.length; i++) {
+            modifiers[i] = switch (parts[i]) {
+                case "Shortcut" -> KeyCombination.SHORTCUT_DOWN;
+                case "Shift" -> KeyCombination.SHIFT_DOWN;
+                case "Alt" -> KeyCombination.ALT_DOWN;
+                default -> throw new IllegalArgumentException(text);
+            };
+        }
+        return new KeyCodeCombination(KeyCode.valueOf(parts[parts.length - 1].toUpperCase(Locale.ROOT)), modifiers);
     }
 
     /** Commands that come and go with the project, such as one for each element; found by name only. */

@@ -70,7 +70,7 @@ final class EditCommands {
                 () -> paste("Duplicate " + what(), Clip.of(s.project(), s.board(), s.selection()), PASTE_OFFSET));
         c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
                 "Delete", () -> any() || !s.keys().isEmpty(), this::delete);
-        c.add("delete-back", "Delete with Backspace", "Backspace", () -> any() || !s.keys().isEmpty(), this::delete);
+        c.add("delete-back", "Delete with Backspace", "BACK_SPACE", () -> any() || !s.keys().isEmpty(), this::delete);
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
                 () -> s.select(s.board().elements().stream().filter(e -> !e.locked() && !e.hidden()).map(Element::id).toList()));
         c.add("select-none", "Select nothing", "Shortcut+Shift+A", this::any, () -> s.select(List.of()));

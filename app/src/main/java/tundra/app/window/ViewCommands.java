@@ -23,6 +23,7 @@ final class ViewCommands {
         c.add("try", "Try it", "Shortcut+T", () -> true, tryIt);
         c.add("open-browser", "Try it in the browser", "Shortcut+Shift+T", () -> true, () -> openInBrowser(w));
         c.add("fit", "Fit canvas", "Shortcut+DIGIT0", () -> true, w.canvas::fit);
+        c.add("actual-size", "Actual size", "Shortcut+DIGIT1", () -> true, w.canvas::actualSize);
         c.add("fit-time", "Fit timeline", "Shortcut+Shift+DIGIT0", () -> s.desk() == Desk.ANIMATE, fitTime);
         c.add("zoom-in", "Zoom in", "Shortcut+EQUALS", () -> true, () -> w.canvas.zoom(1.25));
         c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));

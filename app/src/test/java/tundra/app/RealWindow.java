@@ -1,0 +1,293 @@
+package tundra.app;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.robot.Robot;
+import javafx.stage.Stage;
+import tundra.app.studio.Settings;
+import tundra.app.studio.Studio;
+import tundra.app.window.Asker;
+import tundra.app.window.MainWindow;
+import tundra.app.window.Workshop;
+import tundra.core.geometry.Point;
+import tundra.core.model.Project;
+
+/** Tundra in a real window, driven with mouse and keyboard. Questions are answered from fields. */
+final class RealWindow implements AutoCloseable, Asker {
+    private static boolean started;
+    Stage stage;
+    MainWindow window;
+    Workshop w;
+    Studio studio;
+    private Robot robot;
+    /** The answers to the next questions. */
+    Path fileToOpen;
+    Path fileToSave;
+    Path folderToUse;
+    Unsaved unsavedAnswer = Unsaved.CANCEL;
+    int unsavedAsked;
+    NewPiece newPiece;
+    String opened;
+
+    RealWindow() throws Exception {
+        System.setProperty("tundra.config", Files.createTempDirectory("tundra-test").toString());
+        if (!started) {
+            var up = new CompletableFuture<Void>();
+            Platform.startup(() -> up.complete(null));
+            up.get(30, TimeUnit.SECONDS);
+            Platform.setImplicitExit(false);
+            started = true;
+        }
+        fx(() -> {
+            stage = new Stage();
+            w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> opened = url);
+            window = new MainWindow(stage, w);
+            studio = w.studio;
+            var scene = new Scene(window.root(), 1280, 800);
+            TundraApp.dress(scene);
+            stage.setScene(scene);
+            stage.setX(20);
+            stage.setY(20);
+            stage.show();
+            stage.toFront();
+            robot = new Robot();
+            w.canvas.requestFocus();
+            return null;
+        });
+        settle();
+        run("actual-size");
+    }
+
+    static <T> T fx(Callable<T> work) throws Exception {
+        if (Platform.isFxApplicationThread()) {
+            return work.call();
+        }
+        var done = new CompletableFuture<T>();
+        Platform.runLater(() -> {
+            try {
+                done.complete(work.call());
+            } catch (Throwable e) {
+                done.completeExceptionally(e);
+            }
+        });
+        return done.get(30, TimeUnit.SECONDS);
+    }
+
+    /** Waits until all events are handled and the picture stands. */
+    void settle() throws Exception {
+        for (int i = 0; i < 3; i++) {
+            fx(() -> null);
+            Thread.sleep(20);
+        }
+        until(() -> !w.jobs.busy());
+        if (fx(() -> w.canvas.getScene() != null)) {
+            until(() -> w.canvas.settled());
+        }
+    }
+
+    void until(BooleanSupplier condition) throws Exception {
+        long end = System.nanoTime() + 20_000_000_000L;
+        while (!fx(condition::getAsBoolean)) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("waited 20 seconds in vain");
+            }
+            Thread.sleep(15);
+        }
+    }
+
+    // --- places ---
+
+    /** The screen place of a point of the canvas. */
+    Point canvas(double x, double y) throws Exception {
+        return fx(() -> {
+            Point v = w.canvas.viewport().toView(new Point(x, y));
+            return screen(w.canvas, v.x(), v.y());
+        });
+    }
+
+    Point screen(Node n, double x, double y) {
+        var p = n.localToScreen(x, y);
+        return new Point(p.getX(), p.getY());
+    }
+
+    Node node(String id) throws Exception {
+        return fx(() -> {
+            Node n = stage.getScene().lookup("#" + id);
+            if (n == null) {
+                throw new AssertionError("no node #" + id);
+            }
+            return n;
+        });
+    }
+
+    Point middle(String id) throws Exception {
+        Node n = node(id);
+        return fx(() -> screen(n, n.getLayoutBounds().getWidth() / 2, n.getLayoutBounds().getHeight() / 2));
+    }
+
+    // --- mouse ---
+
+    void moveTo(Point p) throws Exception {
+        fx(() -> {
+            robot.mouseMove(p.x(), p.y());
+            return null;
+        });
+        Thread.sleep(15);
+        fx(() -> null);
+    }
+
+    void down() throws Exception {
+        fx(() -> {
+            robot.mousePress(MouseButton.PRIMARY);
+            return null;
+        });
+        fx(() -> null);
+    }
+
+    void up() throws Exception {
+        fx(() -> {
+            robot.mouseRelease(MouseButton.PRIMARY);
+            return null;
+        });
+        settle();
+    }
+
+    void click(Point p) throws Exception {
+        moveTo(p);
+        down();
+        up();
+    }
+
+    void doubleClick(Point p) throws Exception {
+        moveTo(p);
+        for (int i = 0; i < 2; i++) {
+            fx(() -> {
+                robot.mousePress(MouseButton.PRIMARY);
+                robot.mouseRelease(MouseButton.PRIMARY);
+                return null;
+            });
+        }
+        settle();
+    }
+
+    void click(String id) throws Exception {
+        click(middle(id));
+        // not to be taken for a double click
+        Thread.sleep(60);
+    }
+
+    /** Presses, moves in steps and holds. */
+    void dragHold(Point from, Point to) throws Exception {
+        moveTo(from);
+        down();
+        for (int i = 1; i <= 6; i++) {
+            moveTo(from.lerp(to, i / 6.0));
+        }
+    }
+
+    void drag(Point from, Point to) throws Exception {
+        dragHold(from, to);
+        up();
+    }
+
+    // --- keyboard ---
+
+    void hold(KeyCode k) throws Exception {
+        fx(() -> {
+            robot.keyPress(k);
+            return null;
+        });
+        fx(() -> null);
+    }
+
+    void letGo(KeyCode k) throws Exception {
+        fx(() -> {
+            robot.keyRelease(k);
+            return null;
+        });
+        fx(() -> null);
+    }
+
+    /** Presses keys together, as Ctrl Z. */
+    void keys(KeyCode... keys) throws Exception {
+        for (KeyCode k : keys) {
+            hold(k);
+        }
+        for (int i = keys.length - 1; i >= 0; i--) {
+            letGo(keys[i]);
+        }
+        settle();
+    }
+
+    void type(String text) throws Exception {
+        for (char c : text.toCharArray()) {
+            KeyCode k = c == ' ' ? KeyCode.SPACE : c == '.' ? KeyCode.PERIOD : c == '-' ? KeyCode.MINUS
+                    : KeyCode.getKeyCode(String.valueOf(Character.toUpperCase(c)));
+            if (Character.isUpperCase(c)) {
+                keys(KeyCode.SHIFT, k);
+            } else {
+                keys(k);
+            }
+        }
+    }
+
+    void run(String command) throws Exception {
+        fx(() -> w.commands.run(command));
+        settle();
+    }
+
+    /** The colour of the window's picture at a screen place. */
+    javafx.scene.paint.Color pixel(Point p) throws Exception {
+        settle();
+        Thread.sleep(80);
+        return fx(() -> robot.getPixelColor(p.x(), p.y()));
+    }
+
+    @Override
+    public void close() throws Exception {
+        fx(() -> {
+            w.close();
+            stage.hide();
+            return null;
+        });
+    }
+
+    // --- answers ---
+
+    @Override
+    public Optional<Path> open(String title, String kind, List<String> patterns) {
+        return Optional.ofNullable(fileToOpen);
+    }
+
+    @Override
+    public Optional<Path> save(String title, String name, Path beside) {
+        return Optional.ofNullable(fileToSave);
+    }
+
+    @Override
+    public Optional<Path> folder(String title, Path start) {
+        return Optional.ofNullable(folderToUse);
+    }
+
+    @Override
+    public Unsaved unsaved(String project) {
+        unsavedAsked++;
+        return unsavedAnswer;
+    }
+
+    @Override
+    public Optional<NewPiece> newPiece() {
+        return Optional.ofNullable(newPiece);
+    }
+}
