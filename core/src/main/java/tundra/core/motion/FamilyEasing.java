@@ -21,10 +21,14 @@ public record FamilyEasing(Family family, Direction direction) implements Easing
                 case EXPO -> p <= 0 ? 0 : (Math.pow(2, 10 * (p - 1)) - 0x1p-10) / (1 - 0x1p-10);
                 case CIRC -> 1 - Math.sqrt(Math.max(0, 1 - p * p));
                 case BACK -> p * p * ((BACK_K + 1) * p - BACK_K);
-                case ELASTIC -> p <= 0 ? 0 : p >= 1 ? 1
-                        : -Math.pow(2, 10 * (p - 1)) * Math.sin((p - 1 - 0.075) * 2 * Math.PI / 0.3);
+                case ELASTIC -> (swing(p) - swing(0)) / (1 - swing(0));
                 case BOUNCE -> 1 - bounceOut(1 - p);
             };
+        }
+
+        /** Penner's elastic, which does not start at 0: the caller takes that small jump away. */
+        private static double swing(double p) {
+            return -Math.pow(2, 10 * (p - 1)) * Math.sin((p - 1 - 0.075) * 2 * Math.PI / 0.3);
         }
 
         private static double bounceOut(double p) {

@@ -1,0 +1,210 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tundra.app.studio.Desk;
+import tundra.core.edit.EditScope;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Ids;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+
+/** Time in a real window: the strip, the lanes, the path, playing. */
+class AnimateDeskTest {
+    private RealWindow t;
+
+    @BeforeEach
+    void open() throws Exception {
+        t = new RealWindow();
+        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                .with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, tundra.core.model.Color.parse("#C8503A")), new Content.Rectangle());
+        var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("box", Properties.POSITION,
+                new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(2_000_000, new Point(300, 100), Easing.LINEAR),
+                        new Key<>(4_000_000, new Point(300, 200), Easing.LINEAR)))).with("box", Properties.OPACITY,
+                new Track<>(List.of(new Key<>(1_000_000, 1.0, Easing.LINEAR), new Key<>(3_000_000, 0.5, Easing.LINEAR))));
+        var board = new Board(new Point(640, 400), Values.NONE, List.of(box), List.of(main), List.of());
+        t.fx(() -> {
+            t.studio.open(new Project(Ids.next(), "Test", 24, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of()), null);
+            t.studio.select(List.of("box"));
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.settle();
+        Thread.sleep(100);
+        t.settle();
+        t.run("fit");
+    }
+
+    @AfterEach
+    void close() throws Exception {
+        t.close();
+    }
+
+    private Track<Point> positions() {
+        return t.studio.timeline().track("box", Properties.POSITION);
+    }
+
+    private Point bead(Property<?> p, long time) throws Exception {
+        t.settle();
+        return t.fx(() -> {
+            Point at = t.window.timeline().lanes().place("box", p, time);
+            return t.screen(t.window.timeline().lanes(), at.x(), at.y());
+        });
+    }
+
+    private double pxPerSecond() throws Exception {
+        return t.fx(() -> t.window.timeline().lanes().xOf(1_000_000) - t.window.timeline().lanes().xOf(0));
+    }
+
+    private Point shown() throws Exception {
+        return t.fx(() -> t.studio.frame().find("box").bounds().centre());
+    }
+
+    @Test
+    void theStripDecidesWhereADragGoes() throws Exception {
+        t.fx(() -> {
+            t.studio.seek(1_000_000);
+            return null;
+        });
+        t.settle();
+        assertThat(shown()).isEqualTo(new Point(200, 100));
+        var strip = (javafx.scene.control.Label) t.node("consequence");
+        assertThat(strip.getText()).isEqualTo("dragging Box adds a position key here");
+        t.keys(KeyCode.DIGIT2);
+        assertThat(t.studio.scope()).isEqualTo(EditScope.WHOLE_MOVE);
+        assertThat(strip.getText()).isEqualTo("dragging Box shifts its whole move, 3 position keys");
+        t.hold(KeyCode.CONTROL);
+        t.drag(t.canvas(185, 90), t.canvas(185, 110));
+        t.letGo(KeyCode.CONTROL);
+        assertThat(positions().keys()).hasSize(3);
+        assertThat(positions().keys().getFirst().value().y()).isCloseTo(120, within(1.5));
+        assertThat(positions().keys().getLast().value().y()).isCloseTo(220, within(1.5));
+        t.click("scope-REST");
+        Track<Point> before = positions();
+        t.drag(t.canvas(185, 110), t.canvas(205, 150));
+        assertThat(positions()).isEqualTo(before);
+        assertThat(t.studio.board().find("box").rest().get(Properties.POSITION)).isNotEqualTo(new Point(100, 100));
+        t.keys(KeyCode.DIGIT1);
+        t.drag(t.canvas(185, 110), t.canvas(225, 150));
+        assertThat(positions().keys()).hasSize(4);
+    }
+
+    @Test
+    void keysAreDraggedSelectedDeletedAndGivenUp() throws Exception {
+        Point at = bead(Properties.POSITION, 2_000_000);
+        t.drag(at, at.plus(new Point(pxPerSecond() / 2, 0)));
+        assertThat(positions().keys()).extracting(Key::time).containsExactly(0L, 2_500_000L, 4_000_000L);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(positions().keys().get(1).time()).isEqualTo(2_000_000);
+        Point again = bead(Properties.POSITION, 2_000_000);
+        t.dragHold(again, again.plus(new Point(-pxPerSecond(), 0)));
+        assertThat(positions().keys().get(1).time()).isEqualTo(1_000_000);
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        assertThat(positions().keys().get(1).time()).isEqualTo(2_000_000);
+        // a marquee over both opacity keys, then Delete
+        Point a = bead(Properties.OPACITY, 1_000_000), b = bead(Properties.OPACITY, 3_000_000);
+        t.drag(new Point(a.x() - 20, Math.min(a.y(), b.y()) - 6), new Point(b.x() + 20, Math.max(a.y(), b.y()) + 6));
+        assertThat(t.studio.keys()).hasSize(2);
+        t.keys(KeyCode.DELETE);
+        assertThat(t.studio.timeline().track("box", Properties.OPACITY)).isNull();
+        assertThat(t.studio.board().find("box")).isNotNull();
+        // double click in a lane sets a key on the curve
+        Point lane = bead(Properties.POSITION, 2_000_000).plus(new Point(pxPerSecond(), 6));
+        t.doubleClick(lane);
+        assertThat(positions().keys()).hasSize(4);
+        assertThat(positions().keyAt(3_000_000).value()).isEqualTo(new Point(300, 150));
+    }
+
+    @Test
+    void thePlayheadStepsJumpsAndPlays() throws Exception {
+        t.keys(KeyCode.PERIOD);
+        assertThat(t.studio.playhead()).isEqualTo(41_667);
+        t.keys(KeyCode.COMMA);
+        assertThat(t.studio.playhead()).isZero();
+        t.keys(KeyCode.SHIFT, KeyCode.PERIOD);
+        assertThat(t.studio.playhead()).isEqualTo(1_000_000);
+        t.keys(KeyCode.END);
+        assertThat(t.studio.playhead()).isEqualTo(4_000_000);
+        t.keys(KeyCode.SHIFT, KeyCode.COMMA);
+        assertThat(t.studio.playhead()).isEqualTo(3_000_000);
+        t.keys(KeyCode.HOME);
+        t.keys(KeyCode.SPACE);
+        assertThat(t.studio.playing()).isTrue();
+        Thread.sleep(700);
+        t.keys(KeyCode.SPACE);
+        assertThat(t.studio.playing()).isFalse();
+        long at = t.studio.playhead();
+        assertThat(at).isBetween(300_000L, 2_000_000L);
+        assertThat(at).as("on a frame").isEqualTo(t.studio.project().snap(at));
+    }
+
+    @Test
+    void aKeyOfThePathIsDraggedOnTheCanvas() throws Exception {
+        t.drag(t.canvas(300, 100), t.canvas(340, 140));
+        assertThat(t.studio.playhead()).as("taking a key goes to its time").isEqualTo(2_000_000);
+        assertThat(positions().keyAt(2_000_000).value().x()).isCloseTo(340, within(2.0));
+        assertThat(positions().keyAt(2_000_000).value().y()).isCloseTo(140, within(2.0));
+    }
+
+    @Test
+    void theEasingIsPickedByWhatItFeelsLike() throws Exception {
+        t.click(bead(Properties.POSITION, 0));
+        t.click("easing-choice");
+        Thread.sleep(200);
+        var list = t.fx(() -> (ListView<?>) javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.stage.Popup)
+                .map(w -> w.getScene().lookup("#easing-list")).filter(java.util.Objects::nonNull).findFirst().orElseThrow());
+        t.fx(() -> {
+            list.requestFocus();
+            list.getSelectionModel().clearAndSelect(0);
+            return null;
+        });
+        t.keys(KeyCode.DOWN);
+        t.keys(KeyCode.ENTER);
+        assertThat(positions().keys().getFirst().easing().text()).isEqualTo("cubic-bezier(0.25, 0.1, 0.25, 1)");
+        assertThat(t.studio.undoName()).isEqualTo("Change easing");
+    }
+
+    @Test
+    void propertiesAreKeyedFromTheDetailsAndByK() throws Exception {
+        t.click("key-rotation");
+        assertThat(t.studio.timeline().track("box", Properties.ROTATION).keys()).hasSize(1);
+        t.click("key-rotation");
+        assertThat(t.studio.timeline().track("box", Properties.ROTATION)).isNull();
+        t.fx(() -> {
+            t.studio.seek(1_000_000);
+            return null;
+        });
+        t.keys(KeyCode.K);
+        assertThat(positions().keyAt(1_000_000).value()).isEqualTo(new Point(200, 100));
+    }
+
+    @Test
+    void furtherTimelinesAreAddedAndChosen() throws Exception {
+        t.run("new-timeline");
+        assertThat(t.studio.board().timelines()).extracting(Timeline::name).containsExactly("Main", "Timeline");
+        assertThat(t.studio.timeline().name()).isEqualTo("Timeline");
+        // the box is moved by Main: a drag there goes to Main's keys, and the strip says so
+        assertThat(t.studio.consequence()).endsWith("on Main");
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.timeline().name()).isEqualTo("Main");
+    }
+}

@@ -1,0 +1,173 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tundra.app.command.Command;
+import tundra.app.studio.Desk;
+import tundra.app.window.Asker;
+import tundra.core.geometry.Point;
+import tundra.core.model.Action;
+import tundra.core.model.Project;
+
+/** The frame of the window: finding things, losing nothing, themes, reactions and trying them. */
+class WindowTest {
+    private RealWindow t;
+
+    @BeforeEach
+    void open() throws Exception {
+        t = new RealWindow();
+    }
+
+    @AfterEach
+    void close() throws Exception {
+        t.close();
+    }
+
+    private void openDemo() throws Exception {
+        t.fx(() -> {
+            t.w.files.load(Path.of(System.getProperty("tundra.samples"), "open-night.tundra"));
+            return null;
+        });
+        t.settle();
+    }
+
+    @Test
+    void everythingIsFoundByName() throws Exception {
+        openDemo();
+        t.keys(KeyCode.CONTROL, KeyCode.K);
+        t.type("sled gro");
+        var list = (ListView<?>) t.node("find-list");
+        assertThat(list.getItems()).extracting(c -> ((Command) c).name().get()).containsExactly("Select Sled (group)", "Select Start the sled (group)");
+        t.keys(KeyCode.ENTER);
+        assertThat(t.studio.selected().name()).isEqualTo("Sled");
+        t.keys(KeyCode.CONTROL, KeyCode.K);
+        t.type("animate");
+        t.keys(KeyCode.ENTER);
+        assertThat(t.studio.desk()).isEqualTo(Desk.ANIMATE);
+        t.keys(KeyCode.CONTROL, KeyCode.K);
+        t.keys(KeyCode.ESCAPE);
+        assertThat(t.fx(() -> t.node("find-query").getParent().getParent().isVisible())).isFalse();
+    }
+
+    @Test
+    void everyCommandHasANameAndNoShortcutIsUsedTwice() {
+        var shortcuts = new java.util.HashMap<String, String>();
+        for (Command c : t.w.commands.all()) {
+            assertThat(c.name().get()).isNotBlank();
+            if (c.shortcut() != null) {
+                assertThat(shortcuts.put(c.shortcut().getName(), c.id())).as(c.id() + " shares its shortcut").isNull();
+            }
+        }
+        assertThat(shortcuts).hasSizeGreaterThan(40);
+    }
+
+    @Test
+    void changesAreNotLostWithoutAsking() throws Exception {
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(50, 50), t.canvas(90, 90));
+        Project mine = t.studio.project();
+        t.newPiece = new Asker.NewPiece(new Point(100, 100), 12);
+        t.unsavedAnswer = Asker.Unsaved.CANCEL;
+        t.keys(KeyCode.CONTROL, KeyCode.N);
+        assertThat(t.unsavedAsked).isEqualTo(1);
+        assertThat(t.studio.project()).isSameAs(mine);
+        t.fx(() -> {
+            t.stage.getOnCloseRequest().handle(new javafx.stage.WindowEvent(t.stage, javafx.stage.WindowEvent.WINDOW_CLOSE_REQUEST));
+            return null;
+        });
+        assertThat(t.unsavedAsked).isEqualTo(2);
+        assertThat(t.stage.isShowing()).isTrue();
+        t.unsavedAnswer = Asker.Unsaved.DISCARD;
+        t.keys(KeyCode.CONTROL, KeyCode.N);
+        assertThat(t.studio.project().frameRate()).isEqualTo(12);
+        assertThat(((Label) t.node("saved-state")).getText()).isEqualTo("new");
+    }
+
+    @Test
+    void bothThemesShow() throws Exception {
+        openDemo();
+        Point panel = t.fx(() -> t.screen(t.w.details, 100, 500));
+        assertThat(t.pixel(panel).getBrightness()).isGreaterThan(0.9);
+        t.run("theme");
+        assertThat(t.pixel(panel).getBrightness()).isLessThan(0.2);
+        assertThat(t.w.settings.dark()).isTrue();
+    }
+
+    @Test
+    void undoSaysWhatItTakesBack() throws Exception {
+        t.keys(KeyCode.E);
+        t.drag(t.canvas(50, 50), t.canvas(90, 90));
+        assertThat(t.w.commands.get("undo").name().get()).isEqualTo("Undo draw Ellipse");
+        t.click("do-undo");
+        assertThat(t.w.commands.get("redo").name().get()).isEqualTo("Redo draw Ellipse");
+        t.click("do-redo");
+        assertThat(t.studio.board().elements()).hasSize(1);
+    }
+
+    @Test
+    void windowsMayBeTinyOrHuge() throws Exception {
+        openDemo();
+        for (int[] size : new int[][] {{900, 560}, {1590, 980}, {1280, 800}}) {
+            for (Desk d : Desk.values()) {
+                t.fx(() -> {
+                    t.stage.setWidth(size[0]);
+                    t.stage.setHeight(size[1]);
+                    t.studio.setDesk(d);
+                    return null;
+                });
+                t.settle();
+            }
+        }
+        assertThat(t.studio.project().name()).isEqualTo("Open Night");
+    }
+
+    @Test
+    void reactionsAreSentencesWhoseWordsChange() throws Exception {
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(50, 50), t.canvas(90, 90));
+        t.run("add-reaction");
+        assertThat(t.studio.desk()).isEqualTo(Desk.INTERACT);
+        t.click("chip-verb");
+        t.keys(KeyCode.DOWN);
+        t.keys(KeyCode.DOWN);
+        t.keys(KeyCode.ENTER);
+        var action = (Action.Move) t.studio.board().reactions().getFirst().actions().getFirst();
+        assertThat(action.verb()).isEqualTo(Action.Verb.PAUSE);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(((Action.Move) t.studio.board().reactions().getFirst().actions().getFirst()).verb()).isEqualTo(Action.Verb.PLAY_FROM_START);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.board().reactions()).isEmpty();
+    }
+
+    @Test
+    void tryingRunsTheRealPageAndLogsWhatFires() throws Exception {
+        openDemo();
+        t.keys(KeyCode.CONTROL, KeyCode.T);
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("the piece is ready")));
+        t.fx(() -> t.window.tryView().web().getEngine().executeScript("document.getElementById('t-s-start-the-sled').click()"));
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("tapped Start the sled") && l.reaction().equals("r-start")));
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("Sled run playFromStart")));
+        assertThat(t.fx(() -> t.stage.getScene().lookup("#sentence-1").getStyleClass())).contains("lit");
+        // the system's browser gets the same page, whose log comes here too
+        t.run("open-browser");
+        assertThat(t.opened).startsWith("http://127.0.0.1:");
+        try (HttpClient c = HttpClient.newHttpClient()) {
+            String page = c.send(HttpRequest.newBuilder(URI.create(t.opened)).build(), HttpResponse.BodyHandlers.ofString()).body();
+            assertThat(page).contains("Open Night").contains("tundra-log.js");
+        }
+        t.keys(KeyCode.ESCAPE);
+        t.click("try-leave");
+        assertThat(t.fx(() -> t.w.canvas.getScene() != null)).isTrue();
+    }
+}

@@ -1,0 +1,185 @@
+package tundra.core.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.networknt.schema.JsonSchemaFactory;
+import com.networknt.schema.SpecVersion;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.core.geometry.Contour;
+import tundra.core.geometry.Node;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Action;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Ids;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Trigger;
+import tundra.core.model.ValueType;
+import tundra.core.model.Values;
+import tundra.core.motion.Key;
+import tundra.core.motion.NamedEasing;
+import tundra.core.motion.Track;
+
+class ProjectFileTest {
+    @TempDir
+    private Path folder;
+
+    /** A project with some of everything, different for each seed. */
+    static Project random(long seed) {
+        var r = new Random(seed);
+        Asset a = Asset.of("dot.png", "image/png", 3, 2, ("picture " + seed).getBytes(StandardCharsets.UTF_8));
+        var elements = new ArrayList<Element>();
+        for (int i = 0; i < 6; i++) {
+            elements.add(element(r, a, 2));
+        }
+        Timeline t = new Timeline(Ids.next(), "Main", 3_000_000, r.nextBoolean(), r.nextBoolean(), Map.of());
+        for (Element e : elements) {
+            for (Property<?> p : Properties.of(e.content())) {
+                if (r.nextBoolean()) {
+                    t = keyed(t, e.id(), p, r);
+                }
+            }
+        }
+        t = keyed(t, Board.CANVAS, Properties.BACKGROUND, r);
+        var reactions = List.of(new Reaction(Ids.next(), new Trigger.Tapped(elements.get(0).id()),
+                List.of(new Action.Move(Action.Verb.GO_TO, t.id(), 500_000), new Action.Move(Action.Verb.TOGGLE, t.id(), 0))));
+        var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions);
+        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a), Map.of());
+    }
+
+    private static Color color(Random r) {
+        return new Color(r.nextInt(256), r.nextInt(256), r.nextInt(256), r.nextInt(256));
+    }
+
+    private static Element element(Random r, Asset a, int depth) {
+        Content c = switch (r.nextInt(depth > 0 ? 6 : 5)) {
+            case 0 -> new Content.Rectangle();
+            case 1 -> new Content.Ellipse();
+            case 2 -> new Content.Path(new Outline(List.of(new Contour(List.of(Node.corner(0, r.nextDouble()), Node.smooth(new Point(5, 5), new Point(1, 2))),
+                    r.nextBoolean()))), new Point(5, 5));
+            case 3 -> new Content.Text("Line\nänother", "Lora", 700, 12.5, Content.Align.RIGHT, 1.2);
+            case 4 -> new Content.Picture(a.hash());
+            default -> new Content.Group(List.of(element(r, a, depth - 1), element(r, a, depth - 1)), new Point(10, 20));
+        };
+        Values v = Values.NONE;
+        for (Property<?> p : Properties.of(c)) {
+            if (r.nextBoolean()) {
+                v = with(v, p, r);
+            }
+        }
+        return new Element(Ids.next(), "e" + r.nextInt(), r.nextBoolean(), r.nextBoolean(), v, c);
+    }
+
+    private static <T> Values with(Values v, Property<T> p, Random r) {
+        return v.with(p, value(p, r));
+    }
+
+    private static <T> T value(Property<T> p, Random r) {
+        return p.type() instanceof ValueType.ColorType ? p.cast(color(r)) : p.clamped(p.type().of(r.doubles(p.parts().size(), -500, 500).toArray()));
+    }
+
+    private static <T> Timeline keyed(Timeline t, String id, Property<T> p, Random r) {
+        var keys = new ArrayList<Key<T>>();
+        for (long at = r.nextInt(1000); at < 3_000_000; at += 700_000 + r.nextInt(90_000)) {
+            var easing = NamedEasing.ALL.get(r.nextInt(NamedEasing.ALL.size())).easing();
+            boolean bent = p == Properties.POSITION && r.nextBoolean();
+            keys.add(bent ? new Key<>(at, value(p, r), easing, new Point(1, -2), new Point(r.nextDouble(), 4)) : new Key<>(at, value(p, r), easing));
+        }
+        return t.with(id, p, new Track<>(keys));
+    }
+
+    @Test
+    void whatIsWrittenReadsBackTheSame() throws Exception {
+        for (long seed = 0; seed < 40; seed++) {
+            Project p = random(seed);
+            Path file = folder.resolve(seed + ".tundra");
+            ProjectFile.write(p, file);
+            assertThat(ProjectFile.read(file)).isEqualTo(p);
+        }
+    }
+
+    @Test
+    void theSameProjectGivesTheSameBytes() throws Exception {
+        assertThat(ProjectFile.bytes(random(3))).hasSizeGreaterThan(500);
+        Project p = random(4);
+        assertThat(ProjectFile.bytes(p)).isEqualTo(ProjectFile.bytes(ProjectFile.read(ProjectFile.bytes(p))));
+    }
+
+    @Test
+    void theJsonFollowsTheDocumentedSchema() throws Exception {
+        var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(Path.of("../docs/tundra-1.schema.json")));
+        for (long seed = 0; seed < 20; seed++) {
+            var problems = schema.validate(ProjectWriter.write(random(seed)), com.networknt.schema.InputFormat.JSON);
+            assertThat(problems).as("seed " + seed).isEmpty();
+        }
+        // the schema can tell: a wrong type and a missing field are found
+        assertThat(schema.validate(ProjectWriter.write(random(1)).replace("\"frameRate\" : 24", "\"frameRate\" : \"fast\""),
+                com.networknt.schema.InputFormat.JSON)).isNotEmpty();
+        assertThat(schema.validate("{\"tundra\":1}", com.networknt.schema.InputFormat.JSON)).isNotEmpty();
+    }
+
+    @Test
+    void unknownFieldsSurviveARoundTrip() throws Exception {
+        Project p = random(7);
+        String json = ProjectWriter.write(p)
+                .replaceFirst("\"frameRate\"", "\"weather\" : {\"wind\": [1, 2]},\n\"frameRate\"")
+                .replaceFirst("\"type\"", "\"glow\" : \"soft\",\n\"type\"")
+                .replaceFirst("\"easing\"", "\"note\" : 5,\n\"easing\"")
+                .replaceFirst("\"loop\"", "\"mood\" : null,\n\"loop\"")
+                .replaceFirst("\"rest\" : \\{", "\"rest\" : {\"halo\" : 3.5,")
+                .replace("\"rest\" : {\"halo\" : 3.5, }", "\"rest\" : {\"halo\" : 3.5 }");
+        Map<String, byte[]> data = Map.of(p.assets().keySet().iterator().next(), p.assets().values().iterator().next().data());
+        Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data);
+        String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data));
+        assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "changed");
+    }
+
+    @Test
+    void theVersionBeforeIsKept() throws Exception {
+        Path file = folder.resolve("a.tundra");
+        Project first = random(1), second = random(2);
+        ProjectFile.write(first, file);
+        ProjectFile.write(second, file);
+        assertThat(ProjectFile.read(file)).isEqualTo(second);
+        assertThat(ProjectFile.read(folder.resolve("a.tundra.previous"))).isEqualTo(first);
+        try (var all = Files.list(folder)) {
+            assertThat(all).as("no temporary file is left").hasSize(2);
+        }
+    }
+
+    @Test
+    void aFailedSaveLeavesTheOldFileAndSaysWhatToDo() throws Exception {
+        Path file = folder.resolve("nowhere/a.tundra");
+        assertThatThrownBy(() -> ProjectFile.write(random(1), file)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("there is no such folder").hasMessageContaining("save it to another folder");
+        Path old = folder.resolve("b.tundra");
+        Project kept = random(1);
+        ProjectFile.write(kept, old);
+        // a folder stands where the copy of the old version should go
+        Files.createDirectories(folder.resolve("b.tundra.previous/full"));
+        assertThatThrownBy(() -> ProjectFile.write(random(2), old)).isInstanceOf(FileProblem.class);
+        assertThat(ProjectFile.read(old)).isEqualTo(kept);
+        try (var all = Files.list(folder)) {
+            assertThat(all.map(p -> p.getFileName().toString())).noneMatch(n -> n.endsWith(".saving"));
+        }
+    }
+}

@@ -1,0 +1,193 @@
+package tundra.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayOutputStream;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.GZIPOutputStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.Keys;
+import tundra.core.geometry.Point;
+import tundra.core.model.Action;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Trigger;
+import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+import tundra.render.Fonts;
+
+/** The published page in a real browser: timelines, taps, keys, reduced motion. */
+class PlayerTest {
+    private static final String NAME = "Go <b>\"now\"</b> & 'then' </script>";
+    private static Browser browser;
+    @TempDir
+    private static Path folder;
+
+    @BeforeAll
+    static void start() throws Exception {
+        browser = new Browser();
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(piece(), null), folder, x -> { }, () -> false);
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+    }
+
+    private static Element box(String id, String name, double x) {
+        return new Element(id, name, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 60)).with(Properties.SIZE, new Point(40, 40))
+                .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+    }
+
+    private static Project piece() {
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 150)).with(Properties.FILL, Color.BLACK),
+                new Content.Text(NAME, "Lora", 400, 14, Content.Align.LEFT, 1.2));
+        var main = new Timeline("main", "Main", 3_000_000, false, false, Map.of()).with("mover", Properties.POSITION,
+                new Track<>(List.of(new Key<>(0, new Point(40, 200), Easing.LINEAR), new Key<>(3_000_000, new Point(1240, 200), Easing.LINEAR))))
+                .with("morph", Properties.SIZE, new Track<>(List.of(new Key<>(0, new Point(40, 40), Easing.LINEAR), new Key<>(3_000_000, new Point(160, 40), Easing.LINEAR))));
+        var loop = new Timeline("loop", "Loop", 500_000, true, true, Map.of()).with("mover", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 360.0, Easing.LINEAR))));
+        var path = new Element("morph", "Morph", false, false, box("x", "x", 600).rest(), new Content.Path(
+                tundra.core.geometry.Outline.polygon(0, 0, 40, 0, 40, 40), new Point(40, 40)));
+        var reactions = List.of(tap("r1", "play", Action.Verb.PLAY), tap("r2", "pause", Action.Verb.PAUSE), tap("r3", "toggle", Action.Verb.TOGGLE),
+                tap("r4", "start", Action.Verb.PLAY_FROM_START), tap("r5", "goto", Action.Verb.GO_TO));
+        var elements = List.of(box("play", NAME, 40), box("pause", "Pause", 100), box("toggle", "Toggle", 160), box("start", "Start", 220),
+                box("goto", "Go to", 280), box("mover", "Mover", 40), words, path);
+        return new Project("p", "Page " + NAME, 24, List.of(new Scene("s", "Scene", new Board(new Point(700, 300), Values.NONE, elements,
+                List.of(main, loop), reactions))), Map.of(), Map.of());
+    }
+
+    private static Reaction tap(String id, String element, Action.Verb verb) {
+        return new Reaction(id, new Trigger.Tapped(element), List.of(new Action.Move(verb, "main", verb == Action.Verb.GO_TO ? 250_000 : 0)));
+    }
+
+    private void open() {
+        browser.open(folder, 700, 300);
+        browser.run("window.told = []; addEventListener('tundra', e => told.push(e.detail.text))");
+    }
+
+    private double time() {
+        return ((Number) browser.run("return Tundra.pieces[0].timeline('Main').time")).doubleValue();
+    }
+
+    private boolean playing() {
+        return (boolean) browser.run("return Tundra.pieces[0].timeline('Main').playing");
+    }
+
+    private double x() {
+        return ((Number) browser.run("return parseFloat(getComputedStyle(document.getElementById('t-mover')).translate)")).doubleValue();
+    }
+
+    @Test
+    void tapsPlayPauseToggleStartAndGoTo() throws Exception {
+        open();
+        assertThat(time()).isZero();
+        assertThat(x()).isEqualTo(20);
+        browser.id("t-goto").click();
+        assertThat(time()).isEqualTo(250);
+        assertThat(x()).isEqualTo(120);
+        assertThat(playing()).isFalse();
+        browser.id("t-play").click();
+        Thread.sleep(200);
+        browser.id("t-pause").click();
+        double at = time();
+        assertThat(at).isBetween(300.0, 2500.0);
+        assertThat(x()).isCloseTo(20 + 0.4 * at, within(0.5));
+        Thread.sleep(150);
+        assertThat(time()).isEqualTo(at);
+        browser.id("t-toggle").click();
+        assertThat(playing()).isTrue();
+        browser.id("t-toggle").click();
+        assertThat(playing()).isFalse();
+        browser.id("t-start").click();
+        assertThat(time()).isLessThan(at);
+        Thread.sleep(3400);
+        assertThat(playing()).as("it ended").isFalse();
+        assertThat(x()).as("and stays at its end").isEqualTo(1220);
+        assertThat(browser.run("return told")).asString().contains("tapped Start", "Main playFromStart", "Main ended");
+        browser.id("t-toggle").click();
+        assertThat(time()).as("playing on from the end starts over").isLessThan(2500);
+    }
+
+    @Test
+    void whatBrowsersCannotAnimateThePlayerDoes() {
+        open();
+        browser.run("Tundra.pieces[0].timeline('Main').goTo(500)");
+        assertThat(browser.id("t-morph-s").getDomAttribute("d")).isEqualTo("M0 0L60 0L60 40Z");
+    }
+
+    @Test
+    void reactiveElementsAreButtonsForTheKeyboardToo() throws Exception {
+        open();
+        assertThat(browser.id("t-play").getDomAttribute("role")).isEqualTo("button");
+        assertThat(browser.id("t-play").getAccessibleName()).isEqualTo(NAME);
+        browser.id("t-goto").sendKeys(Keys.ENTER);
+        assertThat(time()).isEqualTo(250);
+        browser.id("t-start").sendKeys(Keys.SPACE);
+        assertThat(playing()).isTrue();
+        // tabbing goes through them in their order
+        browser.run("document.getElementById('t-play').focus()");
+        browser.driver.switchTo().activeElement().sendKeys(Keys.TAB);
+        assertThat(browser.driver.switchTo().activeElement().getDomAttribute("id")).isEqualTo("t-pause");
+    }
+
+    @Test
+    void namesAndWordsAreOnlyText() {
+        open();
+        assertThat(browser.driver.getTitle()).isEqualTo("Page " + NAME);
+        assertThat(browser.id("t-words").getText()).isEqualTo(NAME);
+        assertThat(browser.run("return document.querySelectorAll('b').length")).isEqualTo(0L);
+    }
+
+    @Test
+    void loopsGoOnByThemselves() throws Exception {
+        open();
+        Thread.sleep(700);
+        assertThat(browser.run("return Tundra.pieces[0].timeline('Loop').playing")).isEqualTo(true);
+        assertThat(((Number) browser.run("return Tundra.pieces[0].timeline('Loop').time")).doubleValue()).isBetween(0.0, 500.0);
+    }
+
+    @Test
+    void peopleWhoAskForLessMotionSeeTheLastFrameAndCanStillTap() throws Exception {
+        try (var quiet = new Browser("--force-prefers-reduced-motion")) {
+            quiet.open(folder, 700, 300);
+            assertThat(quiet.run("return parseFloat(getComputedStyle(document.getElementById('t-mover')).translate)")).isEqualTo(1220L);
+            assertThat(quiet.run("return Tundra.pieces[0].timeline('Loop').playing")).isEqualTo(false);
+            quiet.id("t-goto").click();
+            assertThat(quiet.run("return Tundra.pieces[0].timeline('Main').time")).isEqualTo(250L);
+            quiet.id("t-start").click();
+            assertThat(quiet.run("return Tundra.pieces[0].timeline('Main').time")).as("it is at its end at once").isEqualTo(3000L);
+        }
+    }
+
+    @Test
+    void thePlayerIsSmall() throws Exception {
+        var out = new ByteArrayOutputStream();
+        try (var zip = new GZIPOutputStream(out)) {
+            zip.write(PageCompiler.player());
+        }
+        assertThat(out.size()).isLessThanOrEqualTo(8 * 1024);
+    }
+
+    @Test
+    void thePageAsksNoOtherHost() throws Exception {
+        for (String name : List.of("index.html", "piece.js", "tundra-player.js")) {
+            assertThat(java.nio.file.Files.readString(folder.resolve(name))).isNotBlank().doesNotContain("://").doesNotContain("fetch(");
+        }
+    }
+}

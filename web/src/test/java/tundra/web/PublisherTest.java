@@ -1,0 +1,121 @@
+package tundra.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.core.file.FileProblem;
+
+class PublisherTest {
+    @TempDir
+    private Path folder;
+
+    private static Page page(String... names) {
+        var m = new LinkedHashMap<String, byte[]>();
+        for (String n : names) {
+            m.put(n, ("bytes of " + n).getBytes(StandardCharsets.UTF_8));
+        }
+        return new Page(m);
+    }
+
+    private static boolean publish(Page p, Path to) throws Exception {
+        return Publisher.publish(p, to, x -> { }, () -> false);
+    }
+
+    private List<String> names() throws Exception {
+        try (var all = Files.walk(folder)) {
+            return all.filter(Files::isRegularFile).map(p -> folder.relativize(p).toString()).filter(n -> !n.startsWith(".")).sorted().toList();
+        }
+    }
+
+    @Test
+    void whatIsNoLongerUsedGoesAndWhatIsOthersStays() throws Exception {
+        publish(page("index.html", "pictures/a.png", "piece.js"), folder);
+        Files.writeString(folder.resolve("notes.txt"), "mine");
+        publish(page("index.html", "pictures/b.png"), folder);
+        assertThat(names()).containsExactly("index.html", "notes.txt", "pictures/b.png");
+        assertThat(Files.readString(folder.resolve("pictures/b.png"))).isEqualTo("bytes of pictures/b.png");
+    }
+
+    @Test
+    void aPageOfOthersIsNotOverwritten() throws Exception {
+        Files.writeString(folder.resolve("index.html"), "<h1>my diary</h1>");
+        assertThatThrownBy(() -> publish(page("index.html"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("Tundra did not make");
+        assertThat(names()).containsExactly("index.html");
+        assertThat(Files.readString(folder.resolve("index.html"))).isEqualTo("<h1>my diary</h1>");
+    }
+
+    @Test
+    void givenUpMeansNothingChanged() throws Exception {
+        publish(page("index.html", "a.js"), folder);
+        String before = Files.readString(folder.resolve("index.html"));
+        var asked = new AtomicInteger();
+        boolean done = Publisher.publish(new Page(Map.of("index.html", new byte[] {1}, "b.js", new byte[] {2}, "c.js", new byte[] {3})), folder,
+                x -> { }, () -> asked.incrementAndGet() > 2);
+        assertThat(done).isFalse();
+        assertThat(names()).containsExactly("a.js", "index.html");
+        assertThat(Files.readString(folder.resolve("index.html"))).isEqualTo(before);
+    }
+
+    @Test
+    void progressGoesFromNothingToAll() throws Exception {
+        var seen = new ArrayList<Double>();
+        Publisher.publish(page("index.html", "a", "b"), folder.resolve("new/deep"), seen::add, () -> false);
+        assertThat(seen).isSorted().last().isEqualTo(1.0);
+        assertThat(folder.resolve("new/deep/index.html")).exists();
+    }
+
+    @Test
+    void aFileInTheWayIsSaidSo() throws Exception {
+        Path file = folder.resolve("file");
+        Files.writeString(file, "x");
+        assertThatThrownBy(() -> publish(page("index.html"), file)).isInstanceOf(FileProblem.class).hasMessageContaining("is a file");
+    }
+
+    // --- the preview server ---
+
+    private static HttpResponse<String> get(String url, String... headers) throws Exception {
+        try (HttpClient c = HttpClient.newHttpClient()) {
+            var r = HttpRequest.newBuilder(URI.create(url));
+            if (headers.length > 0) {
+                r.headers(headers);
+            }
+            return c.send(r.build(), HttpResponse.BodyHandlers.ofString());
+        }
+    }
+
+    @Test
+    void thePreviewServesThePageAndHearsItsLog() throws Exception {
+        var heard = new LinkedBlockingQueue<PreviewServer.LogLine>();
+        try (var s = new PreviewServer(heard::add); HttpClient c = HttpClient.newHttpClient()) {
+            s.serve(page("index.html", "pictures/a.png"));
+            assertThat(s.url()).startsWith("http://127.0.0.1:");
+            assertThat(get(s.url()).body()).isEqualTo("bytes of index.html");
+            assertThat(get(s.url() + "pictures/a.png").headers().firstValue("Content-Type")).contains("image/png");
+            assertThat(get(s.url() + "../../etc/passwd").statusCode()).isEqualTo(404);
+            assertThat(get(s.url() + "missing").statusCode()).isEqualTo(404);
+            assertThat(get(s.url(), "Origin", "http://elsewhere.example").statusCode()).isEqualTo(403);
+            c.send(HttpRequest.newBuilder(URI.create(s.url() + "log")).POST(HttpRequest.BodyPublishers.ofString(
+                    "{\"time\":12.5,\"text\":\"tapped Go\",\"reaction\":\"r1\"}")).build(), HttpResponse.BodyHandlers.discarding());
+            assertThat(heard.poll(5, TimeUnit.SECONDS)).isEqualTo(new PreviewServer.LogLine(12.5, "r1", "tapped Go"));
+            c.send(HttpRequest.newBuilder(URI.create(s.url() + "log")).POST(HttpRequest.BodyPublishers.ofString("{nonsense")).build(),
+                    HttpResponse.BodyHandlers.discarding());
+            assertThat(heard.poll(5, TimeUnit.SECONDS).text()).contains("can't be read");
+        }
+    }
+}
