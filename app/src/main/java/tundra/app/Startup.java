@@ -8,6 +8,14 @@ import javafx.stage.Stage;
 final class Startup {
     private Startup() {}
 
+    private static long residentMegabytes() {
+        try (var lines = java.nio.file.Files.lines(java.nio.file.Path.of("/proc/self/status"))) {
+            return lines.filter(l -> l.startsWith("VmRSS")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(-1);
+        } catch (java.io.IOException e) {
+            return -1;
+        }
+    }
+
     static void reached(Stage stage) {
         if (!Boolean.getBoolean("tundra.quit")) {
             return;
@@ -22,7 +30,8 @@ final class Startup {
                             .map(s -> java.time.Duration.between(s, java.time.Instant.now()).toMillis()).orElse(-1L);
                     System.out.println("first window after " + ms + " ms");
                 }
-                if (pulses == 20) {
+                if (pulses == 60) {
+                    System.out.println("resident memory " + residentMegabytes() + " MB");
                     stop();
                     stage.close();
                     Platform.exit();

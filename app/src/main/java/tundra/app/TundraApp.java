@@ -4,30 +4,18 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.scene.Scene;
-import javafx.scene.text.Font;
 import javafx.stage.Stage;
 import tundra.app.studio.Settings;
+import tundra.app.widget.Look;
 import tundra.app.window.MainWindow;
 import tundra.app.window.WindowAsker;
 import tundra.app.window.Workshop;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
-import tundra.render.Fonts;
 
 /** The desktop application. Arguments: a project to open, or none. */
 public final class TundraApp extends Application {
     private Workshop workshop;
-
-    /** The style sheets and fonts of every window of Tundra. */
-    public static void dress(Scene scene) {
-        for (String family : List.of("Figtree", "JetBrains Mono")) {
-            for (int weight : Fonts.BUNDLED.weights(family)) {
-                Font.loadFont(new java.io.ByteArrayInputStream(Fonts.BUNDLED.file(family, weight)), 12);
-            }
-        }
-        Application.setUserAgentStylesheet(new atlantafx.base.theme.PrimerLight().getUserAgentStylesheet());
-        scene.getStylesheets().setAll(TundraApp.class.getResource("tundra.css").toExternalForm());
-    }
 
     /** The piece that an empty start shows. */
     public static Project blank() {
@@ -39,7 +27,7 @@ public final class TundraApp extends Application {
         workshop = new Workshop(blank(), Settings.load(), new WindowAsker(stage), url -> getHostServices().showDocument(url));
         var window = new MainWindow(stage, workshop);
         var scene = new Scene(window.root(), 1280, 800);
-        dress(scene);
+        Look.dress(scene, workshop.studio.dark());
         stage.setScene(scene);
         stage.setMinWidth(900);
         stage.setMinHeight(560);

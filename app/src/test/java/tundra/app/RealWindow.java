@@ -55,7 +55,7 @@ final class RealWindow implements AutoCloseable, Asker {
             window = new MainWindow(stage, w);
             studio = w.studio;
             var scene = new Scene(window.root(), 1280, 800);
-            TundraApp.dress(scene);
+            tundra.app.widget.Look.dress(scene, false);
             stage.setScene(scene);
             stage.setX(20);
             stage.setY(20);

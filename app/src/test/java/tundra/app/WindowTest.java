@@ -140,7 +140,6 @@ class WindowTest {
         assertThat(t.studio.desk()).isEqualTo(Desk.INTERACT);
         t.click("chip-verb");
         t.keys(KeyCode.DOWN);
-        t.keys(KeyCode.DOWN);
         t.keys(KeyCode.ENTER);
         var action = (Action.Move) t.studio.board().reactions().getFirst().actions().getFirst();
         assertThat(action.verb()).isEqualTo(Action.Verb.PAUSE);
@@ -166,7 +165,6 @@ class WindowTest {
             String page = c.send(HttpRequest.newBuilder(URI.create(t.opened)).build(), HttpResponse.BodyHandlers.ofString()).body();
             assertThat(page).contains("Open Night").contains("tundra-log.js");
         }
-        t.keys(KeyCode.ESCAPE);
         t.click("try-leave");
         assertThat(t.fx(() -> t.w.canvas.getScene() != null)).isTrue();
     }

@@ -62,7 +62,7 @@ final class ShotApp {
         var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(stage), url -> { });
         var window = new MainWindow(stage, w);
         var scene = new Scene(window.root(), state.size().x(), state.size().y());
-        TundraApp.dress(scene);
+        tundra.app.widget.Look.dress(scene, state.dark());
         stage.setScene(scene);
         Studio s = w.studio;
         s.open(state.project(), state.file());

@@ -82,9 +82,6 @@ public final class DetailsPanel extends ScrollPane {
             box.getChildren().add(canvas);
             section("Look", List.of(Properties.BACKGROUND), Board.CANVAS);
         }
-        if (studio.desk() == Desk.ANIMATE) {
-            box.getChildren().add(easing);
-        }
         easing.refresh();
     }
 
@@ -95,6 +92,9 @@ public final class DetailsPanel extends ScrollPane {
         if (e.content() instanceof tundra.core.model.Content.Text) {
             text = new TextSection(studio, e);
             box.getChildren().add(text);
+        }
+        if (studio.desk() == Desk.ANIMATE) {
+            box.getChildren().add(easing);
         }
         section("Look", all.stream().filter(p -> !PLACE.contains(p)).toList(), e.id());
     }

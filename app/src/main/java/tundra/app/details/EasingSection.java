@@ -129,9 +129,6 @@ final class EasingSection extends VBox {
         });
         var box = new VBox(8, preview, list);
         box.getStyleClass().addAll("root-colors", "popover");
-        if (studio.dark()) {
-            box.getStyleClass().add("polar-night");
-        }
         box.getStylesheets().setAll(getScene().getStylesheets());
         popup.getContent().add(box);
         popup.setOnHidden(e -> preview.stop());

@@ -6,9 +6,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
-import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.shape.Rectangle;
@@ -27,30 +25,6 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
 
     OutlineCell(OutlinePanel panel) {
         this.panel = panel;
-        setOnDragDetected(e -> {
-            if (getItem() != null) {
-                var content = new ClipboardContent();
-                content.putString(getItem().element().id());
-                startDragAndDrop(TransferMode.MOVE).setContent(content);
-                e.consume();
-            }
-        });
-        setOnDragOver(e -> {
-            if (e.getGestureSource() instanceof OutlineCell && e.getGestureSource() != this && getItem() != null) {
-                e.acceptTransferModes(TransferMode.MOVE);
-                getStyleClass().removeAll("drop-above", "drop-below");
-                getStyleClass().add(e.getY() < getHeight() / 2 ? "drop-above" : "drop-below");
-            }
-            e.consume();
-        });
-        setOnDragExited(e -> getStyleClass().removeAll("drop-above", "drop-below"));
-        setOnDragDropped(e -> {
-            if (getItem() != null) {
-                panel.drop(e.getDragboard().getString(), getItem().element(), e.getY() < getHeight() / 2);
-                e.setDropCompleted(true);
-            }
-            e.consume();
-        });
     }
 
     @Override
@@ -70,7 +44,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         if (e.hidden()) {
             getStyleClass().add("dim");
         }
-        var line = new HBox(8);
+        var line = new HBox(5);
         line.setAlignment(Pos.CENTER_LEFT);
         line.setPadding(new Insets(0, 0, 0, row.depth() * 14));
         if (e.content() instanceof Content.Group) {

@@ -28,6 +28,10 @@ public final class OutlinePanel extends VBox {
     private final ListView<Row> list = new ListView<>();
     private final Set<String> open = new HashSet<>();
     private String renaming;
+    private String pressed;
+    private double pressedY;
+    private OutlineCell target;
+    private boolean inFront;
 
     /** An element in the list, and how deep in groups it lies. */
     record Row(Element element, int depth) {}
@@ -56,6 +60,8 @@ public final class OutlinePanel extends VBox {
         getChildren().addAll(head, list);
         // the studio decides what is selected; the list only shows it
         list.addEventFilter(MouseEvent.MOUSE_PRESSED, this::press);
+        list.addEventFilter(MouseEvent.MOUSE_DRAGGED, this::drag);
+        list.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> release());
         studio.listen(what -> refresh());
         refresh();
     }
@@ -91,11 +97,48 @@ public final class OutlinePanel extends VBox {
                     rename(cell.getItem().element().id());
                 } else {
                     select(cell.getItem().element().id(), e.isShiftDown(), e.isShortcutDown());
+                    pressed = cell.getItem().element().id();
+                    pressedY = e.getSceneY();
                 }
                 list.requestFocus();
                 return;
             }
         }
+    }
+
+    /** Shows where the pressed row would go. */
+    private void drag(MouseEvent e) {
+        if (pressed == null || target == null && Math.abs(e.getSceneY() - pressedY) < 4) {
+            return;
+        }
+        e.consume();
+        mark(null, false);
+        for (javafx.scene.Node n : list.lookupAll(".list-cell")) {
+            var b = n.localToScene(n.getLayoutBounds());
+            if (n instanceof OutlineCell c && c.getItem() != null && e.getSceneY() >= b.getMinY() && e.getSceneY() < b.getMaxY()
+                    && !c.getItem().element().id().equals(pressed)) {
+                mark(c, e.getSceneY() < (b.getMinY() + b.getMaxY()) / 2);
+            }
+        }
+    }
+
+    private void mark(OutlineCell cell, boolean front) {
+        if (target != null) {
+            target.getStyleClass().removeAll("drop-above", "drop-below");
+        }
+        target = cell;
+        inFront = front;
+        if (cell != null) {
+            cell.getStyleClass().add(front ? "drop-above" : "drop-below");
+        }
+    }
+
+    private void release() {
+        if (pressed != null && target != null) {
+            drop(pressed, target.getItem().element(), inFront);
+        }
+        pressed = null;
+        mark(null, false);
     }
 
     private void select(String id, boolean range, boolean toggle) {
@@ -145,13 +188,13 @@ public final class OutlinePanel extends VBox {
     }
 
     /** Puts an element in front of another one in the same group. */
-    void drop(String moved, Element onto, boolean inFront) {
+    private void drop(String moved, Element onto, boolean front) {
         studio.edit("Reorder " + studio.board().find(moved).name(), b -> {
             var path = tundra.core.model.Tree.path(b.elements(), onto.id());
             var siblings = path.size() == 1 ? b.elements() : b.find(path.get(path.size() - 2)).children();
             var ids = siblings.stream().map(Element::id).filter(x -> !x.equals(moved)).toList();
             return siblings.stream().anyMatch(s -> s.id().equals(moved))
-                    ? Arrange.reorder(b, moved, ids.indexOf(onto.id()) + (inFront ? 1 : 0)) : b;
+                    ? Arrange.reorder(b, moved, ids.indexOf(onto.id()) + (front ? 1 : 0)) : b;
         });
     }
 }

@@ -28,7 +28,7 @@ import tundra.core.model.Timeline;
 
 /** Ruler and lanes of the chosen timeline, drawn by hand: only the rows in view cost anything. */
 public final class TimelineCanvas extends Pane {
-    static final double HEAD = 286;
+    static final double HEAD = 300;
     static final double RULER = 38;
     private static final double MARGIN = 14;
     private final Studio studio;
@@ -231,6 +231,7 @@ public final class TimelineCanvas extends Pane {
         g.fillRoundRect(a, y + 6, b - a, r.height() - 13, 8, 8);
         g.setFill(colors.space());
         g.fillRect(a, y + 6, 3, r.height() - 13);
+        g.setFill(colors.ink1());
         String words = (properties == 1 ? "1 property" : properties + " properties") + " · " + (count == 1 ? "1 key" : count + " keys");
         g.beginPath();
         g.rect(a, y, Math.max(140, b - a), r.height());

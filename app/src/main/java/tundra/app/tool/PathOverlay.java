@@ -41,6 +41,7 @@ public final class PathOverlay implements CanvasView.Overlay {
         line(g, v, track, m, colors);
         ticks(g, v, track, m, colors);
         handles(g, v, track, m, colors, e);
+        Point labelled = null;
         for (Key<Point> k : track.keys()) {
             Point at = v.toView(m.apply(k.value()));
             boolean here = k.time() == studio.playhead();
@@ -50,7 +51,10 @@ public final class PathOverlay implements CanvasView.Overlay {
             g.setLineWidth(2);
             g.fillRoundRect(at.x() - 5.5, at.y() - 5.5, 11, 11, 5, 5);
             g.strokeRoundRect(at.x() - 5.5, at.y() - 5.5, 11, 11, 5, 5);
-            label(g, colors, TimeText.seconds(k.time()), at.plus(new Point(0, 21)));
+            if (labelled == null || labelled.distance(at) > 34) {
+                label(g, colors, TimeText.seconds(k.time()), at.plus(new Point(0, 21)));
+                labelled = at;
+            }
         }
     }
 

@@ -37,10 +37,10 @@ public final class SelectTool implements Tool {
     private Cursor cursor = Cursor.DEFAULT;
     private List<Snapping.Line> lines = List.of();
 
-    /** What the pointer is doing between press and release. */
+    /** What the pointer is doing between press and release; a press that never moves may drop an element from the selection. */
     private sealed interface Gesture {
         /** Nothing yet: it becomes a move once the pointer has gone far enough. */
-        record Press(Pointer at, boolean moves) implements Gesture {}
+        record Press(Pointer at, boolean moves, String drops) implements Gesture {}
 
         record Move(Point from, Map<String, Point> positions, Rect bounds, Object merge) implements Gesture {}
 
@@ -105,15 +105,17 @@ public final class SelectTool implements Tool {
             return;
         }
         if (p.shift()) {
-            var next = new LinkedHashSet<>(studio.selection());
-            if (!next.remove(id)) {
-                next.add(id);
+            if (studio.selection().contains(id)) {
+                gesture = new Gesture.Press(p, true, id);
+                return;
             }
+            var next = new LinkedHashSet<>(studio.selection());
+            next.add(id);
             studio.select(next);
         } else if (!studio.selection().contains(id)) {
             studio.select(List.of(id));
         }
-        gesture = new Gesture.Press(p, studio.selection().contains(id));
+        gesture = new Gesture.Press(p, studio.selection().contains(id), null);
     }
 
     /** The topmost element's outermost group; what is selected inside a group stays in hand. */
@@ -222,6 +224,10 @@ public final class SelectTool implements Tool {
             var found = new LinkedHashSet<>(m.add() ? studio.selection() : List.<String>of());
             found.addAll(HitTest.meeting(studio.frame(), Rect.of(m.from(), m.to())));
             studio.select(found);
+        } else if (gesture instanceof Gesture.Press press && press.drops() != null) {
+            var left = new LinkedHashSet<>(studio.selection());
+            left.remove(press.drops());
+            studio.select(left);
         }
         gesture = null;
         lines = List.of();

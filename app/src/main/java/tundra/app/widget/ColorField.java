@@ -122,9 +122,6 @@ public final class ColorField extends HBox {
         title.getStyleClass().add("section");
         var box = new VBox(8, title, grid, none);
         box.getStyleClass().addAll("root-colors", "popover");
-        if (getScene().getRoot().getStyleClass().contains("polar-night")) {
-            box.getStyleClass().add("polar-night");
-        }
         box.getStylesheets().setAll(getScene().getStylesheets());
         popup.getContent().add(box);
         var at = swatch.localToScreen(0, swatch.getHeight() + 4);

@@ -30,6 +30,7 @@ import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.Look;
 import tundra.core.geometry.Numbers;
 
 /** The window: what stays, and the desk in the middle. */
@@ -120,10 +121,7 @@ public final class MainWindow {
             arrange();
         }
         if (what.contains(Aspect.THEME)) {
-            layers.getStyleClass().remove("polar-night");
-            if (studio.dark()) {
-                layers.getStyleClass().add("polar-night");
-            }
+            Look.theme(studio.dark());
         }
         title();
         zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%  " + Numbers.plain(studio.board().size().x(), 0) + "×"
@@ -146,7 +144,8 @@ public final class MainWindow {
         });
         if (!trying && studio.desk() != Desk.PUBLISH) {
             tryView.stop();
-            w.canvas.requestFocus();
+            // a split pane takes its content into the scene only at the next layout
+            javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(w.canvas::requestFocus));
         }
     }
 

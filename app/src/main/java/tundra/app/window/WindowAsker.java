@@ -73,9 +73,6 @@ public final class WindowAsker implements Asker {
         d.setGraphic(null);
         d.getDialogPane().getStylesheets().setAll(stage.getScene().getStylesheets());
         d.getDialogPane().getStyleClass().addAll("root-colors", "tundra-dialog");
-        if (stage.getScene().getRoot().getStyleClass().contains("polar-night")) {
-            d.getDialogPane().getStyleClass().add("polar-night");
-        }
         return d;
     }
 

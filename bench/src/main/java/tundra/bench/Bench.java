@@ -1,0 +1,62 @@
+package tundra.bench;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.Locale;
+import java.util.Map;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Prints the figures of speed and memory as a table, each with its baseline of the same run and what it is held to. */
+public final class Bench {
+    private static boolean all = true;
+
+    private Bench() {}
+
+    /** The argument is the root of the project. Ends with 1 when a figure is over its bound. */
+    public static void main(String[] args) throws Exception {
+        Path root = Path.of(args[0]);
+        System.out.printf(Locale.ROOT, "%-58s %12s %12s %8s   %s%n", "figure", "measured", "baseline", "ratio", "held to");
+        Map<String, Double> ms = frames();
+        ratio("300 moving elements, evaluate + paint / bare Skia calls", ms.get("paintMoving"), ms.get("paintBare"), "ms", 1.25);
+        bound("demo frame at 1280x720, still parts kept", ms.get("demoFrame"), "ms", 8);
+        bound("1,000 elements x 5 keyed properties, evaluate", ms.get("evaluate"), "ms", 4);
+        try (var page = new PageBench()) {
+            PageBench.Result moving = page.moving();
+            ratio("page of 300 elements, main thread / written by hand", moving.published(), moving.byHand(), "ms/s", 1.1);
+            PageBench.Result demo = page.demo();
+            ratio("page of the demo, main thread / written by hand", demo.published(), demo.byHand(), "ms/s", 1.1);
+        }
+        StartBench.Result start = new StartBench(root).measure();
+        ratio("start to first window with the demo / empty window", start.tundraMs(), start.emptyMs(), "ms", 1.5);
+        bound("resident memory with the demo open", start.memoryMb(), "MB", 600);
+        System.exit(all ? 0 : 1);
+    }
+
+    private static Map<String, Double> frames() throws Exception {
+        var out = new HashMap<String, Double>();
+        for (RunResult r : new Runner(new OptionsBuilder().include(FrameBench.class.getName()).verbosity(VerboseMode.SILENT).build()).run()) {
+            String name = r.getParams().getBenchmark();
+            out.put(name.substring(name.lastIndexOf('.') + 1), r.getPrimaryResult().getScore());
+        }
+        return out;
+    }
+
+    private static void ratio(String figure, double measured, double baseline, String unit, double most) {
+        double ratio = measured / baseline;
+        System.out.printf(Locale.ROOT, "%-58s %7.2f %-4s %7.2f %-4s %8.2f   at most %.2f%s%n", figure, measured, unit, baseline, unit, ratio, most,
+                verdict(ratio <= most));
+    }
+
+    private static void bound(String figure, double measured, String unit, double most) {
+        System.out.printf(Locale.ROOT, "%-58s %7.2f %-4s %12s %8s   at most %.0f %s%s%n", figure, measured, unit, "-", "-", most, unit,
+                verdict(measured <= most));
+    }
+
+    private static String verdict(boolean ok) {
+        all &= ok;
+        return ok ? "" : "   OVER";
+    }
+}

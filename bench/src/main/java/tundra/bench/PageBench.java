@@ -1,0 +1,137 @@
+package tundra.bench;
+
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.openqa.selenium.chrome.ChromeDriver;
+import org.openqa.selenium.chrome.ChromeDriverService;
+import org.openqa.selenium.chrome.ChromeOptions;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.motion.Key;
+import tundra.render.Fonts;
+import tundra.web.Page;
+import tundra.web.PageCompiler;
+import tundra.web.Publisher;
+
+/** The main-thread time of a published page in Chromium, against a page written by hand with the same motion. */
+final class PageBench implements AutoCloseable {
+    private static final int RUNS = 5;
+    private static final int SECONDS = 4;
+    private final ChromeDriver driver;
+    private final Path work = Files.createTempDirectory("tundra-bench-page");
+
+    /** Medians, in ms of the main thread per second. */
+    record Result(double published, double byHand) {}
+
+    PageBench() throws IOException {
+        var options = new ChromeOptions();
+        options.setBinary("/usr/bin/chromium");
+        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                "--disable-component-update", "--disable-sync", "--hide-scrollbars", "--user-data-dir=" + Files.createTempDirectory("tundra-chromium"));
+        driver = new ChromeDriver(new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).build(), options);
+        driver.executeCdpCommand("Performance.enable", Map.of());
+    }
+
+    /** 300 elements that move and turn. */
+    Result moving() throws Exception {
+        Board b = Pieces.moving(300, false);
+        Path published = work.resolve("moving"), hand = work.resolve("moving-hand");
+        publish(Pieces.project(b), published);
+        Files.createDirectories(hand);
+        Files.writeString(hand.resolve("index.html"), byHand(b));
+        return compare(published, hand);
+    }
+
+    /** The demo; by hand: the same elements, each animation started by one plain call. */
+    Result demo() throws Exception {
+        Project p = tundra.samples.OpenNight.project();
+        Path published = work.resolve("demo"), hand = work.resolve("demo-hand");
+        Page page = publish(p, published);
+        publish(p, hand);
+        String data = new String(page.files().get("piece.js"), java.nio.charset.StandardCharsets.UTF_8).replaceFirst("(?s)^Tundra\\.start\\((.*)\\);\\s*$", "$1");
+        Files.writeString(hand.resolve("tundra-player.js"), "");
+        Files.writeString(hand.resolve("piece.js"), """
+                const data = %s;
+                for (const t of data.scenes[0].timelines) {
+                  for (const { of, property, keys } of t.tracks) {
+                    const a = document.getElementById(of).animate(
+                      keys.map(([offset, value, easing]) => ({ offset, [property]: value, easing: easing || "linear" })),
+                      { duration: t.duration, fill: "both", iterations: t.loop ? Infinity : 1 });
+                    if (!t.starts) a.pause();
+                  }
+                }
+                """.formatted(data));
+        return compare(published, hand);
+    }
+
+    private static Page publish(Project p, Path to) throws Exception {
+        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(p, null);
+        Publisher.publish(page, to, x -> { }, () -> false);
+        return page;
+    }
+
+    private static String byHand(Board b) {
+        var s = new StringBuilder("<!doctype html><meta charset=utf-8><style>body{margin:0}#s{position:relative;overflow:hidden;width:1280px;height:720px}"
+                + "#s div{position:absolute;left:0;top:0}svg{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}</style><div id=s></div><script>\n");
+        s.append("const all = [");
+        for (Element e : b.elements()) {
+            Point size = e.rest().get(Properties.SIZE), half = size.times(0.5);
+            List<Key<Point>> k = b.main().track(e.id(), Properties.POSITION).keys();
+            Point from = k.get(0).value().minus(half), to = k.get(1).value().minus(half);
+            s.append(String.format(Locale.ROOT, "[%f,%f,%f,%f,%f,%f,'%s',%b],", from.x(), from.y(), to.x(), to.y(), size.x(), size.y(),
+                    e.rest().get(Properties.FILL).hex(), e.content() instanceof tundra.core.model.Content.Ellipse));
+        }
+        return s.append("""
+                ];
+                const scene = document.getElementById("s");
+                for (const [x, y, x2, y2, w, h, fill, round] of all) {
+                  const d = document.createElement("div");
+                  d.style.cssText = `width:${w}px;height:${h}px;transform-origin:${w / 2}px ${h / 2}px`;
+                  d.innerHTML = round ? `<svg><ellipse cx=${w / 2} cy=${h / 2} rx=${w / 2} ry=${h / 2} fill="${fill}"/></svg>`
+                    : `<svg><rect width=${w} height=${h} fill="${fill}"/></svg>`;
+                  scene.append(d);
+                  const timing = { duration: 4000, iterations: Infinity };
+                  const easing = "ease-in-out";
+                  d.animate([{ translate: `${x}px ${y}px`, easing }, { translate: `${x2}px ${y2}px`, easing }, { translate: `${x}px ${y}px` }], timing);
+                  d.animate([{ rotate: "0deg", easing }, { rotate: "180deg", easing }, { rotate: "0deg" }], timing);
+                }
+                </script>""").toString();
+    }
+
+    private Result compare(Path a, Path b) throws Exception {
+        double[][] ms = new double[2][RUNS];
+        for (int r = 0; r < RUNS; r++) {
+            for (int i = 0; i < 2; i++) {
+                ms[i][r] = load(i == 0 ? a : b);
+            }
+        }
+        return new Result(StartBench.median(ms[0]), StartBench.median(ms[1]));
+    }
+
+    private double load(Path folder) throws Exception {
+        driver.get(folder.resolve("index.html").toUri().toString());
+        Thread.sleep(1500);
+        double before = taskSeconds();
+        Thread.sleep(SECONDS * 1000L);
+        return (taskSeconds() - before) * 1000 / SECONDS;
+    }
+
+    @SuppressWarnings("unchecked")
+    private double taskSeconds() {
+        var metrics = (List<Map<String, Object>>) driver.executeCdpCommand("Performance.getMetrics", Map.of()).get("metrics");
+        return metrics.stream().filter(m -> m.get("name").equals("TaskDuration")).mapToDouble(m -> ((Number) m.get("value")).doubleValue()).findFirst().orElseThrow();
+    }
+
+    @Override
+    public void close() {
+        driver.quit();
+    }
+}

@@ -1,0 +1,72 @@
+package tundra.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+
+/** Made-up boards of many moving elements. */
+final class Pieces {
+    static final int WIDTH = 1280;
+    static final int HEIGHT = 720;
+    static final long DURATION = 4_000_000;
+
+    private Pieces() {}
+
+    private static <T> Track<T> two(T a, T b, Easing e) {
+        return new Track<>(List.of(new Key<>(0, a, e), new Key<>(DURATION / 2, b, e), new Key<>(DURATION, a, e)));
+    }
+
+    private static <T> Timeline key(Timeline t, String id, Property<T> p, T a, T b, Easing e) {
+        return t.with(id, p, two(a, b, e));
+    }
+
+    /** Rectangles, round rectangles and ellipses in turn. */
+    static Element element(int i, Random r) {
+        Content c = i % 3 == 1 ? new Content.Ellipse() : new Content.Rectangle();
+        Values v = Values.NONE.with(Properties.POSITION, new Point(r.nextInt(WIDTH), r.nextInt(HEIGHT)))
+                .with(Properties.SIZE, new Point(30 + r.nextInt(60), 30 + r.nextInt(60)))
+                .with(Properties.FILL, new Color(r.nextInt(256), r.nextInt(256), r.nextInt(256), i % 4 == 0 ? 160 : 255));
+        return new Element("e" + i, "Element " + i, false, false, i % 3 == 2 ? v.with(Properties.CORNER_RADIUS, 8.0) : v, c);
+    }
+
+    /** Elements that all move and turn; with {@code five} also their scale, opacity and fill are keyed. */
+    static Board moving(int count, boolean five) {
+        var r = new Random(1);
+        var elements = new ArrayList<Element>();
+        var t = new Timeline("main", Timeline.MAIN, DURATION, true, true, Map.of());
+        Easing ease = EasingText.parse("ease-in-out");
+        for (int i = 0; i < count; i++) {
+            Element e = element(i, r);
+            elements.add(e);
+            Point home = e.rest().get(Properties.POSITION);
+            t = key(t, e.id(), Properties.POSITION, home, home.plus(new Point(r.nextInt(200) - 100, r.nextInt(200) - 100)), ease);
+            t = key(t, e.id(), Properties.ROTATION, 0.0, 180.0, ease);
+            if (five) {
+                t = key(t, e.id(), Properties.SCALE, new Point(1, 1), new Point(1.5, 0.7), ease);
+                t = key(t, e.id(), Properties.OPACITY, 1.0, 0.4, ease);
+                t = key(t, e.id(), Properties.FILL, e.rest().get(Properties.FILL), Color.parse("#C8503A"), ease);
+            }
+        }
+        return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
+    }
+
+    static Project project(Board b) {
+        return new Project("bench", "Bench", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of());
+    }
+}

@@ -1,0 +1,86 @@
+package tundra.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Starts whole processes, Tundra and the empty window in turn, both with a start-up cache of their own. */
+final class StartBench {
+    private static final int RUNS = 7;
+    private final Path root;
+    private final Path work = Files.createTempDirectory("tundra-bench");
+
+    /** Medians. */
+    record Result(double tundraMs, double emptyMs, double memoryMb) {}
+
+    StartBench(Path root) throws IOException {
+        this.root = root;
+    }
+
+    private List<String> jars(String folder) throws IOException {
+        try (var all = Files.list(root.resolve("build/" + folder))) {
+            return all.map(Path::toString).filter(n -> n.endsWith(".jar")).sorted().toList();
+        }
+    }
+
+    private List<String> command(boolean tundra, String... cache) throws IOException {
+        var c = new ArrayList<String>();
+        c.add(Path.of(System.getProperty("java.home"), "bin/java").toString());
+        c.addAll(Arrays.asList(cache));
+        c.addAll(List.of("--enable-native-access=javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED", "--module-path", root.resolve("build/fx").toString(),
+                "--add-modules", "javafx.controls,javafx.swing,javafx.web", "-Xmx1g", "-XX:+UseSerialGC", "-Dprism.order=sw", "-Dtundra.quit=true",
+                "-Dtundra.config=" + work.resolve("config")));
+        var cp = new ArrayList<>(jars("lib"));
+        if (!tundra) {
+            cp.add(root.resolve("bench/target/tundra-bench-0.1.0.jar").toString());
+        }
+        c.addAll(List.of("-cp", String.join(":", cp), tundra ? "tundra.app.Launcher" : "tundra.bench.EmptyWindow$Start"));
+        if (tundra) {
+            c.add(root.resolve("samples/open-night.tundra").toString());
+        }
+        return c;
+    }
+
+    private static String run(List<String> command) throws IOException, InterruptedException {
+        Process p = new ProcessBuilder(command).redirectErrorStream(true).start();
+        String out = new String(p.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        p.waitFor();
+        return out;
+    }
+
+    private static double number(String out, String pattern) {
+        Matcher m = Pattern.compile(pattern).matcher(out);
+        if (!m.find()) {
+            throw new IllegalStateException("no figure in: " + out);
+        }
+        return Double.parseDouble(m.group(1));
+    }
+
+    Result measure() throws IOException, InterruptedException {
+        String[] caches = {work.resolve("tundra.aot").toString(), work.resolve("empty.aot").toString()};
+        for (int i = 0; i < 2; i++) {
+            run(command(i == 0, "-XX:AOTCacheOutput=" + caches[i]));
+        }
+        double[][] ms = new double[2][RUNS];
+        double[] memory = new double[RUNS];
+        for (int r = 0; r < RUNS; r++) {
+            for (int i = 0; i < 2; i++) {
+                String out = run(command(i == 0, "-XX:AOTCache=" + caches[i]));
+                ms[i][r] = number(out, "first window after (\\d+) ms");
+                memory[r] = i == 0 ? number(out, "resident memory (\\d+) MB") : memory[r];
+            }
+        }
+        return new Result(median(ms[0]), median(ms[1]), median(memory));
+    }
+
+    static double median(double[] v) {
+        double[] s = v.clone();
+        Arrays.sort(s);
+        return s[s.length / 2];
+    }
+}
