@@ -36,11 +36,15 @@ const Tundra = (() => {
     }
   }
 
+  // All animations of a timeline share one start, so that they keep in step. There is no animation that only keeps time: one
+  // without a target would wake the main thread at every frame.
   class Timeline {
     #animations = [];
     #driven = [];
-    #clock;
     #loop;
+    #start = 0;
+    #at = 0;
+    #end;
 
     constructor({ id, name, duration, loop, starts, tracks }) {
       Object.assign(this, { id, name, duration, starts, playing: false });
@@ -55,24 +59,12 @@ const Tundra = (() => {
           this.#animations.push(el.animate(frames, timing));
         }
       }
-      this.#clock = new Animation(new KeyframeEffect(null, null, timing), document.timeline);
-      this.#clock.onfinish = () => {
-        if (this.playing) {
-          this.playing = false;
-          this.#drive();
-          tell(name + " ended");
-        }
-      };
       this.#stop(0);
-    }
-
-    get #all() {
-      return [this.#clock, ...this.#animations];
     }
 
     // Where it stands, in ms.
     get time() {
-      const t = this.#clock.currentTime || 0;
+      const t = this.playing ? document.timeline.currentTime - this.#start : this.#at;
       return this.#loop ? t % this.duration : Math.min(t, this.duration);
     }
 
@@ -81,33 +73,45 @@ const Tundra = (() => {
     }
 
     #stop(t) {
-      for (const a of this.#all) {
+      clearTimeout(this.#end);
+      this.playing = false;
+      this.#at = t;
+      for (const a of this.#animations) {
         a.pause();
         a.currentTime = t;
       }
       this.#drive();
     }
 
+    #watch() {
+      const left = this.duration - (document.timeline.currentTime - this.#start);
+      if (left > 0) {
+        this.#end = setTimeout(() => this.#watch(), left + 1);
+      } else {
+        this.#stop(this.duration);
+        tell(this.name + " ended");
+      }
+    }
+
     play() {
       if (quiet.matches) return this.goTo(this.duration);
-      let t = this.#clock.currentTime || 0;
-      if (!this.#loop && t >= this.duration) t = 0;
-      const start = document.timeline.currentTime - t;
-      for (const a of this.#all) a.startTime = start;
-      if (this.#driven.length && !this.playing) {
+      if (this.playing) return;
+      const t = !this.#loop && this.#at >= this.duration ? 0 : this.#at;
+      this.#start = document.timeline.currentTime - t;
+      this.playing = true;
+      for (const a of this.#animations) a.startTime = this.#start;
+      if (!this.#loop) this.#watch();
+      if (this.#driven.length) {
         const step = () => {
           this.#drive();
           if (this.playing) requestAnimationFrame(step);
         };
         requestAnimationFrame(step);
       }
-      this.playing = true;
     }
 
     pause() {
-      const t = this.time;
-      this.playing = false;
-      this.#stop(t);
+      this.#stop(this.time);
     }
 
     toggle() {
@@ -122,7 +126,6 @@ const Tundra = (() => {
     // Shows a time in ms; a playing timeline goes on from there.
     goTo(ms) {
       const on = this.playing;
-      this.playing = false;
       this.#stop(Math.max(0, Math.min(ms, this.duration)));
       if (on && !quiet.matches) this.play();
     }
