@@ -57,7 +57,7 @@ class WindowTest {
         assertThat(t.studio.desk()).isEqualTo(Desk.ANIMATE);
         t.keys(KeyCode.CONTROL, KeyCode.K);
         t.keys(KeyCode.ESCAPE);
-        assertThat(t.fx(() -> t.node("find-query").getParent().getParent().isVisible())).isFalse();
+        assertThat(t.fx(() -> t.stage.getScene().lookup("#find-query"))).isNull();
     }
 
     @Test

@@ -59,7 +59,7 @@ public final class Painter implements AutoCloseable {
         }
         Affine m = n.toParent();
         int saved = canvas.save();
-        canvas.concat(new Matrix33((float) m.a(), (float) m.c(), (float) m.e(), (float) m.b(), (float) m.d(), (float) m.f(), 0, 0, 1));
+        canvas.concat(matrix(m));
         double alpha = n.opacity();
         if (alpha < 1 && n.marks().size() + n.children().size() > 1 || alpha < 1 && !n.children().isEmpty()) {
             tundra.core.geometry.Rect r = n.painted().grow(1);
@@ -76,6 +76,10 @@ public final class Painter implements AutoCloseable {
         canvas.restoreToCount(saved);
     }
 
+    static Matrix33 matrix(Affine m) {
+        return new Matrix33((float) m.a(), (float) m.c(), (float) m.e(), (float) m.b(), (float) m.d(), (float) m.f(), 0, 0, 1);
+    }
+
     private void mark(Canvas canvas, Mark mark, double alpha, double scale) {
         switch (mark) {
             case Mark.Fill f -> form(canvas, f.form(), colored(fill, f.color(), alpha));
@@ -86,7 +90,8 @@ public final class Painter implements AutoCloseable {
     }
 
     private static Paint colored(Paint p, Color c, double alpha) {
-        return p.setColor(c.argb()).setAlphaf((float) (c.alpha() / 255.0 * alpha));
+        p.setColor(c.argb());
+        return alpha == 1 ? p : p.setAlphaf((float) (c.alpha() / 255.0 * alpha));
     }
 
     private void form(Canvas canvas, Form form, Paint paint) {

@@ -14,10 +14,11 @@ import tundra.core.geometry.Rect;
 
 /**
  * Paints frame after frame for a moving picture: runs of neighbouring top-level nodes that stay the same instances are kept as
- * images of the view, so that only what moves is painted anew.
+ * images of the view, large groups that move as a whole as images of their own, so that only what changes is painted anew.
  */
 public final class StillStore implements AutoCloseable {
     private final Painter painter;
+    private final MovingGroups moving;
     private List<Kept> kept = new ArrayList<>();
     private Set<Same> before = Set.of();
     private View view;
@@ -61,6 +62,7 @@ public final class StillStore implements AutoCloseable {
 
     public StillStore(Painter painter) {
         this.painter = painter;
+        this.moving = new MovingGroups(painter);
     }
 
     /** Paints onto a surface of {@code width}×{@code height} pixels with the canvas scaled and its corner at (x, y). */
@@ -80,7 +82,9 @@ public final class StillStore implements AutoCloseable {
                 run.add(n);
             } else {
                 flush(canvas, run, next);
-                painter.nodes(canvas, List.of(n), scale);
+                if (!moving.paint(canvas, n, scale)) {
+                    painter.nodes(canvas, List.of(n), scale);
+                }
             }
         }
         flush(canvas, run, next);
@@ -132,6 +136,7 @@ public final class StillStore implements AutoCloseable {
         kept.forEach(Kept::close);
         kept = new ArrayList<>();
         before = Set.of();
+        moving.close();
     }
 
     @Override

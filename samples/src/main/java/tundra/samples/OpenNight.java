@@ -41,8 +41,8 @@ public final class OpenNight {
         var elements = new ArrayList<Element>();
         elements.add(Scenery.sky());
         elements.add(Scenery.stars());
-        Element high = Scenery.aurora("Aurora high", "#5FE3B4", 12, 105, -120, 190, 160, 150, 420, 96, 690, 150, 960, 74, 1220, 96, 1400, 60);
-        Element low = Scenery.aurora("Aurora low", "#48C9A6", 12, 88, -120, 250, 140, 240, 380, 190, 620, 240, 900, 170, 1180, 214, 1400, 190);
+        Element high = Scenery.aurora("Aurora high", "#5FE3B4", 12, 105, -60, 186, 160, 150, 420, 96, 690, 150, 960, 74, 1220, 96, 1340, 70);
+        Element low = Scenery.aurora("Aurora low", "#48C9A6", 12, 88, -60, 246, 140, 240, 380, 190, 620, 240, 900, 170, 1180, 214, 1340, 196);
         elements.add(high);
         elements.add(low);
         elements.add(Scenery.ridges());

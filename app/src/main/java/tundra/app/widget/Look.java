@@ -7,6 +7,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Base64;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
@@ -14,6 +16,8 @@ import tundra.render.Fonts;
 
 /** The style sheets and fonts of every window and popup. */
 public final class Look {
+    private static final Map<String, List<Integer>> FACES = Map.of("Figtree", List.of(400, 500, 600), "JetBrains Mono", List.of(400, 700));
+    private static final Map<Boolean, String> SHEETS = new ConcurrentHashMap<>();
     private static boolean fonts;
 
     private Look() {}
@@ -22,11 +26,8 @@ public final class Look {
     public static void dress(Scene scene, boolean dark) {
         if (!fonts) {
             fonts = true;
-            for (String family : List.of("Figtree", "JetBrains Mono")) {
-                for (int weight : Fonts.BUNDLED.weights(family)) {
-                    Font.loadFont(new ByteArrayInputStream(Fonts.BUNDLED.file(family, weight)), 12);
-                }
-            }
+            FACES.forEach((family, weights) -> weights.forEach(
+                    w -> Font.loadFont(new ByteArrayInputStream(Fonts.BUNDLED.file(family, w)), 12)));
         }
         theme(dark);
         scene.getStylesheets().setAll(Look.class.getResource("/tundra/app/tundra.css").toExternalForm());
@@ -34,9 +35,18 @@ public final class Look {
 
     /** The base theme with Tundra's roles behind it, as one sheet: popups have no other way to know the colours. */
     public static void theme(boolean dark) {
+        Application.setUserAgentStylesheet(sheet(dark));
+    }
+
+    /** Puts a theme's sheet together; from any thread, so that it can be done while the toolkit starts. */
+    public static String sheet(boolean dark) {
+        return SHEETS.computeIfAbsent(dark, Look::combined);
+    }
+
+    private static String combined(boolean dark) {
         var base = dark ? new atlantafx.base.theme.PrimerDark() : new atlantafx.base.theme.PrimerLight();
         String css = text(base.getUserAgentStylesheet()) + text(dark ? "/tundra/app/night.css" : "/tundra/app/day.css");
-        Application.setUserAgentStylesheet("data:text/css;base64," + Base64.getEncoder().encodeToString(css.getBytes(StandardCharsets.UTF_8)));
+        return "data:text/css;base64," + Base64.getEncoder().encodeToString(css.getBytes(StandardCharsets.UTF_8));
     }
 
     private static String text(String resource) {

@@ -58,11 +58,11 @@ public final class MainWindow {
         this.stage = stage;
         this.w = w;
         this.studio = w.studio;
-        find = new FindAnything(w.commands, w.canvas::requestFocus);
+        find = new FindAnything(w.commands, this::foundSomething);
         FileCommands.add(w, () -> w.files.whenSafe(stage::close));
         EditCommands.add(w);
         TimeCommands.add(w);
-        ViewCommands.add(w, find::show, this::tryIt, this::rename, this::fitTime);
+        ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime);
         outline = new OutlinePanel(studio, w.commands);
         timeline = new TimelinePanel(studio, w.playback, w.commands);
         strip = new EditStrip(studio);
@@ -77,7 +77,7 @@ public final class MainWindow {
         zoom.setMouseTransparent(true);
         root.setTop(new TopBar(w));
         root.setLeft(new DeskRail(w));
-        layers.getChildren().addAll(root, w.notices, find);
+        layers.getChildren().addAll(root, w.notices);
         StackPane.setMargin(w.notices, new Insets(0, 0, 18, 0));
         w.notices.setPickOnBounds(false);
         layers.getStyleClass().addAll("root-colors", "window");
@@ -246,6 +246,18 @@ public final class MainWindow {
             trying = false;
             arrange();
         }
+    }
+
+    private void find() {
+        if (!layers.getChildren().contains(find)) {
+            layers.getChildren().add(find);
+        }
+        find.show();
+    }
+
+    private void foundSomething() {
+        layers.getChildren().remove(find);
+        w.canvas.requestFocus();
     }
 
     private void rename() {

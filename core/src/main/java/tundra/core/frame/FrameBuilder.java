@@ -22,6 +22,7 @@ public final class FrameBuilder {
     private final TextMeasurer measure;
     private final Poses poses;
     private final Map<Element, FrameNode> still = new IdentityHashMap<>();
+    private final Map<Element, Last> last = new IdentityHashMap<>();
     private final Map<Element, Boolean> moving = new IdentityHashMap<>();
 
     public FrameBuilder(Board board, TextMeasurer measure) {
@@ -92,12 +93,40 @@ public final class FrameBuilder {
         return n;
     }
 
+    /** What an element was made from last, to give back the same node while nothing changes. */
+    private record Last(Values values, FrameNode node) {}
+
     private FrameNode node(Element e, long time) {
         Values v = poses.at(e.id(), e.rest(), time);
+        List<FrameNode> children = nodes(e.children(), time);
+        Last before = last.get(e);
+        if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children)) {
+            return before.node;
+        }
+        FrameNode n = make(e, v, children);
+        if (poses.animated(e.id()) || !children.isEmpty()) {
+            last.put(e, new Last(v, n));
+        }
+        return n;
+    }
+
+    private static boolean sameInstances(List<FrameNode> a, List<FrameNode> b) {
+        if (a.size() != b.size()) {
+            return false;
+        }
+        for (int i = 0; i < a.size(); i++) {
+            if (a.get(i) != b.get(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private FrameNode make(Element e, Values v, List<FrameNode> children) {
         Content content = e.content();
         Point box = Marks.box(content, v, measure);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, measure), nodes(e.children(), time));
+                Marks.of(content, v, measure), children);
     }
 
     /** From an element's box to its parent: translate, rotate, scale around the pivot, which lands on the position. */

@@ -41,7 +41,7 @@ public final class Values {
 
     @Override
     public boolean equals(Object o) {
-        return o instanceof Values v && Properties.ALL.stream().allMatch(p -> slot(p).equals(v.slot(p)));
+        return this == o || o instanceof Values v && Properties.ALL.stream().allMatch(p -> slot(p).equals(v.slot(p)));
     }
 
     private Object slot(Property<?> p) {
