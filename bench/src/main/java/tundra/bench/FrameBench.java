@@ -92,7 +92,7 @@ public class FrameBench {
     /** The demo as the editor plays it: what stands still is kept as images. */
     @Benchmark
     public void demoFrame() {
-        store.paint(surface.getCanvas(), demo.at(next() * 2), 1, 0, 40, Pieces.WIDTH, Pieces.HEIGHT);
+        store.paint(surface.getCanvas(), demo.at(next() * 2), 1, 0, 40, Pieces.WIDTH, Pieces.HEIGHT, true);
     }
 
     /** 1,000 elements with five keyed properties each, evaluated alone. */

@@ -65,8 +65,12 @@ public final class StillStore implements AutoCloseable {
         this.moving = new MovingGroups(painter);
     }
 
-    /** Paints onto a surface of {@code width}×{@code height} pixels with the canvas scaled and its corner at (x, y). */
-    public void paint(Canvas canvas, Frame frame, double scale, double x, double y, int width, int height) {
+    /**
+     * Paints onto a surface of {@code width}×{@code height} pixels with the canvas scaled and its corner at (x, y).
+     *
+     * @param inMotion whether the next frame follows at once: then groups that move may be a little softer
+     */
+    public void paint(Canvas canvas, Frame frame, double scale, double x, double y, int width, int height, boolean inMotion) {
         var now = new View(scale, x, y, width, height);
         if (!now.equals(view)) {
             forget();
@@ -82,7 +86,7 @@ public final class StillStore implements AutoCloseable {
                 run.add(n);
             } else {
                 flush(canvas, run, next);
-                if (!moving.paint(canvas, n, scale)) {
+                if (!inMotion || !moving.paint(canvas, n, scale)) {
                     painter.nodes(canvas, List.of(n), scale);
                 }
             }

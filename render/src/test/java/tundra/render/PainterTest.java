@@ -138,7 +138,7 @@ class PainterTest {
             for (int f = 0; f < 6; f++) {
                 Frame frame = builder.at(f * 300_000L);
                 kept.getCanvas().clear(0xFFFFFFFF);
-                store.paint(kept.getCanvas(), frame, 1.4, 3, 5, 300, 150);
+                store.paint(kept.getCanvas(), frame, 1.4, 3, 5, 300, 150, true);
                 Canvas c = fresh.getCanvas();
                 c.clear(0xFFFFFFFF);
                 c.save();
@@ -146,6 +146,29 @@ class PainterTest {
                 painter.paint(c, frame, 1.4);
                 c.restore();
                 assertThat(psnr(kept, fresh)).as("frame " + f + ", in dB").isGreaterThanOrEqualTo(50);
+            }
+        }
+    }
+
+    @Test
+    void aLargeGroupThatMovesIsKeptWhileItMovesAndCrispWhenItStands() {
+        var inside = new ArrayList<Element>();
+        for (int i = 0; i < 10; i++) {
+            inside.add(new Element("c" + i, "c" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(8 + i * 9, 20))
+                    .with(Properties.SIZE, new Point(14, 30)).with(Properties.FILL, Color.parse("#2E5D7390")), new Content.Ellipse()));
+        }
+        elements.add(new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 50)), new Content.Group(inside, new Point(100, 40))));
+        main = main.with("g", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(60, 50), Easing.LINEAR),
+                new Key<>(2_000_000, new Point(140, 50), Easing.LINEAR))));
+        var builder = new FrameBuilder(new Board(new Point(200, 100), Values.NONE, elements, List.of(main), List.of()), Fonts.BUNDLED);
+        try (var painter = new Painter(); var store = new StillStore(painter); Surface kept = Surface.makeRasterN32Premul(200, 100);
+                Surface fresh = Surface.makeRasterN32Premul(200, 100)) {
+            for (int f = 0; f < 8; f++) {
+                Frame frame = builder.at(f * 213_000L);
+                boolean inMotion = f % 4 != 3;
+                store.paint(kept.getCanvas().clear(0xFFFFFFFF), frame, 1, 0, 0, 200, 100, inMotion);
+                painter.paint(fresh.getCanvas().clear(0xFFFFFFFF), frame, 1);
+                assertThat(psnr(kept, fresh)).as("frame " + f).isGreaterThanOrEqualTo(inMotion ? 36 : 99);
             }
         }
     }

@@ -175,7 +175,7 @@ public final class CanvasView extends Pane {
             int argb = 0xFF000000 | (int) Math.round(surround.getRed() * 255) << 16 | (int) Math.round(surround.getGreen() * 255) << 8
                     | (int) Math.round(surround.getBlue() * 255);
             loop.paint(new RenderLoop.Request(studio.frame(), studio.project().assets(), viewport.zoom() * out,
-                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb));
+                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing()));
         }
         if (overlayDirty) {
             overlayDirty = false;

@@ -30,7 +30,7 @@ import tundra.render.StillStore;
  */
 final class RenderLoop implements AutoCloseable {
     /** What to paint: the frame at a scale, in a view of device pixels. */
-    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround) {}
+    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion) {}
 
     private static final class Picture {
         final Surface surface;
@@ -136,7 +136,7 @@ final class RenderLoop implements AutoCloseable {
         Canvas c = p.surface.getCanvas();
         c.resetMatrix();
         c.clear(r.surround);
-        store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height);
+        store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height, r.inMotion);
         // what lies outside of the canvas is seen through the surround, since it is not published
         surround.setColor(r.surround & 0xFFFFFF | 0xEE000000);
         float x0 = (float) r.x, y0 = (float) r.y;

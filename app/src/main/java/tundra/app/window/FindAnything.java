@@ -62,6 +62,7 @@ public final class FindAnything extends StackPane {
 
     private void refresh() {
         list.getItems().setAll(commands.find(query.getText()).stream().filter(c -> !c.id().equals("find") && !c.id().equals("delete-back")).toList());
+        list.setPrefHeight(Math.max(1, Math.min(10, list.getItems().size())) * 32 + 4);
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);
     }
