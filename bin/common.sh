@@ -83,6 +83,8 @@ build() {
     # the ones without a platform in their name are empty
     case "$j" in *-linux*.jar | *-mac*.jar | *-win*.jar) mv "$j" "$BUILD/fx/" ;; *) rm "$j" ;; esac
   done
+  java_args
+  "$JAVA_HOME/bin/java" "${JAVA_ARGS[@]}" tundra.app.widget.StyleCompiler "$BUILD/styles" || say "the style sheets could not be compiled; Tundra starts more slowly"
   touch "$BUILD/built"
 }
 
@@ -91,7 +93,7 @@ java_args() {
   local cp
   cp="$(printf '%s:' "$BUILD"/lib/*.jar)"
   JAVA_ARGS=(--enable-native-access=javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED --module-path "$BUILD/fx"
-    --add-modules javafx.controls,javafx.swing,javafx.web -Xmx1g -XX:+UseSerialGC -Dprism.order=sw -Dprism.dirtyopts=true -cp "${cp%:}")
+    --add-modules javafx.controls,javafx.swing,javafx.web -Xmx1g -XX:+UseSerialGC "-Dtundra.styles=$BUILD/styles" -Dprism.order=sw -Dprism.dirtyopts=true -cp "${cp%:}")
 }
 
 RENDER_PACKAGES=(libgl1 libegl1 libfontconfig1)

@@ -30,6 +30,7 @@ import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
 import tundra.core.geometry.Numbers;
 
@@ -40,39 +41,39 @@ public final class MainWindow {
     private final Stage stage;
     private final BorderPane root = new BorderPane();
     private final StackPane layers = new StackPane();
-    private final FindAnything find;
+    private final Lazy<FindAnything> find;
     private final OutlinePanel outline;
-    private final TimelinePanel timeline;
-    private final EditStrip strip;
-    private final ReactionsPanel reactions;
-    private final PublishPanel publish;
-    private final LogPanel log;
-    private final TryView tryView;
+    private final Lazy<TimelinePanel> timeline;
+    private final Lazy<EditStrip> strip;
+    private final Lazy<ReactionsPanel> reactions;
+    private final Lazy<PublishPanel> publish;
+    private final Lazy<LogPanel> log;
+    private final Lazy<TryView> tryView;
     private final Label zoom = new Label();
-    private final Pane drawTools;
-    private final Pane animateTools;
-    private final Pane interactTools;
+    private final Lazy<Pane> drawTools;
+    private final Lazy<Pane> animateTools;
+    private final Lazy<Pane> interactTools;
     private boolean trying;
 
     public MainWindow(Stage stage, Workshop w) {
         this.stage = stage;
         this.w = w;
         this.studio = w.studio;
-        find = new FindAnything(w.commands, this::foundSomething);
+        find = new Lazy<>(() -> new FindAnything(w.commands, this::foundSomething));
         FileCommands.add(w, () -> w.files.whenSafe(stage::close));
         EditCommands.add(w);
         TimeCommands.add(w);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime);
         outline = new OutlinePanel(studio, w.commands);
-        timeline = new TimelinePanel(studio, w.playback, w.commands);
-        strip = new EditStrip(studio);
-        reactions = new ReactionsPanel(studio, w.commands, w.tryIt);
-        publish = new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser);
-        log = new LogPanel(w.tryIt);
-        tryView = new TryView(studio, w.tryIt, () -> ViewCommands.openInBrowser(w), this::leaveTry);
-        drawTools = ToolBar.of(w, false, List.of(ToolKind.values()));
-        animateTools = ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM));
-        interactTools = ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM));
+        timeline = new Lazy<>(() -> new TimelinePanel(studio, w.playback, w.commands));
+        strip = new Lazy<>(() -> new EditStrip(studio));
+        reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
+        publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser));
+        log = new Lazy<>(() -> new LogPanel(w.tryIt));
+        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, () -> ViewCommands.openInBrowser(w), this::leaveTry));
+        drawTools = new Lazy<>(() -> ToolBar.of(w, false, List.of(ToolKind.values())));
+        animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
+        interactTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
         zoom.getStyleClass().addAll("zoom-note", "mono");
         zoom.setMouseTransparent(true);
         root.setTop(new TopBar(w));
@@ -107,11 +108,11 @@ public final class MainWindow {
     }
 
     public TimelinePanel timeline() {
-        return timeline;
+        return timeline.get();
     }
 
     public TryView tryView() {
-        return tryView;
+        return tryView.get();
     }
 
     private void changed(Set<Aspect> what) {
@@ -143,7 +144,9 @@ public final class MainWindow {
             case PUBLISH -> publish();
         });
         if (!trying && studio.desk() != Desk.PUBLISH) {
-            tryView.stop();
+            if (tryView.isMade()) {
+                tryView.get().stop();
+            }
             // a split pane takes its content into the scene only at the next layout
             javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(w.canvas::requestFocus));
         }
@@ -164,7 +167,7 @@ public final class MainWindow {
     }
 
     private Node draw() {
-        var pane = new BorderPane(canvas(drawTools, Pos.BOTTOM_CENTER));
+        var pane = new BorderPane(canvas(drawTools.get(), Pos.BOTTOM_CENTER));
         width(outline, 224);
         width(w.details, 272);
         pane.setLeft(outline);
@@ -180,40 +183,40 @@ public final class MainWindow {
 
 
     private Node animate() {
-        var middle = new BorderPane(canvas(animateTools, Pos.TOP_LEFT));
-        middle.setBottom(strip);
+        var middle = new BorderPane(canvas(animateTools.get(), Pos.TOP_LEFT));
+        middle.setBottom(strip.get());
         var upper = new BorderPane(middle);
         width(w.details, 280);
         upper.setRight(w.details);
-        var split = new javafx.scene.control.SplitPane(upper, timeline);
+        var split = new javafx.scene.control.SplitPane(upper, timeline.get());
         split.setOrientation(javafx.geometry.Orientation.VERTICAL);
         split.setDividerPositions(0.6);
         return split;
     }
 
     private Node interact() {
-        var left = new BorderPane(trying ? tryView : canvas(interactTools, Pos.TOP_LEFT));
-        log.setPrefHeight(190);
-        log.setMaxWidth(Double.MAX_VALUE);
-        left.setBottom(log);
+        var left = new BorderPane(trying ? tryView.get() : canvas(interactTools.get(), Pos.TOP_LEFT));
+        log.get().setPrefHeight(190);
+        log.get().setMaxWidth(Double.MAX_VALUE);
+        left.setBottom(log.get());
         var pane = new BorderPane(left);
-        reactions.setPrefWidth(480);
-        reactions.setMinWidth(360);
-        pane.setRight(reactions);
+        reactions.get().setPrefWidth(480);
+        reactions.get().setMinWidth(360);
+        pane.setRight(reactions.get());
         return pane;
     }
 
     private Node publish() {
-        width(publish, 262);
-        log.setPrefWidth(260);
-        VBox.setVgrow(log, Priority.ALWAYS);
-        var right = new VBox(log);
+        width(publish.get(), 262);
+        log.get().setPrefWidth(260);
+        VBox.setVgrow(log.get(), Priority.ALWAYS);
+        var right = new VBox(log.get());
         width(right, 260);
-        var pane = new BorderPane(tryView);
-        pane.setLeft(publish);
+        var pane = new BorderPane(tryView.get());
+        pane.setLeft(publish.get());
         pane.setRight(right);
-        tryView.showLeave(false);
-        tryView.run();
+        tryView.get().showLeave(false);
+        tryView.get().run();
         return pane;
     }
 
@@ -221,7 +224,7 @@ public final class MainWindow {
     private void tryIt() {
         w.playback.stop();
         if (studio.desk() == Desk.PUBLISH) {
-            tryView.run();
+            tryView.get().run();
             return;
         }
         if (studio.desk() != Desk.INTERACT) {
@@ -234,9 +237,9 @@ public final class MainWindow {
 
     private void startTrying() {
         trying = true;
-        tryView.showLeave(true);
+        tryView.get().showLeave(true);
         arrange();
-        tryView.run();
+        tryView.get().run();
     }
 
     private void leaveTry() {
@@ -249,14 +252,14 @@ public final class MainWindow {
     }
 
     private void find() {
-        if (!layers.getChildren().contains(find)) {
-            layers.getChildren().add(find);
+        if (!layers.getChildren().contains(find.get())) {
+            layers.getChildren().add(find.get());
         }
-        find.show();
+        find.get().show();
     }
 
     private void foundSomething() {
-        layers.getChildren().remove(find);
+        layers.getChildren().remove(find.get());
         w.canvas.requestFocus();
     }
 
@@ -266,13 +269,13 @@ public final class MainWindow {
     }
 
     private void fitTime() {
-        timeline.lanes().fit();
+        timeline.get().lanes().fit();
     }
 
     // --- the keyboard ---
 
     private void key(KeyEvent e) {
-        if (find.isVisible()) {
+        if (find.isMade() && find.get().isVisible()) {
             return;
         }
         Node focus = layers.getScene().getFocusOwner();
@@ -311,7 +314,7 @@ public final class MainWindow {
 
     /** Gives up what is under way; else drops the tool; else the selection. */
     private void escape() {
-        boolean gaveUp = w.tools.active().cancel() | timeline.lanes().cancel();
+        boolean gaveUp = w.tools.active().cancel() | timeline.isMade() && timeline.get().lanes().cancel();
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
         } else if (!gaveUp && trying) {
