@@ -11,7 +11,6 @@ public final class Launcher {
         if (args.length > 0 && CommandLine.knows(args[0])) {
             System.exit(CommandLine.run(args));
         }
-        Thread.ofPlatform().daemon().name("warm-up").start(Startup::warmUp);
         Application.launch(TundraApp.class, args);
     }
 }

@@ -8,15 +8,6 @@ import javafx.stage.Stage;
 final class Startup {
     private Startup() {}
 
-    /** What needs no toolkit is made ready on the other core while the toolkit starts. */
-    static void warmUp() {
-        boolean dark = tundra.app.studio.Settings.load().dark();
-        tundra.app.widget.Look.sheet(dark);
-        try (var painter = new tundra.render.Painter()) {
-            tundra.render.Fonts.BUNDLED.width("Figtree", 600, 12, "Tundra");
-        }
-    }
-
     private static long residentMegabytes() {
         try (var lines = java.nio.file.Files.lines(java.nio.file.Path.of("/proc/self/status"))) {
             return lines.filter(l -> l.startsWith("VmRSS")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(-1);

@@ -30,7 +30,7 @@ public final class Bench {
             ratio("page of the demo, main thread / written by hand", demo.published(), demo.byHand(), "ms/s", 1.1);
         }
         StartBench.Result start = new StartBench(root).measure();
-        ratio("start to first window with the demo / empty window", start.tundraMs(), start.emptyMs(), "ms", 1.5);
+        ratio("start to first usable window / empty themed window", start.tundraMs(), start.emptyMs(), "ms", 1.5);
         bound("resident memory with the demo open", start.memoryMb(), "MB", 600);
         System.exit(all ? 0 : 1);
     }

@@ -28,7 +28,7 @@ final class StartBench {
         }
     }
 
-    private List<String> command(boolean tundra, String... cache) throws IOException {
+    private List<String> command(boolean tundra, boolean demo, String... cache) throws IOException {
         var c = new ArrayList<String>();
         c.add(Path.of(System.getProperty("java.home"), "bin/java").toString());
         c.addAll(Arrays.asList(cache));
@@ -40,7 +40,7 @@ final class StartBench {
             cp.add(root.resolve("bench/target/tundra-bench-0.1.0.jar").toString());
         }
         c.addAll(List.of("-cp", String.join(":", cp), tundra ? "tundra.app.Launcher" : "tundra.bench.EmptyWindow$Start"));
-        if (tundra) {
+        if (demo) {
             c.add(root.resolve("samples/open-night.tundra").toString());
         }
         return c;
@@ -64,16 +64,15 @@ final class StartBench {
     Result measure() throws IOException, InterruptedException {
         String[] caches = {work.resolve("tundra.aot").toString(), work.resolve("empty.aot").toString()};
         for (int i = 0; i < 2; i++) {
-            run(command(i == 0, "-XX:AOTCacheOutput=" + caches[i]));
+            run(command(i == 0, i == 0, "-XX:AOTCacheOutput=" + caches[i]));
         }
         double[][] ms = new double[2][RUNS];
         double[] memory = new double[RUNS];
         for (int r = 0; r < RUNS; r++) {
             for (int i = 0; i < 2; i++) {
-                String out = run(command(i == 0, "-XX:AOTCache=" + caches[i]));
-                ms[i][r] = number(out, "first window after (\\d+) ms");
-                memory[r] = i == 0 ? number(out, "resident memory (\\d+) MB") : memory[r];
+                ms[i][r] = number(run(command(i == 0, false, "-XX:AOTCache=" + caches[i])), "first window after (\\d+) ms");
             }
+            memory[r] = number(run(command(true, true, "-XX:AOTCache=" + caches[0])), "resident memory (\\d+) MB");
         }
         return new Result(median(ms[0]), median(ms[1]), median(memory));
     }

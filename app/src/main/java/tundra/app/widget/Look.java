@@ -10,7 +10,6 @@ import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import javafx.application.Application;
 import javafx.css.Stylesheet;
 import javafx.scene.Scene;
@@ -20,7 +19,6 @@ import tundra.render.Fonts;
 /** The style sheets and fonts of every window and popup. */
 public final class Look {
     private static final Map<String, List<Integer>> FACES = Map.of("Figtree", List.of(400, 500, 600), "JetBrains Mono", List.of(400, 700));
-    private static final Map<Boolean, String> SHEETS = new ConcurrentHashMap<>();
     private static boolean fonts;
 
     private Look() {}
@@ -39,12 +37,7 @@ public final class Look {
 
     /** The base theme with Tundra's roles behind it, as one sheet: popups have no other way to know the colours. */
     public static void theme(boolean dark) {
-        Application.setUserAgentStylesheet(sheet(dark));
-    }
-
-    /** Puts a theme's sheet together; from any thread, so that it can be done while the toolkit starts. */
-    public static String sheet(boolean dark) {
-        return SHEETS.computeIfAbsent(dark, Look::combined);
+        Application.setUserAgentStylesheet(combined(dark));
     }
 
     /** The address of a sheet that the build compiled, which loads several times as fast; null when there is none. */
