@@ -3,11 +3,14 @@ package tundra.app.widget;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.util.Duration;
 import tundra.app.command.Command;
 
 /** Buttons made from commands. */
 public final class Buttons {
+    private static final String TIP = "tundra.tip";
+
     private Buttons() {}
 
     /** A button with an icon that does a command. */
@@ -33,9 +36,19 @@ public final class Buttons {
         return b;
     }
 
+    /** Gives a button a tooltip, which is made when the pointer first comes: each is a window of its own. */
     public static void tip(ButtonBase b, String text) {
-        var t = new Tooltip(text);
-        t.setShowDelay(Duration.millis(500));
-        b.setTooltip(t);
+        boolean known = b.getProperties().put(TIP, text) != null;
+        if (b.getTooltip() != null) {
+            b.getTooltip().setText(text);
+        } else if (!known) {
+            b.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> {
+                if (b.getTooltip() == null) {
+                    var t = new Tooltip((String) b.getProperties().get(TIP));
+                    t.setShowDelay(Duration.millis(500));
+                    b.setTooltip(t);
+                }
+            });
+        }
     }
 }

@@ -8,7 +8,6 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -67,9 +66,9 @@ final class TopBar extends HBox {
         m.setGraphic(Icon.RIDGE.node(28));
         m.getStyleClass().add("logo");
         m.setAccessibleText("Menu");
-        m.setTooltip(new Tooltip("Files and settings"));
+        Buttons.tip(m, "Files and settings");
+        m.getItems().add(new MenuItem());
         m.setOnShowing(e -> fill(m));
-        fill(m);
         return m;
     }
 
