@@ -24,10 +24,13 @@ public final class TundraApp extends Application {
 
     @Override
     public void start(Stage stage) {
-        workshop = new Workshop(blank(), Settings.load(), new WindowAsker(stage), url -> getHostServices().showDocument(url));
+        Settings settings = Settings.load();
+        // before the first control is made: it would load the toolkit's own theme
+        Look.theme(settings.dark());
+        workshop = new Workshop(blank(), settings, new WindowAsker(stage), url -> getHostServices().showDocument(url));
         var window = new MainWindow(stage, workshop);
         var scene = new Scene(window.root(), 1280, 800);
-        Look.dress(scene, workshop.studio.dark());
+        Look.dress(scene);
         stage.setScene(scene);
         stage.setMinWidth(900);
         stage.setMinHeight(560);

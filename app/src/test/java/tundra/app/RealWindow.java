@@ -50,12 +50,13 @@ final class RealWindow implements AutoCloseable, Asker {
             started = true;
         }
         fx(() -> {
+            tundra.app.widget.Look.theme(false);
             stage = new Stage();
             w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> opened = url);
             window = new MainWindow(stage, w);
             studio = w.studio;
             var scene = new Scene(window.root(), 1280, 800);
-            tundra.app.widget.Look.dress(scene, false);
+            tundra.app.widget.Look.dress(scene);
             stage.setScene(scene);
             stage.setX(20);
             stage.setY(20);

@@ -58,11 +58,12 @@ final class ShotApp {
     }
 
     private void open() {
+        tundra.app.widget.Look.theme(state.dark());
         var stage = new Stage();
         var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(stage), url -> { });
         var window = new MainWindow(stage, w);
         var scene = new Scene(window.root(), state.size().x(), state.size().y());
-        tundra.app.widget.Look.dress(scene, state.dark());
+        tundra.app.widget.Look.dress(scene);
         stage.setScene(scene);
         Studio s = w.studio;
         s.open(state.project(), state.file());

@@ -23,14 +23,13 @@ public final class Look {
 
     private Look() {}
 
-    /** Dresses a window; the theme itself holds for all windows. */
-    public static void dress(Scene scene, boolean dark) {
+    /** Dresses a window; the theme holds for all windows. */
+    public static void dress(Scene scene) {
         if (!fonts) {
             fonts = true;
             FACES.forEach((family, weights) -> weights.forEach(
                     w -> Font.loadFont(new ByteArrayInputStream(Fonts.BUNDLED.file(family, w)), 12)));
         }
-        theme(dark);
         String own = compiled("tundra");
         scene.getStylesheets().setAll(own != null ? own : Look.class.getResource("/tundra/app/tundra.css").toExternalForm());
     }
