@@ -34,6 +34,7 @@ public final class CanvasView extends Pane {
     private boolean fitted = true;
     private boolean dirty = true;
     private boolean overlayDirty = true;
+    private boolean pointerSeen;
     private Point panFrom;
     private Consumer<List<java.io.File>> onDrop = files -> { };
     private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
@@ -184,6 +185,9 @@ public final class CanvasView extends Pane {
     }
 
     private void drawOverlay() {
+        if (overlay.getWidth() == 0 && !pointerSeen && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
+            return;
+        }
         if (overlay.getWidth() != getWidth() || overlay.getHeight() != getHeight()) {
             overlay.setWidth(getWidth());
             overlay.setHeight(getHeight());
@@ -211,6 +215,7 @@ public final class CanvasView extends Pane {
         }
         Tool tool = tools.active();
         Pointer p = pointer(e);
+        pointerSeen = true;
         if (e.getEventType() == MouseEvent.MOUSE_PRESSED && e.getButton() == MouseButton.PRIMARY) {
             requestFocus();
             tool.press(p);

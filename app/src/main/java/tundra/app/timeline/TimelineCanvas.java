@@ -13,7 +13,6 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
@@ -326,7 +325,7 @@ public final class TimelineCanvas extends Pane {
         g.setFill(colors.time());
         g.fillRoundRect(left, 3, 56, 18, 8, 8);
         g.setFill(studio.dark() ? colors.field() : javafx.scene.paint.Color.WHITE);
-        g.setFont(Font.font("JetBrains Mono", FontWeight.BOLD, 11));
+        g.setFont(mono(11));
         g.setTextAlign(TextAlignment.CENTER);
         g.fillText(TimeText.clock(studio.playhead()), left + 28, 12.5);
     }

@@ -18,7 +18,7 @@ import tundra.render.Fonts;
 
 /** The style sheets and fonts of every window and popup. */
 public final class Look {
-    private static final Map<String, List<Integer>> FACES = Map.of("Figtree", List.of(400, 500, 600), "JetBrains Mono", List.of(400, 700));
+    private static final Map<String, List<Integer>> FACES = Map.of("Figtree", List.of(400, 500, 600), "JetBrains Mono", List.of(400));
     private static boolean fonts;
 
     private Look() {}

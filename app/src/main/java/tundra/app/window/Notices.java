@@ -12,73 +12,71 @@ import tundra.app.widget.Icon;
 
 /** Tells news at the foot of the window: good news goes by itself, a problem stays until it is closed. */
 public final class Notices extends StackPane {
-    private final Label words = new Label();
-    private final ProgressBar progress = new ProgressBar();
-    private final Button cancel = new Button("Cancel");
-    private final HBox box;
     private final PauseTransition leave = new PauseTransition(Duration.seconds(5));
+    private Note shown;
+
+    /** A message as it stands in the window. */
+    private static final class Note extends HBox {
+        private final Label words = new Label();
+        private final ProgressBar progress = new ProgressBar();
+        private final Button cancel = new Button("Cancel");
+
+        Note(String text, String kind, Runnable close) {
+            super(10);
+            words.setText(text);
+            words.setId("notice");
+            words.setWrapText(true);
+            words.setMaxWidth(640);
+            words.setMinHeight(USE_PREF_SIZE);
+            progress.setPrefWidth(120);
+            var x = new Button();
+            x.setGraphic(Icon.CLOSE.node(14));
+            x.setAccessibleText("Close this message");
+            x.getStyleClass().add("flat");
+            x.setOnAction(e -> close.run());
+            setAlignment(Pos.CENTER_LEFT);
+            getStyleClass().addAll("notice", kind);
+            setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
+            getChildren().addAll(words, x);
+        }
+    }
 
     public Notices() {
         setPickOnBounds(false);
-        setMouseTransparent(false);
-        words.setId("notice");
-        words.setWrapText(true);
-        words.setMaxWidth(640);
-        words.setMinHeight(USE_PREF_SIZE);
-        progress.setPrefWidth(120);
-        var close = new Button();
-        close.setGraphic(Icon.CLOSE.node(14));
-        close.setAccessibleText("Close this message");
-        close.getStyleClass().add("flat");
-        close.setOnAction(e -> hide());
-        box = new HBox(10, words, progress, cancel, close);
-        box.setAlignment(Pos.CENTER_LEFT);
-        box.getStyleClass().add("notice");
-        box.setMaxSize(USE_PREF_SIZE, USE_PREF_SIZE);
-        setAlignment(box, Pos.BOTTOM_CENTER);
-        getChildren().add(box);
         leave.setOnFinished(e -> hide());
-        hide();
     }
 
-    private void show(String text, String kind, boolean working) {
-        words.setText(text);
-        progress.setVisible(working);
-        progress.setManaged(working);
-        cancel.setVisible(working);
-        cancel.setManaged(working);
-        box.getStyleClass().removeAll("problem", "news");
-        box.getStyleClass().add(kind);
-        box.setVisible(true);
+    private Note show(String text, String kind) {
         leave.stop();
+        shown = new Note(text, kind, this::hide);
+        setAlignment(shown, Pos.BOTTOM_CENTER);
+        getChildren().setAll(shown);
+        return shown;
     }
 
     public void news(String text) {
-        show(text, "news", false);
+        show(text, "news");
         leave.playFromStart();
     }
 
     public void problem(String text) {
-        show(text, "problem", false);
+        show(text, "problem");
     }
 
     /** Shows work under way; the button asks for it to be given up. */
     public void working(String text, Runnable giveUp) {
-        show(text, "news", true);
-        progress.setProgress(-1);
-        cancel.setOnAction(e -> giveUp.run());
-    }
-
-    public void progress(double p) {
-        progress.setProgress(p);
+        Note n = show(text, "news");
+        n.cancel.setOnAction(e -> giveUp.run());
+        n.getChildren().addAll(1, java.util.List.of(n.progress, n.cancel));
     }
 
     public void hide() {
-        box.setVisible(false);
+        shown = null;
+        getChildren().clear();
     }
 
     /** What is told now; null for nothing. */
     public String told() {
-        return box.isVisible() ? words.getText() : null;
+        return shown == null ? null : shown.words.getText();
     }
 }
