@@ -1,0 +1,142 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.app.window.Asker;
+import tundra.core.file.ProjectFile;
+import tundra.core.model.Project;
+
+/** Files in the real window: saving, failing to, recent ones, drops, and publishing where it may not. */
+class FilesTest {
+    @TempDir
+    private Path folder;
+    private RealWindow t;
+
+    @BeforeEach
+    void open() throws Exception {
+        t = new RealWindow();
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(50, 50), t.canvas(90, 90));
+    }
+
+    @AfterEach
+    void close() throws Exception {
+        t.close();
+    }
+
+    private void save(Path to) throws Exception {
+        t.fileToSave = to;
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
+        t.settle();
+    }
+
+    @Test
+    void aFailedSaveLosesNothingAndSaysWhatToDo() throws Exception {
+        Project mine = t.studio.project();
+        save(folder.resolve("nowhere/piece.tundra"));
+        assertThat(t.w.notices.told()).contains("there is no such folder").contains("save it to another folder");
+        assertThat(t.studio.project()).isSameAs(mine);
+        assertThat(t.studio.unsaved()).isTrue();
+        save(folder.resolve("piece.tundra"));
+        assertThat(t.studio.unsaved()).isFalse();
+        assertThat(((Label) t.node("saved-state")).getText()).isEqualTo("saved");
+        assertThat(ProjectFile.read(folder.resolve("piece.tundra")).name()).isEqualTo("piece");
+    }
+
+    @Test
+    void savingOnTheWayOutGoesOnOnlyWhenItWorked() throws Exception {
+        t.unsavedAnswer = Asker.Unsaved.SAVE;
+        t.fileToSave = folder.resolve("nowhere/piece.tundra");
+        t.newPiece = new Asker.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
+        Project mine = t.studio.project();
+        t.keys(KeyCode.CONTROL, KeyCode.N);
+        t.settle();
+        assertThat(t.studio.project()).isSameAs(mine);
+        t.fileToSave = folder.resolve("piece.tundra");
+        t.keys(KeyCode.CONTROL, KeyCode.N);
+        t.until(() -> t.studio.project().frameRate() == 12);
+        assertThat(ProjectFile.read(folder.resolve("piece.tundra")).scenes().getFirst().board().elements()).hasSize(1);
+    }
+
+    @Test
+    void undoReachesBackThroughASaveAndCountsAsAChange() throws Exception {
+        save(folder.resolve("piece.tundra"));
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.board().elements()).isEmpty();
+        assertThat(t.studio.unsaved()).isTrue();
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        assertThat(t.studio.unsaved()).as("back at what was saved").isFalse();
+    }
+
+    @Test
+    void recentFilesAreFoundByName() throws Exception {
+        save(folder.resolve("lantern.tundra"));
+        t.newPiece = new Asker.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
+        t.keys(KeyCode.CONTROL, KeyCode.N);
+        t.keys(KeyCode.CONTROL, KeyCode.K);
+        t.type("lantern");
+        t.keys(KeyCode.ENTER);
+        t.until(() -> t.studio.project().name().equals("lantern"));
+        assertThat(t.studio.board().elements()).hasSize(1);
+    }
+
+    @Test
+    void droppedPicturesComeInTogetherAndABadOneStopsAll() throws Exception {
+        var files = new java.util.ArrayList<Path>();
+        for (int i = 0; i < 2; i++) {
+            Path p = folder.resolve("dot" + i + ".png");
+            javax.imageio.ImageIO.write(new BufferedImage(8 + i, 8, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
+            files.add(p);
+        }
+        t.fx(() -> {
+            t.w.files.bringIn(files);
+            return null;
+        });
+        t.settle();
+        assertThat(t.studio.selection()).hasSize(2);
+        assertThat(t.studio.project().assets()).hasSize(2);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.board().elements()).as("one step of undo").hasSize(1);
+        Path bad = folder.resolve("bad.png");
+        Files.writeString(bad, "no picture");
+        Project before = t.studio.project();
+        t.fx(() -> {
+            t.w.files.bringIn(List.of(files.getFirst(), bad));
+            return null;
+        });
+        t.settle();
+        assertThat(t.w.notices.told()).startsWith("“bad.png”");
+        assertThat(t.studio.project()).isSameAs(before);
+    }
+
+    @Test
+    void aFolderWithAnotherPageIsLeftAlone() throws Exception {
+        Path mine = folder.resolve("diary");
+        Files.createDirectories(mine);
+        Files.writeString(mine.resolve("index.html"), "my diary");
+        t.keys(KeyCode.ALT, KeyCode.DIGIT4);
+        t.folderToUse = mine;
+        t.click("publish-choose");
+        t.click("publish-make");
+        t.until(() -> t.w.notices.told() != null && !t.w.jobs.busy());
+        assertThat(t.w.notices.told()).contains("Tundra did not make");
+        assertThat(Files.readString(mine.resolve("index.html"))).isEqualTo("my diary");
+        t.folderToUse = folder.resolve("page");
+        t.click("publish-choose");
+        t.click("publish-make");
+        t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
+        assertThat(((Label) t.node("publish-state")).getText()).contains("runs without a server");
+    }
+}
