@@ -63,6 +63,7 @@ public final class TimelineCanvas extends Pane {
         widthProperty().addListener(o -> redraw());
         heightProperty().addListener(o -> redraw());
         studio.listen(this::changed);
+        studio.selection().forEach(rows::unfold);
         addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
         addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);

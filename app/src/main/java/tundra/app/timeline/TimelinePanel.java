@@ -67,6 +67,7 @@ public final class TimelinePanel extends StackPane {
             }
             refresh();
         });
+        loop.setSelected(playback.loop());
         refresh();
         choices(commands);
     }
