@@ -21,7 +21,7 @@ import tundra.core.model.Values;
 
 /**
  * Draws a path: a click sets a corner, a drag pulls the handles of a smooth node, a click on the first node closes it, Enter or
- * a double click ends it, Escape gives it up. Shift keeps to steps of 45°.
+ * a second click on the last node ends it, Escape gives it up. Shift keeps to steps of 45°.
  */
 public final class PenTool implements Tool {
     private static final double NEAR = 7;
@@ -51,7 +51,8 @@ public final class PenTool implements Tool {
 
     @Override
     public void press(Pointer p) {
-        if (p.clicks() > 1) {
+        boolean again = !nodes.isEmpty() && p.viewport().toView(nodes.getLast().at()).distance(p.view()) <= NEAR / 2;
+        if (p.clicks() > 1 || again) {
             finish();
             return;
         }
