@@ -314,7 +314,7 @@ public final class MainWindow {
 
     /** Gives up what is under way; else drops the tool; else the selection. */
     private void escape() {
-        boolean gaveUp = w.tools.active().cancel() | timeline.isMade() && timeline.get().lanes().cancel();
+        boolean gaveUp = w.tools.active().cancel() | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
         } else if (!gaveUp && trying) {
