@@ -119,7 +119,7 @@ start_cache() {
   java_args
   local config; config="$(mktemp -d)"
   "$JAVA_HOME/bin/java" -XX:AOTCacheOutput="$BUILD/tundra.aot" -Dtundra.quit=true -Dtundra.config="$config" "${JAVA_ARGS[@]}" \
-    tundra.app.Launcher "$ROOT/samples/open-night.tundra" >"$BUILD/aot.log" 2>&1 || true
+    tundra.app.Launcher >"$BUILD/aot.log" 2>&1 || true
   rm -rf "$config"
   # without it Tundra only starts more slowly
   [ -e "$BUILD/tundra.aot" ] || say "no start-up cache could be made (see $BUILD/aot.log); Tundra starts without it"

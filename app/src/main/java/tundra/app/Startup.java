@@ -1,5 +1,6 @@
 package tundra.app;
 
+import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.stage.Stage;
@@ -16,7 +17,7 @@ final class Startup {
         }
     }
 
-    static void reached(Stage stage) {
+    static void reached(Stage stage, BooleanSupplier complete) {
         if (!Boolean.getBoolean("tundra.quit")) {
             return;
         }
@@ -25,10 +26,11 @@ final class Startup {
 
             @Override
             public void handle(long now) {
-                if (++pulses == 3) {
-                    long ms = ProcessHandle.current().info().startInstant()
-                            .map(s -> java.time.Duration.between(s, java.time.Instant.now()).toMillis()).orElse(-1L);
-                    System.out.println("first window after " + ms + " ms");
+                if (complete.getAsBoolean()) {
+                    pulses++;
+                }
+                if (pulses == 3) {
+                    System.out.println("first window");
                 }
                 if (pulses == 60) {
                     System.out.println("resident memory " + residentMegabytes() + " MB");

@@ -41,7 +41,7 @@ public final class TundraApp extends Application {
         if (!args.isEmpty()) {
             workshop.files.load(Path.of(args.getFirst()));
         }
-        Startup.reached(stage);
+        Startup.reached(stage, window::furnished);
     }
 
 }

@@ -97,7 +97,7 @@ class WindowTest {
     @Test
     void bothThemesShow() throws Exception {
         openDemo();
-        Point panel = t.fx(() -> t.screen(t.w.details, 100, 500));
+        Point panel = t.fx(() -> t.screen(t.w.details.get(), 100, 500));
         assertThat(t.pixel(panel).getBrightness()).isGreaterThan(0.9);
         t.run("theme");
         assertThat(t.pixel(panel).getBrightness()).isLessThan(0.2);

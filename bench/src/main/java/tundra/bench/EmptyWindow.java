@@ -6,8 +6,9 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
+import tundra.app.widget.Look;
 
-/** The baseline of the start: a JavaFX window of the same size with the same base theme and nothing in it. */
+/** The baseline of the start: a JavaFX window of the same size with Tundra's theme and fonts and nothing in it. */
 public final class EmptyWindow extends Application {
 
     /** Keeps JavaFX's own checks of the start class out of the way. */
@@ -21,8 +22,10 @@ public final class EmptyWindow extends Application {
 
     @Override
     public void start(Stage stage) {
-        Application.setUserAgentStylesheet(new atlantafx.base.theme.PrimerLight().getUserAgentStylesheet());
-        stage.setScene(new Scene(new BorderPane(), 1280, 800));
+        Look.theme(false);
+        var scene = new Scene(new BorderPane(), 1280, 800);
+        Look.dress(scene);
+        stage.setScene(scene);
         stage.show();
         new AnimationTimer() {
             private int pulses;
@@ -30,9 +33,7 @@ public final class EmptyWindow extends Application {
             @Override
             public void handle(long now) {
                 if (++pulses == 3) {
-                    long ms = ProcessHandle.current().info().startInstant()
-                            .map(s -> java.time.Duration.between(s, java.time.Instant.now()).toMillis()).orElse(-1L);
-                    System.out.println("first window after " + ms + " ms");
+                    System.out.println("first window");
                     stop();
                     stage.close();
                     Platform.exit();

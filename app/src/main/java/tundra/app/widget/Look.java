@@ -66,7 +66,7 @@ public final class Look {
 
     private static String css(boolean dark) {
         var base = dark ? new atlantafx.base.theme.PrimerDark() : new atlantafx.base.theme.PrimerLight();
-        return text(base.getUserAgentStylesheet()) + text(dark ? "/tundra/app/night.css" : "/tundra/app/day.css");
+        return BaseTheme.trim(text(base.getUserAgentStylesheet())) + text(dark ? "/tundra/app/night.css" : "/tundra/app/day.css");
     }
 
     private static String text(String resource) {

@@ -1,5 +1,6 @@
 package tundra.app.window;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javafx.geometry.Insets;
@@ -15,6 +16,7 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
@@ -42,7 +44,7 @@ public final class MainWindow {
     private final BorderPane root = new BorderPane();
     private final StackPane layers = new StackPane();
     private final Lazy<FindAnything> find;
-    private final OutlinePanel outline;
+    private final Lazy<OutlinePanel> outline;
     private final Lazy<TimelinePanel> timeline;
     private final Lazy<EditStrip> strip;
     private final Lazy<ReactionsPanel> reactions;
@@ -53,6 +55,8 @@ public final class MainWindow {
     private final Lazy<Pane> drawTools;
     private final Lazy<Pane> animateTools;
     private final Lazy<Pane> interactTools;
+    private final List<Runnable> unfurnished = new ArrayList<>();
+    private boolean furnished;
     private boolean trying;
 
     public MainWindow(Stage stage, Workshop w) {
@@ -64,7 +68,7 @@ public final class MainWindow {
         EditCommands.add(w);
         TimeCommands.add(w);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime);
-        outline = new OutlinePanel(studio, w.commands);
+        outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         timeline = new Lazy<>(() -> new TimelinePanel(studio, w.playback, w.commands));
         strip = new Lazy<>(() -> new EditStrip(studio));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
@@ -95,6 +99,7 @@ public final class MainWindow {
             e.consume();
             w.files.whenSafe(stage::close);
         });
+        stage.setOnShown(e -> javafx.application.Platform.runLater(this::furnish));
         arrange();
         title();
     }
@@ -168,14 +173,36 @@ public final class MainWindow {
 
     private Node draw() {
         var pane = new BorderPane(canvas(drawTools.get(), Pos.BOTTOM_CENTER));
-        width(outline, 224);
-        width(w.details, 272);
-        pane.setLeft(outline);
-        pane.setRight(w.details);
+        pane.setLeft(side(outline, 224));
+        pane.setRight(side(w.details, 272));
         return pane;
     }
 
-    private static void width(javafx.scene.layout.Region r, double width) {
+    /** The place of a panel beside the canvas. The first picture of the window doesn't wait for what goes in there. */
+    private Pane side(Lazy<? extends Region> panel, double width) {
+        var place = new StackPane();
+        width(place, width);
+        if (furnished) {
+            place.getChildren().add(panel.get());
+        } else {
+            place.getStyleClass().add("root-colors");
+            unfurnished.add(() -> place.getChildren().add(panel.get()));
+        }
+        return place;
+    }
+
+    private void furnish() {
+        furnished = true;
+        unfurnished.forEach(Runnable::run);
+        unfurnished.clear();
+    }
+
+    /** Whether all of the window is there. */
+    public boolean furnished() {
+        return furnished;
+    }
+
+    private static void width(Region r, double width) {
         r.setMinWidth(width);
         r.setPrefWidth(width);
         r.setMaxWidth(width);
@@ -186,8 +213,7 @@ public final class MainWindow {
         var middle = new BorderPane(canvas(animateTools.get(), Pos.TOP_LEFT));
         middle.setBottom(strip.get());
         var upper = new BorderPane(middle);
-        width(w.details, 280);
-        upper.setRight(w.details);
+        upper.setRight(side(w.details, 280));
         var split = new javafx.scene.control.SplitPane(upper, timeline.get());
         split.setOrientation(javafx.geometry.Orientation.VERTICAL);
         split.setDividerPositions(0.6);
@@ -265,7 +291,7 @@ public final class MainWindow {
 
     private void rename() {
         studio.setDesk(Desk.DRAW);
-        javafx.application.Platform.runLater(() -> outline.rename(studio.selected().id()));
+        javafx.application.Platform.runLater(() -> outline.get().rename(studio.selected().id()));
     }
 
     private void fitTime() {

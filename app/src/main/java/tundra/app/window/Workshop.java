@@ -22,6 +22,7 @@ import tundra.app.tool.TextTool;
 import tundra.app.tool.ToolBox;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ZoomTool;
+import tundra.app.widget.Lazy;
 import tundra.core.model.Content;
 import tundra.core.model.Project;
 
@@ -34,7 +35,7 @@ public final class Workshop {
     public final Playback playback;
     public final ToolBox tools;
     public final CanvasView canvas;
-    public final DetailsPanel details;
+    public final Lazy<DetailsPanel> details;
     public final Notices notices = new Notices();
     public final Jobs jobs = new Jobs(notices);
     public final TryIt tryIt = new TryIt();
@@ -51,7 +52,7 @@ public final class Workshop {
         playback = new Playback(studio);
         tools = new ToolBox(studio);
         canvas = new CanvasView(studio, tools);
-        details = new DetailsPanel(studio);
+        details = new Lazy<>(() -> new DetailsPanel(studio));
         files = new FileJobs(this);
         addTools();
         var selection = new SelectionOverlay(studio);
@@ -73,7 +74,7 @@ public final class Workshop {
             if (studio.desk() != Desk.ANIMATE) {
                 studio.setDesk(Desk.DRAW);
             }
-            details.editWords();
+            details.get().editWords();
         };
         tools.put(ToolKind.SELECT, new SelectTool(studio, editWords));
         tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, new Content.Rectangle(), "Rectangle"));

@@ -1,0 +1,34 @@
+package tundra.app.widget;
+
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** The base theme without the rules of controls that Tundra doesn't use: every rule is matched against every node. */
+final class BaseTheme {
+    private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)}");
+    private static final Pattern UNUSED = Pattern.compile("\\.(" + String.join("|", List.of("accordion", "alert", "area-legend", "bar-",
+            "bb-code", "bg-", "border-", "breadcrumbs", "bubble-", "calendar", "caption-menu-item", "card", "chart", "choice-box",
+            "choice-dialog", "color-pal", "color-picker", "custom-color", "custom-text", "danger", "date-picker", "default-color", "elevated-",
+            "html-editor", "hyperlink", "ikonli", "interactive", "message", "modal-", "notification", "pagination", "password-field",
+            "pie-legend", "popover", "radio-button", "ring-progress", "segmented-control", "selectable-text", "spinner", "split-menu-button",
+            "stacked-bar", "tab-line", "tab-pane", "table-", "text-bold", "text-caption", "text-input-dialog", "text-lighter", "text-muted",
+            "text-normal", "text-oblique", "text-on-", "text-small", "text-strike", "text-subtle", "text-underlined", "tile", "titled-pane",
+            "title-", "toggle-switch", "tool-bar", "tree-")) + ")");
+
+    private BaseTheme() {}
+
+    static String trim(String css) {
+        var kept = new StringBuilder();
+        Matcher m = RULE.matcher(css.replaceAll("(?s)/\\*.*?\\*/", ""));
+        while (m.find()) {
+            String selectors = Stream.of(m.group(1).split(",")).filter(s -> !UNUSED.matcher(s).find()).collect(Collectors.joining(","));
+            if (!selectors.isBlank()) {
+                kept.append(selectors.strip()).append(" {").append(m.group(2)).append("}\n");
+            }
+        }
+        return kept.toString();
+    }
+}
