@@ -3,6 +3,8 @@ package tundra.app;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -13,7 +15,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
     private static final JavaClasses ALL = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tundra");
     /** From the ground up: each uses only those before it. */
-    private static final List<String> CORE = List.of("geometry", "motion", "model", "frame", "edit", "file");
+    private static final List<String> CORE = List.of("geometry", "motion", "model", "frame", "edit", "draw", "file");
 
     private static void never(String from, String... to) {
         noClasses().that().resideInAPackage(from).should().dependOnClassesThat().resideInAnyPackage(to).check(ALL);
@@ -27,7 +29,11 @@ class ArchitectureTest {
 
     @Test
     void coreKnowsNobodyAndHasNoInterface() {
-        never("tundra.core..", "tundra.render..", "tundra.web..", "tundra.app..", "javafx..", "java.awt..", "javax.swing..", "io.github.humbleui..");
+        never("tundra.core..", "tundra.render..", "tundra.web..", "tundra.app..", "javafx..", "javax.swing..", "io.github.humbleui..");
+        // of the JDK's desktop only its plain geometry, which needs no display
+        noClasses().that().resideInAPackage("tundra.core..").should().dependOnClassesThat(JavaClass.Predicates.resideInAPackage("java.awt..")
+                .and(DescribedPredicate.not(JavaClass.Predicates.resideInAPackage("java.awt.geom..")
+                        .or(JavaClass.Predicates.belongToAnyOf(java.awt.BasicStroke.class, java.awt.Shape.class))))).check(ALL);
     }
 
     @Test

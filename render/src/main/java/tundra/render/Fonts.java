@@ -9,6 +9,7 @@ import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.TextLine;
 import io.github.humbleui.skija.Typeface;
 import io.github.humbleui.skija.shaper.Shaper;
+import io.github.humbleui.skija.shaper.ShapingOptions;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -28,14 +29,19 @@ public final class Fonts implements TextMeasurer, FontSource {
             new Face("Figtree", 400, "Figtree_400Regular"), new Face("Figtree", 500, "Figtree_500Medium"),
             new Face("Figtree", 600, "Figtree_600SemiBold"), new Face("Figtree", 700, "Figtree_700Bold"),
             new Face("JetBrains Mono", 400, "JetBrainsMono_400Regular"), new Face("JetBrains Mono", 700, "JetBrainsMono_700Bold"),
+            new Face("Fredoka", 400, "Fredoka_400Regular"), new Face("Fredoka", 600, "Fredoka_600SemiBold"),
+            new Face("Bebas Neue", 400, "BebasNeue_400Regular"),
+            new Face("Caveat", 400, "Caveat_400Regular"), new Face("Caveat", 700, "Caveat_700Bold"),
             new Face("Lora", 400, "Lora_400Regular"), new Face("Lora", 700, "Lora_700Bold"));
+
+    private static final ShapingOptions APART = ShapingOptions.DEFAULT.withFeatures("-liga -clig -calt -dlig -hlig");
 
     private final Map<Face, byte[]> files = new ConcurrentHashMap<>();
     private final Map<Face, Typeface> typefaces = new ConcurrentHashMap<>();
     private final Map<Face, double[]> metrics = new ConcurrentHashMap<>();
     private final Map<Measured, Double> widths = new ConcurrentHashMap<>();
 
-    private record Measured(Face face, double size, String line) {}
+    private record Measured(Face face, double size, String line, boolean ligatures) {}
 
     private Fonts() {}
 
@@ -92,22 +98,22 @@ public final class Fonts implements TextMeasurer, FontSource {
     }
 
     /** One shaped line. The caller closes it. */
-    static TextLine shape(String line, Font font) {
+    static TextLine shape(String line, Font font, boolean ligatures) {
         try (Shaper shaper = Shaper.makeShapeDontWrapOrReorder()) {
-            return shaper.shapeLine(line, font);
+            return shaper.shapeLine(line, font, ligatures ? ShapingOptions.DEFAULT : APART);
         }
     }
 
     @Override
-    public double width(String family, int weight, double size, String line) {
+    public double width(String family, int weight, double size, String line, boolean ligatures) {
         if (line.isEmpty()) {
             return 0;
         }
         if (widths.size() > 10_000) {
             widths.clear();
         }
-        return widths.computeIfAbsent(new Measured(face(family, weight), size, line), m -> {
-            try (Font f = font(family, weight, size); TextLine shaped = shape(line, f)) {
+        return widths.computeIfAbsent(new Measured(face(family, weight), size, line, ligatures), m -> {
+            try (Font f = font(family, weight, size); TextLine shaped = shape(line, f, ligatures)) {
                 return (double) shaped.getWidth();
             }
         });

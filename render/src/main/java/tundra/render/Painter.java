@@ -6,22 +6,30 @@ import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.PaintMode;
+import io.github.humbleui.skija.PaintStrokeCap;
+import io.github.humbleui.skija.PaintStrokeJoin;
 import io.github.humbleui.skija.Path;
+import io.github.humbleui.skija.PathBuilder;
+import io.github.humbleui.skija.PathDirection;
+import io.github.humbleui.skija.PathEffect;
 import io.github.humbleui.skija.SamplingMode;
+import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.skija.TextLine;
+import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Mark;
+import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.model.Asset;
-import tundra.core.model.Color;
 
 /** Paints frames with Skia. Holds decoded pictures and native paths; one thread at a time; {@link #close} frees them. */
 public final class Painter implements AutoCloseable {
@@ -29,7 +37,7 @@ public final class Painter implements AutoCloseable {
     private final Fonts fonts = Fonts.BUNDLED;
     private final Map<Outline, Path> paths = new IdentityHashMap<>();
     private final Paint fill = new Paint().setAntiAlias(true);
-    private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter(4);
+    private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter((float) StrokeStyle.MITER_LIMIT);
 
     /** Where picture elements find their pictures. */
     public void use(Function<String, Asset> assets) {
@@ -72,6 +80,9 @@ public final class Painter implements AutoCloseable {
         for (Mark mark : n.marks()) {
             mark(canvas, mark, alpha, inner);
         }
+        if (n.clip() != null) {
+            canvas.clipPath(path(n.clip()), true);
+        }
         nodes(canvas, n.children(), inner);
         canvas.restoreToCount(saved);
     }
@@ -82,16 +93,34 @@ public final class Painter implements AutoCloseable {
 
     private void mark(Canvas canvas, Mark mark, double alpha, double scale) {
         switch (mark) {
-            case Mark.Fill f -> form(canvas, f.form(), colored(fill, f.color(), alpha));
-            case Mark.Stroke s -> form(canvas, s.form(), colored(stroke, s.color(), alpha).setStrokeWidth((float) s.width()));
+            case Mark.Fill f -> Shading.with(fill, f.paint(), f.box(), alpha, () -> form(canvas, f.form(), fill));
+            case Mark.Stroke s -> Shading.with(stroke, s.paint(), s.box(), alpha, () -> stroke(canvas, s));
             case Mark.Image i -> image(canvas, i, alpha, scale);
-            case Mark.Glyphs g -> glyphs(canvas, g, colored(fill, g.color(), alpha));
+            case Mark.Glyphs g -> Shading.with(fill, g.paint(), g.layout().box(), alpha, () -> glyphs(canvas, g, fill));
         }
     }
 
-    private static Paint colored(Paint p, Color c, double alpha) {
-        p.setColor(c.argb());
-        return alpha == 1 ? p : p.setAlphaf((float) (c.alpha() / 255.0 * alpha));
+    private void stroke(Canvas canvas, Mark.Stroke s) {
+        StrokeStyle style = s.style();
+        stroke.setStrokeWidth((float) style.width()).setStrokeCap(PaintStrokeCap.valueOf(style.ends().toUpperCase(Locale.ROOT)))
+                .setStrokeJoin(PaintStrokeJoin.valueOf(style.joins().toUpperCase(Locale.ROOT)));
+        if (style.pattern().isEmpty()) {
+            form(canvas, s.form(), stroke);
+            return;
+        }
+        try (PathEffect dashes = PathEffect.makeDash(style.intervals(), (float) style.offset())) {
+            stroke.setPathEffect(dashes);
+            if (s.form() instanceof Form.Box b && b.radius() > 0) {
+                // dashes start where a browser starts them: after the top left corner
+                try (var builder = new PathBuilder(); Path p = builder.addRRect(Shapes.rounded(b), PathDirection.CLOCKWISE, 0).build()) {
+                    canvas.drawPath(p, stroke);
+                }
+            } else {
+                form(canvas, s.form(), stroke);
+            }
+        } finally {
+            stroke.setPathEffect(null);
+        }
     }
 
     private void form(Canvas canvas, Form form, Paint paint) {
@@ -125,11 +154,26 @@ public final class Painter implements AutoCloseable {
         try (Font font = fonts.font(g.text().family(), g.text().weight(), g.text().size())) {
             for (var line : g.layout().lines()) {
                 if (!line.text().isEmpty()) {
-                    try (TextLine shaped = Fonts.shape(line.text(), font)) {
-                        canvas.drawTextLine(shaped, (float) line.x(), (float) line.baseline(), paint);
+                    try (TextLine shaped = Fonts.shape(line.text(), font, g.text().spacing() == 0)) {
+                        line(canvas, shaped, font, g.text().spacing(), (float) line.x(), (float) line.baseline(), paint);
                     }
                 }
             }
+        }
+    }
+
+    private static void line(Canvas canvas, TextLine shaped, Font font, double spacing, float x, float y, Paint paint) {
+        if (spacing == 0) {
+            canvas.drawTextLine(shaped, x, y, paint);
+            return;
+        }
+        float[] at = shaped.getPositions();
+        var apart = new Point[at.length / 2];
+        for (int i = 0; i < apart.length; i++) {
+            apart[i] = new Point((float) (at[2 * i] + i * spacing), at[2 * i + 1]);
+        }
+        try (TextBlob blob = TextBlob.makeFromPos(shaped.getGlyphs(), apart, font)) {
+            canvas.drawTextBlob(blob, x, y, paint);
         }
     }
 

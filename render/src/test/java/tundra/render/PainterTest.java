@@ -108,10 +108,10 @@ class PainterTest {
                 last = (i.getRGB(x, y) & 255) < 128 ? x : last;
             }
         }
-        double width = Fonts.BUNDLED.width("Figtree", 700, 20, "HHHHHHHH");
+        double width = Fonts.BUNDLED.width("Figtree", 700, 20, "HHHHHHHH", true);
         assertThat(last).isBetween((int) (10 + width - 5), (int) (10 + width));
-        assertThat(width).isCloseTo(2 * Fonts.BUNDLED.width("Figtree", 700, 10, "HHHHHHHH"), within(0.01));
-        assertThat(Fonts.BUNDLED.width("No Such Font", 400, 20, "abc")).isEqualTo(Fonts.BUNDLED.width("Figtree", 400, 20, "abc"));
+        assertThat(width).isCloseTo(2 * Fonts.BUNDLED.width("Figtree", 700, 10, "HHHHHHHH", true), within(0.01));
+        assertThat(Fonts.BUNDLED.width("No Such Font", 400, 20, "abc", true)).isEqualTo(Fonts.BUNDLED.width("Figtree", 400, 20, "abc", true));
     }
 
     @Test

@@ -3,14 +3,17 @@ package tundra.web;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
@@ -20,16 +23,18 @@ import tundra.core.motion.Track;
 
 /** The keys of a timeline as keyframes of CSS properties: one place that says how each property is published. */
 final class Channels {
+    private final Board board;
     private final Timeline timeline;
     private final List<PageTrack> out = new ArrayList<>();
 
-    private Channels(Timeline timeline) {
+    private Channels(Board board, Timeline timeline) {
+        this.board = board;
         this.timeline = timeline;
     }
 
     /** @param boxed finds how an element is marked up, by its id */
     static List<PageTrack> of(Board board, Timeline timeline, String sceneTarget, Function<String, Boxed> boxed) {
-        var c = new Channels(timeline);
+        var c = new Channels(board, timeline);
         for (String id : timeline.tracks().keySet()) {
             if (id.equals(Board.CANVAS)) {
                 c.colors(sceneTarget, "backgroundColor", timeline.track(id, Properties.BACKGROUND));
@@ -47,11 +52,26 @@ final class Channels {
         eased(box.outer(), "scale", timeline.track(id, Properties.SCALE), (a, b, p) -> pair(a.lerp(b, p), 6, ""));
         eased(box.outer(), "opacity", timeline.track(id, Properties.OPACITY), (a, b, p) -> Numbers.plain(a + (b - a) * p, 6));
         eased(box.inner(), "translate", timeline.track(id, Properties.PIVOT), (a, b, p) -> pair(a.lerp(b, p).times(-100), 5, "%"));
-        colors(box.shape(), "fill", timeline.track(id, Properties.FILL));
-        colors(box.shape(), "stroke", timeline.track(id, Properties.STROKE));
-        eased(box.shape(), "strokeWidth", timeline.track(id, Properties.STROKE_WIDTH), (a, b, p) -> Baker.px(Math.max(0, a + (b - a) * p)));
+        paints(e, box.shape(), "fill", Properties.FILL);
+        List<String> strokes = strokes(e, box);
+        for (String target : strokes) {
+            paints(e, target, "stroke", Properties.STROKE);
+            eased(target, "strokeWidth", timeline.track(id, Properties.STROKE_WIDTH), (a, b, p) -> Baker.px(Math.max(0, a + (b - a) * p)));
+            words(target, "strokeLinecap", timeline.track(id, Properties.STROKE_ENDS));
+            words(target, "strokeLinejoin", timeline.track(id, Properties.STROKE_JOINS));
+        }
+        out.addAll(StrokeChannels.of(board, timeline, e, box.shape()));
         size(e, box, timeline.track(id, Properties.SIZE));
         radius(e, box);
+    }
+
+    /** The elements that carry the stroke: the shape itself, or one for each of its contours. */
+    private List<String> strokes(Element e, Boxed box) {
+        if (!StrokeText.split(board, e)) {
+            return box.shape() == null ? List.of() : List.of(box.shape());
+        }
+        int n = ((Content.Path) e.content()).outline().contours().size();
+        return IntStream.range(0, n).mapToObj(i -> box.shape() + "-" + i).toList();
     }
 
     private void position(Track<Point> track, Boxed box) {
@@ -87,7 +107,17 @@ final class Channels {
                 length(box.shape(), "cy", track, Point::y, 0.5);
                 length(box.shape(), "ry", track, Point::y, 0.5);
             }
-            case Content.Path p -> eased(box.shape(), "d", track, (a, b, q) -> stretched(p, a.lerp(b, q)));
+            case Content.Polygon p -> eased(box.shape(), "d", track,
+                    (a, b, q) -> Outline.star(a.lerp(b, q), p.points(), p.inner()).svgPath());
+            case Content.Path p -> {
+                eased(box.shape(), "d", track, (a, b, q) -> stretched(p, a.lerp(b, q)));
+                if (StrokeText.split(board, e)) {
+                    for (int i = 0; i < p.outline().contours().size(); i++) {
+                        var one = new Content.Path(new Outline(List.of(p.outline().contours().get(i))), p.box());
+                        eased(box.shape() + "-" + i, "d", track, (a, b, q) -> stretched(one, a.lerp(b, q)));
+                    }
+                }
+            }
             case Content.Picture p -> {
                 length(box.shape(), "width", track, Point::x, 1);
                 length(box.shape(), "height", track, Point::y, 1);
@@ -124,7 +154,7 @@ final class Channels {
     }
 
     /** The times at which a track's curve starts anew or jumps, in µs. */
-    private static <T> List<Double> times(Track<T> track) {
+    static <T> List<Double> times(Track<T> track) {
         var out = new ArrayList<Double>();
         if (track != null) {
             var keys = track.keys();
@@ -143,6 +173,12 @@ final class Channels {
 
     private void bake(String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
             Function<double[], String> css) {
+        out.add(baked(timeline, target, property, f, times, css));
+    }
+
+    /** A function of time as straight pieces. */
+    static PageTrack baked(Timeline timeline, String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
+            Function<double[], String> css) {
         var keys = new ArrayList<PageTrack.PageKey>();
         if (times.size() == 1) {
             keys.add(new PageTrack.PageKey(0, css.apply(f.apply(times.getFirst())), "linear"));
@@ -151,7 +187,7 @@ final class Channels {
                 keys.add(new PageTrack.PageKey(s.time() / timeline.duration(), css.apply(s.at()), "linear"));
             }
         }
-        add(target, property, keys);
+        return new PageTrack(target, property, closed(keys));
     }
 
     /** CSS text of a value between two keys. */
@@ -177,6 +213,29 @@ final class Channels {
         add(target, property, keys);
     }
 
+    /** Colours blend; as soon as a gradient is among the keys, each holds until the next. */
+    private void paints(Element e, String target, String property, Property<Paint> p) {
+        Track<Paint> track = timeline.track(e.id(), p);
+        if (track == null || target == null) {
+            return;
+        }
+        var keys = new ArrayList<PageTrack.PageKey>();
+        for (int i = 0; i < track.keys().size(); i++) {
+            Key<Paint> k = track.keys().get(i);
+            boolean blends = k.value() instanceof Color && (i + 1 == track.keys().size() || track.keys().get(i + 1).value() instanceof Color);
+            keys.add(new PageTrack.PageKey((double) k.time() / timeline.duration(), PaintText.css(e, p, k.value()),
+                    blends ? EasingPieces.single(k.easing()) : "step-end"));
+        }
+        add(target, property, keys);
+    }
+
+    private void words(String target, String property, Track<String> track) {
+        if (track != null) {
+            add(target, property, new ArrayList<>(track.keys().stream()
+                    .map(k -> new PageTrack.PageKey((double) k.time() / timeline.duration(), k.value(), "step-end")).toList()));
+        }
+    }
+
     private void colors(String target, String property, Track<Color> track) {
         if (track == null || target == null) {
             return;
@@ -188,6 +247,10 @@ final class Channels {
 
     /** Adds the still stretches before the first key and after the last. */
     private void add(String target, String property, List<PageTrack.PageKey> keys) {
+        out.add(new PageTrack(target, property, closed(keys)));
+    }
+
+    static List<PageTrack.PageKey> closed(List<PageTrack.PageKey> keys) {
         var first = keys.getFirst();
         if (first.offset() > 0) {
             keys.addFirst(new PageTrack.PageKey(0, first.value(), "linear"));
@@ -196,7 +259,7 @@ final class Channels {
         if (last.offset() < 1) {
             keys.add(new PageTrack.PageKey(1, last.value(), "linear"));
         }
-        out.add(new PageTrack(target, property, keys));
+        return keys;
     }
 
     static String pair(Point p, int decimals, String unit) {

@@ -3,11 +3,16 @@ package tundra.web;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import tundra.core.frame.Form;
+import tundra.core.frame.Marks;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
+import tundra.core.geometry.Contour;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
@@ -96,7 +101,7 @@ final class Markup {
     }
 
     private void element(Board board, Element e, Set<String> reactive) {
-        if (e.hidden()) {
+        if (e.hidden() || e.guide()) {
             return;
         }
         Values v = e.rest();
@@ -126,13 +131,20 @@ final class Markup {
         if (v.get(Properties.OPACITY) != 1) {
             out.append(";opacity:").append(Numbers.plain(v.get(Properties.OPACITY), 6));
         }
+        if (!split && e.content() instanceof Content.Group g && g.clip() != null) {
+            clip(g);
+        }
         out.append("\">");
         if (split) {
             out.append("<div id=\"").append(id).append("-b\" style=\"");
             size(box);
-            out.append("translate:").append(Channels.pair(v.get(Properties.PIVOT).times(-100), 5, "%")).append("\">");
+            out.append("translate:").append(Channels.pair(v.get(Properties.PIVOT).times(-100), 5, "%"));
+            if (e.content() instanceof Content.Group g && g.clip() != null) {
+                clip(g);
+            }
+            out.append("\">");
         }
-        content(e, id + "-s", box);
+        content(board, e, id + "-s", box);
         for (Element c : e.children()) {
             element(board, c, reactive);
         }
@@ -151,22 +163,26 @@ final class Markup {
         out.append("width:").append(px(box.x())).append(";height:").append(px(box.y())).append(';');
     }
 
-    private void content(Element e, String id, Point box) {
+    private void content(Board board, Element e, String id, Point box) {
         switch (e.content()) {
             case Content.Group g -> { }
             case Content.Picture p -> picture(e, p, id, box);
             case Content.Text t -> {
-                out.append("<svg class=\"t-p\">");
+                out.append("<svg class=\"t-p\">").append(PaintText.definitions(board, e, box));
                 text(e, t, id);
                 out.append("</svg>");
             }
             case Content.Shape s -> {
-                out.append("<svg class=\"t-p\" aria-hidden=\"true\"><");
+                out.append("<svg class=\"t-p\" aria-hidden=\"true\">").append(PaintText.definitions(board, e, box)).append('<');
                 shape(e, s, id, box);
-                paint(e.rest());
-                out.append("/></svg>");
+                paint(board, e, s, id);
+                out.append("</svg>");
             }
         }
+    }
+
+    private void clip(Content.Group g) {
+        out.append(";clip-path:path('").append(g.clip().svgPath()).append("')");
     }
 
     private void shape(Element e, Content.Shape s, String id, Point box) {
@@ -181,21 +197,42 @@ final class Markup {
             }
             case Content.Ellipse x -> out.append("ellipse id=\"").append(id).append("\" style=\"cx:").append(px(box.x() / 2))
                     .append(";cy:").append(px(box.y() / 2)).append(";rx:").append(px(box.x() / 2)).append(";ry:").append(px(box.y() / 2)).append(';');
+            case Content.Polygon p -> out.append("path id=\"").append(id).append("\" d=\"")
+                    .append(Outline.star(box, p.points(), p.inner()).svgPath()).append("\" style=\"");
             case Content.Path p -> out.append("path id=\"").append(id).append("\" d=\"").append(Channels.stretched(p, box)).append("\" style=\"");
         }
     }
 
-    private void paint(Values v) {
-        out.append("fill:").append(v.get(Properties.FILL).hex());
-        out.append(";stroke:").append(v.get(Properties.STROKE).visible() || v.has(Properties.STROKE) ? v.get(Properties.STROKE).hex() : "none")
-                .append(";stroke-width:").append(px(v.get(Properties.STROKE_WIDTH))).append('"');
+    private void paint(Board board, Element e, Content.Shape s, String id) {
+        Values v = e.rest();
+        out.append("fill:").append(PaintText.css(e, Properties.FILL, v.get(Properties.FILL)));
+        Form form = Marks.form(s, v);
+        if (!StrokeText.split(board, e)) {
+            stroke(e, form);
+            out.append("\"/>");
+            return;
+        }
+        out.append("\"/>");
+        int i = 0;
+        for (Contour c : form.outline().contours()) {
+            var one = new Outline(List.of(c));
+            out.append("<path id=\"").append(id).append('-').append(i++).append("\" d=\"").append(one.svgPath()).append("\" style=\"fill:none");
+            stroke(e, new Form.Curve(one));
+            out.append("\"/>");
+        }
+    }
+
+    private void stroke(Element e, Form form) {
+        out.append(";stroke:").append(PaintText.css(e, Properties.STROKE, e.rest().get(Properties.STROKE)))
+                .append(StrokeText.css(StrokeText.hiddenOr(form, e.rest())));
     }
 
     private void text(Element e, Content.Text t, String id) {
         faces.add(new Face(t.family(), t.weight()));
         out.append("<text id=\"").append(id).append("\" style=\"font:").append(t.weight()).append(' ').append(px(t.size()))
                 .append(" '").append(PageCompiler.family(t.family(), t.weight())).append("';fill:")
-                .append(e.rest().get(Properties.FILL).hex()).append("\">");
+                .append(PaintText.css(e, Properties.FILL, e.rest().get(Properties.FILL)))
+                .append(t.spacing() == 0 ? "" : ";letter-spacing:" + px(t.spacing())).append("\">");
         for (var line : TextLayout.of(t, measure).lines()) {
             out.append("<tspan x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
                     .append("\">").append(escape(line.text())).append("</tspan>");

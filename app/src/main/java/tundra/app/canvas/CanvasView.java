@@ -18,9 +18,11 @@ import tundra.app.studio.Studio;
 import tundra.app.tool.Pointer;
 import tundra.app.tool.Tool;
 import tundra.app.tool.ToolBox;
+import tundra.app.tool.ToolKind;
 import tundra.app.widget.Palette;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Color;
 
 /** The canvas in the middle of the window: the picture, what the tools draw over it, and the pointer's way to them. */
 public final class CanvasView extends Pane {
@@ -31,6 +33,10 @@ public final class CanvasView extends Pane {
     private final RenderLoop loop = new RenderLoop(image);
     private final AnimationTimer pulse;
     private Viewport viewport = new Viewport(1, Point.ZERO);
+    private final Rulers rulers;
+    private boolean rulersShown;
+    private Consumer<MouseEvent> onMenu = e -> { };
+    private Runnable onView = () -> { };
     private boolean fitted = true;
     private boolean dirty = true;
     private boolean overlayDirty = true;
@@ -47,6 +53,7 @@ public final class CanvasView extends Pane {
     public CanvasView(Studio studio, ToolBox tools) {
         this.studio = studio;
         this.tools = tools;
+        this.rulers = new Rulers(studio);
         setId("canvas");
         setFocusTraversable(true);
         setAccessibleText("Canvas");
@@ -84,6 +91,46 @@ public final class CanvasView extends Pane {
 
     public void onDrop(Consumer<List<java.io.File>> drop) {
         onDrop = drop;
+    }
+
+    /** Shows a menu where the right button was pressed. */
+    public void onMenu(Consumer<MouseEvent> menu) {
+        onMenu = menu;
+    }
+
+    /** Runs whenever the part that is seen may have changed. */
+    public void onView(Runnable run) {
+        onView = run;
+    }
+
+    public boolean rulers() {
+        return rulersShown;
+    }
+
+    public void setRulers(boolean on) {
+        rulersShown = on;
+        redrawOverlay();
+    }
+
+    /** Gives up a ruler line that is being dragged; says whether there was one. */
+    public boolean cancel() {
+        return rulers.cancel();
+    }
+
+    /** The colour of the picture at a place of the canvas; null where it isn't seen. */
+    public Color colorAt(Point canvas) {
+        Point at = viewport.toView(canvas);
+        if (image.getImage() == null || canvas.x() < 0 || canvas.y() < 0 || canvas.x() >= studio.board().size().x()
+                || canvas.y() >= studio.board().size().y()) {
+            return null;
+        }
+        double out = image.getImage().getWidth() / Math.max(1, image.getFitWidth());
+        int x = (int) (at.x() * out), y = (int) (at.y() * out);
+        if (x < 0 || y < 0 || x >= image.getImage().getWidth() || y >= image.getImage().getHeight()) {
+            return null;
+        }
+        int argb = image.getImage().getPixelReader().getArgb(x, y);
+        return new Color(argb >> 16 & 255, argb >> 8 & 255, argb & 255, 255);
     }
 
     public void fit() {
@@ -168,6 +215,7 @@ public final class CanvasView extends Pane {
         }
         if (dirty) {
             dirty = false;
+            onView.run();
             double out = getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
             int w = (int) Math.ceil(getWidth() * out), h = (int) Math.ceil(getHeight() * out);
             image.setFitWidth(w / out);
@@ -194,11 +242,21 @@ public final class CanvasView extends Pane {
         }
         GraphicsContext g = overlay.getGraphicsContext2D();
         g.clearRect(0, 0, getWidth(), getHeight());
+        if (studio.desk() == Desk.DRAW) {
+            rulers.lines(g, viewport, getWidth(), getHeight());
+        }
         for (Overlay o : overlays.apply(studio.desk())) {
             g.save();
             o.draw(g, viewport);
             g.restore();
         }
+        if (showsRulers()) {
+            rulers.draw(g, viewport, getWidth(), getHeight());
+        }
+    }
+
+    private boolean showsRulers() {
+        return rulersShown && studio.desk() == Desk.DRAW;
     }
 
     // --- the pointer ---
@@ -216,6 +274,16 @@ public final class CanvasView extends Pane {
         Tool tool = tools.active();
         Pointer p = pointer(e);
         pointerSeen = true;
+        if (e.getButton() == MouseButton.SECONDARY) {
+            if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
+                requestFocus();
+                onMenu.accept(e);
+            }
+            return;
+        }
+        if (ruler(e, p)) {
+            return;
+        }
         if (e.getEventType() == MouseEvent.MOUSE_PRESSED && e.getButton() == MouseButton.PRIMARY) {
             requestFocus();
             tool.press(p);
@@ -230,6 +298,36 @@ public final class CanvasView extends Pane {
         }
         setCursor(tools.active().cursor());
         redrawOverlay();
+    }
+
+    /** Rulers and their lines come before the tools; lines only under the Select tool. */
+    private boolean ruler(MouseEvent e, Pointer p) {
+        if (!showsRulers() && !rulers.dragging()) {
+            return false;
+        }
+        rulers.move(p.view());
+        boolean linesToo = tools.kind() == ToolKind.SELECT;
+        if (e.getEventType() == MouseEvent.MOUSE_PRESSED && rulers.press(p.view(), viewport, linesToo)) {
+            requestFocus();
+            redrawOverlay();
+            return true;
+        }
+        if (rulers.dragging()) {
+            if (e.getEventType() == MouseEvent.MOUSE_DRAGGED) {
+                rulers.drag(p.view(), viewport);
+            } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED) {
+                rulers.release();
+            }
+            redrawOverlay();
+            return true;
+        }
+        var cursor = e.getEventType() == MouseEvent.MOUSE_MOVED ? rulers.cursor(p.view(), viewport, linesToo) : null;
+        if (cursor != null) {
+            setCursor(cursor);
+            redrawOverlay();
+            return true;
+        }
+        return false;
     }
 
     private void middle(MouseEvent e) {

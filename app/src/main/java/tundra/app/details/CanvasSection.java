@@ -62,7 +62,7 @@ final class CanvasSection extends VBox {
 
     private void size(Point size, Object merge) {
         var s = new Point(Numbers.clamp(Math.rint(size.x()), 1, Limits.SIDE), Numbers.clamp(Math.rint(size.y()), 1, Limits.SIDE));
-        studio.edit("Change canvas size", merge, b -> new Board(s, b.canvas(), b.elements(), b.timelines(), b.reactions()));
+        studio.edit("Change canvas size", merge, b -> b.withSize(s));
         refresh();
     }
 

@@ -9,9 +9,11 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.app.tool.ToolOptions;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
@@ -21,16 +23,26 @@ import tundra.core.model.Property;
 public final class DetailsPanel extends ScrollPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE,
             Properties.PIVOT);
+    private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
+            Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
     private final Studio studio;
+    private final Commands commands;
+    private final ToolOptions options;
+    private final Runnable onGradient;
     private final VBox box = new VBox();
     private final List<PropertyRow<?>> rows = new ArrayList<>();
     private final EasingSection easing;
     private TextSection text;
+    private PolygonSection polygon;
     private CanvasSection canvas;
     private String shown;
 
-    public DetailsPanel(Studio studio) {
+    /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
+    public DetailsPanel(Studio studio, Commands commands, ToolOptions options, Runnable onGradient) {
         this.studio = studio;
+        this.commands = commands;
+        this.options = options;
+        this.onGradient = onGradient;
         setId("details");
         getStyleClass().add("details");
         setFitToWidth(true);
@@ -52,6 +64,9 @@ public final class DetailsPanel extends ScrollPane {
             if (text != null) {
                 text.refresh();
             }
+            if (polygon != null) {
+                polygon.refresh();
+            }
             if (canvas != null) {
                 canvas.refresh();
             }
@@ -69,13 +84,14 @@ public final class DetailsPanel extends ScrollPane {
         shown = key(e);
         rows.clear();
         text = null;
+        polygon = null;
         canvas = null;
         box.getChildren().clear();
         if (e != null) {
             element(e);
         } else if (!studio.selection().isEmpty()) {
             box.getChildren().addAll(heading(studio.selection().size() + " elements", "selected"),
-                    quiet("Drag to move them together. Select one to see its numbers."));
+                    quiet("Drag to move them together. Select one to see its numbers."), new ArrangeSection(commands, options, true));
         } else {
             box.getChildren().add(heading(studio.scene().name(), "scene"));
             canvas = new CanvasSection(studio);
@@ -89,6 +105,13 @@ public final class DetailsPanel extends ScrollPane {
         box.getChildren().add(heading(e.name(), e.content().word()));
         var all = Properties.of(e.content());
         section("Place", PLACE.stream().filter(all::contains).toList(), e.id());
+        if (studio.desk() == Desk.DRAW) {
+            box.getChildren().add(new ArrangeSection(commands, options, false));
+        }
+        if (e.content() instanceof tundra.core.model.Content.Polygon) {
+            polygon = new PolygonSection(studio, e);
+            box.getChildren().add(polygon);
+        }
         if (e.content() instanceof tundra.core.model.Content.Text) {
             text = new TextSection(studio, e);
             box.getChildren().add(text);
@@ -96,7 +119,8 @@ public final class DetailsPanel extends ScrollPane {
         if (studio.desk() == Desk.ANIMATE) {
             box.getChildren().add(easing);
         }
-        section("Look", all.stream().filter(p -> !PLACE.contains(p)).toList(), e.id());
+        section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p)).toList(), e.id());
+        section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
     }
 
     private static Node heading(String name, String chip) {
@@ -126,7 +150,7 @@ public final class DetailsPanel extends ScrollPane {
         l.getStyleClass().add("section");
         var section = new VBox(6, l);
         for (Property<?> p : properties) {
-            var row = new PropertyRow<>(studio, element, p);
+            var row = new PropertyRow<>(studio, element, p, onGradient);
             rows.add(row);
             section.getChildren().add(row);
         }

@@ -5,23 +5,24 @@ import java.util.List;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
+import tundra.app.color.PaintField;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.ColorField;
 import tundra.app.widget.NumberField;
 import tundra.core.edit.Placing;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
-import tundra.core.model.Color;
 import tundra.core.model.Element;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
@@ -35,9 +36,11 @@ final class PropertyRow<T> extends HBox {
     private final List<NumberField> numbers = new ArrayList<>();
     private final Button key = new Button();
     private final Circle dot = new Circle(3);
-    private ColorField color;
+    private PaintField color;
+    private ComboBox<String> choice;
 
-    PropertyRow(Studio studio, String element, Property<T> property) {
+    /** @param onGradient runs when a gradient was chosen, to be placed on the canvas */
+    PropertyRow(Studio studio, String element, Property<T> property, Runnable onGradient) {
         this.studio = studio;
         this.element = element;
         this.property = property;
@@ -47,11 +50,25 @@ final class PropertyRow<T> extends HBox {
         var name = new Label(property.label());
         name.getStyleClass().add("property-name");
         getChildren().add(name);
-        if (property.type() instanceof ValueType.ColorType) {
-            color = new ColorField(property.label()).onChange((c, merge) -> set(property.cast(c), merge));
+        if (property.standard() instanceof Paint) {
+            color = new PaintField(studio, property.label(), property.type() instanceof ValueType.PaintType)
+                    .onChange((c, merge) -> set(property.cast(c), merge)).onGradient(onGradient);
             color.setId("field-" + property.key());
             setHgrow(color, Priority.ALWAYS);
             getChildren().add(color);
+        } else if (property.type() instanceof ValueType.ChoiceType words) {
+            choice = new ComboBox<>();
+            choice.getItems().setAll(words.options());
+            choice.setId("field-" + property.key());
+            choice.setAccessibleText(property.label());
+            choice.setMaxWidth(Double.MAX_VALUE);
+            setHgrow(choice, Priority.ALWAYS);
+            choice.setOnAction(e -> {
+                if (choice.getValue() != null && !choice.getValue().equals(studio.valueAt(element, property))) {
+                    set(property.cast(choice.getValue()), null);
+                }
+            });
+            getChildren().add(choice);
         } else {
             for (int i = 0; i < property.parts().size(); i++) {
                 numbers.add(number(i));
@@ -119,7 +136,9 @@ final class PropertyRow<T> extends HBox {
         }
         T v = studio.valueAt(element, property);
         if (color != null) {
-            color.show((Color) v);
+            color.show((Paint) v);
+        } else if (choice != null) {
+            choice.setValue((String) v);
         } else {
             double[] parts = property.type().parts(v);
             for (int i = 0; i < parts.length; i++) {

@@ -1,6 +1,7 @@
 package tundra.app.details;
 
 import java.util.Locale;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
@@ -8,7 +9,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.core.file.Limits;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.render.Fonts;
@@ -23,6 +26,9 @@ final class TextSection extends VBox {
     private final ComboBox<Content.Align> align = new ComboBox<>();
     private final NumberField size = new NumberField("Font size", "px", 1);
     private final NumberField lead = new NumberField("Line height", "×", 2);
+    private final NumberField spacing = new NumberField("Letter spacing", "a b", 2);
+    private final NumberField wrap = new NumberField("Wrap width", "wrap", 0);
+    private final Button free = new Button("Free");
     private Object typing = new Object();
     private boolean showing;
 
@@ -36,16 +42,16 @@ final class TextSection extends VBox {
         words.setAccessibleText("Words");
         words.setPrefRowCount(2);
         words.setWrapText(true);
-        words.textProperty().addListener((o, was, is) -> change(t -> with(t, is, t.family(), t.weight(), t.size(), t.align(), t.lineHeight()), typing));
+        words.textProperty().addListener((o, was, is) -> change(t -> t.withText(is), typing));
         words.focusedProperty().addListener((o, was, is) -> typing = new Object());
         family.getItems().setAll(Fonts.BUNDLED.families());
         family.setAccessibleText("Font family");
         family.setMaxWidth(Double.MAX_VALUE);
-        family.setOnAction(x -> change(t -> with(t, t.text(), family.getValue(), t.weight(), t.size(), t.align(), t.lineHeight()), null));
+        family.setOnAction(x -> change(t -> t.withFace(family.getValue(), t.weight()), null));
         weight.setAccessibleText("Weight");
         weight.setOnAction(x -> {
             if (weight.getValue() != null) {
-                change(t -> with(t, t.text(), t.family(), weight.getValue(), t.size(), t.align(), t.lineHeight()), null);
+                change(t -> t.withFace(t.family(), weight.getValue()), null);
             }
         });
         align.getItems().setAll(Content.Align.values());
@@ -61,21 +67,23 @@ final class TextSection extends VBox {
                 return Content.Align.valueOf(s.toUpperCase(Locale.ROOT));
             }
         });
-        align.setOnAction(x -> change(t -> with(t, t.text(), t.family(), t.weight(), t.size(), align.getValue(), t.lineHeight()), null));
+        align.setOnAction(x -> change(t -> t.withAlign(align.getValue()), null));
         size.setId("field-fontSize");
-        size.onChange((v, merge) -> change(t -> with(t, t.text(), t.family(), t.weight(), Math.max(0.1, Math.min(10_000, v)), t.align(),
-                t.lineHeight()), merge));
-        lead.onChange((v, merge) -> change(t -> with(t, t.text(), t.family(), t.weight(), t.size(), t.align(),
-                Math.max(0.1, Math.min(10, v))), merge));
+        size.onChange((v, merge) -> change(t -> t.withSize(Math.max(0.1, Math.min(10_000, v))), merge));
+        lead.onChange((v, merge) -> change(t -> t.withLineHeight(Math.max(0.1, Math.min(10, v))), merge));
+        spacing.setId("field-spacing");
+        spacing.onChange((v, merge) -> change(t -> t.withSpacing(Math.max(-1000, Math.min(1000, v))), merge));
+        wrap.setId("field-wrap");
+        wrap.onChange((v, merge) -> change(t -> t.withWrap(Math.max(0, Math.min(Limits.LENGTH, v))), merge));
+        Buttons.tip(free, "Lines as long as they are written");
+        free.setOnAction(x -> change(t -> t.withWrap(0), null));
+        HBox.setHgrow(spacing, Priority.ALWAYS);
+        HBox.setHgrow(wrap, Priority.ALWAYS);
         HBox.setHgrow(family, Priority.ALWAYS);
         HBox.setHgrow(size, Priority.ALWAYS);
         HBox.setHgrow(lead, Priority.ALWAYS);
-        getChildren().addAll(title, words, new HBox(6, family, weight), new HBox(6, size, lead, align));
+        getChildren().addAll(title, words, new HBox(6, family, weight), new HBox(6, size, lead, align), new HBox(6, spacing, wrap, free));
         refresh();
-    }
-
-    private static Content.Text with(Content.Text t, String text, String family, int weight, double size, Content.Align align, double lead) {
-        return new Content.Text(text, family, weight, size, align, lead);
     }
 
     private void change(java.util.function.UnaryOperator<Content.Text> change, Object merge) {
@@ -105,6 +113,9 @@ final class TextSection extends VBox {
             align.setValue(t.align());
             size.show(t.size());
             lead.show(t.lineHeight());
+            spacing.show(t.spacing());
+            wrap.show(t.wrap());
+            free.setDisable(t.wrap() == 0);
             showing = false;
         }
     }

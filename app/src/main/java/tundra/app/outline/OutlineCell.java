@@ -17,6 +17,7 @@ import tundra.core.edit.Names;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 
 /** A row of the outline. */
@@ -132,12 +133,12 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
 
     /** The colour that an element is known by: its fill or stroke, a group's largest child's. */
     private static Color color(Element e) {
-        Color fill = e.rest().get(Properties.FILL), stroke = e.rest().get(Properties.STROKE);
+        Paint fill = e.rest().get(Properties.FILL), stroke = e.rest().get(Properties.STROKE);
         if (fill.visible()) {
-            return fill;
+            return fill.main();
         }
         if (stroke.visible()) {
-            return stroke;
+            return stroke.main();
         }
         return e.children().stream().max(java.util.Comparator.comparingDouble(OutlineCell::area)).map(OutlineCell::color)
                 .orElse(Color.parse("#DCE8ED"));

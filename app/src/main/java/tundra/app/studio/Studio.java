@@ -16,6 +16,7 @@ import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.FrameNode;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
@@ -23,6 +24,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.render.Fonts;
 
 /**
@@ -37,6 +39,8 @@ public final class Studio {
     private String timelineId;
     private Set<String> selection = Set.of();
     private Set<Keys.Ref> keys = Set.of();
+    private String inside;
+    private Set<String> solo = Set.of();
     private long playhead;
     private EditScope scope = EditScope.KEY;
     private Desk desk = Desk.DRAW;
@@ -81,6 +85,8 @@ public final class Studio {
         builder = null;
         selection = Set.of();
         keys = Set.of();
+        inside = null;
+        solo = Set.of();
         playhead = 0;
         sceneId = project.scenes().getFirst().id();
         timelineId = board().main().id();
@@ -120,6 +126,7 @@ public final class Studio {
             timelineId = board().main().id();
             selection = Set.of();
             keys = Set.of();
+            inside = null;
             playhead = 0;
             changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.SELECTION, Aspect.PLAYHEAD);
         }
@@ -217,6 +224,9 @@ public final class Studio {
             timelineId = b.main().id();
             changed(Aspect.TIMELINE);
         }
+        if (inside != null && b.find(inside) == null) {
+            inside = null;
+        }
         var left = new LinkedHashSet<>(selection);
         left.removeIf(id -> b.find(id) == null);
         var leftKeys = new LinkedHashSet<>(keys);
@@ -236,7 +246,7 @@ public final class Studio {
     /** The evaluator of the board as it is now. */
     public FrameBuilder builder() {
         if (builder == null || builder.board() != board()) {
-            builder = new FrameBuilder(board(), Fonts.BUNDLED, builder);
+            builder = new FrameBuilder(board(), Fonts.BUNDLED, builder, true);
             frame = null;
         }
         return builder;
@@ -246,9 +256,28 @@ public final class Studio {
     public Frame frame() {
         FrameBuilder b = builder();
         if (frame == null) {
-            frame = b.at(playhead);
+            frame = soloed(b.at(playhead));
         }
         return frame;
+    }
+
+    private Frame soloed(Frame f) {
+        return solo.isEmpty() ? f : new Frame(f.size(), f.background(), f.nodes().stream().filter(this::shownAlone).toList());
+    }
+
+    private boolean shownAlone(FrameNode n) {
+        return solo.contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
+    }
+
+    /** The elements that are shown alone while drawing; empty shows all. */
+    public Set<String> solo() {
+        return solo;
+    }
+
+    public void setSolo(Collection<String> ids) {
+        solo = Set.copyOf(ids);
+        frame = null;
+        changed(Aspect.DOCUMENT);
     }
 
     // --- what is being done ---
@@ -268,6 +297,31 @@ public final class Studio {
             selection = next;
             changed(Aspect.SELECTION);
         }
+    }
+
+    /** The group that is edited in place; null when it is the scene itself. */
+    public String inside() {
+        return inside;
+    }
+
+    /** Goes into a group, or with null out of all of them. */
+    public void enter(String group) {
+        if (!java.util.Objects.equals(group, inside)) {
+            inside = group;
+            changed(Aspect.SELECTION);
+        }
+    }
+
+    /** One group further out; says whether there was one to leave. The group that was left is selected. */
+    public boolean leave() {
+        if (inside == null) {
+            return false;
+        }
+        List<String> path = Tree.path(board().elements(), inside);
+        String left = inside;
+        enter(path.size() > 1 ? path.get(path.size() - 2) : null);
+        select(path.isEmpty() ? List.of() : List.of(left));
+        return true;
     }
 
     public Set<Keys.Ref> keys() {

@@ -9,7 +9,6 @@ import tundra.core.edit.Keys;
 import tundra.core.frame.LaneCurve;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
-import tundra.core.model.ValueType;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 
@@ -28,7 +27,7 @@ final class LanePainter {
         int step = 2;
         int count = (int) Math.max(2, (right - scale.left()) / step + 2);
         LaneCurve curve = LaneCurve.of(t, row.element(), p, scale.time(scale.left() - 14), step / scale.perSecond() * 1e6, count);
-        if (p.type() instanceof ValueType.ColorType) {
+        if (p.standard() instanceof tundra.core.model.Paint) {
             band(g, curve, scale, top, row.height(), step, count);
         } else {
             for (int part = curve.parts().length - 1; part >= 0; part--) {
@@ -49,7 +48,7 @@ final class LanePainter {
         }
         var beads = new ArrayList<Bead>();
         for (Key<T> k : track.keys()) {
-            double y = p.type() instanceof ValueType.ColorType ? top + row.height() / 2
+            double y = p.standard() instanceof tundra.core.model.Paint ? top + row.height() / 2
                     : height(curve, 0, p.type().parts(k.value())[0], top, row.height());
             beads.add(new Bead(new Keys.Ref(row.element(), p, k.time()), scale.x(k.time()), y));
         }

@@ -1,10 +1,9 @@
 package tundra.app.tool;
 
-import java.util.List;
+import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
 import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
-import tundra.core.edit.Arrange;
 import tundra.core.edit.Snapping;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -12,18 +11,18 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 
-/** Draws a rectangle or an ellipse by dragging. Shift makes the sides equal, Alt draws from the centre, Ctrl does not snap. */
+/** Draws a rectangle, an ellipse or a polygon by dragging. Shift makes the sides equal, Alt draws from the centre, Ctrl does not snap. */
 public final class BoxTool implements Tool {
     private final Studio studio;
     private final ToolBox tools;
     private final Paints paints;
-    private final Content content;
+    private final Supplier<Content> content;
     private final String name;
     private Point start;
     private Object drag;
-    private List<Snapping.Line> lines = List.of();
+    private Snapping.Snap snap = Snapping.Snap.NONE;
 
-    public BoxTool(Studio studio, ToolBox tools, Paints paints, Content content, String name) {
+    public BoxTool(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, String name) {
         this.studio = studio;
         this.tools = tools;
         this.paints = paints;
@@ -33,18 +32,19 @@ public final class BoxTool implements Tool {
 
     @Override
     public void press(Pointer p) {
+        studio.select(java.util.List.of());
         start = snapped(p);
         drag = new Object();
     }
 
     private Point snapped(Pointer p) {
         Point at = new Point(Math.round(p.at().x()), Math.round(p.at().y()));
-        lines = List.of();
+        snap = Snapping.Snap.NONE;
         if (p.ctrl()) {
             return at;
         }
-        var snap = Snapping.of(new Rect(at.x(), at.y(), 0, 0), studio.board().size(), 6 / p.viewport().zoom());
-        lines = snap.lines();
+        snap = Snapping.around(studio.frame(), studio.selection(), studio.board().lines())
+                .of(new Rect(at.x(), at.y(), 0, 0), 6 / p.viewport().zoom());
         return at.plus(snap.by());
     }
 
@@ -63,17 +63,16 @@ public final class BoxTool implements Tool {
         if (r.width() < 1 || r.height() < 1) {
             return;
         }
-        var e = new Element(name, content, paints.closed().with(Properties.POSITION, r.centre())
+        var e = new Element(name, content.get(), paints.closed().with(Properties.POSITION, r.centre())
                 .with(Properties.SIZE, new Point(r.width(), r.height())));
-        studio.edit("Draw " + name, drag, b -> Arrange.add(b, e));
-        studio.select(List.of(e.id()));
+        Drawing.add(studio, "Draw " + name, drag, e);
     }
 
     @Override
     public void release(Pointer p) {
         boolean drawn = start != null && studio.selected() != null && studio.undoName() != null && studio.undoName().equals("Draw " + name);
         start = null;
-        lines = List.of();
+        snap = Snapping.Snap.NONE;
         if (drawn) {
             tools.take(ToolKind.SELECT);
         }
@@ -86,12 +85,12 @@ public final class BoxTool implements Tool {
         }
         studio.cancel(drag);
         start = null;
-        lines = List.of();
+        snap = Snapping.Snap.NONE;
         return true;
     }
 
     @Override
     public void draw(GraphicsContext g, Viewport v) {
-        SnapLines.draw(g, v, lines, studio.board().size(), studio.dark());
+        SnapLines.draw(g, v, snap, studio.dark());
     }
 }

@@ -1,13 +1,14 @@
 package tundra.app.tool;
 
 import tundra.core.model.Color;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** The fill and stroke that new shapes get: those that were chosen last. */
 public final class Paints {
-    public Color fill = Color.parse("#5F8FA3");
-    public Color stroke = Color.NONE;
+    public Paint fill = Color.parse("#5F8FA3");
+    public Paint stroke = Color.NONE;
     public double width = 2;
 
     /** For a closed shape. */

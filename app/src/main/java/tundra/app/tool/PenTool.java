@@ -6,18 +6,11 @@ import javafx.scene.canvas.GraphicsContext;
 import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
-import tundra.core.edit.Arrange;
-import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
-import tundra.core.geometry.Rect;
-import tundra.core.model.Content;
-import tundra.core.model.Element;
-import tundra.core.model.Properties;
-import tundra.core.model.Values;
 
 /**
  * Draws a path: a click sets a corner, a drag pulls the handles of a smooth node, a click on the first node closes it, Enter or
@@ -42,11 +35,9 @@ public final class PenTool implements Tool {
     private Point place(Pointer p) {
         Point at = p.at();
         if (p.shift() && !nodes.isEmpty()) {
-            Point from = nodes.getLast().at(), way = at.minus(from);
-            double angle = Math.toRadians(Math.rint(Math.toDegrees(Math.atan2(way.y(), way.x())) / 45) * 45);
-            at = from.plus(new Point(Math.cos(angle), Math.sin(angle)).times(way.length()));
+            at = Drawing.stepped(nodes.getLast().at(), at, 45);
         }
-        return new Point(Math.rint(at.x() * 10) / 10, Math.rint(at.y() * 10) / 10);
+        return Drawing.tenth(at);
     }
 
     @Override
@@ -118,13 +109,7 @@ public final class PenTool implements Tool {
         if (!enough) {
             return;
         }
-        Rect r = outline.bounds();
-        Point box = new Point(r.width(), r.height());
-        Values look = closed ? paints.closed() : paints.open();
-        var e = new Element("Path", new Content.Path(outline.through(Affine.translate(-r.x(), -r.y())), box),
-                look.with(Properties.POSITION, r.centre()).with(Properties.SIZE, box));
-        studio.edit("Draw Path", b -> Arrange.add(b, e));
-        studio.select(List.of(e.id()));
+        Drawing.add(studio, "Draw Path", null, Drawing.path("Path", outline, closed ? paints.closed() : paints.open()));
         tools.take(ToolKind.SELECT);
     }
 

@@ -11,6 +11,7 @@ import tundra.app.canvas.Viewport;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
+import tundra.core.edit.Placing;
 import tundra.core.edit.Resizing;
 import tundra.core.edit.Snapping;
 import tundra.core.frame.Frame;
@@ -35,14 +36,16 @@ public final class SelectTool implements Tool {
     private Gesture gesture;
     private Point hover;
     private Cursor cursor = Cursor.DEFAULT;
-    private List<Snapping.Line> lines = List.of();
+    private Snapping.Snap snap = Snapping.Snap.NONE;
 
     /** What the pointer is doing between press and release; a press that never moves may drop an element from the selection. */
     private sealed interface Gesture {
         /** Nothing yet: it becomes a move once the pointer has gone far enough. */
         record Press(Pointer at, boolean moves, String drops) implements Gesture {}
 
-        record Move(Point from, Map<String, Point> positions, Rect bounds, Object merge) implements Gesture {}
+        record Move(Point from, Map<String, Point> positions, Rect bounds, Snapping snapping, Object merge) implements Gesture {}
+
+        record Pivot(String id, Affine toCanvas, Point box, Object merge) implements Gesture {}
 
         record Resize(String id, Point from, Affine toParent, Resizing resizing, Object merge) implements Gesture {}
 
@@ -76,6 +79,12 @@ public final class SelectTool implements Tool {
                 gesture = new Gesture.Turn(one.id(), centre, angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
                 return;
             }
+            Point pivot = studio.valueAt(one.id(), Properties.PIVOT).times(placed.node().box());
+            if (studio.desk() == Desk.DRAW && p.viewport().toView(placed.toCanvas().apply(pivot)).distance(p.view()) <= Handles.REACH
+                    && (p.ctrl() || farFromEdges(placed, p, pivot))) {
+                gesture = new Gesture.Pivot(one.id(), placed.toCanvas(), placed.node().box(), new Object());
+                return;
+            }
             Handles.Handle h = Handles.at(placed, p.viewport(), p.view());
             if (h != null) {
                 Values v = studio.builder().valuesAt(one.id(), studio.playhead());
@@ -90,6 +99,9 @@ public final class SelectTool implements Tool {
 
     private void pressElement(Pointer p, Frame frame) {
         var under = HitTest.under(frame, p.at(), 3 / p.viewport().zoom());
+        if (studio.inside() != null && under.stream().noneMatch(path -> path.contains(studio.inside()))) {
+            studio.enter(null);
+        }
         if (under.isEmpty()) {
             if (!p.shift()) {
                 studio.select(List.of());
@@ -97,13 +109,11 @@ public final class SelectTool implements Tool {
             gesture = new Gesture.Marquee(p.at(), p.at(), p.shift());
             return;
         }
-        String id = p.clicks() > 1 ? under.getFirst().getLast() : pick(under);
-        if (p.clicks() > 1 && studio.board().find(id).content() instanceof Content.Text) {
-            studio.select(List.of(id));
+        if (p.clicks() > 1 && goIn(under)) {
             gesture = null;
-            editWords.run();
             return;
         }
+        String id = p.alt() ? beneath(under) : pick(under);
         if (p.shift()) {
             if (studio.selection().contains(id)) {
                 gesture = new Gesture.Press(p, true, id);
@@ -118,14 +128,67 @@ public final class SelectTool implements Tool {
         gesture = new Gesture.Press(p, studio.selection().contains(id), null);
     }
 
-    /** The topmost element's outermost group; what is selected inside a group stays in hand. */
+    /** A double click: into a group, or to the words of a text. Says whether there was something to go to. */
+    private boolean goIn(List<List<String>> under) {
+        List<String> path = level(under.getFirst());
+        Element e = studio.board().find(path.getFirst());
+        if (e.content() instanceof Content.Text) {
+            studio.select(List.of(e.id()));
+            editWords.run();
+            return true;
+        }
+        if (e.content() instanceof Content.Group && path.size() > 1) {
+            studio.enter(e.id());
+            studio.select(List.of(path.get(1)));
+            return true;
+        }
+        return false;
+    }
+
+    /** The rest of a path from the group that is being edited on. */
+    private List<String> level(List<String> path) {
+        int at = studio.inside() == null ? -1 : path.indexOf(studio.inside());
+        return at + 1 < path.size() ? path.subList(at + 1, path.size()) : path;
+    }
+
+    /** What lies at the pointer on the level that is being edited, topmost first. */
+    private List<String> choices(List<List<String>> under) {
+        var out = new LinkedHashSet<String>();
+        under.forEach(path -> {
+            if (studio.inside() == null || path.contains(studio.inside())) {
+                out.add(level(path).getFirst());
+            }
+        });
+        return List.copyOf(out);
+    }
+
     private String pick(List<List<String>> under) {
+        List<String> all = choices(under);
         for (String id : under.getFirst()) {
-            if (studio.selection().contains(id)) {
+            if (studio.selection().contains(id) && !id.equals(studio.inside())) {
                 return id;
             }
         }
-        return under.getFirst().getFirst();
+        return all.getFirst();
+    }
+
+    /** The next one down from what is selected; after the lowest the topmost again. */
+    private String beneath(List<List<String>> under) {
+        List<String> all = choices(under);
+        for (int i = 0; i < all.size(); i++) {
+            if (studio.selection().contains(all.get(i))) {
+                return all.get((i + 1) % all.size());
+            }
+        }
+        return all.getFirst();
+    }
+
+    /** Whether there is room around the pivot to take hold of it without missing a handle or the art. */
+    private static boolean farFromEdges(Frame.Placed placed, Pointer p, Point pivot) {
+        Viewport v = p.viewport();
+        Point size = placed.toCanvas().applyOffset(placed.node().box()).times(v.zoom());
+        return Handles.at(placed, v, v.toView(placed.toCanvas().apply(pivot))) == null && Math.abs(size.x()) > 40 && Math.abs(size.y()) > 40
+                && p.view().distance(v.toView(placed.toCanvas().apply(pivot))) <= 4;
     }
 
     private static double angle(Point centre, Point at) {
@@ -141,6 +204,7 @@ public final class SelectTool implements Tool {
             case Gesture.Move m -> move(m, p);
             case Gesture.Resize r -> resize(r, p);
             case Gesture.Turn t -> turn(t, p);
+            case Gesture.Pivot v -> pivot(v, p);
             case Gesture.Marquee m -> gesture = new Gesture.Marquee(m.from(), p.at(), m.add());
             case Gesture.Key k -> pathKeys.drag(k.grip(), p.at().minus(k.from()), k.merge());
             case Gesture.Press press -> { }
@@ -158,7 +222,8 @@ public final class SelectTool implements Tool {
                 bounds = placed.bounds().union(bounds);
             }
         }
-        return positions.isEmpty() ? null : new Gesture.Move(from, positions, bounds, new Object());
+        return positions.isEmpty() ? null : new Gesture.Move(from, positions, bounds,
+                Snapping.around(studio.frame(), positions.keySet(), studio.board().lines()), new Object());
     }
 
     private void move(Gesture.Move m, Pointer p) {
@@ -166,15 +231,14 @@ public final class SelectTool implements Tool {
         if (p.shift()) {
             way = Math.abs(way.x()) > Math.abs(way.y()) ? new Point(way.x(), 0) : new Point(0, way.y());
         }
-        lines = List.of();
+        snap = Snapping.Snap.NONE;
         if (!p.ctrl()) {
             way = new Point(Math.rint(way.x()), Math.rint(way.y()));
             Rect b = m.bounds();
-            var snap = Snapping.of(new Rect(b.x() + way.x(), b.y() + way.y(), b.width(), b.height()), studio.board().size(),
-                    6 / p.viewport().zoom());
+            snap = m.snapping().of(new Rect(b.x() + way.x(), b.y() + way.y(), b.width(), b.height()), 6 / p.viewport().zoom());
             boolean x = !p.shift() || way.x() != 0, y = !p.shift() || way.y() != 0;
             way = way.plus(new Point(x ? snap.by().x() : 0, y ? snap.by().y() : 0));
-            lines = snap.lines().stream().filter(l -> l.vertical() ? x : y).toList();
+            snap = new Snapping.Snap(snap.by(), snap.lines().stream().filter(l -> l.vertical() ? x : y).toList(), x && y ? snap.gaps() : List.of());
         }
         Point by = way;
         String name = m.positions().size() == 1 ? "Move " + studio.board().find(m.positions().keySet().iterator().next()).name()
@@ -209,6 +273,26 @@ public final class SelectTool implements Tool {
                 studio.set(b, r.id(), result.sizing(), result.sized()), r.id(), Properties.POSITION, result.position()));
     }
 
+    private void pivot(Gesture.Pivot v, Pointer p) {
+        Point local = v.toCanvas().inverse().apply(p.at());
+        Point at = new Point(v.box().x() == 0 ? 0.5 : local.x() / v.box().x(), v.box().y() == 0 ? 0.5 : local.y() / v.box().y());
+        Point pivot = p.ctrl() ? at : new Point(nearThird(at.x(), v.box().x()), nearThird(at.y(), v.box().y()));
+        studio.cancel(v.merge());
+        Frame.Placed placed = studio.frame().find(v.id());
+        studio.edit("Move pivot of " + studio.board().find(v.id()).name(), v.merge(),
+                b -> Placing.pivot(b, v.id(), pivot, placed.node().toParent(), placed.node().box()));
+    }
+
+    /** Snaps to the ends and the middle of a side. */
+    private static double nearThird(double fraction, double length) {
+        for (double f : new double[] {0, 0.5, 1}) {
+            if (Math.abs(fraction - f) * length < 5) {
+                return f;
+            }
+        }
+        return Numbers.round(fraction, 4);
+    }
+
     private void turn(Gesture.Turn t, Pointer p) {
         double now = angle(t.centre(), p.at());
         double turned = t.rotation() + Math.IEEEremainder(now - t.pointer(), 360);
@@ -230,7 +314,7 @@ public final class SelectTool implements Tool {
             studio.select(left);
         }
         gesture = null;
-        lines = List.of();
+        snap = Snapping.Snap.NONE;
     }
 
     @Override
@@ -240,13 +324,14 @@ public final class SelectTool implements Tool {
             case Gesture.Move m -> studio.cancel(m.merge());
             case Gesture.Resize r -> studio.cancel(r.merge());
             case Gesture.Turn t -> studio.cancel(t.merge());
+            case Gesture.Pivot v -> studio.cancel(v.merge());
             case Gesture.Key k -> studio.cancel(k.merge());
             case Gesture.Marquee m -> { }
             case Gesture.Press press -> { }
             case null -> { }
         }
         gesture = null;
-        lines = List.of();
+        snap = Snapping.Snap.NONE;
         return any;
     }
 
@@ -279,7 +364,7 @@ public final class SelectTool implements Tool {
 
     @Override
     public void draw(GraphicsContext g, Viewport v) {
-        SnapLines.draw(g, v, lines, studio.board().size(), studio.dark());
+        SnapLines.draw(g, v, snap, studio.dark());
         if (gesture instanceof Gesture.Marquee m) {
             Point a = v.toView(m.from()), b = v.toView(m.to());
             Rect r = Rect.of(a, b);

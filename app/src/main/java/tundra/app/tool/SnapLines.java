@@ -1,25 +1,57 @@
 package tundra.app.tool;
 
-import java.util.List;
+import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
 import tundra.app.canvas.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Snapping;
+import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 
-/** Shows what a move snapped to. */
+/** Shows what a move snapped to: lines, and equal gaps with their length. */
 final class SnapLines {
     private SnapLines() {}
 
-    static void draw(GraphicsContext g, Viewport v, List<Snapping.Line> lines, Point canvas, boolean dark) {
-        g.setStroke(Palette.of(dark).fitting());
+    static void draw(GraphicsContext g, Viewport v, Snapping.Snap snap, boolean dark) {
+        Color ink = Palette.of(dark).fitting();
+        g.setStroke(ink);
         g.setLineWidth(1);
         g.setLineDashes(4, 3);
-        for (Snapping.Line l : lines) {
-            Point a = v.toView(l.vertical() ? new Point(l.at(), 0) : new Point(0, l.at()));
-            Point b = v.toView(l.vertical() ? new Point(l.at(), canvas.y()) : new Point(canvas.x(), l.at()));
-            g.strokeLine(Math.floor(a.x()) + 0.5, Math.floor(a.y()) + 0.5, Math.floor(b.x()) + 0.5, Math.floor(b.y()) + 0.5);
+        for (Snapping.Line l : snap.lines()) {
+            Point a = v.toView(l.vertical() ? new Point(l.at(), l.from()) : new Point(l.from(), l.at()));
+            Point b = v.toView(l.vertical() ? new Point(l.at(), l.to()) : new Point(l.to(), l.at()));
+            g.strokeLine(crisp(a.x()), crisp(a.y()), crisp(b.x()), crisp(b.y()));
         }
         g.setLineDashes();
+        g.setFont(Font.font("JetBrains Mono", 10.5));
+        g.setTextAlign(TextAlignment.CENTER);
+        g.setTextBaseline(VPos.CENTER);
+        for (Snapping.Gap gap : snap.gaps()) {
+            gap(g, v, gap, ink);
+        }
+    }
+
+    private static void gap(GraphicsContext g, Viewport v, Snapping.Gap gap, Color ink) {
+        Point a = v.toView(gap.level() ? new Point(gap.from(), gap.across()) : new Point(gap.across(), gap.from()));
+        Point b = v.toView(gap.level() ? new Point(gap.to(), gap.across()) : new Point(gap.across(), gap.to()));
+        g.setStroke(ink);
+        g.strokeLine(crisp(a.x()), crisp(a.y()), crisp(b.x()), crisp(b.y()));
+        double tx = gap.level() ? 0 : 4, ty = gap.level() ? 4 : 0;
+        for (Point p : new Point[] {a, b}) {
+            g.strokeLine(crisp(p.x() - tx), crisp(p.y() - ty), crisp(p.x() + tx), crisp(p.y() + ty));
+        }
+        String words = Numbers.plain(gap.length(), 1);
+        double x = (a.x() + b.x()) / 2, y = (a.y() + b.y()) / 2, w = words.length() * 6.6 + 8;
+        g.setFill(ink);
+        g.fillRoundRect(x - w / 2 + (gap.level() ? 0 : w / 2 + 5), y - 8 - (gap.level() ? 12 : 0), w, 16, 6, 6);
+        g.setFill(Color.WHITE);
+        g.fillText(words, x + (gap.level() ? 0 : w / 2 + 5), y - (gap.level() ? 12 : 0));
+    }
+
+    private static double crisp(double v) {
+        return Math.floor(v) + 0.5;
     }
 }

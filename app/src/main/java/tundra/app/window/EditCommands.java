@@ -39,6 +39,11 @@ final class EditCommands {
         e.nudges();
     }
 
+    /** Whether nodes of paths are chosen rather than whole elements. */
+    private boolean nodes() {
+        return w.tools.kind() == tundra.app.tool.ToolKind.NODES && w.nodes.any();
+    }
+
     private boolean any() {
         return !s.selection().isEmpty();
     }
@@ -72,8 +77,18 @@ final class EditCommands {
                 "Delete", () -> any() || !s.keys().isEmpty(), this::delete);
         c.add("delete-back", "Delete with Backspace", "BACK_SPACE", () -> any() || !s.keys().isEmpty(), this::delete);
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
-                () -> s.select(s.board().elements().stream().filter(e -> !e.locked() && !e.hidden()).map(Element::id).toList()));
+                this::selectAll);
         c.add("select-none", "Select nothing", "Shortcut+Shift+A", this::any, () -> s.select(List.of()));
+    }
+
+    private void selectAll() {
+        if (w.tools.kind() == tundra.app.tool.ToolKind.NODES && any()) {
+            w.nodes.chooseAll();
+            w.canvas.redrawOverlay();
+            return;
+        }
+        List<Element> level = s.inside() == null ? s.board().elements() : s.board().find(s.inside()).children();
+        s.select(level.stream().filter(e -> !e.locked() && !e.hidden()).map(Element::id).toList());
     }
 
     private void copy() {
@@ -89,7 +104,9 @@ final class EditCommands {
     }
 
     private void delete() {
-        if (!s.keys().isEmpty()) {
+        if (nodes()) {
+            w.nodes.delete();
+        } else if (!s.keys().isEmpty()) {
             var refs = s.keys();
             s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));
         } else {
@@ -164,6 +181,10 @@ final class EditCommands {
 
     private void nudge(String to, String shortcut, String by, Point way, int far) {
         w.commands.add("nudge-" + to + "-" + far, "Nudge " + to + by, shortcut, this::any, () -> {
+            if (nodes()) {
+                w.nodes.nudge(way);
+                return;
+            }
             long now = System.nanoTime();
             // one step of undo for a run of presses
             nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();

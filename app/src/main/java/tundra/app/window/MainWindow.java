@@ -53,6 +53,7 @@ public final class MainWindow {
     private final Lazy<TryView> tryView;
     private final Label zoom = new Label();
     private final Lazy<Pane> drawTools;
+    private final Lazy<ToolOptionsBar> toolOptions;
     private final Lazy<Pane> animateTools;
     private final Lazy<Pane> interactTools;
     private final List<Runnable> unfurnished = new ArrayList<>();
@@ -66,6 +67,7 @@ public final class MainWindow {
         find = new Lazy<>(() -> new FindAnything(w.commands, this::foundSomething));
         FileCommands.add(w, () -> w.files.whenSafe(stage::close));
         EditCommands.add(w);
+        DrawCommands.add(w);
         TimeCommands.add(w);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
@@ -76,6 +78,7 @@ public final class MainWindow {
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         drawTools = new Lazy<>(() -> ToolBar.of(w, false, List.of(ToolKind.values())));
+        toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
         animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
         interactTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
         zoom.getStyleClass().addAll("zoom-note", "mono");
@@ -87,6 +90,8 @@ public final class MainWindow {
         w.notices.setPickOnBounds(false);
         layers.getStyleClass().addAll("root-colors", "window");
         studio.listen(this::changed);
+        w.canvas.onView(this::showZoom);
+        w.canvas.onMenu(e -> CanvasMenu.show(w, e));
         layers.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         // after a click on a button the keyboard belongs to the canvas again
         layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
@@ -130,6 +135,9 @@ public final class MainWindow {
             Look.theme(studio.dark());
         }
         title();
+    }
+
+    private void showZoom() {
         zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%  " + Numbers.plain(studio.board().size().x(), 0) + "×"
                 + Numbers.plain(studio.board().size().y(), 0));
     }
@@ -172,7 +180,11 @@ public final class MainWindow {
     }
 
     private Node draw() {
-        var pane = new BorderPane(canvas(drawTools.get(), Pos.BOTTOM_CENTER));
+        StackPane middle = canvas(drawTools.get(), Pos.BOTTOM_CENTER);
+        middle.getChildren().add(toolOptions.get());
+        StackPane.setAlignment(toolOptions.get(), Pos.BOTTOM_CENTER);
+        StackPane.setMargin(toolOptions.get(), new Insets(0, 0, 66, 0));
+        var pane = new BorderPane(middle);
         pane.setLeft(side(outline, 224));
         pane.setRight(side(w.details, 272));
         return pane;
@@ -340,9 +352,11 @@ public final class MainWindow {
 
     /** Gives up what is under way; else drops the tool; else the selection. */
     private void escape() {
-        boolean gaveUp = w.tools.active().cancel() | (timeline.isMade() && timeline.get().lanes().cancel());
+        boolean gaveUp = w.canvas.cancel() | w.tools.active().cancel() | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
+        } else if (!gaveUp && studio.desk() == Desk.DRAW && studio.leave()) {
+            w.canvas.redrawOverlay();
         } else if (!gaveUp && trying) {
             leaveTry();
         } else if (!gaveUp && !studio.keys().isEmpty()) {

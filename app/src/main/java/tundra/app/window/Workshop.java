@@ -12,15 +12,22 @@ import tundra.app.studio.Playback;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.BoxTool;
+import tundra.app.tool.GradientTool;
 import tundra.app.tool.HandTool;
+import tundra.app.tool.LineTool;
+import tundra.app.tool.NodesTool;
 import tundra.app.tool.Paints;
 import tundra.app.tool.PathOverlay;
 import tundra.app.tool.PenTool;
+import tundra.app.tool.PickTool;
+import tundra.app.tool.RegionTool;
 import tundra.app.tool.SelectTool;
 import tundra.app.tool.SelectionOverlay;
+import tundra.app.tool.SketchTool;
 import tundra.app.tool.TextTool;
 import tundra.app.tool.ToolBox;
 import tundra.app.tool.ToolKind;
+import tundra.app.tool.ToolOptions;
 import tundra.app.tool.ZoomTool;
 import tundra.app.widget.Lazy;
 import tundra.core.model.Content;
@@ -34,6 +41,9 @@ public final class Workshop {
     public final Commands commands = new Commands();
     public final Playback playback;
     public final ToolBox tools;
+    public final Paints paints = new Paints();
+    public final ToolOptions options = new ToolOptions();
+    public final NodesTool nodes;
     public final CanvasView canvas;
     public final Lazy<DetailsPanel> details;
     public final Notices notices = new Notices();
@@ -51,8 +61,9 @@ public final class Workshop {
         studio.setDark(settings.dark());
         playback = new Playback(studio);
         tools = new ToolBox(studio);
+        nodes = new NodesTool(studio);
         canvas = new CanvasView(studio, tools);
-        details = new Lazy<>(() -> new DetailsPanel(studio));
+        details = new Lazy<>(() -> new DetailsPanel(studio, commands, options, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(this);
         addTools();
         var selection = new SelectionOverlay(studio);
@@ -69,7 +80,6 @@ public final class Workshop {
     }
 
     private void addTools() {
-        var paints = new Paints();
         Runnable editWords = () -> {
             if (studio.desk() != Desk.ANIMATE) {
                 studio.setDesk(Desk.DRAW);
@@ -77,8 +87,16 @@ public final class Workshop {
             details.get().editWords();
         };
         tools.put(ToolKind.SELECT, new SelectTool(studio, editWords));
-        tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, new Content.Rectangle(), "Rectangle"));
-        tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, new Content.Ellipse(), "Ellipse"));
+        tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, "Rectangle"));
+        tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, "Ellipse"));
+        tools.put(ToolKind.POLYGON, new BoxTool(studio, tools, paints, () -> new Content.Polygon(options.points, options.inner), "Polygon"));
+        tools.put(ToolKind.LINE, new LineTool(studio, tools, paints));
+        tools.put(ToolKind.FREEHAND, new SketchTool(studio, paints, options, false));
+        tools.put(ToolKind.BRUSH, new SketchTool(studio, paints, options, true));
+        tools.put(ToolKind.NODES, nodes);
+        tools.put(ToolKind.GRADIENT, new GradientTool(studio));
+        tools.put(ToolKind.FILL, new RegionTool(studio, paints, options, canvas::redrawOverlay, notices::news));
+        tools.put(ToolKind.PICK, new PickTool(studio, tools, paints, canvas::colorAt));
         tools.put(ToolKind.PEN, new PenTool(studio, tools, paints));
         tools.put(ToolKind.TEXT, new TextTool(studio, tools, paints, editWords));
         tools.put(ToolKind.HAND, new HandTool(canvas::pan));

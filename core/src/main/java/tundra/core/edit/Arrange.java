@@ -5,6 +5,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -27,6 +29,42 @@ public final class Arrange {
         var all = new ArrayList<>(board.elements());
         all.add(e.withName(Names.free(board, e.name())));
         return board.withElements(all);
+    }
+
+    /**
+     * Adds an element that is placed in canvas coordinates on top of a group's children; of all when {@code group} is null or
+     * isn't seen. In a group that is scaled unevenly and turned it takes the scale along its own axes.
+     */
+    public static Board add(Board board, String group, Element e, Frame seen) {
+        Frame.Placed into = group == null ? null : seen.find(group);
+        if (into == null || !into.toCanvas().invertible() || board.find(group) == null) {
+            return add(board, e);
+        }
+        Affine m = into.toCanvas().inverse();
+        Element named = e.withName(Names.free(board, e.name()));
+        Board b = board.mapElement(group, g -> {
+            var all = new ArrayList<>(g.children());
+            all.add(named);
+            return g.withChildren(all);
+        });
+        double sx = Math.hypot(m.a(), m.b());
+        return Placing.through(b, e.id(), m, Math.toDegrees(Math.atan2(m.b(), m.a())), new Point(sx, sx == 0 ? 0 : m.determinant() / sx));
+    }
+
+    /** Puts a top-level element beneath the lowest one that has a stroke over an area of the canvas. */
+    public static Board beneathStrokes(Board board, String id, Frame seen, Rect area) {
+        List<Element> all = board.elements();
+        for (int i = 0; i < all.size(); i++) {
+            Frame.Placed p = seen.find(all.get(i).id());
+            if (!all.get(i).id().equals(id) && p != null && p.bounds().intersects(area) && stroked(p.node())) {
+                return reorder(board, id, i);
+            }
+        }
+        return board;
+    }
+
+    private static boolean stroked(FrameNode n) {
+        return n.marks().stream().anyMatch(m -> m instanceof Mark.Stroke) || n.children().stream().anyMatch(Arrange::stroked);
     }
 
     /** Takes elements away, with their keys and the reactions to them. */

@@ -19,7 +19,9 @@ import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
+import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
+import tundra.core.model.Swatch;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
@@ -70,8 +72,13 @@ final class ProjectReader {
         }
         int rate = (int) f.whole("frameRate", 1, 240);
         String id = id(f), name = f.text("name");
+        var swatches = new ArrayList<Swatch>();
+        for (JsonNode n : f.has("swatches") ? f.list("swatches") : List.<JsonNode>of()) {
+            var s = new Fields(n, "swatch " + (swatches.size() + 1));
+            swatches.add(new Swatch(s.text("name"), ValueReader.color(s.raw("color"), s, "color")));
+        }
         f.keepUnknown(Places.PROJECT, unknown);
-        return new Project(id, name, rate, scenes, assets, Map.copyOf(unknown));
+        return new Project(id, name, rate, scenes, assets, swatches, Map.copyOf(unknown));
     }
 
     private String id(Fields f) throws FileProblem {
@@ -116,8 +123,13 @@ final class ProjectReader {
         Set<String> here = Tree.ids(elements);
         var timelines = new TimelineReader(here, elements, unknown, this::id).read(f);
         var reactions = new ReactionReader(here, timelines, unknown, this::id).read(f);
+        var lines = new ArrayList<RulerLine>();
+        for (JsonNode n : f.has("lines") ? f.list("lines") : List.<JsonNode>of()) {
+            var l = new Fields(n, "a ruler line of " + f.where());
+            lines.add(new RulerLine(l.flag("upright"), l.number("at", -Limits.LENGTH, Limits.LENGTH)));
+        }
         f.keepUnknown(Places.of("scene", id), unknown);
-        return new Scene(id, name, new Board(size, values, elements, timelines, reactions));
+        return new Scene(id, name, new Board(size, values, elements, timelines, reactions, lines));
     }
 
     private List<Element> elements(Fields f, String field) throws FileProblem {
@@ -137,7 +149,7 @@ final class ProjectReader {
         Fields rest = f.object("rest");
         Values values = ValueReader.values(rest, content);
         rest.keepUnknown(Places.of("rest", id), unknown);
-        var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), values, content);
+        var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content);
         f.keepUnknown(Places.of("element", id), unknown);
         return e;
     }
@@ -147,11 +159,14 @@ final class ProjectReader {
         return switch (type) {
             case "rectangle" -> new Content.Rectangle();
             case "ellipse" -> new Content.Ellipse();
-            case "path" -> new Content.Path(outline(f), f.pair("box", 0, Limits.LENGTH));
+            case "polygon" -> new Content.Polygon((int) f.whole("points", 3, 100), f.number("inner", 0, 1));
+            case "path" -> new Content.Path(outline(f, "outline"), f.pair("box", 0, Limits.LENGTH));
             case "text" -> new Content.Text(f.text("text"), f.text("family"), (int) f.whole("weight", 100, 900),
-                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10));
+                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10),
+                    f.has("spacing") ? f.number("spacing", -1000, 1000) : 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);
             case "picture" -> picture(f);
-            case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH));
+            case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
+                    f.has("clip") ? outline(f, "clip") : null);
             default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
         };
     }
@@ -172,9 +187,9 @@ final class ProjectReader {
         return new Content.Picture(asset);
     }
 
-    private Outline outline(Fields f) throws FileProblem {
+    private Outline outline(Fields f, String field) throws FileProblem {
         var contours = new ArrayList<Contour>();
-        for (JsonNode n : f.list("outline")) {
+        for (JsonNode n : f.list(field)) {
             var c = new Fields(n, "a contour of " + f.where());
             var list = new ArrayList<Node>();
             for (JsonNode node : c.list("nodes")) {

@@ -14,6 +14,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Gradient;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -48,6 +49,10 @@ final class ProjectWriter {
                     .put("width", a.width()).put("height", a.height());
             unknown(n, Places.of("asset", a.hash()));
         }
+        if (!project.swatches().isEmpty()) {
+            ArrayNode swatches = o.putArray("swatches");
+            project.swatches().forEach(s -> swatches.addObject().put("name", s.name()).put("color", s.color().hex()));
+        }
         return unknown(o, Places.PROJECT);
     }
 
@@ -70,6 +75,10 @@ final class ProjectWriter {
         o.set("canvas", unknown(values(b.canvas()), Places.of("canvas", s.id())));
         ArrayNode elements = o.putArray("elements");
         b.elements().forEach(e -> elements.add(element(e)));
+        if (!b.lines().isEmpty()) {
+            ArrayNode lines = o.putArray("lines");
+            b.lines().forEach(l -> lines.addObject().put("upright", l.upright()).put("at", l.at()));
+        }
         ArrayNode timelines = o.putArray("timelines");
         b.timelines().forEach(t -> timelines.add(timeline(t)));
         ArrayNode reactions = o.putArray("reactions");
@@ -85,6 +94,9 @@ final class ProjectWriter {
         if (e.hidden()) {
             o.put("hidden", true);
         }
+        if (e.guide()) {
+            o.put("guide", true);
+        }
         o.set("rest", unknown(values(e.rest()), Places.of("rest", e.id())));
         switch (e.content()) {
             case Content.Path p -> {
@@ -92,13 +104,18 @@ final class ProjectWriter {
                 o.set("outline", outline(p.outline()));
             }
             case Content.Text t -> o.put("text", t.text()).put("family", t.family()).put("weight", t.weight())
-                    .put("fontSize", t.size()).put("align", t.align().name().toLowerCase(Locale.ROOT)).put("lineHeight", t.lineHeight());
+                    .put("fontSize", t.size()).put("align", t.align().name().toLowerCase(Locale.ROOT)).put("lineHeight", t.lineHeight())
+                    .put("spacing", t.spacing()).put("wrap", t.wrap());
             case Content.Picture p -> o.put("asset", p.asset());
             case Content.Group g -> {
                 o.set("box", pair(g.box()));
+                if (g.clip() != null) {
+                    o.set("clip", outline(g.clip()));
+                }
                 ArrayNode children = o.putArray("children");
                 g.children().forEach(c -> children.add(element(c)));
             }
+            case Content.Polygon p -> o.put("points", p.points()).put("inner", p.inner());
             case Content.Rectangle r -> { }
             case Content.Ellipse x -> { }
         }
@@ -130,10 +147,24 @@ final class ProjectWriter {
     private static JsonNode value(Object v) {
         return switch (v) {
             case Color c -> Json.MAPPER.getNodeFactory().stringNode(c.hex());
+            case Gradient g -> gradient(g);
+            case String s -> Json.MAPPER.getNodeFactory().stringNode(s);
             case Point p -> pair(p);
             case Double d -> Json.MAPPER.getNodeFactory().numberNode(d);
             default -> throw new IllegalStateException("no JSON for " + v.getClass());
         };
+    }
+
+    private static ObjectNode gradient(Gradient g) {
+        ObjectNode o = Json.MAPPER.createObjectNode().put("gradient", g.kind().name().toLowerCase(Locale.ROOT));
+        o.set("start", pair(g.start()));
+        o.set("end", pair(g.end()));
+        o.set("side", pair(g.side()));
+        o.set("focus", pair(g.focus()));
+        o.put("spread", g.spread().name().toLowerCase(Locale.ROOT));
+        ArrayNode stops = o.putArray("stops");
+        g.stops().forEach(s -> stops.addObject().put("at", s.at()).put("color", s.color().hex()));
+        return o;
     }
 
     private static ArrayNode pair(Point p) {

@@ -1,8 +1,12 @@
 package tundra.core.file;
 
+import java.util.ArrayList;
+import java.util.Locale;
 import tools.jackson.databind.JsonNode;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.ValueType;
@@ -27,16 +31,57 @@ final class ValueReader {
         return v.with(p, value(p, n, f, p.key()));
     }
 
+    static Color color(JsonNode n, Fields f, String field) throws FileProblem {
+        try {
+            if (n != null && n.isString()) {
+                return Color.parse(n.stringValue());
+            }
+        } catch (IllegalArgumentException e) {
+            throw f.problem(field, "should be a colour such as #1C6A5E");
+        }
+        throw f.problem(field, "should be a colour such as #1C6A5E");
+    }
+
+    private static Paint paint(JsonNode n, Fields f, String field) throws FileProblem {
+        if (n == null || !n.isObject()) {
+            return color(n, f, field);
+        }
+        var g = new Fields(n, "“" + field + "” of " + f.where());
+        var stops = new ArrayList<Gradient.Stop>();
+        for (JsonNode s : g.list("stops")) {
+            var stop = new Fields(s, "a stop of " + g.where());
+            stops.add(new Gradient.Stop(stop.number("at", 0, 1), color(stop.raw("color"), stop, "color")));
+        }
+        if (stops.isEmpty() || stops.size() > Gradient.MAX_STOPS) {
+            throw g.problem("stops", "should hold 1 to " + Gradient.MAX_STOPS + " stops");
+        }
+        return new Gradient(word(Gradient.Kind.class, g, "gradient"), g.pair("start", -Limits.LENGTH, Limits.LENGTH),
+                g.pair("end", -Limits.LENGTH, Limits.LENGTH), g.pair("side", -Limits.LENGTH, Limits.LENGTH), g.pair("focus", -1, 1),
+                word(Gradient.Spread.class, g, "spread"), stops);
+    }
+
+    private static <E extends Enum<E>> E word(Class<E> type, Fields f, String field) throws FileProblem {
+        String word = f.text(field);
+        for (E e : type.getEnumConstants()) {
+            if (e.name().toLowerCase(Locale.ROOT).equals(word)) {
+                return e;
+            }
+        }
+        throw f.problem(field, "is a word that Tundra doesn't know (" + word + ")");
+    }
+
     static <T> T value(Property<T> p, JsonNode n, Fields f, String field) throws FileProblem {
         if (p.type() instanceof ValueType.ColorType) {
-            try {
-                if (n != null && n.isString()) {
-                    return p.cast(Color.parse(n.stringValue()));
-                }
-            } catch (IllegalArgumentException e) {
-                throw f.problem(field, "should be a colour such as #1C6A5E");
+            return p.cast(color(n, f, field));
+        }
+        if (p.type() instanceof ValueType.PaintType) {
+            return p.cast(paint(n, f, field));
+        }
+        if (p.type() instanceof ValueType.ChoiceType c) {
+            if (n == null || !n.isString() || !c.options().contains(n.stringValue())) {
+                throw f.problem(field, "should be one of " + String.join(", ", c.options()));
             }
-            throw f.problem(field, "should be a colour such as #1C6A5E");
+            return p.cast(n.stringValue());
         }
         int count = p.parts().size();
         double[] parts = count == 1

@@ -24,13 +24,20 @@ public final class FrameBuilder {
     private final Map<Element, FrameNode> still = new IdentityHashMap<>();
     private final Map<Element, Last> last = new IdentityHashMap<>();
     private final Map<Element, Boolean> moving = new IdentityHashMap<>();
+    private final boolean guides;
 
+    /** What visitors see: without the guide elements. */
     public FrameBuilder(Board board, TextMeasurer measure) {
-        this(board, measure, null);
+        this(board, measure, null, false);
     }
 
-    /** Takes over the unchanging nodes of the builder of an earlier version of the board; {@code previous} may be null. */
-    public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous) {
+    /**
+     * Takes over the unchanging nodes of the builder of an earlier version of the board; {@code previous} may be null.
+     *
+     * @param guides whether guide elements are shown, as while drawing
+     */
+    public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous, boolean guides) {
+        this.guides = guides;
         this.board = board;
         this.measure = measure;
         this.poses = new Poses(board);
@@ -77,7 +84,7 @@ public final class FrameBuilder {
     private List<FrameNode> nodes(List<Element> elements, long time) {
         var out = new ArrayList<FrameNode>(elements.size());
         for (Element e : elements) {
-            if (!e.hidden()) {
+            if (!e.hidden() && (guides || !e.guide())) {
                 out.add(moving.get(e) ? node(e, time) : kept(e, time));
             }
         }
@@ -126,7 +133,7 @@ public final class FrameBuilder {
         Content content = e.content();
         Point box = Marks.box(content, v, measure);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, measure), children);
+                Marks.of(content, v, measure), children, content instanceof Content.Group g ? g.clip() : null);
     }
 
     /** From an element's box to its parent: translate, rotate, scale around the pivot, which lands on the position. */

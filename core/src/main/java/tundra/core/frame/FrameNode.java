@@ -2,6 +2,7 @@ package tundra.core.frame;
 
 import java.util.List;
 import tundra.core.geometry.Affine;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 
@@ -11,17 +12,18 @@ import tundra.core.geometry.Rect;
  *
  * @param toParent from its box to its parent
  * @param box its width and height
+ * @param clip hides what of the children lies outside; null hides nothing
  */
-public record FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children) {
+public record FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children,
+        Outline clip) {
 
     /** The box around all that it paints, strokes included, in its own coordinates. */
     public Rect painted() {
         Rect all = new Rect(0, 0, box.x(), box.y());
         for (Mark m : marks) {
             if (m instanceof Mark.Stroke s) {
-                // a mitre of limit 4 reaches 4 half widths out
                 Rect outline = s.form().outline().bounds();
-                all = outline == null ? all : outline.grow(s.width() * 2).union(all);
+                all = outline == null ? all : outline.grow(s.style().reach()).union(all);
             } else if (m instanceof Mark.Glyphs g) {
                 all = all.grow(g.text().size() / 2);
             }

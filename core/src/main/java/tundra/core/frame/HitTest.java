@@ -29,7 +29,9 @@ public final class HitTest {
             Affine m = outer.times(n.toParent());
             var here = new ArrayList<>(path);
             here.add(n.id());
-            collect(n.children(), m, p, tolerance, here, out);
+            if (n.clip() == null || m.invertible() && Inside.filled(n.clip(), m.inverse().apply(p))) {
+                collect(n.children(), m, p, tolerance, here, out);
+            }
             if (m.invertible() && hit(n, m.inverse().apply(p), tolerance / Math.sqrt(Math.abs(m.determinant())))) {
                 out.add(here);
             }
@@ -40,7 +42,8 @@ public final class HitTest {
         return n.marks().stream().anyMatch(mark -> switch (mark) {
             case Mark.Fill f -> near(f.form(), p, tolerance) && (Inside.filled(f.form().outline(), p)
                     || Inside.distance(f.form().outline(), p) <= tolerance);
-            case Mark.Stroke s -> near(s.form(), p, tolerance + s.width()) && Inside.distance(s.form().outline(), p) <= s.width() / 2 + tolerance;
+            case Mark.Stroke s -> near(s.form(), p, tolerance + s.style().width())
+                    && Inside.distance(s.form().outline(), p) <= s.style().width() / 2 + tolerance;
             case Mark.Image i -> new Rect(0, 0, i.size().x(), i.size().y()).grow(tolerance).contains(p);
             case Mark.Glyphs g -> new Rect(0, 0, n.box().x(), n.box().y()).grow(tolerance).contains(p);
         });

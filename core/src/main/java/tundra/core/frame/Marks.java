@@ -5,13 +5,13 @@ import java.util.List;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
-import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** What an element of given values paints. */
-final class Marks {
+public final class Marks {
     private Marks() {}
 
     static Point box(Content content, Values v, TextMeasurer measure) {
@@ -25,13 +25,22 @@ final class Marks {
 
     static List<Mark> of(Content content, Values v, TextMeasurer measure) {
         return switch (content) {
-            case Content.Rectangle r -> painted(new Form.Box(v.get(Properties.SIZE), v.get(Properties.CORNER_RADIUS)), v);
-            case Content.Ellipse e -> painted(new Form.Oval(v.get(Properties.SIZE)), v);
-            case Content.Path p -> painted(new Form.Curve(stretched(p, v.get(Properties.SIZE))), v);
+            case Content.Shape s -> painted(form(s, v), v);
             case Content.Text t -> v.get(Properties.FILL).visible()
                     ? List.of(new Mark.Glyphs(t, TextLayout.of(t, measure), v.get(Properties.FILL))) : List.of();
             case Content.Picture p -> List.of(new Mark.Image(p.asset(), v.get(Properties.SIZE)));
             case Content.Group g -> List.of();
+        };
+    }
+
+    /** The form of a shape of given values, in its box. */
+    public static Form form(Content.Shape shape, Values v) {
+        Point size = v.get(Properties.SIZE);
+        return switch (shape) {
+            case Content.Rectangle r -> new Form.Box(size, v.get(Properties.CORNER_RADIUS));
+            case Content.Ellipse e -> new Form.Oval(size);
+            case Content.Polygon p -> new Form.Curve(Outline.star(size, p.points(), p.inner()));
+            case Content.Path p -> new Form.Curve(stretched(p, size));
         };
     }
 
@@ -49,13 +58,13 @@ final class Marks {
 
     private static List<Mark> painted(Form form, Values v) {
         var out = new ArrayList<Mark>(2);
-        Color fill = v.get(Properties.FILL), stroke = v.get(Properties.STROKE);
-        double width = v.get(Properties.STROKE_WIDTH);
+        Paint fill = v.get(Properties.FILL), stroke = v.get(Properties.STROKE);
+        Point box = v.get(Properties.SIZE);
         if (fill.visible()) {
-            out.add(new Mark.Fill(form, fill));
+            out.add(new Mark.Fill(form, fill, box));
         }
-        if (stroke.visible() && width > 0) {
-            out.add(new Mark.Stroke(form, stroke, width));
+        if (stroke.visible() && v.get(Properties.STROKE_WIDTH) > 0) {
+            StrokeStyle.runs(form, v).forEach(r -> out.add(new Mark.Stroke(r.form(), stroke, box, r.style())));
         }
         return out;
     }

@@ -12,18 +12,18 @@ public record TextLayout(Point box, List<Line> lines) {
     public record Line(String text, double x, double baseline) {}
 
     public static TextLayout of(Content.Text t, TextMeasurer measure) {
-        String[] texts = t.text().split("\n", -1);
+        String[] texts = broken(t, measure);
         double[] widths = new double[texts.length];
         double widest = 0;
         for (int i = 0; i < texts.length; i++) {
-            widths[i] = measure.width(t.family(), t.weight(), t.size(), texts[i]);
+            widths[i] = width(t, texts[i], measure);
             widest = Math.max(widest, widths[i]);
         }
         double height = t.size() * t.lineHeight();
         double ascent = measure.ascent(t.family(), t.weight()) * t.size(), descent = measure.descent(t.family(), t.weight()) * t.size();
         var lines = new ArrayList<Line>();
         for (int i = 0; i < texts.length; i++) {
-            double free = widest - widths[i];
+            double free = Math.max(t.wrap(), widest) - widths[i];
             double x = switch (t.align()) {
                 case LEFT -> 0;
                 case CENTRE -> free / 2;
@@ -31,6 +31,37 @@ public record TextLayout(Point box, List<Line> lines) {
             };
             lines.add(new Line(texts[i], x, i * height + (height - ascent - descent) / 2 + ascent));
         }
-        return new TextLayout(new Point(widest, height * texts.length), lines);
+        return new TextLayout(new Point(Math.max(t.wrap(), widest), height * texts.length), lines);
+    }
+
+    /** The width of a line, with its letter distances but none after the last letter. */
+    private static double width(Content.Text t, String line, TextMeasurer measure) {
+        double w = measure.width(t.family(), t.weight(), t.size(), line, t.spacing() == 0);
+        return line.isEmpty() ? w : w + t.spacing() * (line.codePointCount(0, line.length()) - 1);
+    }
+
+    /** The lines as written, broken at spaces where they would be wider than the wrap width; a longer word stays whole. */
+    private static String[] broken(Content.Text t, TextMeasurer measure) {
+        String[] written = t.text().split("\n", -1);
+        if (t.wrap() <= 0) {
+            return written;
+        }
+        var out = new ArrayList<String>();
+        for (String line : written) {
+            int start = 0, fits = -1;
+            for (int i = line.indexOf(' '); ; i = line.indexOf(' ', i + 1)) {
+                int end = i < 0 ? line.length() : i;
+                if (fits > start && width(t, line.substring(start, end), measure) > t.wrap()) {
+                    out.add(line.substring(start, fits));
+                    start = fits + 1;
+                }
+                fits = end;
+                if (i < 0) {
+                    break;
+                }
+            }
+            out.add(line.substring(start));
+        }
+        return out.toArray(String[]::new);
     }
 }

@@ -2,8 +2,8 @@ package tundra.core.frame;
 
 /** Measures text with the shaper that paints it. Implemented outside of core; safe for use from any thread. */
 public interface TextMeasurer {
-    /** The advance of one line in px, without breaks. */
-    double width(String family, int weight, double size, String line);
+    /** The advance of one line in px, without breaks; ligatures are off where letters are set apart. */
+    double width(String family, int weight, double size, String line, boolean ligatures);
 
     /** The font's ascent above the baseline as a multiple of its size (positive). */
     double ascent(String family, int weight);

@@ -52,6 +52,19 @@ public record Outline(List<Contour> contours) {
         return new Outline(List.of(new Contour(nodes, true)));
     }
 
+    /** A regular polygon, or a star, in the ellipse that fills a box from the origin; its first corner is at the top. */
+    public static Outline star(Point size, int points, double inner) {
+        boolean star = inner < 1;
+        int n = star ? 2 * points : points;
+        double[] xy = new double[2 * n];
+        for (int i = 0; i < n; i++) {
+            double a = 2 * Math.PI * i / n, r = star && i % 2 == 1 ? inner : 1;
+            xy[2 * i] = size.x() / 2 * (1 + r * Math.sin(a));
+            xy[2 * i + 1] = size.y() / 2 * (1 - r * Math.cos(a));
+        }
+        return polygon(xy);
+    }
+
     public List<Cubic> segments() {
         return contours.stream().flatMap(c -> c.segments().stream()).toList();
     }

@@ -5,8 +5,9 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import tundra.core.geometry.Point;
 
-/** The inside of a scene: a canvas with elements from back to front, timelines and reactions. The first timeline is Main. */
-public record Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions) {
+/** The inside of a scene: a canvas with elements from back to front, timelines, reactions and ruler lines. The first timeline is Main. */
+public record Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions,
+        List<RulerLine> lines) {
     /** Stands for the canvas where an element's id is asked for. */
     public static final String CANVAS = "canvas";
 
@@ -14,6 +15,11 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
         elements = List.copyOf(elements);
         timelines = List.copyOf(timelines);
         reactions = List.copyOf(reactions);
+        lines = List.copyOf(lines);
+    }
+
+    public Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions) {
+        this(size, canvas, elements, timelines, reactions, List.of());
     }
 
     public Timeline main() {
@@ -30,19 +36,27 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     }
 
     public Board withElements(List<Element> e) {
-        return new Board(size, canvas, e, timelines, reactions);
+        return new Board(size, canvas, e, timelines, reactions, lines);
     }
 
     public Board withCanvas(Values v) {
-        return new Board(size, v, elements, timelines, reactions);
+        return new Board(size, v, elements, timelines, reactions, lines);
     }
 
     public Board withReactions(List<Reaction> r) {
-        return new Board(size, canvas, elements, timelines, r);
+        return new Board(size, canvas, elements, timelines, r, lines);
     }
 
     public Board withTimelines(List<Timeline> t) {
-        return new Board(size, canvas, elements, t, reactions);
+        return new Board(size, canvas, elements, t, reactions, lines);
+    }
+
+    public Board withLines(List<RulerLine> l) {
+        return new Board(size, canvas, elements, timelines, reactions, l);
+    }
+
+    public Board withSize(Point s) {
+        return new Board(s, canvas, elements, timelines, reactions, lines);
     }
 
     public Board mapElement(String id, UnaryOperator<Element> change) {

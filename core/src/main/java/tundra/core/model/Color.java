@@ -3,7 +3,7 @@ package tundra.core.model;
 import java.util.Locale;
 
 /** An sRGB colour, 8 bits a channel, not premultiplied. */
-public record Color(int red, int green, int blue, int alpha) {
+public record Color(int red, int green, int blue, int alpha) implements Paint {
     public static final Color NONE = new Color(0, 0, 0, 0);
     public static final Color BLACK = new Color(0, 0, 0, 255);
     public static final Color WHITE = new Color(255, 255, 255, 255);
@@ -38,8 +38,14 @@ public record Color(int red, int green, int blue, int alpha) {
         return alpha << 24 | red << 16 | green << 8 | blue;
     }
 
+    @Override
     public boolean visible() {
         return alpha > 0;
+    }
+
+    @Override
+    public Color main() {
+        return this;
     }
 
     public Color withAlpha(int a) {

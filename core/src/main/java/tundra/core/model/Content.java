@@ -14,19 +14,82 @@ public sealed interface Content {
 
     record Ellipse() implements Shape {}
 
+    /**
+     * A regular polygon in the ellipse that fills its box, its first corner at the top; a star when the corners between, at
+     * {@code inner} times the way out, differ from those of the polygon.
+     *
+     * @param points 3 to 100 corners; a star has as many again between them
+     * @param inner 0 to 1; 1 makes the plain polygon
+     */
+    record Polygon(int points, double inner) implements Shape {
+        public Polygon {
+            points = Math.max(3, Math.min(100, points));
+            inner = Double.isFinite(inner) ? Math.max(0, Math.min(1, inner)) : 1;
+        }
+    }
+
     /** An outline that lies in the box (0, 0)–{@code box}; the size property stretches it from there. */
     record Path(Outline outline, Point box) implements Shape {}
 
-    /** Lines of text; {@code size} and line height (a multiple of it) in px. */
-    record Text(String text, String family, int weight, double size, Align align, double lineHeight) implements Content {}
+    /**
+     * Lines of text.
+     *
+     * @param size in px
+     * @param lineHeight a multiple of the size
+     * @param spacing between letters, in px
+     * @param wrap the width at which lines break at spaces, in px; 0 breaks at line ends only
+     */
+    record Text(String text, String family, int weight, double size, Align align, double lineHeight, double spacing, double wrap)
+            implements Content {
+        /** Free of a width, with the font's own letter distances. */
+        public Text(String text, String family, int weight, double size, Align align, double lineHeight) {
+            this(text, family, weight, size, align, lineHeight, 0, 0);
+        }
+
+        public Text withText(String t) {
+            return new Text(t, family, weight, size, align, lineHeight, spacing, wrap);
+        }
+
+        public Text withFace(String f, int w) {
+            return new Text(text, f, w, size, align, lineHeight, spacing, wrap);
+        }
+
+        public Text withSize(double s) {
+            return new Text(text, family, weight, s, align, lineHeight, spacing, wrap);
+        }
+
+        public Text withAlign(Align a) {
+            return new Text(text, family, weight, size, a, lineHeight, spacing, wrap);
+        }
+
+        public Text withLineHeight(double h) {
+            return new Text(text, family, weight, size, align, h, spacing, wrap);
+        }
+
+        public Text withSpacing(double s) {
+            return new Text(text, family, weight, size, align, lineHeight, s, wrap);
+        }
+
+        public Text withWrap(double w) {
+            return new Text(text, family, weight, size, align, lineHeight, spacing, w);
+        }
+    }
 
     /** A picture of the shelf, by its content hash. */
     record Picture(String asset) implements Content {}
 
-    /** Children from back to front, in a box of its own. */
-    record Group(List<Element> children, Point box) implements Content {
+    /** Children from back to front, in a box of its own; {@code clip} in its coordinates hides what lies outside, null hides nothing. */
+    record Group(List<Element> children, Point box, Outline clip) implements Content {
         public Group {
             children = List.copyOf(children);
+        }
+
+        public Group(List<Element> children, Point box) {
+            this(children, box, null);
+        }
+
+        public Group withChildren(List<Element> c) {
+            return new Group(c, box, clip);
         }
     }
 
@@ -40,6 +103,7 @@ public sealed interface Content {
         return switch (this) {
             case Rectangle r -> "rectangle";
             case Ellipse e -> "ellipse";
+            case Polygon p -> "polygon";
             case Path p -> "path";
             case Text t -> "text";
             case Picture p -> "picture";

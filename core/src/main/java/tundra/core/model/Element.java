@@ -3,26 +3,35 @@ package tundra.core.model;
 import java.util.List;
 
 /** Anything placed on the canvas. Immutable; the id is unique in the project, the name is for people. */
-public record Element(String id, String name, boolean locked, boolean hidden, Values rest, Content content) {
+public record Element(String id, String name, boolean locked, boolean hidden, boolean guide, Values rest, Content content) {
 
     public Element(String name, Content content, Values rest) {
         this(Ids.next(), name, false, false, rest, content);
     }
 
+    public Element(String id, String name, boolean locked, boolean hidden, Values rest, Content content) {
+        this(id, name, locked, hidden, false, rest, content);
+    }
+
     public Element withName(String n) {
-        return new Element(id, n, locked, hidden, rest, content);
+        return new Element(id, n, locked, hidden, guide, rest, content);
     }
 
     public Element withLocked(boolean l) {
-        return new Element(id, name, l, hidden, rest, content);
+        return new Element(id, name, l, hidden, guide, rest, content);
     }
 
     public Element withHidden(boolean h) {
-        return new Element(id, name, locked, h, rest, content);
+        return new Element(id, name, locked, h, guide, rest, content);
+    }
+
+    /** A guide helps to draw and is never published. */
+    public Element withGuide(boolean g) {
+        return new Element(id, name, locked, hidden, g, rest, content);
     }
 
     public Element withRest(Values v) {
-        return new Element(id, name, locked, hidden, v, content);
+        return new Element(id, name, locked, hidden, guide, v, content);
     }
 
     public <T> Element with(Property<T> p, T value) {
@@ -30,11 +39,11 @@ public record Element(String id, String name, boolean locked, boolean hidden, Va
     }
 
     public Element withContent(Content c) {
-        return new Element(id, name, locked, hidden, rest, c);
+        return new Element(id, name, locked, hidden, guide, rest, c);
     }
 
     public Element withId(String newId) {
-        return new Element(newId, name, locked, hidden, rest, content);
+        return new Element(newId, name, locked, hidden, guide, rest, content);
     }
 
     /** The children of a group; none for anything else. */
@@ -43,6 +52,6 @@ public record Element(String id, String name, boolean locked, boolean hidden, Va
     }
 
     public Element withChildren(List<Element> children) {
-        return withContent(new Content.Group(children, ((Content.Group) content).box()));
+        return withContent(((Content.Group) content).withChildren(children));
     }
 }

@@ -12,14 +12,21 @@ import tundra.core.geometry.Point;
  *
  * @param frameRate frames per second
  * @param assets brought-in files by content hash
+ * @param swatches colours kept for use, in order
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
-public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
+public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
+        Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
+        swatches = List.copyOf(swatches);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
+    }
+
+    public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
+        this(id, name, frameRate, scenes, assets, List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -33,17 +40,21 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, unknown);
     }
 
     public Project withAsset(Asset a) {
         var all = new LinkedHashMap<>(assets);
         all.putIfAbsent(a.hash(), a);
-        return new Project(id, name, frameRate, scenes, all, unknown);
+        return new Project(id, name, frameRate, scenes, all, swatches, unknown);
+    }
+
+    public Project withSwatches(List<Swatch> s) {
+        return new Project(id, name, frameRate, scenes, assets, s, unknown);
     }
 
     public Project mapBoard(String sceneId, UnaryOperator<Board> change) {

@@ -36,10 +36,10 @@ public final class Properties {
             add("pivot", "Pivot", ValueType.PAIR, "%", 100, List.of("x", "y"), -100, 100, new Point(0.5, 0.5), ANY);
     public static final Property<Double> OPACITY =
             add("opacity", "Opacity", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, ANY);
-    public static final Property<Color> FILL =
-            add("fill", "Fill", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.NONE, FILLED);
-    public static final Property<Color> STROKE =
-            add("stroke", "Stroke", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.NONE, PAINTED);
+    public static final Property<Paint> FILL =
+            add("fill", "Fill", ValueType.PAINT, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.NONE, FILLED);
+    public static final Property<Paint> STROKE =
+            add("stroke", "Stroke", ValueType.PAINT, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.NONE, PAINTED);
     public static final Property<Double> STROKE_WIDTH =
             add("strokeWidth", "Stroke width", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 1.0, PAINTED);
     public static final Property<Double> CORNER_RADIUS = add("cornerRadius", "Corner radius", ValueType.NUMBER, "px", 1, List.of("px"),
@@ -47,10 +47,26 @@ public final class Properties {
     public static final Property<Color> BACKGROUND =
             add("background", "Canvas", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.WHITE, CANVAS);
 
+    public static final Property<String> STROKE_ENDS = choice("strokeEnds", "Ends", PAINTED, "butt", "round", "square");
+    public static final Property<String> STROKE_JOINS = choice("strokeJoins", "Joins", PAINTED, "miter", "round", "bevel");
+    /** Length of a dash; 0 draws the stroke through. */
+    public static final Property<Double> DASH =
+            add("dash", "Dash", ValueType.NUMBER, "px", 1, List.of("px"), 0, 100_000, 0.0, PAINTED);
+    public static final Property<Double> GAP = add("gap", "Gap", ValueType.NUMBER, "px", 1, List.of("px"), 0, 100_000, 6.0, PAINTED);
+    public static final Property<Double> DASH_OFFSET =
+            add("dashOffset", "Dash offset", ValueType.NUMBER, "px", 1, List.of("px"), -FAR, FAR, 0.0, PAINTED);
+    /** From which fraction of each contour's length to which its stroke is drawn. */
+    public static final Property<Point> REVEAL = add("reveal", "Stroke reveal", ValueType.PAIR, "%", 100, List.of("from", "to"), 0, 1,
+            new Point(0, 1), PAINTED);
+
     public static final List<Property<?>> ALL = List.copyOf(TABLE);
     private static final Map<String, Property<?>> BY_KEY = ALL.stream().collect(Collectors.toMap(Property::key, Function.identity()));
 
     private Properties() {}
+
+    private static Property<String> choice(String key, String label, Predicate<Content> appliesTo, String... options) {
+        return add(key, label, new ValueType.ChoiceType(List.of(options)), "", 1, List.of(""), 0, options.length - 1, options[0], appliesTo);
+    }
 
     private static <T> Property<T> add(String key, String label, ValueType<T> type, String unit, double shown, List<String> parts,
             double min, double max, T standard, Predicate<Content> appliesTo) {

@@ -21,7 +21,7 @@ public record Property<T>(int index, String key, String label, ValueType<T> type
 
     /** The value with every number brought into the range; not-a-number becomes the standard's. */
     public T clamped(T value) {
-        if (value instanceof Color) {
+        if (value instanceof Paint) {
             return value;
         }
         double[] v = type.parts(value), d = type.parts(standard);

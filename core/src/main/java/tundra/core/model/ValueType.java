@@ -1,5 +1,6 @@
 package tundra.core.model;
 
+import java.util.List;
 import tundra.core.geometry.Point;
 
 /** A kind of value: how it blends, and the plain numbers it is made of. */
@@ -7,6 +8,7 @@ public sealed interface ValueType<T> {
     ValueType<Double> NUMBER = new NumberType();
     ValueType<Point> PAIR = new PairType();
     ValueType<Color> COLOR = new ColorType();
+    ValueType<Paint> PAINT = new PaintType();
 
     T lerp(T a, T b, double p);
 
@@ -70,6 +72,62 @@ public sealed interface ValueType<T> {
         @Override
         public Class<Point> type() {
             return Point.class;
+        }
+    }
+
+    /** A colour or a gradient. Two colours blend; anything with a gradient holds until the next key. */
+    record PaintType() implements ValueType<Paint> {
+        @Override
+        public Paint lerp(Paint a, Paint b, double p) {
+            return a instanceof Color x && b instanceof Color y ? COLOR.lerp(x, y, p) : p < 1 ? a : b;
+        }
+
+        @Override
+        public double[] parts(Paint v) {
+            return COLOR.parts(v.main());
+        }
+
+        @Override
+        public Paint of(double[] p) {
+            return COLOR.of(p);
+        }
+
+        @Override
+        public Paint shifted(Paint a, Paint from, Paint to) {
+            return a.equals(from) ? to : a;
+        }
+
+        @Override
+        public Class<Paint> type() {
+            return Paint.class;
+        }
+    }
+
+    /** One of a few words; holds until the next key. Its number is its place in the list. */
+    record ChoiceType(List<String> options) implements ValueType<String> {
+        @Override
+        public String lerp(String a, String b, double p) {
+            return p < 1 ? a : b;
+        }
+
+        @Override
+        public double[] parts(String v) {
+            return new double[] {Math.max(0, options.indexOf(v))};
+        }
+
+        @Override
+        public String of(double[] p) {
+            return options.get((int) Math.max(0, Math.min(options.size() - 1, Math.round(p[0]))));
+        }
+
+        @Override
+        public String shifted(String a, String from, String to) {
+            return a.equals(from) ? to : a;
+        }
+
+        @Override
+        public Class<String> type() {
+            return String.class;
         }
     }
 

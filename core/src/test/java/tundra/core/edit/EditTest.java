@@ -292,11 +292,12 @@ class EditTest {
 
     @Test
     void boxesSnapToEdgesAndCentresOfTheCanvas() {
-        var near = Snapping.of(new Rect(3, 138, 40, 20), new Point(400, 300), 6);
+        var snapping = new Snapping(new Point(400, 300), List.of(), List.of());
+        var near = snapping.of(new Rect(3, 138, 40, 20), 6);
         assertThat(near.by()).isEqualTo(new Point(-3, 2));
-        assertThat(near.lines()).containsExactly(new Snapping.Line(true, 0), new Snapping.Line(false, 150));
-        assertThat(Snapping.of(new Rect(30, 40, 40, 20), new Point(400, 300), 6).lines()).isEmpty();
-        assertThat(Snapping.of(new Rect(355, 40, 40, 20), new Point(400, 300), 6).by()).isEqualTo(new Point(5, 0));
+        assertThat(near.lines()).containsExactly(new Snapping.Line(true, 0, 0, 300), new Snapping.Line(false, 150, 0, 400));
+        assertThat(snapping.of(new Rect(30, 40, 40, 20), 6).lines()).isEmpty();
+        assertThat(snapping.of(new Rect(355, 40, 40, 20), 6).by()).isEqualTo(new Point(5, 0));
     }
 
     // --- typed numbers ---

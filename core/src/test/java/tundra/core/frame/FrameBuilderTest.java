@@ -84,11 +84,11 @@ class FrameBuilderTest {
         assertThat(b.at(0).nodes().get(1)).isNotSameAs(b.at(1_000_000).nodes().get(1));
         // also across an edit of something else
         elements.set(1, elements.get(1).withName("renamed"));
-        var next = new FrameBuilder(board(), MEASURE, b);
+        var next = new FrameBuilder(board(), MEASURE, b, false);
         assertThat(next.at(0).nodes().get(0)).isSameAs(b.at(0).nodes().get(0));
         // but not when it was changed itself, or began to move
         elements.set(0, elements.get(0).with(Properties.OPACITY, 0.5));
-        assertThat(new FrameBuilder(board(), MEASURE, next).at(0).nodes().get(0).opacity()).isEqualTo(0.5);
+        assertThat(new FrameBuilder(board(), MEASURE, next, false).at(0).nodes().get(0).opacity()).isEqualTo(0.5);
     }
 
     @Test

@@ -1,0 +1,127 @@
+package tundra.app.color;
+
+import java.util.Locale;
+import java.util.function.BiConsumer;
+import javafx.geometry.Pos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.shape.Rectangle;
+import tundra.app.studio.Studio;
+import tundra.app.widget.NumberField;
+import tundra.core.model.Color;
+import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
+
+/** A paint: a swatch that opens all there is to choose; for one colour also the hex value and the alpha. */
+public final class PaintField extends HBox {
+    private final Studio studio;
+    private final String name;
+    private final boolean gradients;
+    private final Button swatch = new Button();
+    private final Canvas sample = new Canvas(20, 18);
+    private final TextField hex = new TextField();
+    private final Label kind = new Label();
+    private final NumberField alpha;
+    private Paint paint = Color.NONE;
+    private BiConsumer<Paint, Object> onChange = (c, merge) -> { };
+    private Runnable onGradient = () -> { };
+
+    /** @param gradients whether there is more to choose than one colour */
+    public PaintField(Studio studio, String name, boolean gradients) {
+        this.studio = studio;
+        this.name = name;
+        this.gradients = gradients;
+        alpha = new NumberField(name + " opacity", "%", 0);
+        setSpacing(6);
+        setAlignment(Pos.CENTER_LEFT);
+        var round = new Rectangle(20, 18);
+        round.setArcWidth(8);
+        round.setArcHeight(8);
+        sample.setClip(round);
+        swatch.setGraphic(sample);
+        swatch.getStyleClass().add("swatch-button");
+        swatch.setAccessibleText(name + ": choose");
+        swatch.setOnAction(e -> new PaintPopover(studio, name, gradients, paint, this::change, onGradient).show(swatch));
+        hex.setAccessibleText(name + " as hex");
+        hex.getStyleClass().add("mono");
+        hex.setPrefColumnCount(7);
+        setHgrow(hex, Priority.ALWAYS);
+        kind.getStyleClass().add("quiet");
+        kind.setMaxWidth(Double.MAX_VALUE);
+        setHgrow(kind, Priority.ALWAYS);
+        alpha.setPrefWidth(62);
+        alpha.setMinWidth(62);
+        getChildren().addAll(swatch, hex, alpha);
+        hex.setOnAction(e -> commit());
+        hex.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                commit();
+            }
+        });
+        alpha.onChange((v, merge) -> change(paint.main().withAlpha((int) Math.round(Math.max(0, Math.min(100, v)) * 2.55)), merge));
+    }
+
+    /** Gets each new paint, and an object that is the same for all paints of one drag. */
+    public PaintField onChange(BiConsumer<Paint, Object> change) {
+        onChange = change;
+        return this;
+    }
+
+    /** Runs when a gradient was chosen, to be placed on the canvas. */
+    public PaintField onGradient(Runnable run) {
+        onGradient = run;
+        return this;
+    }
+
+    public TextField hex() {
+        return hex;
+    }
+
+    public void show(Paint p) {
+        paint = p;
+        Swatches.paint(sample, p);
+        switch (p) {
+            case Color c -> {
+                if (!getChildren().contains(hex)) {
+                    getChildren().setAll(swatch, hex, alpha);
+                }
+                if (!hex.isFocused()) {
+                    hex.setText(c.visible() ? c.withAlpha(255).hex().substring(1) : "none");
+                }
+                alpha.show(Math.round(c.alpha() / 2.55));
+            }
+            case Gradient g -> {
+                kind.setText(g.kind().name().toLowerCase(Locale.ROOT) + ", " + g.stops().size() + " stops");
+                getChildren().setAll(swatch, kind);
+            }
+        }
+    }
+
+    private void commit() {
+        if (!(paint instanceof Color color)) {
+            return;
+        }
+        String text = hex.getText().strip();
+        if (text.equalsIgnoreCase("none")) {
+            change(color.withAlpha(0), null);
+            return;
+        }
+        try {
+            Color c = Color.parse(text);
+            change(text.replace("#", "").length() > 6 ? c : c.withAlpha(color.visible() ? color.alpha() : 255), null);
+        } catch (IllegalArgumentException e) {
+            hex.setText(color.visible() ? color.withAlpha(255).hex().substring(1) : "none");
+        }
+    }
+
+    private void change(Paint p, Object merge) {
+        if (!p.equals(paint)) {
+            show(p);
+            onChange.accept(p, merge);
+        }
+    }
+}

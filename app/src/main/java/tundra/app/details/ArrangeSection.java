@@ -1,0 +1,64 @@
+package tundra.app.details;
+
+import java.util.List;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tundra.app.command.Commands;
+import tundra.app.tool.ToolOptions;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
+
+/** Buttons that bring the selected elements into line, and what they go by. */
+final class ArrangeSection extends VBox {
+    private record Part(String command, Icon icon) {}
+
+    private static final List<Part> PARTS = List.of(new Part("align-LEFT", Icon.ALIGN_LEFT), new Part("align-CENTRE", Icon.ALIGN_CENTRE),
+            new Part("align-RIGHT", Icon.ALIGN_RIGHT), new Part("align-TOP", Icon.ALIGN_TOP), new Part("align-MIDDLE", Icon.ALIGN_MIDDLE),
+            new Part("align-BOTTOM", Icon.ALIGN_BOTTOM));
+    private static final List<Part> MORE = List.of(new Part("distribute-level", Icon.SPREAD_LEVEL), new Part("distribute-upright", Icon.SPREAD_UPRIGHT),
+            new Part("match-width", Icon.SAME_WIDTH), new Part("match-height", Icon.SAME_HEIGHT));
+
+    ArrangeSection(Commands commands, ToolOptions options, boolean several) {
+        super(6);
+        var title = new Label("Arrange");
+        title.getStyleClass().add("section");
+        getChildren().addAll(title, row(commands, PARTS), row(commands, MORE));
+        if (several) {
+            var by = new ComboBox<ToolOptions.AlignTo>();
+            by.setId("align-to");
+            by.getItems().setAll(ToolOptions.AlignTo.values());
+            by.setValue(options.alignTo);
+            by.setAccessibleText("Aligned by");
+            by.setConverter(new javafx.util.StringConverter<>() {
+                @Override
+                public String toString(ToolOptions.AlignTo a) {
+                    return a == null ? "" : "by " + a.words;
+                }
+
+                @Override
+                public ToolOptions.AlignTo fromString(String s) {
+                    return options.alignTo;
+                }
+            });
+            by.setOnAction(e -> options.alignTo = by.getValue());
+            by.setMaxWidth(Double.MAX_VALUE);
+            HBox.setHgrow(by, Priority.ALWAYS);
+            getChildren().add(by);
+        }
+    }
+
+    private static FlowPane row(Commands commands, List<Part> parts) {
+        var row = new FlowPane(4, 4);
+        for (Part p : parts) {
+            Button b = Buttons.icon(commands.get(p.command()), p.icon(), 16);
+            b.getStyleClass().add("flat");
+            row.getChildren().add(b);
+        }
+        return row;
+    }
+}

@@ -1,0 +1,218 @@
+package tundra.app.tool;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import tundra.app.canvas.Viewport;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Palette;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Point;
+import tundra.core.model.Element;
+import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+
+/**
+ * Places the gradients of the selected element by handles: start, end, the second radius and the focus of a radial one, and the
+ * stops between. A press elsewhere on a shape with a gradient draws its line anew. Shift keeps to steps of 15°.
+ */
+public final class GradientTool implements Tool {
+    private static final double NEAR = 8;
+    private final Studio studio;
+    private Grip grip;
+    private Object merge;
+
+    /** What can be dragged. */
+    private enum Part {
+        START, END, SIDE, FOCUS, STOP, WHOLE
+    }
+
+    private record Grip(Property<Paint> property, Part part, int stop, Point from, Gradient before) {}
+
+    /** A gradient as it lies in the view. */
+    private record Shown(Property<Paint> property, Gradient gradient, Point box, Affine toCanvas) {
+        Point at(Point fraction) {
+            return toCanvas.apply(fraction.times(box));
+        }
+
+        Point focus() {
+            return toCanvas.apply(gradient.toBox(box).apply(gradient.focus()));
+        }
+
+        Point fraction(Point canvas) {
+            Point p = toCanvas.inverse().apply(canvas);
+            return new Point(box.x() == 0 ? 0 : p.x() / box.x(), box.y() == 0 ? 0 : p.y() / box.y());
+        }
+    }
+
+    public GradientTool(Studio studio) {
+        this.studio = studio;
+    }
+
+    private List<Shown> shown() {
+        var out = new ArrayList<Shown>();
+        Element e = studio.selected();
+        Frame.Placed placed = e == null ? null : studio.frame().find(e.id());
+        if (placed != null) {
+            for (Property<Paint> p : List.of(Properties.FILL, Properties.STROKE)) {
+                if (Properties.of(e.content()).contains(p) && studio.valueAt(e.id(), p) instanceof Gradient g) {
+                    out.add(new Shown(p, g, placed.node().box(), placed.toCanvas()));
+                }
+            }
+        }
+        return out;
+    }
+
+    @Override
+    public void press(Pointer p) {
+        merge = new Object();
+        for (Shown s : shown()) {
+            grip = at(s, p);
+            if (grip != null) {
+                return;
+            }
+        }
+        var all = shown();
+        if (!all.isEmpty()) {
+            Shown s = all.getFirst();
+            grip = new Grip(s.property, Part.WHOLE, 0, s.fraction(p.at()), s.gradient);
+        }
+    }
+
+    private static Grip at(Shown s, Pointer p) {
+        Gradient g = s.gradient;
+        Viewport v = p.viewport();
+        if (near(v, s.at(g.end()), p)) {
+            return new Grip(s.property, Part.END, 0, p.at(), g);
+        }
+        if (g.kind() == Gradient.Kind.RADIAL && near(v, s.at(g.side()), p)) {
+            return new Grip(s.property, Part.SIDE, 0, p.at(), g);
+        }
+        for (int i = 0; i < g.stops().size(); i++) {
+            double at = g.stops().get(i).at();
+            if (at > 0.02 && at < 0.98 && near(v, s.at(g.start().lerp(g.end(), at)), p)) {
+                return new Grip(s.property, Part.STOP, i, p.at(), g);
+            }
+        }
+        if (g.kind() == Gradient.Kind.RADIAL && !p.shift() && p.alt() && near(v, s.focus(), p)) {
+            return new Grip(s.property, Part.FOCUS, 0, p.at(), g);
+        }
+        if (g.kind() == Gradient.Kind.RADIAL && !g.focus().equals(Point.ZERO) && near(v, s.focus(), p)) {
+            return new Grip(s.property, Part.FOCUS, 0, p.at(), g);
+        }
+        return near(v, s.at(g.start()), p) ? new Grip(s.property, Part.START, 0, p.at(), g) : null;
+    }
+
+    private static boolean near(Viewport v, Point canvas, Pointer p) {
+        return v.toView(canvas).distance(p.view()) <= NEAR;
+    }
+
+    @Override
+    public void drag(Pointer p) {
+        Element e = studio.selected();
+        if (grip == null || e == null) {
+            return;
+        }
+        Shown s = shown().stream().filter(x -> x.property == grip.property).findFirst().orElse(null);
+        if (s == null) {
+            return;
+        }
+        Gradient next = changed(s, p);
+        studio.cancel(merge);
+        studio.set("Place gradient of " + e.name(), merge, e.id(), grip.property, next);
+    }
+
+    private Gradient changed(Shown s, Pointer p) {
+        Gradient g = grip.before;
+        Point to = p.at();
+        if (p.shift() && (grip.part == Part.END || grip.part == Part.WHOLE || grip.part == Part.SIDE)) {
+            to = Drawing.stepped(s.at(grip.part == Part.WHOLE ? grip.from : g.start()), to, 15);
+        }
+        Point f = s.fraction(to);
+        return switch (grip.part) {
+            case START -> g.kind() == Gradient.Kind.RADIAL ? g.moved(f) : g.placed(f, g.end(), g.side().plus(f.minus(g.start())));
+            case END -> g.withEnd(f, s.box);
+            case SIDE -> g.placed(g.start(), g.end(), f);
+            case FOCUS -> g.withFocus(g.toBox(s.box).inverse().apply(f.times(s.box)));
+            case STOP -> {
+                Point a = s.at(g.start()), way = s.at(g.end()).minus(a), by = to.minus(a);
+                double l = way.length();
+                double at = l == 0 ? 0 : (by.x() * way.x() + by.y() * way.y()) / (l * l);
+                var stops = new ArrayList<>(g.stops());
+                stops.set(grip.stop, new Gradient.Stop(at, stops.get(grip.stop).color()));
+                yield g.withStops(stops);
+            }
+            case WHOLE -> g.moved(grip.from).withEnd(f, s.box);
+        };
+    }
+
+    @Override
+    public void release(Pointer p) {
+        grip = null;
+    }
+
+    @Override
+    public boolean cancel() {
+        if (grip == null) {
+            return false;
+        }
+        studio.cancel(merge);
+        grip = null;
+        return true;
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Viewport v) {
+        Palette colors = Palette.of(studio.dark());
+        for (Shown s : shown()) {
+            Point a = v.toView(s.at(s.gradient.start())), b = v.toView(s.at(s.gradient.end()));
+            g.setStroke(Color.WHITE);
+            g.setLineWidth(3);
+            g.strokeLine(a.x(), a.y(), b.x(), b.y());
+            Marks.arm(g, a, b, colors.space());
+            if (s.gradient.kind() == Gradient.Kind.RADIAL) {
+                Point side = v.toView(s.at(s.gradient.side()));
+                Marks.arm(g, a, side, colors.space());
+                ring(g, v, s, colors.space());
+                Marks.round(g, side, 4, Color.WHITE, colors.space());
+                if (!s.gradient.focus().equals(Point.ZERO)) {
+                    Point f = v.toView(s.focus());
+                    Marks.arm(g, new Point(f.x() - 5, f.y()), new Point(f.x() + 5, f.y()), colors.space());
+                    Marks.arm(g, new Point(f.x(), f.y() - 5), new Point(f.x(), f.y() + 5), colors.space());
+                }
+            }
+            for (Gradient.Stop stop : s.gradient.stops()) {
+                Point at = v.toView(s.at(s.gradient.start().lerp(s.gradient.end(), stop.at())));
+                var c = stop.color();
+                boolean end = stop.at() <= 0.02 || stop.at() >= 0.98;
+                Marks.round(g, at, end ? 6 : 4.5, Color.WHITE, colors.space());
+                g.setFill(Color.rgb(c.red(), c.green(), c.blue(), c.alpha() / 255.0));
+                double r = end ? 4 : 3;
+                g.fillOval(at.x() - r, at.y() - r, 2 * r, 2 * r);
+            }
+            Marks.round(g, a, 2, colors.space(), colors.space());
+        }
+    }
+
+    private static void ring(GraphicsContext g, Viewport v, Shown s, Color ink) {
+        g.setStroke(ink.deriveColor(0, 1, 1, 0.7));
+        g.setLineDashes(4, 4);
+        g.beginPath();
+        Affine m = s.toCanvas.times(s.gradient.toBox(s.box));
+        for (int i = 0; i <= 64; i++) {
+            double t = Math.PI * i / 32;
+            Point at = v.toView(m.apply(new Point(Math.cos(t), Math.sin(t))));
+            if (i == 0) {
+                g.moveTo(at.x(), at.y());
+            } else {
+                g.lineTo(at.x(), at.y());
+            }
+        }
+        g.stroke();
+        g.setLineDashes();
+    }
+}

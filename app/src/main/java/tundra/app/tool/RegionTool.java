@@ -1,0 +1,135 @@
+package tundra.app.tool;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import javafx.application.Platform;
+import javafx.scene.canvas.GraphicsContext;
+import tundra.app.canvas.Viewport;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Palette;
+import tundra.core.draw.RegionNet;
+import tundra.core.edit.Arrange;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Contour;
+import tundra.core.geometry.Inside;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+
+/** Fills the region that strokes enclose around a click with a new shape beneath them. The net of the drawing is kept and made off the interface thread. */
+public final class RegionTool implements Tool {
+    private final Studio studio;
+    private final Paints paints;
+    private final ToolOptions options;
+    private final Runnable redraw;
+    private final java.util.function.Consumer<String> tell;
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("regions").factory());
+    private CompletableFuture<RegionNet> net;
+    private Frame of;
+    private double gap;
+    private Outline hover;
+
+    /**
+     * @param redraw asks for the overlay to be drawn anew
+     * @param tell says a sentence to the user
+     */
+    public RegionTool(Studio studio, Paints paints, ToolOptions options, Runnable redraw, java.util.function.Consumer<String> tell) {
+        this.studio = studio;
+        this.paints = paints;
+        this.options = options;
+        this.redraw = redraw;
+        this.tell = tell;
+    }
+
+    private CompletableFuture<RegionNet> net() {
+        Frame now = studio.frame();
+        if (net == null || of != now || gap != options.gap) {
+            of = now;
+            gap = options.gap;
+            double g = gap;
+            net = CompletableFuture.supplyAsync(() -> new RegionNet(strokes(now), g), worker);
+        }
+        return net;
+    }
+
+    /** The centre lines of what is seen and not locked, in canvas coordinates. */
+    private static List<Outline> strokes(Frame frame) {
+        var out = new ArrayList<Outline>();
+        frame.nodes().forEach(n -> collect(n, Affine.IDENTITY, out));
+        return out;
+    }
+
+    private static void collect(FrameNode n, Affine outer, List<Outline> out) {
+        if (n.locked()) {
+            return;
+        }
+        Affine m = outer.times(n.toParent());
+        for (Mark mark : n.marks()) {
+            if (mark instanceof Mark.Stroke s) {
+                out.add(s.form().outline().through(m));
+            }
+        }
+        n.children().forEach(c -> collect(c, m, out));
+    }
+
+    @Override
+    public void press(Pointer p) {
+        Frame at = studio.frame();
+        net().thenApplyAsync(n -> n.at(p.at()), worker).thenAccept(region -> Platform.runLater(() -> {
+            if (region == null) {
+                tell.accept("Strokes don't enclose this place. A larger gap in the tool's options bridges openings.");
+            } else if (studio.frame() == at) {
+                fill(region);
+            }
+        }));
+    }
+
+    private void fill(Outline region) {
+        Element e = Drawing.path("Fill", region, Values.NONE.with(Properties.FILL, paints.fill.visible() ? paints.fill : paints.stroke));
+        if (e != null) {
+            Frame seen = studio.frame();
+            studio.edit("Fill region", b -> Arrange.beneathStrokes(Arrange.add(b, e), e.id(), seen, region.bounds()));
+            hover = null;
+        }
+    }
+
+    @Override
+    public void move(Pointer p) {
+        net().thenApplyAsync(n -> n.at(p.at()), worker).thenAccept(region -> Platform.runLater(() -> {
+            hover = region;
+            redraw.run();
+        }));
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Viewport v) {
+        if (hover == null) {
+            return;
+        }
+        g.setFill(Palette.of(studio.dark()).space().deriveColor(0, 1, 1, 0.22));
+        g.beginPath();
+        for (Contour c : hover.contours()) {
+            boolean first = true;
+            for (Point p : Inside.flatten(c)) {
+                Point at = v.toView(p);
+                if (first) {
+                    g.moveTo(at.x(), at.y());
+                } else {
+                    g.lineTo(at.x(), at.y());
+                }
+                first = false;
+            }
+            g.closePath();
+        }
+        g.setFillRule(javafx.scene.shape.FillRule.EVEN_ODD);
+        g.fill();
+    }
+}

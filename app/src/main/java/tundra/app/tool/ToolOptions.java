@@ -1,0 +1,30 @@
+package tundra.app.tool;
+
+/** What the drawing tools were set to last. */
+public final class ToolOptions {
+    /** Of the freehand pencil and the brush, 0 to 1. */
+    public double smoothing = 0.35;
+    /** The longer diameter of the brush's tip in px. */
+    public double brushSize = 14;
+    /** The shorter diameter as a fraction of the longer. */
+    public double roundness = 0.6;
+    public int points = 5;
+    /** The inner radius of a star as a fraction of the outer; 1 draws a polygon. */
+    public double inner = 0.45;
+    /** What several elements are aligned by. */
+    public AlignTo alignTo = AlignTo.SELECTION;
+
+    /** The canvas, the box around the selection, or the element that was selected last. */
+    public enum AlignTo {
+        CANVAS("the canvas"), SELECTION("the selection"), LAST("the last selected");
+
+        public final String words;
+
+        AlignTo(String words) {
+            this.words = words;
+        }
+    }
+
+    /** The widest gap between strokes that a region may have, in px. */
+    public double gap = 4;
+}

@@ -1,0 +1,77 @@
+package tundra.app.window;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.MouseEvent;
+import tundra.app.command.Command;
+import tundra.core.frame.HitTest;
+import tundra.core.geometry.Point;
+import tundra.core.model.Element;
+
+/** The menu at the pointer: everything that lies beneath it, and what can be done with the selection. */
+final class CanvasMenu {
+    private static final List<String> EDIT = List.of("cut", "copy", "paste", "duplicate", "delete");
+    private static final List<String> ORDER = List.of("front", "forward", "backward", "back", "group", "ungroup");
+    private static final List<String> SHAPE = List.of("to-path", "outline-stroke", "combine-UNION", "combine-SUBTRACT", "combine-INTERSECT",
+            "combine-EXCLUDE", "flip-level", "flip-upright");
+    private static final List<String> NODES = List.of("nodes-corner", "nodes-smooth", "nodes-symmetric", "nodes-break", "nodes-join");
+    private static final List<String> STATE = List.of("lock", "hide", "solo", "guide", "rename");
+    private static ContextMenu open;
+
+    private CanvasMenu() {}
+
+    static void show(Workshop w, MouseEvent e) {
+        if (open != null) {
+            open.hide();
+        }
+        Point at = w.canvas.viewport().toCanvas(new Point(e.getX(), e.getY()));
+        var under = HitTest.under(w.studio.frame(), at, 3 / w.canvas.viewport().zoom());
+        if (!under.isEmpty() && under.getFirst().stream().noneMatch(w.studio.selection()::contains)) {
+            w.studio.select(List.of(under.getFirst().getFirst()));
+        }
+        var menu = new ContextMenu();
+        open = menu;
+        menu.setId("canvas-menu");
+        var ids = new LinkedHashSet<String>();
+        under.forEach(path -> ids.addAll(path.reversed()));
+        if (!ids.isEmpty()) {
+            var beneath = new Menu("Select here");
+            for (String id : ids) {
+                Element x = w.studio.board().find(id);
+                var item = new MenuItem(x.name() + "   " + x.content().word());
+                item.setMnemonicParsing(false);
+                item.setOnAction(a -> w.studio.select(List.of(id)));
+                beneath.getItems().add(item);
+            }
+            menu.getItems().addAll(beneath, new SeparatorMenuItem());
+        }
+        for (List<String> part : List.of(NODES, EDIT, ORDER, SHAPE, STATE)) {
+            int before = menu.getItems().size();
+            part.forEach(id -> add(w, menu, id));
+            if (menu.getItems().size() > before) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+        }
+        if (!menu.getItems().isEmpty()) {
+            menu.getItems().removeLast();
+        }
+        menu.show(w.canvas, e.getScreenX(), e.getScreenY());
+    }
+
+    private static void add(Workshop w, ContextMenu menu, String id) {
+        Command c = w.commands.get(id);
+        if (c.enabled().getAsBoolean()) {
+            var item = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
+            item.setMnemonicParsing(false);
+            item.setOnAction(e -> {
+                c.run().run();
+                w.canvas.redrawOverlay();
+            });
+            menu.getItems().add(item);
+        }
+    }
+}

@@ -1,0 +1,109 @@
+package tundra.web;
+
+import java.util.LinkedHashSet;
+import java.util.Locale;
+import java.util.Set;
+import tundra.core.frame.Marks;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Timeline;
+
+/** Colours and gradients as CSS and SVG text. */
+final class PaintText {
+    private PaintText() {}
+
+    /** CSS of a paint of an element's property. */
+    static String css(Element e, Property<Paint> p, Paint paint) {
+        return switch (paint) {
+            case Color c -> c.visible() || e.rest().has(p) ? c.hex() : "none";
+            case Gradient g -> "url(#" + id(e, g) + ")";
+        };
+    }
+
+    /** Stands for the gradient's content, so that the same one is written once. */
+    private static String id(Element e, Gradient g) {
+        return "t-" + e.id() + "-" + Integer.toHexString(g.hashCode());
+    }
+
+    /** The definitions of all gradients that an element rests with or is keyed to; empty when there are none. */
+    static String definitions(Board board, Element e, Point box) {
+        Set<Gradient> all = new LinkedHashSet<>();
+        collect(board, e, Properties.FILL, all);
+        collect(board, e, Properties.STROKE, all);
+        if (all.isEmpty()) {
+            return "";
+        }
+        // where the size changes, the browser stretches the gradient with the shape
+        boolean byShape = Channels.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
+        var out = new StringBuilder("<defs>");
+        all.forEach(g -> definition(out, id(e, g), g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
+        return out.append("</defs>").toString();
+    }
+
+    private static void collect(Board board, Element e, Property<Paint> p, Set<Gradient> all) {
+        if (e.rest().get(p) instanceof Gradient g) {
+            all.add(g);
+        }
+        for (Timeline t : board.timelines()) {
+            var track = t.track(e.id(), p);
+            if (track != null) {
+                track.keys().forEach(k -> {
+                    if (k.value() instanceof Gradient g) {
+                        all.add(g);
+                    }
+                });
+            }
+        }
+    }
+
+    private static boolean fillsBox(Content.Shape s, Element e, Point box) {
+        Rect r = Marks.form(s, e.rest()).outline().bounds();
+        return r != null && r.width() > 0 && r.height() > 0
+                && Math.abs(r.x()) + Math.abs(r.y()) + Math.abs(r.width() - box.x()) + Math.abs(r.height() - box.y()) < 0.01;
+    }
+
+    static void definition(StringBuilder out, String id, Gradient g, String units, Affine m) {
+        if (!m.invertible()) {
+            // a gradient without extent paints its last stop, as it does in Tundra
+            Color last = g.stops().getLast().color();
+            out.append("<linearGradient id=\"").append(id).append("\">");
+            stop(out, 0, last);
+            out.append("</linearGradient>");
+            return;
+        }
+        String tag = g.kind() == Gradient.Kind.LINEAR ? "linearGradient" : "radialGradient";
+        out.append('<').append(tag).append(" id=\"").append(id).append("\" gradientUnits=\"").append(units).append('"');
+        if (g.kind() == Gradient.Kind.LINEAR) {
+            out.append(" x1=\"0\" y1=\"0\" x2=\"1\" y2=\"0\"");
+        } else {
+            out.append(" cx=\"0\" cy=\"0\" r=\"1\" fx=\"").append(Numbers.plain(g.focus().x(), 5)).append("\" fy=\"")
+                    .append(Numbers.plain(g.focus().y(), 5)).append('"');
+        }
+        out.append(" gradientTransform=\"matrix(").append(matrix(m)).append(")\"");
+        if (g.spread() != Gradient.Spread.PAD) {
+            out.append(" spreadMethod=\"").append(g.spread().name().toLowerCase(Locale.ROOT)).append('"');
+        }
+        out.append('>');
+        g.stops().forEach(s -> stop(out, s.at(), s.color()));
+        out.append("</").append(tag).append('>');
+    }
+
+    private static void stop(StringBuilder out, double at, Color c) {
+        out.append("<stop offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.hex()).append("\"/>");
+    }
+
+    static String matrix(Affine m) {
+        return Numbers.plain(m.a(), 6) + " " + Numbers.plain(m.b(), 6) + " " + Numbers.plain(m.c(), 6) + " " + Numbers.plain(m.d(), 6) + " "
+                + Numbers.plain(m.e(), 4) + " " + Numbers.plain(m.f(), 4);
+    }
+}

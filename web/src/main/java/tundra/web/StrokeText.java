@@ -1,0 +1,58 @@
+package tundra.web;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import tundra.core.frame.Form;
+import tundra.core.frame.StrokeStyle;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+
+/** Strokes as CSS text. */
+final class StrokeText {
+    private StrokeText() {}
+
+    /** Whether each contour has a stroke element of its own: when contours of different lengths are revealed. */
+    static boolean split(Board board, Element e) {
+        Point reveal = e.rest().get(Properties.REVEAL);
+        boolean partly = reveal.x() > 0 || reveal.y() < 1 || Channels.keyed(board, e.id(), Properties.REVEAL);
+        return partly && e.content() instanceof Content.Path p && p.outline().contours().size() > 1;
+    }
+
+    /** The pattern as {@code stroke-dasharray}. */
+    static String dashes(StrokeStyle s) {
+        return s.pattern().isEmpty() ? "none" : s.pattern().stream().map(Baker::px).collect(Collectors.joining(" "));
+    }
+
+    /** The style of a form of one contour; where nothing of it is revealed, a pattern whose only dash lies past its end. */
+    static StrokeStyle hiddenOr(Form form, Values v) {
+        var runs = StrokeStyle.runs(form, v);
+        if (!runs.isEmpty()) {
+            return runs.getFirst().style();
+        }
+        StrokeStyle all = StrokeStyle.runs(form, v.with(Properties.REVEAL, new Point(0, 1)).with(Properties.DASH, 0.0)).getFirst().style();
+        double length = form.outline().segments().stream().mapToDouble(s -> s.length(0, 1)).sum();
+        return new StrokeStyle(all.width(), all.ends(), all.joins(), List.of(0.0, 3 * length + 3), -2 * length - 2);
+    }
+
+    /** All of the style but the paint. */
+    static String css(StrokeStyle s) {
+        var out = new StringBuilder(";stroke-width:").append(Baker.px(s.width()));
+        if (!s.ends().equals("butt")) {
+            out.append(";stroke-linecap:").append(s.ends());
+        }
+        if (!s.joins().equals("miter")) {
+            out.append(";stroke-linejoin:").append(s.joins());
+        }
+        if (!s.pattern().isEmpty()) {
+            out.append(";stroke-dasharray:").append(dashes(s));
+            if (s.offset() != 0) {
+                out.append(";stroke-dashoffset:").append(Baker.px(s.offset()));
+            }
+        }
+        return out.toString();
+    }
+}
