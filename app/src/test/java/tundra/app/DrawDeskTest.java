@@ -273,7 +273,7 @@ class DrawDeskTest {
         t.keys(KeyCode.CONTROL, KeyCode.A);
         t.type("e9b44c");
         t.keys(KeyCode.ENTER);
-        assertThat(t.studio.board().find(a.id()).rest().get(Properties.FILL).hex()).isEqualTo("#E9B44C");
+        assertThat(t.studio.board().find(a.id()).rest().get(Properties.FILL).main().hex()).isEqualTo("#E9B44C");
         // nonsense changes nothing
         Project before = t.studio.project();
         t.click(t.fx(() -> t.screen(x, 20, 10)));

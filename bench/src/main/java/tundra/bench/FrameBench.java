@@ -78,7 +78,7 @@ public class FrameBench {
             c.save();
             c.concat(new Matrix33((float) m.a(), (float) m.c(), (float) m.e(), (float) m.b(), (float) m.d(), (float) m.f(), 0, 0, 1));
             var f = (Mark.Fill) n.marks().getFirst();
-            paint.setColor(f.color().argb());
+            paint.setColor(f.paint().main().argb());
             float w = (float) n.box().x(), h = (float) n.box().y();
             switch (f.form()) {
                 case Form.Oval o -> c.drawOval(Rect.makeWH(w, h), paint);

@@ -87,7 +87,7 @@ final class PageBench implements AutoCloseable {
             List<Key<Point>> k = b.main().track(e.id(), Properties.POSITION).keys();
             Point from = k.get(0).value().minus(half), to = k.get(1).value().minus(half);
             s.append(String.format(Locale.ROOT, "[%f,%f,%f,%f,%f,%f,'%s',%b],", from.x(), from.y(), to.x(), to.y(), size.x(), size.y(),
-                    e.rest().get(Properties.FILL).hex(), e.content() instanceof tundra.core.model.Content.Ellipse));
+                    e.rest().get(Properties.FILL).main().hex(), e.content() instanceof tundra.core.model.Content.Ellipse));
         }
         return s.append("""
                 ];
