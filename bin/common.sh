@@ -124,3 +124,18 @@ start_cache() {
   # without it Tundra only starts more slowly
   [ -e "$BUILD/tundra.aot" ] || say "no start-up cache could be made (see $BUILD/aot.log); Tundra starts without it"
 }
+
+# The programs that measure, with all that they need; sets BENCH_CP.
+build_bench() {
+  build
+  need "${RENDER_PACKAGES[@]}" "${WINDOW_PACKAGES[@]}" chromium chromium-driver
+  if sources_newer "$BUILD/bench-built"; then
+    need_maven
+    say "building the benchmarks"
+    rm -rf "$BUILD/bench-lib"
+    maven package dependency:copy-dependencies -pl bench -am -DskipTests -DincludeScope=runtime -DoutputDirectory="$BUILD/bench-lib"
+    touch "$BUILD/bench-built"
+  fi
+  BENCH_CP="$(printf '%s:' "$ROOT"/bench/target/tundra-bench-0.1.0.jar "$BUILD"/bench-lib/*.jar)"
+  BENCH_CP="${BENCH_CP%:}"
+}

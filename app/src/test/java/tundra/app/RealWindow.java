@@ -39,6 +39,7 @@ final class RealWindow implements AutoCloseable, Asker {
     int unsavedAsked;
     NewPiece newPiece;
     String opened;
+    List<String> reported = List.of();
 
     RealWindow() throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-test").toString());
@@ -288,7 +289,17 @@ final class RealWindow implements AutoCloseable, Asker {
     }
 
     @Override
+    public void report(String headline, String meaning, List<String> lines) {
+        reported = lines;
+    }
+
+    @Override
     public Optional<NewPiece> newPiece() {
         return Optional.ofNullable(newPiece);
+    }
+
+    @Override
+    public void report(String headline, String meaning, List<String> lines) {
+        reported = lines;
     }
 }

@@ -1,6 +1,5 @@
 package tundra.bench;
 
-import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -8,8 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.openqa.selenium.chrome.ChromeDriver;
-import org.openqa.selenium.chrome.ChromeDriverService;
-import org.openqa.selenium.chrome.ChromeOptions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
@@ -32,11 +29,7 @@ final class PageBench implements AutoCloseable {
     record Result(double published, double byHand) {}
 
     PageBench() throws IOException {
-        var options = new ChromeOptions();
-        options.setBinary("/usr/bin/chromium");
-        options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                "--disable-component-update", "--disable-sync", "--hide-scrollbars", "--user-data-dir=" + Files.createTempDirectory("tundra-chromium"));
-        driver = new ChromeDriver(new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).build(), options);
+        driver = Chromium.start();
         driver.executeCdpCommand("Performance.enable", Map.of());
     }
 

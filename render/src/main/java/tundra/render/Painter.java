@@ -12,6 +12,7 @@ import io.github.humbleui.skija.Path;
 import io.github.humbleui.skija.PathBuilder;
 import io.github.humbleui.skija.PathDirection;
 import io.github.humbleui.skija.PathEffect;
+import io.github.humbleui.skija.PathFillMode;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.skija.TextLine;
@@ -128,6 +129,11 @@ public final class Painter implements AutoCloseable {
             case Form.Box b when b.radius() <= 0 -> canvas.drawRect(Shapes.rect(b.size()), paint);
             case Form.Box b -> canvas.drawRRect(Shapes.rounded(b), paint);
             case Form.Oval o -> canvas.drawOval(Shapes.rect(o.size()), paint);
+            case Form.Curve c when c.evenOdd() -> {
+                try (Path odd = path(c.outline()).makeWithFillMode(PathFillMode.EVEN_ODD)) {
+                    canvas.drawPath(odd, paint);
+                }
+            }
             case Form.Curve c -> canvas.drawPath(path(c.outline()), paint);
         }
     }

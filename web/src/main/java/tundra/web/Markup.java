@@ -199,7 +199,7 @@ final class Markup {
                     .append(";cy:").append(px(box.y() / 2)).append(";rx:").append(px(box.x() / 2)).append(";ry:").append(px(box.y() / 2)).append(';');
             case Content.Polygon p -> out.append("path id=\"").append(id).append("\" d=\"")
                     .append(Outline.star(box, p.points(), p.inner()).svgPath()).append("\" style=\"");
-            case Content.Path p -> out.append("path id=\"").append(id).append("\" d=\"").append(Channels.stretched(p, box)).append("\" style=\"");
+            case Content.Path p -> out.append("path id=\"").append(id).append("\" d=\"").append(Channels.stretched(p, box)).append("\" style=\"").append(p.evenOdd() ? "fill-rule:evenodd;" : "");
         }
     }
 

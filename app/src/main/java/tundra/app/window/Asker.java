@@ -24,4 +24,7 @@ public interface Asker {
     Unsaved unsaved(String project);
 
     Optional<NewPiece> newPiece();
+
+    /** Tells at length: a headline, what it means, and a line for each thing. */
+    void report(String headline, String meaning, List<String> lines);
 }

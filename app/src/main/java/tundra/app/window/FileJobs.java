@@ -1,23 +1,22 @@
 package tundra.app.window;
 
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
-import tundra.core.edit.Arrange;
+import java.util.function.BooleanSupplier;
+import tundra.app.art.ArtReader;
+import tundra.app.art.Brought;
 import tundra.core.file.FileProblem;
 import tundra.core.file.ProjectFile;
-import tundra.core.geometry.Point;
-import tundra.core.model.Asset;
-import tundra.core.model.Content;
-import tundra.core.model.Element;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
-import tundra.core.model.Values;
 import tundra.render.PictureReader;
 
 /** Opens, saves and brings in files: off the interface thread, and never without asking when something would be lost. */
 public final class FileJobs {
-    private static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
+    private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
     private final Workshop w;
 
     FileJobs(Workshop w) {
@@ -87,51 +86,69 @@ public final class FileJobs {
     }
 
     public void bringIn() {
-        w.asker.open("Bring in a picture", "Pictures", PICTURES).ifPresent(p -> bringIn(List.of(p)));
+        w.asker.open("Bring in art", "Pictures and drawings", ART).ifPresent(p -> bringIn(List.of(p)));
     }
 
-    /** Brings pictures in and places them in the middle of the canvas; a project among the files is opened. */
+    /** Brings art in and places it in the middle of the canvas; a project among the files is opened. */
     public void bringIn(List<Path> files) {
         if (files.size() == 1 && files.getFirst().toString().endsWith(".tundra")) {
             openRecent(files.getFirst());
             return;
         }
-        var cancelled = new AtomicBoolean();
-        w.notices.working(files.size() == 1 ? "Bringing in " + files.getFirst().getFileName() + "…" : "Bringing in " + files.size() + " pictures…",
-                () -> cancelled.set(true));
-        w.jobs.run(() -> {
-            var out = new java.util.ArrayList<Asset>();
+        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", cancelled -> {
+            var out = new ArrayList<Brought>();
             for (Path f : files) {
-                if (cancelled.get()) {
+                if (cancelled.getAsBoolean()) {
                     throw new FileProblem("Given up; nothing was brought in.");
                 }
-                out.add(PictureReader.read(f));
+                out.add(ArtReader.read(f));
             }
             return out;
-        }, assets -> {
-            w.notices.hide();
-            place(assets);
         });
     }
 
-    private void place(List<Asset> assets) {
-        Point canvas = w.studio.board().size();
-        var elements = assets.stream().map(a -> {
-            double k = Math.min(1, Math.min(canvas.x() / a.width(), canvas.y() / a.height()));
-            return new Element(a.name().replaceFirst("\\.[A-Za-z0-9]+$", ""), new Content.Picture(a.hash()), Values.NONE
-                    .with(Properties.POSITION, canvas.times(0.5)).with(Properties.SIZE, new Point(a.width() * k, a.height() * k)));
-        }).toList();
+    /** A drawing that was copied as text. */
+    void bringInText(String svg) {
+        bringIn("the drawing", cancelled -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
+    }
+
+    /** A picture that was copied. */
+    void bringInPicture(byte[] png) {
+        bringIn("the picture", cancelled -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
+    }
+
+    /** Reads art; what it does may be cancelled. */
+    private interface Reading {
+        List<Brought> read(BooleanSupplier cancelled) throws IOException;
+    }
+
+    private void bringIn(String what, Reading reading) {
+        var cancelled = new AtomicBoolean();
+        w.notices.working("Bringing in " + what + "…", () -> cancelled.set(true));
+        w.jobs.run(() -> reading.read(cancelled::get), all -> {
+            w.notices.hide();
+            place(all);
+        });
+    }
+
+    private void place(List<Brought> all) {
         String scene = w.studio.scene().id();
-        w.studio.editProject(elements.size() == 1 ? "Bring in " + elements.getFirst().name() : "Bring in pictures", null, p -> {
+        var ids = new ArrayList<String>();
+        w.studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null, p -> {
             Project out = p;
-            for (Asset a : assets) {
-                out = out.withAsset(a);
-            }
-            for (Element e : elements) {
-                out = out.mapBoard(scene, b -> Arrange.add(b, e));
+            for (Brought b : all) {
+                var added = b.addTo(out, scene);
+                out = added.project();
+                ids.add(added.id());
             }
             return out;
         });
-        w.studio.select(elements.stream().map(Element::id).toList());
+        w.studio.enter(null);
+        w.studio.select(ids);
+        var lines = new ArrayList<String>();
+        all.forEach(b -> b.report().forEach(line -> lines.add(all.size() == 1 ? line : b.name() + ": " + line)));
+        if (!lines.isEmpty()) {
+            w.asker.report("Brought in, with some things left out", "Everything else came in as it is. Undo takes it all out again.", lines);
+        }
     }
 }

@@ -135,6 +135,35 @@ public final class WindowAsker implements Asker {
         return d.showAndWait();
     }
 
+    @Override
+    public void report(String headline, String meaning, List<String> lines) {
+        Dialog<Void> d = dialog("Report");
+        d.initModality(javafx.stage.Modality.NONE);
+        var head = new Label(headline);
+        head.getStyleClass().add("heading");
+        var words = new Label(meaning);
+        words.getStyleClass().add("quiet");
+        var list = new ListView<String>();
+        list.setId("report-lines");
+        list.getItems().setAll(lines);
+        list.setPrefSize(460, Math.min(320, 34 + 28 * lines.size()));
+        list.setCellFactory(v -> new ListCell<>() {
+            {
+                setWrapText(true);
+                setPrefWidth(0);
+            }
+
+            @Override
+            protected void updateItem(String line, boolean empty) {
+                super.updateItem(line, empty);
+                setText(empty ? null : line);
+            }
+        });
+        d.getDialogPane().setContent(new VBox(10, head, words, list));
+        d.getDialogPane().getButtonTypes().add(new ButtonType("All right", ButtonBar.ButtonData.OK_DONE));
+        d.show();
+    }
+
     private static double clamp(double v, double max) {
         return Math.max(1, Math.min(max, Math.rint(v)));
     }

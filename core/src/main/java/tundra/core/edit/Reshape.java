@@ -41,7 +41,7 @@ public final class Reshape {
         Point box = path.box(), now = new Point(bounds.width(), bounds.height());
         Outline moved = bounds.x() == 0 && bounds.y() == 0 ? outline : outline.through(Affine.translate(-bounds.x(), -bounds.y()));
         Point grown = new Point(ratio(now.x(), box.x()), ratio(now.y(), box.y()));
-        Board b = board.mapElement(id, x -> x.withContent(new Content.Path(moved, now))
+        Board b = board.mapElement(id, x -> x.withContent(new Content.Path(moved, now, path.evenOdd()))
                 .with(Properties.SIZE, sized(x.rest().get(Properties.SIZE), box, now, grown))
                 .with(Properties.PIVOT, pivot(x.rest().get(Properties.PIVOT), box, bounds)));
         for (Timeline t : board.timelines()) {

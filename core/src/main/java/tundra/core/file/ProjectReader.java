@@ -160,7 +160,7 @@ final class ProjectReader {
             case "rectangle" -> new Content.Rectangle();
             case "ellipse" -> new Content.Ellipse();
             case "polygon" -> new Content.Polygon((int) f.whole("points", 3, 100), f.number("inner", 0, 1));
-            case "path" -> new Content.Path(outline(f, "outline"), f.pair("box", 0, Limits.LENGTH));
+            case "path" -> new Content.Path(outline(f, "outline"), f.pair("box", 0, Limits.LENGTH), f.flag("evenOdd"));
             case "text" -> new Content.Text(f.text("text"), f.text("family"), (int) f.whole("weight", 100, 900),
                     f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10),
                     f.has("spacing") ? f.number("spacing", -1000, 1000) : 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);

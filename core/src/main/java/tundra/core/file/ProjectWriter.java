@@ -102,6 +102,9 @@ final class ProjectWriter {
             case Content.Path p -> {
                 o.set("box", pair(p.box()));
                 o.set("outline", outline(p.outline()));
+                if (p.evenOdd()) {
+                    o.put("evenOdd", true);
+                }
             }
             case Content.Text t -> o.put("text", t.text()).put("family", t.family()).put("weight", t.weight())
                     .put("fontSize", t.size()).put("align", t.align().name().toLowerCase(Locale.ROOT)).put("lineHeight", t.lineHeight())

@@ -12,7 +12,12 @@ public sealed interface Form {
     /** An ellipse that fills a box from the origin. */
     record Oval(Point size) implements Form {}
 
-    record Curve(Outline outline) implements Form {}
+    /** @param evenOdd filled by the even-odd rule rather than by the non-zero rule */
+    record Curve(Outline outline, boolean evenOdd) implements Form {
+        public Curve(Outline outline) {
+            this(outline, false);
+        }
+    }
 
     default Outline outline() {
         return switch (this) {

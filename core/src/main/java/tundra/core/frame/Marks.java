@@ -40,7 +40,7 @@ public final class Marks {
             case Content.Rectangle r -> new Form.Box(size, v.get(Properties.CORNER_RADIUS));
             case Content.Ellipse e -> new Form.Oval(size);
             case Content.Polygon p -> new Form.Curve(Outline.star(size, p.points(), p.inner()));
-            case Content.Path p -> new Form.Curve(stretched(p, size));
+            case Content.Path p -> new Form.Curve(stretched(p, size), p.evenOdd());
         };
     }
 

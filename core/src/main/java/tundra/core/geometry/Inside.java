@@ -19,6 +19,18 @@ public final class Inside {
         return winding != 0;
     }
 
+    /** By the even-odd rule. */
+    public static boolean evenOdd(Outline outline, Point p) {
+        int crossings = 0;
+        for (Contour c : outline.contours()) {
+            List<Point> line = flatten(c);
+            for (int i = 0; i < line.size(); i++) {
+                crossings += Math.abs(crossing(line.get(i), line.get((i + 1) % line.size()), p));
+            }
+        }
+        return crossings % 2 == 1;
+    }
+
     /** The distance in px from {@code p} to the nearest point of the line; infinite for an empty outline. */
     public static double distance(Outline outline, Point p) {
         double best = Double.POSITIVE_INFINITY;

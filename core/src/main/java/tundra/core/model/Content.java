@@ -28,8 +28,16 @@ public sealed interface Content {
         }
     }
 
-    /** An outline that lies in the box (0, 0)–{@code box}; the size property stretches it from there. */
-    record Path(Outline outline, Point box) implements Shape {}
+    /**
+     * An outline that lies in the box (0, 0)–{@code box}; the size property stretches it from there.
+     *
+     * @param evenOdd filled by the even-odd rule rather than by the non-zero rule
+     */
+    record Path(Outline outline, Point box, boolean evenOdd) implements Shape {
+        public Path(Outline outline, Point box) {
+            this(outline, box, false);
+        }
+    }
 
     /**
      * Lines of text.

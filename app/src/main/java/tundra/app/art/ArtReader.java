@@ -1,0 +1,46 @@
+package tundra.app.art;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import tundra.core.svg.SvgReader;
+import tundra.render.Fonts;
+import tundra.render.PictureReader;
+
+/** Reads art by what it holds: SVG as elements, everything else as a picture. */
+public final class ArtReader {
+    private ArtReader() {}
+
+    public static Brought read(Path file) throws IOException {
+        String name = file.getFileName().toString();
+        if (Files.isRegularFile(file) && Files.size(file) < 64 << 20 && isSvg(name, file)) {
+            return drawing(name, Files.readAllBytes(file));
+        }
+        return new Brought.Picture(PictureReader.read(file));
+    }
+
+    public static Brought drawing(String name, byte[] data) throws IOException {
+        var art = SvgReader.read(name, data, Fonts.BUNDLED, PictureReader::read);
+        if (art.elements().isEmpty()) {
+            throw new IOException("“" + name + "” can't be brought in: nothing in it can be seen. Nothing was changed.");
+        }
+        return new Brought.Drawing(art);
+    }
+
+    private static boolean isSvg(String name, Path file) throws IOException {
+        String ending = name.toLowerCase(Locale.ROOT);
+        if (ending.endsWith(".svg") || ending.endsWith(".svgz")) {
+            return true;
+        }
+        try (var in = Files.newInputStream(file)) {
+            return isSvg(new String(in.readNBytes(1000), StandardCharsets.ISO_8859_1));
+        }
+    }
+
+    /** Whether a text looks like the start of an SVG drawing. */
+    public static boolean isSvg(String text) {
+        return text.stripLeading().startsWith("<") && text.contains("<svg");
+    }
+}

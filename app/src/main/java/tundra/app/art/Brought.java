@@ -1,0 +1,81 @@
+package tundra.app.art;
+
+import java.util.List;
+import tundra.core.edit.Arrange;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+import tundra.core.svg.ArtPlacing;
+import tundra.core.svg.SvgArt;
+
+/** Art that was read and waits to be placed. */
+public sealed interface Brought {
+    /** The project with it in the middle of a scene's canvas, and the element that it became. */
+    record Added(Project project, String id) {}
+
+    Point size();
+
+    String name();
+
+    /** What could not be kept. */
+    List<String> report();
+
+    Added addTo(Project p, String scene);
+
+    record Picture(Asset asset) implements Brought {
+        @Override
+        public Point size() {
+            return new Point(asset.width(), asset.height());
+        }
+
+        @Override
+        public String name() {
+            return asset.name().replaceFirst("\\.[A-Za-z0-9]+$", "");
+        }
+
+        @Override
+        public List<String> report() {
+            return List.of();
+        }
+
+        @Override
+        public Added addTo(Project p, String scene) {
+            Point canvas = p.scene(scene).board().size();
+            double k = Math.min(1, Math.min(canvas.x() / asset.width(), canvas.y() / asset.height()));
+            var e = new Element(name(), new Content.Picture(asset.hash()), Values.NONE.with(Properties.POSITION, canvas.times(0.5))
+                    .with(Properties.SIZE, size().times(k)));
+            return new Added(p.withAsset(asset).mapBoard(scene, b -> Arrange.add(b, e)), e.id());
+        }
+    }
+
+    record Drawing(SvgArt art) implements Brought {
+        @Override
+        public Point size() {
+            return art.size();
+        }
+
+        @Override
+        public String name() {
+            return art.name().replaceFirst("\\.(svg|svgz)$", "");
+        }
+
+        @Override
+        public List<String> report() {
+            return art.report();
+        }
+
+        @Override
+        public Added addTo(Project p, String scene) {
+            var placed = ArtPlacing.add(p.scene(scene).board(), art, name());
+            Project out = p;
+            for (Asset a : art.assets().values()) {
+                out = out.withAsset(a);
+            }
+            return new Added(out.mapBoard(scene, b -> placed.board()), placed.id());
+        }
+    }
+}

@@ -1,0 +1,46 @@
+package tundra.app.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tundra.app.art.ArtReader;
+import tundra.app.art.Brought;
+import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Point;
+import tundra.core.model.Project;
+
+@Command(name = "import", mixinStandardHelpOptions = true,
+        description = "Makes a project of drawings and pictures, one above the other. What could not be kept is told on standard error.")
+final class ImportCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "ART", arity = "1..*", description = "SVG, PNG, JPEG, WebP and GIF files")
+    private List<Path> art;
+    @Option(names = "--size", paramLabel = "WxH", description = "the canvas, in px; the first file's own size when it is left out")
+    private String size;
+    @Option(names = "--to", required = true, paramLabel = "FILE", description = "the project to make; it must not be there yet")
+    private Path to;
+
+    @Override
+    public Integer call() throws Exception {
+        if (Files.exists(to)) {
+            throw new IllegalArgumentException("“" + to.getFileName() + "” is there already and was left as it is.");
+        }
+        Project p = null;
+        for (Path file : art) {
+            Brought b = ArtReader.read(file);
+            if (p == null) {
+                Point canvas = size == null ? b.size() : Sizes.parse(size);
+                p = Project.empty(to.getFileName().toString().replaceFirst("\\.tundra$", ""),
+                        new Point(Math.max(1, Math.min(8192, canvas.x())), Math.max(1, Math.min(8192, canvas.y()))), 24);
+            }
+            p = b.addTo(p, p.scenes().getFirst().id()).project();
+            b.report().forEach(line -> System.err.println(file.getFileName() + ": " + line + "."));
+        }
+        ProjectFile.write(p, to);
+        System.out.println(to);
+        return 0;
+    }
+}

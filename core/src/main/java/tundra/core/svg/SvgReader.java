@@ -1,0 +1,558 @@
+package tundra.core.svg;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.w3c.dom.Document;
+import org.w3c.dom.Node;
+import tundra.core.draw.Combine;
+import tundra.core.draw.StrokeOutline;
+import tundra.core.file.FileProblem;
+import tundra.core.frame.StrokeStyle;
+import tundra.core.frame.TextMeasurer;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Asset;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Paint;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+
+/**
+ * Reads an SVG drawing as elements: shapes and paths with their transforms worked in, groups, gradients, clip paths, text and
+ * embedded pictures. Links to anything outside of the file are not followed.
+ */
+public final class SvgReader {
+    private static final int ELEMENTS = 50_000;
+    private static final int DEPTH = 150;
+    /** Above so many segments an outline is not cut up by exact geometry. */
+    private static final int EXACT = 600;
+    /** How far a map may be from keeping angles before strokes become outlines. */
+    private static final double UNEVEN = 1.03;
+
+    private final Style style = new Style();
+    private final Report report = new Report();
+    private final Map<String, org.w3c.dom.Element> ids;
+    private final Gradients gradients;
+    private final TextReader texts;
+    private final PictureSource pictures;
+    private final Map<String, Asset> assets = new LinkedHashMap<>();
+    private Point viewport;
+    private int count;
+
+    /** An element and the box around what it paints, in the drawing's coordinates. */
+    record Made(Element element, Rect box) {}
+
+    private SvgReader(Document d, TextMeasurer measure, PictureSource pictures) {
+        ids = SvgXml.ids(d);
+        gradients = new Gradients(ids, style);
+        texts = new TextReader(style, measure, report);
+        this.pictures = pictures;
+    }
+
+    /**
+     * @param name of the file, for messages
+     * @throws FileProblem with one sentence when it isn't an SVG drawing or is too large
+     */
+    public static SvgArt read(String name, byte[] data, TextMeasurer measure, PictureSource pictures) throws FileProblem {
+        try {
+            Document d = SvgXml.read(data);
+            return new SvgReader(d, measure, pictures).art(name, d.getDocumentElement());
+        } catch (FileProblem e) {
+            throw new FileProblem("“" + name + "” can't be brought in: " + e.getMessage() + ". Nothing was changed.", e);
+        }
+    }
+
+    private SvgArt art(String name, org.w3c.dom.Element root) throws FileProblem {
+        sheets(root);
+        double[] box = SvgText.numbers(root.getAttribute("viewBox"));
+        boolean hasBox = box.length == 4 && box[2] > 0 && box[3] > 0;
+        double w = SvgText.length(root.getAttribute("width"), -1, hasBox ? box[2] : 300, 16);
+        double h = SvgText.length(root.getAttribute("height"), -1, hasBox ? box[3] : 150, 16);
+        if (w <= 0 && h <= 0) {
+            w = hasBox ? box[2] : 300;
+            h = hasBox ? box[3] : 150;
+        } else if (w <= 0) {
+            w = hasBox ? h * box[2] / box[3] : 300;
+        } else if (h <= 0) {
+            h = hasBox ? w * box[3] / box[2] : 150;
+        }
+        viewport = hasBox ? new Point(box[2], box[3]) : new Point(w, h);
+        Affine view = hasBox ? fitted(root.getAttribute("preserveAspectRatio"), box, w, h) : Affine.IDENTITY;
+        var made = children(root, view, style.of(root, Map.of()), 0);
+        return new SvgArt(name, new Point(w, h), made.stream().map(Made::element).toList(), assets, report.sentences());
+    }
+
+    /** The map from a view box to a viewport (SVG 2, section 8.6). */
+    private static Affine fitted(String aspect, double[] box, double w, double h) {
+        double sx = w / box[2], sy = h / box[3];
+        String a = aspect == null || aspect.isBlank() ? "xMidYMid meet" : aspect.strip();
+        if (a.startsWith("none")) {
+            return new Affine(sx, 0, 0, sy, -box[0] * sx, -box[1] * sy);
+        }
+        double s = a.contains("slice") ? Math.max(sx, sy) : Math.min(sx, sy);
+        double x = a.startsWith("xMin") ? 0 : a.startsWith("xMax") ? 1 : 0.5, y = a.contains("YMin") ? 0 : a.contains("YMax") ? 1 : 0.5;
+        return new Affine(s, 0, 0, s, (w - box[2] * s) * x - box[0] * s, (h - box[3] * s) * y - box[1] * s);
+    }
+
+    private void sheets(org.w3c.dom.Element e) {
+        for (Node n = e.getFirstChild(); n != null; n = n.getNextSibling()) {
+            if (n instanceof org.w3c.dom.Element c) {
+                if (Style.name(c).equals("style")) {
+                    style.add(c.getTextContent());
+                } else {
+                    sheets(c);
+                }
+            }
+        }
+    }
+
+    // --- the tree ---
+
+    private List<Made> children(org.w3c.dom.Element parent, Affine ctm, Map<String, String> css, int depth) throws FileProblem {
+        var out = new ArrayList<Made>();
+        for (Node n = parent.getFirstChild(); n != null; n = n.getNextSibling()) {
+            if (n instanceof org.w3c.dom.Element e) {
+                Made m = element(e, ctm, css, depth + 1);
+                if (m != null) {
+                    out.add(m);
+                }
+            }
+        }
+        return out;
+    }
+
+    private Made element(org.w3c.dom.Element e, Affine outer, Map<String, String> parent, int depth) throws FileProblem {
+        if (depth > DEPTH) {
+            throw new FileProblem("its groups lie deeper in each other than " + DEPTH);
+        }
+        String kind = Style.name(e);
+        Map<String, String> css = style.of(e, parent);
+        if ("none".equals(css.get("display")) || kind.equals("defs") || kind.equals("symbol") && !inUse) {
+            return null;
+        }
+        Affine ctm = outer.times(SvgText.transform(css.getOrDefault("transform", e.getAttribute("transform"))));
+        Made made = switch (kind) {
+            case "g", "a" -> group(e, children(e, ctm, css, depth), css);
+            case "svg" -> nested(e, ctm, css, depth);
+            case "symbol" -> nested(e, ctm, css, depth);
+            case "switch" -> chosen(e, ctm, css, depth);
+            case "use" -> use(e, ctm, css, depth);
+            case "path", "rect", "circle", "ellipse", "line", "polyline", "polygon" -> shape(e, ctm, css);
+            case "text" -> group(e, texts.read(e, ctm, css, this::solid), css);
+            case "image" -> picture(e, ctm, css);
+            case "foreignObject" -> {
+                report.lost("A block of HTML was left out");
+                yield null;
+            }
+            case "animate", "animateTransform", "animateMotion", "set" -> {
+                report.lost("An animation was left out");
+                yield null;
+            }
+            default -> null;
+        };
+        if (made == null) {
+            return null;
+        }
+        if (++count > ELEMENTS) {
+            throw new FileProblem("it holds more than " + ELEMENTS + " elements");
+        }
+        return finished(e, made, ctm, css);
+    }
+
+    private boolean inUse;
+
+    /** Opacity, clip path and what there is no room for. */
+    private Made finished(org.w3c.dom.Element e, Made made, Affine ctm, Map<String, String> css) throws FileProblem {
+        Made m = made;
+        double opacity = Math.max(0, Math.min(1, SvgText.fraction(css.get("opacity"), 1)));
+        if (opacity < 1) {
+            m = new Made(m.element().with(Properties.OPACITY, m.element().rest().get(Properties.OPACITY) * opacity), m.box());
+        }
+        if (css.containsKey("filter") && !css.get("filter").equals("none")) {
+            report.lost("A filter (" + filterWords(css.get("filter")) + ") was left out");
+        }
+        if (css.containsKey("mask") && !css.get("mask").equals("none")) {
+            report.lost("A mask was left out");
+        }
+        if (css.containsKey("mix-blend-mode") && !css.get("mix-blend-mode").equals("normal")) {
+            report.lost("A blend mode was left out");
+        }
+        org.w3c.dom.Element clip = reference(css.get("clip-path"));
+        if (clip != null && Style.name(clip).equals("clipPath")) {
+            Outline o = clipOutline(clip, ctm, made.box(), 0);
+            if (o == null) {
+                return null;
+            }
+            m = wrapped(name(e, "Clipped"), List.of(m), o);
+        }
+        return m;
+    }
+
+    private String filterWords(String css) {
+        org.w3c.dom.Element f = reference(css);
+        if (f == null) {
+            return css.replaceAll("\\(.*", "");
+        }
+        var names = new ArrayList<String>();
+        for (Node n = f.getFirstChild(); n != null; n = n.getNextSibling()) {
+            if (n instanceof org.w3c.dom.Element c && Style.name(c).startsWith("fe")) {
+                names.add(Style.name(c).substring(2).replaceAll("([a-z])([A-Z])", "$1 $2").toLowerCase(Locale.ROOT));
+            }
+        }
+        return names.isEmpty() ? "empty" : String.join(", ", names.stream().distinct().limit(3).toList());
+    }
+
+    private org.w3c.dom.Element reference(String css) {
+        if (css == null) {
+            return null;
+        }
+        var m = java.util.regex.Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)").matcher(css);
+        return m.find() ? ids.get(m.group(1).strip()) : null;
+    }
+
+    private static String name(org.w3c.dom.Element e, String standard) {
+        for (Node n = e.getFirstChild(); n != null; n = n.getNextSibling()) {
+            if (n instanceof org.w3c.dom.Element c && Style.name(c).equals("title") && !c.getTextContent().isBlank()) {
+                String t = c.getTextContent().strip().replaceAll("\\s+", " ");
+                return t.substring(0, Math.min(60, t.length()));
+            }
+        }
+        String id = e.getAttribute("id").replace('_', ' ').strip();
+        return id.isEmpty() || id.matches("[A-Za-z]+[\\d-]*[A-Za-z]?\\d*") && id.matches(".*\\d.*") ? standard : id.substring(0, Math.min(60, id.length()));
+    }
+
+    private Made group(org.w3c.dom.Element e, List<Made> made, Map<String, String> css) {
+        if (made.isEmpty()) {
+            return null;
+        }
+        boolean plain = !css.containsKey("opacity") || SvgText.fraction(css.get("opacity"), 1) >= 1;
+        if (made.size() == 1 && plain) {
+            return made.getFirst();
+        }
+        return wrapped(name(e, Style.name(e).equals("text") ? "Text" : "Group"), made, null);
+    }
+
+    /** A group around elements, whose box is theirs. */
+    static Made wrapped(String name, List<Made> made, Outline clip) {
+        Rect box = null;
+        for (Made m : made) {
+            box = m.box().union(box);
+        }
+        Point by = box.topLeft().times(-1);
+        var inside = made.stream().map(m -> m.element().with(Properties.POSITION, m.element().rest().get(Properties.POSITION).plus(by))).toList();
+        var content = new Content.Group(inside, new Point(box.width(), box.height()), clip == null ? null : clip.through(Affine.translate(by.x(), by.y())));
+        return new Made(new Element(name, content, Values.NONE.with(Properties.POSITION, box.centre())), box);
+    }
+
+    private Made nested(org.w3c.dom.Element e, Affine ctm, Map<String, String> css, int depth) throws FileProblem {
+        double[] box = SvgText.numbers(e.getAttribute("viewBox"));
+        double w = SvgText.length(e.getAttribute("width"), viewport.x(), viewport.x(), 16);
+        double h = SvgText.length(e.getAttribute("height"), viewport.y(), viewport.y(), 16);
+        Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
+        Point before = viewport;
+        boolean hasBox = box.length == 4 && box[2] > 0 && box[3] > 0;
+        viewport = hasBox ? new Point(box[2], box[3]) : new Point(w, h);
+        boolean was = inUse;
+        inUse = false;
+        var made = children(e, hasBox ? m.times(fitted(e.getAttribute("preserveAspectRatio"), box, w, h)) : m, css, depth);
+        inUse = was;
+        viewport = before;
+        if (made.isEmpty()) {
+            return null;
+        }
+        boolean clips = !"visible".equals(css.get("overflow")) && w > 0 && h > 0;
+        Outline edge = Outline.rectangle(new Rect(0, 0, w, h), 0).through(m);
+        Rect all = made.stream().map(Made::box).reduce(null, (a, b) -> b.union(a), (a, b) -> a);
+        Rect inner = edge.bounds();
+        boolean inside = inner.grow(0.5).contains(all.topLeft()) && inner.grow(0.5).contains(all.bottomRight());
+        return clips && !inside ? wrapped(name(e, "Drawing"), made, edge) : group(e, made, css);
+    }
+
+    private Made chosen(org.w3c.dom.Element e, Affine ctm, Map<String, String> css, int depth) throws FileProblem {
+        for (Node n = e.getFirstChild(); n != null; n = n.getNextSibling()) {
+            if (n instanceof org.w3c.dom.Element c && !c.hasAttribute("requiredExtensions") && !Style.name(c).equals("foreignObject")
+                    && (c.getAttribute("systemLanguage").isEmpty() || c.getAttribute("systemLanguage").startsWith("en"))) {
+                return element(c, ctm, css, depth + 1);
+            }
+        }
+        return null;
+    }
+
+    private Made use(org.w3c.dom.Element e, Affine ctm, Map<String, String> css, int depth) throws FileProblem {
+        String href = SvgXml.href(e);
+        org.w3c.dom.Element of = href.startsWith("#") ? ids.get(href.substring(1)) : null;
+        if (of == null) {
+            report.lost(href.startsWith("#") ? "A copy of something that isn't there was left out" : "A part of another file was left out");
+            return null;
+        }
+        for (Node up = e; up != null; up = up.getParentNode()) {
+            if (up == of) {
+                return null;
+            }
+        }
+        Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
+        boolean was = inUse;
+        inUse = true;
+        Made made = element(of, m, css, depth + 8);
+        inUse = was;
+        return made == null ? null : wrapped(name(e, name(of, "Copy")), List.of(made), null);
+    }
+
+    // --- shapes ---
+
+    private static double em(Map<String, String> css) {
+        return SvgText.length(css.get("font-size"), 16, 16, 16);
+    }
+
+    private Made shape(org.w3c.dom.Element e, Affine ctm, Map<String, String> css) {
+        Outline own = Shapes.outline(e, viewport, em(css));
+        if (own == null || own.contours().isEmpty() || "hidden".equals(css.get("visibility")) || "collapse".equals(css.get("visibility"))) {
+            return null;
+        }
+        Outline outline = own.through(ctm);
+        Rect box = outline.bounds();
+        if (box == null || !Double.isFinite(box.width() + box.height()) || box.width() > 1e6 || box.height() > 1e6) {
+            return null;
+        }
+        if (css.keySet().stream().anyMatch(k -> k.startsWith("marker") && !css.get(k).equals("none"))) {
+            report.lost("An arrow head or other marker was left out");
+        }
+        Rect bounds = own.bounds();
+        Paint fill = paint(css, "fill", "black", bounds, ctm, box), stroke = paint(css, "stroke", "none", bounds, ctm, box);
+        double width = SvgText.length(css.get("stroke-width"), 1, Math.hypot(viewport.x(), viewport.y()) / Math.sqrt(2), em(css));
+        double scale = Math.sqrt(Math.abs(ctm.determinant()));
+        boolean stroked = stroke.visible() && width > 0 && scale > 0;
+        if ("non-scaling-stroke".equals(css.get("vector-effect")) && scale > 0) {
+            width /= scale;
+        }
+        Values look = Values.NONE.with(Properties.POSITION, box.centre()).with(Properties.SIZE, new Point(box.width(), box.height()))
+                .with(Properties.FILL, fill);
+        boolean evenOdd = "evenodd".equals(css.get("fill-rule"));
+        Outline local = outline.through(Affine.translate(-box.x(), -box.y()));
+        var path = new Content.Path(local, new Point(box.width(), box.height()), evenOdd);
+        String name = name(e, switch (Style.name(e)) {
+            case "rect" -> "Rectangle";
+            case "circle", "ellipse" -> "Ellipse";
+            case "line", "polyline" -> "Line";
+            case "polygon" -> "Polygon";
+            default -> "Path";
+        });
+        if (!stroked) {
+            return fill.visible() ? new Made(new Element(name, path, look), box) : null;
+        }
+        double[] dashes = dashes(css);
+        boolean simple = dashes.length <= 2 && unevenness(ctm) <= UNEVEN;
+        if (!simple && own.segments().size() <= EXACT) {
+            return outlined(name, own, ctm, css, width, dashes, fill.visible() ? new Element(name, path, look) : null, bounds);
+        }
+        if (unevenness(ctm) > UNEVEN) {
+            report.lost("An unevenly scaled stroke became an even one");
+        }
+        if (dashes.length > 2) {
+            report.lost("A pattern of dashes was made simpler");
+        }
+        look = look.with(Properties.STROKE, stroke).with(Properties.STROKE_WIDTH, width * scale)
+                .with(Properties.STROKE_ENDS, word(css.get("stroke-linecap"), "butt", "round", "square"))
+                .with(Properties.STROKE_JOINS, word(css.get("stroke-linejoin"), "miter", "round", "bevel"));
+        if (dashes.length > 0) {
+            look = look.with(Properties.DASH, dashes[0] * scale).with(Properties.GAP, dashes[1] * scale)
+                    .with(Properties.DASH_OFFSET, SvgText.length(css.get("stroke-dashoffset"), 0, 100, em(css)) * scale);
+        }
+        return new Made(new Element(name, path, look), box);
+    }
+
+    /** A stroke that Tundra's own can't be the same as, as a filled outline over the shape's fill. */
+    private Made outlined(String name, Outline own, Affine ctm, Map<String, String> css, double width, double[] dashes, Element filled, Rect bounds) {
+        var pattern = new ArrayList<Double>();
+        for (double d : dashes) {
+            pattern.add(d);
+        }
+        var strokeStyle = new StrokeStyle(width, word(css.get("stroke-linecap"), "butt", "round", "square"),
+                word(css.get("stroke-linejoin"), "miter", "round", "bevel"), pattern, SvgText.length(css.get("stroke-dashoffset"), 0, 100, em(css)));
+        Outline area = StrokeOutline.of(own, strokeStyle).through(ctm);
+        Rect box = area.bounds();
+        if (box == null) {
+            return filled == null ? null : new Made(filled, own.through(ctm).bounds());
+        }
+        Paint paint = paint(css, "stroke", "none", bounds, ctm, box);
+        var content = new Content.Path(area.through(Affine.translate(-box.x(), -box.y())), new Point(box.width(), box.height()));
+        var stroke = new Made(new Element(name + " stroke", content, Values.NONE.with(Properties.POSITION, box.centre())
+                .with(Properties.SIZE, new Point(box.width(), box.height())).with(Properties.FILL, paint)), box);
+        return filled == null ? stroke : wrapped(name, List.of(new Made(filled, own.through(ctm).bounds()), stroke), null);
+    }
+
+    private static double[] dashes(Map<String, String> css) {
+        String s = css.get("stroke-dasharray");
+        double[] v = s == null || s.equals("none") ? new double[0] : SvgText.numbers(s);
+        double sum = 0;
+        for (double d : v) {
+            if (d < 0) {
+                return new double[0];
+            }
+            sum += d;
+        }
+        if (sum <= 0) {
+            return new double[0];
+        }
+        if (v.length % 2 == 1) {
+            double[] twice = java.util.Arrays.copyOf(v, v.length * 2);
+            System.arraycopy(v, 0, twice, v.length, v.length);
+            v = twice;
+        }
+        return v;
+    }
+
+    /** The ratio of the greatest to the least stretch of a map. */
+    private static double unevenness(Affine m) {
+        double e = (m.a() + m.d()) / 2, f = (m.a() - m.d()) / 2, g = (m.b() + m.c()) / 2, h = (m.b() - m.c()) / 2;
+        double q = Math.hypot(e, h), r = Math.hypot(f, g);
+        return Math.abs(q - r) < 1e-12 ? Double.POSITIVE_INFINITY : (q + r) / Math.abs(q - r);
+    }
+
+    private static String word(String s, String... known) {
+        for (String k : known) {
+            if (k.equals(s)) {
+                return k;
+            }
+        }
+        return known[0];
+    }
+
+    /** A solid colour of a text, or what stands for it. */
+    private Paint solid(Map<String, String> css, Rect box) {
+        return paint(css, "fill", "black", box, Affine.IDENTITY, box);
+    }
+
+    private Paint paint(Map<String, String> css, String property, String standard, Rect bounds, Affine ctm, Rect box) {
+        String s = css.getOrDefault(property, standard);
+        double opacity = Math.max(0, Math.min(1, SvgText.fraction(css.get(property + "-opacity"), 1)));
+        Color current = SvgText.color(css.get("color"), Color.BLACK);
+        if (s.startsWith("url(")) {
+            org.w3c.dom.Element of = reference(s);
+            Paint p = of == null ? null : gradients.read(of, bounds, ctm, box, viewport, opacity);
+            if (p != null) {
+                return p instanceof Color c && c.visible() ? c : p;
+            }
+            if (of != null && Style.name(of).equals("pattern")) {
+                report.lost("A pattern became one colour");
+                return average(of).withAlpha((int) Math.round(255 * opacity));
+            }
+            s = s.replaceFirst("url\\([^)]*\\)", "").strip();
+            s = s.isEmpty() ? "none" : s;
+        }
+        if (s.equals("none")) {
+            return Color.NONE;
+        }
+        Color c = SvgText.color(s, current == null ? Color.BLACK : current);
+        c = c == null ? SvgText.color(standard.equals("none") ? "transparent" : standard, Color.BLACK) : c;
+        return c.withAlpha((int) Math.round(c.alpha() * opacity));
+    }
+
+    private Color average(org.w3c.dom.Element pattern) {
+        var all = pattern.getElementsByTagName("*");
+        for (int i = 0; i < all.getLength(); i++) {
+            var css = style.of((org.w3c.dom.Element) all.item(i), Map.of());
+            Color c = SvgText.color(css.get("fill"), Color.BLACK);
+            if (c != null && c.visible()) {
+                return c;
+            }
+        }
+        String href = SvgXml.href(pattern);
+        org.w3c.dom.Element next = href.startsWith("#") ? ids.get(href.substring(1)) : null;
+        return next != null && next != pattern && SvgXml.href(next).isEmpty() ? average(next) : Color.parse("#93A09B");
+    }
+
+    // --- clip paths ---
+
+    private Outline clipOutline(org.w3c.dom.Element clip, Affine ctm, Rect box, int depth) {
+        Affine m = ctm.times(SvgText.transform(clip.getAttribute("transform")));
+        if (clip.getAttribute("clipPathUnits").equals("objectBoundingBox")) {
+            m = new Affine(box.width(), 0, 0, box.height(), box.x(), box.y());
+        }
+        var parts = new ArrayList<Outline>();
+        clipParts(clip, m, style.of(clip, Map.of()), parts, 0);
+        if (parts.isEmpty()) {
+            return null;
+        }
+        Outline all = parts.getFirst();
+        if (parts.size() > 1) {
+            int segments = parts.stream().mapToInt(o -> o.segments().size()).sum();
+            all = segments <= EXACT ? Combine.of(Combine.Operation.UNION, parts)
+                    : new Outline(parts.stream().flatMap(o -> o.contours().stream()).toList());
+        }
+        org.w3c.dom.Element further = reference(clip.getAttribute("clip-path"));
+        if (further != null && further != clip && depth < 4 && all.segments().size() <= EXACT) {
+            Outline o = clipOutline(further, ctm, box, depth + 1);
+            all = o == null ? all : Combine.of(Combine.Operation.INTERSECT, List.of(all, o));
+        }
+        return all.contours().isEmpty() ? null : all;
+    }
+
+    private void clipParts(org.w3c.dom.Element parent, Affine ctm, Map<String, String> parentCss, List<Outline> out, int depth) {
+        for (Node n = parent.getFirstChild(); n != null && depth < 8; n = n.getNextSibling()) {
+            if (n instanceof org.w3c.dom.Element e) {
+                clipPart(e, ctm, style.of(e, parentCss), out, depth);
+            }
+        }
+    }
+
+    private void clipPart(org.w3c.dom.Element e, Affine outer, Map<String, String> css, List<Outline> out, int depth) {
+        if ("none".equals(css.get("display"))) {
+            return;
+        }
+        Affine m = outer.times(SvgText.transform(e.getAttribute("transform")));
+        if (Style.name(e).equals("use")) {
+            org.w3c.dom.Element of = SvgXml.href(e).startsWith("#") ? ids.get(SvgXml.href(e).substring(1)) : null;
+            if (of != null && depth < 8) {
+                clipPart(of, m.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, 1, 16), SvgText.length(e.getAttribute("y"), 0, 1, 16))),
+                        style.of(of, css), out, depth + 1);
+            }
+            return;
+        }
+        Outline o = Shapes.outline(e, viewport, em(css));
+        if (o != null && !o.contours().isEmpty()) {
+            boolean odd = "evenodd".equals(css.get("clip-rule")) && o.segments().size() <= EXACT;
+            out.add((odd ? Combine.fromEvenOdd(o) : o).through(m));
+        }
+    }
+
+    // --- pictures ---
+
+    private Made picture(org.w3c.dom.Element e, Affine ctm, Map<String, String> css) {
+        String href = SvgXml.href(e).replaceAll("\\s+", "");
+        if (!href.startsWith("data:")) {
+            report.lost("A linked picture was left out: only pictures inside of the file are read");
+            return null;
+        }
+        try {
+            int comma = href.indexOf(',');
+            byte[] data = Base64.getMimeDecoder().decode(href.substring(comma + 1));
+            Asset a = pictures.read("picture in the drawing", data);
+            assets.put(a.hash(), a);
+            double w = SvgText.length(e.getAttribute("width"), a.width(), viewport.x(), 16);
+            double h = SvgText.length(e.getAttribute("height"), a.height(), viewport.y(), 16);
+            Rect r = new Rect(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16), w, h);
+            if (!e.getAttribute("preserveAspectRatio").startsWith("none")) {
+                double k = Math.min(w / a.width(), h / a.height());
+                r = new Rect(r.x() + (w - a.width() * k) / 2, r.y() + (h - a.height() * k) / 2, a.width() * k, a.height() * k);
+            }
+            Placement p = Placement.of(ctm, report);
+            Point size = new Point(r.width() * p.scaleX(), r.height() * Math.abs(p.scaleY()));
+            Values v = Values.NONE.with(Properties.POSITION, ctm.apply(r.centre())).with(Properties.SIZE, size)
+                    .with(Properties.ROTATION, p.rotation()).with(Properties.SCALE, new Point(1, p.scaleY() < 0 ? -1 : 1));
+            return new Made(new Element(name(e, "Picture"), new Content.Picture(a.hash()), v), ctm.bounds(r));
+        } catch (IOException | IllegalArgumentException x) {
+            report.lost("A damaged picture was left out");
+            return null;
+        }
+    }
+}

@@ -1,0 +1,210 @@
+package tundra.core.svg;
+
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import tundra.core.frame.Form;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
+import tundra.core.frame.StrokeStyle;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Element;
+import tundra.core.model.FontSource;
+import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
+import tundra.core.model.Project;
+import tundra.core.model.Scene;
+
+/** A frame as one SVG file that holds all it needs: pictures and fonts lie in it. */
+public final class SvgWriter {
+    private final Project project;
+    private final FontSource fonts;
+    private final StringBuilder body = new StringBuilder();
+    private final StringBuilder definitions = new StringBuilder();
+    private final Map<String, byte[]> faces = new LinkedHashMap<>();
+    private final Map<String, String> names = new LinkedHashMap<>();
+    private int next;
+
+    private SvgWriter(Project project, FontSource fonts) {
+        this.project = project;
+        this.fonts = fonts;
+    }
+
+    public static String write(Project project, Frame frame, FontSource fonts) {
+        return new SvgWriter(project, fonts).write(frame);
+    }
+
+    private String write(Frame f) {
+        for (Scene s : project.scenes()) {
+            Board b = s.board();
+            tundra.core.model.Tree.each(b.elements(), (Element e) -> names.put(e.id(), e.name()));
+        }
+        String w = plain(f.size().x()), h = plain(f.size().y());
+        if (f.background().visible()) {
+            body.append("<rect width=\"").append(w).append("\" height=\"").append(h).append("\"").append(paint("fill", f.background(), f.size())).append("/>\n");
+        }
+        f.nodes().forEach(this::node);
+        var out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"").append(w).append("\" height=\"").append(h)
+                .append("\" viewBox=\"0 0 ").append(w).append(' ').append(h).append("\">\n");
+        if (!faces.isEmpty()) {
+            out.append("<style>text{text-rendering:geometricPrecision;white-space:pre}");
+            faces.forEach((name, data) -> out.append("@font-face{font-family:'").append(name).append("';src:url(data:font/ttf;base64,")
+                    .append(Base64.getEncoder().encodeToString(data)).append(")}"));
+            out.append("</style>\n");
+        }
+        if (!definitions.isEmpty()) {
+            out.append("<defs>\n").append(definitions).append("</defs>\n");
+        }
+        return out.append(body).append("</svg>\n").toString();
+    }
+
+    private static String plain(double v) {
+        return Numbers.plain(v, 4);
+    }
+
+    private void node(FrameNode n) {
+        if (n.opacity() <= 0) {
+            return;
+        }
+        body.append("<g");
+        if (!n.toParent().equals(Affine.IDENTITY)) {
+            body.append(" transform=\"matrix(").append(matrix(n.toParent())).append(")\"");
+        }
+        if (n.opacity() < 1) {
+            body.append(" opacity=\"").append(Numbers.plain(n.opacity(), 5)).append('"');
+        }
+        body.append('>');
+        String name = names.get(n.id());
+        if (name != null) {
+            body.append("<title>").append(escape(name)).append("</title>");
+        }
+        n.marks().forEach(this::mark);
+        if (n.clip() != null) {
+            String id = "c" + next++;
+            definitions.append("<clipPath id=\"").append(id).append("\"><path d=\"").append(n.clip().svgPath()).append("\"/></clipPath>\n");
+            body.append("<g clip-path=\"url(#").append(id).append(")\">");
+        }
+        n.children().forEach(this::node);
+        body.append(n.clip() != null ? "</g></g>\n" : "</g>\n");
+    }
+
+    private void mark(Mark m) {
+        switch (m) {
+            case Mark.Fill f -> form(f.form(), paint("fill", f.paint(), f.box()));
+            case Mark.Stroke s -> form(s.form(), " fill=\"none\"" + paint("stroke", s.paint(), s.box()) + stroke(s.style()));
+            case Mark.Image i -> image(i);
+            case Mark.Glyphs g -> glyphs(g);
+        }
+    }
+
+    private static String stroke(StrokeStyle s) {
+        var out = new StringBuilder(" stroke-width=\"").append(plain(s.width())).append('"');
+        if (!s.ends().equals("butt")) {
+            out.append(" stroke-linecap=\"").append(s.ends()).append('"');
+        }
+        if (!s.joins().equals("miter")) {
+            out.append(" stroke-linejoin=\"").append(s.joins()).append('"');
+        }
+        if (!s.pattern().isEmpty()) {
+            out.append(" stroke-dasharray=\"");
+            s.pattern().forEach(d -> out.append(plain(d)).append(' '));
+            out.append("\" stroke-dashoffset=\"").append(plain(s.offset())).append('"');
+        }
+        return out.toString();
+    }
+
+    private void form(Form form, String look) {
+        switch (form) {
+            case Form.Box b -> {
+                double q = Math.min(b.radius(), Math.min(b.size().x(), b.size().y()) / 2);
+                body.append("<rect width=\"").append(plain(b.size().x())).append("\" height=\"").append(plain(b.size().y())).append('"')
+                        .append(q > 0 ? " rx=\"" + plain(q) + "\"" : "");
+            }
+            case Form.Oval o -> body.append("<ellipse cx=\"").append(plain(o.size().x() / 2)).append("\" cy=\"").append(plain(o.size().y() / 2))
+                    .append("\" rx=\"").append(plain(o.size().x() / 2)).append("\" ry=\"").append(plain(o.size().y() / 2)).append('"');
+            case Form.Curve c -> body.append("<path d=\"").append(c.outline().svgPath()).append('"').append(c.evenOdd() ? " fill-rule=\"evenodd\"" : "");
+        }
+        body.append(look).append("/>");
+    }
+
+    private String paint(String property, Paint p, Point box) {
+        return switch (p) {
+            case Color c -> " " + property + "=\"" + c.withAlpha(255).hex() + "\""
+                    + (c.alpha() < 255 ? " " + property + "-opacity=\"" + Numbers.plain(c.alpha() / 255.0, 5) + "\"" : "");
+            case Gradient g -> " " + property + "=\"url(#" + gradient(g, box) + ")\"";
+        };
+    }
+
+    private String gradient(Gradient g, Point box) {
+        String id = "g" + next++;
+        Affine m = g.toBox(box);
+        boolean linear = g.kind() == Gradient.Kind.LINEAR || !m.invertible();
+        String tag = linear ? "linearGradient" : "radialGradient";
+        definitions.append('<').append(tag).append(" id=\"").append(id).append("\" gradientUnits=\"userSpaceOnUse\"");
+        definitions.append(linear ? " x1=\"0\" y1=\"0\" x2=\"1\" y2=\"0\""
+                : " cx=\"0\" cy=\"0\" r=\"1\" fx=\"" + Numbers.plain(g.focus().x(), 5) + "\" fy=\"" + Numbers.plain(g.focus().y(), 5) + "\"");
+        if (m.invertible()) {
+            definitions.append(" gradientTransform=\"matrix(").append(matrix(m)).append(")\"");
+        }
+        if (g.spread() != Gradient.Spread.PAD) {
+            definitions.append(" spreadMethod=\"").append(g.spread().name().toLowerCase(Locale.ROOT)).append('"');
+        }
+        definitions.append('>');
+        for (Gradient.Stop s : m.invertible() ? g.stops() : g.stops().subList(g.stops().size() - 1, g.stops().size())) {
+            definitions.append("<stop offset=\"").append(Numbers.plain(s.at(), 5)).append("\" stop-color=\"").append(s.color().withAlpha(255).hex())
+                    .append("\" stop-opacity=\"").append(Numbers.plain(s.color().alpha() / 255.0, 5)).append("\"/>");
+        }
+        definitions.append("</").append(tag).append(">\n");
+        return id;
+    }
+
+    private static String matrix(Affine m) {
+        return Numbers.plain(m.a(), 6) + " " + Numbers.plain(m.b(), 6) + " " + Numbers.plain(m.c(), 6) + " " + Numbers.plain(m.d(), 6) + " "
+                + plain(m.e()) + " " + plain(m.f());
+    }
+
+    private void image(Mark.Image i) {
+        Asset a = project.assets().get(i.asset());
+        if (a != null) {
+            body.append("<image width=\"").append(plain(i.size().x())).append("\" height=\"").append(plain(i.size().y()))
+                    .append("\" preserveAspectRatio=\"none\" href=\"data:").append(a.mediaType()).append(";base64,")
+                    .append(Base64.getEncoder().encodeToString(a.data())).append("\"/>");
+        }
+    }
+
+    private void glyphs(Mark.Glyphs g) {
+        var t = g.text();
+        String face = t.family() + " " + t.weight();
+        faces.computeIfAbsent(face, k -> fonts.file(t.family(), t.weight()));
+        body.append("<text font-family=\"'").append(escape(face)).append("'\" font-size=\"").append(plain(t.size())).append('"')
+                .append(paint("fill", g.paint(), g.layout().box()));
+        if (t.spacing() != 0) {
+            body.append(" letter-spacing=\"").append(plain(t.spacing())).append('"');
+        }
+        body.append('>');
+        g.layout().lines().forEach(l -> body.append("<tspan x=\"").append(plain(l.x())).append("\" y=\"").append(plain(l.baseline())).append("\">")
+                .append(escape(l.text())).append("</tspan>"));
+        body.append("</text>");
+    }
+
+    private static String escape(String s) {
+        var b = new StringBuilder();
+        s.codePoints().filter(c -> c >= 32 || c == '\t').forEach(c -> {
+            switch (c) {
+                case '&' -> b.append("&amp;");
+                case '<' -> b.append("&lt;");
+                case '>' -> b.append("&gt;");
+                case '"' -> b.append("&quot;");
+                default -> b.appendCodePoint(c);
+            }
+        });
+        return b.toString();
+    }
+}
