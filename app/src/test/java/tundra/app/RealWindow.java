@@ -297,9 +297,4 @@ final class RealWindow implements AutoCloseable, Asker {
     public Optional<NewPiece> newPiece() {
         return Optional.ofNullable(newPiece);
     }
-
-    @Override
-    public void report(String headline, String meaning, List<String> lines) {
-        reported = lines;
-    }
 }

@@ -19,7 +19,6 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
-import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Inside;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
@@ -136,8 +135,7 @@ public final class NodesTool implements Tool {
             if (s.toCanvas().invertible()) {
                 var near = NodeEdit.nearest(s.outline(), s.toCanvas().inverse().apply(p.at()));
                 if (near != null) {
-                    Cubic c = s.outline().contours().get(near.contour()).segments().get(near.segment());
-                    if (p.viewport().toView(s.toCanvas().apply(c.at(near.t()))).distance(p.view()) <= NEAR) {
+                    if (p.viewport().toView(s.toCanvas().apply(NodeEdit.point(s.outline(), near))).distance(p.view()) <= NEAR) {
                         return new Over.OnLine(s, near);
                     }
                 }
@@ -431,8 +429,7 @@ public final class NodesTool implements Tool {
             }
         }
         if (hover instanceof Over.OnLine l && gesture == null) {
-            Cubic c = l.shown().outline().contours().get(l.at().contour()).segments().get(l.at().segment());
-            Marks.round(g, v.toView(l.shown().toCanvas().apply(c.at(l.at().t()))), 3, colors.spaceSoft(), colors.space());
+            Marks.round(g, v.toView(l.shown().toCanvas().apply(NodeEdit.point(l.shown().outline(), l.at()))), 3, colors.spaceSoft(), colors.space());
         }
         if (gesture instanceof Gesture.Marquee m) {
             Rect r = Rect.of(v.toView(m.from()), v.toView(m.to()));

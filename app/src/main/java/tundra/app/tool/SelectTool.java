@@ -79,9 +79,10 @@ public final class SelectTool implements Tool {
                 gesture = new Gesture.Turn(one.id(), centre, angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
                 return;
             }
-            Point pivot = studio.valueAt(one.id(), Properties.PIVOT).times(placed.node().box());
-            if (studio.desk() == Desk.DRAW && p.viewport().toView(placed.toCanvas().apply(pivot)).distance(p.view()) <= Handles.REACH
-                    && (p.ctrl() || farFromEdges(placed, p, pivot))) {
+            Point fraction = studio.valueAt(one.id(), Properties.PIVOT), pivot = fraction.times(placed.node().box());
+            // in the middle of the art a press means the art, unless Ctrl is held
+            if (p.viewport().toView(placed.toCanvas().apply(pivot)).distance(p.view()) <= Handles.REACH
+                    && (p.ctrl() || fraction.distance(new Point(0.5, 0.5)) > 0.02)) {
                 gesture = new Gesture.Pivot(one.id(), placed.toCanvas(), placed.node().box(), new Object());
                 return;
             }
@@ -181,14 +182,6 @@ public final class SelectTool implements Tool {
             }
         }
         return all.getFirst();
-    }
-
-    /** Whether there is room around the pivot to take hold of it without missing a handle or the art. */
-    private static boolean farFromEdges(Frame.Placed placed, Pointer p, Point pivot) {
-        Viewport v = p.viewport();
-        Point size = placed.toCanvas().applyOffset(placed.node().box()).times(v.zoom());
-        return Handles.at(placed, v, v.toView(placed.toCanvas().apply(pivot))) == null && Math.abs(size.x()) > 40 && Math.abs(size.y()) > 40
-                && p.view().distance(v.toView(placed.toCanvas().apply(pivot))) <= 4;
     }
 
     private static double angle(Point centre, Point at) {

@@ -152,7 +152,7 @@ public final class FitCurve {
         double[] u = lengths(first, last);
         Cubic best = leastSquares(first, last, u, start, end);
         double[] worst = worst(first, last, u, best);
-        for (int i = 0; i < ROUNDS && worst[0] > tolerance && worst[0] < tolerance * 6; i++) {
+        for (int i = 0; i < ROUNDS && worst[0] > tolerance && worst[0] < tolerance * 40; i++) {
             newton(first, last, u, best);
             best = leastSquares(first, last, u, start, end);
             worst = worst(first, last, u, best);

@@ -44,11 +44,11 @@ public final class NodeEdit {
     public static OnSegment nearest(Outline o, Point p) {
         OnSegment best = null;
         for (int c = 0; c < o.contours().size(); c++) {
-            List<Cubic> segments = o.contours().get(c).segments();
-            for (int s = 0; s < segments.size(); s++) {
-                Cubic cubic = segments.get(s);
+            int n = o.contours().get(c).segments().size();
+            for (int s = 0; s < n; s++) {
+                Cubic cubic = segment(o.contours().get(c), s);
                 double far = best == null ? Double.POSITIVE_INFINITY : best.distance();
-                if (!cubic.bounds().grow(far).contains(p)) {
+                if (best != null && !cubic.bounds().grow(far).contains(p)) {
                     continue;
                 }
                 double t = nearest(cubic, p), d = cubic.at(t).distance(p);
@@ -58,6 +58,21 @@ public final class NodeEdit {
             }
         }
         return best;
+    }
+
+    /** A segment; a straight one runs evenly, so that its parameter is the fraction of its length. */
+    private static Cubic segment(Contour c, int at) {
+        Node a = c.nodes().get(at), b = c.nodes().get((at + 1) % c.nodes().size());
+        return straight(a, b) ? Cubic.line(a.at(), b.at()) : new Cubic(a.at(), a.at().plus(a.out()), b.at().plus(b.in()), b.at());
+    }
+
+    private static boolean straight(Node a, Node b) {
+        return a.out().equals(Point.ZERO) && b.in().equals(Point.ZERO);
+    }
+
+    /** The point at a place of the outline. */
+    public static Point point(Outline o, OnSegment at) {
+        return segment(o.contours().get(at.contour()), at.segment()).at(at.t());
     }
 
     private static double nearest(Cubic c, Point p) {
@@ -118,12 +133,11 @@ public final class NodeEdit {
             if (i != at.contour()) {
                 return c;
             }
-            Cubic[] halves = c.segments().get(at.segment()).split(at.t());
+            Cubic[] halves = segment(c, at.segment()).split(at.t());
             var nodes = new ArrayList<>(c.nodes());
             int next = (at.segment() + 1) % nodes.size();
             Node a = nodes.get(at.segment()), b = nodes.get(next);
-            boolean straight = a.out().equals(Point.ZERO) && b.in().equals(Point.ZERO);
-            if (straight) {
+            if (straight(a, b)) {
                 Point p = halves[0].p3();
                 nodes.add(at.segment() + 1, Node.corner(p.x(), p.y()));
                 return new Contour(nodes, c.closed());
@@ -159,8 +173,7 @@ public final class NodeEdit {
         if (!end) {
             int before = (at - 1 + n) % n, after = (at + 1) % n;
             Node a = nodes.get(before), m = nodes.get(at), b = nodes.get(after);
-            boolean straight = a.out().equals(Point.ZERO) && m.in().equals(Point.ZERO) && m.out().equals(Point.ZERO) && b.in().equals(Point.ZERO);
-            if (!straight) {
+            if (!straight(a, m) || !straight(m, b)) {
                 Cubic one = new Cubic(a.at(), a.at().plus(a.out()), m.at().plus(m.in()), m.at());
                 Cubic two = new Cubic(m.at(), m.at().plus(m.out()), b.at().plus(b.in()), b.at());
                 var samples = new ArrayList<Point>();
@@ -253,12 +266,8 @@ public final class NodeEdit {
             var nodes = new ArrayList<>(c.nodes());
             int next = (at.segment() + 1) % nodes.size();
             Node a = nodes.get(at.segment()), b = nodes.get(next);
-            Cubic s = c.segments().get(at.segment());
+            Cubic s = segment(c, at.segment());
             Point out = s.p1().minus(a.at()), in = s.p2().minus(b.at());
-            if (a.out().equals(Point.ZERO) && b.in().equals(Point.ZERO)) {
-                out = b.at().minus(a.at()).times(1 / 3.0);
-                in = out.times(-1);
-            }
             nodes.set(at.segment(), pull(a, true, out.plus(by.times(w1 / sum)), false, false));
             nodes.set(next, pull(nodes.get(next), false, in.plus(by.times(w2 / sum)), false, false));
             return new Contour(nodes, c.closed());

@@ -327,7 +327,9 @@ public final class SvgReader {
             report.lost("An arrow head or other marker was left out");
         }
         Rect bounds = own.bounds();
-        Paint fill = paint(css, "fill", "black", bounds, ctm, box), stroke = paint(css, "stroke", "none", bounds, ctm, box);
+        // a line has no area to fill
+        Paint fill = Style.name(e).equals("line") ? Color.NONE : paint(css, "fill", "black", bounds, ctm, box);
+        Paint stroke = paint(css, "stroke", "none", bounds, ctm, box);
         double width = SvgText.length(css.get("stroke-width"), 1, Math.hypot(viewport.x(), viewport.y()) / Math.sqrt(2), em(css));
         double scale = Math.sqrt(Math.abs(ctm.determinant()));
         boolean stroked = stroke.visible() && width > 0 && scale > 0;
