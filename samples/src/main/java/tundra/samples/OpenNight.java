@@ -54,6 +54,7 @@ public final class OpenNight {
         elements.add(Scenery.rotor());
         elements.add(Scenery.hub());
         elements.addAll(Scenery.snow().subList(1, 2));
+        elements.add(Scenery.hare());
         elements.add(Scenery.sled());
         elements.add(Art.text("Title", "Open Night", 84, 46, 600, 84, "#FFFFFF"));
         elements.add(Art.text("Subtitle", "Fellmark Station · come and read the sky", 90, 152, 400, 26, "#CFEBE2"));

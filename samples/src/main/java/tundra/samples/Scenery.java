@@ -10,6 +10,7 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Color;
 import tundra.core.model.Element;
+import tundra.core.model.Gradient;
 import tundra.core.model.Properties;
 
 /** The drawn parts of Fellmark Station, on a canvas of 1280×640. */
@@ -18,17 +19,11 @@ final class Scenery {
 
     private Scenery() {}
 
-    /** Night above, paler towards the ridges, in bands too thin to see. */
+    /** Night above, paler towards the ridges. */
     static Element sky() {
-        var bands = new ArrayList<Element>();
-        Color top = Art.color("#0A1638"), bottom = Art.color("#23566B");
-        int n = 64;
-        double h = 460.0 / n;
-        for (int i = 0; i < n; i++) {
-            bands.add(Art.rectangle("Sky band " + (i + 1), 0, Math.floor(i * h), 1280, Math.ceil(h) + 1, 0,
-                    top.lerp(bottom, Math.pow(i / (n - 1.0), 1.15)).hex()));
-        }
-        return Art.group("Sky", new Rect(0, 0, 1280, 462), MIDDLE, bands).withLocked(true);
+        Gradient night = Gradient.linear(List.of(new Gradient.Stop(0, Art.color("#0A1638")), new Gradient.Stop(0.55, Art.color("#16365A")),
+                new Gradient.Stop(1, Art.color("#23566B")))).placed(new Point(0.5, 0), new Point(0.5, 1), new Point(-0.5, 0));
+        return Art.rectangle("Sky", 0, 0, 1280, 462, 0, "#0A1638").with(Properties.FILL, night).withLocked(true);
     }
 
     static Element stars() {
@@ -143,6 +138,31 @@ final class Scenery {
                 Art.rectangle("Crate", 222, 518, 34, 22, 3, "#6B4A33"),
                 Art.polygon("Deck", "#E9B44C", 212, 540, 300, 536, 292, 556, 216, 557),
                 Art.path("Runner", runner).with(Properties.STROKE, Art.color("#2B3A40")).with(Properties.STROKE_WIDTH, 4.0)));
+    }
+
+    /** Crouched and listening; its pivot is where the feet stand. */
+    static Element hare() {
+        Gradient fur = Gradient.radial(List.of(new Gradient.Stop(0, Art.color("#FFFFFF")), new Gradient.Stop(0.6, Art.color("#F7F1EA")),
+                new Gradient.Stop(1, Art.color("#CFDCE3"))));
+        var body = Outline.of(true, Node.corner(380, 548), new Node(new Point(384, 520), new Point(-8, 14), new Point(12, -22), true),
+                new Node(new Point(426, 500), new Point(-18, 0), new Point(22, 0), true), new Node(new Point(470, 526), new Point(-10, -16), new Point(5, 10), true),
+                Node.corner(466, 548));
+        var ear = Outline.of(true, Node.corner(470, 496), new Node(new Point(462, 462), new Point(-4, 14), new Point(8, 6), true), Node.corner(478, 494));
+        var far = Outline.of(true, Node.corner(476, 495), new Node(new Point(480, 460), new Point(-4, 12), new Point(6, 8), true), Node.corner(484, 497));
+        var haunch = Outline.of(false, Node.corner(392, 548), new Node(new Point(412, 522), new Point(-14, 4), new Point(14, -4), true), Node.corner(428, 546));
+        return Art.group("Hare", new Rect(372, 458, 122, 92), new Point(0.5, 1), List.of(
+                inked(Art.path("Far ear", far).with(Properties.FILL, Art.color("#E4EBEF"))),
+                inked(Art.circle("Tail", 380, 540, 7, "#FFFFFF")),
+                inked(Art.path("Body", body).with(Properties.FILL, fur)),
+                inked(Art.path("Haunch", haunch)),
+                inked(Art.path("Near ear", ear).with(Properties.FILL, Art.color("#FFFFFF"))),
+                inked(Art.circle("Head", 476, 508, 15, "#FFFFFF")),
+                Art.circle("Eye", 481, 505, 2.2, "#1D2926")));
+    }
+
+    private static Element inked(Element e) {
+        return e.with(Properties.STROKE, Art.color("#53626B")).with(Properties.STROKE_WIDTH, 1.6).with(Properties.STROKE_ENDS, "round")
+                .with(Properties.STROKE_JOINS, "round");
     }
 
     static Element button() {

@@ -13,6 +13,7 @@ import javafx.stage.Stage;
 import tundra.app.TundraApp;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.tool.ToolKind;
 import tundra.app.window.MainWindow;
 import tundra.app.window.WindowAsker;
 import tundra.app.window.Workshop;
@@ -82,6 +83,19 @@ final class ShotApp {
                 w.commands.run("find");
                 ((TextField) scene.lookup("#find-query")).setText(state.find());
             }
+            if (state.tool() != null) {
+                w.tools.take(ToolKind.valueOf(state.tool().toUpperCase(java.util.Locale.ROOT)));
+            }
+            if (state.zoom() > 0 && s.selected() != null) {
+                var middle = s.frame().find(s.selected().id()).bounds().centre();
+                w.canvas.zoom(state.zoom(), w.canvas.viewport().toView(middle));
+            }
+            if (state.bringIn() != null) {
+                w.files.bringIn(List.of(state.bringIn()));
+            }
+            if (state.run() != null) {
+                w.commands.run(state.run());
+            }
             if (state.tryIt()) {
                 w.commands.run("try");
             }
@@ -118,7 +132,7 @@ final class ShotApp {
             @Override
             public void handle(long now) {
                 pulses++;
-                still = page || w.canvas.settled() ? still + 1 : 0;
+                still = page || w.canvas.settled() && !w.jobs.busy() ? still + 1 : 0;
                 if (still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
                     stop();
                     save(stage);

@@ -27,6 +27,14 @@ final class ShotCommand implements Callable<Integer> {
     private String find;
     @Option(names = "--try", description = "runs the page in the window")
     private boolean tryIt;
+    @Option(names = "--tool", paramLabel = "NAME", description = "the tool in hand, such as nodes or gradient")
+    private String tool;
+    @Option(names = "--run", paramLabel = "COMMAND", description = "the id of a command to run")
+    private String run;
+    @Option(names = "--bring-in", paramLabel = "FILE", description = "art to bring in first")
+    private Path bringIn;
+    @Option(names = "--zoom", paramLabel = "N", description = "enlarges around what is selected")
+    private Double zoom;
     @Option(names = "--theme", defaultValue = "light", paramLabel = "NAME", description = "light or dark")
     private String theme;
     @Option(names = "--size", defaultValue = "1280x800", paramLabel = "WxH", description = "the window's size (default ${DEFAULT-VALUE})")
@@ -36,7 +44,7 @@ final class ShotCommand implements Callable<Integer> {
 
     /** What the window is to show. */
     record State(Project project, Path file, Desk desk, String scene, long at, String select, String find, boolean tryIt, boolean dark, Point size,
-            Path to) {}
+            Path to, String tool, double zoom, String run, Path bringIn) {}
 
     @Override
     public Integer call() throws Exception {
@@ -49,6 +57,6 @@ final class ShotCommand implements Callable<Integer> {
         Project p = file == null ? tundra.app.TundraApp.blank() : ProjectFile.read(file);
         Scenes.of(p, scene);
         return ShotApp.take(new State(p, file, d, scene, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
-                Sizes.parse(size), to));
+                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn));
     }
 }

@@ -76,7 +76,12 @@ public final class DetailsPanel extends ScrollPane {
 
     /** What decides which rows there are. */
     private String key(Element e) {
-        return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
+        return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word() + strokeSeen(e));
+    }
+
+    /** What belongs to a stroke is shown once there is one. */
+    private boolean strokeSeen(Element e) {
+        return e.rest().get(Properties.STROKE).visible() || studio.board().timelines().stream().anyMatch(t -> t.track(e.id(), Properties.STROKE) != null);
     }
 
     private void build() {
@@ -120,7 +125,8 @@ public final class DetailsPanel extends ScrollPane {
             box.getChildren().add(easing);
         }
         section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p)).toList(), e.id());
-        section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
+        boolean stroked = strokeSeen(e);
+        section("Stroke", STROKE.stream().filter(all::contains).filter(p -> stroked || p == Properties.STROKE).toList(), e.id());
     }
 
     private static Node heading(String name, String chip) {
@@ -155,14 +161,5 @@ public final class DetailsPanel extends ScrollPane {
             section.getChildren().add(row);
         }
         box.getChildren().add(section);
-    }
-
-    /** Puts the cursor in the words of the selected text. */
-    public void editWords() {
-        javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(() -> {
-            if (text != null) {
-                text.editWords();
-            }
-        }));
     }
 }

@@ -93,11 +93,6 @@ final class TextSection extends VBox {
         }
     }
 
-    void editWords() {
-        words.requestFocus();
-        words.selectAll();
-    }
-
     void refresh() {
         Element e = studio.board().find(id);
         if (e != null && e.content() instanceof Content.Text t) {

@@ -20,7 +20,10 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.core.edit.Arrange;
+import tundra.core.frame.Frame;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Tree;
 
 /** The list of the scene's elements, the front one first: renamed, reordered, locked and hidden here. */
 public final class OutlinePanel extends VBox {
@@ -31,7 +34,12 @@ public final class OutlinePanel extends VBox {
     private String pressed;
     private double pressedY;
     private OutlineCell target;
-    private boolean inFront;
+    private Where where;
+
+    /** Where a dragged row goes: the list has the front one first. */
+    private enum Where {
+        ABOVE, BELOW, INTO
+    }
 
     /** An element in the list, and how deep in groups it lies. */
     record Row(Element element, int depth) {}
@@ -112,33 +120,40 @@ public final class OutlinePanel extends VBox {
             return;
         }
         e.consume();
-        mark(null, false);
+        mark(null, null);
         for (javafx.scene.Node n : list.lookupAll(".list-cell")) {
             var b = n.localToScene(n.getLayoutBounds());
             if (n instanceof OutlineCell c && c.getItem() != null && e.getSceneY() >= b.getMinY() && e.getSceneY() < b.getMaxY()
                     && !c.getItem().element().id().equals(pressed)) {
-                mark(c, e.getSceneY() < (b.getMinY() + b.getMaxY()) / 2);
+                mark(c, where(c.getItem().element(), (e.getSceneY() - b.getMinY()) / b.getHeight()));
             }
         }
     }
 
-    private void mark(OutlineCell cell, boolean front) {
+    private static Where where(Element onto, double height) {
+        if (onto.content() instanceof Content.Group && height > 0.28 && height < 0.72) {
+            return Where.INTO;
+        }
+        return height < 0.5 ? Where.ABOVE : Where.BELOW;
+    }
+
+    private void mark(OutlineCell cell, Where at) {
         if (target != null) {
-            target.getStyleClass().removeAll("drop-above", "drop-below");
+            target.getStyleClass().removeAll("drop-above", "drop-below", "drop-into");
         }
         target = cell;
-        inFront = front;
+        where = at;
         if (cell != null) {
-            cell.getStyleClass().add(front ? "drop-above" : "drop-below");
+            cell.getStyleClass().add("drop-" + at.name().toLowerCase(java.util.Locale.ROOT));
         }
     }
 
     private void release() {
         if (pressed != null && target != null) {
-            drop(pressed, target.getItem().element(), inFront);
+            drop(pressed, target.getItem().element(), where);
         }
         pressed = null;
-        mark(null, false);
+        mark(null, null);
     }
 
     private void select(String id, boolean range, boolean toggle) {
@@ -187,14 +202,22 @@ public final class OutlinePanel extends VBox {
         list.refresh();
     }
 
-    /** Puts an element in front of another one in the same group. */
-    private void drop(String moved, Element onto, boolean front) {
-        studio.edit("Reorder " + studio.board().find(moved).name(), b -> {
-            var path = tundra.core.model.Tree.path(b.elements(), onto.id());
-            var siblings = path.size() == 1 ? b.elements() : b.find(path.get(path.size() - 2)).children();
+    /** Puts an element in front of another one, behind it, or into it when it is a group. */
+    private void drop(String moved, Element onto, Where where) {
+        Frame seen = studio.frame();
+        studio.edit((where == Where.INTO ? "Move into " + onto.name() + ": " : "Reorder ") + studio.board().find(moved).name(), b -> {
+            if (where == Where.INTO) {
+                return Arrange.into(b, moved, onto.id(), onto.children().size(), seen);
+            }
+            List<String> path = Tree.path(b.elements(), onto.id());
+            String parent = path.size() == 1 ? null : path.get(path.size() - 2);
+            var siblings = parent == null ? b.elements() : b.find(parent).children();
             var ids = siblings.stream().map(Element::id).filter(x -> !x.equals(moved)).toList();
-            return siblings.stream().anyMatch(s -> s.id().equals(moved))
-                    ? Arrange.reorder(b, moved, ids.indexOf(onto.id()) + (front ? 1 : 0)) : b;
+            return Arrange.into(b, moved, parent, ids.indexOf(onto.id()) + (where == Where.ABOVE ? 1 : 0), seen);
         });
+        if (where == Where.INTO) {
+            open.add(onto.id());
+            refresh();
+        }
     }
 }

@@ -31,7 +31,7 @@ import tundra.core.model.Values;
 public final class SelectTool implements Tool {
     private static final double START = 3;
     private final Studio studio;
-    private final Runnable editWords;
+    private final TextEditing typing;
     private final PathKeys pathKeys;
     private Gesture gesture;
     private Point hover;
@@ -53,17 +53,24 @@ public final class SelectTool implements Tool {
 
         record Marquee(Point from, Point to, boolean add) implements Gesture {}
 
+        /** Selects letters of the text that is being typed. */
+        record Typing() implements Gesture {}
+
         record Key(PathKeys.Grip grip, Point from, Object merge) implements Gesture {}
     }
 
-    public SelectTool(Studio studio, Runnable editWords) {
+    public SelectTool(Studio studio, TextEditing typing) {
         this.studio = studio;
-        this.editWords = editWords;
+        this.typing = typing;
         this.pathKeys = new PathKeys(studio);
     }
 
     @Override
     public void press(Pointer p) {
+        if (typing.press(p)) {
+            gesture = new Gesture.Typing();
+            return;
+        }
         Frame frame = studio.frame();
         Element one = studio.selected();
         Frame.Placed placed = one == null || one.locked() ? null : frame.find(one.id());
@@ -135,7 +142,7 @@ public final class SelectTool implements Tool {
         Element e = studio.board().find(path.getFirst());
         if (e.content() instanceof Content.Text) {
             studio.select(List.of(e.id()));
-            editWords.run();
+            typing.start(e.id());
             return true;
         }
         if (e.content() instanceof Content.Group && path.size() > 1) {
@@ -200,6 +207,7 @@ public final class SelectTool implements Tool {
             case Gesture.Pivot v -> pivot(v, p);
             case Gesture.Marquee m -> gesture = new Gesture.Marquee(m.from(), p.at(), m.add());
             case Gesture.Key k -> pathKeys.drag(k.grip(), p.at().minus(k.from()), k.merge());
+            case Gesture.Typing y -> typing.drag(p);
             case Gesture.Press press -> { }
             case null -> { }
         }
@@ -312,7 +320,7 @@ public final class SelectTool implements Tool {
 
     @Override
     public boolean cancel() {
-        boolean any = gesture != null;
+        boolean any = gesture != null | typing.end();
         switch (gesture) {
             case Gesture.Move m -> studio.cancel(m.merge());
             case Gesture.Resize r -> studio.cancel(r.merge());
@@ -320,6 +328,7 @@ public final class SelectTool implements Tool {
             case Gesture.Pivot v -> studio.cancel(v.merge());
             case Gesture.Key k -> studio.cancel(k.merge());
             case Gesture.Marquee m -> { }
+            case Gesture.Typing y -> { }
             case Gesture.Press press -> { }
             case null -> { }
         }

@@ -15,9 +15,11 @@ import tundra.core.model.Properties;
 /** Draws the boxes around what is selected, with handles when it is one element. */
 public final class SelectionOverlay implements CanvasView.Overlay {
     private final Studio studio;
+    private final ToolBox tools;
 
-    public SelectionOverlay(Studio studio) {
+    public SelectionOverlay(Studio studio, ToolBox tools) {
         this.studio = studio;
+        this.tools = tools;
     }
 
     static void outline(GraphicsContext g, Viewport v, Frame.Placed placed, Color color, double width) {
@@ -30,15 +32,19 @@ public final class SelectionOverlay implements CanvasView.Overlay {
     @Override
     public void draw(GraphicsContext g, Viewport v) {
         Palette colors = Palette.of(studio.dark());
+        inside(g, v, colors);
+        if (tools.kind() == ToolKind.NODES) {
+            return;
+        }
         for (String id : studio.selection()) {
             Frame.Placed placed = studio.frame().find(id);
             if (placed != null) {
-                outline(g, v, placed, colors.space(), 1.5);
+                outline(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1);
             }
         }
         Element one = studio.selected();
         Frame.Placed placed = one == null ? null : studio.frame().find(one.id());
-        if (placed == null || studio.playing()) {
+        if (placed == null || studio.playing() || tools.kind() != ToolKind.SELECT) {
             return;
         }
         if (!one.locked()) {
@@ -60,6 +66,16 @@ public final class SelectionOverlay implements CanvasView.Overlay {
         g.strokeOval(pivot.x() - 3.5, pivot.y() - 3.5, 7, 7);
         g.strokeLine(pivot.x() - 6, pivot.y(), pivot.x() + 6, pivot.y());
         g.strokeLine(pivot.x(), pivot.y() - 6, pivot.x(), pivot.y() + 6);
+    }
+
+    /** The group that is being edited, so that it is plain where a drawing goes. */
+    private void inside(GraphicsContext g, Viewport v, Palette colors) {
+        Frame.Placed group = studio.inside() == null ? null : studio.frame().find(studio.inside());
+        if (group != null) {
+            g.setLineDashes(5, 4);
+            outline(g, v, group, colors.space().deriveColor(0, 1, 1, 0.7), 1.2);
+            g.setLineDashes();
+        }
     }
 
     private static void box(GraphicsContext g, Point at, double half, Color color) {

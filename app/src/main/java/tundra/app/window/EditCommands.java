@@ -22,6 +22,7 @@ final class EditCommands {
     private final Workshop w;
     private final Studio s;
     private Clip clip;
+    private String mark;
     private int pasted;
     private Object nudge;
     private long nudgedAt;
@@ -70,7 +71,8 @@ final class EditCommands {
             s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
         });
         c.add("copy", "Copy", "Shortcut+C", this::any, this::copy);
-        c.add("paste", "Paste", "Shortcut+V", () -> clip != null, () -> paste("Paste", clip, PASTE_OFFSET.times(++pasted)));
+        c.add("paste", "Paste", "Shortcut+V", () -> clip != null || SystemClip.hasArt(), this::paste);
+        c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(w, s.selection(), null));
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), Clip.of(s.project(), s.board(), s.selection()), PASTE_OFFSET));
         c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
@@ -94,6 +96,17 @@ final class EditCommands {
     private void copy() {
         clip = Clip.of(s.project(), s.board(), s.selection());
         pasted = 0;
+        mark = java.util.UUID.randomUUID().toString();
+        SystemClip.put(w, s.selection(), mark);
+    }
+
+    /** What was copied last, here or in another program. */
+    private void paste() {
+        if (clip != null && SystemClip.isMarked(mark)) {
+            paste("Paste", clip, PASTE_OFFSET.times(++pasted));
+        } else if (!SystemClip.bringIn(w) && clip != null) {
+            paste("Paste", clip, PASTE_OFFSET.times(++pasted));
+        }
     }
 
     private void paste(String name, Clip from, Point offset) {

@@ -20,6 +20,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import tundra.app.art.TracePanel;
 import tundra.app.command.Command;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.outline.OutlinePanel;
@@ -34,7 +35,10 @@ import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
+import tundra.core.edit.Arrange;
 import tundra.core.geometry.Numbers;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
@@ -69,7 +73,7 @@ public final class MainWindow {
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
-        ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime);
+        ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         timeline = new Lazy<>(() -> new TimelinePanel(studio, w.playback, w.commands));
         strip = new Lazy<>(() -> new EditStrip(studio));
@@ -93,6 +97,12 @@ public final class MainWindow {
         w.canvas.onView(this::showZoom);
         w.canvas.onMenu(e -> CanvasMenu.show(w, e));
         layers.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        layers.addEventFilter(KeyEvent.KEY_TYPED, e -> {
+            if (!(layers.getScene().getFocusOwner() instanceof TextInputControl)) {
+                w.typing.typed(e);
+                w.canvas.redrawOverlay();
+            }
+        });
         // after a click on a button the keyboard belongs to the canvas again
         layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
             if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof ButtonBase b
@@ -169,7 +179,7 @@ public final class MainWindow {
     private StackPane canvas(Pane tools, Pos toolsAt) {
         var pane = new StackPane(w.canvas, zoom);
         pane.setMinSize(100, 100);
-        StackPane.setAlignment(zoom, Pos.BOTTOM_RIGHT);
+        StackPane.setAlignment(zoom, studio.desk() == Desk.DRAW ? Pos.TOP_RIGHT : Pos.BOTTOM_RIGHT);
         StackPane.setMargin(zoom, new Insets(10));
         if (tools != null) {
             pane.getChildren().add(tools);
@@ -306,6 +316,21 @@ public final class MainWindow {
         javafx.application.Platform.runLater(() -> outline.get().rename(studio.selected().id()));
     }
 
+    /** Opens the tracing of the selected picture over the window. */
+    private void trace() {
+        Element picture = studio.selected();
+        var asset = studio.project().assets().get(((Content.Picture) picture.content()).asset());
+        var panel = new TracePanel[1];
+        panel[0] = new TracePanel(asset, picture, traced -> {
+            studio.edit("Trace " + picture.name(), b -> Arrange.add(b.mapElement(picture.id(), p -> p.withHidden(true)), traced));
+            studio.select(List.of(traced.id()));
+        }, () -> {
+            layers.getChildren().remove(panel[0]);
+            w.canvas.requestFocus();
+        });
+        layers.getChildren().add(panel[0]);
+    }
+
     private void fitTime() {
         timeline.get().lanes().fit();
     }
@@ -318,6 +343,11 @@ public final class MainWindow {
         }
         Node focus = layers.getScene().getFocusOwner();
         boolean typing = focus instanceof TextInputControl;
+        if (!typing && e.getCode() != KeyCode.ESCAPE && w.typing.pressed(e)) {
+            w.canvas.redrawOverlay();
+            e.consume();
+            return;
+        }
         if (e.getCode() == KeyCode.ESCAPE && !typing) {
             escape();
             e.consume();

@@ -10,7 +10,7 @@ import tundra.app.tool.ToolKind;
 final class ViewCommands {
     private ViewCommands() {}
 
-    static void add(Workshop w, Runnable find, Runnable tryIt, Runnable rename, Runnable fitTime) {
+    static void add(Workshop w, Runnable find, Runnable tryIt, Runnable rename, Runnable fitTime, Runnable trace) {
         Studio s = w.studio;
         var c = w.commands;
         for (Desk d : Desk.values()) {
@@ -28,6 +28,8 @@ final class ViewCommands {
         c.add("zoom-in", "Zoom in", "Shortcut+EQUALS", () -> true, () -> w.canvas.zoom(1.25));
         c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));
         c.add("rename", "Rename", "F2", () -> s.selected() != null, rename);
+        c.add("trace", "Trace the picture into paths", "Shortcut+Shift+R",
+                () -> s.selected() != null && s.selected().content() instanceof tundra.core.model.Content.Picture, trace);
         c.add("theme", () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
             s.setDark(!s.dark());
             w.settings.setDark(s.dark());

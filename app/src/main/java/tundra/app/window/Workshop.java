@@ -24,6 +24,7 @@ import tundra.app.tool.RegionTool;
 import tundra.app.tool.SelectTool;
 import tundra.app.tool.SelectionOverlay;
 import tundra.app.tool.SketchTool;
+import tundra.app.tool.TextEditing;
 import tundra.app.tool.TextTool;
 import tundra.app.tool.ToolBox;
 import tundra.app.tool.ToolKind;
@@ -44,6 +45,7 @@ public final class Workshop {
     public final Paints paints = new Paints();
     public final ToolOptions options = new ToolOptions();
     public final NodesTool nodes;
+    public final TextEditing typing;
     public final CanvasView canvas;
     public final Lazy<DetailsPanel> details;
     public final Notices notices = new Notices();
@@ -62,17 +64,18 @@ public final class Workshop {
         playback = new Playback(studio);
         tools = new ToolBox(studio);
         nodes = new NodesTool(studio);
+        typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
         details = new Lazy<>(() -> new DetailsPanel(studio, commands, options, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(this);
         addTools();
-        var selection = new SelectionOverlay(studio);
+        var selection = new SelectionOverlay(studio, tools);
         var path = new PathOverlay(studio);
         var badges = new BadgeOverlay(studio);
         CanvasView.Overlay tool = (g, v) -> tools.active().draw(g, v);
         canvas.overlays(desk -> switch (desk) {
-            case DRAW -> List.of(selection, tool);
-            case ANIMATE -> List.of(selection, path, tool);
+            case DRAW -> List.of(selection, typing, tool);
+            case ANIMATE -> List.of(selection, path, typing, tool);
             case INTERACT -> List.of(selection, badges, tool);
             case PUBLISH -> List.of();
         });
@@ -80,13 +83,8 @@ public final class Workshop {
     }
 
     private void addTools() {
-        Runnable editWords = () -> {
-            if (studio.desk() != Desk.ANIMATE) {
-                studio.setDesk(Desk.DRAW);
-            }
-            details.get().editWords();
-        };
-        tools.put(ToolKind.SELECT, new SelectTool(studio, editWords));
+        Runnable editWords = () -> typing.start(studio.selected().id());
+        tools.put(ToolKind.SELECT, new SelectTool(studio, typing));
         tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, "Rectangle"));
         tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, "Ellipse"));
         tools.put(ToolKind.POLYGON, new BoxTool(studio, tools, paints, () -> new Content.Polygon(options.points, options.inner), "Polygon"));

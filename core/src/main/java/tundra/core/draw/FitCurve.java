@@ -80,6 +80,9 @@ public final class FitCurve {
     /** The segments through a row of distinct points, at least two. */
     static List<Cubic> segments(List<Point> p, double tolerance) {
         var f = new FitCurve(p, tolerance);
+        if (f.straight()) {
+            return List.of(new Cubic(p.getFirst(), p.getFirst(), p.getLast(), p.getLast()));
+        }
         f.fit(0, p.size() - 1, f.tangent(0, 1), f.tangent(p.size() - 1, -1));
         return f.out;
     }
@@ -94,6 +97,14 @@ public final class FitCurve {
             best = f.leastSquares(0, p.size() - 1, u, startDirection, endDirection);
         }
         return best;
+    }
+
+    /** Whether all points lie on one line as well as a hand or a pixel can. */
+    private boolean straight() {
+        Point a = points.getFirst(), way = points.getLast().minus(a);
+        double l = way.length(), near = Math.min(0.4, tolerance);
+        return l > 0 && points.stream().allMatch(p -> Math.abs((p.x() - a.x()) * way.y() - (p.y() - a.y()) * way.x()) / l <= near
+                && dot(p.minus(a), way) >= -near * l && dot(p.minus(a), way) <= l * (l + near));
     }
 
     private static List<Point> distinct(List<Point> points) {

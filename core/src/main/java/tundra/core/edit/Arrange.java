@@ -108,6 +108,41 @@ public final class Arrange {
         return board.mapElement(path.get(path.size() - 2), g -> g.withChildren(moved(g.children(), id, index)));
     }
 
+    /**
+     * Moves an element, with its keys, into another group — or out of all of them with a null {@code parent} — where it stays as
+     * it is seen. Between groups that are scaled unevenly and turned it takes the scale along its own axes.
+     *
+     * @param index among the new siblings, counted from the back without the element itself
+     */
+    public static Board into(Board board, String id, String parent, int index, Frame seen) {
+        List<String> path = Tree.path(board.elements(), id);
+        if (path.isEmpty() || parent != null && (parent.equals(id) || Tree.path(board.elements(), parent).contains(id))) {
+            return board;
+        }
+        String from = path.size() > 1 ? path.get(path.size() - 2) : null;
+        if (java.util.Objects.equals(from, parent)) {
+            return reorder(board, id, index);
+        }
+        Element e = board.find(id);
+        Board out = board.withElements(Tree.remove(board.elements(), id));
+        out = parent == null ? out.withElements(inserted(out.elements(), e, index))
+                : out.mapElement(parent, g -> g.withChildren(inserted(g.children(), e, index)));
+        Affine m = toCanvas(seen, parent).inverse().times(toCanvas(seen, from));
+        double sx = Math.hypot(m.a(), m.b());
+        return Placing.through(out, id, m, Math.toDegrees(Math.atan2(m.b(), m.a())), new Point(sx, sx == 0 ? 0 : m.determinant() / sx));
+    }
+
+    private static Affine toCanvas(Frame seen, String group) {
+        Frame.Placed p = group == null ? null : seen.find(group);
+        return p == null ? Affine.IDENTITY : p.toCanvas();
+    }
+
+    private static List<Element> inserted(List<Element> siblings, Element e, int index) {
+        var out = new ArrayList<>(siblings);
+        out.add(Math.max(0, Math.min(out.size(), index)), e);
+        return out;
+    }
+
     private static List<Element> moved(List<Element> siblings, String id, int index) {
         var out = new ArrayList<>(siblings);
         Element e = out.stream().filter(x -> x.id().equals(id)).findFirst().orElseThrow();

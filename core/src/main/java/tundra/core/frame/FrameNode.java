@@ -17,6 +17,11 @@ import tundra.core.geometry.Rect;
 public record FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children,
         Outline clip) {
 
+    /** The same node placed otherwise. */
+    public FrameNode withPlacement(Affine m) {
+        return new FrameNode(id, locked, m, opacity, box, marks, children, clip);
+    }
+
     /** The box around all that it paints, strokes included, in its own coordinates. */
     public Rect painted() {
         Rect all = new Rect(0, 0, box.x(), box.y());
