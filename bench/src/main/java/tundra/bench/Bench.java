@@ -29,6 +29,16 @@ public final class Bench {
             PageBench.Result demo = page.demo();
             ratio("page of the demo, main thread / written by hand", demo.published(), demo.byHand(), "ms/s", 1.1);
         }
+        double[] region = RegionBench.measure();
+        bound("click to filled region, 200 strokes of 100 points, net kept", region[1], "ms", 150);
+        figure("making that net, off the interface thread", region[0], "ms");
+        var hand = new StartBench(root);
+        for (String line : hand.hand().lines().filter(l -> l.matches("(element|node) [0-9. ]+")).toList()) {
+            String[] part = line.split(" ");
+            String what = part[0].equals("element") ? "dragging one of 1,000 elements" : "dragging a node of 2,000";
+            bound(what + ", interface thread per event", Double.parseDouble(part[1]), "ms", 16);
+            least(what + ", pictures", Double.parseDouble(part[2]), "/s", 30);
+        }
         StartBench.Result start = new StartBench(root).measure();
         ratio("start to first usable window / empty themed window", start.tundraMs(), start.emptyMs(), "ms", 1.5);
         bound("resident memory with the demo open", start.memoryMb(), "MB", 600);
@@ -54,6 +64,15 @@ public final class Bench {
     private static void bound(String figure, double measured, String unit, double most) {
         System.out.printf(Locale.ROOT, "%-58s %7.2f %-4s %12s %8s   at most %.0f %s%s%n", figure, measured, unit, "-", "-", most, unit,
                 verdict(measured <= most));
+    }
+
+    private static void least(String figure, double measured, String unit, double least) {
+        System.out.printf(Locale.ROOT, "%-58s %7.2f %-4s %12s %8s   at least %.0f %s%s%n", figure, measured, unit, "-", "-", least, unit,
+                verdict(measured >= least));
+    }
+
+    private static void figure(String figure, double measured, String unit) {
+        System.out.printf(Locale.ROOT, "%-58s %7.2f %-4s %12s %8s   told only%n", figure, measured, unit, "-", "-");
     }
 
     private static String verdict(boolean ok) {

@@ -28,6 +28,13 @@ final class StartBench {
         }
     }
 
+    /** What the hand's bench says: drags in the real window. */
+    String hand() throws IOException, InterruptedException {
+        List<String> c = command(false, false);
+        c.set(c.size() - 1, "tundra.bench.HandBench");
+        return run(c).said();
+    }
+
     private List<String> command(boolean tundra, boolean demo, String... cache) throws IOException {
         var c = new ArrayList<String>();
         c.add(Path.of(System.getProperty("java.home"), "bin/java").toString());

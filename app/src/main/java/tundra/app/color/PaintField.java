@@ -53,8 +53,8 @@ public final class PaintField extends HBox {
         kind.getStyleClass().add("quiet");
         kind.setMaxWidth(Double.MAX_VALUE);
         setHgrow(kind, Priority.ALWAYS);
-        alpha.setPrefWidth(62);
-        alpha.setMinWidth(62);
+        alpha.setPrefWidth(58);
+        alpha.setMinWidth(58);
         getChildren().addAll(swatch, hex, alpha);
         hex.setOnAction(e -> commit());
         hex.focusedProperty().addListener((o, was, is) -> {

@@ -73,7 +73,7 @@ final class PaintPopover {
 
     private Node kinds(boolean gradients) {
         var row = new HBox();
-        row.getStyleClass().add("segments");
+        row.getStyleClass().addAll("segments", "paint-kinds");
         var group = new ToggleGroup();
         for (Kind k : Kind.values()) {
             if (gradients || k.ordinal() < 2) {

@@ -132,7 +132,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
     }
 
     /** The colour that an element is known by: its fill or stroke, a group's largest child's. */
-    private static Color color(Element e) {
+    static Color color(Element e) {
         Paint fill = e.rest().get(Properties.FILL), stroke = e.rest().get(Properties.STROKE);
         if (fill.visible()) {
             return fill.main();

@@ -30,6 +30,7 @@ public final class OutlinePanel extends VBox {
     private final Studio studio;
     private final ListView<Row> list = new ListView<>();
     private final Set<String> open = new HashSet<>();
+    private Shown shown;
     private String renaming;
     private String pressed;
     private double pressedY;
@@ -77,10 +78,23 @@ public final class OutlinePanel extends VBox {
     private void refresh() {
         var rows = new ArrayList<Row>();
         collect(studio.board().elements(), 0, rows);
+        var now = new Shown(rows.stream().map(OutlinePanel::looks).toList(), Set.copyOf(studio.selection()), renaming);
+        if (now.equals(shown)) {
+            return;
+        }
+        shown = now;
         if (!list.getItems().equals(rows)) {
             list.getItems().setAll(rows);
         }
         list.refresh();
+    }
+
+    /** What of the list can be seen: a drag on the canvas changes none of it. */
+    private record Shown(List<List<Object>> rows, Set<String> selection, String renaming) {}
+
+    private static List<Object> looks(Row r) {
+        Element e = r.element();
+        return List.of(e.id(), e.name(), e.content().word(), e.locked(), e.hidden(), e.guide(), r.depth(), OutlineCell.color(e));
     }
 
     private void collect(List<Element> in, int depth, List<Row> out) {
@@ -184,13 +198,14 @@ public final class OutlinePanel extends VBox {
         if (!open.remove(e.id())) {
             open.add(e.id());
         }
+        shown = null;
         refresh();
     }
 
     /** Lets the name of an element be typed in its row. */
     public void rename(String id) {
         renaming = id;
-        list.refresh();
+        refresh();
     }
 
     boolean renames(Element e) {
@@ -199,7 +214,7 @@ public final class OutlinePanel extends VBox {
 
     void renamed() {
         renaming = null;
-        list.refresh();
+        refresh();
     }
 
     /** Puts an element in front of another one, behind it, or into it when it is a group. */

@@ -36,6 +36,7 @@ import tundra.core.model.Properties;
 public final class NodesTool implements Tool {
     private static final double NEAR = 7;
     private static final double START = 3;
+    private static final double APART = 5;
     private final Studio studio;
     private final Map<String, Set<Ref>> chosen = new LinkedHashMap<>();
     private Gesture gesture;
@@ -417,9 +418,15 @@ public final class NodesTool implements Tool {
             }
             for (int c = 0; c < s.outline().contours().size(); c++) {
                 var nodes = s.outline().contours().get(c).nodes();
+                Point drawn = null;
                 for (int i = 0; i < nodes.size(); i++) {
                     Point at = v.toView(s.toCanvas().apply(nodes.get(i).at()));
                     boolean on = of.contains(new Ref(c, i));
+                    // closer together they could not be told apart
+                    if (!on && drawn != null && drawn.distance(at) < APART) {
+                        continue;
+                    }
+                    drawn = at;
                     if (nodes.get(i).smooth()) {
                         Marks.round(g, at, 3.8, on ? colors.space() : Color.WHITE, colors.space());
                     } else {

@@ -180,7 +180,7 @@ public final class MainWindow {
         var pane = new StackPane(w.canvas, zoom);
         pane.setMinSize(100, 100);
         StackPane.setAlignment(zoom, studio.desk() == Desk.DRAW ? Pos.TOP_RIGHT : Pos.BOTTOM_RIGHT);
-        StackPane.setMargin(zoom, new Insets(10));
+        StackPane.setMargin(zoom, studio.desk() == Desk.DRAW ? new Insets(26, 10, 10, 10) : new Insets(10));
         if (tools != null) {
             pane.getChildren().add(tools);
             StackPane.setAlignment(tools, toolsAt);
@@ -196,7 +196,7 @@ public final class MainWindow {
         StackPane.setMargin(toolOptions.get(), new Insets(0, 0, 66, 0));
         var pane = new BorderPane(middle);
         pane.setLeft(side(outline, 224));
-        pane.setRight(side(w.details, 272));
+        pane.setRight(side(w.details, 284));
         return pane;
     }
 

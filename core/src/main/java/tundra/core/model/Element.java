@@ -46,6 +46,18 @@ public record Element(String id, String name, boolean locked, boolean hidden, bo
         return new Element(newId, name, locked, hidden, guide, rest, content);
     }
 
+    /** What is the same instance is the same: most of a document is, from one version to the next. */
+    @Override
+    public boolean equals(Object o) {
+        return this == o || o instanceof Element e && id.equals(e.id) && name.equals(e.name) && locked == e.locked && hidden == e.hidden
+                && guide == e.guide && rest.equals(e.rest) && (content == e.content || content.equals(e.content));
+    }
+
+    @Override
+    public int hashCode() {
+        return id.hashCode();
+    }
+
     /** The children of a group; none for anything else. */
     public List<Element> children() {
         return content instanceof Content.Group g ? g.children() : List.of();

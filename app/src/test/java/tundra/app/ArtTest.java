@@ -1,0 +1,202 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Slider;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+
+/** Art from outside, tracing, the clipboard, words typed on the canvas and groups in the outline, in a real window. */
+class ArtTest {
+    private static final String HUT = """
+            <svg xmlns="http://www.w3.org/2000/svg" width="200" height="100"><filter id="f"><feGaussianBlur stdDeviation="2"/></filter>
+            <rect id="Wall" x="20" y="40" width="60" height="40" fill="#C8503A"/><circle id="Moon" cx="150" cy="30" r="15" fill="#FFE39A" filter="url(#f)"/></svg>""";
+    @TempDir
+    private Path folder;
+    private RealWindow t;
+
+    @BeforeEach
+    void open() throws Exception {
+        t = new RealWindow();
+    }
+
+    @AfterEach
+    void close() throws Exception {
+        t.close();
+    }
+
+    private List<Element> all() {
+        return t.studio.board().elements();
+    }
+
+    @Test
+    void aDrawingComesInAsElementsWithAReport() throws Exception {
+        Path file = Files.writeString(folder.resolve("hut.svg"), HUT);
+        t.fileToOpen = file;
+        t.run("bring-in");
+        t.until(() -> !all().isEmpty());
+        assertThat(all()).hasSize(1);
+        assertThat(all().getFirst().children()).extracting(Element::name).containsExactly("Wall", "Moon");
+        assertThat(t.reported).singleElement().asString().contains("gaussian blur");
+        // the canvas is 640 by 400, the drawing lies in its middle
+        assertThat(t.pixel(t.canvas(220 + 50, 150 + 60)).getRed()).isCloseTo(0xC8 / 255.0, within(0.02));
+        t.run("undo");
+        assertThat(all()).isEmpty();
+    }
+
+    @Test
+    void aBrokenDrawingChangesNothing() throws Exception {
+        t.fileToOpen = Files.writeString(folder.resolve("bad.svg"), "<svg xmlns='http://www.w3.org/2000/svg'><rect");
+        t.run("bring-in");
+        t.until(() -> !t.w.jobs.busy());
+        t.settle();
+        assertThat(all()).isEmpty();
+        assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("bad.svg").contains("Nothing was changed");
+    }
+
+    @Test
+    void svgTextGoesToTheClipboardAndComesBackFromIt() throws Exception {
+        t.keys(KeyCode.E);
+        t.drag(t.canvas(100, 100), t.canvas(180, 140));
+        t.run("copy");
+        String copied = RealWindow.fx(() -> Clipboard.getSystemClipboard().getString());
+        assertThat(copied).startsWith("<svg").contains("<ellipse");
+        t.run("paste");
+        assertThat(all()).as("its own copy is pasted as it is").hasSize(2);
+        assertThat(all().getLast().content()).isEqualTo(new Content.Ellipse());
+        RealWindow.fx(() -> {
+            var c = new ClipboardContent();
+            c.putString(HUT);
+            return Clipboard.getSystemClipboard().setContent(c);
+        });
+        t.run("paste");
+        t.until(() -> all().size() == 3);
+        assertThat(all().getLast().children()).hasSize(2);
+    }
+
+    @Test
+    void aPictureIsTracedIntoPaths() throws Exception {
+        var image = new BufferedImage(120, 80, BufferedImage.TYPE_INT_RGB);
+        var g = image.createGraphics();
+        g.setColor(new java.awt.Color(0x2E5D73));
+        g.fillRect(0, 0, 120, 80);
+        g.setColor(new java.awt.Color(0xFFE39A));
+        g.fillOval(40, 20, 40, 40);
+        Path file = folder.resolve("moon.png");
+        javax.imageio.ImageIO.write(image, "png", file.toFile());
+        t.fileToOpen = file;
+        t.run("bring-in");
+        t.until(() -> all().size() == 1);
+        t.run("trace");
+        Node apply = t.node("trace-apply");
+        t.until(() -> !apply.isDisabled());
+        var colors = (Slider) t.node("trace-colors");
+        RealWindow.fx(() -> {
+            colors.setValue(2);
+            return null;
+        });
+        t.until(apply::isDisabled);
+        t.until(() -> !apply.isDisabled());
+        t.click("trace-apply");
+        assertThat(all()).hasSize(2);
+        assertThat(all().getFirst().hidden()).as("the picture stays, hidden").isTrue();
+        Element traced = all().getLast();
+        assertThat(traced.children()).hasSize(2);
+        Point size = traced.children().getLast().rest().get(Properties.SIZE);
+        assertThat(size.x()).isCloseTo(40, within(1.5));
+        t.run("undo");
+        assertThat(all()).hasSize(1);
+        assertThat(all().getFirst().hidden()).isFalse();
+    }
+
+    @Test
+    void wordsAreTypedWhereTheyStand() throws Exception {
+        t.keys(KeyCode.T);
+        t.click(t.canvas(200, 150));
+        t.type("hare");
+        Element e = t.studio.selected();
+        assertThat(words(e)).isEqualTo("hare");
+        t.keys(KeyCode.HOME);
+        t.type("a ");
+        t.keys(KeyCode.END);
+        t.keys(KeyCode.BACK_SPACE);
+        assertThat(words(e)).isEqualTo("a har");
+        t.keys(KeyCode.SHIFT, KeyCode.LEFT);
+        t.type("t");
+        assertThat(words(e)).isEqualTo("a hat");
+        t.keys(KeyCode.ENTER);
+        t.type("up");
+        t.keys(KeyCode.UP);
+        t.type("s");
+        assertThat(words(e)).isEqualTo("a hsat\nup");
+        t.keys(KeyCode.ESCAPE);
+        assertThat(t.w.typing.active()).isFalse();
+        // a letter is a tool again
+        t.keys(KeyCode.R);
+        assertThat(t.w.tools.kind()).isEqualTo(tundra.app.tool.ToolKind.RECTANGLE);
+        t.keys(KeyCode.S);
+        t.doubleClick(t.canvas(204, 150));
+        assertThat(t.w.typing.active()).isTrue();
+        t.type("new");
+        assertThat(words(e)).isEqualTo("new");
+        t.keys(KeyCode.ESCAPE);
+        t.run("undo");
+        assertThat(words(e)).as("one step for all that was typed").isEqualTo("a hsat\nup");
+    }
+
+    private String words(Element e) {
+        return ((Content.Text) t.studio.board().find(e.id()).content()).text();
+    }
+
+    @Test
+    void aRowDroppedOnAGroupGoesIntoItAndStaysWhereItIs() throws Exception {
+        RealWindow.fx(() -> {
+            var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(20, 20)));
+            var group = new Element("Box", new Content.Group(List.of(inside), new Point(100, 60)), Values.NONE.with(Properties.POSITION, new Point(300, 200))
+                    .with(Properties.ROTATION, 30.0).with(Properties.SCALE, new Point(2, 2)));
+            var loose = new Element("Loose", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.SIZE, new Point(40, 20)));
+            t.studio.edit("set up", b -> b.withElements(List.of(group, loose)));
+            return null;
+        });
+        t.settle();
+        Point from = row("Loose"), to = row("Box");
+        t.drag(from, to);
+        Element box = all().getFirst();
+        assertThat(all()).hasSize(1);
+        assertThat(box.children()).extracting(Element::name).containsExactly("In", "Loose");
+        Rect seen = RealWindow.fx(() -> t.studio.frame().find(box.children().getLast().id()).bounds());
+        assertThat(seen.x()).isCloseTo(80, within(0.001));
+        assertThat(seen.width()).isCloseTo(40, within(0.001));
+        t.run("undo");
+        assertThat(all()).hasSize(2);
+    }
+
+    private Point row(String name) throws Exception {
+        Node list = t.node("outline-list");
+        return RealWindow.fx(() -> {
+            for (Node n : list.lookupAll(".element-name")) {
+                if (n instanceof javafx.scene.control.Label l && l.getText().equals(name) && l.isVisible()) {
+                    return t.screen(l, 10, l.getHeight() / 2);
+                }
+            }
+            throw new AssertionError("no row " + name);
+        });
+    }
+}
