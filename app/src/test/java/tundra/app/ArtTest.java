@@ -161,6 +161,58 @@ class ArtTest {
         assertThat(words(e)).as("one step for all that was typed").isEqualTo("a hsat\nup");
     }
 
+    @Test
+    void theShelfKeepsPicturesAndSwatches() throws Exception {
+        Path palette = Files.writeString(folder.resolve("night.gpl"), "GIMP Palette\nName: Night\n#\n200  80  58\tStation red\n255 227 154\n");
+        t.fileToOpen = palette;
+        t.run("read-swatches");
+        t.until(() -> t.studio.project().swatches().size() == 2);
+        assertThat(t.studio.project().swatches().getFirst().name()).isEqualTo("Station red");
+        t.fileToSave = folder.resolve("out.gpl");
+        t.run("write-swatches");
+        t.until(() -> Files.exists(folder.resolve("out.gpl")) && !t.w.jobs.busy());
+        assertThat(tundra.core.file.GplPalette.read(Files.readString(folder.resolve("out.gpl")))).isEqualTo(t.studio.project().swatches());
+        t.fileToOpen = Files.writeString(folder.resolve("bad.gpl"), "no palette");
+        t.run("read-swatches");
+        t.settle();
+        assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("bad.gpl").contains("Nothing was changed");
+        assertThat(t.studio.project().swatches()).hasSize(2);
+        // a click on a swatch paints what is selected
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(100, 100), t.canvas(180, 140));
+        Node swatch = RealWindow.fx(() -> t.node("shelf").lookupAll(".swatch-button").iterator().next());
+        t.click(RealWindow.fx(() -> t.screen(swatch, 8, 8)));
+        assertThat(t.studio.selected().rest().get(Properties.FILL)).isEqualTo(tundra.core.model.Color.parse("#C8503A"));
+    }
+
+    @Test
+    void aGroupsBoundsAreSetWithoutMovingWhatIsInIt() throws Exception {
+        RealWindow.fx(() -> {
+            var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(50, 30)).with(Properties.SIZE, new Point(40, 20)));
+            var group = new Element("Box", new Content.Group(List.of(inside), new Point(100, 60)), Values.NONE.with(Properties.POSITION, new Point(300, 200))
+                    .with(Properties.ROTATION, 20.0));
+            t.studio.edit("set up", b -> b.withElements(List.of(group)));
+            t.studio.select(List.of(group.id()));
+            t.w.options.bounds = true;
+            return null;
+        });
+        t.settle();
+        Element group = all().getFirst();
+        Rect before = RealWindow.fx(() -> t.studio.frame().find(group.children().getFirst().id()).bounds());
+        Point corner = RealWindow.fx(() -> t.studio.frame().find(group.id()).toCanvas().apply(new Point(100, 60)));
+        t.drag(t.canvas(corner.x(), corner.y()), t.canvas(corner.x() + 30, corner.y() + 40));
+        Point box = ((Content.Group) all().getFirst().content()).box();
+        assertThat(box.x()).isGreaterThan(120);
+        Rect after = RealWindow.fx(() -> t.studio.frame().find(group.children().getFirst().id()).bounds());
+        assertThat(after.x()).isCloseTo(before.x(), within(0.001));
+        assertThat(all().getFirst().rest().get(Properties.POSITION)).as("it turns around the same place").isEqualTo(new Point(300, 200));
+        t.run("fit-bounds");
+        assertThat(((Content.Group) all().getFirst().content()).box().distance(new Point(40, 20))).isLessThan(0.001);
+        t.run("undo");
+        t.run("undo");
+        assertThat(((Content.Group) all().getFirst().content()).box()).isEqualTo(new Point(100, 60));
+    }
+
     private String words(Element e) {
         return ((Content.Text) t.studio.board().find(e.id()).content()).text();
     }

@@ -34,6 +34,7 @@ public final class DetailsPanel extends ScrollPane {
     private final EasingSection easing;
     private TextSection text;
     private PolygonSection polygon;
+    private BoundsSection bounds;
     private CanvasSection canvas;
     private String shown;
 
@@ -64,6 +65,9 @@ public final class DetailsPanel extends ScrollPane {
             if (text != null) {
                 text.refresh();
             }
+            if (bounds != null) {
+                bounds.refresh();
+            }
             if (polygon != null) {
                 polygon.refresh();
             }
@@ -90,6 +94,7 @@ public final class DetailsPanel extends ScrollPane {
         rows.clear();
         text = null;
         polygon = null;
+        bounds = null;
         canvas = null;
         box.getChildren().clear();
         if (e != null) {
@@ -112,6 +117,10 @@ public final class DetailsPanel extends ScrollPane {
         section("Place", PLACE.stream().filter(all::contains).toList(), e.id());
         if (studio.desk() == Desk.DRAW) {
             box.getChildren().add(new ArrangeSection(commands, options, false));
+        }
+        if (e.content() instanceof tundra.core.model.Content.Group && studio.desk() == Desk.DRAW) {
+            bounds = new BoundsSection(studio, commands, options, e);
+            box.getChildren().add(bounds);
         }
         if (e.content() instanceof tundra.core.model.Content.Polygon) {
             polygon = new PolygonSection(studio, e);

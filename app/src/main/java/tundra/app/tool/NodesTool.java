@@ -36,7 +36,8 @@ import tundra.core.model.Properties;
 public final class NodesTool implements Tool {
     private static final double NEAR = 7;
     private static final double START = 3;
-    private static final double APART = 5;
+    private static final double APART = 9;
+    private static final double LINE_STEP = 1.5;
     private final Studio studio;
     private final Map<String, Set<Ref>> chosen = new LinkedHashMap<>();
     private Gesture gesture;
@@ -453,13 +454,18 @@ public final class NodesTool implements Tool {
         g.setLineWidth(1.2);
         g.beginPath();
         for (Contour c : s.outline().contours()) {
-            for (Point p : Inside.flatten(c.through(s.toCanvas()))) {
-                Point at = v.toView(p);
-                if (p.equals(s.toCanvas().apply(c.nodes().getFirst().at()))) {
+            Point drawn = null;
+            List<Point> points = Inside.flatten(c.through(s.toCanvas()));
+            for (int i = 0; i < points.size(); i++) {
+                Point at = v.toView(points.get(i));
+                if (drawn == null) {
                     g.moveTo(at.x(), at.y());
+                } else if (i < points.size() - 1 && drawn.distance(at) < LINE_STEP) {
+                    continue;
                 } else {
                     g.lineTo(at.x(), at.y());
                 }
+                drawn = at;
             }
             if (c.closed()) {
                 g.closePath();

@@ -11,6 +11,7 @@ import tundra.app.canvas.Viewport;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
+import tundra.core.edit.GroupBox;
 import tundra.core.edit.Placing;
 import tundra.core.edit.Resizing;
 import tundra.core.edit.Snapping;
@@ -32,6 +33,7 @@ public final class SelectTool implements Tool {
     private static final double START = 3;
     private final Studio studio;
     private final TextEditing typing;
+    private final ToolOptions options;
     private final PathKeys pathKeys;
     private Gesture gesture;
     private Point hover;
@@ -49,6 +51,9 @@ public final class SelectTool implements Tool {
 
         record Resize(String id, Point from, Affine toParent, Resizing resizing, Object merge) implements Gesture {}
 
+        /** Sets the bounds of a group by a handle. */
+        record Bounds(String id, Point handle, Point box, Affine toCanvas, Object merge) implements Gesture {}
+
         record Turn(String id, Point centre, double pointer, double rotation, Object merge) implements Gesture {}
 
         record Marquee(Point from, Point to, boolean add) implements Gesture {}
@@ -59,8 +64,9 @@ public final class SelectTool implements Tool {
         record Key(PathKeys.Grip grip, Point from, Object merge) implements Gesture {}
     }
 
-    public SelectTool(Studio studio, TextEditing typing) {
+    public SelectTool(Studio studio, TextEditing typing, ToolOptions options) {
         this.studio = studio;
+        this.options = options;
         this.typing = typing;
         this.pathKeys = new PathKeys(studio);
     }
@@ -94,6 +100,10 @@ public final class SelectTool implements Tool {
                 return;
             }
             Handles.Handle h = Handles.at(placed, p.viewport(), p.view());
+            if (h != null && options.bounds && one.content() instanceof Content.Group) {
+                gesture = new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
+                return;
+            }
             if (h != null) {
                 Values v = studio.builder().valuesAt(one.id(), studio.playhead());
                 Affine parent = placed.toCanvas().times(placed.node().toParent().inverse());
@@ -204,6 +214,7 @@ public final class SelectTool implements Tool {
             case Gesture.Move m -> move(m, p);
             case Gesture.Resize r -> resize(r, p);
             case Gesture.Turn t -> turn(t, p);
+            case Gesture.Bounds b -> bounds(b, p);
             case Gesture.Pivot v -> pivot(v, p);
             case Gesture.Marquee m -> gesture = new Gesture.Marquee(m.from(), p.at(), m.add());
             case Gesture.Key k -> pathKeys.drag(k.grip(), p.at().minus(k.from()), k.merge());
@@ -274,6 +285,15 @@ public final class SelectTool implements Tool {
                 studio.set(b, r.id(), result.sizing(), result.sized()), r.id(), Properties.POSITION, result.position()));
     }
 
+    private void bounds(Gesture.Bounds g, Pointer p) {
+        Point at = g.toCanvas().inverse().apply(p.at());
+        double x0 = g.handle().x() == 0 ? at.x() : 0, x1 = g.handle().x() == 1 ? at.x() : g.box().x();
+        double y0 = g.handle().y() == 0 ? at.y() : 0, y1 = g.handle().y() == 1 ? at.y() : g.box().y();
+        studio.cancel(g.merge());
+        studio.edit("Set bounds of " + studio.board().find(g.id()).name(), g.merge(),
+                b -> GroupBox.set(b, g.id(), new Rect(x0, y0, Math.max(1, x1 - x0), Math.max(1, y1 - y0))));
+    }
+
     private void pivot(Gesture.Pivot v, Pointer p) {
         Point local = v.toCanvas().inverse().apply(p.at());
         Point at = new Point(v.box().x() == 0 ? 0.5 : local.x() / v.box().x(), v.box().y() == 0 ? 0.5 : local.y() / v.box().y());
@@ -325,6 +345,7 @@ public final class SelectTool implements Tool {
             case Gesture.Move m -> studio.cancel(m.merge());
             case Gesture.Resize r -> studio.cancel(r.merge());
             case Gesture.Turn t -> studio.cancel(t.merge());
+            case Gesture.Bounds b -> studio.cancel(b.merge());
             case Gesture.Pivot v -> studio.cancel(v.merge());
             case Gesture.Key k -> studio.cancel(k.merge());
             case Gesture.Marquee m -> { }

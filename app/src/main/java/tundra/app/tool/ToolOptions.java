@@ -25,6 +25,9 @@ public final class ToolOptions {
         }
     }
 
+    /** Whether the handles of a group set its bounds rather than its scale. */
+    public boolean bounds;
+
     /** The widest gap between strokes that a region may have, in px. */
     public double gap = 4;
 }

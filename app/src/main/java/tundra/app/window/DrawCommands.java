@@ -207,10 +207,27 @@ final class DrawCommands {
                 () -> !s.solo().isEmpty() || !s.selection().isEmpty(), () -> s.setSolo(s.solo().isEmpty() ? s.selection() : Set.of()));
         c.add("flip-level", "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
         c.add("flip-upright", "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
+        c.add("fit-bounds", "Fit the group's bounds to its content", null,
+                () -> s.selected() != null && s.selected().content() instanceof Content.Group, this::fitBounds);
+        c.add("read-swatches", "Read swatches from a palette (.gpl)", null, () -> true, w.files::readSwatches);
+        c.add("write-swatches", "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files::writeSwatches);
         c.add("rulers", () -> w.canvas.rulers() ? "Hide rulers" : "Show rulers", "Shortcut+R", () -> s.desk() == Desk.DRAW,
                 () -> w.canvas.setRulers(!w.canvas.rulers()));
         c.add("clear-lines", "Take away all ruler lines", null, () -> !s.board().lines().isEmpty(),
                 () -> s.edit("Take away ruler lines", b -> b.withLines(List.of())));
+    }
+
+    private void fitBounds() {
+        Element g = s.selected();
+        Frame.Placed placed = s.frame().find(g.id());
+        Rect all = null;
+        for (var child : placed.node().children()) {
+            all = child.toParent().bounds(new Rect(0, 0, child.box().x(), child.box().y())).union(all);
+        }
+        Rect box = all;
+        if (box != null) {
+            s.edit("Fit bounds of " + g.name(), b -> tundra.core.edit.GroupBox.set(b, g.id(), box));
+        }
     }
 
     private boolean allGuides() {

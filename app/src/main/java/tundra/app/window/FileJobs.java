@@ -2,6 +2,7 @@ package tundra.app.window;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -10,8 +11,10 @@ import java.util.function.BooleanSupplier;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
 import tundra.core.file.FileProblem;
+import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
 import tundra.core.model.Project;
+import tundra.core.model.Swatch;
 import tundra.render.PictureReader;
 
 /** Opens, saves and brings in files: off the interface thread, and never without asking when something would be lost. */
@@ -115,6 +118,56 @@ public final class FileJobs {
     /** A picture that was copied. */
     void bringInPicture(byte[] png) {
         bringIn("the picture", cancelled -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
+    }
+
+    /** Keeps pictures on the shelf without placing them; drawings are placed, since they are elements. */
+    void keep(List<Path> files) {
+        w.jobs.run(() -> {
+            var out = new ArrayList<Brought>();
+            for (Path f : files) {
+                out.add(ArtReader.read(f));
+            }
+            return out;
+        }, all -> {
+            var drawings = all.stream().filter(b -> b instanceof Brought.Drawing).toList();
+            w.studio.editProject("Keep on the shelf", null, p -> {
+                Project out = p;
+                for (Brought b : all) {
+                    out = b instanceof Brought.Picture x ? out.withAsset(x.asset()) : out;
+                }
+                return out;
+            });
+            if (!drawings.isEmpty()) {
+                place(drawings);
+            }
+        });
+    }
+
+    void readSwatches() {
+        w.asker.open("Read swatches", "Palettes", List.of("*.gpl")).ifPresent(file -> w.jobs.run(
+                () -> palette(file), read -> w.studio.editProject("Read " + read.size() + " swatches", null, p -> {
+                    var all = new ArrayList<>(p.swatches());
+                    read.stream().filter(s -> !all.contains(s)).forEach(all::add);
+                    return p.withSwatches(all);
+                })));
+    }
+
+    private static List<Swatch> palette(Path file) throws IOException {
+        try {
+            if (Files.size(file) > 1 << 20) {
+                throw new FileProblem("it is larger than 1 MB");
+            }
+            return GplPalette.read(Files.readString(file, StandardCharsets.UTF_8));
+        } catch (FileProblem | java.nio.charset.MalformedInputException e) {
+            throw new FileProblem("“" + file.getFileName() + "” can't be read: " + (e instanceof FileProblem ? e.getMessage() : "it isn't text")
+                    + ". Nothing was changed.", e);
+        }
+    }
+
+    void writeSwatches() {
+        Project p = w.studio.project();
+        w.asker.save("Write the swatches", p.name() + ".gpl", null).ifPresent(to -> w.jobs.run(
+                () -> Files.writeString(to, GplPalette.write(p.name(), p.swatches())), done -> w.notices.news("Wrote " + done.getFileName() + ".")));
     }
 
     /** Reads art; what it does may be cancelled. */

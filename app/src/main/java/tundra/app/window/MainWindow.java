@@ -24,6 +24,7 @@ import tundra.app.art.TracePanel;
 import tundra.app.command.Command;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.outline.OutlinePanel;
+import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
 import tundra.app.publish.PublishPanel;
 import tundra.app.publish.TryView;
@@ -49,6 +50,7 @@ public final class MainWindow {
     private final StackPane layers = new StackPane();
     private final Lazy<FindAnything> find;
     private final Lazy<OutlinePanel> outline;
+    private final Lazy<Region> left;
     private final Lazy<TimelinePanel> timeline;
     private final Lazy<EditStrip> strip;
     private final Lazy<ReactionsPanel> reactions;
@@ -75,6 +77,13 @@ public final class MainWindow {
         TimeCommands.add(w);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
+        left = new Lazy<>(() -> {
+            var shelf = new ShelfPanel(studio, w.commands, w.files::keep);
+            shelf.setPrefHeight(210);
+            shelf.setMinHeight(120);
+            VBox.setVgrow(outline.get(), Priority.ALWAYS);
+            return new VBox(outline.get(), shelf);
+        });
         timeline = new Lazy<>(() -> new TimelinePanel(studio, w.playback, w.commands));
         strip = new Lazy<>(() -> new EditStrip(studio));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
@@ -195,7 +204,7 @@ public final class MainWindow {
         StackPane.setAlignment(toolOptions.get(), Pos.BOTTOM_CENTER);
         StackPane.setMargin(toolOptions.get(), new Insets(0, 0, 66, 0));
         var pane = new BorderPane(middle);
-        pane.setLeft(side(outline, 224));
+        pane.setLeft(side(left, 224));
         pane.setRight(side(w.details, 284));
         return pane;
     }

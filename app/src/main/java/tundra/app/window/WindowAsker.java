@@ -12,6 +12,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
@@ -51,7 +52,8 @@ public final class WindowAsker implements Asker {
         if (beside != null && Files.isDirectory(beside)) {
             c.setInitialDirectory(beside.toFile());
         }
-        c.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tundra projects", "*.tundra"));
+        c.getExtensionFilters().add(name.endsWith(".gpl") ? new FileChooser.ExtensionFilter("Palettes", "*.gpl")
+                : new FileChooser.ExtensionFilter("Tundra projects", "*.tundra"));
         return Optional.ofNullable(c.showSaveDialog(stage)).map(File::toPath);
     }
 
@@ -137,31 +139,9 @@ public final class WindowAsker implements Asker {
 
     @Override
     public void report(String headline, String meaning, List<String> lines) {
-        Dialog<Void> d = dialog("Report");
-        d.initModality(javafx.stage.Modality.NONE);
-        var head = new Label(headline);
-        head.getStyleClass().add("heading");
-        var words = new Label(meaning);
-        words.getStyleClass().add("quiet");
-        var list = new ListView<String>();
-        list.setId("report-lines");
-        list.getItems().setAll(lines);
-        list.setPrefSize(460, Math.min(320, 34 + 28 * lines.size()));
-        list.setCellFactory(v -> new ListCell<>() {
-            {
-                setWrapText(true);
-                setPrefWidth(0);
-            }
-
-            @Override
-            protected void updateItem(String line, boolean empty) {
-                super.updateItem(line, empty);
-                setText(empty ? null : line);
-            }
-        });
-        d.getDialogPane().setContent(new VBox(10, head, words, list));
-        d.getDialogPane().getButtonTypes().add(new ButtonType("All right", ButtonBar.ButtonData.OK_DONE));
-        d.show();
+        if (stage.getScene().getRoot() instanceof Pane root) {
+            root.getChildren().add(new ReportPanel(headline, meaning, lines, panel -> root.getChildren().remove(panel)));
+        }
     }
 
     private static double clamp(double v, double max) {

@@ -84,7 +84,7 @@ public final class Workshop {
 
     private void addTools() {
         Runnable editWords = () -> typing.start(studio.selected().id());
-        tools.put(ToolKind.SELECT, new SelectTool(studio, typing));
+        tools.put(ToolKind.SELECT, new SelectTool(studio, typing, options));
         tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, "Rectangle"));
         tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, "Ellipse"));
         tools.put(ToolKind.POLYGON, new BoxTool(studio, tools, paints, () -> new Content.Polygon(options.points, options.inner), "Polygon"));
