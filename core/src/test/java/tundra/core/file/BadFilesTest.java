@@ -101,7 +101,10 @@ class BadFilesTest {
                 Arguments.of("keys of nobody", replaced("\"keys\" : \\{", "\"keys\" : { \"nobody\" : {},"), "isn't there"),
                 Arguments.of("id used twice", json(s -> s.replace(GOOD.scenes().getFirst().id(), GOOD.id())), "used twice"),
                 Arguments.of("unknown easing", replaced("\"easing\" : \"[^\"]+\"", "\"easing\" : \"swoosh\""), "easing"),
-                Arguments.of("keys out of order", replaced("\"at\" : (\\d+)", "\"at\" : 2999999"), "after the key before"),
+                Arguments.of("gradient without stops", replaced("\"stops\" : \\[[^\\]]*\\]", "\"stops\" : [ ]"), "1 to 100 stops"),
+                Arguments.of("unknown kind of gradient", replaced("\"gradient\" : \"\\w+\"", "\"gradient\" : \"spiral\""), "a word that Tundra doesn't know"),
+                Arguments.of("ruler line that is no number", replaced("\"at\" : 12.5", "\"at\" : \"left\""), "a ruler line"),
+                Arguments.of("keys out of order", replaced("\"at\" : (\\d+),(\\s+\"value\")", "\"at\" : 2999999,$2"), "after the key before"),
                 Arguments.of("unknown element type", replaced("\"type\" : \"[a-z]+\"", "\"type\" : \"hologram\""), "hologram"),
                 Arguments.of("no scenes", json(s -> "{\"tundra\":1,\"id\":\"x\",\"name\":\"n\",\"frameRate\":24,\"scenes\":[],\"assets\":[]}"), "scenes"));
     }

@@ -24,12 +24,15 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Gradient;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
+import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
+import tundra.core.model.Swatch;
 import tundra.core.model.Timeline;
 import tundra.core.model.Trigger;
 import tundra.core.model.ValueType;
@@ -61,8 +64,10 @@ class ProjectFileTest {
         t = keyed(t, Board.CANVAS, Properties.BACKGROUND, r);
         var reactions = List.of(new Reaction(Ids.next(), new Trigger.Tapped(elements.get(0).id()),
                 List.of(new Action.Move(Action.Verb.GO_TO, t.id(), 500_000), new Action.Move(Action.Verb.TOGGLE, t.id(), 0))));
-        var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions);
-        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a), Map.of());
+        var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions,
+                List.of(new RulerLine(true, 12.5), new RulerLine(false, -3)));
+        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a),
+                List.of(new Swatch("Näve", color(r))), Map.of());
     }
 
     private static Color color(Random r) {
@@ -70,14 +75,17 @@ class ProjectFileTest {
     }
 
     private static Element element(Random r, Asset a, int depth) {
-        Content c = switch (r.nextInt(depth > 0 ? 6 : 5)) {
+        Content c = switch (r.nextInt(depth > 0 ? 7 : 6)) {
             case 0 -> new Content.Rectangle();
             case 1 -> new Content.Ellipse();
             case 2 -> new Content.Path(new Outline(List.of(new Contour(List.of(Node.corner(0, r.nextDouble()), Node.smooth(new Point(5, 5), new Point(1, 2))),
-                    r.nextBoolean()))), new Point(5, 5));
-            case 3 -> new Content.Text("Line\nänother", "Lora", 700, 12.5, Content.Align.RIGHT, 1.2);
+                    r.nextBoolean()))), new Point(5, 5), r.nextBoolean());
+            case 3 -> new Content.Text("Line\nänother", "Lora", 700, 12.5, Content.Align.RIGHT, 1.2)
+                    .withSpacing(r.nextInt(3)).withWrap(r.nextInt(200));
             case 4 -> new Content.Picture(a.hash());
-            default -> new Content.Group(List.of(element(r, a, depth - 1), element(r, a, depth - 1)), new Point(10, 20));
+            case 5 -> new Content.Polygon(3 + r.nextInt(9), r.nextDouble());
+            default -> new Content.Group(List.of(element(r, a, depth - 1), element(r, a, depth - 1)), new Point(10, 20),
+                    r.nextBoolean() ? Outline.polygon(0, 0, 10, 0, 5, 20) : null);
         };
         Values v = Values.NONE;
         for (Property<?> p : Properties.of(c)) {
@@ -85,7 +93,7 @@ class ProjectFileTest {
                 v = with(v, p, r);
             }
         }
-        return new Element(Ids.next(), "e" + r.nextInt(), r.nextBoolean(), r.nextBoolean(), v, c);
+        return new Element(Ids.next(), "e" + r.nextInt(), r.nextBoolean(), r.nextBoolean(), r.nextBoolean(), v, c);
     }
 
     private static <T> Values with(Values v, Property<T> p, Random r) {
@@ -93,7 +101,12 @@ class ProjectFileTest {
     }
 
     private static <T> T value(Property<T> p, Random r) {
-        return p.type() instanceof ValueType.ColorType ? p.cast(color(r)) : p.clamped(p.type().of(r.doubles(p.parts().size(), -500, 500).toArray()));
+        if (p.type() instanceof ValueType.PaintType && r.nextBoolean()) {
+            var stops = List.of(new Gradient.Stop(r.nextDouble(), color(r)), new Gradient.Stop(1, color(r)));
+            return p.cast(new Gradient(Gradient.Kind.values()[r.nextInt(2)], new Point(r.nextDouble(), 0), new Point(1, r.nextDouble()), new Point(0, 1),
+                    new Point(r.nextDouble() / 2, 0), Gradient.Spread.values()[r.nextInt(3)], stops));
+        }
+        return p.standard() instanceof tundra.core.model.Paint ? p.cast(color(r)) : p.clamped(p.type().of(r.doubles(p.parts().size(), -500, 500).toArray()));
     }
 
     private static <T> Timeline keyed(Timeline t, String id, Property<T> p, Random r) {
