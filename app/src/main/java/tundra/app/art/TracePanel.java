@@ -41,7 +41,7 @@ public final class TracePanel extends StackPane {
     private final Element picture;
     private final Consumer<Element> take;
     private final Runnable leave;
-    private final Slider colors = new Slider(2, 24, 8);
+    private final Slider colors = new Slider(2, 24, 12);
     private final Slider detail = new Slider(1, 200, 16);
     private final Slider smoothing = new Slider(0, 1, 0.4);
     private final ImageView preview = new ImageView();

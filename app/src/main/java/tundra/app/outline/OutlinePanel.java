@@ -17,6 +17,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
+import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.core.edit.Arrange;
@@ -71,8 +72,23 @@ public final class OutlinePanel extends VBox {
         list.addEventFilter(MouseEvent.MOUSE_PRESSED, this::press);
         list.addEventFilter(MouseEvent.MOUSE_DRAGGED, this::drag);
         list.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> release());
-        studio.listen(what -> refresh());
+        studio.listen(what -> {
+            if (what.contains(Aspect.SELECTION)) {
+                reveal();
+            }
+            refresh();
+        });
         refresh();
+    }
+
+    /** Unfolds the groups around what was selected elsewhere. */
+    private void reveal() {
+        for (String id : studio.selection()) {
+            List<String> path = Tree.path(studio.board().elements(), id);
+            if (path.size() > 1) {
+                open.addAll(path.subList(0, path.size() - 1));
+            }
+        }
     }
 
     private void refresh() {
