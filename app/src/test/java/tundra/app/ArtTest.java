@@ -12,8 +12,6 @@ import javafx.scene.control.Slider;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.geometry.Point;
@@ -24,23 +22,12 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Art from outside, tracing, the clipboard, words typed on the canvas and groups in the outline, in a real window. */
-class ArtTest {
+class ArtTest extends InWindow {
     private static final String HUT = """
             <svg xmlns="http://www.w3.org/2000/svg" width="200" height="100"><filter id="f"><feGaussianBlur stdDeviation="2"/></filter>
             <rect id="Wall" x="20" y="40" width="60" height="40" fill="#C8503A"/><circle id="Moon" cx="150" cy="30" r="15" fill="#FFE39A" filter="url(#f)"/></svg>""";
     @TempDir
     private Path folder;
-    private RealWindow t;
-
-    @BeforeEach
-    void open() throws Exception {
-        t = new RealWindow();
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        t.close();
-    }
 
     private List<Element> all() {
         return t.studio.board().elements();

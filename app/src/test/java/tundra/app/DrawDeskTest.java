@@ -10,8 +10,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.input.KeyCode;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.tool.ToolKind;
@@ -22,20 +20,9 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 
 /** The tools of the Draw desk, with mouse and keyboard in a real window. */
-class DrawDeskTest {
+class DrawDeskTest extends InWindow {
     @TempDir
     private Path folder;
-    private RealWindow t;
-
-    @BeforeEach
-    void open() throws Exception {
-        t = new RealWindow();
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        t.close();
-    }
 
     private Element draw(KeyCode tool, double x0, double y0, double x1, double y1) throws Exception {
         t.keys(tool);

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import javafx.scene.input.KeyCode;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.tool.ToolKind;
 import tundra.core.geometry.Outline;
@@ -21,19 +19,7 @@ import tundra.core.model.RulerLine;
 import tundra.core.model.Values;
 
 /** The pens, nodes, paints and regions of the Draw desk, with mouse and keyboard in a real window. */
-class DrawToolsTest {
-    private RealWindow t;
-
-    @BeforeEach
-    void open() throws Exception {
-        t = new RealWindow();
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        t.close();
-    }
-
+class DrawToolsTest extends InWindow {
     private Element add(String name, Content content, Rect r, Values look) throws Exception {
         var e = new Element(name, content, look.with(Properties.POSITION, r.centre()).with(Properties.SIZE, new Point(r.width(), r.height())));
         RealWindow.fx(() -> {

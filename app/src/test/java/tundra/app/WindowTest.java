@@ -10,8 +10,6 @@ import java.nio.file.Path;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
 import tundra.app.studio.Desk;
@@ -21,19 +19,7 @@ import tundra.core.model.Action;
 import tundra.core.model.Project;
 
 /** The frame of the window: finding things, losing nothing, themes, reactions and trying them. */
-class WindowTest {
-    private RealWindow t;
-
-    @BeforeEach
-    void open() throws Exception {
-        t = new RealWindow();
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        t.close();
-    }
-
+class WindowTest extends InWindow {
     private void openDemo() throws Exception {
         t.fx(() -> {
             t.w.files.load(Path.of(System.getProperty("tundra.samples"), "open-night.tundra"));

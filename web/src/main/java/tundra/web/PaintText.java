@@ -1,11 +1,8 @@
 package tundra.web;
 
 import java.util.LinkedHashSet;
-import java.util.Locale;
 import java.util.Set;
 import tundra.core.frame.Marks;
-import tundra.core.geometry.Affine;
-import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -17,6 +14,7 @@ import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
+import tundra.core.svg.GradientText;
 
 /** Colours and gradients as CSS and SVG text. */
 final class PaintText {
@@ -46,7 +44,7 @@ final class PaintText {
         // where the size changes, the browser stretches the gradient with the shape
         boolean byShape = Channels.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
         var out = new StringBuilder("<defs>");
-        all.forEach(g -> definition(out, id(e, g), g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
+        all.forEach(g -> GradientText.definition(out, id(e, g), g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
         return out.append("</defs>").toString();
     }
 
@@ -70,40 +68,5 @@ final class PaintText {
         Rect r = Marks.form(s, e.rest()).outline().bounds();
         return r != null && r.width() > 0 && r.height() > 0
                 && Math.abs(r.x()) + Math.abs(r.y()) + Math.abs(r.width() - box.x()) + Math.abs(r.height() - box.y()) < 0.01;
-    }
-
-    static void definition(StringBuilder out, String id, Gradient g, String units, Affine m) {
-        if (!m.invertible()) {
-            // a gradient without extent paints its last stop, as it does in Tundra
-            Color last = g.stops().getLast().color();
-            out.append("<linearGradient id=\"").append(id).append("\">");
-            stop(out, 0, last);
-            out.append("</linearGradient>");
-            return;
-        }
-        String tag = g.kind() == Gradient.Kind.LINEAR ? "linearGradient" : "radialGradient";
-        out.append('<').append(tag).append(" id=\"").append(id).append("\" gradientUnits=\"").append(units).append('"');
-        if (g.kind() == Gradient.Kind.LINEAR) {
-            out.append(" x1=\"0\" y1=\"0\" x2=\"1\" y2=\"0\"");
-        } else {
-            out.append(" cx=\"0\" cy=\"0\" r=\"1\" fx=\"").append(Numbers.plain(g.focus().x(), 5)).append("\" fy=\"")
-                    .append(Numbers.plain(g.focus().y(), 5)).append('"');
-        }
-        out.append(" gradientTransform=\"matrix(").append(matrix(m)).append(")\"");
-        if (g.spread() != Gradient.Spread.PAD) {
-            out.append(" spreadMethod=\"").append(g.spread().name().toLowerCase(Locale.ROOT)).append('"');
-        }
-        out.append('>');
-        g.stops().forEach(s -> stop(out, s.at(), s.color()));
-        out.append("</").append(tag).append('>');
-    }
-
-    private static void stop(StringBuilder out, double at, Color c) {
-        out.append("<stop offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.hex()).append("\"/>");
-    }
-
-    static String matrix(Affine m) {
-        return Numbers.plain(m.a(), 6) + " " + Numbers.plain(m.b(), 6) + " " + Numbers.plain(m.c(), 6) + " " + Numbers.plain(m.d(), 6) + " "
-                + Numbers.plain(m.e(), 4) + " " + Numbers.plain(m.f(), 4);
     }
 }

@@ -2,7 +2,6 @@ package tundra.core.svg;
 
 import java.util.Base64;
 import java.util.LinkedHashMap;
-import java.util.Locale;
 import java.util.Map;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
@@ -75,7 +74,7 @@ public final class SvgWriter {
         }
         body.append("<g");
         if (!n.toParent().equals(Affine.IDENTITY)) {
-            body.append(" transform=\"matrix(").append(matrix(n.toParent())).append(")\"");
+            body.append(" transform=\"matrix(").append(GradientText.matrix(n.toParent())).append(")\"");
         }
         if (n.opacity() < 1) {
             body.append(" opacity=\"").append(Numbers.plain(n.opacity(), 5)).append('"');
@@ -144,30 +143,9 @@ public final class SvgWriter {
 
     private String gradient(Gradient g, Point box) {
         String id = "g" + next++;
-        Affine m = g.toBox(box);
-        boolean linear = g.kind() == Gradient.Kind.LINEAR || !m.invertible();
-        String tag = linear ? "linearGradient" : "radialGradient";
-        definitions.append('<').append(tag).append(" id=\"").append(id).append("\" gradientUnits=\"userSpaceOnUse\"");
-        definitions.append(linear ? " x1=\"0\" y1=\"0\" x2=\"1\" y2=\"0\""
-                : " cx=\"0\" cy=\"0\" r=\"1\" fx=\"" + Numbers.plain(g.focus().x(), 5) + "\" fy=\"" + Numbers.plain(g.focus().y(), 5) + "\"");
-        if (m.invertible()) {
-            definitions.append(" gradientTransform=\"matrix(").append(matrix(m)).append(")\"");
-        }
-        if (g.spread() != Gradient.Spread.PAD) {
-            definitions.append(" spreadMethod=\"").append(g.spread().name().toLowerCase(Locale.ROOT)).append('"');
-        }
-        definitions.append('>');
-        for (Gradient.Stop s : m.invertible() ? g.stops() : g.stops().subList(g.stops().size() - 1, g.stops().size())) {
-            definitions.append("<stop offset=\"").append(Numbers.plain(s.at(), 5)).append("\" stop-color=\"").append(s.color().withAlpha(255).hex())
-                    .append("\" stop-opacity=\"").append(Numbers.plain(s.color().alpha() / 255.0, 5)).append("\"/>");
-        }
-        definitions.append("</").append(tag).append(">\n");
+        GradientText.definition(definitions, id, g, "userSpaceOnUse", g.toBox(box));
+        definitions.append('\n');
         return id;
-    }
-
-    private static String matrix(Affine m) {
-        return Numbers.plain(m.a(), 6) + " " + Numbers.plain(m.b(), 6) + " " + Numbers.plain(m.c(), 6) + " " + Numbers.plain(m.d(), 6) + " "
-                + plain(m.e()) + " " + plain(m.f());
     }
 
     private void image(Mark.Image i) {
