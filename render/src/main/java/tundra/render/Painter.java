@@ -31,9 +31,12 @@ import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.model.Asset;
+import tundra.core.model.Color;
 
 /** Paints frames with Skia. Holds decoded pictures and native paths; one thread at a time; {@link #close} frees them. */
 public final class Painter implements AutoCloseable {
+    /** The luminance that Skia takes where a colour changes within the letters. */
+    private static final Color GREY = new Color(128, 128, 128, 255);
     private final Pictures pictures = new Pictures();
     private final Fonts fonts = Fonts.BUNDLED;
     private final Map<Outline, Path> paths = new IdentityHashMap<>();
@@ -97,7 +100,7 @@ public final class Painter implements AutoCloseable {
             case Mark.Fill f -> Shading.with(fill, f.paint(), f.box(), alpha, () -> form(canvas, f.form(), fill));
             case Mark.Stroke s -> Shading.with(stroke, s.paint(), s.box(), alpha, () -> stroke(canvas, s));
             case Mark.Image i -> image(canvas, i, alpha, scale);
-            case Mark.Glyphs g -> Shading.with(fill, g.paint(), g.layout().box(), alpha, () -> glyphs(canvas, g, fill));
+            case Mark.Glyphs g -> text(canvas, g, alpha);
         }
     }
 
@@ -153,6 +156,25 @@ public final class Painter implements AutoCloseable {
                 canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Shapes.rect(i.size()),
                         SamplingMode.LINEAR, paint, true);
             }
+        }
+    }
+
+    /** Letters in the tone that a browser gives them. */
+    private void text(Canvas canvas, Mark.Glyphs g, double alpha) {
+        Color tone = g.paint() instanceof Color c ? c : GREY;
+        Point box = new Point((float) g.layout().box().x(), (float) g.layout().box().y());
+        float pad = (float) g.text().size();
+        Rect bounds = Rect.makeLTRB(-pad, -pad, box.getX() + pad, box.getY() + pad);
+        double seen = alpha * (g.paint() instanceof Color c ? c.alpha() / 255.0 : 1);
+        try (var toned = new Paint().setColorFilter(TextTone.of(tone)); var faded = new Paint().setAlphaf((float) seen)) {
+            int saved = canvas.save();
+            if (seen < 1) {
+                // a layer of its own: a paint's alpha would come before its colour filter
+                canvas.saveLayer(bounds, faded);
+            }
+            canvas.saveLayer(bounds, toned);
+            Shading.with(fill, g.paint() instanceof Color c ? c.withAlpha(255) : g.paint(), g.layout().box(), 1, () -> glyphs(canvas, g, fill));
+            canvas.restoreToCount(saved);
         }
     }
 
