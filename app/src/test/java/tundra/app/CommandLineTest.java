@@ -56,6 +56,21 @@ class CommandLineTest {
     }
 
     @Test
+    void aFrameGoesOutAsSvgAndComesBackAsAProject() throws Exception {
+        Path svg = folder.resolve("arrival.svg"), back = folder.resolve("back.tundra");
+        assertThat(run("svg", DEMO, "--at", "3", "--to", svg.toString())).isZero();
+        assertThat(Files.readString(svg)).contains("<title>Station</title>").contains("linearGradient").contains("Open Night");
+        assertThat(run("import", svg.toString(), "--to", back.toString())).isZero();
+        var p = ProjectFile.read(back);
+        assertThat(p.scenes().getFirst().board().size()).isEqualTo(new tundra.core.geometry.Point(1280, 640));
+        assertThat(tundra.core.model.Tree.ids(p.scenes().getFirst().board().elements())).hasSizeGreaterThan(60);
+        fails("is there already", "import", svg.toString(), "--to", back.toString());
+        fails("can't be brought in", "import", DEMO, "--to", folder.resolve("no.tundra").toString());
+        assertThat(folder.resolve("no.tundra")).doesNotExist();
+        fails("between 0 and 86400", "svg", DEMO, "--at", "-1", "--to", folder.resolve("no.svg").toString());
+    }
+
+    @Test
     void stillWritesAPictureOfTheAskedSize() throws Exception {
         Path png = folder.resolve("a.png");
         assertThat(run("still", DEMO, "--at", "1.5", "--size", "320x160", "--to", png.toString())).isZero();

@@ -3,6 +3,7 @@ package tundra.app.color;
 import java.util.Locale;
 import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -55,7 +56,7 @@ public final class PaintField extends HBox {
         setHgrow(kind, Priority.ALWAYS);
         alpha.setPrefWidth(58);
         alpha.setMinWidth(58);
-        getChildren().addAll(swatch, hex, alpha);
+        getChildren().addAll(swatch, hex, alpha, kind);
         hex.setOnAction(e -> commit());
         hex.focusedProperty().addListener((o, was, is) -> {
             if (!is) {
@@ -84,11 +85,12 @@ public final class PaintField extends HBox {
     public void show(Paint p) {
         paint = p;
         Swatches.paint(sample, p);
+        // the swatch stays where it is: the open popover hangs on it
+        shown(hex, p instanceof Color);
+        shown(alpha, p instanceof Color);
+        shown(kind, p instanceof Gradient);
         switch (p) {
             case Color c -> {
-                if (!getChildren().contains(hex)) {
-                    getChildren().setAll(swatch, hex, alpha);
-                }
                 if (!hex.isFocused()) {
                     hex.setText(c.visible() ? c.withAlpha(255).hex().substring(1) : "none");
                 }
@@ -96,9 +98,13 @@ public final class PaintField extends HBox {
             }
             case Gradient g -> {
                 kind.setText(g.kind().name().toLowerCase(Locale.ROOT) + ", " + g.stops().size() + " stops");
-                getChildren().setAll(swatch, kind);
             }
         }
+    }
+
+    private static void shown(Node n, boolean on) {
+        n.setVisible(on);
+        n.setManaged(on);
     }
 
     private void commit() {

@@ -62,6 +62,7 @@ public final class DetailsPanel extends ScrollPane {
             build();
         } else {
             rows.forEach(PropertyRow::refresh);
+            strokeRows();
             if (text != null) {
                 text.refresh();
             }
@@ -80,10 +81,20 @@ public final class DetailsPanel extends ScrollPane {
 
     /** What decides which rows there are. */
     private String key(Element e) {
-        return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word() + strokeSeen(e));
+        return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
     }
 
-    /** What belongs to a stroke is shown once there is one. */
+    /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
+    private void strokeRows() {
+        Element e = studio.selected();
+        for (PropertyRow<?> r : rows) {
+            if (e != null && STROKE.contains(r.property()) && r.property() != Properties.STROKE) {
+                r.setVisible(strokeSeen(e));
+                r.setManaged(r.isVisible());
+            }
+        }
+    }
+
     private boolean strokeSeen(Element e) {
         return e.rest().get(Properties.STROKE).visible() || studio.board().timelines().stream().anyMatch(t -> t.track(e.id(), Properties.STROKE) != null);
     }
@@ -134,8 +145,8 @@ public final class DetailsPanel extends ScrollPane {
             box.getChildren().add(easing);
         }
         section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p)).toList(), e.id());
-        boolean stroked = strokeSeen(e);
-        section("Stroke", STROKE.stream().filter(all::contains).filter(p -> stroked || p == Properties.STROKE).toList(), e.id());
+        section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
+        strokeRows();
     }
 
     private static Node heading(String name, String chip) {

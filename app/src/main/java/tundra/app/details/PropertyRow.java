@@ -79,6 +79,10 @@ final class PropertyRow<T> extends HBox {
         refresh();
     }
 
+    Property<T> property() {
+        return property;
+    }
+
     private NumberField number(int part) {
         String label = property.parts().get(part);
         var f = new NumberField(property.label() + (property.parts().size() > 1 ? " " + label : ""), label, property.unit().equals("%") ? 1 : 2);

@@ -141,13 +141,13 @@ public final class SvgReader {
         }
         Affine ctm = outer.times(SvgText.transform(css.getOrDefault("transform", e.getAttribute("transform"))));
         Made made = switch (kind) {
-            case "g", "a" -> group(e, children(e, ctm, css, depth), css);
+            case "g", "a" -> group(e, children(e, ctm, css, depth));
             case "svg" -> nested(e, ctm, css, depth);
             case "symbol" -> nested(e, ctm, css, depth);
             case "switch" -> chosen(e, ctm, css, depth);
             case "use" -> use(e, ctm, css, depth);
             case "path", "rect", "circle", "ellipse", "line", "polyline", "polygon" -> shape(e, ctm, css);
-            case "text" -> group(e, texts.read(e, ctm, css, this::solid), css);
+            case "text" -> group(e, texts.read(e, ctm, css, this::solid));
             case "image" -> picture(e, ctm, css);
             case "foreignObject" -> {
                 report.lost("A block of HTML was left out");
@@ -230,13 +230,15 @@ public final class SvgReader {
         return id.isEmpty() || id.matches("[A-Za-z]+[\\d-]*[A-Za-z]?\\d*") && id.matches(".*\\d.*") ? standard : id.substring(0, Math.min(60, id.length()));
     }
 
-    private Made group(org.w3c.dom.Element e, List<Made> made, Map<String, String> css) {
+    private Made group(org.w3c.dom.Element e, List<Made> made) {
         if (made.isEmpty()) {
             return null;
         }
-        boolean plain = !css.containsKey("opacity") || SvgText.fraction(css.get("opacity"), 1) >= 1;
-        if (made.size() == 1 && plain) {
-            return made.getFirst();
+        if (made.size() == 1) {
+            // a group of one is that one, by the group's name where it has one of its own
+            Made one = made.getFirst();
+            String own = name(e, "");
+            return own.isEmpty() ? one : new Made(one.element().withName(own), one.box());
         }
         return wrapped(name(e, Style.name(e).equals("text") ? "Text" : "Group"), made, null);
     }
@@ -274,7 +276,7 @@ public final class SvgReader {
         Rect all = made.stream().map(Made::box).reduce(null, (a, b) -> b.union(a), (a, b) -> a);
         Rect inner = edge.bounds();
         boolean inside = inner.grow(0.5).contains(all.topLeft()) && inner.grow(0.5).contains(all.bottomRight());
-        return clips && !inside ? wrapped(name(e, "Drawing"), made, edge) : group(e, made, css);
+        return clips && !inside ? wrapped(name(e, "Drawing"), made, edge) : group(e, made);
     }
 
     private Made chosen(org.w3c.dom.Element e, Affine ctm, Map<String, String> css, int depth) throws FileProblem {
