@@ -132,7 +132,7 @@ final class ShotApp {
             @Override
             public void handle(long now) {
                 pulses++;
-                still = page || w.canvas.settled() && !w.jobs.busy() ? still + 1 : 0;
+                still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) ? still + 1 : 0;
                 if (still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
                     stop();
                     save(stage);
@@ -141,6 +141,11 @@ final class ShotApp {
                 }
             }
         }.start();
+    }
+
+    private static boolean tracing(Stage stage) {
+        javafx.scene.Node apply = stage.getScene().lookup("#trace-apply");
+        return apply != null && apply.isDisabled();
     }
 
     private void save(Stage stage) {
