@@ -22,6 +22,8 @@ import tundra.core.model.Color;
 public final class Trace {
     private static final int SAMPLES = 20_000;
     private static final int ROUNDS = 12;
+    /** How far a sheet reaches beneath those above, in pixels. */
+    private static final int UNDER = 2;
     /** How far along the edge a corner's sides are looked at, in pixels. */
     private static final int REACH = 4;
     private static final double CORNER = Math.cos(Math.toRadians(52));
@@ -248,24 +250,47 @@ public final class Trace {
 
     // --- edges ---
 
-    private boolean in(int[] label, int[] rank, int least, int x, int y) {
-        if (x < 0 || y < 0 || x >= w || y >= h) {
-            return false;
+    /**
+     * The pixels of a sheet: those of its own rank, and around them what is covered by sheets above, as far as the edges of those
+     * may lie off. The lowest sheet lies under all.
+     */
+    private boolean[] sheet(int[] label, int[] rank, int own) {
+        boolean[] out = new boolean[w * h];
+        for (int y = 0; y < h; y++) {
+            for (int x = 0; x < w; x++) {
+                int l = label[y * w + x];
+                out[y * w + x] = l >= 0 && (own == 0 || rank[l] == own || rank[l] > own && near(label, rank, own, x, y));
+            }
         }
-        int l = label[y * w + x];
-        return l >= 0 && rank[l] >= least;
+        return out;
     }
 
-    /** The edges of all pixels of a rank or above, with the inside on the right hand. */
-    private Outline outline(int[] label, int[] rank, int least) {
+    private boolean near(int[] label, int[] rank, int own, int x, int y) {
+        for (int j = Math.max(0, y - UNDER); j <= Math.min(h - 1, y + UNDER); j++) {
+            for (int i = Math.max(0, x - UNDER); i <= Math.min(w - 1, x + UNDER); i++) {
+                int l = label[j * w + i];
+                if (l >= 0 && rank[l] == own) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private boolean in(boolean[] sheet, int x, int y) {
+        return x >= 0 && y >= 0 && x < w && y < h && sheet[y * w + x];
+    }
+
+    /** The edges of a sheet, with the inside on the right hand. */
+    private Outline outline(int[] label, int[] rank, int own) {
+        boolean[] sheet = sheet(label, rank, own);
         boolean[] done = new boolean[(w + 1) * (h + 1)];
         var contours = new ArrayList<Contour>();
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {
                 // each edge has a level crack with the inside below, walked to the right
-                if (in(label, rank, least, x, y) && !in(label, rank, least, x, y - 1) && !done[y * (w + 1) + x]) {
-                    List<Point> crack = follow(label, rank, least, x, y, done);
-                    Contour c = smooth(crack);
+                if (in(sheet, x, y) && !in(sheet, x, y - 1) && !done[y * (w + 1) + x]) {
+                    Contour c = smooth(follow(sheet, x, y, done));
                     if (c.nodes().size() > 1) {
                         contours.add(c);
                     }
@@ -275,7 +300,7 @@ public final class Trace {
         return new Outline(contours);
     }
 
-    private List<Point> follow(int[] label, int[] rank, int least, int x0, int y0, boolean[] done) {
+    private List<Point> follow(boolean[] sheet, int x0, int y0, boolean[] done) {
         var out = new ArrayList<Point>();
         int x = x0, y = y0, dx = 1, dy = 0;
         do {
@@ -288,7 +313,7 @@ public final class Trace {
             // the pixels ahead: to the right hand and to the left hand
             int rx = x + (dx - dy - 1) / 2, ry = y + (dy + dx - 1) / 2;
             int lx = x + (dx + dy - 1) / 2, ly = y + (dy - dx - 1) / 2;
-            boolean right = in(label, rank, least, rx, ry), left = in(label, rank, least, lx, ly);
+            boolean right = in(sheet, rx, ry), left = in(sheet, lx, ly);
             int t = dx;
             if (!right) {
                 dx = -dy;
