@@ -15,6 +15,7 @@ import tundra.core.edit.Align;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Names;
 import tundra.core.edit.Reshape;
+import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.Mark;
 import tundra.core.frame.Marks;
@@ -101,7 +102,9 @@ final class DrawCommands {
                 return;
             }
             Values v = s.builder().valuesAt(e.id(), s.playhead());
-            outlines.add(Marks.form((Content.Shape) e.content(), v).outline().through(p.toCanvas()));
+            Form form = Marks.form((Content.Shape) e.content(), v);
+            Outline area = form instanceof Form.Curve c && c.evenOdd() ? Combine.fromEvenOdd(c.outline()) : form.outline();
+            outlines.add(area.through(p.toCanvas()));
         }
         replace(name, all, Combine.of(operation, outlines), all.getFirst());
     }

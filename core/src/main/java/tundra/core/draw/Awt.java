@@ -89,7 +89,7 @@ final class Awt {
                 Point start = segments.getFirst().p0();
                 segments.set(segments.size() - 1, new Cubic(last.p0(), last.p1(), last.p2().plus(start.minus(last.p3())), start));
             }
-            contours.add(FitCurve.contour(segments, closed));
+            contours.add(Contour.of(segments, closed));
             segments.clear();
         }
     }

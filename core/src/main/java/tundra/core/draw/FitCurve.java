@@ -29,7 +29,7 @@ public final class FitCurve {
         if (p.size() < 2) {
             return new Contour(p.isEmpty() ? List.of() : List.of(Node.corner(p.getFirst().x(), p.getFirst().y())), false);
         }
-        return contour(segments(p, tolerance), false);
+        return Contour.of(segments(p, tolerance), false);
     }
 
     /**
@@ -74,7 +74,7 @@ public final class FitCurve {
                 all.addAll(segments(run, tolerance));
             }
         }
-        return contour(all, true);
+        return Contour.of(all, true);
     }
 
     /** The segments through a row of distinct points, at least two. */
@@ -115,25 +115,6 @@ public final class FitCurve {
             }
         }
         return out;
-    }
-
-    /** Segments end to end as nodes; a node is smooth where its handles lie in one line. */
-    static Contour contour(List<Cubic> segments, boolean closed) {
-        var nodes = new ArrayList<Node>();
-        int n = segments.size();
-        for (int i = 0; i < n + (closed ? 0 : 1); i++) {
-            Cubic before = i > 0 ? segments.get(i - 1) : closed ? segments.getLast() : null;
-            Cubic after = i < n ? segments.get(i) : null;
-            Point at = after != null ? after.p0() : before.p3();
-            Point in = before == null ? Point.ZERO : before.p2().minus(at), out = after == null ? Point.ZERO : after.p1().minus(at);
-            nodes.add(new Node(at, in, out, inLine(in, out)));
-        }
-        return new Contour(nodes, closed);
-    }
-
-    private static boolean inLine(Point in, Point out) {
-        double a = in.length(), b = out.length();
-        return a > 1e-6 && b > 1e-6 && (in.x() * out.x() + in.y() * out.y()) / (a * b) < -0.9999;
     }
 
     /** The unit direction at a point, by the point a little further on. */

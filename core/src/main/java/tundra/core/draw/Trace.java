@@ -355,7 +355,7 @@ public final class Trace {
             }
             all.addAll(FitCurve.segments(run, options.tolerance()));
         }
-        return FitCurve.contour(all, true);
+        return Contour.of(all, true);
     }
 
     /** The crack's own corner between two midpoints that turn, else the midpoint. */

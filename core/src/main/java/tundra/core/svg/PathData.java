@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Cubic;
-import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
@@ -142,25 +141,9 @@ final class PathData {
                     segments.add(new Cubic(last.p3(), last.p3(), start, start));
                 }
             }
-            contours.add(contour(segments, closed && segments.size() > 1));
+            contours.add(Contour.of(segments, closed && segments.size() > 1));
             segments.clear();
         }
-    }
-
-    /** Segments end to end as nodes. */
-    static Contour contour(List<Cubic> segments, boolean closed) {
-        var nodes = new ArrayList<Node>();
-        int n = segments.size();
-        for (int i = 0; i < n + (closed ? 0 : 1); i++) {
-            Cubic before = i > 0 ? segments.get(i - 1) : closed ? segments.getLast() : null;
-            Cubic after = i < n ? segments.get(i) : null;
-            Point at = after != null ? after.p0() : before.p3();
-            Point in = before == null ? Point.ZERO : before.p2().minus(before.p3()), out = after == null ? Point.ZERO : after.p1().minus(at);
-            double a = in.length(), b = out.length();
-            boolean smooth = a > 1e-6 && b > 1e-6 && (in.x() * out.x() + in.y() * out.y()) / (a * b) < -0.9998;
-            nodes.add(new Node(at, in, out, smooth));
-        }
-        return new Contour(nodes, closed);
     }
 
     // --- the text ---

@@ -69,7 +69,7 @@ final class Shapes {
         out.addAll(Arcs.cubics(new Point(x + rx, b), new Point(x, b - ry), rx, ry, 0, false, true));
         line(out, new Point(x, b - ry), new Point(x, y + ry));
         out.addAll(Arcs.cubics(new Point(x, y + ry), new Point(x + rx, y), rx, ry, 0, false, true));
-        return new Outline(List.of(PathData.contour(out, true)));
+        return new Outline(List.of(Contour.of(out, true)));
     }
 
     private static void line(List<Cubic> out, Point a, Point b) {
