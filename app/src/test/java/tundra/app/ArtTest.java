@@ -173,6 +173,52 @@ class ArtTest extends InWindow {
     }
 
     @Test
+    void theShelfKeepsFontsAndSounds() throws Exception {
+        Path font = Files.write(folder.resolve("own.ttf"), OwnFont.bytes());
+        Path sound = Files.write(folder.resolve("wind.wav"), Tone.wav(0.5, 220));
+        t.fileToOpen = font;
+        t.run("bring-in");
+        t.until(() -> t.studio.project().assets().size() == 1);
+        t.fileToOpen = sound;
+        t.run("bring-in");
+        t.until(() -> t.studio.project().assets().size() == 2);
+        assertThat(t.studio.board().elements()).as("neither is placed").isEmpty();
+        t.keys(KeyCode.T);
+        t.click(t.canvas(200, 150));
+        t.type("hare");
+        t.keys(KeyCode.ESCAPE);
+        Element e = t.studio.selected();
+        double before = RealWindow.fx(() -> t.studio.frame().find(e.id()).node().box().x());
+        t.click(tile(0));
+        assertThat(((Content.Text) t.studio.selected().content()).family()).isEqualTo(OwnFont.FAMILY);
+        assertThat(RealWindow.fx(() -> t.studio.frame().find(e.id()).node().box().x())).as("measured anew").isNotEqualTo(before);
+        // the piece keeps them, and its page carries the font
+        t.fileToSave = folder.resolve("fonts.tundra");
+        t.run("save");
+        t.until(() -> Files.exists(folder.resolve("fonts.tundra")) && !t.w.jobs.busy());
+        var again = tundra.core.file.ProjectFile.read(folder.resolve("fonts.tundra"));
+        assertThat(again.assets().values()).extracting(tundra.core.model.Asset::mediaType).containsExactly("font/ttf", "audio/wav");
+        var fonts = tundra.render.Fonts.of(again.assets());
+        var page = new tundra.web.PageCompiler(fonts, fonts).compile(again, null);
+        assertThat(page.files().get("fonts/Tundra-400.ttf")).isEqualTo(OwnFont.bytes());
+        // broken ones change nothing
+        t.fileToOpen = Files.write(folder.resolve("cut.ttf"), java.util.Arrays.copyOf(OwnFont.bytes(), 400));
+        t.run("bring-in");
+        t.settle();
+        assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("cut.ttf").contains("Nothing was changed");
+        assertThat(t.studio.project().assets()).hasSize(2);
+        while (t.studio.undoName() != null) {
+            t.run("undo");
+        }
+        assertThat(t.studio.project().assets()).isEmpty();
+    }
+
+    private Point tile(int index) throws Exception {
+        Node shelf = t.node("shelf");
+        return RealWindow.fx(() -> t.screen(shelf.lookupAll(".swatch-button").stream().toList().get(index), 20, 20));
+    }
+
+    @Test
     void aGroupsBoundsAreSetWithoutMovingWhatIsInIt() throws Exception {
         RealWindow.fx(() -> {
             var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(50, 30)).with(Properties.SIZE, new Point(40, 20)));

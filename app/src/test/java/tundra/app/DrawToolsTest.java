@@ -203,6 +203,108 @@ class DrawToolsTest extends InWindow {
         t.click(t.canvas(400, 300));
         t.settle();
         assertThat(t.studio.board().elements()).as("nothing encloses that place").hasSize(2);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.board().elements()).extracting(Element::name).containsExactly("Ring");
+        t.keys(KeyCode.ESCAPE);
+        assertThat(t.w.tools.kind()).as("Escape puts the tool away").isEqualTo(ToolKind.SELECT);
+        t.click(t.canvas(160, 160));
+        t.settle();
+        assertThat(t.studio.board().elements()).hasSize(1);
+    }
+
+    @Test
+    void aPolygonKeepsItsProportionGrowsFromTheMiddleAndIsGivenUp() throws Exception {
+        t.keys(KeyCode.G);
+        t.hold(KeyCode.SHIFT);
+        t.drag(t.canvas(100, 100), t.canvas(180, 140));
+        t.letGo(KeyCode.SHIFT);
+        Point size = t.studio.selected().rest().get(Properties.SIZE);
+        assertThat(size.x()).isEqualTo(size.y());
+        t.keys(KeyCode.G);
+        t.hold(KeyCode.ALT);
+        t.drag(t.canvas(300, 200), t.canvas(340, 230));
+        t.letGo(KeyCode.ALT);
+        assertThat(t.studio.selected().rest().get(Properties.SIZE)).isEqualTo(new Point(80, 60));
+        assertThat(t.studio.selected().rest().get(Properties.POSITION)).isEqualTo(new Point(300, 200));
+        t.keys(KeyCode.G);
+        t.dragHold(t.canvas(50, 50), t.canvas(90, 90));
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        assertThat(t.studio.board().elements()).hasSize(2);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.board().elements()).isEmpty();
+    }
+
+    @Test
+    void thePickerTakesStrokesWithAltAndStaysWithShift() throws Exception {
+        add("Hut", new Content.Rectangle(), new Rect(300, 100, 80, 80), filled("#C8503A"));
+        Element e = add("Snow", new Content.Rectangle(), new Rect(100, 100, 80, 80), filled("#F3F7FA"));
+        t.keys(KeyCode.C);
+        t.hold(KeyCode.ALT);
+        t.hold(KeyCode.SHIFT);
+        t.click(t.canvas(340, 140));
+        t.letGo(KeyCode.SHIFT);
+        t.letGo(KeyCode.ALT);
+        assertThat(now(e).rest().get(Properties.STROKE)).isEqualTo(Color.parse("#C8503A"));
+        assertThat(now(e).rest().get(Properties.FILL)).isEqualTo(Color.parse("#F3F7FA"));
+        assertThat(t.w.tools.kind()).isEqualTo(ToolKind.PICK);
+        t.keys(KeyCode.ESCAPE);
+        assertThat(t.w.tools.kind()).isEqualTo(ToolKind.SELECT);
+        assertThat(now(e).rest().get(Properties.STROKE)).isEqualTo(Color.parse("#C8503A"));
+    }
+
+    @Test
+    void thePenStepsItsDirectionWithShiftAndIsUndoneInOneStep() throws Exception {
+        t.keys(KeyCode.P);
+        t.click(t.canvas(100, 100));
+        t.hold(KeyCode.SHIFT);
+        t.click(t.canvas(200, 104));
+        t.letGo(KeyCode.SHIFT);
+        t.keys(KeyCode.ENTER);
+        var nodes = outline(t.studio.selected()).contours().getFirst().nodes();
+        assertThat(nodes.get(1).at().y()).isCloseTo(nodes.get(0).at().y(), within(1e-6));
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.board().elements()).isEmpty();
+    }
+
+    @Test
+    void combiningFollowsTheEvenOddRuleOfItsParts() throws Exception {
+        var ring = new Outline(List.of(Outline.rectangle(new Rect(0, 0, 100, 100), 0).contours().getFirst(),
+                Outline.rectangle(new Rect(25, 25, 50, 50), 0).contours().getFirst()));
+        add("Ring", new Content.Path(ring, new Point(100, 100), true), new Rect(100, 100, 100, 100), filled("#C8503A"));
+        add("Bar", new Content.Rectangle(), new Rect(140, 60, 20, 60), filled("#5F8FA3"));
+        t.run("select-all");
+        t.run("combine-UNION");
+        t.run("select-none");
+        assertThat(t.pixel(t.canvas(150, 70)).getGreen()).as("the bar").isCloseTo(0x50 / 255.0, within(0.03));
+        assertThat(t.pixel(t.canvas(150, 150)).getGreen()).as("the hole stays open").isGreaterThan(0.9);
+        assertThat(t.pixel(t.canvas(110, 150)).getGreen()).as("the ring").isCloseTo(0x50 / 255.0, within(0.03));
+    }
+
+    @Test
+    void severalAreResizedTogether() throws Exception {
+        Element a = add("A", new Content.Rectangle(), new Rect(100, 100, 40, 40), filled("#C8503A"));
+        Element b = add("B", new Content.Ellipse(), new Rect(200, 160, 40, 40), filled("#5F8FA3"));
+        t.run("select-all");
+        t.drag(t.canvas(240, 200), t.canvas(310, 200));
+        assertThat(now(a).rest().get(Properties.SIZE)).isEqualTo(new Point(60, 40));
+        assertThat(now(b).rest().get(Properties.POSITION).x()).as("140 of 140 px became 210").isCloseTo(280, within(0.01));
+        assertThat(t.studio.undoName()).isEqualTo("Resize 2 elements");
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(now(a).rest().get(Properties.SIZE)).isEqualTo(new Point(40, 40));
+        t.dragHold(t.canvas(240, 200), t.canvas(310, 230));
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        assertThat(now(b).rest().get(Properties.SIZE)).isEqualTo(new Point(40, 40));
+        // turned ones keep their proportion, and so does everything with Shift; with Alt the middle stays
+        t.hold(KeyCode.SHIFT);
+        t.hold(KeyCode.ALT);
+        t.drag(t.canvas(240, 200), t.canvas(310, 200));
+        t.letGo(KeyCode.ALT);
+        t.letGo(KeyCode.SHIFT);
+        assertThat(now(a).rest().get(Properties.SIZE)).isEqualTo(new Point(80, 80));
+        assertThat(RealWindow.fx(() -> t.studio.frame().find(a.id()).bounds()).x()).isCloseTo(30, within(0.01));
     }
 
     @Test

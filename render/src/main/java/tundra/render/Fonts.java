@@ -13,17 +13,22 @@ import io.github.humbleui.skija.shaper.ShapingOptions;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import tundra.core.frame.TextMeasurer;
+import tundra.core.model.Asset;
 import tundra.core.model.FontSource;
 
-/** The bundled fonts: their files, their measures and their shapes. No font of the system is ever used. */
+/** The bundled fonts and those on a shelf: their files, their measures and their shapes. No font of the system is ever used. */
 public final class Fonts implements TextMeasurer, FontSource {
-    public static final Fonts BUNDLED = new Fonts();
-
-    private record Face(String family, int weight, String file) {}
+    /** @param own the font of a shelf; null for a bundled one */
+    private record Face(String family, int weight, String file, Asset own) {
+        Face(String family, int weight, String file) {
+            this(family, weight, file, null);
+        }
+    }
 
     private static final List<Face> FACES = List.of(
             new Face("Figtree", 400, "Figtree_400Regular"), new Face("Figtree", 500, "Figtree_500Medium"),
@@ -36,37 +41,69 @@ public final class Fonts implements TextMeasurer, FontSource {
 
     private static final ShapingOptions APART = ShapingOptions.DEFAULT.withFeatures("-liga -clig -calt -dlig -hlig");
 
-    private final Map<Face, byte[]> files = new ConcurrentHashMap<>();
-    private final Map<Face, Typeface> typefaces = new ConcurrentHashMap<>();
+    public static final Fonts BUNDLED = new Fonts(FACES);
+    private static final Map<Face, byte[]> FILES = new ConcurrentHashMap<>();
+    private static final Map<Face, Typeface> TYPEFACES = new ConcurrentHashMap<>();
+    private static final Map<List<Asset>, Fonts> OF = new ConcurrentHashMap<>();
+
+    private final List<Face> faces;
     private final Map<Face, double[]> metrics = new ConcurrentHashMap<>();
     private final Map<Measured, Double> widths = new ConcurrentHashMap<>();
 
     private record Measured(Face face, double size, String line, boolean ligatures) {}
 
-    private Fonts() {}
+    private Fonts(List<Face> faces) {
+        this.faces = faces;
+    }
+
+    /** The bundled fonts and those of a shelf; of two faces alike the shelf's is taken. The same instance for the same fonts. */
+    public static Fonts of(Map<String, Asset> shelf) {
+        List<Asset> own = shelf.values().stream().filter(a -> a.kind() == Asset.Kind.FONT).toList();
+        return own.isEmpty() ? BUNDLED : OF.computeIfAbsent(own, Fonts::with);
+    }
+
+    private static Fonts with(List<Asset> own) {
+        var all = new ArrayList<Face>();
+        for (Asset a : own) {
+            Typeface t = FontReader.typeface(a.data());
+            if (t != null) {
+                var face = new Face(t.getFamilyName(), t.getFontStyle().getWeight(), null, a);
+                all.add(face);
+                TYPEFACES.put(face, t);
+            }
+        }
+        all.addAll(FACES);
+        return new Fonts(List.copyOf(all));
+    }
+
+    /** The family that a font of a shelf belongs to. */
+    public static String familyOf(Asset font) {
+        return of(Map.of(font.hash(), font)).faces.getFirst().family;
+    }
 
     @Override
     public List<String> families() {
-        return FACES.stream().map(Face::family).distinct().toList();
+        return faces.stream().map(Face::family).distinct().toList();
     }
 
     @Override
     public List<Integer> weights(String family) {
-        return FACES.stream().filter(f -> f.family.equals(family)).map(Face::weight).toList();
+        return faces.stream().filter(f -> f.family.equals(family)).map(Face::weight).distinct().sorted().toList();
     }
 
     @Override
     public byte[] file(String family, int weight) {
-        return files.computeIfAbsent(face(family, weight), Fonts::load).clone();
+        return FILES.computeIfAbsent(face(family, weight), Fonts::load).clone();
     }
 
     @Override
     public byte[] licence(String family) {
-        return resource("LICENSE-" + face(family, 400).family.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".txt");
+        Face face = face(family, 400);
+        return face.own != null ? null : resource("LICENSE-" + face.family.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".txt");
     }
 
     private static byte[] load(Face f) {
-        return resource(f.file + ".ttf");
+        return f.own != null ? f.own.data() : resource(f.file + ".ttf");
     }
 
     private static byte[] resource(String name) {
@@ -77,15 +114,15 @@ public final class Fonts implements TextMeasurer, FontSource {
         }
     }
 
-    private static Face face(String family, int weight) {
-        String known = FACES.stream().anyMatch(f -> f.family.equals(family)) ? family : STANDARD;
-        return FACES.stream().filter(f -> f.family.equals(known))
+    private Face face(String family, int weight) {
+        String known = faces.stream().anyMatch(f -> f.family.equals(family)) ? family : STANDARD;
+        return faces.stream().filter(f -> f.family.equals(known))
                 .min(java.util.Comparator.comparingInt(f -> Math.abs(f.weight - weight))).orElseThrow();
     }
 
     private Typeface typeface(Face f) {
-        return typefaces.computeIfAbsent(f, x -> {
-            try (Data data = Data.makeFromBytes(files.computeIfAbsent(x, Fonts::load))) {
+        return TYPEFACES.computeIfAbsent(f, x -> {
+            try (Data data = Data.makeFromBytes(FILES.computeIfAbsent(x, Fonts::load))) {
                 return FontMgr.getDefault().makeFromData(data);
             }
         });

@@ -22,7 +22,6 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
@@ -38,14 +37,15 @@ public final class Painter implements AutoCloseable {
     /** The luminance that Skia takes where a colour changes within the letters. */
     private static final Color GREY = new Color(128, 128, 128, 255);
     private final Pictures pictures = new Pictures();
-    private final Fonts fonts = Fonts.BUNDLED;
+    private Fonts fonts = Fonts.BUNDLED;
     private final Map<Outline, Path> paths = new IdentityHashMap<>();
     private final Paint fill = new Paint().setAntiAlias(true);
     private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter((float) StrokeStyle.MITER_LIMIT);
 
-    /** Where picture elements find their pictures. */
-    public void use(Function<String, Asset> assets) {
-        pictures.use(assets);
+    /** Where pictures and fonts are found. */
+    public void use(Map<String, Asset> shelf) {
+        pictures.use(shelf::get);
+        fonts = Fonts.of(shelf);
     }
 
     /** The background and all nodes, in canvas coordinates of the given Skia canvas. */

@@ -69,7 +69,7 @@ public final class PictureReader {
             throw problem(name, "it is not a picture that can be read, or it is damaged or cut short");
         }
         try (Image image = decode(data)) {
-            return Asset.of(name, type, image.getWidth(), image.getHeight(), data);
+            return Asset.picture(name, type, image.getWidth(), image.getHeight(), data);
         } catch (IllegalArgumentException e) {
             throw problem(name, "it is damaged");
         }

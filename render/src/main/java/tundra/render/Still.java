@@ -17,7 +17,7 @@ public final class Still {
         double scale = Math.min(width / frame.size().x(), height / frame.size().y());
         double x = (width - frame.size().x() * scale) / 2, y = (height - frame.size().y() * scale) / 2;
         try (Surface s = Surface.makeRasterN32Premul(width, height); var painter = new Painter()) {
-            painter.use(project.assets()::get);
+            painter.use(project.assets());
             Canvas c = s.getCanvas();
             c.clear(frame.background().argb());
             c.translate((float) x, (float) y).scale((float) scale, (float) scale);

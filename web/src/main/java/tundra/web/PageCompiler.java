@@ -48,7 +48,10 @@ public final class PageCompiler {
         }
         for (Markup.Face f : markup.faces()) {
             files.put(fontPath(f), fonts.file(f.family(), f.weight()));
-            files.put("fonts/LICENSE-" + slug(f.family()) + ".txt", fonts.licence(f.family()));
+            byte[] licence = fonts.licence(f.family());
+            if (licence != null) {
+                files.put("fonts/LICENSE-" + slug(f.family()) + ".txt", licence);
+            }
         }
         return new Page(files);
     }

@@ -57,7 +57,7 @@ final class EveryPiece {
         }
         var out = new ByteArrayOutputStream();
         javax.imageio.ImageIO.write(image, "png", out);
-        return Asset.of("blobs.png", "image/png", 480, 320, out.toByteArray());
+        return Asset.picture("blobs.png", "image/png", 480, 320, out.toByteArray());
     }
 
     private Element add(String id, Content content, double x, double y, double w, double h) {

@@ -5,11 +5,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
+import tundra.core.file.Limits;
 import tundra.core.svg.SvgReader;
+import tundra.render.FontReader;
 import tundra.render.Fonts;
 import tundra.render.PictureReader;
+import tundra.render.SoundReader;
 
-/** Reads art by what it holds: SVG as elements, everything else as a picture. */
+/** Reads a file by what it holds: SVG as elements, fonts and sounds for the shelf, everything else as a picture. */
 public final class ArtReader {
     private ArtReader() {}
 
@@ -17,6 +20,15 @@ public final class ArtReader {
         String name = file.getFileName().toString();
         if (Files.isRegularFile(file) && Files.size(file) < 64 << 20 && isSvg(name, file)) {
             return drawing(name, Files.readAllBytes(file));
+        }
+        if (Files.isRegularFile(file) && Files.size(file) < Limits.ENTRY_BYTES) {
+            byte[] start = start(file);
+            if (FontReader.isFont(start)) {
+                return new Brought.Kept(FontReader.read(name, Files.readAllBytes(file)));
+            }
+            if (SoundReader.type(start) != null) {
+                return new Brought.Kept(SoundReader.read(name, Files.readAllBytes(file)));
+            }
         }
         return new Brought.Picture(PictureReader.read(file));
     }
@@ -27,6 +39,12 @@ public final class ArtReader {
             throw new IOException("“" + name + "” can't be brought in: nothing in it can be seen. Nothing was changed.");
         }
         return new Brought.Drawing(art);
+    }
+
+    private static byte[] start(Path file) throws IOException {
+        try (var in = Files.newInputStream(file)) {
+            return in.readNBytes(64);
+        }
     }
 
     private static boolean isSvg(String name, Path file) throws IOException {

@@ -4,19 +4,17 @@ import java.util.List;
 import tundra.core.edit.Arrange;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
-import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
-import tundra.core.model.Values;
 import tundra.core.svg.ArtPlacing;
 import tundra.core.svg.SvgArt;
 
 /** Art that was read and waits to be placed. */
 public sealed interface Brought {
-    /** The project with it in the middle of a scene's canvas, and the element that it became. */
+    /** The project with it in the middle of a scene's canvas, and the element that it became; null for what is only kept. */
     record Added(Project project, String id) {}
 
+    /** In px; null for what can't be seen. */
     Point size();
 
     String name();
@@ -34,7 +32,7 @@ public sealed interface Brought {
 
         @Override
         public String name() {
-            return asset.name().replaceFirst("\\.[A-Za-z0-9]+$", "");
+            return asset.title();
         }
 
         @Override
@@ -44,11 +42,31 @@ public sealed interface Brought {
 
         @Override
         public Added addTo(Project p, String scene) {
-            Point canvas = p.scene(scene).board().size();
-            double k = Math.min(1, Math.min(canvas.x() / asset.width(), canvas.y() / asset.height()));
-            var e = new Element(name(), new Content.Picture(asset.hash()), Values.NONE.with(Properties.POSITION, canvas.times(0.5))
-                    .with(Properties.SIZE, size().times(k)));
+            Element e = ArtPlacing.picture(asset, p.scene(scene).board().size());
             return new Added(p.withAsset(asset).mapBoard(scene, b -> Arrange.add(b, e)), e.id());
+        }
+    }
+
+    /** A font or a sound, which is kept on the shelf. */
+    record Kept(Asset asset) implements Brought {
+        @Override
+        public Point size() {
+            return null;
+        }
+
+        @Override
+        public String name() {
+            return asset.title();
+        }
+
+        @Override
+        public List<String> report() {
+            return List.of();
+        }
+
+        @Override
+        public Added addTo(Project p, String scene) {
+            return new Added(p.withAsset(asset), null);
         }
     }
 

@@ -103,7 +103,7 @@ final class RenderLoop implements AutoCloseable {
                 }
                 if (r.assets != assets) {
                     assets = r.assets;
-                    painter.use(assets::get);
+                    painter.use(assets);
                     store.forget();
                 }
                 try {

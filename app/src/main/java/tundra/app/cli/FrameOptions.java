@@ -27,6 +27,6 @@ final class FrameOptions {
     }
 
     Frame frame(Project p) {
-        return new FrameBuilder(Scenes.of(p, scene).board(), Fonts.BUNDLED).at(Math.round(at * 1e6));
+        return new FrameBuilder(Scenes.of(p, scene).board(), Fonts.of(p.assets())).at(Math.round(at * 1e6));
     }
 }

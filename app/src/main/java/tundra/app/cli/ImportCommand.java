@@ -2,7 +2,9 @@ package tundra.app.cli;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
@@ -28,14 +30,16 @@ final class ImportCommand implements Callable<Integer> {
         if (Files.exists(to)) {
             throw new IllegalArgumentException("“" + to.getFileName() + "” is there already and was left as it is.");
         }
-        Project p = null;
+        var all = new LinkedHashMap<Path, Brought>();
         for (Path file : art) {
-            Brought b = ArtReader.read(file);
-            if (p == null) {
-                Point canvas = size == null ? b.size() : Sizes.parse(size);
-                p = Project.empty(to.getFileName().toString().replaceFirst("\\.tundra$", ""),
-                        new Point(Math.max(1, Math.min(8192, canvas.x())), Math.max(1, Math.min(8192, canvas.y()))), 24);
-            }
+            all.put(file, ArtReader.read(file));
+        }
+        Point canvas = size != null ? Sizes.parse(size)
+                : all.values().stream().map(Brought::size).filter(Objects::nonNull).findFirst().orElse(new Point(1280, 720));
+        Project p = Project.empty(to.getFileName().toString().replaceFirst("\\.tundra$", ""),
+                new Point(Math.max(1, Math.min(8192, canvas.x())), Math.max(1, Math.min(8192, canvas.y()))), 24);
+        for (Path file : art) {
+            Brought b = all.get(file);
             p = b.addTo(p, p.scenes().getFirst().id()).project();
             b.report().forEach(line -> System.err.println(file.getFileName() + ": " + line + "."));
         }

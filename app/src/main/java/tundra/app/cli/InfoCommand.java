@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -11,6 +12,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.core.file.ProjectFile;
+import tundra.core.model.Asset;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
@@ -34,7 +36,9 @@ final class InfoCommand implements Callable<Integer> {
         var out = new LinkedHashMap<String, Object>();
         out.put("name", p.name());
         out.put("frameRate", p.frameRate());
-        out.put("pictures", p.assets().size());
+        for (var kind : Asset.Kind.values()) {
+            out.put(kind.name().toLowerCase(Locale.ROOT) + "s", p.assets().values().stream().filter(a -> a.kind() == kind).count());
+        }
         var scenes = new ArrayList<Map<String, Object>>();
         for (Scene s : p.scenes()) {
             var m = new LinkedHashMap<String, Object>();

@@ -6,6 +6,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.core.file.ProjectFile;
+import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
@@ -20,7 +21,8 @@ final class PublishCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(ProjectFile.read(file), null);
+        Project project = ProjectFile.read(file);
+        Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets())).compile(project, null);
         Publisher.publish(page, to, p -> { }, () -> false);
         System.out.println(to.resolve("index.html"));
         return 0;

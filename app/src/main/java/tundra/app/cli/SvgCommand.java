@@ -20,7 +20,7 @@ final class SvgCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Project p = of.project();
-        Files.writeString(to, SvgWriter.write(p, of.frame(p), Fonts.BUNDLED));
+        Files.writeString(to, SvgWriter.write(p, of.frame(p), Fonts.of(p.assets())));
         System.out.println(to);
         return 0;
     }

@@ -14,7 +14,6 @@ import tundra.app.widget.NumberField;
 import tundra.core.file.Limits;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.render.Fonts;
 
 /** The words of a text and how they are set. */
 final class TextSection extends VBox {
@@ -44,7 +43,6 @@ final class TextSection extends VBox {
         words.setWrapText(true);
         words.textProperty().addListener((o, was, is) -> change(t -> t.withText(is), typing));
         words.focusedProperty().addListener((o, was, is) -> typing = new Object());
-        family.getItems().setAll(Fonts.BUNDLED.families());
         family.setAccessibleText("Font family");
         family.setMaxWidth(Double.MAX_VALUE);
         family.setOnAction(x -> change(t -> t.withFace(family.getValue(), t.weight()), null));
@@ -100,9 +98,12 @@ final class TextSection extends VBox {
             if (!words.getText().equals(t.text())) {
                 words.setText(t.text());
             }
+            if (!family.getItems().equals(studio.fonts().families())) {
+                family.getItems().setAll(studio.fonts().families());
+            }
             family.setValue(t.family());
-            if (!weight.getItems().equals(Fonts.BUNDLED.weights(t.family()))) {
-                weight.getItems().setAll(Fonts.BUNDLED.weights(t.family()));
+            if (!weight.getItems().equals(studio.fonts().weights(t.family()))) {
+                weight.getItems().setAll(studio.fonts().weights(t.family()));
             }
             weight.setValue(t.weight());
             align.setValue(t.align());

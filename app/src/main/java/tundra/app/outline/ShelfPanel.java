@@ -5,7 +5,9 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -18,28 +20,33 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Font;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
 import tundra.core.edit.Arrange;
-import tundra.core.geometry.Point;
+import tundra.core.edit.Shelf;
+import tundra.core.edit.TimeText;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
-import tundra.core.model.Values;
+import tundra.core.svg.ArtPlacing;
+import tundra.render.Fonts;
 
-/** What was brought into the project and is ready to place: pictures and swatches. Files dropped here are kept without being placed. */
+/** What was brought into the project and is ready to use: pictures, fonts, sounds and swatches. Files dropped here are kept without being placed. */
 public final class ShelfPanel extends VBox {
     private static final double TILE = 58;
     private final Studio studio;
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
-    private final Label empty = new Label("Pictures and swatches are kept here.\nDrop a file to keep it for later.");
+    private final Label empty = new Label("Pictures, fonts, sounds and swatches are\nkept here. Drop a file to keep it for later.");
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
 
@@ -106,30 +113,79 @@ public final class ShelfPanel extends VBox {
     }
 
     private Button tile(Asset a) {
-        var image = new ImageView(new Image(new ByteArrayInputStream(a.data()), TILE * 2, TILE * 2, true, true));
-        image.setPreserveRatio(true);
-        image.setFitWidth(TILE);
-        image.setFitHeight(TILE * 0.75);
-        var name = new Label(a.name());
+        String does = switch (a.kind()) {
+            case PICTURE -> "Place " + a.name() + " on the canvas";
+            case FONT -> "Set the selected text in " + Fonts.familyOf(a);
+            case SOUND -> a.title() + ", " + TimeText.seconds(a.duration());
+        };
+        var name = new Label(a.kind() == Asset.Kind.FONT ? Fonts.familyOf(a) : a.name());
         name.getStyleClass().addAll("quiet", "small");
         name.setMaxWidth(TILE);
-        var box = new VBox(2, image, name);
+        var box = new VBox(2, face(a), name);
         box.setAlignment(Pos.CENTER);
         var b = new Button(null, box);
         b.getStyleClass().add("swatch-button");
-        b.setAccessibleText("Place " + a.name());
-        Buttons.tip(b, "Place " + a.name() + " on the canvas");
-        b.setOnAction(e -> place(a));
+        b.setAccessibleText(does);
+        Buttons.tip(b, does);
+        b.setOnAction(e -> use(a));
+        var off = new MenuItem("Take " + a.title() + " off the shelf");
+        off.setOnAction(e -> studio.editProject("Take " + a.title() + " off the shelf", null, p -> Shelf.without(p, a.hash())));
+        var menu = new ContextMenu(off);
+        menu.setOnShowing(e -> off.setDisable(Shelf.used(studio.project(), a, a.kind() == Asset.Kind.FONT ? Fonts.familyOf(a) : null)));
+        b.setContextMenu(menu);
         return b;
     }
 
-    private void place(Asset a) {
-        Point canvas = studio.board().size();
-        double k = Math.min(1, Math.min(canvas.x() / a.width(), canvas.y() / a.height()));
-        var e = new Element(a.name().replaceFirst("\\.[A-Za-z0-9]+$", ""), new Content.Picture(a.hash()), Values.NONE
-                .with(Properties.POSITION, canvas.times(0.5)).with(Properties.SIZE, new Point(a.width() * k, a.height() * k)));
-        studio.edit("Place " + e.name(), b -> Arrange.add(b, studio.inside(), e, studio.frame()));
-        studio.select(List.of(e.id()));
+    private static Node face(Asset a) {
+        switch (a.kind()) {
+            case PICTURE -> {
+                var image = new ImageView(new Image(new ByteArrayInputStream(a.data()), TILE * 2, TILE * 2, true, true));
+                image.setPreserveRatio(true);
+                image.setFitWidth(TILE);
+                image.setFitHeight(TILE * 0.75);
+                return image;
+            }
+            case FONT -> {
+                var letters = new Label("Aa");
+                Font own = Font.loadFont(new ByteArrayInputStream(a.data()), 24);
+                letters.setFont(own == null ? Font.getDefault() : own);
+                return sheet(letters);
+            }
+            default -> {
+                return sheet(Icon.SOUND.node(26));
+            }
+        }
+    }
+
+    private static Node sheet(Node inside) {
+        var pane = new StackPane(inside);
+        pane.getStyleClass().add("shelf-sheet");
+        pane.setMinSize(TILE, TILE * 0.75);
+        return pane;
+    }
+
+    private void use(Asset a) {
+        switch (a.kind()) {
+            case PICTURE -> {
+                Element e = ArtPlacing.picture(a, studio.board().size());
+                studio.edit("Place " + e.name(), b -> Arrange.add(b, studio.inside(), e, studio.frame()));
+                studio.select(List.of(e.id()));
+            }
+            case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());
+            case SOUND -> { }
+        }
+    }
+
+    private void setIn(String family, int weight) {
+        studio.edit("Set in " + family, board -> {
+            var out = board;
+            for (String id : studio.selection()) {
+                if (board.find(id).content() instanceof Content.Text t) {
+                    out = out.mapElement(id, e -> e.withContent(t.withFace(family, weight)));
+                }
+            }
+            return out;
+        });
     }
 
     /** A click paints the selection's fill. */

@@ -129,7 +129,7 @@ public final class PublishPanel extends VBox {
         state.setText("compiling…");
         jobs.run(() -> {
             try {
-                Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(project, null);
+                Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets())).compile(project, null);
                 boolean done = Publisher.publish(page, to, p -> Platform.runLater(() -> bar.setProgress(p)), cancelled::get);
                 return Map.entry(page, done);
             } finally {

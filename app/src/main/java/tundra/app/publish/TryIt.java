@@ -24,7 +24,7 @@ public final class TryIt implements AutoCloseable {
             server = new PreviewServer(line -> Platform.runLater(() -> add(line)));
         }
         if (project != served) {
-            server.serve(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(project, PreviewServer.LOG_SCRIPT));
+            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets())).compile(project, PreviewServer.LOG_SCRIPT));
             served = project;
         }
         return server.url();

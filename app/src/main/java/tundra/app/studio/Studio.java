@@ -47,6 +47,7 @@ public final class Studio {
     private boolean dark;
     private boolean playing;
     private FrameBuilder builder;
+    private Fonts measured;
     private Frame frame;
     private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
     private final EnumSet<Aspect> pending = EnumSet.noneOf(Aspect.class);
@@ -243,10 +244,17 @@ public final class Studio {
 
     // --- the picture ---
 
+    /** The fonts that this project's text can be set in. */
+    public Fonts fonts() {
+        return Fonts.of(project().assets());
+    }
+
     /** The evaluator of the board as it is now. */
     public FrameBuilder builder() {
-        if (builder == null || builder.board() != board()) {
-            builder = new FrameBuilder(board(), Fonts.BUNDLED, builder, true);
+        Fonts fonts = fonts();
+        if (builder == null || builder.board() != board() || fonts != measured) {
+            builder = new FrameBuilder(board(), fonts, fonts == measured ? builder : null, true);
+            measured = fonts;
             frame = null;
         }
         return builder;

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import tundra.app.canvas.Viewport;
 import tundra.core.frame.Frame;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 
 /** The handles around a selected element: eight that resize and a knob that turns. */
 final class Handles {
@@ -17,21 +19,30 @@ final class Handles {
     record Handle(Point place, Point view) {}
 
     static List<Handle> of(Frame.Placed placed, Viewport v) {
+        return of(placed.toCanvas(), placed.node().box(), v);
+    }
+
+    /** The handles of a box that lies along the axes of the canvas. */
+    static List<Handle> of(Rect r, Viewport v) {
+        return of(Affine.translate(r.x(), r.y()), new Point(r.width(), r.height()), v);
+    }
+
+    private static List<Handle> of(Affine toCanvas, Point box, Viewport v) {
         var out = new ArrayList<Handle>();
-        Point box = placed.node().box();
         for (double y : new double[] {0, 0.5, 1}) {
             for (double x : new double[] {0, 0.5, 1}) {
                 if (x != 0.5 || y != 0.5) {
-                    out.add(new Handle(new Point(x, y), v.toView(placed.toCanvas().apply(box.times(new Point(x, y))))));
+                    out.add(new Handle(new Point(x, y), v.toView(toCanvas.apply(box.times(new Point(x, y))))));
                 }
             }
         }
         return out;
     }
 
-    static Handle at(Frame.Placed placed, Viewport v, Point view) {
+    /** The handle at a place of the view; null for none. */
+    static Handle at(List<Handle> handles, Point view) {
         Handle best = null;
-        for (Handle h : of(placed, v)) {
+        for (Handle h : handles) {
             // corners win over edges where the box is tiny
             double d = h.view.distance(view) + (h.place.x() == 0.5 || h.place.y() == 0.5 ? 0.5 : 0);
             if (d <= REACH && (best == null || d < best.view.distance(view))) {

@@ -14,6 +14,7 @@ import tundra.app.widget.Palette;
 import tundra.core.edit.GroupBox;
 import tundra.core.edit.Placing;
 import tundra.core.edit.Resizing;
+import tundra.core.edit.ResizingSeveral;
 import tundra.core.edit.Snapping;
 import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
@@ -58,6 +59,8 @@ public final class SelectTool implements Tool {
 
         record Marquee(Point from, Point to, boolean add) implements Gesture {}
 
+        record Several(Point from, ResizingSeveral resizing, Object merge) implements Gesture {}
+
         /** Selects letters of the text that is being typed. */
         record Typing() implements Gesture {}
 
@@ -99,7 +102,7 @@ public final class SelectTool implements Tool {
                 gesture = new Gesture.Pivot(one.id(), placed.toCanvas(), placed.node().box(), new Object());
                 return;
             }
-            Handles.Handle h = Handles.at(placed, p.viewport(), p.view());
+            Handles.Handle h = Handles.at(Handles.of(placed, p.viewport()), p.view());
             if (h != null && options.bounds && one.content() instanceof Content.Group) {
                 gesture = new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
                 return;
@@ -109,6 +112,14 @@ public final class SelectTool implements Tool {
                 Affine parent = placed.toCanvas().times(placed.node().toParent().inverse());
                 gesture = new Gesture.Resize(one.id(), p.at(), parent,
                         new Resizing(one.content(), v, placed.node().box(), h.place()), new Object());
+                return;
+            }
+        }
+        Rect around = Selected.bounds(studio);
+        if (around != null) {
+            Handles.Handle h = Handles.at(Handles.of(around, p.viewport()), p.view());
+            if (h != null) {
+                gesture = new Gesture.Several(p.at(), Selected.resizing(studio, around, h.place()), new Object());
                 return;
             }
         }
@@ -213,6 +224,7 @@ public final class SelectTool implements Tool {
         switch (gesture) {
             case Gesture.Move m -> move(m, p);
             case Gesture.Resize r -> resize(r, p);
+            case Gesture.Several v -> resize(v, p);
             case Gesture.Turn t -> turn(t, p);
             case Gesture.Bounds b -> bounds(b, p);
             case Gesture.Pivot v -> pivot(v, p);
@@ -285,6 +297,14 @@ public final class SelectTool implements Tool {
                 studio.set(b, r.id(), result.sizing(), result.sized()), r.id(), Properties.POSITION, result.position()));
     }
 
+    private void resize(Gesture.Several g, Pointer p) {
+        Point by = p.at().minus(g.from());
+        Point way = p.ctrl() ? by : new Point(Math.rint(by.x()), Math.rint(by.y()));
+        studio.cancel(g.merge());
+        studio.edit("Resize " + g.resizing().parts().size() + " elements", g.merge(),
+                b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio::set));
+    }
+
     private void bounds(Gesture.Bounds g, Pointer p) {
         Point at = g.toCanvas().inverse().apply(p.at());
         double x0 = g.handle().x() == 0 ? at.x() : 0, x1 = g.handle().x() == 1 ? at.x() : g.box().x();
@@ -344,6 +364,7 @@ public final class SelectTool implements Tool {
         switch (gesture) {
             case Gesture.Move m -> studio.cancel(m.merge());
             case Gesture.Resize r -> studio.cancel(r.merge());
+            case Gesture.Several v -> studio.cancel(v.merge());
             case Gesture.Turn t -> studio.cancel(t.merge());
             case Gesture.Bounds b -> studio.cancel(b.merge());
             case Gesture.Pivot v -> studio.cancel(v.merge());
@@ -364,18 +385,23 @@ public final class SelectTool implements Tool {
         Element one = studio.selected();
         Frame.Placed placed = one == null || one.locked() ? null : studio.frame().find(one.id());
         cursor = Cursor.DEFAULT;
+        Rect around = Selected.bounds(studio);
+        Handles.Handle ofAll = around == null ? null : Handles.at(Handles.of(around, p.viewport()), p.view());
+        if (ofAll != null) {
+            cursor = resizeCursor(ofAll, Affine.IDENTITY);
+        }
         if (placed != null) {
-            Handles.Handle h = Handles.at(placed, p.viewport(), p.view());
+            Handles.Handle h = Handles.at(Handles.of(placed, p.viewport()), p.view());
             if (Handles.knob(placed, p.viewport()).distance(p.view()) <= Handles.REACH) {
                 cursor = Cursor.HAND;
             } else if (h != null) {
-                cursor = resizeCursor(h, placed);
+                cursor = resizeCursor(h, placed.toCanvas());
             }
         }
     }
 
-    private static Cursor resizeCursor(Handles.Handle h, Frame.Placed placed) {
-        Point way = placed.toCanvas().applyOffset(h.place().minus(new Point(0.5, 0.5)));
+    private static Cursor resizeCursor(Handles.Handle h, Affine toCanvas) {
+        Point way = toCanvas.applyOffset(h.place().minus(new Point(0.5, 0.5)));
         int eighth = (int) Math.floorMod(Math.round(Math.toDegrees(Math.atan2(way.y(), way.x())) / 45), 4L);
         return List.of(Cursor.E_RESIZE, Cursor.SE_RESIZE, Cursor.S_RESIZE, Cursor.SW_RESIZE).get(eighth);
     }

@@ -9,6 +9,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 
@@ -41,6 +42,16 @@ public final class SelectionOverlay implements CanvasView.Overlay {
             if (placed != null) {
                 outline(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1);
             }
+        }
+        Rect around = studio.playing() || tools.kind() != ToolKind.SELECT ? null : Selected.bounds(studio);
+        if (around != null) {
+            Point a = v.toView(around.topLeft()), b = v.toView(around.bottomRight());
+            g.setStroke(colors.space());
+            g.setLineWidth(1);
+            g.setLineDashes(4, 3);
+            g.strokeRect(a.x(), a.y(), b.x() - a.x(), b.y() - a.y());
+            g.setLineDashes();
+            Handles.of(around, v).forEach(h -> box(g, h.view(), 3.5, colors.space()));
         }
         Element one = studio.selected();
         Frame.Placed placed = one == null ? null : studio.frame().find(one.id());

@@ -13,7 +13,7 @@ final class FileCommands {
         c.add("open", "Open…", "Shortcut+O", () -> true, w.files::open);
         c.add("save", "Save", "Shortcut+S", () -> true, () -> w.files.save(w.studio.file(), () -> { }));
         c.add("save-as", "Save as…", "Shortcut+Shift+S", () -> true, () -> w.files.save(null, () -> { }));
-        c.add("bring-in", "Bring in a picture…", "Shortcut+I", () -> true, w.files::bringIn);
+        c.add("bring-in", "Bring in art…", "Shortcut+I", () -> true, w.files::bringIn);
         c.add("quit", "Quit", "Shortcut+Q", () -> true, quit);
         c.addMore(() -> {
             var out = new ArrayList<Command>();

@@ -19,7 +19,8 @@ import tundra.render.PictureReader;
 
 /** Opens, saves and brings in files: off the interface thread, and never without asking when something would be lost. */
 public final class FileJobs {
-    private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
+    private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif",
+            "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
     private final Workshop w;
 
     FileJobs(Workshop w) {
@@ -89,7 +90,7 @@ public final class FileJobs {
     }
 
     public void bringIn() {
-        w.asker.open("Bring in art", "Pictures and drawings", ART).ifPresent(p -> bringIn(List.of(p)));
+        w.asker.open("Bring in art", "Pictures, drawings, sounds and fonts", ART).ifPresent(p -> bringIn(List.of(p)));
     }
 
     /** Brings art in and places it in the middle of the canvas; a project among the files is opened. */
@@ -120,7 +121,7 @@ public final class FileJobs {
         bringIn("the picture", cancelled -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
     }
 
-    /** Keeps pictures on the shelf without placing them; drawings are placed, since they are elements. */
+    /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
     void keep(List<Path> files) {
         w.jobs.run(() -> {
             var out = new ArrayList<Brought>();
@@ -133,7 +134,11 @@ public final class FileJobs {
             w.studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
                 for (Brought b : all) {
-                    out = b instanceof Brought.Picture x ? out.withAsset(x.asset()) : out;
+                    out = switch (b) {
+                        case Brought.Picture x -> out.withAsset(x.asset());
+                        case Brought.Kept x -> out.withAsset(x.asset());
+                        case Brought.Drawing x -> out;
+                    };
                 }
                 return out;
             });
@@ -184,6 +189,13 @@ public final class FileJobs {
         });
     }
 
+    private void tellKept(List<Brought> all) {
+        String names = all.stream().filter(b -> b instanceof Brought.Kept).map(Brought::name).collect(java.util.stream.Collectors.joining(", "));
+        if (!names.isEmpty()) {
+            w.notices.news("Kept on the shelf: " + names + ".");
+        }
+    }
+
     private void place(List<Brought> all) {
         String scene = w.studio.scene().id();
         var ids = new ArrayList<String>();
@@ -192,10 +204,16 @@ public final class FileJobs {
             for (Brought b : all) {
                 var added = b.addTo(out, scene);
                 out = added.project();
-                ids.add(added.id());
+                if (added.id() != null) {
+                    ids.add(added.id());
+                }
             }
             return out;
         });
+        tellKept(all);
+        if (ids.isEmpty()) {
+            return;
+        }
         w.studio.enter(null);
         w.studio.select(ids);
         var lines = new ArrayList<String>();

@@ -27,7 +27,7 @@ final class SystemClip {
         Frame f = w.studio.frame();
         var only = new Frame(f.size(), tundra.core.model.Color.NONE, tundra.core.model.Tree.ids(w.studio.board().elements()).stream().filter(ids::contains).map(f::find).filter(p -> p != null)
                 .map(p -> p.node().withPlacement(p.toCanvas())).toList());
-        String svg = SvgWriter.write(w.studio.project(), only, Fonts.BUNDLED);
+        String svg = SvgWriter.write(w.studio.project(), only, Fonts.of(w.studio.project().assets()));
         var content = new ClipboardContent();
         content.putString(svg);
         content.put(SVG, svg);

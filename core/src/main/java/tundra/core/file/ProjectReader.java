@@ -29,12 +29,8 @@ import tundra.core.model.Values;
 final class ProjectReader {
     private final Map<String, String> unknown = new HashMap<>();
     private final Set<String> ids = new HashSet<>();
-    private final Set<String> pictures;
+    private final Set<String> pictures = new HashSet<>();
     private int nodes;
-
-    private ProjectReader(Set<String> pictures) {
-        this.pictures = pictures;
-    }
 
     /** @param data the bytes of the brought-in files by hash */
     static Project read(byte[] json, Map<String, byte[]> data) throws FileProblem {
@@ -44,7 +40,7 @@ final class ProjectReader {
         } catch (JacksonException e) {
             throw new FileProblem("its project.json is damaged near line " + line(e) + " and can't be read", e);
         }
-        return new ProjectReader(data.keySet()).project(root, data);
+        return new ProjectReader().project(root, data);
     }
 
     private static int line(JacksonException e) {
@@ -62,6 +58,9 @@ final class ProjectReader {
         for (JsonNode n : f.list("assets")) {
             Asset a = asset(new Fields(n, "asset " + (assets.size() + 1)), data);
             assets.put(a.hash(), a);
+            if (a.kind() == Asset.Kind.PICTURE) {
+                pictures.add(a.hash());
+            }
         }
         var scenes = new ArrayList<Scene>();
         for (JsonNode n : f.list("scenes")) {
@@ -96,19 +95,25 @@ final class ProjectReader {
         String hash = f.text("hash"), type = f.text("type");
         byte[] bytes = data.get(hash);
         if (bytes == null) {
-            throw new FileProblem("the picture “" + f.text("name") + "” is missing from it");
+            throw new FileProblem("“" + f.text("name") + "” of the shelf is missing from it");
         }
         if (!Asset.hash(bytes).equals(hash)) {
-            throw new FileProblem("the picture “" + f.text("name") + "” in it is damaged");
+            throw new FileProblem("“" + f.text("name") + "” of the shelf is damaged in it");
         }
-        if (!type.matches("image/(png|jpeg|webp|gif)")) {
-            throw f.problem("type", "should be a picture type that Tundra knows");
+        Asset a;
+        if (type.matches("image/(png|jpeg|webp|gif)")) {
+            int w = (int) f.whole("width", 1, Limits.SIDE), h = (int) f.whole("height", 1, Limits.SIDE);
+            if ((long) w * h > Limits.PIXELS) {
+                throw f.problem("width", "and height make more than " + Limits.PIXELS + " pixels");
+            }
+            a = new Asset(hash, f.text("name"), type, w, h, 0, bytes);
+        } else if (type.matches("audio/(wav|mpeg|ogg|flac|mp4)")) {
+            a = new Asset(hash, f.text("name"), type, 0, 0, f.whole("duration", 1, Limits.TIME), bytes);
+        } else if (type.matches("font/(ttf|otf)")) {
+            a = new Asset(hash, f.text("name"), type, 0, 0, 0, bytes);
+        } else {
+            throw f.problem("type", "should be a picture, sound or font type that Tundra knows");
         }
-        int w = (int) f.whole("width", 1, Limits.SIDE), h = (int) f.whole("height", 1, Limits.SIDE);
-        if ((long) w * h > Limits.PIXELS) {
-            throw f.problem("width", "and height make more than " + Limits.PIXELS + " pixels");
-        }
-        var a = new Asset(hash, f.text("name"), type, w, h, bytes);
         f.keepUnknown(Places.of("asset", hash), unknown);
         return a;
     }

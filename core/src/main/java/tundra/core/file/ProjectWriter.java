@@ -45,8 +45,12 @@ final class ProjectWriter {
         project.scenes().forEach(s -> scenes.add(scene(s)));
         ArrayNode assets = o.putArray("assets");
         for (Asset a : project.assets().values()) {
-            ObjectNode n = assets.addObject().put("hash", a.hash()).put("name", a.name()).put("type", a.mediaType())
-                    .put("width", a.width()).put("height", a.height());
+            ObjectNode n = assets.addObject().put("hash", a.hash()).put("name", a.name()).put("type", a.mediaType());
+            switch (a.kind()) {
+                case PICTURE -> n.put("width", a.width()).put("height", a.height());
+                case SOUND -> n.put("duration", a.duration());
+                case FONT -> { }
+            }
             unknown(n, Places.of("asset", a.hash()));
         }
         if (!project.swatches().isEmpty()) {

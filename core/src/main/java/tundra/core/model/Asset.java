@@ -4,11 +4,49 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
-/** A brought-in picture: the untouched bytes of its file, named by their SHA-256. Width and height in pixels. */
-public record Asset(String hash, String name, String mediaType, int width, int height, byte[] data) {
+/**
+ * A brought-in file: its untouched bytes, named by their SHA-256.
+ *
+ * @param width of a picture in pixels; 0 for anything else
+ * @param height of a picture in pixels; 0 for anything else
+ * @param duration of a sound in µs; 0 for anything else
+ */
+public record Asset(String hash, String name, String mediaType, int width, int height, long duration, byte[] data) {
+    /** What a file is for, by the first word of its media type. */
+    public enum Kind {
+        PICTURE("image"), FONT("font"), SOUND("audio");
 
-    public static Asset of(String name, String mediaType, int width, int height, byte[] data) {
-        return new Asset(hash(data), name, mediaType, width, height, data);
+        private final String word;
+
+        Kind(String word) {
+            this.word = word;
+        }
+    }
+
+    public static Asset picture(String name, String mediaType, int width, int height, byte[] data) {
+        return new Asset(hash(data), name, mediaType, width, height, 0, data);
+    }
+
+    public static Asset font(String name, String mediaType, byte[] data) {
+        return new Asset(hash(data), name, mediaType, 0, 0, 0, data);
+    }
+
+    public static Asset sound(String name, String mediaType, long duration, byte[] data) {
+        return new Asset(hash(data), name, mediaType, 0, 0, duration, data);
+    }
+
+    public Kind kind() {
+        for (Kind k : Kind.values()) {
+            if (mediaType.startsWith(k.word + "/")) {
+                return k;
+            }
+        }
+        throw new IllegalStateException(mediaType);
+    }
+
+    /** The name without the file's ending. */
+    public String title() {
+        return name.replaceFirst("\\.[A-Za-z0-9]+$", "");
     }
 
     public static String hash(byte[] data) {
@@ -21,7 +59,11 @@ public record Asset(String hash, String name, String mediaType, int width, int h
 
     /** The file name's ending for its type. */
     public String ending() {
-        return mediaType.equals("image/jpeg") ? "jpg" : mediaType.substring(mediaType.indexOf('/') + 1);
+        return switch (mediaType) {
+            case "image/jpeg" -> "jpg";
+            case "audio/mpeg" -> "mp3";
+            default -> mediaType.substring(mediaType.indexOf('/') + 1);
+        };
     }
 
     @Override

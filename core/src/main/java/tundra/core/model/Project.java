@@ -50,7 +50,11 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     public Project withAsset(Asset a) {
         var all = new LinkedHashMap<>(assets);
         all.putIfAbsent(a.hash(), a);
-        return new Project(id, name, frameRate, scenes, all, swatches, unknown);
+        return withAssets(all);
+    }
+
+    public Project withAssets(Map<String, Asset> a) {
+        return new Project(id, name, frameRate, scenes, a, swatches, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.Names;
 import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -20,6 +21,13 @@ public final class ArtPlacing {
     private static final double LARGEST = 8192;
 
     private ArtPlacing() {}
+
+    /** A picture in the middle of a canvas, made smaller where it is larger than that. */
+    public static Element picture(Asset a, Point canvas) {
+        double k = Math.min(1, Math.min(canvas.x() / a.width(), canvas.y() / a.height()));
+        return new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, canvas.times(0.5))
+                .with(Properties.SIZE, new Point(a.width() * k, a.height() * k)));
+    }
 
     /** A project of its own with a canvas of the drawing's size; a drawing that is larger than a canvas may be is made smaller. */
     public static Project project(SvgArt art, String name, int frameRate) {

@@ -48,7 +48,7 @@ class ProjectFileTest {
     /** A project with some of everything, different for each seed. */
     static Project random(long seed) {
         var r = new Random(seed);
-        Asset a = Asset.of("dot.png", "image/png", 3, 2, ("picture " + seed).getBytes(StandardCharsets.UTF_8));
+        Asset a = Asset.picture("dot.png", "image/png", 3, 2, ("picture " + seed).getBytes(StandardCharsets.UTF_8));
         var elements = new ArrayList<Element>();
         for (int i = 0; i < 6; i++) {
             elements.add(element(r, a, 2));
