@@ -79,6 +79,21 @@ class ArtTest extends InWindow {
     }
 
     @Test
+    void aPictureGoesToTheClipboardAndComesBackFromIt() throws Exception {
+        t.keys(KeyCode.E);
+        t.drag(t.canvas(100, 100), t.canvas(180, 140));
+        t.run("copy-picture");
+        t.until(() -> Clipboard.getSystemClipboard().hasImage());
+        var image = RealWindow.fx(() -> Clipboard.getSystemClipboard().getImage());
+        assertThat(image.getWidth()).isEqualTo(160);
+        assertThat(image.getHeight()).isEqualTo(80);
+        t.run("paste");
+        t.until(() -> all().size() == 2);
+        assertThat(all().getLast().content()).isInstanceOf(Content.Picture.class);
+        assertThat(all().getLast().rest().get(Properties.SIZE)).isEqualTo(new Point(160, 80));
+    }
+
+    @Test
     void aPictureIsTracedIntoPaths() throws Exception {
         var image = new BufferedImage(120, 80, BufferedImage.TYPE_INT_RGB);
         var g = image.createGraphics();

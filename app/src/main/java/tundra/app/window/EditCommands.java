@@ -72,6 +72,7 @@ final class EditCommands {
         });
         c.add("copy", "Copy", "Shortcut+C", this::any, this::copy);
         c.add("paste", "Paste", "Shortcut+V", () -> clip != null || SystemClip.hasArt(), this::paste);
+        c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(w, s.selection()));
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(w, s.selection(), null));
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), Clip.of(s.project(), s.board(), s.selection()), PASTE_OFFSET));

@@ -1,5 +1,6 @@
 package tundra.app.window;
 
+import java.io.ByteArrayInputStream;
 import java.util.Collection;
 import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.input.Clipboard;
@@ -7,8 +8,16 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DataFormat;
 import tundra.app.art.ArtReader;
 import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Color;
+import tundra.core.model.Project;
+import tundra.core.model.Tree;
 import tundra.core.svg.SvgWriter;
 import tundra.render.Fonts;
+import tundra.render.Still;
 
 /** The system's clipboard: elements go there as SVG text; SVG text and pictures of other programs come in from there. */
 final class SystemClip {
@@ -24,10 +33,7 @@ final class SystemClip {
 
     /** @param mark lets a paste in the same window know its own copy; null for text alone */
     static void put(Workshop w, Collection<String> ids, String mark) {
-        Frame f = w.studio.frame();
-        var only = new Frame(f.size(), tundra.core.model.Color.NONE, tundra.core.model.Tree.ids(w.studio.board().elements()).stream().filter(ids::contains).map(f::find).filter(p -> p != null)
-                .map(p -> p.node().withPlacement(p.toCanvas())).toList());
-        String svg = SvgWriter.write(w.studio.project(), only, Fonts.of(w.studio.project().assets()));
+        String svg = SvgWriter.write(w.studio.project(), only(w, ids), Fonts.of(w.studio.project().assets()));
         var content = new ClipboardContent();
         content.putString(svg);
         content.put(SVG, svg);
@@ -35,6 +41,36 @@ final class SystemClip {
             content.put(MARK, mark);
         }
         Clipboard.getSystemClipboard().setContent(content);
+    }
+
+    /** What is on the canvas of some elements, and nothing else. */
+    private static Frame only(Workshop w, Collection<String> ids) {
+        Frame f = w.studio.frame();
+        return new Frame(f.size(), Color.NONE, Tree.ids(w.studio.board().elements()).stream().filter(ids::contains).map(f::find)
+                .filter(p -> p != null).map(p -> p.node().withPlacement(p.toCanvas())).toList());
+    }
+
+    /** Copies what elements look like as a picture of twice their size, cut to what they paint. */
+    static void putPicture(Workshop w, Collection<String> ids) {
+        Frame all = only(w, ids);
+        Rect r = null;
+        for (FrameNode n : all.nodes()) {
+            r = n.toParent().bounds(n.painted()).union(r);
+        }
+        if (r == null) {
+            return;
+        }
+        Affine to = Affine.translate(-r.x(), -r.y());
+        var cut = new Frame(new Point(Math.max(1, r.width()), Math.max(1, r.height())), Color.NONE,
+                all.nodes().stream().map(n -> n.withPlacement(to.times(n.toParent()))).toList());
+        double k = Math.min(2, 4096 / Math.max(cut.size().x(), cut.size().y()));
+        Project p = w.studio.project();
+        w.jobs.run(() -> Still.png(p, cut, (int) Math.ceil(cut.size().x() * k), (int) Math.ceil(cut.size().y() * k)), png -> {
+            var content = new ClipboardContent();
+            content.putImage(new javafx.scene.image.Image(new ByteArrayInputStream(png)));
+            Clipboard.getSystemClipboard().setContent(content);
+            w.notices.news("Copied as a picture.");
+        });
     }
 
     static boolean isMarked(String mark) {
