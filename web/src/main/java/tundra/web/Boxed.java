@@ -9,5 +9,6 @@ import tundra.core.geometry.Point;
  * @param inner the id of the inner box; null when the outer one is the box itself
  * @param shape the id of what is painted; null for a group
  * @param shift what to take off the position, in px; zero when an inner box does it
+ * @param size at rest, in px
  */
-record Boxed(String outer, String inner, String shape, Point shift) {}
+record Boxed(String outer, String inner, String shape, Point shift, Point size) {}

@@ -1,10 +1,14 @@
 package tundra.web;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Outline;
@@ -13,29 +17,43 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.GradientBlend;
+import tundra.core.model.Morph;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
 /** The keys of a timeline as keyframes of CSS properties: one place that says how each property is published. */
 final class Channels {
+    /** What CSS cannot blend is set this often, in µs: 120 times a second. */
+    static final double FRAME = 1e6 / 120;
+    /** Weighs a degree against a pixel, so that baked turns keep within a thousandth of a degree. */
+    private static final double TURN = 20;
     private final Board board;
     private final Timeline timeline;
+    private final TextMeasurer measure;
     private final List<PageTrack> out = new ArrayList<>();
 
-    private Channels(Board board, Timeline timeline) {
+    private Channels(Board board, Timeline timeline, TextMeasurer measure) {
         this.board = board;
         this.timeline = timeline;
+        this.measure = measure;
     }
 
     /** @param boxed finds how an element is marked up, by its id */
-    static List<PageTrack> of(Board board, Timeline timeline, String sceneTarget, Function<String, Boxed> boxed) {
-        var c = new Channels(board, timeline);
-        for (String id : timeline.tracks().keySet()) {
+    static List<PageTrack> of(Board board, Timeline timeline, String sceneTarget, Function<String, Boxed> boxed,
+            TextMeasurer measure) {
+        var c = new Channels(board, timeline, measure);
+        var ids = new LinkedHashSet<>(timeline.tracks().keySet());
+        ids.addAll(timeline.shown().keySet());
+        for (String id : ids) {
             if (id.equals(Board.CANVAS)) {
                 c.colors(sceneTarget, "backgroundColor", timeline.track(id, Properties.BACKGROUND));
             } else if (boxed.apply(id) != null) {
@@ -47,22 +65,128 @@ final class Channels {
 
     private void element(Element e, Boxed box) {
         String id = e.id();
-        position(timeline.track(id, Properties.POSITION), box);
-        eased(box.outer(), "rotate", timeline.track(id, Properties.ROTATION), (a, b, p) -> Numbers.plain(a + (b - a) * p, 5) + "deg");
+        position(e, box);
+        rotation(e, box);
+        eased(box.outer(), "transform", timeline.track(id, Properties.SKEW), (a, b, p) -> skew(a.lerp(b, p)));
         eased(box.outer(), "scale", timeline.track(id, Properties.SCALE), (a, b, p) -> pair(a.lerp(b, p), 6, ""));
         eased(box.outer(), "opacity", timeline.track(id, Properties.OPACITY), (a, b, p) -> Numbers.plain(a + (b - a) * p, 6));
         eased(box.inner(), "translate", timeline.track(id, Properties.PIVOT), (a, b, p) -> pair(a.lerp(b, p).times(-100), 5, "%"));
-        paints(e, box.shape(), "fill", Properties.FILL);
+        paints(e, box, box.shape(), "fill", Properties.FILL);
         List<String> strokes = strokes(e, box);
         for (String target : strokes) {
-            paints(e, target, "stroke", Properties.STROKE);
+            paints(e, box, target, "stroke", Properties.STROKE);
             eased(target, "strokeWidth", timeline.track(id, Properties.STROKE_WIDTH), (a, b, p) -> Baker.px(Math.max(0, a + (b - a) * p)));
             words(target, "strokeLinecap", timeline.track(id, Properties.STROKE_ENDS));
             words(target, "strokeLinejoin", timeline.track(id, Properties.STROKE_JOINS));
         }
         out.addAll(StrokeChannels.of(board, timeline, e, box.shape()));
         size(e, box, timeline.track(id, Properties.SIZE));
+        if (e.content() instanceof Content.Path p && keyed(board, id, Properties.OUTLINE)) {
+            outline(e, p, box);
+        }
         radius(e, box);
+        out.addAll(TextChannels.of(timeline, e, box, measure));
+        shown(e, box);
+    }
+
+    static String skew(Point degrees) {
+        return "skewX(" + Numbers.plain(degrees.x(), 5) + "deg) skewY(" + Numbers.plain(degrees.y(), 5) + "deg)";
+    }
+
+    /** An element is seen while it and every group around it are. */
+    private void shown(Element e, Boxed box) {
+        long from = 0, to = Long.MAX_VALUE;
+        for (String id : Tree.path(board.elements(), e.id())) {
+            Span s = timeline.shown().get(id);
+            from = s == null ? from : Math.max(from, s.from());
+            to = s == null ? to : Math.min(to, s.to());
+        }
+        if (timeline.shown().get(e.id()) == null) {
+            return;
+        }
+        double d = timeline.duration();
+        var keys = new ArrayList<PageTrack.PageKey>();
+        keys.add(new PageTrack.PageKey(0, from == 0 && to > 0 ? "visible" : "hidden", "step-end"));
+        if (from > 0 && from < to && from <= d) {
+            keys.add(new PageTrack.PageKey(from / d, "visible", "step-end"));
+        }
+        if (to <= d && from < to) {
+            keys.add(new PageTrack.PageKey(to / d, "hidden", "step-end"));
+        }
+        add(box.outer(), "visibility", keys);
+    }
+
+    private void rotation(Element e, Boxed box) {
+        Track<Double> own = timeline.track(e.id(), Properties.ROTATION);
+        Track<Point> places = timeline.track(e.id(), Properties.POSITION);
+        Track<String> faces = timeline.track(e.id(), Properties.FACE_PATH);
+        Track<Double> fronts = timeline.track(e.id(), Properties.FRONT);
+        boolean facing = faces != null || e.rest().get(Properties.FACE_PATH).equals("yes");
+        if (!facing || places == null) {
+            eased(box.outer(), "rotate", own, (a, b, p) -> Numbers.plain(a + (b - a) * p, 5) + "deg");
+            return;
+        }
+        var path = new MotionPath(places);
+        DoubleFunction<double[]> turn = t -> {
+            double r = own == null ? e.rest().get(Properties.ROTATION) : own.at(t, Properties.ROTATION.type()::lerp);
+            boolean on = faces == null || faces.at(t, Properties.FACE_PATH.type()::lerp).equals("yes");
+            double front = fronts == null ? e.rest().get(Properties.FRONT) : fronts.at(t, Properties.FRONT.type()::lerp);
+            return new double[] {(on ? r + path.direction(t) - front : r) * TURN};
+        };
+        bake(box.outer(), "rotate", turn, all(times(own), times(places), times(faces), times(fronts)), v -> Numbers.plain(v[0] / TURN, 5) + "deg");
+    }
+
+    @SafeVarargs
+    static List<Double> all(List<Double>... times) {
+        return Stream.of(times).flatMap(List::stream).distinct().sorted().toList();
+    }
+
+    /** The form of a path that changes, stretched to its size. */
+    private void outline(Element e, Content.Path p, Boxed box) {
+        Track<Outline> track = timeline.track(e.id(), Properties.OUTLINE);
+        Track<Point> size = timeline.track(e.id(), Properties.SIZE);
+        if (track == null) {
+            return;
+        }
+        if (size == null) {
+            Point rest = e.rest().get(Properties.SIZE);
+            var keys = new ArrayList<PageTrack.PageKey>();
+            double d = timeline.duration();
+            for (int i = 0; i + 1 < track.keys().size(); i++) {
+                Key<Outline> a = track.keys().get(i), b = track.keys().get(i + 1);
+                for (EasingPieces.Piece piece : EasingPieces.of(a.easing())) {
+                    double t = a.time() + (b.time() - a.time()) * piece.from();
+                    keys.add(new PageTrack.PageKey(t / d, form(p, Morph.at(a.value(), b.value(), piece.low()), rest), piece.css()));
+                }
+                // each interval ends with as many nodes as it had
+                keys.add(new PageTrack.PageKey(b.time() / d, form(p, Morph.at(a.value(), b.value(), 1), rest), "linear"));
+            }
+            if (keys.isEmpty()) {
+                keys.add(new PageTrack.PageKey(0, form(p, track.keys().getFirst().value(), rest), "linear"));
+            }
+            add(box.shape(), "@d", keys);
+            return;
+        }
+        var cuts = all(times(track), times(size));
+        var keys = new ArrayList<PageTrack.PageKey>();
+        for (double t = 0; t <= timeline.duration(); t += FRAME) {
+            keys.add(key(e, p, track, size, t, "linear"));
+        }
+        for (double t : cuts) {
+            keys.add(key(e, p, track, size, Math.max(0, t - 1), "linear"));
+            keys.add(key(e, p, track, size, t, "linear"));
+        }
+        keys.sort(Comparator.comparingDouble(PageTrack.PageKey::offset));
+        add(box.shape(), "@d", keys);
+    }
+
+    private PageTrack.PageKey key(Element e, Content.Path p, Track<Outline> track, Track<Point> size, double t, String easing) {
+        return new PageTrack.PageKey(t / timeline.duration(), form(p, track.at(t, Morph::at), size.at(t, Properties.SIZE.type()::lerp)), easing);
+    }
+
+    private static String form(Content.Path p, Outline o, Point size) {
+        double kx = p.box().x() == 0 ? 1 : Math.max(0, size.x()) / p.box().x(), ky = p.box().y() == 0 ? 1 : Math.max(0, size.y()) / p.box().y();
+        return o.through(Affine.scale(kx, ky)).svgCurves(4);
     }
 
     /** The elements that carry the stroke: the shape itself, or one for each of its contours. */
@@ -74,20 +198,47 @@ final class Channels {
         return IntStream.range(0, n).mapToObj(i -> box.shape() + "-" + i).toList();
     }
 
-    private void position(Track<Point> track, Boxed box) {
+    private void position(Element e, Boxed box) {
+        Track<Point> track = timeline.track(e.id(), Properties.POSITION);
+        Track<Double> x = timeline.track(e.id(), Properties.POSITION_X), y = timeline.track(e.id(), Properties.POSITION_Y);
+        if (x != null || y != null) {
+            Point rest = e.rest().get(Properties.POSITION);
+            bake(box.outer(), "translate", t -> new double[] {
+                (x == null ? rest.x() : x.at(t, Properties.POSITION_X.type()::lerp)) - box.shift().x(),
+                (y == null ? rest.y() : y.at(t, Properties.POSITION_Y.type()::lerp)) - box.shift().y()
+            }, all(times(x), times(y)), v -> Baker.px(v[0]) + " " + Baker.px(v[1]));
+            return;
+        }
         if (track == null) {
             return;
         }
         var path = new MotionPath(track);
-        boolean bent = Stream.iterate(0, i -> i + 1).limit(track.keys().size() - 1L).anyMatch(path::curved);
+        Easing whole = track.shape().whole();
+        boolean bent = whole != null || Stream.iterate(0, i -> i + 1).limit(track.keys().size() - 1L).anyMatch(path::curved);
         if (bent) {
+            var cuts = whole == null ? times(track)
+                    : all(times(new Track<>(List.of(track.keys().getFirst().with(whole), track.keys().getLast().at(last(track))))), passes(track, path));
             bake(box.outer(), "translate", t -> {
                 Point p = path.at(t).minus(box.shift());
                 return new double[] {p.x(), p.y()};
-            }, times(track), v -> Baker.px(v[0]) + " " + Baker.px(v[1]));
+            }, cuts, v -> Baker.px(v[0]) + " " + Baker.px(v[1]));
         } else {
             eased(box.outer(), "translate", track, (a, b, p) -> pair(a.lerp(b, p).minus(box.shift()), 4, "px"));
         }
+    }
+
+    private static long last(Track<?> track) {
+        return Math.max(track.keys().getLast().time(), track.keys().getFirst().time() + 1);
+    }
+
+    /** When a path with one easing passes its corners: by steps of a 480th of a second, near enough for the pieces to meet. */
+    private static List<Double> passes(Track<Point> track, MotionPath path) {
+        var out = new ArrayList<Double>();
+        double from = track.keys().getFirst().time(), to = track.keys().getLast().time();
+        for (double t = from; t < to; t += FRAME / 4) {
+            out.add(t);
+        }
+        return path.length() == 0 ? List.of() : out;
     }
 
     private void size(Element e, Boxed box, Track<Point> track) {
@@ -107,14 +258,15 @@ final class Channels {
                 length(box.shape(), "cy", track, Point::y, 0.5);
                 length(box.shape(), "ry", track, Point::y, 0.5);
             }
-            case Content.Polygon p -> eased(box.shape(), "d", track,
+            case Content.Polygon p -> eased(box.shape(), "@d", track,
                     (a, b, q) -> Outline.star(a.lerp(b, q), p.points(), p.inner()).svgPath());
+            case Content.Path p when timeline.track(e.id(), Properties.OUTLINE) != null -> { }
             case Content.Path p -> {
-                eased(box.shape(), "d", track, (a, b, q) -> stretched(p, a.lerp(b, q)));
+                eased(box.shape(), "@d", track, (a, b, q) -> stretched(p, a.lerp(b, q)));
                 if (StrokeText.split(board, e)) {
                     for (int i = 0; i < p.outline().contours().size(); i++) {
                         var one = new Content.Path(new Outline(List.of(p.outline().contours().get(i))), p.box());
-                        eased(box.shape() + "-" + i, "d", track, (a, b, q) -> stretched(one, a.lerp(b, q)));
+                        eased(box.shape() + "-" + i, "@d", track, (a, b, q) -> stretched(one, a.lerp(b, q)));
                     }
                 }
             }
@@ -171,7 +323,7 @@ final class Channels {
         return out;
     }
 
-    private void bake(String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
+    void bake(String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
             Function<double[], String> css) {
         out.add(baked(timeline, target, property, f, times, css));
     }
@@ -191,14 +343,17 @@ final class Channels {
     }
 
     /** CSS text of a value between two keys. */
-    private interface Between<T> {
+    interface Between<T> {
         String css(T a, T b, double p);
     }
 
     private <T> void eased(String target, String property, Track<T> track, Between<T> value) {
-        if (track == null || target == null) {
-            return;
+        if (track != null && target != null) {
+            out.add(eased(timeline, target, property, track, value));
         }
+    }
+
+    static <T> PageTrack eased(Timeline timeline, String target, String property, Track<T> track, Between<T> value) {
         var keys = new ArrayList<PageTrack.PageKey>();
         double duration = timeline.duration();
         for (int i = 0; i + 1 < track.keys().size(); i++) {
@@ -210,21 +365,33 @@ final class Channels {
         }
         Key<T> last = track.keys().getLast();
         keys.add(new PageTrack.PageKey(last.time() / duration, value.css(last.value(), last.value(), 0), "linear"));
-        add(target, property, keys);
+        return new PageTrack(target, property, closed(keys));
     }
 
-    /** Colours blend; as soon as a gradient is among the keys, each holds until the next. */
-    private void paints(Element e, String target, String property, Property<Paint> p) {
+    /** Colours blend by themselves; between gradients a gradient of the interval's own is changed. */
+    private void paints(Element e, Boxed box, String target, String property, Property<Paint> p) {
         Track<Paint> track = timeline.track(e.id(), p);
         if (track == null || target == null) {
             return;
         }
         var keys = new ArrayList<PageTrack.PageKey>();
+        double d = timeline.duration();
         for (int i = 0; i < track.keys().size(); i++) {
             Key<Paint> k = track.keys().get(i);
-            boolean blends = k.value() instanceof Color && (i + 1 == track.keys().size() || track.keys().get(i + 1).value() instanceof Color);
-            keys.add(new PageTrack.PageKey((double) k.time() / timeline.duration(), PaintText.css(e, p, k.value()),
-                    blends ? EasingPieces.single(k.easing()) : "step-end"));
+            Key<Paint> next = i + 1 < track.keys().size() ? track.keys().get(i + 1) : null;
+            var pair = next == null ? null : GradientBlend.pair(k.value(), next.value());
+            boolean blends = k.value() instanceof Color && (next == null || next.value() instanceof Color);
+            if (pair != null) {
+                String id = PaintText.blendId(e, p, timeline, i);
+                if (i > 0 && track.keys().get(i - 1).value() instanceof Color && k.value() instanceof Color) {
+                    // the blend of two colours ends with a colour
+                    keys.add(new PageTrack.PageKey(k.time() / d, PaintText.css(e, p, k.value()), "linear"));
+                }
+                keys.add(new PageTrack.PageKey(k.time() / d, "url(#" + id + ")", "step-end"));
+                out.addAll(GradientChannels.of(timeline, id, k, next, pair, PaintText.byShape(board, e, box.size()) ? new Point(1, 1) : box.size()));
+            } else {
+                keys.add(new PageTrack.PageKey(k.time() / d, PaintText.css(e, p, k.value()), blends ? EasingPieces.single(k.easing()) : "step-end"));
+            }
         }
         add(target, property, keys);
     }

@@ -6,6 +6,7 @@ import tundra.core.geometry.Numbers;
 import tundra.core.motion.CubicEasing;
 import tundra.core.motion.Easing;
 import tundra.core.motion.FamilyEasing;
+import tundra.core.motion.SpringEasing;
 import tundra.core.motion.StepsEasing;
 
 /**
@@ -29,18 +30,19 @@ final class EasingPieces {
             case Easing.Hold h -> whole("steps(1, jump-end)");
             case CubicEasing c -> whole(c.text());
             case StepsEasing s -> whole(s.text());
-            case FamilyEasing f -> pieces(f);
+            case FamilyEasing f -> pieces(f, corners(f));
+            case SpringEasing s -> pieces(s, swings(s));
         };
     }
 
     /** One function for the whole interval, good to 5e-4: for colours, which have 8 bits. */
     static String single(Easing easing) {
-        if (!(easing instanceof FamilyEasing f)) {
+        if (!(easing instanceof FamilyEasing || easing instanceof SpringEasing)) {
             return of(easing).getFirst().css();
         }
         var s = new StringBuilder("linear(");
         for (int i = 0; i <= 100; i++) {
-            s.append(i == 0 ? "" : ",").append(Numbers.plain(f.at(i / 100.0), 4));
+            s.append(i == 0 ? "" : ",").append(Numbers.plain(easing.at(i / 100.0), 4));
         }
         return s.append(')').toString();
     }
@@ -49,13 +51,12 @@ final class EasingPieces {
         return List.of(new Piece(0, 1, 0, 1, css));
     }
 
-    private static List<Piece> pieces(FamilyEasing f) {
+    private static List<Piece> pieces(Easing f, double[] cuts) {
         var out = new ArrayList<Piece>();
-        double[] cuts = corners(f);
         for (int i = 0; i + 1 < cuts.length; i++) {
             double a = cuts[i], b = cuts[i + 1];
-            if (f.family() == FamilyEasing.Family.CIRC && b - a <= UPRIGHT + 1e-9) {
-                out.add(upright(f, a, b));
+            if (f instanceof FamilyEasing e && e.family() == FamilyEasing.Family.CIRC && b - a <= UPRIGHT + 1e-9) {
+                out.add(upright(e, a, b));
             } else {
                 cut(f, a, b, out, 10);
             }
@@ -78,6 +79,22 @@ final class EasingPieces {
         };
     }
 
+    /** A cut at each turn of a spring, so that no piece has to follow more than half a swing. */
+    private static double[] swings(SpringEasing s) {
+        double z = s.ratio();
+        if (z >= 1) {
+            return new double[] {0, 1};
+        }
+        double half = Math.PI / (Math.sqrt(s.stiffness() / s.mass()) * Math.sqrt(1 - z * z)) / s.settled();
+        int n = (int) Math.min(200, Math.ceil(1 / half));
+        double[] out = new double[n + 1];
+        for (int i = 0; i <= n; i++) {
+            out[i] = Math.min(1, i * half);
+        }
+        out[n] = 1;
+        return out;
+    }
+
     private static double[] mirrored(double[] cuts) {
         double[] out = new double[cuts.length];
         for (int i = 0; i < cuts.length; i++) {
@@ -96,7 +113,7 @@ final class EasingPieces {
         return out;
     }
 
-    private static void cut(FamilyEasing f, double a, double b, List<Piece> out, int depth) {
+    private static void cut(Easing f, double a, double b, List<Piece> out, int depth) {
         double low = f.at(a), high = f.at(b), h = b - a;
         double s0 = slope(f, a, h, 1), s1 = slope(f, b, h, -1);
         double worst = 0;
@@ -136,7 +153,7 @@ final class EasingPieces {
     }
 
     /** The one-sided slope, by differences of second order with steps of 1e-5 of the piece. */
-    private static double slope(FamilyEasing f, double p, double h, int side) {
+    private static double slope(Easing f, double p, double h, int side) {
         double d = side * h * 1e-5;
         return (-3 * f.at(p) + 4 * f.at(p + d) - f.at(p + 2 * d)) / (2 * d);
     }

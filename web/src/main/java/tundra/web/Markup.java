@@ -108,10 +108,11 @@ final class Markup {
         String id = "t-" + e.id();
         Point box = box(e);
         Point pivot = v.get(Properties.PIVOT).times(box);
-        boolean split = Channels.keyed(board, e.id(), Properties.SIZE) || Channels.keyed(board, e.id(), Properties.PIVOT);
+        boolean split = Channels.keyed(board, e.id(), Properties.SIZE) || Channels.keyed(board, e.id(), Properties.PIVOT)
+                || Channels.keyed(board, e.id(), Properties.LETTER_SPACING);
         Point shift = split ? Point.ZERO : pivot;
         boolean group = e.content() instanceof Content.Group;
-        boxes.put(e.id(), new Boxed(id, split ? id + "-b" : null, group ? null : id + "-s", shift));
+        boxes.put(e.id(), new Boxed(id, split ? id + "-b" : null, group ? null : id + "-s", shift, box));
         out.append("<div id=\"").append(id).append('"');
         if (reactive.contains(e.id())) {
             out.append(" class=\"t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.name())).append('"');
@@ -127,6 +128,9 @@ final class Markup {
         }
         if (!v.get(Properties.SCALE).equals(new Point(1, 1))) {
             out.append(";scale:").append(Channels.pair(v.get(Properties.SCALE), 6, ""));
+        }
+        if (!v.get(Properties.SKEW).equals(Point.ZERO)) {
+            out.append(";transform:").append(Channels.skew(v.get(Properties.SKEW)));
         }
         if (v.get(Properties.OPACITY) != 1) {
             out.append(";opacity:").append(Numbers.plain(v.get(Properties.OPACITY), 6));
@@ -153,7 +157,7 @@ final class Markup {
 
     private Point box(Element e) {
         return switch (e.content()) {
-            case Content.Text t -> TextLayout.of(t, measure).box();
+            case Content.Text t -> TextLayout.of((Content.Text) Marks.resolved(t, e.rest()), measure).box();
             case Content.Group g -> g.box();
             default -> e.rest().get(Properties.SIZE);
         };
@@ -227,14 +231,16 @@ final class Markup {
                 .append(StrokeText.css(StrokeText.hiddenOr(form, e.rest())));
     }
 
-    private void text(Element e, Content.Text t, String id) {
+    private void text(Element e, Content.Text unspaced, String id) {
+        var t = (Content.Text) Marks.resolved(unspaced, e.rest());
         faces.add(new Face(t.family(), t.weight()));
         out.append("<text id=\"").append(id).append("\" style=\"font:").append(t.weight()).append(' ').append(px(t.size()))
                 .append(" '").append(PageCompiler.family(t.family(), t.weight())).append("';fill:")
                 .append(PaintText.css(e, Properties.FILL, e.rest().get(Properties.FILL)))
                 .append(t.spacing() == 0 ? "" : ";letter-spacing:" + px(t.spacing())).append("\">");
+        int n = 0;
         for (var line : TextLayout.of(t, measure).lines()) {
-            out.append("<tspan x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
+            out.append("<tspan id=\"").append(id).append('-').append(n++).append("\" x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
                     .append("\">").append(escape(line.text())).append("</tspan>");
         }
         out.append("</text>");

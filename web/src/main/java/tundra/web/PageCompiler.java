@@ -46,6 +46,10 @@ public final class PageCompiler {
             Asset a = project.assets().get(hash);
             files.put(Markup.picturePath(a), a.data());
         }
+        project.scenes().forEach(x -> x.board().timelines().forEach(t -> t.sounds().forEach(sound -> {
+            Asset a = project.assets().get(sound.asset());
+            files.put(soundPath(a), a.data());
+        })));
         for (Markup.Face f : markup.faces()) {
             files.put(fontPath(f), fonts.file(f.family(), f.weight()));
             byte[] licence = fonts.licence(f.family());
@@ -54,6 +58,10 @@ public final class PageCompiler {
             }
         }
         return new Page(files);
+    }
+
+    private static String soundPath(Asset a) {
+        return "sounds/" + a.hash().substring(0, 16) + "." + a.ending();
     }
 
     /** The player script that goes with every page. */
@@ -114,14 +122,14 @@ public final class PageCompiler {
         return s.append("<script src=\"tundra-player.js\"></script>\n<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
     }
 
-    private static String data(Project p, Markup markup) {
+    private String data(Project p, Markup markup) {
         ObjectNode root = JSON.createObjectNode();
         ArrayNode scenes = root.putArray("scenes");
         for (Scene s : p.scenes()) {
             ObjectNode o = scenes.addObject().put("id", Markup.sceneTarget(s)).put("name", s.name());
             ArrayNode timelines = o.putArray("timelines");
             for (Timeline t : s.board().timelines()) {
-                timeline(timelines.addObject(), s, t, markup.boxes());
+                timeline(timelines.addObject(), p, s, t, markup.boxes());
             }
             ArrayNode reactions = o.putArray("reactions");
             for (Reaction r : s.board().reactions()) {
@@ -134,10 +142,15 @@ public final class PageCompiler {
         return root.toString().replace("</", "<\\/");
     }
 
-    private static void timeline(ObjectNode o, Scene s, Timeline t, Map<String, Boxed> boxes) {
+    private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Map<String, Boxed> boxes) {
         o.put("id", t.id()).put("name", t.name()).put("duration", t.duration() / 1000.0).put("loop", t.loop()).put("starts", t.starts());
+        if (!t.sounds().isEmpty()) {
+            ArrayNode sounds = o.putArray("sounds");
+            t.sounds().forEach(x -> sounds.addObject().put("src", soundPath(p.assets().get(x.asset()))).put("at", x.start() / 1000.0)
+                    .put("length", p.assets().get(x.asset()).duration() / 1000.0).put("volume", x.volume()));
+        }
         ArrayNode tracks = o.putArray("tracks");
-        for (PageTrack track : Channels.of(s.board(), t, Markup.sceneTarget(s), boxes::get)) {
+        for (PageTrack track : Channels.of(s.board(), t, Markup.sceneTarget(s), boxes::get, measure)) {
             ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");
             for (PageTrack.PageKey k : track.keys()) {
                 ArrayNode a = keys.addArray().add(number(k.offset())).add(k.value());

@@ -6,7 +6,7 @@ import java.util.List;
  * The keys of one CSS property of one published element.
  *
  * @param target the id of the HTML or SVG element
- * @param property in the camel case of Web Animations; {@code d} is an attribute that the player sets itself
+ * @param property in the camel case of Web Animations; an attribute that the player sets itself begins with @
  */
 record PageTrack(String target, String property, List<PageKey> keys) {
     /**

@@ -10,6 +10,7 @@ import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient;
+import tundra.core.model.GradientBlend;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -33,19 +34,44 @@ final class PaintText {
         return "t-" + e.id() + "-" + Integer.toHexString(g.hashCode());
     }
 
+    /** The gradient that blends from a key of an element's property to the next. */
+    static String blendId(Element e, Property<Paint> p, Timeline t, int key) {
+        return "t-" + e.id() + "-" + p.key() + "-" + t.id() + "-" + key;
+    }
+
+    /** Whether the browser stretches an element's gradients with its shape: where its size changes. */
+    static boolean byShape(Board board, Element e, Point box) {
+        return Channels.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
+    }
+
     /** The definitions of all gradients that an element rests with or is keyed to; empty when there are none. */
     static String definitions(Board board, Element e, Point box) {
         Set<Gradient> all = new LinkedHashSet<>();
         collect(board, e, Properties.FILL, all);
         collect(board, e, Properties.STROKE, all);
-        if (all.isEmpty()) {
+        boolean byShape = byShape(board, e, box);
+        var blends = new StringBuilder();
+        blends(board, e, Properties.FILL, byShape, box, blends);
+        blends(board, e, Properties.STROKE, byShape, box, blends);
+        if (all.isEmpty() && blends.isEmpty()) {
             return "";
         }
-        // where the size changes, the browser stretches the gradient with the shape
-        boolean byShape = Channels.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
         var out = new StringBuilder("<defs>");
         all.forEach(g -> GradientText.definition(out, id(e, g), g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
-        return out.append("</defs>").toString();
+        return out.append(blends).append("</defs>").toString();
+    }
+
+    private static void blends(Board board, Element e, Property<Paint> p, boolean byShape, Point box, StringBuilder out) {
+        for (Timeline t : board.timelines()) {
+            var track = t.track(e.id(), p);
+            for (int i = 0; track != null && i + 1 < track.keys().size(); i++) {
+                var pair = GradientBlend.pair(track.keys().get(i).value(), track.keys().get(i + 1).value());
+                if (pair != null) {
+                    GradientText.definition(out, blendId(e, p, t, i), pair.from(), byShape ? "objectBoundingBox" : "userSpaceOnUse",
+                            pair.from().toBox(byShape ? new Point(1, 1) : box), true);
+                }
+            }
+        }
     }
 
     private static void collect(Board board, Element e, Property<Paint> p, Set<Gradient> all) {

@@ -22,7 +22,7 @@ final class StrokeChannels {
     /** A pattern that CSS cannot blend is set this often, in µs: 60 times a second. */
     private static final double STEP = 1e6 / 60;
     private static final List<Property<?>> DECIDING = List.of(Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL,
-            Properties.SIZE, Properties.CORNER_RADIUS);
+            Properties.SIZE, Properties.CORNER_RADIUS, Properties.OUTLINE);
     private final Board board;
     private final Timeline timeline;
     private final Element element;
@@ -106,7 +106,7 @@ final class StrokeChannels {
     }
 
     private StrokeStyle style(Values v, int contour) {
-        Form form = Marks.form(shape, v);
+        Form form = Marks.form((Content.Shape) Marks.resolved(shape, v), v);
         Form one = contour < 0 ? form : new Form.Curve(new Outline(List.of(form.outline().contours().get(contour))));
         return StrokeText.hiddenOr(one, v);
     }

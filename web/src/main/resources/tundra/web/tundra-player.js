@@ -45,15 +45,18 @@ const Tundra = (() => {
     #start = 0;
     #at = 0;
     #end;
+    #sounds;
+    #again;
 
-    constructor({ id, name, duration, loop, starts, tracks }) {
+    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }) {
       Object.assign(this, { id, name, duration, starts, playing: false });
       this.#loop = loop && !quiet.matches;
+      this.#sounds = sounds.map((s) => ({ ...s, audio: Object.assign(new Audio(s.src), { preload: "auto", volume: s.volume }) }));
       const timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
       for (const { of, property, keys } of tracks) {
         const el = byId(of);
-        if (property === "d") {
-          this.#driven.push(new Driven(el, property, keys));
+        if (property[0] === "@") {
+          this.#driven.push(new Driven(el, property.slice(1), keys));
         } else {
           const frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
           this.#animations.push(el.animate(frames, timing));
@@ -68,6 +71,24 @@ const Tundra = (() => {
       return this.#loop ? t % this.duration : Math.min(t, this.duration);
     }
 
+    // Starts what is to be heard from here on, or hushes everything when nothing plays.
+    #sound() {
+      clearTimeout(this.#again);
+      for (const s of this.#sounds) {
+        clearTimeout(s.timer);
+        s.audio.pause();
+        if (!this.playing) continue;
+        const wait = s.at - this.time;
+        const start = () => {
+          s.audio.currentTime = Math.max(0, -wait) / 1000;
+          s.audio.play().catch(() => tell("the browser keeps sounds silent until the visitor taps or types"));
+        };
+        if (wait > 0) s.timer = setTimeout(start, wait);
+        else if (-wait < s.length) start();
+      }
+      if (this.playing && this.#loop && this.#sounds.length) this.#again = setTimeout(() => this.#sound(), this.duration - this.time);
+    }
+
     #drive() {
       for (const d of this.#driven) d.set(this.time / this.duration);
     }
@@ -76,6 +97,7 @@ const Tundra = (() => {
       clearTimeout(this.#end);
       this.playing = false;
       this.#at = t;
+      this.#sound();
       for (const a of this.#animations) {
         a.pause();
         a.currentTime = t;
@@ -101,6 +123,7 @@ const Tundra = (() => {
       this.playing = true;
       for (const a of this.#animations) a.startTime = this.#start;
       if (!this.#loop) this.#watch();
+      this.#sound();
       if (this.#driven.length) {
         const step = () => {
           this.#drive();

@@ -85,7 +85,7 @@ final class EveryPiece {
         all.add(EasingText.parse("cubic-bezier(0.2, 1.8, 0.6, -0.7)"));
         for (int i = 0; i < all.size(); i++) {
             String id = "ease" + i;
-            double y = 14 + i * 13.25;
+            double y = 14 + i * 12.6;
             add(id, new Content.Rectangle(), 80, y, 10, 10);
             key(id, Properties.POSITION, new Point(80, y), new Point(330, y), all.get(i));
             if (all.get(i) instanceof FamilyEasing) {

@@ -88,6 +88,11 @@ class ParityTest {
     }
 
     @Test
+    void pathsMorphsAndBlendsLookTheSame() throws Exception {
+        pictures(MotionPiece.make(), "motion", 4, 12, 44);
+    }
+
+    @Test
     void textOfAllFamiliesLooksTheSame() throws Exception {
         // a canvas full of text; a letter out of place gives below 30
         pictures(PaintPiece.words(), "words", 1, 1, 39);
@@ -95,13 +100,14 @@ class ParityTest {
 
     @Test
     void everyPropertyIsComparedSomewhere() throws Exception {
-        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make())
+        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make())
                 .flatMap(p -> p.scenes().getFirst().board().timelines().stream()).toList());
     }
 
     @Test
     void theNumbersAreTheSame() throws Exception {
         compare(EveryPiece.make(), "every-values", 4);
+        compare(MotionPiece.make(), "motion-values", 4);
         compare(OpenNight.project(), "demo-values", 8);
     }
 

@@ -121,7 +121,7 @@ public final class Keys {
                 }
             }
             moved.forEach(k -> all.put(k.time(), k));
-            return t.with(element, p, new Track<>(List.copyOf(all.values())));
+            return t.with(element, p, track.withKeys(List.copyOf(all.values())));
         });
     }
 

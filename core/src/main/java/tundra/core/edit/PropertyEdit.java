@@ -31,12 +31,17 @@ public final class PropertyEdit {
     /** The board with the property of an element (or {@link Board#CANVAS}) set to what should be seen at the playhead. */
     public <T> Board set(Board board, String element, Property<T> p, T value) {
         T next = p.clamped(value);
-        Track<T> track = board.timeline(timeline).track(element, p);
+        Timeline on = board.timeline(timeline);
+        if (p == Properties.POSITION && SplitPosition.is(on, element) && scope != EditScope.REST) {
+            Point at = (Point) next;
+            return set(set(board, element, Properties.POSITION_X, at.x()), element, Properties.POSITION_Y, at.y());
+        }
+        Track<T> track = on.track(element, p);
         return switch (scope) {
-            case REST -> board.withRest(element, v -> v.with(p, next));
+            case REST -> Resting.with(board, element, p, next);
             case WHOLE_MOVE -> track == null
-                    ? board.withRest(element, v -> v.with(p, next))
-                    : board.mapTimeline(timeline, t -> t.with(element, p, shifted(t, track, p, next)));
+                    ? Resting.with(board, element, p, next)
+                    : board.mapTimeline(timeline, t -> t.with(element, p, shifted(t, element, track, p, next)));
             case KEY -> board.mapTimeline(timeline, t -> t.with(element, p, keyed(board, t, element, p, track, next)));
         };
     }
@@ -45,7 +50,8 @@ public final class PropertyEdit {
     public static <T> T valueAt(Board board, Timeline t, String element, Property<T> p, long time) {
         Track<T> track = t.track(element, p);
         if (track == null) {
-            return board.rest(element).get(p);
+            return p == Properties.POSITION && SplitPosition.is(t, element) ? p.cast(SplitPosition.at(board, t, element, time))
+                    : Resting.of(board, element, p);
         }
         long local = t.local(time);
         if (p == Properties.POSITION) {
@@ -54,9 +60,8 @@ public final class PropertyEdit {
         return p.clamped(track.at(local, p.type()::lerp));
     }
 
-    private <T> Track<T> shifted(Timeline t, Track<T> track, Property<T> p, T next) {
-        T seen = p.type() == tundra.core.model.ValueType.PAIR && p == Properties.POSITION
-                ? p.cast(new MotionPath(new Track<>(track.values(v -> (Point) v).keys())).at(t.local(time)))
+    private <T> Track<T> shifted(Timeline t, String element, Track<T> track, Property<T> p, T next) {
+        T seen = p == Properties.POSITION ? p.cast(new MotionPath(t.track(element, Properties.POSITION)).at(t.local(time)))
                 : track.at(t.local(time), p.type()::lerp);
         return track.map(k -> k.with(p.clamped(p.type().shifted(k.value(), seen, next))));
     }
@@ -65,10 +70,11 @@ public final class PropertyEdit {
         long at = Math.min(time, t.duration());
         if (track == null) {
             Track<T> first = new Track<>(java.util.List.of(new Key<>(at, next, NEW_EASING)));
-            return at == 0 ? first : first.with(new Key<>(0, board.rest(element).get(p), NEW_EASING));
+            return at == 0 ? first : first.with(new Key<>(0, Resting.of(board, element, p), NEW_EASING));
         }
         Key<T> old = track.keyAt(at);
-        return old != null ? track.with(old.with(next)) : Keys.insert(track, at, next, p);
+        Track<T> out = old != null ? track.with(old.with(next)) : Keys.insert(track, at, next, p);
+        return p == Properties.POSITION && track.shape().closed() ? ClosedPath.ends(out, at) : out;
     }
 
     /** What dragging would do now, as the edit strip says it. */

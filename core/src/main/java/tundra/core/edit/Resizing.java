@@ -23,11 +23,10 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
      */
     public Result drag(Point by, boolean proportional, boolean fromCentre) {
         double turn = start.get(Properties.ROTATION);
-        Point scale = start.get(Properties.SCALE);
-        Point local = Affine.rotate(-turn).apply(by);
+        Point scale = start.get(Properties.SCALE), skew = start.get(Properties.SKEW);
+        Point local = Affine.turned(turn, scale, skew).inverse().apply(by);
         double reach = fromCentre ? 2 : 1;
-        double w = box.x() * scale.x(), h = box.y() * scale.y();
-        double kx = factor(w, local.x() * reach, handle.x()), ky = factor(h, local.y() * reach, handle.y());
+        double kx = factor(box.x(), local.x() * reach, handle.x()), ky = factor(box.y(), local.y() * reach, handle.y());
         if (proportional) {
             double k = handle.x() == 0.5 ? ky : handle.y() == 0.5 ? kx : Math.abs(kx - 1) > Math.abs(ky - 1) ? kx : ky;
             kx = k;
@@ -45,9 +44,8 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
         // what must not move: the opposite handle, or the middle
         Point anchor = fromCentre ? new Point(0.5, 0.5) : new Point(1 - handle.x(), 1 - handle.y());
         Point pivot = start.get(Properties.PIVOT);
-        Affine spin = Affine.rotate(turn);
-        Point before = spin.apply(anchor.minus(pivot).times(box).times(scale));
-        Point after = spin.apply(anchor.minus(pivot).times(nextBox).times(nextScale));
+        Point before = Affine.turned(turn, scale, skew).apply(anchor.minus(pivot).times(box));
+        Point after = Affine.turned(turn, nextScale, skew).apply(anchor.minus(pivot).times(nextBox));
         return new Result(sizing, value, start.get(Properties.POSITION).plus(before).minus(after));
     }
 

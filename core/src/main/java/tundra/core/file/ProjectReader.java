@@ -10,8 +10,6 @@ import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
-import tundra.core.geometry.Contour;
-import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
@@ -19,6 +17,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
 import tundra.core.model.Swatch;
@@ -30,6 +29,7 @@ final class ProjectReader {
     private final Map<String, String> unknown = new HashMap<>();
     private final Set<String> ids = new HashSet<>();
     private final Set<String> pictures = new HashSet<>();
+    private final Set<String> sounds = new HashSet<>();
     private int nodes;
 
     /** @param data the bytes of the brought-in files by hash */
@@ -58,8 +58,10 @@ final class ProjectReader {
         for (JsonNode n : f.list("assets")) {
             Asset a = asset(new Fields(n, "asset " + (assets.size() + 1)), data);
             assets.put(a.hash(), a);
-            if (a.kind() == Asset.Kind.PICTURE) {
-                pictures.add(a.hash());
+            switch (a.kind()) {
+                case PICTURE -> pictures.add(a.hash());
+                case SOUND -> sounds.add(a.hash());
+                case FONT -> { }
             }
         }
         var scenes = new ArrayList<Scene>();
@@ -126,7 +128,7 @@ final class ProjectReader {
         canvas.keepUnknown(Places.of("canvas", id), unknown);
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements);
-        var timelines = new TimelineReader(here, elements, unknown, this::id).read(f);
+        var timelines = new TimelineReader(here, elements, sounds, unknown, this::id).read(f);
         var reactions = new ReactionReader(here, timelines, unknown, this::id).read(f);
         var lines = new ArrayList<RulerLine>();
         for (JsonNode n : f.has("lines") ? f.list("lines") : List.<JsonNode>of()) {
@@ -153,6 +155,11 @@ final class ProjectReader {
         Content content = content(f);
         Fields rest = f.object("rest");
         Values values = ValueReader.values(rest, content);
+        if (content instanceof Content.Text t && t.spacing() != 0) {
+            // files of the first versions kept the letter spacing with the words
+            values = values.with(Properties.LETTER_SPACING, t.spacing());
+            content = t.withSpacing(0);
+        }
         rest.keepUnknown(Places.of("rest", id), unknown);
         var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content);
         f.keepUnknown(Places.of("element", id), unknown);
@@ -193,19 +200,11 @@ final class ProjectReader {
     }
 
     private Outline outline(Fields f, String field) throws FileProblem {
-        var contours = new ArrayList<Contour>();
-        for (JsonNode n : f.list(field)) {
-            var c = new Fields(n, "a contour of " + f.where());
-            var list = new ArrayList<Node>();
-            for (JsonNode node : c.list("nodes")) {
-                double[] v = c.numbers(node, "nodes", 7, -Limits.LENGTH, Limits.LENGTH);
-                list.add(new Node(new Point(v[0], v[1]), new Point(v[2], v[3]), new Point(v[4], v[5]), v[6] != 0));
-                if (++nodes > Limits.NODES) {
-                    throw new FileProblem("it holds more than " + Limits.NODES + " path nodes");
-                }
-            }
-            contours.add(new Contour(list, c.flag("closed")));
+        Outline o = OutlineReader.read(f.raw(field), f, field);
+        nodes += o.contours().stream().mapToInt(c -> c.nodes().size()).sum();
+        if (nodes > Limits.NODES) {
+            throw new FileProblem("it holds more than " + Limits.NODES + " path nodes");
         }
-        return new Outline(contours);
+        return o;
     }
 }

@@ -20,10 +20,12 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Trigger;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
+import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 
 /** Writes a project as the JSON that docs/file-format.md describes, always in the same order. */
@@ -112,7 +114,7 @@ final class ProjectWriter {
             }
             case Content.Text t -> o.put("text", t.text()).put("family", t.family()).put("weight", t.weight())
                     .put("fontSize", t.size()).put("align", t.align().name().toLowerCase(Locale.ROOT)).put("lineHeight", t.lineHeight())
-                    .put("spacing", t.spacing()).put("wrap", t.wrap());
+                    .put("wrap", t.wrap());
             case Content.Picture p -> o.put("asset", p.asset());
             case Content.Group g -> {
                 o.set("box", pair(g.box()));
@@ -157,6 +159,7 @@ final class ProjectWriter {
             case Gradient g -> gradient(g);
             case String s -> Json.MAPPER.getNodeFactory().stringNode(s);
             case Point p -> pair(p);
+            case Outline o -> outline(o);
             case Double d -> Json.MAPPER.getNodeFactory().numberNode(d);
             default -> throw new IllegalStateException("no JSON for " + v.getClass());
         };
@@ -187,7 +190,43 @@ final class ProjectWriter {
             of.forEach((p, track) -> tracks.set(p.key(), track(t, element, p, track)));
             unknown(tracks, Places.keys(t.id(), element));
         });
+        extras(o, t);
         return unknown(o, Places.of("timeline", t.id()));
+    }
+
+    private static void extras(ObjectNode o, Timeline t) {
+        ObjectNode paths = Json.MAPPER.createObjectNode();
+        t.tracks().forEach((element, of) -> {
+            Track<?> track = of.get(Properties.POSITION);
+            if (track != null && !track.shape().equals(PathShape.PLAIN)) {
+                ObjectNode p = paths.putObject(element).put("bend", track.shape().bend()).put("closed", track.shape().closed());
+                if (track.shape().whole() != null) {
+                    p.put("whole", track.shape().whole().text());
+                }
+            }
+        });
+        if (!paths.isEmpty()) {
+            o.set("paths", paths);
+        }
+        if (!t.shown().isEmpty()) {
+            ObjectNode shown = o.putObject("shown");
+            t.shown().forEach((element, span) -> shown.set(element, span(span)));
+        }
+        if (!t.markers().isEmpty()) {
+            ArrayNode markers = o.putArray("markers");
+            t.markers().forEach(m -> markers.addObject().put("id", m.id()).put("name", m.name()).put("at", m.time()));
+        }
+        if (t.range() != null) {
+            o.set("range", span(t.range()));
+        }
+        if (!t.sounds().isEmpty()) {
+            ArrayNode sounds = o.putArray("sounds");
+            t.sounds().forEach(x -> sounds.addObject().put("id", x.id()).put("asset", x.asset()).put("at", x.start()).put("volume", x.volume()));
+        }
+    }
+
+    private static ObjectNode span(Span s) {
+        return Json.MAPPER.createObjectNode().put("from", s.from()).put("to", s.to());
     }
 
     private ArrayNode track(Timeline t, String element, Property<?> p, Track<?> track) {
@@ -196,7 +235,7 @@ final class ProjectWriter {
             ObjectNode o = out.addObject().put("at", k.time());
             o.set("value", value(k.value()));
             o.put("easing", k.easing().text());
-            if (k.curved()) {
+            if (k.own()) {
                 o.set("in", pair(k.in()));
                 o.set("out", pair(k.out()));
             }

@@ -10,13 +10,17 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Marker;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
+import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 
 /** Reads the timelines of a scene. */
@@ -30,11 +34,15 @@ final class TimelineReader {
     private final Map<String, Content> contents = new HashMap<>();
     private final Map<String, String> unknown;
     private final IdReader ids;
+    private final Set<String> soundAssets;
+    private Fields paths;
     private int keys;
 
-    TimelineReader(Set<String> ids, List<Element> tree, Map<String, String> unknown, IdReader reader) {
+    /** @param sounds the hashes of the sounds on the shelf */
+    TimelineReader(Set<String> ids, List<Element> tree, Set<String> sounds, Map<String, String> unknown, IdReader reader) {
         this.elements = ids;
         Tree.each(tree, e -> contents.put(e.id(), e.content()));
+        this.soundAssets = sounds;
         this.unknown = unknown;
         this.ids = reader;
     }
@@ -52,6 +60,7 @@ final class TimelineReader {
 
     private Timeline timeline(Fields f) throws FileProblem {
         var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of());
+        paths = f.has("paths") ? f.object("paths") : null;
         Fields all = f.object("keys");
         for (String element : all.names()) {
             if (!elements.contains(element) && !element.equals(Board.CANVAS)) {
@@ -66,6 +75,7 @@ final class TimelineReader {
             }
             of.keepUnknown(Places.keys(t.id(), element), unknown);
         }
+        t = extras(t, f);
         f.keepUnknown(Places.of("timeline", t.id()), unknown);
         return t;
     }
@@ -80,20 +90,60 @@ final class TimelineReader {
             }
             Point in = f.has("in") ? f.pair("in", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
             Point out = f.has("out") ? f.pair("out", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
-            list.add(new Key<>(at, ValueReader.value(p, f.raw("value"), f, "value"), easing(f), in, out));
+            boolean own = f.has("own") ? f.flag("own") : f.has("in") || f.has("out");
+            list.add(new Key<>(at, ValueReader.value(p, f.raw("value"), f, "value"), easing(f, "easing"), in, out, own));
             f.keepUnknown(Places.key(t.id(), element, p, at), unknown);
             if (++keys > Limits.KEYS) {
                 throw new FileProblem("it holds more than " + Limits.KEYS + " keys");
             }
         }
-        return list.isEmpty() ? t : t.with(element, p, new Track<>(list));
+        return list.isEmpty() ? t : t.with(element, p, new Track<>(list, p == Properties.POSITION ? shape(paths, element) : PathShape.PLAIN));
     }
 
-    private static Easing easing(Fields f) throws FileProblem {
+    private static PathShape shape(Fields paths, String element) throws FileProblem {
+        if (paths == null || !paths.has(element)) {
+            return PathShape.PLAIN;
+        }
+        Fields f = paths.object(element);
+        return new PathShape(f.number("bend", 0, 1), f.flag("closed"), f.has("whole") ? easing(f, "whole") : null);
+    }
+
+    private Timeline extras(Timeline t, Fields f) throws FileProblem {
+        Timeline out = t;
+        Fields shown = f.has("shown") ? f.object("shown") : null;
+        for (String element : shown == null ? List.<String>of() : shown.names()) {
+            if (!elements.contains(element)) {
+                throw f.problem("shown", "names an element that isn't there (" + element + ")");
+            }
+            out = out.withShown(element, span(shown, element));
+        }
+        var markers = new ArrayList<Marker>();
+        for (JsonNode n : f.has("markers") ? f.list("markers") : List.<JsonNode>of()) {
+            var m = new Fields(n, "a marker of " + f.where());
+            markers.add(new Marker(ids.id(m), m.text("name"), m.whole("at", 0, t.duration())));
+        }
+        var sounds = new ArrayList<PlacedSound>();
+        for (JsonNode n : f.has("sounds") ? f.list("sounds") : List.<JsonNode>of()) {
+            var m = new Fields(n, "a sound of " + f.where());
+            if (!soundAssets.contains(m.text("asset"))) {
+                throw m.problem("asset", "names a sound that is missing from the file");
+            }
+            sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1)));
+        }
+        return out.withMarkers(markers).withSounds(sounds).withRange(f.has("range") ? span(f, "range") : null);
+    }
+
+    private static Span span(Fields f, String name) throws FileProblem {
+        Fields s = f.object(name);
+        long from = s.whole("from", 0, Limits.TIME);
+        return new Span(from, s.whole("to", from + 1, Limits.TIME));
+    }
+
+    private static Easing easing(Fields f, String field) throws FileProblem {
         try {
-            return EasingText.parse(f.text("easing"));
+            return EasingText.parse(f.text(field));
         } catch (IllegalArgumentException e) {
-            throw f.problem("easing", "is not one that this version knows");
+            throw f.problem(field, "is not one that this version knows");
         }
     }
 }

@@ -83,6 +83,9 @@ final class ValueReader {
             }
             return p.cast(n.stringValue());
         }
+        if (p.type() instanceof ValueType.OutlineType) {
+            return p.cast(OutlineReader.read(n, f, field));
+        }
         int count = p.parts().size();
         double[] parts = count == 1
                 ? f.numbers(Json.MAPPER.createArrayNode().add(n == null ? Json.MAPPER.nullNode() : n), field, 1, p.min(), p.max())

@@ -78,13 +78,14 @@ public final class FrameBuilder {
 
     /** The box of an element at a time. */
     public Point boxAt(Element e, long time) {
-        return Marks.box(e.content(), valuesAt(e.id(), time), measure);
+        Values v = valuesAt(e.id(), time);
+        return Marks.box(Marks.resolved(e.content(), v), v, measure);
     }
 
     private List<FrameNode> nodes(List<Element> elements, long time) {
         var out = new ArrayList<FrameNode>(elements.size());
         for (Element e : elements) {
-            if (!e.hidden() && (guides || !e.guide())) {
+            if (!e.hidden() && (guides || !e.guide()) && poses.shown(e.id(), time)) {
                 out.add(moving.get(e) ? node(e, time) : kept(e, time));
             }
         }
@@ -130,15 +131,15 @@ public final class FrameBuilder {
     }
 
     private FrameNode make(Element e, Values v, List<FrameNode> children) {
-        Content content = e.content();
+        Content content = Marks.resolved(e.content(), v);
         Point box = Marks.box(content, v, measure);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
                 Marks.of(content, v, measure), children, content instanceof Content.Group g ? g.clip() : null);
     }
 
-    /** From an element's box to its parent: translate, rotate, scale around the pivot, which lands on the position. */
+    /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */
     public static Affine placed(Values v, Point box) {
-        return Affine.placed(v.get(Properties.POSITION), v.get(Properties.ROTATION), v.get(Properties.SCALE),
+        return Affine.placed(v.get(Properties.POSITION), v.get(Properties.ROTATION), v.get(Properties.SCALE), v.get(Properties.SKEW),
                 v.get(Properties.PIVOT).times(box));
     }
 }

@@ -14,6 +14,15 @@ import tundra.core.model.Values;
 public final class Marks {
     private Marks() {}
 
+    /** The content with what its keys change of it: the outline of a path, the letter spacing of a text. */
+    public static Content resolved(Content content, Values v) {
+        return switch (content) {
+            case Content.Path p when v.has(Properties.OUTLINE) -> new Content.Path(v.get(Properties.OUTLINE), p.box(), p.evenOdd());
+            case Content.Text t when v.has(Properties.LETTER_SPACING) -> t.withSpacing(v.get(Properties.LETTER_SPACING));
+            default -> content;
+        };
+    }
+
     static Point box(Content content, Values v, TextMeasurer measure) {
         return switch (content) {
             case Content.Shape s -> v.get(Properties.SIZE);

@@ -25,8 +25,11 @@ final class Poses {
         }
     }
 
+    private final Map<String, List<Timeline>> spans = new HashMap<>();
+
     Poses(Board board) {
         for (Timeline t : board.timelines()) {
+            t.shown().keySet().forEach(id -> spans.computeIfAbsent(id, k -> new ArrayList<>()).add(t));
             t.tracks().forEach((id, of) -> of.keySet().forEach(p -> {
                 var list = channels.computeIfAbsent(id, k -> new ArrayList<>());
                 list.removeIf(c -> c.property() == p);
@@ -42,7 +45,13 @@ final class Poses {
     }
 
     boolean animated(String id) {
-        return channels.containsKey(id);
+        return channels.containsKey(id) || spans.containsKey(id);
+    }
+
+    /** Whether an element is seen at a time, as far as the timelines say. */
+    boolean shown(String id, long time) {
+        List<Timeline> of = spans.get(id);
+        return of == null || of.stream().allMatch(t -> t.shown().get(id).contains(t.local(time)));
     }
 
     Values at(String id, Values rest, long time) {
@@ -58,6 +67,29 @@ final class Poses {
             properties[i] = c.property();
             values[i] = c.at(time);
         }
-        return rest.overlay(properties, values, n);
+        return facing(list, split(rest.overlay(properties, values, n)), time);
+    }
+
+    /** The two halves of a split position in place of the position. */
+    private static Values split(Values v) {
+        if (!v.has(Properties.POSITION_X) && !v.has(Properties.POSITION_Y)) {
+            return v;
+        }
+        Point at = v.get(Properties.POSITION);
+        return v.with(Properties.POSITION, new Point(v.has(Properties.POSITION_X) ? v.get(Properties.POSITION_X) : at.x(),
+                v.has(Properties.POSITION_Y) ? v.get(Properties.POSITION_Y) : at.y()));
+    }
+
+    private static Values facing(List<Channel<?>> list, Values v, long time) {
+        if (!v.get(Properties.FACE_PATH).equals("yes")) {
+            return v;
+        }
+        for (Channel<?> c : list) {
+            if (c.path() != null) {
+                double ahead = c.path().direction(c.timeline().local(time));
+                return v.with(Properties.ROTATION, v.get(Properties.ROTATION) + ahead - v.get(Properties.FRONT));
+            }
+        }
+        return v;
     }
 }

@@ -23,10 +23,25 @@ public record Affine(double a, double b, double c, double d, double e, double f)
         return new Affine(cos, sin, -sin, cos, 0, 0);
     }
 
-    /** CSS individual transforms around a pivot: the pivot (local) lands on {@code position}. */
-    public static Affine placed(Point position, double degrees, Point scale, Point pivot) {
+    /** CSS {@code skewX(x) skewY(y)}, in degrees. */
+    public static Affine skew(Point degrees) {
+        if (degrees.equals(Point.ZERO)) {
+            return IDENTITY;
+        }
+        double x = Math.tan(Math.toRadians(degrees.x())), y = Math.tan(Math.toRadians(degrees.y()));
+        return new Affine(1 + x * y, y, x, 1, 0, 0);
+    }
+
+    /** Turned, scaled and skewed as CSS does it: the skew comes first, the turn last. */
+    public static Affine turned(double degrees, Point scale, Point skew) {
         Affine r = degrees == 0 ? IDENTITY : rotate(degrees);
-        double a = r.a * scale.x(), b = r.b * scale.x(), c = r.c * scale.y(), d = r.d * scale.y();
+        return r.times(scale(scale.x(), scale.y())).times(skew(skew));
+    }
+
+    /** CSS individual transforms around a pivot: the pivot (local) lands on {@code position}. */
+    public static Affine placed(Point position, double degrees, Point scale, Point skew, Point pivot) {
+        Affine m = turned(degrees, scale, skew);
+        double a = m.a, b = m.b, c = m.c, d = m.d;
         return new Affine(a, b, c, d,
                 position.x() - a * pivot.x() - c * pivot.y(),
                 position.y() - b * pivot.x() - d * pivot.y());

@@ -118,4 +118,26 @@ public record Outline(List<Contour> contours) {
     private static void append(StringBuilder s, Point p) {
         s.append(Numbers.plain(p.x(), 3)).append(' ').append(Numbers.plain(p.y(), 3));
     }
+
+    /** SVG path data in which every segment is a curve, so that outlines of as many nodes have texts of the same form. */
+    public String svgCurves(int decimals) {
+        var s = new StringBuilder();
+        for (Contour c : contours) {
+            if (c.nodes().isEmpty()) {
+                continue;
+            }
+            number(s.append('M'), c.nodes().getFirst().at(), decimals);
+            for (Cubic g : c.segments()) {
+                number(s.append('C'), g.p1(), decimals);
+                number(s.append(' '), g.p2(), decimals);
+                number(s.append(' '), g.p3(), decimals);
+            }
+            s.append(c.closed() ? "Z" : "");
+        }
+        return s.toString();
+    }
+
+    private static void number(StringBuilder s, Point p, int decimals) {
+        s.append(Numbers.plain(p.x(), decimals)).append(' ').append(Numbers.plain(p.y(), decimals));
+    }
 }

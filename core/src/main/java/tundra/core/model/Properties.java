@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
 /**
@@ -59,6 +60,28 @@ public final class Properties {
     public static final Property<Point> REVEAL = add("reveal", "Stroke reveal", ValueType.PAIR, "%", 100, List.of("from", "to"), 0, 1,
             new Point(0, 1), PAINTED);
 
+    /** Slant along x and along y, after turning and scaling as in CSS. */
+    public static final Property<Point> SKEW =
+            add("skew", "Skew", ValueType.PAIR, "°", 1, List.of("x", "y"), -89, 89, Point.ZERO, ANY);
+    /** Between letters. */
+    public static final Property<Double> LETTER_SPACING = add("letterSpacing", "Letter spacing", ValueType.NUMBER, "px", 1, List.of("px"),
+            -1000, 1000, 0.0, c -> c instanceof Content.Text);
+    /** The form of a path while it changes, in the box of its content; where it has no keys the content's own outline holds. */
+    public static final Property<Outline> OUTLINE = add("outline", "Outline", ValueType.OUTLINE, "", 1, List.of("px²"), -FAR, FAR,
+            new Outline(List.of()), c -> c instanceof Content.Path);
+    /** The position split into its two numbers, each with keys of its own; in place of the position's keys. */
+    public static final Property<Double> POSITION_X =
+            add("positionX", "Position x", ValueType.NUMBER, "px", 1, List.of("px"), -FAR, FAR, 0.0, ANY);
+    public static final Property<Double> POSITION_Y =
+            add("positionY", "Position y", ValueType.NUMBER, "px", 1, List.of("px"), -FAR, FAR, 0.0, ANY);
+    /** Whether the element turns with its motion path; its rotation is added. */
+    public static final Property<String> FACE_PATH = choice("facePath", "Face path", ANY, "no", "yes");
+    /** The angle of the art that looks ahead on the path. */
+    public static final Property<Double> FRONT =
+            add("front", "Front at", ValueType.NUMBER, "°", 1, List.of("°"), -360, 360, 0.0, ANY);
+    /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
+    private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
+
     public static final List<Property<?>> ALL = List.copyOf(TABLE);
     private static final Map<String, Property<?>> BY_KEY = ALL.stream().collect(Collectors.toMap(Property::key, Function.identity()));
 
@@ -80,8 +103,13 @@ public final class Properties {
         return BY_KEY.get(key);
     }
 
-    /** What an element of this content has; null content is the canvas itself. */
+    /** Whether a property is there only as keys and has no resting value to show or change. */
+    public static boolean keysOnly(Property<?> p) {
+        return KEYS_ONLY.contains(p);
+    }
+
+    /** What an element of this content rests with; null content is the canvas itself. */
     public static List<Property<?>> of(Content content) {
-        return ALL.stream().filter(p -> p.appliesTo().test(content)).toList();
+        return ALL.stream().filter(p -> p.appliesTo().test(content) && !keysOnly(p)).toList();
     }
 }

@@ -3,6 +3,7 @@ package tundra.core.model;
 import java.util.List;
 import java.util.function.Predicate;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Outline;
 
 /**
  * One animatable property. The instances stand in {@link Properties}, the only table of them.
@@ -21,7 +22,7 @@ public record Property<T>(int index, String key, String label, ValueType<T> type
 
     /** The value with every number brought into the range; not-a-number becomes the standard's. */
     public T clamped(T value) {
-        if (value instanceof Paint) {
+        if (value instanceof Paint || value instanceof Outline) {
             return value;
         }
         double[] v = type.parts(value), d = type.parts(standard);

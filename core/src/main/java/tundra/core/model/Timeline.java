@@ -1,6 +1,8 @@
 package tundra.core.model;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
@@ -12,10 +14,23 @@ import tundra.core.motion.Track;
  *
  * @param duration in µs
  * @param starts whether it plays by itself when its scene opens
+ * @param shown when elements can be seen, by their ids; who isn't named is seen all the time
+ * @param markers named times, in order
+ * @param range the part that plays again and again while working on it; null for all of it
+ * @param sounds what is heard with it
  */
 public record Timeline(String id, String name, long duration, boolean loop, boolean starts,
-        Map<String, Map<Property<?>, Track<?>>> tracks) {
+        Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range, List<PlacedSound> sounds) {
     public static final String MAIN = "Main";
+
+    public Timeline {
+        markers = markers.stream().sorted(Comparator.comparingLong(Marker::time)).toList();
+        sounds = List.copyOf(sounds);
+    }
+
+    public Timeline(String id, String name, long duration, boolean loop, boolean starts, Map<String, Map<Property<?>, Track<?>>> tracks) {
+        this(id, name, duration, loop, starts, tracks, Map.of(), List.of(), null, List.of());
+    }
 
     public Timeline(String name, long duration) {
         this(Ids.next(), name, duration, false, true, Map.of());
@@ -57,7 +72,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
         } else {
             all.put(element, of);
         }
-        return new Timeline(id, name, duration, loop, starts, all);
+        return new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds);
     }
 
     /** With every key of one element's property changed by {@code change}. */
@@ -67,18 +82,45 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     }
 
     public Timeline withName(String n) {
-        return new Timeline(id, n, duration, loop, starts, tracks);
+        return new Timeline(id, n, duration, loop, starts, tracks, shown, markers, range, sounds);
     }
 
     public Timeline withDuration(long d) {
-        return new Timeline(id, name, d, loop, starts, tracks);
+        return new Timeline(id, name, d, loop, starts, tracks, shown, markers, range, sounds);
     }
 
     public Timeline withLoop(boolean l) {
-        return new Timeline(id, name, duration, l, starts, tracks);
+        return new Timeline(id, name, duration, l, starts, tracks, shown, markers, range, sounds);
     }
 
     public Timeline withStarts(boolean s) {
-        return new Timeline(id, name, duration, loop, s, tracks);
+        return new Timeline(id, name, duration, loop, s, tracks, shown, markers, range, sounds);
+    }
+
+    public Timeline withId(String newId) {
+        return new Timeline(newId, name, duration, loop, starts, tracks, shown, markers, range, sounds);
+    }
+
+    /** With an element seen only during a span; null shows it all the time. */
+    public Timeline withShown(String element, Span span) {
+        var all = new LinkedHashMap<>(shown);
+        if (span == null) {
+            all.remove(element);
+        } else {
+            all.put(element, span);
+        }
+        return new Timeline(id, name, duration, loop, starts, tracks, all, markers, range, sounds);
+    }
+
+    public Timeline withMarkers(List<Marker> m) {
+        return new Timeline(id, name, duration, loop, starts, tracks, shown, m, range, sounds);
+    }
+
+    public Timeline withRange(Span r) {
+        return new Timeline(id, name, duration, loop, starts, tracks, shown, markers, r, sounds);
+    }
+
+    public Timeline withSounds(List<PlacedSound> s) {
+        return new Timeline(id, name, duration, loop, starts, tracks, shown, markers, range, s);
     }
 }

@@ -1,6 +1,7 @@
 package tundra.core.model;
 
 import java.util.List;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
 /** A kind of value: how it blends, and the plain numbers it is made of. */
@@ -9,6 +10,7 @@ public sealed interface ValueType<T> {
     ValueType<Point> PAIR = new PairType();
     ValueType<Color> COLOR = new ColorType();
     ValueType<Paint> PAINT = new PaintType();
+    ValueType<Outline> OUTLINE = new OutlineType();
 
     T lerp(T a, T b, double p);
 
@@ -75,11 +77,11 @@ public sealed interface ValueType<T> {
         }
     }
 
-    /** A colour or a gradient. Two colours blend; anything with a gradient holds until the next key. */
+    /** A colour or a gradient. What can't blend, as a linear and a radial gradient, holds until the next key. */
     record PaintType() implements ValueType<Paint> {
         @Override
         public Paint lerp(Paint a, Paint b, double p) {
-            return a instanceof Color x && b instanceof Color y ? COLOR.lerp(x, y, p) : p < 1 ? a : b;
+            return a instanceof Color x && b instanceof Color y ? COLOR.lerp(x, y, p) : GradientBlend.at(a, b, p);
         }
 
         @Override
@@ -100,6 +102,34 @@ public sealed interface ValueType<T> {
         @Override
         public Class<Paint> type() {
             return Paint.class;
+        }
+    }
+
+    /** An outline; two blend node by node. Its number is the area that its nodes enclose, which lanes draw. */
+    record OutlineType() implements ValueType<Outline> {
+        @Override
+        public Outline lerp(Outline a, Outline b, double p) {
+            return Morph.at(a, b, p);
+        }
+
+        @Override
+        public double[] parts(Outline v) {
+            return new double[] {Morph.area(v)};
+        }
+
+        @Override
+        public Outline of(double[] p) {
+            throw new UnsupportedOperationException("an outline is not made of its area");
+        }
+
+        @Override
+        public Outline shifted(Outline a, Outline from, Outline to) {
+            return Morph.shifted(a, from, to);
+        }
+
+        @Override
+        public Class<Outline> type() {
+            return Outline.class;
         }
     }
 

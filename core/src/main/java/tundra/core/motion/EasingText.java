@@ -10,6 +10,8 @@ public final class EasingText {
     private static final Pattern CUBIC = Pattern.compile("cubic-bezier\\(" + N + "," + N + "," + N + "," + N + "\\)");
     private static final Pattern STEPS = Pattern.compile("steps\\(\\s*([0-9]{1,5})\\s*(?:,\\s*([a-z-]+)\\s*)?\\)");
 
+    private static final Pattern SPRING = Pattern.compile("spring\\(" + N + "," + N + "," + N + "\\)");
+
     private EasingText() {}
 
     /** The easing of a text; throws IllegalArgumentException with one sentence when there is none. */
@@ -31,6 +33,10 @@ public final class EasingText {
         m = STEPS.matcher(s);
         if (m.matches()) {
             return new StepsEasing(Integer.parseInt(m.group(1)), jump(m.group(2)));
+        }
+        m = SPRING.matcher(s);
+        if (m.matches()) {
+            return new SpringEasing(num(m, 1), num(m, 2), num(m, 3));
         }
         int dash = s.indexOf('-');
         try {

@@ -11,19 +11,38 @@ import tundra.core.geometry.Point;
  * handles lie.
  */
 public final class MotionPath {
+    private static final int DIRECTIONS = 32;
     private final Track<Point> track;
+    private final List<Key<Point>> keys;
     private final List<ArcLength> lengths = new ArrayList<>();
+    /** Of each interval the way to its start along the path; the last is the whole length. */
+    private final double[] upTo;
+    private double[][] directions;
 
     public MotionPath(Track<Point> track) {
         this.track = track;
-        for (int i = 0; i + 1 < track.keys().size(); i++) {
-            lengths.add(curved(i) ? new ArcLength(segment(i)) : null);
+        this.keys = Bend.handles(track);
+        this.upTo = new double[keys.size()];
+        for (int i = 0; i + 1 < keys.size(); i++) {
+            ArcLength arc = curved(i) ? new ArcLength(segment(i)) : null;
+            lengths.add(arc);
+            upTo[i + 1] = upTo[i] + (arc == null ? keys.get(i).value().distance(keys.get(i + 1).value()) : arc.total());
         }
+    }
+
+    /** The keys with the handles that are seen: their own, or those that the path's bend makes. */
+    public List<Key<Point>> keys() {
+        return keys;
+    }
+
+    /** In px. */
+    public double length() {
+        return upTo[upTo.length - 1];
     }
 
     /** The curve between key {@code i} and the next. */
     public Cubic segment(int i) {
-        Key<Point> a = track.keys().get(i), b = track.keys().get(i + 1);
+        Key<Point> a = keys.get(i), b = keys.get(i + 1);
         return curved(i)
                 ? new Cubic(a.value(), a.value().plus(a.out()), b.value().plus(b.in()), b.value())
                 : Cubic.line(a.value(), b.value());
@@ -31,24 +50,48 @@ public final class MotionPath {
 
     /** Whether the interval that starts at key {@code i} bends. */
     public boolean curved(int i) {
-        return !track.keys().get(i).out().equals(Point.ZERO) || !track.keys().get(i + 1).in().equals(Point.ZERO);
+        return !keys.get(i).out().equals(Point.ZERO) || !keys.get(i + 1).in().equals(Point.ZERO);
+    }
+
+    /** Where on the path a time (µs, whole or not) is: an interval and the eased progress through it, which may overshoot. */
+    private record Spot(int interval, double progress) {}
+
+    private Spot spot(double time) {
+        int i = track.before((long) Math.floor(time));
+        if (i < 0 || lengths.isEmpty()) {
+            return new Spot(0, 0);
+        }
+        if (i >= lengths.size()) {
+            return new Spot(lengths.size() - 1, 1);
+        }
+        if (track.shape().whole() == null) {
+            return new Spot(i, track.progress(i, time));
+        }
+        double from = keys.getFirst().time(), span = keys.getLast().time() - from;
+        return spotAt(track.shape().whole().at((time - from) / span) * length());
+    }
+
+    private Spot spotAt(double distance) {
+        int i = 0;
+        while (i + 1 < lengths.size() && distance > upTo[i + 1]) {
+            i++;
+        }
+        double span = upTo[i + 1] - upTo[i];
+        return new Spot(i, span == 0 ? 0 : (distance - upTo[i]) / span);
     }
 
     /** The place at a time in µs, which may lie between two whole ones. */
     public Point at(double time) {
-        int i = track.before((long) Math.floor(time));
-        if (i < 0) {
-            return track.keys().getFirst().value();
+        if (lengths.isEmpty()) {
+            return keys.getFirst().value();
         }
-        if (i >= lengths.size()) {
-            return track.keys().getLast().value();
-        }
-        return along(i, track.progress(i, time));
+        Spot s = spot(time);
+        return along(s.interval, s.progress);
     }
 
     /** The place at eased progress {@code p} of an interval; overshoot goes on along the end's direction. */
     public Point along(int i, double p) {
-        Point a = track.keys().get(i).value(), b = track.keys().get(i + 1).value();
+        Point a = keys.get(i).value(), b = keys.get(i + 1).value();
         ArcLength arc = lengths.get(i);
         if (arc == null) {
             return a.lerp(b, p);
@@ -60,5 +103,46 @@ public final class MotionPath {
             return (p < 0 ? a : b).plus(new Point(Math.cos(angle), Math.sin(angle)).times(beyond));
         }
         return arc.pointAt(p * arc.total());
+    }
+
+    /**
+     * The direction of the path at a time in degrees, clockwise from the right. It goes on past 180° instead of jumping back,
+     * so that what faces the path never spins the long way round.
+     */
+    public double direction(double time) {
+        if (lengths.isEmpty() || length() == 0) {
+            return 0;
+        }
+        Spot s = spot(time);
+        double p = Math.max(0, Math.min(1, s.progress));
+        double[] known = directions()[s.interval];
+        double near = known[(int) Math.round(p * DIRECTIONS)];
+        return near + wrapped(raw(s.interval, p) - near);
+    }
+
+    private double raw(int i, double p) {
+        ArcLength arc = lengths.get(i);
+        return segment(i).direction(arc == null ? 0.5 : arc.parameterAt(p * arc.total()));
+    }
+
+    private double[][] directions() {
+        if (directions == null) {
+            var all = new double[lengths.size()][DIRECTIONS + 1];
+            double last = raw(0, 0);
+            for (int i = 0; i < all.length; i++) {
+                boolean still = upTo[i + 1] - upTo[i] < 1e-9;
+                for (int k = 0; k <= DIRECTIONS; k++) {
+                    // where nothing moves the last direction is kept
+                    last = still ? last : last + wrapped(raw(i, (double) k / DIRECTIONS) - last);
+                    all[i][k] = last;
+                }
+            }
+            directions = all;
+        }
+        return directions;
+    }
+
+    private static double wrapped(double degrees) {
+        return degrees - 360 * Math.rint(degrees / 360);
     }
 }

@@ -22,6 +22,9 @@ public record NamedEasing(String feel, String trade, Easing easing) {
                 out.add(new NamedEasing(feel(f, d), trade(f, d), e));
             }
         }
+        out.add(new NamedEasing("springs into place", "spring · soft", new SpringEasing(100, 10, 1)));
+        out.add(new NamedEasing("springs into place", "spring · lively", new SpringEasing(180, 8, 1)));
+        out.add(new NamedEasing("settles like a weight", "spring · heavy", new SpringEasing(60, 16, 2)));
         out.add(new NamedEasing("in steps", "steps", new StepsEasing(4, StepsEasing.Jump.END)));
         out.add(new NamedEasing("holds, then jumps", "hold", Easing.HOLD));
         return List.copyOf(out);
@@ -61,6 +64,11 @@ public record NamedEasing(String feel, String trade, Easing easing) {
                 return n;
             }
         }
-        return new NamedEasing(easing instanceof StepsEasing ? "in steps" : "drawn by hand", easing.text(), easing);
+        String feel = switch (easing) {
+            case StepsEasing s -> "in steps";
+            case SpringEasing s -> s.ratio() < 1 ? "springs into place" : "settles like a weight";
+            default -> "drawn by hand";
+        };
+        return new NamedEasing(feel, easing.text(), easing);
     }
 }

@@ -6,8 +6,12 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
-/** The keys of one property of one element: at least one, in the order of time, one a time. */
-public record Track<T>(List<Key<T>> keys) {
+/**
+ * The keys of one property of one element: at least one, in the order of time, one a time.
+ *
+ * @param shape of the motion path when the property is the position; plain for every other
+ */
+public record Track<T>(List<Key<T>> keys, PathShape shape) {
     public Track {
         keys = List.copyOf(keys);
         if (keys.isEmpty()) {
@@ -18,6 +22,18 @@ public record Track<T>(List<Key<T>> keys) {
                 throw new IllegalArgumentException("keys must follow each other in time");
             }
         }
+    }
+
+    public Track(List<Key<T>> keys) {
+        this(keys, PathShape.PLAIN);
+    }
+
+    public Track<T> withKeys(List<Key<T>> k) {
+        return new Track<>(k, shape);
+    }
+
+    public Track<T> withShape(PathShape s) {
+        return new Track<>(keys, s);
     }
 
     /** Blends two values at a progress that may overshoot 0..1. */
@@ -71,20 +87,20 @@ public record Track<T>(List<Key<T>> keys) {
         out.removeIf(k -> k.time() == key.time());
         out.add(key);
         out.sort(Comparator.comparingLong(Key::time));
-        return new Track<>(out);
+        return withKeys(out);
     }
 
     /** Without the key at a time; null when none is left. */
     public Track<T> without(long time) {
         var out = keys.stream().filter(k -> k.time() != time).toList();
-        return out.isEmpty() ? null : new Track<>(out);
+        return out.isEmpty() ? null : withKeys(out);
     }
 
     public Track<T> map(UnaryOperator<Key<T>> change) {
-        return new Track<>(keys.stream().map(change).toList());
+        return withKeys(keys.stream().map(change).toList());
     }
 
     public <R> Track<R> values(Function<T, R> to) {
-        return new Track<>(keys.stream().map(k -> new Key<>(k.time(), to.apply(k.value()), k.easing(), k.in(), k.out())).toList());
+        return new Track<>(keys.stream().map(k -> k.<R>with(to.apply(k.value()))).toList(), shape);
     }
 }

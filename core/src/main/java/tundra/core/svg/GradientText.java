@@ -17,11 +17,16 @@ public final class GradientText {
      * @param m from the gradient's own space to those units
      */
     public static void definition(StringBuilder out, String id, Gradient g, String units, Affine m) {
-        if (!m.invertible()) {
+        definition(out, id, g, units, m, false);
+    }
+
+    /** @param changing whether its attributes are going to be changed: each stop gets an id, the gradient's and its number */
+    public static void definition(StringBuilder out, String id, Gradient g, String units, Affine m, boolean changing) {
+        if (!m.invertible() && !changing) {
             // a gradient without extent paints its last stop, as it does in Tundra
             Color last = g.stops().getLast().color();
             out.append("<linearGradient id=\"").append(id).append("\">");
-            stop(out, 0, last);
+            stop(out, null, 0, last);
             out.append("</linearGradient>");
             return;
         }
@@ -38,12 +43,14 @@ public final class GradientText {
             out.append(" spreadMethod=\"").append(g.spread().name().toLowerCase(Locale.ROOT)).append('"');
         }
         out.append('>');
-        g.stops().forEach(s -> stop(out, s.at(), s.color()));
+        for (int i = 0; i < g.stops().size(); i++) {
+            stop(out, changing ? id + "-" + i : null, g.stops().get(i).at(), g.stops().get(i).color());
+        }
         out.append("</").append(tag).append('>');
     }
 
-    private static void stop(StringBuilder out, double at, Color c) {
-        out.append("<stop offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.withAlpha(255).hex());
+    private static void stop(StringBuilder out, String id, double at, Color c) {
+        out.append(id == null ? "<stop" : "<stop id=\"" + id + "\"").append(" offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.withAlpha(255).hex());
         if (c.alpha() < 255) {
             out.append("\" stop-opacity=\"").append(Numbers.plain(c.alpha() / 255.0, 5));
         }

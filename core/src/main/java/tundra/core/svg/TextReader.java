@@ -116,8 +116,8 @@ final class TextReader {
         int weight = weight(r.css.get("font-weight"));
         double spacing = SvgText.length(r.css.get("letter-spacing"), 0, size, size);
         report.lost("Text in the font “" + asked.split(",")[0].replaceAll("[\"']", "").strip() + "” is set in " + family);
-        var own = new Content.Text(words, family, weight, size, Content.Align.LEFT, 1.2).withSpacing(spacing);
-        TextLayout layout = TextLayout.of(own, measure);
+        var own = new Content.Text(words, family, weight, size, Content.Align.LEFT, 1.2);
+        TextLayout layout = TextLayout.of(own.withSpacing(spacing), measure);
         double width = layout.box().x();
         double x = r.x - switch (r.css.getOrDefault("text-anchor", "start")) {
             case "middle" -> width / 2;
@@ -129,12 +129,15 @@ final class TextReader {
         if (k < 1e-6 || p.scaleX() < 1e-6) {
             return width;
         }
-        var text = own.withSize(Math.max(0.1, Math.min(10_000, size * k))).withSpacing(spacing * k);
+        var text = own.withSize(Math.max(0.1, Math.min(10_000, size * k)));
         double top = r.y - layout.lines().getFirst().baseline();
         Rect box = new Rect(x, top, width, layout.box().y());
         Values v = Values.NONE.with(Properties.POSITION, ctm.apply(box.topLeft())).with(Properties.PIVOT, Point.ZERO)
                 .with(Properties.ROTATION, p.rotation()).with(Properties.SCALE, new Point(p.scaleX() / k, p.scaleY() < 0 ? -1 : 1))
                 .with(Properties.FILL, fill.of(r.css, new Rect(0, 0, width, layout.box().y())));
+        if (spacing != 0) {
+            v = v.with(Properties.LETTER_SPACING, spacing * k);
+        }
         out.add(new SvgReader.Made(new Element(words.strip().length() > 24 ? words.strip().substring(0, 24) : words.strip(), text, v), ctm.bounds(box)));
         return width;
     }

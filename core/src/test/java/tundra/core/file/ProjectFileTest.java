@@ -26,12 +26,15 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient;
 import tundra.core.model.Ids;
+import tundra.core.model.Marker;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
+import tundra.core.model.Span;
 import tundra.core.model.Swatch;
 import tundra.core.model.Timeline;
 import tundra.core.model.Trigger;
@@ -39,6 +42,7 @@ import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
 import tundra.core.motion.NamedEasing;
+import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 
 class ProjectFileTest {
@@ -55,18 +59,21 @@ class ProjectFileTest {
         }
         Timeline t = new Timeline(Ids.next(), "Main", 3_000_000, r.nextBoolean(), r.nextBoolean(), Map.of());
         for (Element e : elements) {
-            for (Property<?> p : Properties.of(e.content())) {
+            for (Property<?> p : Properties.ALL.stream().filter(x -> x.appliesTo().test(e.content())).toList()) {
                 if (r.nextBoolean()) {
                     t = keyed(t, e.id(), p, r);
                 }
             }
         }
         t = keyed(t, Board.CANVAS, Properties.BACKGROUND, r);
+        Asset wind = Asset.sound("wind.wav", "audio/wav", 900_000, ("sound " + seed).getBytes(StandardCharsets.UTF_8));
+        t = t.withShown(elements.get(0).id(), new Span(10, 1_000_000)).withMarkers(List.of(new Marker(Ids.next(), "Läuft", 400_000)))
+                .withRange(new Span(0, 2_000_000)).withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 250_000, 0.5)));
         var reactions = List.of(new Reaction(Ids.next(), new Trigger.Tapped(elements.get(0).id()),
                 List.of(new Action.Move(Action.Verb.GO_TO, t.id(), 500_000), new Action.Move(Action.Verb.TOGGLE, t.id(), 0))));
         var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions,
                 List.of(new RulerLine(true, 12.5), new RulerLine(false, -3)));
-        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a),
+        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a, wind.hash(), wind),
                 List.of(new Swatch("Näve", color(r))), Map.of());
     }
 
@@ -81,7 +88,7 @@ class ProjectFileTest {
             case 2 -> new Content.Path(new Outline(List.of(new Contour(List.of(Node.corner(0, r.nextDouble()), Node.smooth(new Point(5, 5), new Point(1, 2))),
                     r.nextBoolean()))), new Point(5, 5), r.nextBoolean());
             case 3 -> new Content.Text("Line\nänother", "Lora", 700, 12.5, Content.Align.RIGHT, 1.2)
-                    .withSpacing(r.nextInt(3)).withWrap(r.nextInt(200));
+                    .withWrap(r.nextInt(200));
             case 4 -> new Content.Picture(a.hash());
             case 5 -> new Content.Polygon(3 + r.nextInt(9), r.nextDouble());
             default -> new Content.Group(List.of(element(r, a, depth - 1), element(r, a, depth - 1)), new Point(10, 20),
@@ -101,6 +108,9 @@ class ProjectFileTest {
     }
 
     private static <T> T value(Property<T> p, Random r) {
+        if (p == Properties.OUTLINE) {
+            return p.cast(Outline.polygon(0, 0, r.nextInt(50), 0, 5, r.nextInt(20)));
+        }
         if (p.type() instanceof ValueType.PaintType && r.nextBoolean()) {
             var stops = List.of(new Gradient.Stop(r.nextDouble(), color(r)), new Gradient.Stop(1, color(r)));
             return p.cast(new Gradient(Gradient.Kind.values()[r.nextInt(2)], new Point(r.nextDouble(), 0), new Point(1, r.nextDouble()), new Point(0, 1),
@@ -116,7 +126,9 @@ class ProjectFileTest {
             boolean bent = p == Properties.POSITION && r.nextBoolean();
             keys.add(bent ? new Key<>(at, value(p, r), easing, new Point(1, -2), new Point(r.nextDouble(), 4)) : new Key<>(at, value(p, r), easing));
         }
-        return t.with(id, p, new Track<>(keys));
+        var shape = p != Properties.POSITION ? PathShape.PLAIN
+                : new PathShape(r.nextInt(3) / 2.0, r.nextBoolean(), r.nextBoolean() ? NamedEasing.ALL.get(r.nextInt(5)).easing() : null);
+        return t.with(id, p, new Track<>(keys, shape));
     }
 
     @Test
@@ -160,7 +172,7 @@ class ProjectFileTest {
                 .replaceFirst("\"loop\"", "\"mood\" : null,\n\"loop\"")
                 .replaceFirst("\"rest\" : \\{", "\"rest\" : {\"halo\" : 3.5,")
                 .replace("\"rest\" : {\"halo\" : 3.5, }", "\"rest\" : {\"halo\" : 3.5 }");
-        Map<String, byte[]> data = Map.of(p.assets().keySet().iterator().next(), p.assets().values().iterator().next().data());
+        Map<String, byte[]> data = p.assets().values().stream().collect(java.util.stream.Collectors.toMap(Asset::hash, Asset::data));
         Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data);
         String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data));
         assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "changed");

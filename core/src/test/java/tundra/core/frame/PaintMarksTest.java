@@ -14,8 +14,8 @@ import tundra.core.model.ColorSpaces;
 import tundra.core.model.Content;
 import tundra.core.model.Gradient;
 import tundra.core.model.Properties;
-import tundra.core.model.Values;
 import tundra.core.model.ValueType;
+import tundra.core.model.Values;
 
 /** Strokes, gradients, colours and broken lines as numbers. */
 class PaintMarksTest {
@@ -67,11 +67,25 @@ class PaintMarksTest {
     }
 
     @Test
-    void coloursBlendAndGradientsHold() {
+    void coloursAndGradientsBlendAndWhatCannotHolds() {
         assertThat(ValueType.PAINT.lerp(Color.BLACK, Color.WHITE, 0.5)).isEqualTo(new Color(128, 128, 128, 255));
         var g = Gradient.linear(List.of(new Gradient.Stop(0, Color.WHITE), new Gradient.Stop(1, Color.BLACK)));
-        assertThat(ValueType.PAINT.lerp(Color.BLACK, g, 0.99)).isEqualTo(Color.BLACK);
-        assertThat(ValueType.PAINT.lerp(Color.BLACK, g, 1)).isEqualTo(g);
+        // a colour blends as a gradient of nothing else
+        var half = (Gradient) ValueType.PAINT.lerp(Color.BLACK, g, 0.5);
+        assertThat(half.stops()).containsExactly(new Gradient.Stop(0, new Color(128, 128, 128, 255)), new Gradient.Stop(1, Color.BLACK));
+        assertThat(half.end()).isEqualTo(g.end());
+        // geometry and places of stops go number by number
+        var moved = g.withEnd(new Point(0, 1), new Point(1, 1)).withStops(List.of(new Gradient.Stop(0.5, Color.WHITE), new Gradient.Stop(1, Color.BLACK)));
+        var between = (Gradient) ValueType.PAINT.lerp(g, moved, 0.25);
+        assertThat(between.stops().getFirst().at()).isCloseTo(0.125, within(1e-12));
+        assertThat(between.end().distance(g.end().lerp(moved.end(), 0.25))).isLessThan(1e-12);
+        // where one has more stops, the other gets them without a change: three quarters along white to black is a quarter grey
+        var three = g.withStops(List.of(new Gradient.Stop(0, Color.WHITE), new Gradient.Stop(0.75, Color.WHITE), new Gradient.Stop(1, Color.BLACK)));
+        var cut = (Gradient) ValueType.PAINT.lerp(g, three, 1e-9);
+        assertThat(cut.stops()).hasSize(3);
+        assertThat(cut.stops().get(1).color()).isEqualTo(new Color(64, 64, 64, 255));
+        assertThat(ValueType.PAINT.lerp(g, Gradient.radial(g.stops()), 0.99)).as("the kinds can't blend").isEqualTo(g);
+        assertThat(ValueType.PAINT.lerp(g, Gradient.radial(g.stops()), 1)).isEqualTo(Gradient.radial(g.stops()));
     }
 
     @Test

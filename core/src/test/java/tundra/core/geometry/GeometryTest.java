@@ -91,7 +91,7 @@ class GeometryTest {
     @Test
     void individualTransformsApplyInCssOrderAroundThePivot() {
         // a point right of the pivot, scaled by 2, turned by 90° clockwise, ends below the place of the pivot
-        Affine m = Affine.placed(new Point(100, 50), 90, new Point(2, 3), new Point(10, 10));
+        Affine m = Affine.placed(new Point(100, 50), 90, new Point(2, 3), Point.ZERO, new Point(10, 10));
         Point p = m.apply(new Point(15, 10));
         assertThat(p.x()).isCloseTo(100, within(1e-9));
         assertThat(p.y()).isCloseTo(60, within(1e-9));

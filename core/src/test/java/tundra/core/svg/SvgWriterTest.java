@@ -126,6 +126,6 @@ class SvgWriterTest {
         assertThat(art.assets()).containsKey(picture.hash());
         var words = art.elements().get(3).children();
         assertThat(words.stream().map(e -> ((Content.Text) e.content()).text())).containsExactly("a < b", "c");
-        assertThat(((Content.Text) words.getFirst().content()).spacing()).isEqualTo(2);
+        assertThat(words.getFirst().rest().get(Properties.LETTER_SPACING)).isEqualTo(2);
     }
 }

@@ -1,0 +1,41 @@
+package tundra.core.edit;
+
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+
+/** Resting values, also of the properties whose rest is kept elsewhere: in the content, or in another property. */
+public final class Resting {
+    private Resting() {}
+
+    /** What a property is when no key changes it. */
+    public static <T> T of(Board board, String element, Property<T> p) {
+        if (p == Properties.OUTLINE) {
+            return p.cast(((Content.Path) board.find(element).content()).outline());
+        }
+        if (p == Properties.POSITION_X || p == Properties.POSITION_Y) {
+            Point at = board.rest(element).get(Properties.POSITION);
+            return p.cast(p == Properties.POSITION_X ? at.x() : at.y());
+        }
+        return board.rest(element).get(p);
+    }
+
+    public static <T> Board with(Board board, String element, Property<T> p, T value) {
+        if (p == Properties.OUTLINE) {
+            return board.mapElement(element, e -> e.withContent(outlined((Content.Path) e.content(), (Outline) value)));
+        }
+        if (p == Properties.POSITION_X || p == Properties.POSITION_Y) {
+            Point at = board.rest(element).get(Properties.POSITION);
+            double v = (Double) value;
+            return board.withRest(element, x -> x.with(Properties.POSITION, p == Properties.POSITION_X ? new Point(v, at.y()) : new Point(at.x(), v)));
+        }
+        return board.withRest(element, v -> v.with(p, value));
+    }
+
+    private static Content.Path outlined(Content.Path p, Outline o) {
+        return new Content.Path(o, p.box(), p.evenOdd());
+    }
+}

@@ -1,0 +1,4 @@
+package tundra.core.model;
+
+/** A named time of a timeline, in µs. */
+public record Marker(String id, String name, long time) {}

@@ -1,0 +1,198 @@
+package tundra.core.model;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tundra.core.geometry.Contour;
+import tundra.core.geometry.Cubic;
+import tundra.core.geometry.Node;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+
+/**
+ * Outlines between two keys: the nodes are matched in order from the first one on. The contour with fewer nodes gets more by
+ * cutting its longest segments, which leaves its form as it is; a contour that the other outline lacks grows out of its middle.
+ */
+public final class Morph {
+    private static final int KEPT = 512;
+    private static final Map<Ends, Pair> KNOWN = Collections.synchronizedMap(new LinkedHashMap<>(64, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Ends, Pair> eldest) {
+            return size() > KEPT;
+        }
+    });
+
+    /** Two outlines by their instances: comparing all nodes would cost as much as matching them. */
+    private record Ends(Outline a, Outline b) {
+        @Override
+        public boolean equals(Object o) {
+            return o instanceof Ends e && e.a == a && e.b == b;
+        }
+
+        @Override
+        public int hashCode() {
+            return System.identityHashCode(a) * 31 + System.identityHashCode(b);
+        }
+    }
+
+    private Morph() {}
+
+    /** Two outlines with as many contours and nodes. */
+    public record Pair(Outline from, Outline to) {}
+
+    public static Outline at(Outline a, Outline b, double p) {
+        if (a == b) {
+            return a;
+        }
+        Pair m = matched(a, b);
+        return blend(m.from, m.to, p);
+    }
+
+    /** Both forms with their nodes matched; the forms themselves are what they were. */
+    public static Pair matched(Outline a, Outline b) {
+        return KNOWN.computeIfAbsent(new Ends(a, b), k -> match(a, b));
+    }
+
+    private static Pair match(Outline a, Outline b) {
+        var from = new ArrayList<Contour>();
+        var to = new ArrayList<Contour>();
+        int n = Math.max(a.contours().size(), b.contours().size());
+        for (int i = 0; i < n; i++) {
+            Contour x = i < a.contours().size() ? a.contours().get(i) : seed(b.contours().get(i));
+            Contour y = i < b.contours().size() ? b.contours().get(i) : seed(a.contours().get(i));
+            boolean closed = x.closed() && y.closed();
+            x = opened(x, closed);
+            y = opened(y, closed);
+            int nodes = Math.max(x.nodes().size(), y.nodes().size());
+            from.add(cut(x, nodes));
+            to.add(cut(y, nodes));
+        }
+        return new Pair(new Outline(from), new Outline(to));
+    }
+
+    /** A contour as small as a point, in the middle of the one that it grows into. */
+    private static Contour seed(Contour c) {
+        Point sum = Point.ZERO;
+        for (Node n : c.nodes()) {
+            sum = sum.plus(n.at());
+        }
+        Point middle = c.nodes().isEmpty() ? Point.ZERO : sum.times(1.0 / c.nodes().size());
+        return new Contour(c.nodes().stream().map(n -> new Node(middle, Point.ZERO, Point.ZERO, false)).toList(), c.closed());
+    }
+
+    /** A closed contour that has to meet an open one ends where it began. */
+    private static Contour opened(Contour c, boolean closed) {
+        if (!c.closed() || closed || c.nodes().isEmpty()) {
+            return c;
+        }
+        var nodes = new ArrayList<>(c.nodes());
+        nodes.add(nodes.getFirst());
+        return new Contour(nodes, false);
+    }
+
+    private static Contour cut(Contour c, int nodes) {
+        if (c.nodes().isEmpty() || c.nodes().size() == nodes) {
+            return c;
+        }
+        if (c.nodes().size() == 1) {
+            return new Contour(Collections.nCopies(nodes, c.nodes().getFirst()), c.closed());
+        }
+        var segments = new ArrayList<>(c.segments());
+        int wanted = c.closed() ? nodes : nodes - 1;
+        while (segments.size() < wanted) {
+            int longest = 0;
+            for (int i = 1; i < segments.size(); i++) {
+                if (segments.get(i).length(0, 1) > segments.get(longest).length(0, 1) + 1e-6) {
+                    longest = i;
+                }
+            }
+            Cubic[] halves = segments.remove(longest).split(0.5);
+            segments.addAll(longest, List.of(halves));
+        }
+        return Contour.of(segments, c.closed());
+    }
+
+    private static Outline blend(Outline a, Outline b, double p) {
+        var out = new ArrayList<Contour>();
+        for (int i = 0; i < a.contours().size(); i++) {
+            List<Node> x = a.contours().get(i).nodes(), y = b.contours().get(i).nodes();
+            var nodes = new ArrayList<Node>(x.size());
+            for (int k = 0; k < x.size(); k++) {
+                Node m = x.get(k), n = y.get(k);
+                nodes.add(new Node(m.at().lerp(n.at(), p), m.in().lerp(n.in(), p), m.out().lerp(n.out(), p), m.smooth() && n.smooth()));
+            }
+            out.add(new Contour(nodes, a.contours().get(i).closed()));
+        }
+        return new Outline(out);
+    }
+
+    /** {@code a} changed as {@code from} was to become {@code to}; {@code to} itself where their nodes don't match. */
+    static Outline shifted(Outline a, Outline from, Outline to) {
+        if (!alike(a, from) || !alike(from, to)) {
+            return a.equals(from) ? to : a;
+        }
+        var out = new ArrayList<Contour>();
+        for (int i = 0; i < a.contours().size(); i++) {
+            var nodes = new ArrayList<Node>();
+            for (int k = 0; k < a.contours().get(i).nodes().size(); k++) {
+                Node x = a.contours().get(i).nodes().get(k), f = from.contours().get(i).nodes().get(k), t = to.contours().get(i).nodes().get(k);
+                nodes.add(new Node(x.at().plus(t.at()).minus(f.at()), x.in().plus(t.in()).minus(f.in()), x.out().plus(t.out()).minus(f.out()), t.smooth()));
+            }
+            out.add(new Contour(nodes, a.contours().get(i).closed()));
+        }
+        return new Outline(out);
+    }
+
+    private static boolean alike(Outline a, Outline b) {
+        if (a.contours().size() != b.contours().size()) {
+            return false;
+        }
+        for (int i = 0; i < a.contours().size(); i++) {
+            Contour x = a.contours().get(i), y = b.contours().get(i);
+            if (x.nodes().size() != y.nodes().size() || x.closed() != y.closed()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** The same outline with the contour of a node beginning there; only a closed contour can begin elsewhere. */
+    public static Outline startingAt(Outline o, int contour, int node) {
+        Contour c = o.contours().get(contour);
+        if (!c.closed()) {
+            return o;
+        }
+        var nodes = new ArrayList<>(c.nodes());
+        Collections.rotate(nodes, -node);
+        var all = new ArrayList<>(o.contours());
+        all.set(contour, new Contour(nodes, true));
+        return new Outline(all);
+    }
+
+    /** The area that the curves enclose in px², by Green's theorem on each cubic (exact). */
+    public static double area(Outline o) {
+        double sum = 0;
+        for (Contour c : o.contours()) {
+            List<Cubic> segments = new ArrayList<>(c.segments());
+            if (!c.closed() && c.nodes().size() > 1) {
+                segments.add(Cubic.line(c.nodes().getLast().at(), c.nodes().getFirst().at()));
+            }
+            for (Cubic s : segments) {
+                sum += area(s);
+            }
+        }
+        return Math.abs(sum);
+    }
+
+    /** ½∮(x dy − y dx) along one cubic. */
+    private static double area(Cubic s) {
+        return (3 * (cross(s.p0(), s.p1()) * 2 + cross(s.p0(), s.p2()) + cross(s.p1(), s.p2()) + cross(s.p1(), s.p3()) + 2 * cross(s.p2(), s.p3()))
+                + cross(s.p0(), s.p3())) / 20;
+    }
+
+    private static double cross(Point a, Point b) {
+        return a.x() * b.y() - a.y() * b.x();
+    }
+}
