@@ -86,6 +86,16 @@ public final class Arrange {
                     b = b.mapTimeline(t.id(), x -> x.withTracks(id, java.util.Map.of()));
                 }
             }
+            for (String id : t.shown().keySet()) {
+                if (!ids.contains(id)) {
+                    b = b.mapTimeline(t.id(), x -> x.withShown(id, null));
+                }
+            }
+            for (String id : t.shown().keySet()) {
+                if (b.find(id) == null) {
+                    b = b.mapTimeline(t.id(), x -> x.withShown(id, null));
+                }
+            }
         }
         return b.withReactions(b.reactions().stream().filter(r -> alive(r, ids)).toList());
     }

@@ -15,12 +15,14 @@ import tundra.core.model.Element;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Property;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.motion.Track;
 
 /** Elements taken to the clipboard with their keys, by timeline name, and the pictures that they show. */
-public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<?>, Track<?>>>> tracks, Map<String, Asset> assets) {
+public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<?>, Track<?>>>> tracks, Map<String, Map<String, Span>> shown,
+        Map<String, Asset> assets) {
 
     /** Copies elements, in their order on the board. */
     public static Clip of(Project project, Board board, Collection<String> ids) {
@@ -32,12 +34,16 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         });
         Set<String> all = Tree.ids(picked);
         var tracks = new LinkedHashMap<String, Map<String, Map<Property<?>, Track<?>>>>();
+        var shown = new LinkedHashMap<String, Map<String, Span>>();
         for (Timeline t : board.timelines()) {
             var of = new LinkedHashMap<>(t.tracks());
             of.keySet().retainAll(all);
             tracks.put(t.name(), of);
+            var spans = new LinkedHashMap<>(t.shown());
+            spans.keySet().retainAll(all);
+            shown.put(t.name(), spans);
         }
-        return new Clip(picked, tracks, project.assets());
+        return new Clip(picked, tracks, shown, project.assets());
     }
 
     /** What a paste gives: the new board and the ids of the pasted elements. */
@@ -55,6 +61,9 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         for (Timeline t : board.timelines()) {
             for (var entry : tracks.getOrDefault(t.name(), Map.of()).entrySet()) {
                 b = b.mapTimeline(t.id(), x -> x.withTracks(ids.get(entry.getKey()), entry.getValue()));
+            }
+            for (var entry : shown.getOrDefault(t.name(), Map.of()).entrySet()) {
+                b = b.mapTimeline(t.id(), x -> x.withShown(ids.get(entry.getKey()), entry.getValue()));
             }
         }
         for (Element e : fresh) {

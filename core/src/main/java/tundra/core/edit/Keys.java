@@ -3,8 +3,11 @@ package tundra.core.edit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.LongUnaryOperator;
 import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -95,43 +98,89 @@ public final class Keys {
         if (d == 0) {
             return board;
         }
-        Board b = board;
-        var byTrack = new TreeMap<String, List<Ref>>();
-        refs.forEach(r -> byTrack.computeIfAbsent(r.element() + " " + r.property().key(), k -> new ArrayList<>()).add(r));
-        for (List<Ref> group : byTrack.values()) {
-            b = shift(b, timeline, group, group.getFirst().property(), d);
-        }
-        return b;
+        return retime(board, timeline, refs, time -> time + d);
     }
 
-    private static <T> Board shift(Board b, String timeline, List<Ref> refs, Property<T> p, long by) {
-        String element = refs.getFirst().element();
-        return b.mapTimeline(timeline, t -> {
-            Track<T> track = t.track(element, p);
-            if (track == null) {
-                return t;
+    /** The keys after {@link #shift}, {@link #stretch} or {@link #reverse} with the same change of times. */
+    public static List<Ref> moved(Collection<Ref> refs, LongUnaryOperator times) {
+        return refs.stream().map(r -> new Ref(r.element(), r.property(), times.applyAsLong(r.time()))).toList();
+    }
+
+    /** Moves keys to new times. A moved key replaces one that stays at its new time. */
+    public static Board retime(Board board, String timeline, Collection<Ref> refs, LongUnaryOperator times) {
+        return board.mapTimeline(timeline, t -> {
+            Timeline out = t;
+            for (var of : byTrack(refs).entrySet()) {
+                out = retime(out, of.getValue().getFirst().element(), of.getValue().getFirst().property(), of.getValue(), times);
             }
-            var moved = new ArrayList<Key<T>>();
-            var all = new TreeMap<Long, Key<T>>();
-            for (Key<T> k : track.keys()) {
-                if (refs.stream().anyMatch(r -> r.time() == k.time())) {
-                    moved.add(k.at(k.time() + by));
-                } else {
-                    all.put(k.time(), k);
-                }
-            }
-            moved.forEach(k -> all.put(k.time(), k));
-            return t.with(element, p, track.withKeys(List.copyOf(all.values())));
+            return out;
         });
+    }
+
+    private static Map<String, List<Ref>> byTrack(Collection<Ref> refs) {
+        var out = new TreeMap<String, List<Ref>>();
+        refs.forEach(r -> out.computeIfAbsent(r.element() + " " + r.property().key(), k -> new ArrayList<>()).add(r));
+        return out;
+    }
+
+    private static <T> Timeline retime(Timeline t, String element, Property<T> p, List<Ref> refs, LongUnaryOperator times) {
+        Track<T> track = t.track(element, p);
+        if (track == null) {
+            return t;
+        }
+        var chosen = new HashSet<Long>();
+        refs.forEach(r -> chosen.add(r.time()));
+        var all = new TreeMap<Long, Key<T>>();
+        track.keys().stream().filter(k -> !chosen.contains(k.time())).forEach(k -> all.put(k.time(), k));
+        track.keys().stream().filter(k -> chosen.contains(k.time())).map(k -> k.at(times.applyAsLong(k.time()))).forEach(k -> all.put(k.time(), k));
+        return t.with(element, p, track.withKeys(List.copyOf(all.values())));
+    }
+
+    /** How times go when keys are stretched around one time: by a factor, to frames, within the timeline. */
+    public static LongUnaryOperator stretch(Timeline t, long around, double factor, LongUnaryOperator frames) {
+        return time -> Math.max(0, Math.min(t.duration(), frames.applyAsLong(Math.round(around + (time - around) * factor))));
+    }
+
+    /** Plays the keys backwards within the time that they take: times, easings and path handles are mirrored. */
+    public static Board reverse(Board board, String timeline, Collection<Ref> refs) {
+        long lo = refs.stream().mapToLong(Ref::time).min().orElse(0), hi = refs.stream().mapToLong(Ref::time).max().orElse(0);
+        return board.mapTimeline(timeline, t -> {
+            Timeline out = t;
+            for (List<Ref> of : byTrack(refs).values()) {
+                out = reverse(out, of.getFirst().element(), of.getFirst().property(), of, lo + hi);
+            }
+            return out;
+        });
+    }
+
+    private static <T> Timeline reverse(Timeline t, String element, Property<T> p, List<Ref> refs, long sum) {
+        Track<T> track = t.track(element, p);
+        if (track == null) {
+            return t;
+        }
+        var chosen = new HashSet<Long>();
+        refs.forEach(r -> chosen.add(r.time()));
+        var all = new TreeMap<Long, Key<T>>();
+        track.keys().stream().filter(k -> !chosen.contains(k.time())).forEach(k -> all.put(k.time(), k));
+        List<Key<T>> mine = track.keys().stream().filter(k -> chosen.contains(k.time())).toList();
+        for (int i = 0; i < mine.size(); i++) {
+            Key<T> k = mine.get(i);
+            // the interval before a key comes after it now
+            var easing = i > 0 ? Reversed.of(mine.get(i - 1).easing()) : mine.getLast().easing();
+            all.put(sum - k.time(), new Key<>(sum - k.time(), k.value(), easing, k.out(), k.in(), k.own()));
+        }
+        return t.with(element, p, track.withKeys(List.copyOf(all.values())));
     }
 
     /** Gives the intervals that start at these keys an easing. */
     public static Board ease(Board board, String timeline, Collection<Ref> refs, Easing easing) {
-        Board b = board;
-        for (Ref r : refs) {
-            b = b.mapTimeline(timeline, t -> ease(t, r, r.property(), easing));
-        }
-        return b;
+        return board.mapTimeline(timeline, t -> {
+            Timeline out = t;
+            for (Ref r : refs) {
+                out = ease(out, r, r.property(), easing);
+            }
+            return out;
+        });
     }
 
     private static <T> Timeline ease(Timeline t, Ref r, Property<T> p, Easing easing) {

@@ -25,11 +25,25 @@ public final class Placing {
                 .with(Properties.ROTATION, e.rest().get(Properties.ROTATION) + turn)
                 .with(Properties.SCALE, e.rest().get(Properties.SCALE).times(scale)));
         for (Timeline t : board.timelines()) {
+            if (SplitPosition.is(t, id)) {
+                b = map.b() == 0 && map.c() == 0 ? b : SplitPosition.join(b, t.id(), id, time -> time);
+            }
             b = b.mapTimeline(t.id(), x -> x
-                    .mapKeys(id, Properties.POSITION, k -> k.with(map.apply(k.value()))
-                            .withHandles(map.applyOffset(k.in()), map.applyOffset(k.out())))
+                    .mapKeys(id, Properties.POSITION_X, k -> k.with(map.a() * k.value() + map.e()))
+                    .mapKeys(id, Properties.POSITION_Y, k -> k.with(map.d() * k.value() + map.f()))
+                    .mapKeys(id, Properties.POSITION, k -> k.with(map.apply(k.value())).mapHandles(map::applyOffset))
                     .mapKeys(id, Properties.ROTATION, k -> k.with(k.value() + turn))
                     .mapKeys(id, Properties.SCALE, k -> k.with(k.value().times(scale))));
+        }
+        return b;
+    }
+
+    /** Mirrored left to right about an upright line of its parent, with its whole move. */
+    public static Board mirrored(Board board, String id, double x) {
+        Board b = through(board, id, new Affine(-1, 0, 0, 1, 2 * x, 0), 0, new Point(-1, 1));
+        b = b.mapElement(id, e -> e.with(Properties.ROTATION, -e.rest().get(Properties.ROTATION)));
+        for (Timeline t : board.timelines()) {
+            b = b.mapTimeline(t.id(), z -> z.mapKeys(id, Properties.ROTATION, k -> k.with(-k.value())));
         }
         return b;
     }

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.function.DoubleFunction;
+import java.util.function.LongUnaryOperator;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
-import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
@@ -20,6 +20,8 @@ import tundra.core.motion.Track;
  */
 public final class SplitPosition {
     private static final double TOLERANCE = 0.1;
+    /** In µs: keys don't come closer than a 240th of a second. */
+    private static final long SHORTEST = 1_000_000 / 240;
 
     private SplitPosition() {}
 
@@ -32,20 +34,20 @@ public final class SplitPosition {
                 PropertyEdit.valueAt(board, t, element, Properties.POSITION_Y, time));
     }
 
-    /** @param project gives the frames that new keys stand on */
-    public static Board split(Board board, String timeline, String element, Project project) {
+    /** @param frames brings a time to the nearest frame: new keys stand on those */
+    public static Board split(Board board, String timeline, String element, LongUnaryOperator frames) {
         Timeline t = board.timeline(timeline);
         Track<Point> track = t.track(element, Properties.POSITION);
         if (track == null || is(t, element)) {
             return board;
         }
-        Track<Point> straight = straightened(track, project);
+        Track<Point> straight = straightened(track, frames);
         return board.mapTimeline(timeline, x -> x.with(element, Properties.POSITION, null)
                 .with(element, Properties.POSITION_X, straight.values(Point::x))
                 .with(element, Properties.POSITION_Y, straight.values(Point::y)));
     }
 
-    private static Track<Point> straightened(Track<Point> track, Project project) {
+    private static Track<Point> straightened(Track<Point> track, LongUnaryOperator frames) {
         var path = new MotionPath(track);
         boolean whole = track.shape().whole() != null;
         var keys = new ArrayList<Key<Point>>();
@@ -54,7 +56,7 @@ public final class SplitPosition {
             if (!whole && !path.curved(i)) {
                 keys.add(new Key<>(a.time(), a.value(), a.easing()));
             } else {
-                pieces(path::at, a.time(), track.keys().get(i + 1).time(), project, keys);
+                pieces(path::at, a.time(), track.keys().get(i + 1).time(), frames, keys);
             }
         }
         Key<Point> last = track.keys().getLast();
@@ -63,12 +65,12 @@ public final class SplitPosition {
     }
 
     /** Straight keys from a time on up to, not with, another. */
-    private static void pieces(DoubleFunction<Point> f, long from, long to, Project project, List<Key<Point>> out) {
-        long middle = project.snap((from + to) / 2);
-        boolean cut = middle > from && middle < to && !fits(f, from, to);
+    private static void pieces(DoubleFunction<Point> f, long from, long to, LongUnaryOperator frames, List<Key<Point>> out) {
+        long middle = frames.applyAsLong((from + to) / 2);
+        boolean cut = middle > from && middle < to && to - from > SHORTEST && !fits(f, from, to);
         if (cut) {
-            pieces(f, from, middle, project, out);
-            pieces(f, middle, to, project, out);
+            pieces(f, from, middle, frames, out);
+            pieces(f, middle, to, frames, out);
         } else {
             out.add(new Key<>(from, f.apply(from), Easing.LINEAR));
         }
@@ -85,7 +87,7 @@ public final class SplitPosition {
     }
 
     /** Back to one property. Intervals that both halves ease alike stay as they are. */
-    public static Board join(Board board, String timeline, String element, Project project) {
+    public static Board join(Board board, String timeline, String element, LongUnaryOperator frames) {
         Timeline t = board.timeline(timeline);
         Track<Double> x = t.track(element, Properties.POSITION_X), y = t.track(element, Properties.POSITION_Y);
         if (!is(t, element)) {
@@ -104,7 +106,7 @@ public final class SplitPosition {
             if (alike != null || i + 1 == all.size()) {
                 keys.add(new Key<>(from, f.apply(from), alike == null ? Easing.LINEAR : alike));
             } else {
-                pieces(f, from, all.get(i + 1), project, keys);
+                pieces(f, from, all.get(i + 1), frames, keys);
             }
         }
         return board.mapTimeline(timeline, z -> z.with(element, Properties.POSITION_X, null).with(element, Properties.POSITION_Y, null)

@@ -40,7 +40,7 @@ public final class FrameBuilder {
         this.guides = guides;
         this.board = board;
         this.measure = measure;
-        this.poses = new Poses(board);
+        this.poses = new Poses(board, previous == null ? null : previous.poses);
         if (previous != null) {
             still.putAll(previous.still);
         }

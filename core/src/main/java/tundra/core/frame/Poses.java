@@ -2,6 +2,7 @@ package tundra.core.frame;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.geometry.Point;
@@ -27,21 +28,30 @@ final class Poses {
 
     private final Map<String, List<Timeline>> spans = new HashMap<>();
 
-    Poses(Board board) {
+    private final Map<Track<?>, MotionPath> paths = new IdentityHashMap<>();
+
+    /** @param previous measured paths that may be taken over; null for none */
+    Poses(Board board, Poses previous) {
         for (Timeline t : board.timelines()) {
             t.shown().keySet().forEach(id -> spans.computeIfAbsent(id, k -> new ArrayList<>()).add(t));
             t.tracks().forEach((id, of) -> of.keySet().forEach(p -> {
                 var list = channels.computeIfAbsent(id, k -> new ArrayList<>());
                 list.removeIf(c -> c.property() == p);
-                list.add(channel(t, id, p));
+                list.add(channel(t, id, p, previous));
             }));
         }
     }
 
-    private static <T> Channel<T> channel(Timeline t, String id, Property<T> p) {
+    private <T> Channel<T> channel(Timeline t, String id, Property<T> p, Poses previous) {
         Track<T> track = t.track(id, p);
         Track<Point> places = p == Properties.POSITION ? t.track(id, Properties.POSITION) : null;
-        return new Channel<>(p, t, track, places == null ? null : new MotionPath(places));
+        if (places == null) {
+            return new Channel<>(p, t, track, null);
+        }
+        MotionPath known = previous == null ? null : previous.paths.get(places);
+        MotionPath path = known == null ? new MotionPath(places) : known;
+        paths.put(places, path);
+        return new Channel<>(p, t, track, path);
     }
 
     boolean animated(String id) {

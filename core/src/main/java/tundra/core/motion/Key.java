@@ -1,5 +1,6 @@
 package tundra.core.motion;
 
+import java.util.function.UnaryOperator;
 import tundra.core.geometry.Point;
 
 /**
@@ -32,6 +33,11 @@ public record Key<T>(long time, T value, Easing easing, Point in, Point out, boo
 
     public Key<T> withHandles(Point newIn, Point newOut) {
         return new Key<>(time, value, easing, newIn, newOut, true);
+    }
+
+    /** With its handles carried along by a change of its surroundings; whether they are its own stays. */
+    public Key<T> mapHandles(UnaryOperator<Point> change) {
+        return new Key<>(time, value, easing, change.apply(in), change.apply(out), own);
     }
 
     /** Without handles of its own: the path's bend makes them. */

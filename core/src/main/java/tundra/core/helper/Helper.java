@@ -1,0 +1,25 @@
+package tundra.core.helper;
+
+import java.util.List;
+
+/** Works out a move from a few numbers and writes it as ordinary keys. */
+public interface Helper {
+    /** What the designer gets, as a verb. */
+    String name();
+
+    /** One sentence on what it does. */
+    String says();
+
+    List<Param> params();
+
+    /** Why it can't be used on these elements, as one sentence; null when it can. */
+    default String refuses(Job job) {
+        return job.elements().isEmpty() ? "Select an element first." : null;
+    }
+
+    /** The changed board. What it wrote before, in the same stretch of time, is replaced. */
+    Written apply(Job job, double[] numbers);
+
+    /** The board with the keys, and how long the move takes from its start on, in µs. */
+    record Written(tundra.core.model.Board board, long length) {}
+}

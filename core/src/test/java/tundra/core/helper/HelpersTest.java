@@ -1,0 +1,178 @@
+package tundra.core.helper;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tundra.core.edit.PropertyEdit;
+import tundra.core.frame.FakeMeasurer;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+
+/** The helpers' moves against the mechanics that they claim. */
+class HelpersTest {
+    private static Element ball(String id, double x) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 300)).with(Properties.SIZE, new Point(40, 40))
+                .with(Properties.FILL, Color.BLACK).with(Properties.STROKE, Color.BLACK), new Content.Ellipse());
+    }
+
+    private static Job job(int balls) {
+        var all = java.util.stream.IntStream.range(0, balls).mapToObj(i -> ball("b" + i, 100 + 60 * i)).toList();
+        var board = new Board(new Point(640, 400), Values.NONE, all, List.of(new Timeline("t", "Main", 4_000_000, false, true, Map.of())), List.of());
+        Project p = Project.empty("p", new Point(640, 400), 24);
+        return new Job(p.mapBoard(p.scenes().getFirst().id(), b -> board), board, "t", all.stream().map(Element::id).toList(), 500_000, new FakeMeasurer());
+    }
+
+    private static <T> T at(Board b, String id, Property<T> p, double seconds) {
+        return PropertyEdit.valueAt(b, b.main(), id, p, Math.round(seconds * 1e6));
+    }
+
+    private static Helper helper(String name) {
+        return Helpers.ALL.stream().filter(h -> h.name().equals(name)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void aBounceFollowsGravityInEveryArc() {
+        double h = 200, kept = 0.6, g = 2000;
+        Board b = helper("Bounce").apply(job(1), new double[] {h, kept, 5, g, 0, 120}).board();
+        double t = 0.5, fall = Math.sqrt(2 * h / g);
+        // the first fall: y = h − ½gt²
+        for (double s = 0; s < fall; s += 0.01) {
+            assertThat(300 - at(b, "b0", Properties.POSITION_Y, t + s)).isCloseTo(h - g * s * s / 2, within(0.01));
+        }
+        t += fall;
+        for (int n = 1; n <= 5; n++) {
+            // with restitution e (e² = energy kept) the n-th arc is h·e²ⁿ high and takes 2√(2h/g)
+            double high = h * Math.pow(kept, n), half = Math.sqrt(2 * high / g), speed = g * half;
+            for (double s = 0; s < 2 * half; s += 0.013) {
+                assertThat(300 - at(b, "b0", Properties.POSITION_Y, t + s)).as("arc %d", n).isCloseTo(speed * s - g * s * s / 2, within(0.02));
+            }
+            t += 2 * half;
+        }
+        assertThat(at(b, "b0", Properties.POSITION_Y, t + 1)).isCloseTo(300, within(1e-6));
+        assertThat(at(b, "b0", Properties.POSITION_X, t)).isCloseTo(220, within(0.01));
+    }
+
+    @Test
+    void aSquashKeepsTheAreaAndTheFloor() {
+        Job job = job(1);
+        Board b = helper("Bounce").apply(job, new double[] {200, 0.5, 3, 2000, 0.3, 0}).board();
+        var frames = new FrameBuilder(b, new FakeMeasurer());
+        double touch = 0.5 + Math.sqrt(2 * 200 / 2000.0);
+        Point scale = at(b, "b0", Properties.SCALE, touch);
+        assertThat(scale.y()).isCloseTo(0.7, within(1e-6));
+        var bounds = frames.at(Math.round(touch * 1e6)).find("b0").bounds();
+        assertThat(bounds.bottom()).as("its foot stays on the floor").isCloseTo(320, within(0.05));
+        for (double s = 0.5; s < 3; s += 0.02) {
+            Point k = at(b, "b0", Properties.SCALE, s);
+            // exact at the touch; on the way in and out the two scales are eased each on its own
+            assertThat(k.x() * k.y()).isCloseTo(1, within(0.04));
+        }
+        assertThat(scale.x() * scale.y()).isCloseTo(1, within(1e-9));
+    }
+
+    @Test
+    void untilStillEnds() {
+        var written = helper("Bounce").apply(job(1), new double[] {300, 0.8, 0, 1500, 0, 0});
+        // the sum of a geometric series bounds the time: t₁ (1 + 2√k/(1 − √k))
+        double bound = Math.sqrt(2 * 300 / 1500.0) * (1 + 2 * Math.sqrt(0.8) / (1 - Math.sqrt(0.8)));
+        assertThat(written.length() / 1e6).isBetween(bound * 0.8, bound);
+        assertThat(written.board().main().duration()).as("the timeline grows with it").isGreaterThanOrEqualTo(500_000 + written.length());
+    }
+
+    @Test
+    void aDriftEndsAsItBegins() {
+        Board b = helper("Drift").apply(job(2), new double[] {25, 6, 1.5, 3, 42}).board();
+        double h = 1e-3;
+        for (String id : List.of("b0", "b1")) {
+            Point a = at(b, id, Properties.POSITION, 0.5), z = at(b, id, Properties.POSITION, 3.5);
+            assertThat(a.distance(z)).isLessThan(1e-9);
+            Point out = at(b, id, Properties.POSITION, 0.5 + h).minus(a).times(1 / h), in = z.minus(at(b, id, Properties.POSITION, 3.5 - h)).times(1 / h);
+            assertThat(out.distance(in)).as("px a second").isLessThan(out.length() * 0.03);
+            assertThat(at(b, id, Properties.ROTATION, 3.5)).isCloseTo(at(b, id, Properties.ROTATION, 0.5), within(1e-9));
+            for (double s = 0.5; s < 3.5; s += 0.05) {
+                assertThat(at(b, id, Properties.POSITION, s).distance(a)).isLessThan(25 * 1.6);
+                assertThat(Math.abs(at(b, id, Properties.ROTATION, s))).isLessThanOrEqualTo(6);
+            }
+        }
+        assertThat(at(b, "b0", Properties.POSITION, 1.2).minus(at(b, "b0", Properties.POSITION, 0.5))
+                .distance(at(b, "b1", Properties.POSITION, 1.2).minus(at(b, "b1", Properties.POSITION, 0.5)))).as("each its own way").isGreaterThan(0.5);
+        Board again = helper("Drift").apply(job(2), new double[] {25, 6, 1.5, 3, 42}).board();
+        assertThat(again).as("the seed decides").isEqualTo(b);
+    }
+
+    @Test
+    void aSwingLosesItsShareEachWay() {
+        Board b = helper("Swing").apply(job(1), new double[] {30, 1, 0.5, 0}).board();
+        for (int k = 0; k < 5; k++) {
+            assertThat(at(b, "b0", Properties.ROTATION, 0.5 + k * 0.5)).isCloseTo(30 * Math.pow(-0.5, k), within(1e-9));
+        }
+        assertThat(at(b, "b0", Properties.ROTATION, 10)).isZero();
+    }
+
+    @Test
+    void aStaggerShiftsEachMoveInItsOrder() {
+        Job four = job(4);
+        Board moving = helper("Appear").apply(four, new double[] {0, 0.5, 0}).board();
+        var job = new Job(four.project(), moving, "t", four.elements(), 500_000, four.measure());
+        Board b = helper("Stagger").apply(job, new double[] {0.25, 1, 0, 1}).board();
+        for (int i = 0; i < 4; i++) {
+            assertThat(b.main().track("b" + i, Properties.OPACITY).keys().getFirst().time()).as("from the end").isEqualTo(500_000 + (3 - i) * 250_000);
+        }
+        assertThat(Stagger.ordered(List.of("a", "b", "c", "d", "e"), 2, 0)).containsExactly("c", "b", "d", "a", "e");
+        assertThat(helper("Stagger").refuses(job(3))).isNotNull();
+    }
+
+    @Test
+    void comingAndGoingEndWhereTheElementIs() {
+        for (int how = 0; how < 5; how++) {
+            Board b = helper("Appear").apply(job(1), new double[] {how, 0.5, 40}).board();
+            var values = new FrameBuilder(b, new FakeMeasurer()).valuesAt("b0", 1_200_000);
+            assertThat(values.get(Properties.POSITION)).isEqualTo(new Point(100, 300));
+            assertThat(values.get(Properties.SCALE)).isEqualTo(new Point(1, 1));
+            assertThat(values.get(Properties.OPACITY)).isEqualTo(1);
+            assertThat(values.get(Properties.REVEAL)).isEqualTo(new Point(0, 1));
+            assertThat(new FrameBuilder(b, new FakeMeasurer()).valuesAt("b0", 500_000)).as("how %d starts elsewhere", how).isNotEqualTo(values);
+        }
+        Board b = helper("Leave").apply(job(1), new double[] {0, 0.5, 40}).board();
+        assertThat(at(b, "b0", Properties.OPACITY, 0.5)).isEqualTo(1);
+        assertThat(at(b, "b0", Properties.OPACITY, 2)).isZero();
+    }
+
+    @Test
+    void aFlyingDashIsOnTheOutlineOnlyWhileItFlies() {
+        Board b = helper("Flying dash").apply(job(1), new double[] {30, 1, 2, 0}).board();
+        // the circumference of a circle of 40 px
+        double round = Math.PI * 40;
+        assertThat(b.rest("b0").get(Properties.GAP)).isCloseTo(round + 30, within(0.1));
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 0.5)).isCloseTo(30, within(1e-9));
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 1.0)).isCloseTo(30 - (30 + round) / 2, within(0.1));
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 1.5)).as("the second flight").isCloseTo(30, within(0.1));
+    }
+
+    @Test
+    void copiesDoTheSameLaterAndMirrored() {
+        Job one = job(1);
+        Board moving = helper("Appear").apply(one, new double[] {1, 0.5, 40}).board();
+        var job = new Job(one.project(), moving, "t", one.elements(), 500_000, one.measure());
+        Board b = helper("Copies with their move").apply(job, new double[] {2, 0.25, 2, 50, 0, 1}).board();
+        assertThat(b.elements()).hasSize(3);
+        var second = b.main().track(b.elements().get(1).id(), Properties.POSITION_Y).keys();
+        assertThat(second.getFirst().time()).isEqualTo(750_000);
+        assertThat(second.getLast().time() - second.getFirst().time()).as("twice as slow").isEqualTo(1_000_000);
+        assertThat(b.elements().get(1).rest().get(Properties.SCALE).x()).isEqualTo(-1);
+        assertThat(b.elements().get(2).rest().get(Properties.SCALE).x()).isEqualTo(1);
+        assertThat(b.elements().get(2).rest().get(Properties.POSITION)).isEqualTo(new Point(200, 300));
+    }
+}
