@@ -40,6 +40,7 @@ final class RealWindow implements AutoCloseable, Asker {
     NewPiece newPiece;
     String opened;
     List<String> reported = List.of();
+    String words;
 
     RealWindow() throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-test").toString());
@@ -291,6 +292,11 @@ final class RealWindow implements AutoCloseable, Asker {
     @Override
     public void report(String headline, String meaning, List<String> lines) {
         reported = lines;
+    }
+
+    @Override
+    public Optional<String> words(String title, String label, String start) {
+        return Optional.ofNullable(words);
     }
 
     @Override

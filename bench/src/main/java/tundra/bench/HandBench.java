@@ -183,6 +183,11 @@ public final class HandBench implements Asker {
     }
 
     @Override
+    public Optional<String> words(String title, String label, String start) {
+        return Optional.empty();
+    }
+
+    @Override
     public Optional<NewPiece> newPiece() {
         return Optional.empty();
     }

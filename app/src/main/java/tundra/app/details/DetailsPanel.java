@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
+import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
 import tundra.core.model.Board;
@@ -22,11 +23,12 @@ import tundra.core.model.Property;
 /** What is selected, with its properties as numbers and colours. */
 public final class DetailsPanel extends ScrollPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE,
-            Properties.PIVOT);
+            Properties.PIVOT, Properties.SKEW);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
     private final Studio studio;
     private final Commands commands;
+    private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
     private final ToolOptions options;
     private final Runnable onGradient;
     private final VBox box = new VBox();
@@ -36,10 +38,11 @@ public final class DetailsPanel extends ScrollPane {
     private PolygonSection polygon;
     private BoundsSection bounds;
     private CanvasSection canvas;
+    private PathSection path;
     private String shown;
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
-    public DetailsPanel(Studio studio, Commands commands, ToolOptions options, Runnable onGradient) {
+    public DetailsPanel(Studio studio, Settings settings, Commands commands, ToolOptions options, Runnable onGradient) {
         this.studio = studio;
         this.commands = commands;
         this.options = options;
@@ -50,7 +53,7 @@ public final class DetailsPanel extends ScrollPane {
         setHbarPolicy(ScrollBarPolicy.NEVER);
         box.getStyleClass().add("details-box");
         setContent(box);
-        easing = new EasingSection(studio);
+        easing = new EasingSection(studio, settings);
         studio.listen(this::changed);
         build();
     }
@@ -65,6 +68,9 @@ public final class DetailsPanel extends ScrollPane {
             strokeRows();
             if (text != null) {
                 text.refresh();
+            }
+            if (path != null) {
+                path.refresh();
             }
             if (bounds != null) {
                 bounds.refresh();
@@ -107,6 +113,7 @@ public final class DetailsPanel extends ScrollPane {
         polygon = null;
         bounds = null;
         canvas = null;
+        path = null;
         box.getChildren().clear();
         if (e != null) {
             element(e);
@@ -142,9 +149,11 @@ public final class DetailsPanel extends ScrollPane {
             box.getChildren().add(text);
         }
         if (studio.desk() == Desk.ANIMATE) {
-            box.getChildren().add(easing);
+            section("Move along path", ALONG, e.id());
+            path = new PathSection(studio, e.id());
+            box.getChildren().addAll(path, easing);
         }
-        section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p)).toList(), e.id());
+        section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), e.id());
         section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
         strokeRows();
     }

@@ -17,6 +17,7 @@ final class EasingCurve extends StackPane {
     private final Canvas canvas;
     private final boolean editable;
     private Easing easing = Easing.LINEAR;
+    private Easing with;
     private boolean dark;
     private BiConsumer<Easing, Object> onChange = (e, merge) -> { };
     private int held;
@@ -46,8 +47,14 @@ final class EasingCurve extends StackPane {
         draw();
     }
 
+    /** Draws two easings over each other: the second is the one shown. */
+    void compare(Easing other, Easing e, boolean darkTheme) {
+        with = other.equals(e) ? null : other;
+        show(e, darkTheme);
+    }
+
     private double pad() {
-        return editable ? PAD : 4;
+        return editable ? PAD : canvas.getHeight() > 60 ? 22 : 4;
     }
 
     private Point at(double x, double y) {
@@ -59,11 +66,25 @@ final class EasingCurve extends StackPane {
         Palette colors = Palette.of(dark);
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
+        if (with != null) {
+            g.setStroke(colors.ink3());
+            g.setLineWidth(1.2);
+            line(g, with);
+        }
         g.setStroke(colors.time());
         g.setLineWidth(editable ? 2 : 1.5);
+        line(g, easing);
+        if (editable && easing instanceof CubicEasing c) {
+            handle(g, colors, at(0, 0), at(c.x1(), c.y1()));
+            handle(g, colors, at(1, 1), at(c.x2(), c.y2()));
+        }
+    }
+
+    private void line(GraphicsContext g, Easing e) {
+        int steps = canvas.getWidth() > 60 ? 200 : 60;
         g.beginPath();
-        for (int i = 0; i <= 80; i++) {
-            Point p = at(i / 80.0, easing.at(i / 80.0));
+        for (int i = 0; i <= steps; i++) {
+            Point p = at((double) i / steps, e.at((double) i / steps));
             if (i == 0) {
                 g.moveTo(p.x(), p.y());
             } else {
@@ -71,10 +92,6 @@ final class EasingCurve extends StackPane {
             }
         }
         g.stroke();
-        if (editable && easing instanceof CubicEasing c) {
-            handle(g, colors, at(0, 0), at(c.x1(), c.y1()));
-            handle(g, colors, at(1, 1), at(c.x2(), c.y2()));
-        }
     }
 
     private static void handle(GraphicsContext g, Palette colors, Point from, Point to) {

@@ -25,7 +25,6 @@ final class TextSection extends VBox {
     private final ComboBox<Content.Align> align = new ComboBox<>();
     private final NumberField size = new NumberField("Font size", "px", 1);
     private final NumberField lead = new NumberField("Line height", "×", 2);
-    private final NumberField spacing = new NumberField("Letter spacing", "a b", 2);
     private final NumberField wrap = new NumberField("Wrap width", "wrap", 0);
     private final Button free = new Button("Free");
     private Object typing = new Object();
@@ -69,18 +68,15 @@ final class TextSection extends VBox {
         size.setId("field-fontSize");
         size.onChange((v, merge) -> change(t -> t.withSize(Math.max(0.1, Math.min(10_000, v))), merge));
         lead.onChange((v, merge) -> change(t -> t.withLineHeight(Math.max(0.1, Math.min(10, v))), merge));
-        spacing.setId("field-spacing");
-        spacing.onChange((v, merge) -> change(t -> t.withSpacing(Math.max(-1000, Math.min(1000, v))), merge));
         wrap.setId("field-wrap");
         wrap.onChange((v, merge) -> change(t -> t.withWrap(Math.max(0, Math.min(Limits.LENGTH, v))), merge));
         Buttons.tip(free, "Lines as long as they are written");
         free.setOnAction(x -> change(t -> t.withWrap(0), null));
-        HBox.setHgrow(spacing, Priority.ALWAYS);
         HBox.setHgrow(wrap, Priority.ALWAYS);
         HBox.setHgrow(family, Priority.ALWAYS);
         HBox.setHgrow(size, Priority.ALWAYS);
         HBox.setHgrow(lead, Priority.ALWAYS);
-        getChildren().addAll(title, words, new HBox(6, family, weight), new HBox(6, size, lead, align), new HBox(6, spacing, wrap, free));
+        getChildren().addAll(title, words, new HBox(6, family, weight), new HBox(6, size, lead, align), new HBox(6, wrap, free));
         refresh();
     }
 
@@ -109,8 +105,7 @@ final class TextSection extends VBox {
             align.setValue(t.align());
             size.show(t.size());
             lead.show(t.lineHeight());
-            spacing.show(t.spacing());
-            wrap.show(t.wrap());
+                wrap.show(t.wrap());
             free.setDisable(t.wrap() == 0);
             showing = false;
         }

@@ -34,6 +34,8 @@ import tundra.core.edit.TimeText;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Ids;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
@@ -116,7 +118,7 @@ public final class ShelfPanel extends VBox {
         String does = switch (a.kind()) {
             case PICTURE -> "Place " + a.name() + " on the canvas";
             case FONT -> "Set the selected text in " + Fonts.familyOf(a);
-            case SOUND -> a.title() + ", " + TimeText.seconds(a.duration());
+            case SOUND -> "Place " + a.title() + ", " + TimeText.seconds(a.duration()) + ", at the playhead of " + studio.timeline().name();
         };
         var name = new Label(a.kind() == Asset.Kind.FONT ? Fonts.familyOf(a) : a.name());
         name.getStyleClass().addAll("quiet", "small");
@@ -172,7 +174,11 @@ public final class ShelfPanel extends VBox {
                 studio.select(List.of(e.id()));
             }
             case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());
-            case SOUND -> { }
+            case SOUND -> studio.edit("Place sound " + a.title(), b -> b.mapTimeline(studio.timeline().id(), t -> {
+                var all = new java.util.ArrayList<>(t.sounds());
+                all.add(new PlacedSound(Ids.next(), a.hash(), studio.playhead(), 1));
+                return t.withSounds(all);
+            }));
         }
     }
 

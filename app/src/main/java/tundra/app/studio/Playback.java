@@ -1,14 +1,20 @@
 package tundra.app.studio;
 
 import javafx.animation.AnimationTimer;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.render.SoundOut;
 
-/** Plays the chosen timeline in real time, frame by frame of the project's rate. */
+/** Plays the chosen timeline in real time, frame by frame of the project's rate, with its sounds. */
 public final class Playback {
     private final Studio studio;
+    private final SoundOut sound = new SoundOut();
     private boolean loop;
     private long startedAt;
     private long from;
+    private long lastFrame;
+    private long due;
+    private long shown;
     private final AnimationTimer timer = new AnimationTimer() {
         @Override
         public void handle(long now) {
@@ -33,15 +39,28 @@ public final class Playback {
         }
     }
 
+    /** The stretch that is played: the marked part, else all. */
+    private Span part() {
+        Timeline t = studio.timeline();
+        Span r = t.range();
+        return r == null ? new Span(0, Math.max(1, t.duration())) : new Span(r.from(), Math.min(r.to(), Math.max(r.from() + 1, t.duration())));
+    }
+
     public void play() {
-        from = studio.playhead() >= studio.timeline().duration() ? 0 : studio.playhead();
+        Span p = part();
+        from = studio.playhead() >= p.to() || studio.playhead() < p.from() ? p.from() : studio.playhead();
         startedAt = 0;
+        due = 0;
+        shown = 0;
+        lastFrame = -1;
         studio.setPlaying(true);
+        sound.play(studio.project(), studio.timeline(), from);
         timer.start();
     }
 
     public void stop() {
         timer.stop();
+        sound.stop();
         if (studio.playing()) {
             studio.setPlaying(false);
         }
@@ -57,22 +76,46 @@ public final class Playback {
         studio.changed(Aspect.PLAYING);
     }
 
+    /** Frames that were due since play began, and those of them that were left out because the machine was late. */
+    public long framesDue() {
+        return due;
+    }
+
+    public long framesDropped() {
+        return Math.max(0, due - shown);
+    }
+
+    /** Why no sound is heard, as one sentence; null when it is, or when there is nothing to hear. */
+    public String silent() {
+        return sound.silent();
+    }
+
     private void tick(long now) {
         if (startedAt == 0) {
             startedAt = now;
         }
-        Timeline t = studio.timeline();
+        Span p = part();
         long at = from + (now - startedAt) / 1000;
-        if (at >= t.duration()) {
-            if (!loop) {
-                studio.seek(t.duration());
+        if (at >= p.to()) {
+            if (!loop && studio.timeline().range() == null) {
+                studio.seek(p.to());
                 stop();
                 return;
             }
-            at %= t.duration();
+            long length = p.to() - p.from();
+            at = p.from() + (at - p.from()) % length;
+            from = at;
+            startedAt = now;
+            lastFrame = -1;
+            sound.play(studio.project(), studio.timeline(), at);
         }
         // the frame that is showing, not the nearest one
         long frame = (long) Math.floor(at * (double) studio.project().frameRate() / 1e6 + 1e-6);
-        studio.seek(studio.project().frameTime(frame));
+        if (frame != lastFrame) {
+            due += lastFrame < 0 ? 1 : frame - lastFrame;
+            shown++;
+            lastFrame = frame;
+            studio.seek(studio.project().frameTime(frame));
+        }
     }
 }

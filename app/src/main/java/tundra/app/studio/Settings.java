@@ -76,6 +76,23 @@ public final class Settings {
         put("output." + projectId, folder.toAbsolutePath().toString());
     }
 
+    /** Easings that were kept, by their names. */
+    public java.util.Map<String, String> easings() {
+        var out = new java.util.TreeMap<String, String>();
+        values.stringPropertyNames().stream().filter(k -> k.startsWith("easing.")).forEach(k -> out.put(k.substring(7), values.getProperty(k)));
+        return out;
+    }
+
+    /** Keeps an easing; null forgets it. */
+    public void setEasing(String name, String text) {
+        if (text == null) {
+            values.remove("easing." + name);
+            store();
+        } else {
+            put("easing." + name, text);
+        }
+    }
+
     private void put(String key, String value) {
         values.setProperty(key, value);
         store();

@@ -44,6 +44,7 @@ public final class Studio {
     private long playhead;
     private EditScope scope = EditScope.KEY;
     private Desk desk = Desk.DRAW;
+    private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
     private boolean playing;
     private FrameBuilder builder;
@@ -374,6 +375,16 @@ public final class Studio {
     public void setScope(EditScope s) {
         scope = s;
         changed(Aspect.SCOPE);
+    }
+
+    /** Which motion paths are shown while animating. */
+    public PathsShown pathsShown() {
+        return pathsShown;
+    }
+
+    public void setPathsShown(PathsShown p) {
+        pathsShown = p;
+        changed(Aspect.SELECTION);
     }
 
     public Desk desk() {

@@ -7,62 +7,144 @@ import javafx.scene.paint.Color;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.frame.LaneCurve;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Paint;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
+import tundra.core.motion.CubicEasing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 
-/** Draws a lane: the value as a curve, or as a band of colour, with the keys as beads on it. */
+/** Draws a lane: the value as a curve, or as a band of colour, with the keys as beads on it. A tall lane shows every part's beads. */
 final class LanePainter {
     private static final double PAD = 9;
+    private static final double TALL_PAD = 22;
+    private static final int STEP = 2;
 
     private LanePainter() {}
 
-    /** A key's bead. */
-    record Bead(Keys.Ref ref, double x, double y) {}
+    /** A key's bead on the curve of one of its numbers. */
+    record Bead(Keys.Ref ref, int part, double x, double y) {}
 
-    static <T> List<Bead> draw(GraphicsContext g, Timeline t, TimeRows.Row row, Property<T> p, TimeScale scale, double top, double right,
-            boolean selected, Palette colors) {
+    /** A handle of the easing that leads from a key on: its first or its second. */
+    record Grip(Keys.Ref ref, int part, boolean second, double x, double y) {}
+
+    /** Where the values of a lane stand: {@code top} px the greatest, {@code bottom} px the least. */
+    record Scale(double top, double bottom, double min, double max) {
+        double y(double value) {
+            return max - min < 1e-9 ? (top + bottom) / 2 : bottom - (value - min) / (max - min) * (bottom - top);
+        }
+
+        double value(double y) {
+            return min + (bottom - y) / (bottom - top) * (max - min);
+        }
+    }
+
+    /** What was drawn and can be taken hold of; the scales are those of the parts. */
+    record Drawn(List<Bead> beads, List<Grip> grips, List<Scale> scales) {}
+
+    static <T> Drawn draw(GraphicsContext g, Timeline t, TimeRows.Row row, Property<T> p, TimeScale scale, double top, double right,
+            boolean selected, java.util.Set<Keys.Ref> chosen, Palette colors) {
         Track<T> track = t.track(row.element(), p);
-        int step = 2;
-        int count = (int) Math.max(2, (right - scale.left()) / step + 2);
-        LaneCurve curve = LaneCurve.of(t, row.element(), p, scale.time(scale.left() - 14), step / scale.perSecond() * 1e6, count);
-        if (p.standard() instanceof tundra.core.model.Paint) {
-            band(g, curve, scale, top, row.height(), step, count);
+        int count = (int) Math.max(2, (right - scale.left()) / STEP + 2);
+        LaneCurve curve = LaneCurve.of(t, row.element(), p, scale.time(scale.left() - 14), STEP / scale.perSecond() * 1e6, count);
+        boolean band = p.standard() instanceof Paint;
+        var scales = scales(curve, row, top);
+        if (band) {
+            band(g, curve, scale, top, row.height(), count);
         } else {
+            if (row.editor()) {
+                grid(g, scales.getFirst(), scale.left(), right, p, colors);
+            }
             for (int part = curve.parts().length - 1; part >= 0; part--) {
-                Color ink = part == 0 ? (selected ? colors.space() : colors.ink2()) : colors.ink3();
-                g.setStroke(ink);
-                g.setLineWidth(part == 0 ? 1.5 : 1);
-                g.beginPath();
-                for (int i = 0; i < count; i++) {
-                    double x = scale.left() - 14 + i * step, y = height(curve, part, curve.parts()[part][i], top, row.height());
-                    if (i == 0) {
-                        g.moveTo(x, y);
-                    } else {
-                        g.lineTo(x, y);
-                    }
-                }
-                g.stroke();
+                line(g, curve.parts()[part], scales.get(part), scale, count, part == 0 ? selected ? colors.space() : colors.ink2() : colors.ink3(), part == 0 ? 1.5 : 1);
             }
         }
         var beads = new ArrayList<Bead>();
-        for (Key<T> k : track.keys()) {
-            double y = p.standard() instanceof tundra.core.model.Paint ? top + row.height() / 2
-                    : height(curve, 0, p.type().parts(k.value())[0], top, row.height());
-            beads.add(new Bead(new Keys.Ref(row.element(), p, k.time()), scale.x(k.time()), y));
+        var grips = new ArrayList<Grip>();
+        double from = scale.time(scale.left() - 30), to = scale.time(right + 30);
+        for (int i = Math.max(0, track.before((long) from)); i < track.keys().size() && track.keys().get(i).time() <= to; i++) {
+            Key<T> k = track.keys().get(i);
+            var ref = new Keys.Ref(row.element(), p, k.time());
+            double[] parts = p.type().parts(k.value());
+            for (int part = 0; part < (row.editor() && !band ? parts.length : 1); part++) {
+                double y = band ? top + row.height() / 2 : scales.get(part).y(parts[part]);
+                beads.add(new Bead(ref, part, scale.x(k.time()), y));
+                if (row.editor() && !band && chosen.contains(ref) && i + 1 < track.keys().size()) {
+                    grips(grips, ref, part, k, track.keys().get(i + 1), p, scales.get(part), scale);
+                }
+            }
         }
-        return beads;
+        return new Drawn(beads, grips, scales);
     }
 
-    private static double height(LaneCurve c, int part, double value, double top, double h) {
-        return top + h - PAD - c.height(part, value) * (h - 2 * PAD);
+    /** The scale of one of a lane's parts. */
+    static <T> Scale scaleOf(Timeline t, TimeRows.Row row, Property<T> p, int part, double top) {
+        return scales(LaneCurve.of(t, row.element(), p, 0, 1, 1), row, top).get(part);
     }
 
-    private static void band(GraphicsContext g, LaneCurve c, TimeScale scale, double top, double h, int step, int count) {
+    private static List<Scale> scales(LaneCurve curve, TimeRows.Row row, double top) {
+        double pad = row.editor() ? TALL_PAD : PAD;
+        var out = new ArrayList<Scale>();
+        for (int part = 0; part < curve.parts().length; part++) {
+            out.add(new Scale(top + pad, top + row.height() - pad, curve.min()[part], curve.max()[part]));
+        }
+        return out;
+    }
+
+    private static void line(GraphicsContext g, double[] values, Scale s, TimeScale scale, int count, Color ink, double width) {
+        g.setStroke(ink);
+        g.setLineWidth(width);
+        g.beginPath();
+        for (int i = 0; i < count; i++) {
+            double x = scale.left() - 14 + i * STEP;
+            if (i == 0) {
+                g.moveTo(x, s.y(values[i]));
+            } else {
+                g.lineTo(x, s.y(values[i]));
+            }
+        }
+        g.stroke();
+    }
+
+    private static void grid(GraphicsContext g, Scale s, double left, double right, Property<?> p, Palette colors) {
+        g.setFont(javafx.scene.text.Font.font("JetBrains Mono", 10));
+        g.setTextAlign(javafx.scene.text.TextAlignment.RIGHT);
+        g.setLineWidth(1);
+        for (double part : s.max() - s.min() < 1e-9 ? new double[] {0} : new double[] {0, 0.5, 1}) {
+            double v = s.min() + (s.max() - s.min()) * part, y = Math.floor(s.y(v)) + 0.5;
+            g.setStroke(colors.line());
+            g.strokeLine(left - 14, y, right, y);
+            g.setFill(colors.ink3());
+            g.fillText(Numbers.plain(v * p.shown(), 1) + p.unit(), right - 8, y - 7);
+        }
+    }
+
+    private static <T> void grips(List<Grip> out, Keys.Ref ref, int part, Key<T> a, Key<T> b, Property<T> p, Scale s, TimeScale scale) {
+        double from = p.type().parts(a.value())[part], to = p.type().parts(b.value())[part];
+        if (a.easing() instanceof CubicEasing c && Math.abs(to - from) > 1e-9) {
+            double d = b.time() - a.time();
+            out.add(new Grip(ref, part, false, scale.x(a.time() + c.x1() * d), s.y(from + c.y1() * (to - from))));
+            out.add(new Grip(ref, part, true, scale.x(a.time() + c.x2() * d), s.y(from + c.y2() * (to - from))));
+        }
+    }
+
+    static void grip(GraphicsContext g, Grip h, List<Bead> beads, Palette colors) {
+        g.setStroke(colors.ink3());
+        g.setLineWidth(1);
+        beads.stream().filter(b -> b.part() == h.part() && b.ref().element().equals(h.ref().element()) && b.ref().property() == h.ref().property())
+                .filter(b -> h.second() ? b.ref().time() > h.ref().time() : b.ref().time() == h.ref().time()).findFirst()
+                .ifPresent(b -> g.strokeLine(b.x(), b.y(), h.x(), h.y()));
+        g.setFill(colors.field());
+        g.setStroke(colors.ink1());
+        g.fillRect(h.x() - 3.5, h.y() - 3.5, 7, 7);
+        g.strokeRect(h.x() - 3.5, h.y() - 3.5, 7, 7);
+    }
+
+    private static void band(GraphicsContext g, LaneCurve c, TimeScale scale, double top, double h, int count) {
         for (int i = 0; i < count; i++) {
             g.setFill(Color.rgb((int) c.parts()[0][i], (int) c.parts()[1][i], (int) c.parts()[2][i], c.parts()[3][i] / 255));
-            g.fillRect(scale.left() - 14 + i * step, top + h / 2 - 5, step + 0.5, 10);
+            g.fillRect(scale.left() - 14 + i * STEP, top + h / 2 - 5, STEP + 0.5, 10);
         }
     }
 

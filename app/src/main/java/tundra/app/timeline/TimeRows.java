@@ -1,24 +1,36 @@
 package tundra.app.timeline;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
+import tundra.core.model.PlacedSound;
+import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 
-/** The rows of the timeline: each element with what it is called, and below it a lane for each keyed property. */
+/** The rows of the timeline: each element with what it is called, below it a lane for each keyed property, and the sounds last. */
 final class TimeRows {
     static final double ELEMENT = 30;
     static final double LANE = 34;
     static final double TALL = 46;
+    /** A lane of at least this height is a curve editor. */
+    static final double EDITOR = 90;
+    private static final double OPENED = 150;
     private final Set<String> open = new HashSet<>();
+    private final Map<String, Double> heights = new HashMap<>();
     private List<Row> rows = List.of();
 
-    /** A row; the property is null for the element's own row. */
-    record Row(String element, String name, Property<?> property, int depth, double y, double height, boolean locked, boolean group) {}
+    /** A row; the property is null for the element's own row, the sound for all but the rows of sounds. */
+    record Row(String element, String name, Property<?> property, PlacedSound sound, int depth, double y, double height, boolean locked, boolean group) {
+        boolean editor() {
+            return property != null && height >= EDITOR;
+        }
+    }
 
     void toggle(String element) {
         if (!open.remove(element)) {
@@ -34,7 +46,27 @@ final class TimeRows {
         return open.contains(element);
     }
 
-    void build(Board board, Timeline t) {
+    private static String key(String element, Property<?> p) {
+        return element + " " + p.key();
+    }
+
+    /** Makes a lane a curve editor, or low again. */
+    void grow(String element, Property<?> p) {
+        if (heights.remove(key(element, p)) == null) {
+            heights.put(key(element, p), OPENED);
+        }
+    }
+
+    void setHeight(String element, Property<?> p, double height) {
+        heights.put(key(element, p), Math.max(24, Math.min(600, height)));
+    }
+
+    private double height(String element, Property<?> p) {
+        return heights.getOrDefault(key(element, p), p == Properties.POSITION ? TALL : LANE);
+    }
+
+    /** @param sounds names the sounds by their assets */
+    void build(Board board, Timeline t, Map<String, String> sounds) {
         var out = new ArrayList<Row>();
         double y = 0;
         if (!t.tracksOf(Board.CANVAS).isEmpty()) {
@@ -42,6 +74,10 @@ final class TimeRows {
         }
         for (Element e : board.elements().reversed()) {
             y = element(out, t, e, 0, y);
+        }
+        for (PlacedSound s : t.sounds()) {
+            out.add(new Row(s.id(), sounds.getOrDefault(s.asset(), "Sound"), null, s, 0, y, LANE, false, false));
+            y += LANE;
         }
         rows = out;
     }
@@ -58,16 +94,16 @@ final class TimeRows {
 
     /** Whether an element or one within it has keys: a group's still children would only make the list long. */
     private static boolean moves(Timeline t, Element e) {
-        return !t.tracksOf(e.id()).isEmpty() || e.children().stream().anyMatch(c -> moves(t, c));
+        return !t.tracksOf(e.id()).isEmpty() || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
     }
 
     private double lanes(List<Row> out, Timeline t, String id, String name, int depth, double y, boolean locked, boolean group) {
-        out.add(new Row(id, name, null, depth, y, ELEMENT, locked, group));
+        out.add(new Row(id, name, null, null, depth, y, ELEMENT, locked, group));
         double next = y + ELEMENT;
         if (open.contains(id)) {
             for (Property<?> p : t.tracksOf(id).keySet()) {
-                double h = p == tundra.core.model.Properties.POSITION ? TALL : LANE;
-                out.add(new Row(id, p.label(), p, depth, next, h, locked, false));
+                double h = height(id, p);
+                out.add(new Row(id, p.label(), p, null, depth, next, h, locked, false));
                 next += h;
             }
         }
@@ -78,11 +114,30 @@ final class TimeRows {
         return rows;
     }
 
+    /** The rows that a stretch of heights touches: found by halving, since there may be hundreds. */
+    List<Row> between(double top, double bottom) {
+        int lo = 0, hi = rows.size();
+        while (lo < hi) {
+            int m = (lo + hi) >>> 1;
+            if (rows.get(m).y + rows.get(m).height <= top) {
+                lo = m + 1;
+            } else {
+                hi = m;
+            }
+        }
+        int end = lo;
+        while (end < rows.size() && rows.get(end).y < bottom) {
+            end++;
+        }
+        return rows.subList(lo, end);
+    }
+
     double height() {
         return rows.isEmpty() ? 0 : rows.getLast().y + rows.getLast().height;
     }
 
     Row at(double y) {
-        return rows.stream().filter(r -> y >= r.y && y < r.y + r.height).findFirst().orElse(null);
+        List<Row> found = between(y, y + 0.5);
+        return found.isEmpty() || y < 0 ? null : found.getFirst();
     }
 }

@@ -1,56 +1,47 @@
 package tundra.app.timeline;
 
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
-import java.util.List;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Set;
-import javafx.geometry.VPos;
-import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.MouseButton;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
-import javafx.scene.text.Font;
-import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
-import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
-import tundra.core.model.Board;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 
 /** Ruler and lanes of the chosen timeline, drawn by hand: only the rows in view cost anything. */
 public final class TimelineCanvas extends Pane {
-    static final double HEAD = 300;
-    static final double RULER = 38;
+    static final double HEAD = TimelinePainter.HEAD;
+    static final double RULER = RulerPainter.HEIGHT;
     private static final double MARGIN = 14;
     private final Studio studio;
     private final Canvas canvas = new Canvas();
-    private final TimeRows rows = new TimeRows();
-    private final List<LanePainter.Bead> beads = new ArrayList<>();
-    private TimeScale scale = new TimeScale(HEAD + MARGIN, 0, 100);
+    final TimeRows rows = new TimeRows();
+    private final SoundWaves waves = new SoundWaves(this::redraw);
+    final TimelinePainter painter;
+    private final RulerPainter ruler;
+    private final TimelineHand hand;
+    TimeScale scale = new TimeScale(HEAD + MARGIN, 0, 100);
     private boolean fitted = true;
+    private boolean follow = true;
     private double scrollY;
     private boolean queued;
-    private Drag drag;
-
-    /** What the pointer is doing. */
-    private sealed interface Drag {
-        record Scrub() implements Drag {}
-
-        record MoveKeys(double from, Set<Keys.Ref> refs, Object merge, long by) implements Drag {}
-
-        record Marquee(double x, double y, Rect area, boolean add) implements Drag {}
-    }
 
     public TimelineCanvas(Studio studio) {
         this.studio = studio;
+        painter = new TimelinePainter(studio, rows, waves);
+        ruler = new RulerPainter(studio, waves);
+        hand = new TimelineHand(studio, this);
         setId("timeline");
         setFocusTraversable(true);
         setAccessibleText("Timeline");
@@ -64,11 +55,10 @@ public final class TimelineCanvas extends Pane {
         heightProperty().addListener(o -> redraw());
         studio.listen(this::changed);
         studio.selection().forEach(rows::unfold);
-        addEventHandler(MouseEvent.MOUSE_PRESSED, this::press);
-        addEventHandler(MouseEvent.MOUSE_DRAGGED, this::drag);
-        addEventHandler(MouseEvent.MOUSE_RELEASED, this::release);
-        addEventHandler(MouseEvent.MOUSE_MOVED, e -> setCursor(beadAt(e) != null ? Cursor.HAND : e.getY() < RULER && e.getX() > HEAD
-                ? Cursor.H_RESIZE : Cursor.DEFAULT));
+        addEventHandler(MouseEvent.MOUSE_PRESSED, hand::press);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, hand::drag);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, hand::release);
+        addEventHandler(MouseEvent.MOUSE_MOVED, e -> setCursor(hand.cursor(e)));
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
     }
 
@@ -80,7 +70,27 @@ public final class TimelineCanvas extends Pane {
         if (what.contains(Aspect.SELECTION)) {
             studio.selection().forEach(rows::unfold);
         }
+        if (what.contains(Aspect.PLAYHEAD) && studio.playing() && follow) {
+            keepPlayheadInView();
+        }
         redraw();
+    }
+
+    /** While it plays the view turns over when the playhead leaves it. */
+    private void keepPlayheadInView() {
+        double x = scale.x(studio.playhead());
+        if (!fitted && (x > getWidth() - MARGIN || x < scale.left())) {
+            scale = new TimeScale(scale.left(), studio.playhead(), scale.perSecond());
+        }
+    }
+
+    /** Whether the view follows the playhead while it plays. */
+    public boolean follows() {
+        return follow;
+    }
+
+    public void setFollows(boolean on) {
+        follow = on;
     }
 
     /** Shows the whole of the timeline. */
@@ -89,7 +99,21 @@ public final class TimelineCanvas extends Pane {
         redraw();
     }
 
-    private void redraw() {
+    /** Zooms around the playhead. */
+    public void zoom(double factor) {
+        fitted = false;
+        scale = scale.zoomed(factor, Math.max(scale.left(), scale.x(studio.playhead())));
+        redraw();
+    }
+
+    /** Makes the first lane of the selected element a curve editor, or low again. */
+    public void growLane() {
+        rows.all().stream().filter(r -> r.property() != null && studio.selection().contains(r.element())).findFirst()
+                .ifPresent(r -> rows.grow(r.element(), r.property()));
+        redraw();
+    }
+
+    void redraw() {
         if (!queued) {
             queued = true;
             javafx.application.Platform.runLater(() -> {
@@ -100,8 +124,6 @@ public final class TimelineCanvas extends Pane {
             });
         }
     }
-
-    // --- drawing ---
 
     private void draw() {
         double w = getWidth(), h = getHeight();
@@ -116,354 +138,74 @@ public final class TimelineCanvas extends Pane {
         if (fitted) {
             scale = TimeScale.fit(HEAD + MARGIN, w - HEAD - 2 * MARGIN - 4, t.duration());
         }
-        rows.build(studio.board(), t);
+        Map<String, String> sounds = new HashMap<>();
+        t.sounds().forEach(s -> sounds.put(s.asset(), studio.project().assets().get(s.asset()).title()));
+        rows.build(studio.board(), t, sounds);
         scrollY = Numbers.clamp(scrollY, 0, Math.max(0, rows.height() - (h - RULER) + 20));
         Palette colors = Palette.of(studio.dark());
         GraphicsContext g = canvas.getGraphicsContext2D();
-        g.setTextBaseline(VPos.CENTER);
         g.setFill(colors.panel());
         g.fillRect(0, 0, w, h);
-        beads.clear();
-        g.save();
-        g.beginPath();
-        g.rect(0, RULER, w, h - RULER);
-        g.clip();
-        for (TimeRows.Row r : rows.all()) {
-            double y = RULER + r.y() - scrollY;
-            if (y + r.height() > RULER && y < h) {
-                row(g, t, r, y, w, colors);
-            }
-        }
-        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), colors));
-        g.restore();
-        ruler(g, t, w, colors);
-        playhead(g, h, w, colors);
+        painter.rows(g, scale, RULER, scrollY, w, h, colors);
+        ruler.draw(g, scale, w, colors);
+        ruler.playhead(g, scale, h, w, colors);
         g.setStroke(colors.line());
         g.setLineWidth(1);
         g.strokeLine(HEAD + 0.5, 0, HEAD + 0.5, h);
         g.strokeLine(0, RULER + 0.5, w, RULER + 0.5);
-        if (drag instanceof Drag.Marquee m && m.area() != null) {
+        Rect area = hand.marquee();
+        if (area != null) {
             g.setStroke(colors.time());
             g.setFill(colors.time().deriveColor(0, 1, 1, 0.12));
-            g.fillRect(m.area().x(), m.area().y(), m.area().width(), m.area().height());
-            g.strokeRect(m.area().x(), m.area().y(), m.area().width(), m.area().height());
+            g.fillRect(area.x(), area.y(), area.width(), area.height());
+            g.strokeRect(area.x(), area.y(), area.width(), area.height());
         }
     }
 
-    private static Font text(double size, boolean strong) {
-        return Font.font(strong ? "Figtree SemiBold" : "Figtree", size);
+    /** The row at a height of this view; null for the ruler and below the last one. */
+    TimeRows.Row rowAt(double y) {
+        return y > RULER ? rows.at(y - RULER + scrollY) : null;
     }
 
-    private static Font mono(double size) {
-        return Font.font("JetBrains Mono", size);
+    /** The sound whose row is at a height of this view; null for none. */
+    public tundra.core.model.PlacedSound soundAt(double y) {
+        TimeRows.Row r = rowAt(y);
+        return r == null ? null : r.sound();
     }
 
-    private void row(GraphicsContext g, Timeline t, TimeRows.Row r, double y, double w, Palette colors) {
-        boolean selected = studio.selection().contains(r.element());
-        boolean own = r.property() == null;
-        if (selected) {
-            g.setFill(own ? colors.spaceSoft() : colors.spaceSoft().deriveColor(0, 1, 1, 0.25));
-            g.fillRect(0, y, w, r.height());
-        }
-        g.setStroke(colors.line().deriveColor(0, 1, 1, 0.6));
-        g.setLineWidth(1);
-        g.strokeLine(0, Math.floor(y + r.height()) - 0.5, w, Math.floor(y + r.height()) - 0.5);
-        if (own) {
-            g.save();
-            bar(g, t, r, y, w, selected, colors);
-            g.restore();
-            head(g, t, r, y, selected, colors);
-        } else {
-            lane(g, t, r, r.property(), y, w, selected, colors);
-        }
-    }
-
-    private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, boolean selected, Palette colors) {
-        cover(g, y, r, selected, selected ? colors.spaceSoft() : colors.panel());
-        double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
-        boolean folds = r.group() || !t.tracksOf(r.element()).isEmpty();
-        if (folds) {
-            g.setFill(colors.ink2());
-            boolean open = rows.unfolded(r.element());
-            double[] px = open ? new double[] {x - 4, x + 4, x} : new double[] {x - 3, x + 3, x - 3};
-            double[] py = open ? new double[] {mid - 2.5, mid - 2.5, mid + 3.5} : new double[] {mid - 4, mid, mid + 4};
-            g.fillPolygon(px, py, 3);
-        }
-        g.setFont(text(12.5, true));
-        g.setFill(colors.ink1());
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(shortened(r.name(), 24 - r.depth() * 2), x + 14, mid);
-        if (r.locked()) {
-            g.setFont(text(11, false));
-            g.setFill(colors.ink2());
-            g.setTextAlign(TextAlignment.RIGHT);
-            g.fillText("locked", HEAD - 10, mid);
-        }
-    }
-
-    private static String shortened(String s, int most) {
-        return s.length() <= most ? s : s.substring(0, most - 1) + "…";
-    }
-
-    private void cover(GraphicsContext g, double y, TimeRows.Row r, boolean selected, javafx.scene.paint.Color c) {
-        g.setFill(Palette.of(studio.dark()).panel());
-        g.fillRect(0, y, HEAD, r.height() - 1);
-        if (selected) {
-            g.setFill(c);
-            g.fillRect(0, y, HEAD, r.height() - 1);
-        }
-    }
-
-    private void bar(GraphicsContext g, Timeline t, TimeRows.Row r, double y, double w, boolean selected, Palette colors) {
-        var times = Keys.times(t, r.element());
-        double mid = y + r.height() / 2;
-        g.setFont(text(11, false));
-        g.setTextAlign(TextAlignment.LEFT);
-        if (times.isEmpty()) {
-            g.setFill(colors.ink3());
-            g.fillText("still", Math.max(HEAD + 8, scale.x(0) + 4), mid);
-            return;
-        }
-        int count = t.tracksOf(r.element()).values().stream().mapToInt(k -> k.keys().size()).sum();
-        int properties = t.tracksOf(r.element()).size();
-        double a = scale.x(times.getFirst()), b = Math.max(a + 8, scale.x(times.getLast()));
-        g.setFill(colors.space().deriveColor(0, 1, 1, selected ? 0.25 : 0.16));
-        g.fillRoundRect(a, y + 6, b - a, r.height() - 13, 8, 8);
-        g.setFill(colors.space());
-        g.fillRect(a, y + 6, 3, r.height() - 13);
-        g.setFill(colors.ink1());
-        String words = (properties == 1 ? "1 property" : properties + " properties") + " · " + (count == 1 ? "1 key" : count + " keys");
-        g.beginPath();
-        g.rect(a, y, Math.max(140, b - a), r.height());
-        g.clip();
-        g.fillText(words, Math.max(HEAD + 8, a + 9), mid);
-    }
-
-    private <T> void lane(GraphicsContext g, Timeline t, TimeRows.Row r, Property<T> p, double y, double w, boolean selected, Palette colors) {
-        beads.addAll(LanePainter.draw(g, t, r, p, scale, y, w, selected, colors));
-        cover(g, y, r, selected, colors.spaceSoft().deriveColor(0, 1, 1, 0.35));
-        double mid = y + r.height() / 2;
-        g.setFont(text(12.5, false));
-        g.setFill(colors.ink2());
-        g.setTextAlign(TextAlignment.LEFT);
-        g.fillText(p.label(), 34 + r.depth() * 14, mid);
-        g.setFont(mono(11));
-        g.setTextAlign(TextAlignment.RIGHT);
-        g.fillText(shownValue(r.element(), p), HEAD - 28, mid);
-        keyButton(g, HEAD - 15, mid, t.track(r.element(), p).keyAt(studio.playhead()) != null, colors);
-    }
-
-    private <T> String shownValue(String element, Property<T> p) {
-        T v = studio.valueAt(element, p);
-        if (v instanceof tundra.core.model.Color c) {
-            return c.hex();
-        }
-        var s = new StringBuilder();
-        for (double d : p.type().parts(v)) {
-            s.append(s.isEmpty() ? "" : ", ").append(Numbers.plain(d * p.shown(), p.parts().size() > 1 ? 0 : 1));
-        }
-        return s + (p.unit().equals("px") ? "" : p.unit());
-    }
-
-    private static void keyButton(GraphicsContext g, double x, double y, boolean here, Palette colors) {
-        g.setStroke(colors.time());
-        g.setLineWidth(1.4);
-        g.strokeOval(x - 5.5, y - 5.5, 11, 11);
-        if (here) {
-            g.setFill(colors.time());
-            g.fillOval(x - 3, y - 3, 6, 6);
-        }
-    }
-
-    private void ruler(GraphicsContext g, Timeline t, double w, Palette colors) {
-        g.setFill(colors.panel());
-        g.fillRect(HEAD, 0, w - HEAD, RULER);
-        g.save();
-        g.beginPath();
-        g.rect(HEAD, 0, w - HEAD, RULER);
-        g.clip();
-        double end = scale.x(t.duration());
-        g.setFill(colors.bar());
-        g.fillRect(end, 0, Math.max(0, w - end), RULER);
-        double step = stepFor(scale.perSecond());
-        g.setFont(mono(11));
-        g.setTextAlign(TextAlignment.LEFT);
-        g.setLineWidth(1);
-        for (long i = (long) Math.floor(scale.time(HEAD) / 1e6 / step * 5); scale.x(i * step / 5 * 1e6) < w; i++) {
-            if (i < 0 || i * step / 5 * 1e6 > t.duration() + 1) {
-                continue;
-            }
-            double x = Math.floor(scale.x(i * step / 5 * 1e6)) + 0.5;
-            boolean major = i % 5 == 0;
-            g.setStroke(major ? colors.ink3() : colors.line());
-            g.strokeLine(x, RULER - (major ? 14 : 6), x, RULER);
-            if (major) {
-                g.setFill(colors.ink2());
-                g.fillText(Numbers.plain(i / 5 * step, 3) + "s", x + 4, RULER - 11);
-            }
-        }
-        g.restore();
-    }
-
-    private static double stepFor(double perSecond) {
-        for (double s : new double[] {0.1, 0.2, 0.5, 1, 2, 5, 10, 30, 60, 300}) {
-            if (s * perSecond >= 60) {
-                return s;
-            }
-        }
-        return 600;
-    }
-
-    private void playhead(GraphicsContext g, double h, double w, Palette colors) {
-        double x = Math.round(scale.x(studio.playhead()));
-        if (x < HEAD - 1 || x > w) {
-            return;
-        }
-        g.setStroke(colors.time());
-        g.setLineWidth(2);
-        g.strokeLine(x, 18, x, h);
-        double left = Numbers.clamp(x - 28, HEAD + 2, w - 58);
-        g.setFill(colors.time());
-        g.fillRoundRect(left, 3, 56, 18, 8, 8);
-        g.setFill(studio.dark() ? colors.field() : javafx.scene.paint.Color.WHITE);
-        g.setFont(mono(11));
-        g.setTextAlign(TextAlignment.CENTER);
-        g.fillText(TimeText.clock(studio.playhead()), left + 28, 12.5);
-    }
-
-    // --- pointer ---
-
-    private LanePainter.Bead beadAt(MouseEvent e) {
-        return e.getX() < HEAD ? null : beads.stream().filter(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()) <= 8)
-                .min(java.util.Comparator.comparingDouble(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()))).orElse(null);
-    }
-
-    private void press(MouseEvent e) {
-        if (e.getButton() != MouseButton.PRIMARY) {
-            return;
-        }
-        requestFocus();
-        TimeRows.Row row = e.getY() > RULER ? rows.at(e.getY() - RULER + scrollY) : null;
-        if (e.getY() <= RULER && e.getX() > HEAD) {
-            drag = new Drag.Scrub();
-            studio.seek((long) scale.time(e.getX()));
-        } else if (e.getX() <= HEAD) {
-            pressHead(e, row);
-        } else if (beadAt(e) instanceof LanePainter.Bead b) {
-            pressBead(e, b);
-        } else {
-            if (row != null && row.property() != null && e.getClickCount() == 2) {
-                addKey(row, row.property(), (long) scale.time(e.getX()));
-                return;
-            }
-            if (row != null && !row.element().equals(Board.CANVAS) && row.property() == null) {
-                studio.select(List.of(row.element()));
-            }
-            drag = new Drag.Marquee(e.getX(), e.getY(), null, e.isShiftDown());
-        }
-    }
-
-    private void pressHead(MouseEvent e, TimeRows.Row row) {
-        if (row == null) {
-            return;
-        }
-        if (row.property() == null && e.getX() < 24 + row.depth() * 14) {
-            rows.toggle(row.element());
-            redraw();
-        } else if (row.property() != null && e.getX() > HEAD - 26) {
-            toggleKey(studio, row.element(), row.property());
-        } else if (!row.element().equals(Board.CANVAS)) {
-            studio.select(List.of(row.element()));
-        }
-    }
-
-    private void pressBead(MouseEvent e, LanePainter.Bead b) {
-        if (e.isShiftDown()) {
-            var next = new LinkedHashSet<>(studio.keys());
-            if (!next.remove(b.ref())) {
-                next.add(b.ref());
-            }
-            studio.selectKeys(next);
-        } else if (!studio.keys().contains(b.ref())) {
-            studio.selectKeys(List.of(b.ref()));
-        }
-        drag = new Drag.MoveKeys(e.getX(), studio.keys(), new Object(), 0);
-    }
-
-    private <T> void addKey(TimeRows.Row row, Property<T> p, long at) {
-        long time = studio.project().snap(at);
-        studio.edit("Add " + p.label().toLowerCase(java.util.Locale.ROOT) + " key of " + row.name(),
-                b -> Keys.addAt(b, studio.timeline().id(), row.element(), p, time));
-        studio.selectKeys(List.of(new Keys.Ref(row.element(), p, time)));
+    /** Where a row begins in this view. */
+    double topOf(TimeRows.Row r) {
+        return RULER + r.y() - scrollY;
     }
 
     /** Sets a key of a property at the playhead, or takes it away when there is one. */
     public static <T> void toggleKey(Studio studio, String element, Property<T> p) {
+        if (p == tundra.core.model.Properties.POSITION && tundra.core.edit.SplitPosition.is(studio.timeline(), element)) {
+            toggleKey(studio, element, tundra.core.model.Properties.POSITION_X);
+            toggleKey(studio, element, tundra.core.model.Properties.POSITION_Y);
+            return;
+        }
         Timeline t = studio.timelineOf(element, p);
         String what = p.label().toLowerCase(java.util.Locale.ROOT) + " key";
         var track = t.track(element, p);
         if (track != null && track.keyAt(studio.playhead()) != null) {
-            studio.edit("Delete " + what, b -> Keys.delete(b, t.id(), List.of(new Keys.Ref(element, p, studio.playhead()))));
+            studio.edit("Delete " + what, b -> Keys.delete(b, t.id(), java.util.List.of(new Keys.Ref(element, p, studio.playhead()))));
         } else {
             studio.edit("Add " + what, b -> Keys.addAt(b, t.id(), element, p, studio.playhead()));
         }
     }
 
-    private void drag(MouseEvent e) {
-        switch (drag) {
-            case Drag.Scrub s -> studio.seek((long) scale.time(e.getX()));
-            case Drag.MoveKeys m -> moveKeys(m, e.getX());
-            case Drag.Marquee m -> {
-                var area = new Rect(Math.min(m.x(), e.getX()), Math.min(m.y(), e.getY()), Math.abs(e.getX() - m.x()), Math.abs(e.getY() - m.y()));
-                drag = new Drag.Marquee(m.x(), m.y(), area, m.add());
-                redraw();
-            }
-            case null -> { }
-        }
-    }
-
-    private void moveKeys(Drag.MoveKeys m, double x) {
-        long first = m.refs().iterator().next().time();
-        long by = studio.project().snap((long) (first + (x - m.from()) / scale.perSecond() * 1e6)) - first;
-        if (by == m.by() || Math.abs(x - m.from()) < 3 && m.by() == 0) {
-            return;
-        }
-        drag = new Drag.MoveKeys(m.from(), m.refs(), m.merge(), by);
-        studio.cancel(m.merge());
-        String name = m.refs().size() == 1 ? "Move key" : "Move " + m.refs().size() + " keys";
-        Timeline t = studio.timeline();
-        studio.edit(name, m.merge(), b -> Keys.shift(b, t.id(), m.refs(), by));
-        long lo = m.refs().stream().mapToLong(Keys.Ref::time).min().orElse(0), hi = m.refs().stream().mapToLong(Keys.Ref::time).max().orElse(0);
-        long did = Math.max(-lo, Math.min(t.duration() - hi, by));
-        studio.selectKeys(m.refs().stream().map(r -> new Keys.Ref(r.element(), r.property(), r.time() + did)).toList());
-    }
-
-    private void release(MouseEvent e) {
-        if (drag instanceof Drag.Marquee m) {
-            if (m.area() == null || m.area().width() + m.area().height() < 4) {
-                if (!m.add()) {
-                    studio.selectKeys(List.of());
-                }
-            } else {
-                var found = new LinkedHashSet<>(m.add() ? studio.keys() : Set.<Keys.Ref>of());
-                beads.stream().filter(b -> m.area().contains(new tundra.core.geometry.Point(b.x(), b.y()))).forEach(b -> found.add(b.ref()));
-                studio.selectKeys(found);
-            }
-        }
-        drag = null;
-        redraw();
-    }
-
-    /** Gives up a drag of keys; says whether there was one. */
+    /** Gives up what the pointer is doing; says whether there was something. */
     public boolean cancel() {
-        boolean any = drag != null;
-        if (drag instanceof Drag.MoveKeys m) {
-            studio.cancel(m.merge());
-            studio.selectKeys(m.refs());
-        }
-        drag = null;
-        redraw();
-        return any;
+        return hand.cancel();
+    }
+
+    /** Opens a menu of what can be done here. */
+    public void onMenu(java.util.function.Consumer<ContextMenuEvent> menu) {
+        setOnContextMenuRequested(e -> {
+            hand.choose(e.getX(), e.getY());
+            menu.accept(e);
+        });
     }
 
     private void scroll(ScrollEvent e) {
@@ -480,10 +222,25 @@ public final class TimelineCanvas extends Pane {
         e.consume();
     }
 
-    /** Where a time stands, and the row of a property: for the tests' mouse. */
-    public tundra.core.geometry.Point place(String element, Property<?> p, long time) {
-        return beads.stream().filter(b -> b.ref().element().equals(element) && b.ref().property() == p && b.ref().time() == time)
-                .map(b -> new tundra.core.geometry.Point(b.x(), b.y())).findFirst().orElse(null);
+    /** Where the bead of a key stands; null when it is not in view. */
+    public Point place(String element, Property<?> p, long time) {
+        return place(element, p, time, 0);
+    }
+
+    public Point place(String element, Property<?> p, long time, int part) {
+        return painter.beads.stream().filter(b -> b.ref().element().equals(element) && b.ref().property() == p && b.ref().time() == time && b.part() == part)
+                .map(b -> new Point(b.x(), b.y())).findFirst().orElse(null);
+    }
+
+    /** Where the first or second easing handle of a chosen key stands; null when it shows none. */
+    public Point grip(String element, Property<?> p, long time, boolean second) {
+        return painter.grips.stream().filter(b -> b.ref().equals(new Keys.Ref(element, p, time)) && b.second() == second)
+                .map(b -> new Point(b.x(), b.y())).findFirst().orElse(null);
+    }
+
+    /** The middle of the row of an element, or of one of its lanes. */
+    public double rowY(String element, Property<?> p) {
+        return rows.all().stream().filter(r -> r.element().equals(element) && r.property() == p).map(r -> topOf(r) + r.height() / 2).findFirst().orElse(-1.0);
     }
 
     public double xOf(long time) {

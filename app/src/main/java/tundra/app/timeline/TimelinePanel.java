@@ -22,6 +22,7 @@ import tundra.core.model.Timeline;
 /** The timeline with the buttons that play it. */
 public final class TimelinePanel extends StackPane {
     private final Studio studio;
+    private final Playback playback;
     private final TimelineCanvas lanes;
     private final Label time = new Label();
     private final Label frame = new Label();
@@ -31,6 +32,7 @@ public final class TimelinePanel extends StackPane {
 
     public TimelinePanel(Studio studio, Playback playback, Commands commands) {
         this.studio = studio;
+        this.playback = playback;
         lanes = new TimelineCanvas(studio);
         play = Buttons.icon(commands.get("play"), Icon.PLAY, 18);
         play.getStyleClass().add("play");
@@ -78,7 +80,8 @@ public final class TimelinePanel extends StackPane {
 
     private void refresh() {
         time.setText(TimeText.clock(studio.playhead()));
-        frame.setText("f" + studio.project().frameAt(studio.playhead()));
+        frame.setText("f" + studio.project().frameAt(studio.playhead()) + (studio.playing() && playback.framesDropped() > 0
+                ? " −" + playback.framesDropped() : ""));
         chooser.setText(studio.timeline().name());
     }
 
@@ -94,5 +97,11 @@ public final class TimelinePanel extends StackPane {
         var add = new MenuItem("New timeline");
         add.setOnAction(e -> commands.run("new-timeline"));
         chooser.getItems().addAll(new SeparatorMenuItem(), add);
+        for (String id : java.util.List.of("rename-timeline", "delete-timeline")) {
+            var item = new MenuItem(commands.get(id).name().get());
+            item.setDisable(!commands.get(id).enabled().getAsBoolean());
+            item.setOnAction(e -> commands.run(id));
+            chooser.getItems().add(item);
+        }
     }
 }

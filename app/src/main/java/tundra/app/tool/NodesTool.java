@@ -10,10 +10,12 @@ import java.util.TreeSet;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import tundra.app.canvas.Viewport;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.draw.NodeEdit;
 import tundra.core.draw.NodeEdit.Ref;
+import tundra.core.edit.EditScope;
 import tundra.core.edit.Reshape;
 import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
@@ -27,6 +29,7 @@ import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Morph;
 import tundra.core.model.Properties;
 
 /**
@@ -83,7 +86,7 @@ public final class NodesTool implements Tool {
             Element e = studio.board().find(id);
             Frame.Placed placed = e == null || e.locked() ? null : studio.frame().find(id);
             if (placed != null && e.content() instanceof Content.Shape s) {
-                Outline o = s instanceof Content.Path p ? p.outline() : tundra.core.frame.Marks.form(s, e.rest()).outline();
+                Outline o = s instanceof Content.Path p ? seen(e.id(), p) : tundra.core.frame.Marks.form(s, e.rest()).outline();
                 Point box = s instanceof Content.Path p ? p.box() : e.rest().get(Properties.SIZE);
                 Point size = placed.node().box();
                 out.add(new Shown(e, o, placed.toCanvas().times(Affine.scale(box.x() == 0 ? 1 : size.x() / box.x(),
@@ -91,6 +94,15 @@ public final class NodesTool implements Tool {
             }
         }
         return out;
+    }
+
+    /** The outline at the playhead. */
+    private Outline seen(String id, Content.Path p) {
+        return keyed(id) ? studio.valueAt(id, Properties.OUTLINE) : p.outline();
+    }
+
+    private boolean keyed(String id) {
+        return studio.timelineOf(id, Properties.OUTLINE).track(id, Properties.OUTLINE) != null;
     }
 
     private Set<Ref> chosenOf(Shown s) {
@@ -257,12 +269,29 @@ public final class NodesTool implements Tool {
         });
     }
 
-    private static Board reshaped(Board b, Shown s, Outline outline) {
+    /** Where outlines have keys, and where a key is asked for, the form at the playhead changes; else the form itself. */
+    private Board reshaped(Board b, Shown s, Outline outline) {
+        if (keyed(s.id()) || studio.desk() == Desk.ANIMATE && studio.scope() == EditScope.KEY) {
+            return studio.set(Reshape.toPath(b, s.id()), s.id(), Properties.OUTLINE, outline);
+        }
         return Reshape.outline(Reshape.toPath(b, s.id()), s.id(), outline);
     }
 
     private void edit(String name, Object merge, Shown s, Outline outline) {
         studio.edit(name, merge, b -> reshaped(b, s, outline));
+    }
+
+    /** The first chosen node of a closed contour becomes the one that it begins with: morphs match nodes from there. */
+    public void startNode() {
+        for (Shown s : shown()) {
+            var refs = chosenOf(s);
+            if (!refs.isEmpty()) {
+                Ref r = refs.iterator().next();
+                edit("Begin outline at node", null, s, Morph.startingAt(s.outline(), r.contour(), r.node()));
+                chosen.put(s.id(), new TreeSet<>(Set.of(new Ref(r.contour(), 0))));
+                return;
+            }
+        }
     }
 
     private void pull(Gesture.Pull l, Pointer p) {

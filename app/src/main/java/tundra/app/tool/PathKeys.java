@@ -3,102 +3,156 @@ package tundra.app.tool;
 import java.util.List;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Keys;
+import tundra.core.edit.Paths;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Affine;
+import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.motion.Key;
+import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
-/** The keys of the selected element's motion path on the canvas: found under the pointer, dragged with their handles. */
+/** The keys of a motion path on the canvas: found under the pointer, added on the path, dragged with their handles. */
 public final class PathKeys {
     private static final double REACH = 8;
+    private static final double LINE = 5;
     private final Studio studio;
 
     public PathKeys(Studio studio) {
         this.studio = studio;
     }
 
-    /** Which part of a key is held. */
+    /** Which part of a path is held; NEW is a place between the keys. */
     public enum Part {
-        KEY, IN, OUT
+        KEY, IN, OUT, NEW
     }
 
-    /** A key that is held, as it was when it was taken. */
+    /** A key that is held, with the handles that were seen when it was taken. */
     public record Grip(Keys.Ref ref, Part part, Key<Point> start, String timeline) {}
 
-    /** The position keys that are shown; null for none. */
-    public Track<Point> track() {
-        Element e = studio.selected();
+    /** The position keys of an element; null for none. */
+    public Track<Point> track(Element e) {
         Timeline t = e == null ? null : studio.timelineOf(e.id(), Properties.POSITION);
         return t == null ? null : t.track(e.id(), Properties.POSITION);
     }
 
-    /** From the coordinates of the element's parent to the canvas. */
-    public Affine toCanvas() {
-        Element e = studio.selected();
+    /** From the coordinates of an element's parent to the canvas. */
+    public Affine toCanvas(Element e) {
         List<String> path = Tree.path(studio.board().elements(), e.id());
         Frame.Placed parent = path.size() < 2 ? null : studio.frame().find(path.get(path.size() - 2));
         return parent == null ? Affine.IDENTITY : parent.toCanvas();
     }
 
     Grip at(Pointer p) {
-        Track<Point> track = track();
+        Element e = studio.selected();
+        Track<Point> track = track(e);
         if (track == null || track.keys().size() < 2) {
             return null;
         }
-        Element e = studio.selected();
-        Affine m = toCanvas();
+        Affine m = toCanvas(e);
         String timeline = studio.timelineOf(e.id(), Properties.POSITION).id();
-        for (Key<Point> k : track.keys()) {
+        var path = new MotionPath(track);
+        for (Key<Point> k : path.keys()) {
             var ref = new Keys.Ref(e.id(), Properties.POSITION, k.time());
             if (studio.keys().contains(ref)) {
                 for (Part part : List.of(Part.IN, Part.OUT)) {
                     Point h = part == Part.IN ? k.in() : k.out();
-                    if (!h.equals(Point.ZERO) && near(p, m.apply(k.value().plus(h)))) {
+                    if (!h.equals(Point.ZERO) && near(p, m.apply(k.value().plus(h)), REACH)) {
                         return new Grip(ref, part, k, timeline);
                     }
                 }
             }
-            if (near(p, m.apply(k.value()))) {
-                return new Grip(ref, Part.KEY, k, timeline);
+        }
+        for (Key<Point> k : path.keys()) {
+            if (near(p, m.apply(k.value()), REACH)) {
+                var ref = new Keys.Ref(e.id(), Properties.POSITION, k.time());
+                // with Alt a handle is pulled out of the key
+                return new Grip(ref, p.alt() && studio.keys().contains(ref) ? Part.OUT : Part.KEY, k, timeline);
+            }
+        }
+        return between(p, e, track, path, m, timeline);
+    }
+
+    /** A place on the line where a key can be added: beside the art of the element, which a press there means. */
+    private Grip between(Pointer p, Element e, Track<Point> track, MotionPath path, Affine m, String timeline) {
+        Frame.Placed placed = studio.frame().find(e.id());
+        Rect art = placed == null ? null : placed.bounds();
+        if (art != null && art.contains(p.at())) {
+            return null;
+        }
+        for (int i = 0; i + 1 < track.keys().size(); i++) {
+            Cubic c = path.segment(i).through(m);
+            for (int k = 1; k < 64; k++) {
+                if (near(p, c.at(k / 64.0), LINE)) {
+                    long at = timeAt(path, m, p, track.keys().get(i).time(), track.keys().get(i + 1).time());
+                    return new Grip(new Keys.Ref(e.id(), Properties.POSITION, at), Part.NEW, null, timeline);
+                }
             }
         }
         return null;
     }
 
-    private static boolean near(Pointer p, Point canvas) {
-        return p.viewport().toView(canvas).distance(p.view()) <= REACH;
+    /** The frame within an interval at which the path is nearest to the pointer. */
+    private long timeAt(MotionPath path, Affine m, Pointer p, long from, long to) {
+        long best = (from + to) / 2;
+        double least = Double.MAX_VALUE;
+        long a = studio.project().frameAt(from), b = studio.project().frameAt(to);
+        for (long f = a; f <= b; f++) {
+            long t = studio.project().frameTime(f);
+            double d = m.apply(path.at(t)).distance(p.at());
+            if (t > from && t < to && d < least) {
+                least = d;
+                best = t;
+            }
+        }
+        return best;
     }
 
-    /** Selects a key and goes to its time. */
-    void choose(Grip g) {
+    private static boolean near(Pointer p, Point canvas, double reach) {
+        return p.viewport().toView(canvas).distance(p.view()) <= reach;
+    }
+
+    /** Selects a key and goes to its time; on the line between keys a new one is made first. Gives back what is held then. */
+    Grip choose(Grip g, Object merge) {
         studio.showTimeline(g.timeline());
+        Grip held = g;
+        if (g.part() == Part.NEW) {
+            Element e = studio.board().find(g.ref().element());
+            studio.edit("Add key to path of " + e.name(), merge, b -> Keys.addAt(b, g.timeline(), e.id(), Properties.POSITION, g.ref().time()));
+            Key<Point> made = track(e).keyAt(g.ref().time());
+            held = new Grip(g.ref(), Part.KEY, made, g.timeline());
+        }
         studio.selectKeys(List.of(g.ref()));
         studio.seek(g.ref().time());
+        return held;
     }
 
-    void drag(Grip g, Point by, Object merge) {
-        Point local = toCanvas().inverse().applyOffset(by);
+    /** @param apart whether the two handles of a key move each on its own */
+    void drag(Grip g, Board before, Point by, Point to, boolean apart, Object merge) {
+        Element e = studio.board().find(g.ref().element());
+        Affine m = toCanvas(e).inverse();
         Key<Point> k = g.start();
+        String name = (g.part() == Part.KEY ? "Move key of " : "Bend path of ") + e.name();
         studio.cancel(merge);
-        String name = studio.board().find(g.ref().element()).name();
-        studio.edit(g.part() == Part.KEY ? "Move key of " + name : "Bend path of " + name, merge, b -> moved(b, g, k, local));
+        studio.edit(name, merge, b -> {
+            Board from = before == null ? b : before;
+            return g.part() == Part.KEY ? Paths.move(from, g.timeline(), e.id(), k.time(), k.value().plus(m.applyOffset(by)))
+                    : handled(from, g, k, m.apply(to).minus(k.value()), apart);
+        });
     }
 
-    private static Board moved(Board b, Grip g, Key<Point> k, Point by) {
-        if (g.part() == Part.KEY) {
-            return b.mapTimeline(g.timeline(), t -> t.mapKeys(g.ref().element(), Properties.POSITION,
-                    x -> x.time() == k.time() ? x.with(k.value().plus(by)) : x));
-        }
+    private static Board handled(Board b, Grip g, Key<Point> k, Point held, boolean apart) {
         boolean in = g.part() == Part.IN;
-        Point held = (in ? k.in() : k.out()).plus(by), other = in ? k.out() : k.in();
-        // the far handle stays in line and keeps its length
-        Point far = other.equals(Point.ZERO) || held.length() < 1e-6 ? other : held.times(-other.length() / held.length());
+        Point other = in ? k.out() : k.in();
+        // joined, the far handle stays in line and keeps its length
+        double length = other.equals(Point.ZERO) ? held.length() : other.length();
+        Point far = apart || held.length() < 1e-6 ? other : held.times(-length / held.length());
         return Keys.handles(b, g.timeline(), g.ref(), in ? held : far, in ? far : held);
     }
 }

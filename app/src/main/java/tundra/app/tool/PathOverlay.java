@@ -5,6 +5,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import tundra.app.canvas.CanvasView;
 import tundra.app.canvas.Viewport;
+import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
@@ -23,6 +24,7 @@ import tundra.core.motion.Track;
 public final class PathOverlay implements CanvasView.Overlay {
     private final Studio studio;
     private final PathKeys keys;
+    private String hover;
 
     public PathOverlay(Studio studio) {
         this.studio = studio;
@@ -31,13 +33,52 @@ public final class PathOverlay implements CanvasView.Overlay {
 
     @Override
     public void draw(GraphicsContext g, Viewport v) {
-        Element e = studio.selected();
-        Track<Point> track = e == null ? null : keys.track();
+        Palette colors = Palette.of(studio.dark());
+        Element one = studio.selected();
+        switch (studio.pathsShown()) {
+            case ALL -> tundra.core.model.Tree.each(studio.board().elements(), e -> {
+                if (e != one) {
+                    quiet(g, v, e, colors);
+                }
+            });
+            case POINTER -> {
+                Element e = hover == null ? null : studio.board().find(hover);
+                if (e != null && e != one) {
+                    quiet(g, v, e, colors);
+                }
+            }
+            case SELECTED -> { }
+            case NONE -> {
+                return;
+            }
+        }
+        if (studio.pathsShown() == PathsShown.POINTER && one != null && !one.id().equals(hover)) {
+            return;
+        }
+        whole(g, v, one, colors);
+    }
+
+    /** The element under the pointer; its path is the one shown when only that is wanted. */
+    public void hover(String element) {
+        hover = element;
+    }
+
+    /** Only the line, so that many paths don't crowd the canvas. */
+    private void quiet(GraphicsContext g, Viewport v, Element e, Palette colors) {
+        Track<Point> track = keys.track(e);
+        if (track != null && track.keys().size() > 1) {
+            g.setGlobalAlpha(0.55);
+            line(g, v, track, keys.toCanvas(e), colors);
+            g.setGlobalAlpha(1);
+        }
+    }
+
+    private void whole(GraphicsContext g, Viewport v, Element e, Palette colors) {
+        Track<Point> track = e == null ? null : keys.track(e);
         if (track == null || track.keys().size() < 2) {
             return;
         }
-        Palette colors = Palette.of(studio.dark());
-        Affine m = keys.toCanvas();
+        Affine m = keys.toCanvas(e);
         line(g, v, track, m, colors);
         ticks(g, v, track, m, colors);
         handles(g, v, track, m, colors, e);
@@ -107,7 +148,7 @@ public final class PathOverlay implements CanvasView.Overlay {
     }
 
     private void handles(GraphicsContext g, Viewport v, Track<Point> track, Affine m, Palette colors, Element e) {
-        for (Key<Point> k : track.keys()) {
+        for (Key<Point> k : new MotionPath(track).keys()) {
             if (!studio.keys().contains(new Keys.Ref(e.id(), Properties.POSITION, k.time()))) {
                 continue;
             }

@@ -5,10 +5,12 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import tundra.app.canvas.Viewport;
 import tundra.app.studio.Desk;
+import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.GroupBox;
@@ -36,6 +38,7 @@ public final class SelectTool implements Tool {
     private final TextEditing typing;
     private final ToolOptions options;
     private final PathKeys pathKeys;
+    private final Consumer<String> onHover;
     private Gesture gesture;
     private Point hover;
     private Cursor cursor = Cursor.DEFAULT;
@@ -64,10 +67,12 @@ public final class SelectTool implements Tool {
         /** Selects letters of the text that is being typed. */
         record Typing() implements Gesture {}
 
-        record Key(PathKeys.Grip grip, Point from, Object merge) implements Gesture {}
+        record Key(PathKeys.Grip grip, Point from, Board made, Object merge) implements Gesture {}
     }
 
-    public SelectTool(Studio studio, TextEditing typing, ToolOptions options) {
+    /** @param onHover hears which element lies under the pointer where that decides which motion path is shown; null for none */
+    public SelectTool(Studio studio, TextEditing typing, ToolOptions options, Consumer<String> onHover) {
+        this.onHover = onHover;
         this.studio = studio;
         this.options = options;
         this.typing = typing;
@@ -84,8 +89,10 @@ public final class SelectTool implements Tool {
         Element one = studio.selected();
         Frame.Placed placed = one == null || one.locked() ? null : frame.find(one.id());
         if (studio.desk() == Desk.ANIMATE && pathKeys.at(p) instanceof PathKeys.Grip grip) {
-            pathKeys.choose(grip);
-            gesture = new Gesture.Key(grip, p.at(), new Object());
+            var merge = new Object();
+            boolean made = grip.part() == PathKeys.Part.NEW;
+            PathKeys.Grip held = pathKeys.choose(grip, merge);
+            gesture = new Gesture.Key(held, p.at(), made ? studio.board() : null, merge);
             return;
         }
         if (placed != null) {
@@ -229,10 +236,17 @@ public final class SelectTool implements Tool {
             case Gesture.Bounds b -> bounds(b, p);
             case Gesture.Pivot v -> pivot(v, p);
             case Gesture.Marquee m -> gesture = new Gesture.Marquee(m.from(), p.at(), m.add());
-            case Gesture.Key k -> pathKeys.drag(k.grip(), p.at().minus(k.from()), k.merge());
+            case Gesture.Key k -> dragKey(k, p);
             case Gesture.Typing y -> typing.drag(p);
             case Gesture.Press press -> { }
             case null -> { }
+        }
+    }
+
+    private void dragKey(Gesture.Key k, Pointer p) {
+        Point by = p.at().minus(k.from());
+        if (by.times(p.viewport().zoom()).length() >= START || !by.equals(Point.ZERO) && k.made() == null) {
+            pathKeys.drag(k.grip(), k.made(), by, p.at(), p.ctrl(), k.merge());
         }
     }
 
@@ -382,6 +396,10 @@ public final class SelectTool implements Tool {
     @Override
     public void move(Pointer p) {
         hover = p.at();
+        if (studio.pathsShown() == PathsShown.POINTER) {
+            var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
+            onHover.accept(under.isEmpty() ? null : choices(under).getFirst());
+        }
         Element one = studio.selected();
         Frame.Placed placed = one == null || one.locked() ? null : studio.frame().find(one.id());
         cursor = Cursor.DEFAULT;

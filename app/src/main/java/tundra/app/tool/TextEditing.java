@@ -17,6 +17,7 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Properties;
 
 /** Types the words of a text on the canvas itself, where they stand. Escape or a press elsewhere ends it; one step of undo. */
 public final class TextEditing implements CanvasView.Overlay {
@@ -96,7 +97,7 @@ public final class TextEditing implements CanvasView.Overlay {
             return false;
         }
         boolean select = e.isShiftDown(), word = e.isShortcutDown();
-        var places = new CaretPlaces(t, studio.fonts());
+        var places = new CaretPlaces(spaced(t), studio.fonts());
         TextCaret next = switch (e.getCode()) {
             case LEFT -> word ? caret.word(false, select) : caret.step(false, select);
             case RIGHT -> word ? caret.word(true, select) : caret.step(true, select);
@@ -160,10 +161,10 @@ public final class TextEditing implements CanvasView.Overlay {
             return false;
         }
         if (p.clicks() > 1) {
-            caret = caret.at(new CaretPlaces(t, studio.fonts()).index(at), false).word(false, false);
+            caret = caret.at(new CaretPlaces(spaced(t), studio.fonts()).index(at), false).word(false, false);
             caret = new TextCaret(caret.text(), caret.word(true, true).caret(), caret.caret());
         } else {
-            caret = caret.at(new CaretPlaces(t, studio.fonts()).index(at), p.shift());
+            caret = caret.at(new CaretPlaces(spaced(t), studio.fonts()).index(at), p.shift());
         }
         return true;
     }
@@ -171,7 +172,7 @@ public final class TextEditing implements CanvasView.Overlay {
     public void drag(Pointer p) {
         Content.Text t = text();
         if (t != null && local(p.at()) instanceof Point at) {
-            caret = caret.at(new CaretPlaces(t, studio.fonts()).index(at), true);
+            caret = caret.at(new CaretPlaces(spaced(t), studio.fonts()).index(at), true);
         }
     }
 
@@ -183,7 +184,7 @@ public final class TextEditing implements CanvasView.Overlay {
             return;
         }
         Palette colors = Palette.of(studio.dark());
-        var places = new CaretPlaces(t, studio.fonts());
+        var places = new CaretPlaces(spaced(t), studio.fonts());
         g.setFill(colors.space().deriveColor(0, 1, 1, 0.3));
         for (Rect r : places.selection(caret.from(), caret.to())) {
             var c = placed.toCanvas().corners(r).stream().map(v::toView).toList();
@@ -194,5 +195,10 @@ public final class TextEditing implements CanvasView.Overlay {
         g.setStroke(colors.space());
         g.setLineWidth(2);
         g.strokeLine(a.x(), a.y(), b.x(), b.y());
+    }
+
+    /** The words with the letter spacing that is seen. */
+    private Content.Text spaced(Content.Text t) {
+        return t.withSpacing(studio.valueAt(id, Properties.LETTER_SPACING));
     }
 }

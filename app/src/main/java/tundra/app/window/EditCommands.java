@@ -6,9 +6,11 @@ import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import tundra.app.command.Command;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Clip;
+import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -66,12 +68,16 @@ final class EditCommands {
 
     private void clipboard() {
         var c = w.commands;
-        c.add("cut", "Cut", "Shortcut+X", this::any, () -> {
+        c.add("cut", "Cut", "Shortcut+X", () -> any() || !s.keys().isEmpty(), () -> {
             copy();
+            if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
+                delete();
+                return;
+            }
             s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
         });
-        c.add("copy", "Copy", "Shortcut+C", this::any, this::copy);
-        c.add("paste", "Paste", "Shortcut+V", () -> clip != null || SystemClip.hasArt(), this::paste);
+        c.add("copy", "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty(), this::copy);
+        c.add("paste", "Paste", "Shortcut+V", () -> clip != null || w.copied.keys() != null || SystemClip.hasArt(), this::paste);
         c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(w, s.selection()));
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(w, s.selection(), null));
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
@@ -95,7 +101,12 @@ final class EditCommands {
     }
 
     private void copy() {
+        if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
+            w.copied.keys(KeyClip.of(s.timeline(), s.keys()));
+            return;
+        }
         clip = Clip.of(s.project(), s.board(), s.selection());
+        w.copied.elements(clip);
         pasted = 0;
         mark = java.util.UUID.randomUUID().toString();
         SystemClip.put(w, s.selection(), mark);
@@ -103,6 +114,16 @@ final class EditCommands {
 
     /** What was copied last, here or in another program. */
     private void paste() {
+        if (w.copied.keysLast()) {
+            // keys go onto elements while animating; while drawing a move becomes what can be drawn
+            w.commands.run(s.desk() == Desk.ANIMATE ? "paste-keys" : "paste-as-shape");
+            return;
+        }
+        boolean ontoMove = s.desk() == Desk.ANIMATE && s.keys().stream().anyMatch(k -> k.property() == Properties.POSITION);
+        if (ontoMove && w.commands.get("paste-as-move").enabled().getAsBoolean()) {
+            w.commands.run("paste-as-move");
+            return;
+        }
         if (clip != null && SystemClip.isMarked(mark)) {
             paste("Paste", clip, PASTE_OFFSET.times(++pasted));
         } else if (!SystemClip.bringIn(w) && clip != null) {

@@ -13,7 +13,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -32,12 +31,15 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
+import tundra.app.timeline.HelperPanel;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
 import tundra.core.edit.Arrange;
 import tundra.core.geometry.Numbers;
+import tundra.core.helper.Helper;
+import tundra.core.helper.Helpers;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 
@@ -65,6 +67,7 @@ public final class MainWindow {
     private final List<Runnable> unfurnished = new ArrayList<>();
     private boolean furnished;
     private boolean trying;
+    private HelperPanel helper;
 
     public MainWindow(Stage stage, Workshop w) {
         this.stage = stage;
@@ -75,6 +78,10 @@ public final class MainWindow {
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
+        KeyCommands.add(w, () -> timeline().lanes());
+        for (Helper h : Helpers.ALL) {
+            w.commands.add("helper-" + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
+        }
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
@@ -84,7 +91,11 @@ public final class MainWindow {
             VBox.setVgrow(outline.get(), Priority.ALWAYS);
             return new VBox(outline.get(), shelf);
         });
-        timeline = new Lazy<>(() -> new TimelinePanel(studio, w.playback, w.commands));
+        timeline = new Lazy<>(() -> {
+            var panel = new TimelinePanel(studio, w.playback, w.commands);
+            panel.lanes().onMenu(e -> TimelineMenu.show(w, panel.lanes(), e));
+            return panel;
+        });
         strip = new Lazy<>(() -> new EditStrip(studio));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser));
@@ -92,7 +103,7 @@ public final class MainWindow {
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         drawTools = new Lazy<>(() -> ToolBar.of(w, false, List.of(ToolKind.values())));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
-        animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
+        animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.NODES, ToolKind.HAND, ToolKind.ZOOM)));
         interactTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
         zoom.getStyleClass().addAll("zoom-note", "mono");
         zoom.setMouseTransparent(true);
@@ -340,6 +351,22 @@ public final class MainWindow {
         layers.getChildren().add(panel[0]);
     }
 
+    /** Opens a helper over the canvas. */
+    private void help(Helper h) {
+        if (helper != null) {
+            helper.leaveIt();
+        }
+        studio.setDesk(Desk.ANIMATE);
+        helper = new HelperPanel(studio, w.playback, h, () -> {
+            layers.getChildren().remove(helper);
+            helper = null;
+            w.canvas.requestFocus();
+        });
+        StackPane.setAlignment(helper, Pos.TOP_RIGHT);
+        StackPane.setMargin(helper, new Insets(64, 300, 0, 0));
+        layers.getChildren().add(helper);
+    }
+
     private void fitTime() {
         timeline.get().lanes().fit();
     }
@@ -391,6 +418,10 @@ public final class MainWindow {
 
     /** Gives up what is under way; else drops the tool; else the selection. */
     private void escape() {
+        if (helper != null) {
+            helper.leaveIt();
+            return;
+        }
         boolean gaveUp = w.canvas.cancel() | w.tools.active().cancel() | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);

@@ -7,7 +7,6 @@ import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
 import tundra.app.interact.BadgeOverlay;
 import tundra.app.publish.TryIt;
-import tundra.app.studio.Desk;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -47,6 +46,7 @@ public final class Workshop {
     public final NodesTool nodes;
     public final TextEditing typing;
     public final CanvasView canvas;
+    private final PathOverlay path;
     public final Lazy<DetailsPanel> details;
     public final Notices notices = new Notices();
     public final Jobs jobs = new Jobs(notices);
@@ -54,6 +54,7 @@ public final class Workshop {
     /** Opens an address in the system's browser. */
     public final Consumer<String> browser;
     public final FileJobs files;
+    final Copied copied = new Copied();
 
     public Workshop(Project project, Settings settings, Asker asker, Consumer<String> browser) {
         this.settings = settings;
@@ -66,11 +67,11 @@ public final class Workshop {
         nodes = new NodesTool(studio);
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
-        details = new Lazy<>(() -> new DetailsPanel(studio, commands, options, () -> tools.take(ToolKind.GRADIENT)));
+        details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(this);
+        path = new PathOverlay(studio);
         addTools();
         var selection = new SelectionOverlay(studio, tools);
-        var path = new PathOverlay(studio);
         var badges = new BadgeOverlay(studio);
         CanvasView.Overlay tool = (g, v) -> tools.active().draw(g, v);
         canvas.overlays(desk -> switch (desk) {
@@ -84,7 +85,7 @@ public final class Workshop {
 
     private void addTools() {
         Runnable editWords = () -> typing.start(studio.selected().id());
-        tools.put(ToolKind.SELECT, new SelectTool(studio, typing, options));
+        tools.put(ToolKind.SELECT, new SelectTool(studio, typing, options, path::hover));
         tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, "Rectangle"));
         tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, "Ellipse"));
         tools.put(ToolKind.POLYGON, new BoxTool(studio, tools, paints, () -> new Content.Polygon(options.points, options.inner), "Polygon"));

@@ -76,6 +76,17 @@ public final class Arrange {
         return tidy(board.withElements(left));
     }
 
+    /** Without a timeline, and without the actions that moved it; reactions that did nothing else go with them. Main stays. */
+    public static Board deleteTimeline(Board board, String id) {
+        if (board.main().id().equals(id)) {
+            return board;
+        }
+        var reactions = board.reactions().stream()
+                .map(r -> new Reaction(r.id(), r.when(), r.actions().stream().filter(a -> !(a instanceof tundra.core.model.Action.Move m && m.timeline().equals(id))).toList()))
+                .filter(r -> !r.actions().isEmpty()).toList();
+        return board.withTimelines(board.timelines().stream().filter(t -> !t.id().equals(id)).toList()).withReactions(reactions);
+    }
+
     /** Without keys of, and reactions to, elements that are gone. */
     private static Board tidy(Board board) {
         Set<String> ids = Tree.ids(board.elements());

@@ -18,6 +18,7 @@ public final class Shelf {
             case Content.Text t -> a.kind() == Asset.Kind.FONT && t.family().equals(family);
             default -> false;
         }));
+        p.scenes().forEach(s -> s.board().timelines().forEach(t -> found[0] |= t.sounds().stream().anyMatch(x -> x.asset().equals(a.hash()))));
         return found[0];
     }
 

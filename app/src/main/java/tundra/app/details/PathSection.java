@@ -1,0 +1,101 @@
+package tundra.app.details;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.Slider;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.NumberField;
+import tundra.core.edit.Paths;
+import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
+import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
+import tundra.core.motion.PathShape;
+
+/** What holds for the whole of a motion path: how round it is, whether it closes, whether one easing runs over all of it. */
+final class PathSection extends VBox {
+    private final Studio studio;
+    private final String element;
+    private final Slider bend = new Slider(0, 1, 0);
+    private final NumberField number = new NumberField("Bend", "", 2);
+    private final CheckBox closed = new CheckBox("Closed: flows through its join");
+    private final CheckBox whole = new CheckBox("One easing for the whole way");
+    private final EasingCurve curve = new EasingCurve(100, 64, true);
+    private Object merge = new Object();
+    private boolean showing;
+
+    PathSection(Studio studio, String element) {
+        this.studio = studio;
+        this.element = element;
+        setSpacing(6);
+        var name = new Label("Bend");
+        name.getStyleClass().add("property-name");
+        bend.setId("path-bend");
+        bend.setAccessibleText("Bend of the path");
+        HBox.setHgrow(bend, Priority.ALWAYS);
+        number.setId("field-bend");
+        number.setMaxWidth(64);
+        bend.valueProperty().addListener((o, was, is) -> bend(Math.rint(is.doubleValue() * 100) / 100, merge));
+        bend.setOnMousePressed(e -> merge = new Object());
+        number.onChange((v, m) -> bend(v, m));
+        var row = new HBox(6, name, bend, number);
+        row.setAlignment(Pos.CENTER_LEFT);
+        row.getStyleClass().add("property-row");
+        var all = new Button("Bend all keys");
+        all.setId("path-bend-all");
+        Buttons.tip(all, "Gives up the handles set by hand, so that the bend rounds every key");
+        all.setOnAction(e -> edit("Bend all keys", null, (b, t) -> Paths.bendAll(b, t, element)));
+        closed.setId("path-closed");
+        closed.setOnAction(e -> edit(closed.isSelected() ? "Close path" : "Open path", null, (b, t) -> Paths.closed(b, t, element, closed.isSelected())));
+        whole.setId("path-whole");
+        whole.setOnAction(e -> edit(whole.isSelected() ? "Ease the whole way" : "Ease each interval", null,
+                (b, t) -> Paths.whole(b, t, element, whole.isSelected() ? EasingText.parse("ease-in-out") : null)));
+        curve.onChange((e, m) -> edit("Change easing of the way", m, (b, t) -> Paths.whole(b, t, element, e)));
+        getChildren().addAll(row, new HBox(6, all), closed, whole, curve);
+        refresh();
+    }
+
+    private interface Change {
+        tundra.core.model.Board of(tundra.core.model.Board b, String timeline);
+    }
+
+    private void edit(String name, Object with, Change change) {
+        if (!showing) {
+            Timeline t = studio.timelineOf(element, Properties.POSITION);
+            studio.edit(name + " of " + studio.board().find(element).name(), with, b -> change.of(b, t.id()));
+        }
+    }
+
+    private void bend(double v, Object with) {
+        edit("Bend path", with, (b, t) -> Paths.bend(b, t, element, v));
+    }
+
+    void refresh() {
+        if (studio.board().find(element) == null) {
+            return;
+        }
+        Timeline t = studio.timelineOf(element, Properties.POSITION);
+        boolean any = t.track(element, Properties.POSITION) != null && t.track(element, Properties.POSITION).keys().size() > 1;
+        setVisible(any);
+        setManaged(any);
+        PathShape shape = Paths.shape(studio.board(), t.id(), element);
+        showing = true;
+        bend.setValue(shape.bend());
+        number.show(shape.bend());
+        closed.setSelected(shape.closed());
+        whole.setSelected(shape.whole() != null);
+        Easing e = shape.whole();
+        curve.setVisible(e != null);
+        curve.setManaged(e != null);
+        if (e != null) {
+            curve.show(e, studio.dark());
+        }
+        showing = false;
+    }
+}

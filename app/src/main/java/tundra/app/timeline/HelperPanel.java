@@ -1,0 +1,175 @@
+package tundra.app.timeline;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Playback;
+import tundra.app.studio.Studio;
+import tundra.app.widget.NumberField;
+import tundra.core.helper.Helper;
+import tundra.core.helper.Job;
+import tundra.core.helper.Param;
+import tundra.core.model.Board;
+
+/**
+ * The numbers of a helper beside the canvas. Every change is seen at once, and played while the panel is open; it becomes one step
+ * of undo when it is taken. Opened again on the same elements it goes on from where it began, so that other numbers replace what
+ * it wrote.
+ */
+public final class HelperPanel extends VBox {
+    /** What was tried last with a helper: its numbers, and what it was used on. */
+    private record Used(double[] numbers, List<String> elements, long at, Board before, Board after) {}
+
+    private static final Map<String, Used> LAST = new HashMap<>();
+    private final Studio studio;
+    private final Playback playback;
+    private final Helper helper;
+    private final Runnable leave;
+    private final Object merge = new Object();
+    private final double[] numbers;
+    private final List<String> elements;
+    private final long at;
+    private final Board start;
+    private final Label told = new Label();
+
+    /** @param leave takes the panel away */
+    public HelperPanel(Studio studio, Playback playback, Helper helper, Runnable leave) {
+        this.studio = studio;
+        this.playback = playback;
+        this.helper = helper;
+        this.leave = leave;
+        Used last = LAST.get(helper.name());
+        var chosen = ordered();
+        boolean again = last != null && last.after.equals(studio.board()) && last.elements.equals(chosen);
+        elements = chosen;
+        at = again ? last.at : studio.playhead();
+        start = again ? last.before : studio.board();
+        numbers = last != null ? last.numbers.clone() : helper.params().stream().mapToDouble(Param::standard).toArray();
+        setId("helper-panel");
+        getStyleClass().addAll("popover", "helper-panel");
+        setSpacing(8);
+        setMaxSize(270, Region.USE_PREF_SIZE);
+        var title = new Label(helper.name());
+        title.getStyleClass().add("heading");
+        var says = new Label(helper.says());
+        says.getStyleClass().add("quiet");
+        says.setWrapText(true);
+        getChildren().addAll(title, says);
+        for (int i = 0; i < helper.params().size(); i++) {
+            getChildren().add(row(i, helper.params().get(i)));
+        }
+        told.getStyleClass().addAll("quiet", "small");
+        told.setWrapText(true);
+        told.setId("helper-told");
+        var play = new Button("Play it");
+        play.setOnAction(e -> preview());
+        var cancel = new Button("Leave it");
+        cancel.setId("helper-leave");
+        cancel.setOnAction(e -> leaveIt());
+        var take = new Button("Take it");
+        take.setId("helper-take");
+        take.getStyleClass().add("primary");
+        take.setOnAction(e -> take());
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        getChildren().addAll(told, new HBox(6, play, gap, cancel, take));
+        apply();
+    }
+
+    /** The selected elements as the outline lists them, from the top. */
+    private List<String> ordered() {
+        var out = new ArrayList<String>();
+        tundra.core.model.Tree.each(studio.board().elements(), e -> {
+            if (studio.selection().contains(e.id())) {
+                out.addFirst(e.id());
+            }
+        });
+        return out;
+    }
+
+    private HBox row(int i, Param p) {
+        var name = new Label(p.label());
+        name.getStyleClass().add("property-name");
+        name.setMinWidth(Region.USE_PREF_SIZE);
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var row = new HBox(6, name, gap);
+        row.setAlignment(Pos.CENTER_LEFT);
+        if (!p.words().isEmpty()) {
+            var choice = new ComboBox<String>();
+            choice.setId("helper-" + i);
+            choice.getItems().setAll(p.words());
+            choice.setValue(p.words().get((int) numbers[i]));
+            choice.setAccessibleText(p.label());
+            choice.setOnAction(e -> set(i, p.words().indexOf(choice.getValue())));
+            row.getChildren().add(choice);
+        } else {
+            var field = new NumberField(p.label(), p.unit().isEmpty() ? "n" : p.unit(), 2);
+            field.setId("helper-" + i);
+            field.setPrefWidth(112);
+            field.setMaxWidth(112);
+            field.show(numbers[i] * p.shown());
+            field.onChange((v, m) -> {
+                double n = Math.max(p.min(), Math.min(p.max(), v / p.shown()));
+                field.show(n * p.shown());
+                set(i, n);
+            });
+            row.getChildren().add(field);
+        }
+        return row;
+    }
+
+    private void set(int i, double v) {
+        numbers[i] = v;
+        apply();
+    }
+
+    private Job job() {
+        return new Job(studio.project(), start, studio.timeline().id(), elements, at, studio.fonts());
+    }
+
+    private void apply() {
+        studio.cancel(merge);
+        String why = helper.refuses(job());
+        if (why != null) {
+            told.setText(why);
+            return;
+        }
+        try {
+            var written = helper.apply(job(), numbers);
+            studio.edit(helper.name(), merge, b -> written.board());
+            told.setText(written.length() == 0 ? "" : "Takes " + tundra.core.edit.TimeText.seconds(written.length()) + " from "
+                    + tundra.core.edit.TimeText.seconds(at) + " on.");
+        } catch (IllegalArgumentException e) {
+            told.setText("These numbers make no move; nothing was changed.");
+        }
+    }
+
+    private void preview() {
+        playback.stop();
+        studio.seek(at);
+        playback.play();
+    }
+
+    private void take() {
+        playback.stop();
+        LAST.put(helper.name(), new Used(numbers.clone(), elements, at, start, studio.board()));
+        leave.run();
+    }
+
+    /** Takes everything back. */
+    public void leaveIt() {
+        playback.stop();
+        studio.cancel(merge);
+        leave.run();
+    }
+}

@@ -1,0 +1,145 @@
+package tundra.app.timeline;
+
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Palette;
+import tundra.core.edit.Keys;
+import tundra.core.edit.TimeText;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Marker;
+import tundra.core.model.PlacedSound;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+
+/** Draws the ruler: markers and the part that plays again above, ticks, the sounds' waves and the playhead's time below. */
+final class RulerPainter {
+    /** The height of the band with the markers. */
+    static final double BAND = 17;
+    static final double HEIGHT = 50;
+    private final Studio studio;
+    private final SoundWaves waves;
+
+    RulerPainter(Studio studio, SoundWaves waves) {
+        this.studio = studio;
+        this.waves = waves;
+    }
+
+    void draw(GraphicsContext g, TimeScale scale, double w, Palette colors) {
+        Timeline t = studio.timeline();
+        g.setFill(colors.panel());
+        g.fillRect(TimelinePainter.HEAD, 0, w - TimelinePainter.HEAD, HEIGHT);
+        g.save();
+        g.beginPath();
+        g.rect(TimelinePainter.HEAD, 0, w - TimelinePainter.HEAD, HEIGHT);
+        g.clip();
+        double end = scale.x(t.duration());
+        g.setFill(colors.bar());
+        g.fillRect(end, 0, Math.max(0, w - end), HEIGHT);
+        range(g, t, scale, colors);
+        for (PlacedSound s : t.sounds()) {
+            waves.draw(g, studio.project(), s, scale, HEIGHT - 12, 10, colors.interaction().deriveColor(0, 1, 1, 0.35));
+        }
+        ticks(g, t, scale, w, colors);
+        t.markers().forEach(m -> marker(g, m, scale, colors));
+        stretched(g, scale, colors);
+        g.restore();
+    }
+
+    private static void range(GraphicsContext g, Timeline t, TimeScale scale, Palette colors) {
+        Span r = t.range();
+        if (r != null) {
+            double a = scale.x(r.from()), b = scale.x(r.to());
+            g.setFill(colors.timeSoft());
+            g.fillRect(a, 0, b - a, HEIGHT);
+            g.setFill(colors.time());
+            g.fillRect(a, 0, b - a, 3);
+            g.fillRoundRect(a - 2, 0, 5, BAND, 3, 3);
+            g.fillRoundRect(b - 3, 0, 5, BAND, 3, 3);
+        }
+    }
+
+    private static void marker(GraphicsContext g, Marker m, TimeScale scale, Palette colors) {
+        double x = scale.x(m.time()), w = width(m);
+        g.setFill(colors.fitting().deriveColor(0, 1, 1, 0.16));
+        g.fillPolygon(new double[] {x, x + w, x + w - 5, x + w, x}, new double[] {1, 1, 8, 15, 15}, 5);
+        g.setFill(colors.fitting());
+        g.fillRect(x, 1, 2, HEIGHT);
+        g.setFont(TimelinePainter.text(11, false));
+        g.setTextAlign(TextAlignment.LEFT);
+        g.fillText(m.name(), x + 7, 8.5);
+    }
+
+    static double width(Marker m) {
+        return 20 + m.name().length() * 5.8;
+    }
+
+    /** The bar over several chosen keys, whose ends stretch them. */
+    private void stretched(GraphicsContext g, TimeScale scale, Palette colors) {
+        long[] span = span(studio);
+        if (span != null) {
+            double a = scale.x(span[0]), b = scale.x(span[1]);
+            g.setFill(colors.time().deriveColor(0, 1, 1, 0.35));
+            g.fillRect(a, HEIGHT - 5, b - a, 4);
+            g.setFill(colors.time());
+            g.fillRoundRect(a - 4, HEIGHT - 9, 8, 9, 4, 4);
+            g.fillRoundRect(b - 4, HEIGHT - 9, 8, 9, 4, 4);
+        }
+    }
+
+    /** From when to when the chosen keys reach; null unless they stand at several times. */
+    static long[] span(Studio studio) {
+        long lo = Long.MAX_VALUE, hi = Long.MIN_VALUE;
+        for (Keys.Ref r : studio.keys()) {
+            lo = Math.min(lo, r.time());
+            hi = Math.max(hi, r.time());
+        }
+        return hi > lo ? new long[] {lo, hi} : null;
+    }
+
+    private static void ticks(GraphicsContext g, Timeline t, TimeScale scale, double w, Palette colors) {
+        double step = stepFor(scale.perSecond());
+        g.setFont(TimelinePainter.mono(11));
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setLineWidth(1);
+        for (long i = (long) Math.floor(scale.time(TimelinePainter.HEAD) / 1e6 / step * 5); scale.x(i * step / 5 * 1e6) < w; i++) {
+            if (i < 0 || i * step / 5 * 1e6 > t.duration() + 1) {
+                continue;
+            }
+            double x = Math.floor(scale.x(i * step / 5 * 1e6)) + 0.5;
+            boolean major = i % 5 == 0;
+            g.setStroke(major ? colors.ink3() : colors.line());
+            g.strokeLine(x, HEIGHT - (major ? 16 : 7), x, HEIGHT);
+            if (major) {
+                g.setFill(colors.ink2());
+                g.fillText(Numbers.plain(i / 5 * step, 3) + "s", x + 4, HEIGHT - 14);
+            }
+        }
+    }
+
+    private static double stepFor(double perSecond) {
+        for (double s : new double[] {0.1, 0.2, 0.5, 1, 2, 5, 10, 30, 60, 300}) {
+            if (s * perSecond >= 60) {
+                return s;
+            }
+        }
+        return 600;
+    }
+
+    void playhead(GraphicsContext g, TimeScale scale, double h, double w, Palette colors) {
+        double x = Math.round(scale.x(studio.playhead()));
+        if (x < TimelinePainter.HEAD - 1 || x > w) {
+            return;
+        }
+        g.setStroke(colors.time());
+        g.setLineWidth(2);
+        g.strokeLine(x, BAND + 14, x, h);
+        double left = Numbers.clamp(x - 28, TimelinePainter.HEAD + 2, w - 58);
+        g.setFill(colors.time());
+        g.fillRoundRect(left, BAND + 1, 56, 17, 8, 8);
+        g.setFill(studio.dark() ? colors.field() : javafx.scene.paint.Color.WHITE);
+        g.setFont(TimelinePainter.mono(11));
+        g.setTextAlign(TextAlignment.CENTER);
+        g.fillText(TimeText.clock(studio.playhead()), left + 28, BAND + 10);
+    }
+}

@@ -1,0 +1,52 @@
+package tundra.app.timeline;
+
+import java.util.HashMap;
+import java.util.Map;
+import javafx.application.Platform;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import tundra.core.model.Asset;
+import tundra.core.model.PlacedSound;
+import tundra.core.model.Project;
+import tundra.render.SoundPeaks;
+
+/** The waves of sounds, worked out off the interface thread when they are first looked at. */
+final class SoundWaves {
+    private final Map<String, SoundPeaks> known = new HashMap<>();
+    private final Runnable ready;
+
+    /** @param ready runs when a wave can be drawn that couldn't before */
+    SoundWaves(Runnable ready) {
+        this.ready = ready;
+    }
+
+    void draw(GraphicsContext g, Project p, PlacedSound s, TimeScale scale, double middle, double half, Color ink) {
+        Asset a = p.assets().get(s.asset());
+        SoundPeaks peaks = peaks(a);
+        double from = Math.max(scale.left(), scale.x(s.start())), to = Math.min(g.getCanvas().getWidth(), scale.x(s.start() + a.duration()));
+        g.setStroke(ink);
+        g.setLineWidth(1);
+        if (peaks == null) {
+            g.strokeLine(from, middle, to, middle);
+            return;
+        }
+        for (double x = Math.ceil(from) + 0.5; x < to; x++) {
+            double top = peaks.loudest(scale.time(x) - s.start(), scale.time(x + 1) - s.start()) * half * s.volume();
+            g.strokeLine(x, middle - Math.max(0.5, top), x, middle + Math.max(0.5, top));
+        }
+    }
+
+    private SoundPeaks peaks(Asset a) {
+        if (!known.containsKey(a.hash())) {
+            known.put(a.hash(), null);
+            Thread.ofVirtual().start(() -> {
+                SoundPeaks p = SoundPeaks.of(a);
+                Platform.runLater(() -> {
+                    known.put(a.hash(), p);
+                    ready.run();
+                });
+            });
+        }
+        return known.get(a.hash());
+    }
+}

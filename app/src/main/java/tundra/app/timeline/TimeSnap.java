@@ -1,0 +1,48 @@
+package tundra.app.timeline;
+
+import java.util.HashSet;
+import java.util.Set;
+import tundra.app.studio.Studio;
+import tundra.core.edit.Keys;
+import tundra.core.model.Timeline;
+
+/** Brings dragged times to what is near: markers, the playhead, keys that stay; else to the nearest frame. */
+final class TimeSnap {
+    private static final double REACH = 6;
+    private final Set<Long> magnets = new HashSet<>();
+    private final Studio studio;
+
+    /** @param moving keys that are dragged and therefore hold nothing */
+    TimeSnap(Studio studio, Set<Keys.Ref> moving) {
+        this.studio = studio;
+        Timeline t = studio.timeline();
+        t.markers().forEach(m -> magnets.add(m.time()));
+        magnets.add(studio.playhead());
+        magnets.add(0L);
+        magnets.add(t.duration());
+        if (t.range() != null) {
+            magnets.add(t.range().from());
+            magnets.add(t.range().to());
+        }
+        t.tracks().forEach((id, of) -> of.forEach((p, track) -> track.keys().forEach(k -> {
+            if (magnets.size() < 5000 && !moving.contains(new Keys.Ref(id, p, k.time()))) {
+                magnets.add(k.time());
+            }
+        })));
+    }
+
+    /** @param free no snapping at all, not even to frames */
+    long at(double time, TimeScale scale, boolean free) {
+        long t = Math.round(Math.max(0, Math.min(studio.timeline().duration(), time)));
+        if (free) {
+            return t;
+        }
+        long best = -1;
+        for (long m : magnets) {
+            if (Math.abs(scale.x(m) - scale.x(time)) <= REACH && (best < 0 || Math.abs(m - time) < Math.abs(best - time))) {
+                best = m;
+            }
+        }
+        return best >= 0 ? best : Math.min(studio.timeline().duration(), studio.project().snap(t));
+    }
+}

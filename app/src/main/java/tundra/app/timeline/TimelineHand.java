@@ -1,0 +1,423 @@
+package tundra.app.timeline;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.LongUnaryOperator;
+import javafx.scene.Cursor;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import tundra.app.studio.Studio;
+import tundra.core.edit.KeyClip;
+import tundra.core.edit.KeyValues;
+import tundra.core.edit.Keys;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Marker;
+import tundra.core.model.PlacedSound;
+import tundra.core.model.Property;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+
+/** What the pointer does in the timeline. Each gesture is one step of undo and can be given up. */
+final class TimelineHand {
+    private static final double REACH = 8;
+    private final Studio studio;
+    private final TimelineCanvas view;
+    private Drag drag;
+
+    /** What the pointer is doing. */
+    private sealed interface Drag {
+        record Scrub() implements Drag {}
+
+        /** Moves keys in time and, in a curve editor, the one that is held in value. */
+        record Move(double x, double y, Set<Keys.Ref> refs, LanePainter.Bead held, LanePainter.Scale values, TimeSnap snap, Object merge, boolean moved)
+                implements Drag {}
+
+        record Stretch(Set<Keys.Ref> refs, long around, long held, TimeSnap snap, Object merge) implements Drag {}
+
+        record Ease(LanePainter.Grip grip, LanePainter.Scale values, Object merge) implements Drag {}
+
+        record Marquee(double x, double y, Rect area, boolean add) implements Drag {}
+
+        /** Changes when an element is seen: -1 its start, 1 its end, 0 both. */
+        record Trim(String element, Span start, int side, double x, TimeSnap snap, Object merge) implements Drag {}
+
+        record MoveMarker(Marker marker, TimeSnap snap, Object merge) implements Drag {}
+
+        record Range(long fixed, TimeSnap snap, Object merge) implements Drag {}
+
+        record MoveSound(PlacedSound sound, double x, TimeSnap snap, Object merge) implements Drag {}
+
+        record Height(TimeRows.Row row) implements Drag {}
+    }
+
+    TimelineHand(Studio studio, TimelineCanvas view) {
+        this.studio = studio;
+        this.view = view;
+    }
+
+    Rect marquee() {
+        return drag instanceof Drag.Marquee m ? m.area() : null;
+    }
+
+    // --- what lies under the pointer ---
+
+    private static boolean near(double x, double y, MouseEvent e) {
+        return Math.hypot(x - e.getX(), y - e.getY()) <= REACH;
+    }
+
+    private LanePainter.Bead beadAt(MouseEvent e) {
+        return e.getX() < TimelineCanvas.HEAD || e.getY() < TimelineCanvas.RULER ? null : view.painter.beads.stream().filter(b -> near(b.x(), b.y(), e))
+                .min(java.util.Comparator.comparingDouble(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()))).orElse(null);
+    }
+
+    private LanePainter.Grip gripAt(MouseEvent e) {
+        return view.painter.grips.stream().filter(b -> near(b.x(), b.y(), e)).findFirst().orElse(null);
+    }
+
+    /** Which end of the chosen keys' bar is held: its time; -1 for none. */
+    private long stretchEnd(MouseEvent e) {
+        long[] span = RulerPainter.span(studio);
+        if (span != null && e.getY() > TimelineCanvas.RULER - 11 && e.getY() <= TimelineCanvas.RULER) {
+            for (long end : span) {
+                if (Math.abs(view.scale.x(end) - e.getX()) <= 6) {
+                    return end;
+                }
+            }
+        }
+        return -1;
+    }
+
+    private Marker markerAt(MouseEvent e) {
+        return e.getY() > RulerPainter.BAND ? null : studio.timeline().markers().stream()
+                .filter(m -> e.getX() >= view.scale.x(m.time()) - 3 && e.getX() <= view.scale.x(m.time()) + RulerPainter.width(m)).findFirst().orElse(null);
+    }
+
+    /** The side of the visible range of a row that is held: -1, 0 for its body, 1; null for none of it. */
+    private Integer trimAt(MouseEvent e, TimeRows.Row r) {
+        if (r == null || r.property() != null || r.sound() != null || r.element().equals(Board.CANVAS) || e.getX() < TimelineCanvas.HEAD) {
+            return null;
+        }
+        Span s = seen(r.element());
+        double a = view.scale.x(s.from()), b = view.scale.x(Math.min(s.to(), studio.timeline().duration()));
+        if (Math.abs(e.getX() - a) <= 5) {
+            return -1;
+        }
+        if (Math.abs(e.getX() - b) <= 5) {
+            return 1;
+        }
+        boolean trimmed = studio.timeline().shown().containsKey(r.element());
+        return trimmed && e.isAltDown() && e.getX() > a && e.getX() < b ? 0 : null;
+    }
+
+    private Span seen(String element) {
+        Span s = studio.timeline().shown().get(element);
+        return s == null ? new Span(0, studio.timeline().duration()) : s;
+    }
+
+    Cursor cursor(MouseEvent e) {
+        TimeRows.Row r = view.rowAt(e.getY());
+        if (gripAt(e) != null || beadAt(e) != null) {
+            return Cursor.HAND;
+        }
+        if (e.getY() < TimelineCanvas.RULER) {
+            return e.getX() > TimelineCanvas.HEAD ? Cursor.H_RESIZE : Cursor.DEFAULT;
+        }
+        if (r != null && r.property() != null && view.topOf(r) + r.height() - e.getY() < 4) {
+            return Cursor.V_RESIZE;
+        }
+        Integer side = trimAt(e, r);
+        return side == null ? Cursor.DEFAULT : side == 0 ? Cursor.MOVE : Cursor.E_RESIZE;
+    }
+
+    // --- press ---
+
+    void press(MouseEvent e) {
+        if (e.getButton() != MouseButton.PRIMARY) {
+            return;
+        }
+        view.requestFocus();
+        TimeRows.Row row = view.rowAt(e.getY());
+        if (e.getY() <= TimelineCanvas.RULER && e.getX() > TimelineCanvas.HEAD) {
+            pressRuler(e);
+        } else if (row != null && row.property() != null && view.topOf(row) + row.height() - e.getY() < 4 && beadAt(e) == null) {
+            drag = new Drag.Height(row);
+        } else if (e.getX() <= TimelineCanvas.HEAD) {
+            pressHead(e, row);
+        } else if (gripAt(e) instanceof LanePainter.Grip g) {
+            drag = new Drag.Ease(g, values(row, g.part()), new Object());
+        } else if (beadAt(e) instanceof LanePainter.Bead b) {
+            pressBead(e, b, row);
+        } else if (trimAt(e, row) instanceof Integer side) {
+            studio.select(List.of(row.element()));
+            drag = new Drag.Trim(row.element(), seen(row.element()), side, e.getX(), new TimeSnap(studio, Set.of()), new Object());
+        } else {
+            pressSpace(e, row);
+        }
+    }
+
+    private void pressRuler(MouseEvent e) {
+        long end = stretchEnd(e);
+        Marker m = markerAt(e);
+        Span range = studio.timeline().range();
+        if (end >= 0) {
+            long[] span = RulerPainter.span(studio);
+            drag = new Drag.Stretch(studio.keys(), end == span[0] ? span[1] : span[0], end, new TimeSnap(studio, studio.keys()), new Object());
+        } else if (m != null) {
+            studio.seek(m.time());
+            drag = new Drag.MoveMarker(m, new TimeSnap(studio, Set.of()), new Object());
+        } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.from())) < 6) {
+            drag = new Drag.Range(range.to(), new TimeSnap(studio, Set.of()), new Object());
+        } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.to())) < 6) {
+            drag = new Drag.Range(range.from(), new TimeSnap(studio, Set.of()), new Object());
+        } else if (e.getY() <= RulerPainter.BAND && e.isShiftDown()) {
+            drag = new Drag.Range(studio.project().snap((long) view.scale.time(e.getX())), new TimeSnap(studio, Set.of()), new Object());
+        } else {
+            drag = new Drag.Scrub();
+            studio.seek((long) view.scale.time(e.getX()));
+        }
+    }
+
+    private void pressHead(MouseEvent e, TimeRows.Row row) {
+        if (row == null || row.sound() != null) {
+            return;
+        }
+        if (row.property() == null && e.getX() < 24 + row.depth() * 14) {
+            view.rows.toggle(row.element());
+            view.redraw();
+        } else if (row.property() != null && (e.getX() < 36 + row.depth() * 14 || e.getClickCount() == 2)) {
+            view.rows.grow(row.element(), row.property());
+            view.redraw();
+        } else if (row.property() != null && e.getX() > TimelineCanvas.HEAD - 26) {
+            TimelineCanvas.toggleKey(studio, row.element(), row.property());
+        } else if (!row.element().equals(Board.CANVAS)) {
+            studio.select(List.of(row.element()));
+            if (row.property() == null && e.getClickCount() == 2) {
+                studio.selectKeys(KeyClip.all(studio.timeline(), inside(row.element())));
+            }
+        }
+    }
+
+    private List<String> inside(String element) {
+        var ids = new ArrayList<String>();
+        Element e = studio.board().find(element);
+        if (e != null) {
+            ids.addAll(Tree.ids(List.of(e)));
+        }
+        return ids;
+    }
+
+    private void pressBead(MouseEvent e, LanePainter.Bead b, TimeRows.Row row) {
+        if (e.isShiftDown()) {
+            var next = new LinkedHashSet<>(studio.keys());
+            if (!next.remove(b.ref())) {
+                next.add(b.ref());
+            }
+            studio.selectKeys(next);
+        } else if (!studio.keys().contains(b.ref())) {
+            studio.selectKeys(List.of(b.ref()));
+        }
+        boolean editor = row != null && row.editor();
+        drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(studio.keys()), b, editor ? values(row, b.part()) : null,
+                new TimeSnap(studio, studio.keys()), new Object(), false);
+    }
+
+    private LanePainter.Scale values(TimeRows.Row row, int part) {
+        return LanePainter.scaleOf(studio.timeline(), row, row.property(), part, view.topOf(row));
+    }
+
+    private void pressSpace(MouseEvent e, TimeRows.Row row) {
+        if (row != null && row.property() != null && e.getClickCount() == 2) {
+            addKey(row, row.property(), (long) view.scale.time(e.getX()));
+            return;
+        }
+        if (row != null && row.sound() != null) {
+            drag = new Drag.MoveSound(row.sound(), e.getX(), new TimeSnap(studio, Set.of()), new Object());
+            return;
+        }
+        if (row != null && row.property() == null && !row.element().equals(Board.CANVAS)) {
+            studio.select(List.of(row.element()));
+            var refs = KeyClip.all(studio.timeline(), inside(row.element()));
+            var times = refs.stream().mapToLong(Keys.Ref::time).summaryStatistics();
+            if (!refs.isEmpty() && e.getX() >= view.scale.x(times.getMin()) && e.getX() <= view.scale.x(times.getMax()) && !e.isShiftDown()) {
+                // the summary is a handle for all that it sums up
+                drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(refs), null, null, new TimeSnap(studio, Set.copyOf(refs)), new Object(), false);
+                return;
+            }
+        }
+        drag = new Drag.Marquee(e.getX(), e.getY(), null, e.isShiftDown());
+    }
+
+    private <T> void addKey(TimeRows.Row row, Property<T> p, long at) {
+        long time = studio.project().snap(at);
+        studio.edit("Add " + p.label().toLowerCase(java.util.Locale.ROOT) + " key of " + row.name(),
+                b -> Keys.addAt(b, studio.timeline().id(), row.element(), p, time));
+        studio.selectKeys(List.of(new Keys.Ref(row.element(), p, time)));
+    }
+
+    /** Chooses what a menu is opened on. */
+    void choose(double x, double y) {
+        TimeRows.Row row = view.rowAt(y);
+        var bead = view.painter.beads.stream().filter(b -> Math.hypot(b.x() - x, b.y() - y) <= REACH).findFirst().orElse(null);
+        if (bead != null && !studio.keys().contains(bead.ref())) {
+            studio.selectKeys(List.of(bead.ref()));
+        } else if (bead == null && row != null && row.sound() == null && !row.element().equals(Board.CANVAS)) {
+            studio.select(List.of(row.element()));
+        }
+    }
+
+    // --- drag ---
+
+    void drag(MouseEvent e) {
+        double time = view.scale.time(e.getX());
+        boolean free = e.isShortcutDown();
+        switch (drag) {
+            case Drag.Scrub s -> studio.seek((long) time);
+            case Drag.Move m -> move(m, e, free);
+            case Drag.Stretch s -> stretch(s, s.snap().at(time, view.scale, free), free);
+            case Drag.Ease g -> ease(g, time, e.getY());
+            case Drag.Marquee m -> {
+                var area = new Rect(Math.min(m.x(), e.getX()), Math.min(m.y(), e.getY()), Math.abs(e.getX() - m.x()), Math.abs(e.getY() - m.y()));
+                drag = new Drag.Marquee(m.x(), m.y(), area, m.add());
+                view.redraw();
+            }
+            case Drag.Trim t -> trim(t, e, free);
+            case Drag.MoveMarker m -> {
+                long at = m.snap().at(time, view.scale, free);
+                again(m.merge(), "Move marker " + m.marker().name(), t -> t.withMarkers(t.markers().stream()
+                        .map(x -> x.id().equals(m.marker().id()) ? new Marker(x.id(), x.name(), at) : x).toList()));
+            }
+            case Drag.Range r -> {
+                long at = r.snap().at(time, view.scale, free);
+                if (at != r.fixed()) {
+                    again(r.merge(), "Set the part that plays again", t -> t.withRange(new Span(Math.min(at, r.fixed()), Math.max(at, r.fixed()))));
+                }
+            }
+            case Drag.MoveSound m -> {
+                long at = m.snap().at(m.sound().start() + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free);
+                again(m.merge(), "Move sound", t -> t.withSounds(t.sounds().stream().map(x -> x.id().equals(m.sound().id()) ? x.withStart(at) : x).toList()));
+            }
+            case Drag.Height h -> {
+                view.rows.setHeight(h.row().element(), h.row().property(), e.getY() - view.topOf(h.row()));
+                view.redraw();
+            }
+            case null -> { }
+        }
+    }
+
+    /** One step of undo, done anew for each event of its drag. */
+    private void again(Object merge, String name, java.util.function.UnaryOperator<Timeline> change) {
+        studio.cancel(merge);
+        studio.edit(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
+    }
+
+    private void move(Drag.Move m, MouseEvent e, boolean free) {
+        if (!m.moved() && Math.hypot(e.getX() - m.x(), e.getY() - m.y()) < 3) {
+            return;
+        }
+        drag = new Drag.Move(m.x(), m.y(), m.refs(), m.held(), m.values(), m.snap(), m.merge(), true);
+        var times = m.refs().stream().mapToLong(Keys.Ref::time).summaryStatistics();
+        long lead = m.held() != null ? m.held().ref().time() : times.getMin();
+        long wanted = m.snap().at(lead + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free) - lead;
+        boolean upright = m.values() != null && e.isShiftDown() && Math.abs(e.getY() - m.y()) > Math.abs(e.getX() - m.x());
+        long by = upright ? 0 : Math.max(-times.getMin(), Math.min(studio.timeline().duration() - times.getMax(), wanted));
+        studio.cancel(m.merge());
+        Timeline t = studio.timeline();
+        String name = m.refs().size() == 1 ? "Move key" : "Move " + m.refs().size() + " keys";
+        double rise = m.values() == null || e.isShiftDown() && !upright ? 0 : m.values().value(e.getY()) - m.values().value(m.y());
+        studio.edit(name, m.merge(), b -> {
+            Board out = rise == 0 ? b : KeyValues.shift(b, t.id(), m.refs(), m.held().ref(), m.held().part(), rise);
+            return Keys.retime(out, t.id(), m.refs(), k -> k + by);
+        });
+        studio.selectKeys(Keys.moved(m.refs(), k -> k + by));
+    }
+
+    private void stretch(Drag.Stretch s, long to, boolean free) {
+        double factor = (double) (to - s.around()) / (s.held() - s.around());
+        if (Math.abs(factor) < 1e-3) {
+            return;
+        }
+        LongUnaryOperator times = Keys.stretch(studio.timeline(), s.around(), factor, free ? k -> k : studio.project()::snap);
+        studio.cancel(s.merge());
+        studio.edit("Stretch " + s.refs().size() + " keys", s.merge(), b -> Keys.retime(b, studio.timeline().id(), s.refs(), times));
+        studio.selectKeys(Keys.moved(s.refs(), times));
+    }
+
+    private void ease(Drag.Ease g, double time, double y) {
+        studio.cancel(g.merge());
+        double value = g.values().value(y);
+        studio.edit("Change easing", g.merge(),
+                b -> KeyValues.pull(b, studio.timeline().id(), g.grip().ref(), g.grip().part(), g.grip().second(), time, value));
+    }
+
+    private void trim(Drag.Trim d, MouseEvent e, boolean free) {
+        long duration = studio.timeline().duration();
+        double by = (e.getX() - d.x()) / view.scale.perSecond() * 1e6;
+        long least = studio.project().frameTime(1);
+        long from = d.start().from(), to = d.start().to();
+        if (d.side() <= 0) {
+            from = d.snap().at(d.start().from() + by, view.scale, free);
+        }
+        if (d.side() < 0) {
+            from = Math.min(from, to - least);
+        } else if (d.side() == 0) {
+            from = Math.min(from, duration - (d.start().to() - d.start().from()));
+            to = from + d.start().to() - d.start().from();
+        } else {
+            to = Math.max(from + least, d.snap().at(d.start().to() + by, view.scale, free));
+        }
+        Span span = from <= 0 && to >= duration ? null : new Span(Math.max(0, from), Math.max(from + 1, to));
+        String name = studio.board().find(d.element()).name();
+        again(d.merge(), d.side() == 0 ? "Slide when " + name + " is seen" : "Trim when " + name + " is seen", t -> t.withShown(d.element(), span));
+    }
+
+    void release(MouseEvent e) {
+        if (drag instanceof Drag.Marquee m) {
+            if (m.area() == null || m.area().width() + m.area().height() < 4) {
+                if (!m.add()) {
+                    studio.selectKeys(List.of());
+                }
+            } else {
+                var found = new LinkedHashSet<>(m.add() ? studio.keys() : Set.<Keys.Ref>of());
+                view.painter.beads.stream().filter(b -> m.area().contains(new Point(b.x(), b.y()))).forEach(b -> found.add(b.ref()));
+                studio.selectKeys(found);
+            }
+        } else if (drag instanceof Drag.Move m && !m.moved() && m.held() == null) {
+            studio.selectKeys(m.refs());
+        }
+        drag = null;
+        view.redraw();
+    }
+
+    /** Gives up what is under way; says whether there was something. */
+    boolean cancel() {
+        boolean any = drag != null;
+        switch (drag) {
+            case Drag.Move m -> {
+                studio.cancel(m.merge());
+                studio.selectKeys(m.refs());
+            }
+            case Drag.Stretch s -> {
+                studio.cancel(s.merge());
+                studio.selectKeys(s.refs());
+            }
+            case Drag.Ease g -> studio.cancel(g.merge());
+            case Drag.Trim t -> studio.cancel(t.merge());
+            case Drag.MoveMarker m -> studio.cancel(m.merge());
+            case Drag.Range r -> studio.cancel(r.merge());
+            case Drag.MoveSound m -> studio.cancel(m.merge());
+            case Drag.Scrub s -> { }
+            case Drag.Marquee m -> { }
+            case Drag.Height h -> { }
+            case null -> { }
+        }
+        drag = null;
+        view.redraw();
+        return any;
+    }
+}

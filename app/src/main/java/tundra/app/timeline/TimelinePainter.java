@@ -1,0 +1,233 @@
+package tundra.app.timeline;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Palette;
+import tundra.core.edit.Keys;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Color;
+import tundra.core.model.Element;
+import tundra.core.model.Property;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+
+/** Draws the rows: names at the left, bars and lanes at the right. Only what is in view is drawn, and remembered to be taken hold of. */
+final class TimelinePainter {
+    static final double HEAD = 300;
+    private final Studio studio;
+    private final TimeRows rows;
+    private final SoundWaves waves;
+    final List<LanePainter.Bead> beads = new ArrayList<>();
+    final List<LanePainter.Grip> grips = new ArrayList<>();
+
+    TimelinePainter(Studio studio, TimeRows rows, SoundWaves waves) {
+        this.studio = studio;
+        this.rows = rows;
+        this.waves = waves;
+    }
+
+    static Font text(double size, boolean strong) {
+        return Font.font(strong ? "Figtree SemiBold" : "Figtree", size);
+    }
+
+    static Font mono(double size) {
+        return Font.font("JetBrains Mono", size);
+    }
+
+    void rows(GraphicsContext g, TimeScale scale, double top, double scrollY, double w, double h, Palette colors) {
+        Timeline t = studio.timeline();
+        g.setTextBaseline(VPos.CENTER);
+        beads.clear();
+        grips.clear();
+        g.save();
+        g.beginPath();
+        g.rect(0, top, w, h - top);
+        g.clip();
+        for (TimeRows.Row r : rows.between(scrollY, scrollY + h - top)) {
+            row(g, t, r, scale, top + r.y() - scrollY, w, colors);
+        }
+        g.save();
+        g.beginPath();
+        g.rect(HEAD, top, w, h - top);
+        g.clip();
+        grips.forEach(x -> LanePainter.grip(g, x, beads, colors));
+        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), colors));
+        g.restore();
+        g.restore();
+    }
+
+    private void row(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, Palette colors) {
+        boolean selected = studio.selection().contains(r.element());
+        boolean own = r.property() == null;
+        if (selected) {
+            g.setFill(own ? colors.spaceSoft() : colors.spaceSoft().deriveColor(0, 1, 1, 0.25));
+            g.fillRect(0, y, w, r.height());
+        }
+        g.setStroke(colors.line().deriveColor(0, 1, 1, 0.6));
+        g.setLineWidth(1);
+        g.strokeLine(0, Math.floor(y + r.height()) - 0.5, w, Math.floor(y + r.height()) - 0.5);
+        if (r.sound() != null) {
+            sound(g, r, scale, y, colors);
+            cover(g, y, r, false, colors.panel());
+            name(g, r.name(), 26, y + r.height() / 2, false, colors.ink1());
+        } else if (own) {
+            bar(g, t, r, scale, y, w, selected, colors);
+            head(g, t, r, y, selected, colors);
+        } else {
+            lane(g, t, r, r.property(), scale, y, w, selected, colors);
+        }
+    }
+
+    private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, boolean selected, Palette colors) {
+        cover(g, y, r, selected, colors.spaceSoft());
+        double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
+        if (r.group() || !t.tracksOf(r.element()).isEmpty()) {
+            triangle(g, x, mid, rows.unfolded(r.element()), colors);
+        }
+        name(g, shortened(r.name(), 24 - r.depth() * 2), x + 14, mid, true, colors.ink1());
+        if (r.locked()) {
+            g.setFont(text(11, false));
+            g.setFill(colors.ink2());
+            g.setTextAlign(TextAlignment.RIGHT);
+            g.fillText("locked", HEAD - 10, mid);
+        }
+    }
+
+    private static void triangle(GraphicsContext g, double x, double mid, boolean open, Palette colors) {
+        g.setFill(colors.ink2());
+        double[] px = open ? new double[] {x - 4, x + 4, x} : new double[] {x - 3, x + 3, x - 3};
+        double[] py = open ? new double[] {mid - 2.5, mid - 2.5, mid + 3.5} : new double[] {mid - 4, mid, mid + 4};
+        g.fillPolygon(px, py, 3);
+    }
+
+    private static void name(GraphicsContext g, String words, double x, double mid, boolean strong, javafx.scene.paint.Color ink) {
+        g.setFont(text(12.5, strong));
+        g.setFill(ink);
+        g.setTextAlign(TextAlignment.LEFT);
+        g.fillText(words, x, mid);
+    }
+
+    private static String shortened(String s, int most) {
+        return s.length() <= most ? s : s.substring(0, most - 1) + "…";
+    }
+
+    private void cover(GraphicsContext g, double y, TimeRows.Row r, boolean selected, javafx.scene.paint.Color c) {
+        g.setFill(Palette.of(studio.dark()).panel());
+        g.fillRect(0, y, HEAD, r.height() - 1);
+        if (selected) {
+            g.setFill(c);
+            g.fillRect(0, y, HEAD, r.height() - 1);
+        }
+    }
+
+    /** When the element is seen, and a short stroke for each time that has keys. */
+    private void bar(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, boolean selected, Palette colors) {
+        var times = new ArrayList<>(Keys.times(t, r.element()));
+        if (r.group() && studio.board().find(r.element()) instanceof Element e) {
+            tundra.core.model.Tree.each(e.children(), c -> times.addAll(Keys.times(t, c.id())));
+        }
+        Span span = t.shown().get(r.element());
+        double mid = y + r.height() / 2, top = y + 6, tall = r.height() - 13;
+        g.save();
+        g.beginPath();
+        g.rect(HEAD, y, w - HEAD, r.height());
+        g.clip();
+        g.setFont(text(11, false));
+        g.setTextAlign(TextAlignment.LEFT);
+        if (span != null) {
+            double a = scale.x(span.from()), b = scale.x(Math.min(span.to(), t.duration()));
+            g.setFill(colors.space().deriveColor(0, 1, 1, 0.10));
+            g.fillRoundRect(a, top, b - a, tall, 8, 8);
+            g.setFill(colors.space());
+            g.fillRect(a, top, 3, tall);
+            g.fillRect(b - 3, top, 3, tall);
+        }
+        if (times.isEmpty()) {
+            g.setFill(colors.ink3());
+            g.fillText(span == null ? "still" : "still, seen here only", Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
+        } else {
+            long first = times.stream().mapToLong(Long::longValue).min().orElse(0), last = times.stream().mapToLong(Long::longValue).max().orElse(0);
+            double a = scale.x(first), b = Math.max(a + 8, scale.x(last));
+            g.setFill(colors.space().deriveColor(0, 1, 1, selected ? 0.25 : 0.16));
+            g.fillRoundRect(a, top, b - a, tall, 8, 8);
+            g.setFill(colors.space());
+            if (span == null) {
+                g.fillRect(a, top, 3, tall);
+            }
+            g.setFill(colors.space().deriveColor(0, 1, 1, 0.55));
+            times.stream().distinct().filter(k -> k != first).forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 11, 2, 4));
+            g.setFill(colors.ink1());
+            g.beginPath();
+            g.rect(a, y, Math.max(160, b - a), r.height());
+            g.clip();
+            g.fillText(summary(t, r), Math.max(HEAD + 8, a + 9), mid - (r.height() > 24 ? 1 : 0));
+        }
+        g.restore();
+    }
+
+    private static String summary(Timeline t, TimeRows.Row r) {
+        int count = t.tracksOf(r.element()).values().stream().mapToInt(k -> k.keys().size()).sum(), properties = t.tracksOf(r.element()).size();
+        return properties == 0 ? "moves inside"
+                : (properties == 1 ? "1 property" : properties + " properties") + " · " + (count == 1 ? "1 key" : count + " keys");
+    }
+
+    private <T> void lane(GraphicsContext g, Timeline t, TimeRows.Row r, Property<T> p, TimeScale scale, double y, double w, boolean selected, Palette colors) {
+        g.save();
+        g.beginPath();
+        g.rect(HEAD, y, w - HEAD, r.height());
+        g.clip();
+        var drawn = LanePainter.draw(g, t, r, p, scale, y, w, selected, studio.keys(), colors);
+        g.restore();
+        beads.addAll(drawn.beads());
+        grips.addAll(drawn.grips());
+        cover(g, y, r, selected, colors.spaceSoft().deriveColor(0, 1, 1, 0.35));
+        double mid = r.editor() ? y + 20 : y + r.height() / 2;
+        triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
+        name(g, p.label(), 38 + r.depth() * 14, mid, false, colors.ink2());
+        g.setFont(mono(11));
+        g.setTextAlign(TextAlignment.RIGHT);
+        g.fillText(shownValue(r.element(), p), HEAD - 28, mid);
+        keyButton(g, HEAD - 15, mid, t.track(r.element(), p).keyAt(studio.playhead()) != null, colors);
+    }
+
+    private <T> String shownValue(String element, Property<T> p) {
+        T v = studio.valueAt(element, p);
+        if (v instanceof Color c) {
+            return c.hex();
+        }
+        if (v instanceof tundra.core.model.Gradient gradient) {
+            return gradient.kind().name().toLowerCase(java.util.Locale.ROOT);
+        }
+        if (v instanceof String word) {
+            return word;
+        }
+        var s = new StringBuilder();
+        for (double d : p.type().parts(v)) {
+            s.append(s.isEmpty() ? "" : ", ").append(Numbers.plain(d * p.shown(), p.parts().size() > 1 ? 0 : 1));
+        }
+        return s + (p.unit().equals("px") ? "" : p.unit());
+    }
+
+    private static void keyButton(GraphicsContext g, double x, double y, boolean here, Palette colors) {
+        g.setStroke(colors.time());
+        g.setLineWidth(1.4);
+        g.strokeOval(x - 5.5, y - 5.5, 11, 11);
+        if (here) {
+            g.setFill(colors.time());
+            g.fillOval(x - 3, y - 3, 6, 6);
+        }
+    }
+
+    private void sound(GraphicsContext g, TimeRows.Row r, TimeScale scale, double y, Palette colors) {
+        long length = studio.project().assets().get(r.sound().asset()).duration();
+        double a = scale.x(r.sound().start()), b = scale.x(r.sound().start() + length);
+        g.setFill(colors.interactionSoft());
+        g.fillRoundRect(a, y + 4, b - a, r.height() - 9, 8, 8);
+        waves.draw(g, studio.project(), r.sound(), scale, y + r.height() / 2, r.height() / 2 - 6, colors.interaction());
+    }
+}

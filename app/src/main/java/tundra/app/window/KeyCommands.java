@@ -1,0 +1,262 @@
+package tundra.app.window;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import tundra.app.command.Commands;
+import tundra.app.studio.Desk;
+import tundra.app.studio.PathsShown;
+import tundra.app.studio.Studio;
+import tundra.app.timeline.TimelineCanvas;
+import tundra.core.edit.KeyClip;
+import tundra.core.edit.Keys;
+import tundra.core.edit.Names;
+import tundra.core.edit.Paths;
+import tundra.core.edit.SplitPosition;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Affine;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Ids;
+import tundra.core.model.Marker;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+import tundra.core.motion.PathShape;
+
+/** Commands of keys, motion paths, markers and timelines. */
+final class KeyCommands {
+    private final Workshop w;
+    private final Studio s;
+    private Object nudge;
+    private long nudgedAt;
+
+    private KeyCommands(Workshop w) {
+        this.w = w;
+        this.s = w.studio;
+    }
+
+    static void add(Workshop w, java.util.function.Supplier<TimelineCanvas> lanes) {
+        var k = new KeyCommands(w);
+        k.keys(w.commands);
+        k.paths(w.commands);
+        k.times(w.commands);
+        k.view(w.commands, lanes);
+    }
+
+    private boolean chosen() {
+        return !s.keys().isEmpty();
+    }
+
+    private void keys(Commands c) {
+        c.add("keys-reverse", "Play keys backwards", "Alt+R", () -> s.keys().size() > 1, () -> {
+            Set<Keys.Ref> refs = s.keys();
+            long sum = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0) + refs.stream().mapToLong(Keys.Ref::time).max().orElse(0);
+            s.edit("Play " + refs.size() + " keys backwards", b -> Keys.reverse(b, s.timeline().id(), refs));
+            s.selectKeys(Keys.moved(refs, t -> sum - t));
+        });
+        c.add("keys-all", "Select all keys of the selection", "Alt+A", () -> !s.selection().isEmpty(),
+                () -> s.selectKeys(KeyClip.all(s.timeline(), s.selection())));
+        c.add("keys-back", "Move keys a frame back", "Alt+LEFT", this::chosen, () -> nudge(-1));
+        c.add("keys-forward", "Move keys a frame forward", "Alt+RIGHT", this::chosen, () -> nudge(1));
+        c.add("copy-move", "Copy the whole move", "Alt+C", this::moves, () -> w.copied.keys(KeyClip.whole(s.timeline(), s.selection())));
+        c.add("paste-keys", "Paste keys at the playhead", null, () -> w.copied.keys() != null && !s.selection().isEmpty(), () -> pasteKeys(true));
+        c.add("paste-in-place", "Paste keys where they stood", "Shortcut+Shift+V", () -> w.copied.keys() != null && !s.selection().isEmpty(), () -> pasteKeys(false));
+        c.add("paste-as-move", "Use the copied shape as a motion path", null, () -> copiedPath() != null && s.selected() != null, this::pasteAsMove);
+        c.add("paste-as-shape", "Draw the copied motion path", null, () -> w.copied.keys() != null, () -> pasteAsShape());
+        c.add("key-all", "Key everything that can change here", "Shift+K", () -> s.selected() != null, () -> {
+            Element e = s.selected();
+            s.edit("Key all of " + e.name() + " here", b -> {
+                var out = b;
+                for (Property<?> p : s.timeline().tracksOf(e.id()).keySet()) {
+                    out = Keys.addAt(out, s.timeline().id(), e.id(), p, s.playhead());
+                }
+                return out;
+            });
+        });
+        c.add("key-outline", "Key the outline here", "Shift+O", () -> s.selected() != null && s.selected().content() instanceof Content.Path,
+                () -> TimelineCanvas.toggleKey(s, s.selected().id(), Properties.OUTLINE));
+        c.add("start-node", "Begin the outline at the chosen node", null, () -> w.nodes.any(), this::startNode);
+    }
+
+    private boolean moves() {
+        return s.selection().stream().anyMatch(id -> !s.timeline().tracksOf(id).isEmpty());
+    }
+
+    private void nudge(int frames) {
+        long by = frames * s.project().frameTime(1);
+        Set<Keys.Ref> refs = s.keys();
+        long now = System.nanoTime();
+        // one step of undo for a run of presses
+        nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();
+        nudgedAt = now;
+        long lo = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0), hi = refs.stream().mapToLong(Keys.Ref::time).max().orElse(0);
+        if (lo + by < 0 || hi + by > s.timeline().duration()) {
+            return;
+        }
+        java.util.function.LongUnaryOperator times = t -> s.project().snap(t + by);
+        s.edit("Move " + (refs.size() == 1 ? "key" : refs.size() + " keys"), nudge, b -> Keys.retime(b, s.timeline().id(), refs, times));
+        s.selectKeys(Keys.moved(refs, times));
+    }
+
+    /** Puts copied keys on the selected elements at the playhead; says whether there were any. */
+    boolean pasteKeys(boolean shifted) {
+        KeyClip clip = w.copied.keys();
+        if (clip == null || s.selection().isEmpty()) {
+            return false;
+        }
+        var result = clip.paste(s.board(), s.timeline().id(), List.copyOf(s.selection()), s.playhead(), shifted);
+        s.edit(result.refs().size() == 1 ? "Paste key" : "Paste " + result.refs().size() + " keys", b -> result.board());
+        s.selectKeys(result.refs());
+        return true;
+    }
+
+    private Element copiedPath() {
+        var clip = w.copied.elements();
+        return clip != null && clip.elements().size() == 1 && clip.elements().getFirst().content() instanceof Content.Path ? clip.elements().getFirst() : null;
+    }
+
+    private void pasteAsMove() {
+        Element shape = copiedPath(), e = s.selected();
+        Frame.Placed parent = parent(e.id());
+        Affine inParent = parent == null ? Affine.IDENTITY : parent.toCanvas().inverse();
+        Affine placed = tundra.core.frame.FrameBuilder.placed(shape.rest(), shape.rest().get(Properties.SIZE));
+        long duration = Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
+        KeyClip clip = KeyClip.along((Content.Path) shape.content(), shape.rest().get(Properties.SIZE), inParent.times(placed), duration);
+        var result = clip.paste(s.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), List.of(e.id()),
+                s.playhead(), false);
+        s.edit("Move " + e.name() + " along " + shape.name(), b -> result.board());
+        s.selectKeys(result.refs());
+    }
+
+    private Frame.Placed parent(String id) {
+        var path = tundra.core.model.Tree.path(s.board().elements(), id);
+        return path.size() < 2 ? null : s.frame().find(path.get(path.size() - 2));
+    }
+
+    private void pasteAsShape() {
+        Element shape = w.copied.keys().shape(Names.free(s.board(), "Way"), w.paints.open());
+        if (shape == null) {
+            w.notices.news("The copied keys have no position in them that could be drawn.");
+            return;
+        }
+        s.edit("Draw the motion path", b -> tundra.core.edit.Arrange.add(b, shape));
+        s.select(List.of(shape.id()));
+    }
+
+    private void startNode() {
+        w.nodes.startNode();
+    }
+
+    // --- motion paths ---
+
+    private PathShape shape() {
+        Element e = s.selected();
+        return Paths.shape(s.board(), s.timelineOf(e.id(), Properties.POSITION).id(), e.id());
+    }
+
+    private boolean path() {
+        Element e = s.selected();
+        return e != null && s.timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) != null;
+    }
+
+    private void paths(Commands c) {
+        c.add("path-close", () -> path() && shape().closed() ? "Open motion path" : "Close motion path", null, this::path, () -> {
+            boolean close = !shape().closed();
+            Element e = s.selected();
+            String t = s.timelineOf(e.id(), Properties.POSITION).id();
+            s.edit((close ? "Close path of " : "Open path of ") + e.name(), b -> Paths.closed(b, t, e.id(), close));
+        });
+        c.add("position-split", "Split position into x and y", null, this::path, () -> {
+            Element e = s.selected();
+            String t = s.timelineOf(e.id(), Properties.POSITION).id();
+            s.edit("Split position of " + e.name(), b -> SplitPosition.split(b, t, e.id(), s.project()::snap));
+        });
+        c.add("position-join", "Join x and y into one position", null, () -> s.selected() != null && SplitPosition.is(s.timeline(), s.selected().id()), () -> {
+            Element e = s.selected();
+            s.edit("Join position of " + e.name(), b -> SplitPosition.join(b, s.timeline().id(), e.id(), s.project()::snap));
+        });
+        for (PathsShown p : PathsShown.values()) {
+            c.add("paths-" + p, p.label, null, () -> s.desk() == Desk.ANIMATE && s.pathsShown() != p, () -> {
+                s.setPathsShown(p);
+                w.canvas.redrawOverlay();
+            });
+        }
+    }
+
+    // --- markers and timelines ---
+
+    private void edit(String name, java.util.function.UnaryOperator<Timeline> change) {
+        s.edit(name, b -> b.mapTimeline(s.timeline().id(), change));
+    }
+
+    private Marker here() {
+        return s.timeline().markers().stream().filter(m -> m.time() == s.playhead()).findFirst().orElse(null);
+    }
+
+    private void times(Commands c) {
+        c.add("marker", () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE, this::marker);
+        c.add("marker-delete", () -> here() == null ? "Delete marker here" : "Delete marker " + here().name(), "Shift+M", () -> here() != null,
+                () -> edit("Delete marker " + here().name(), t -> t.withMarkers(t.markers().stream().filter(m -> m.time() != s.playhead()).toList())));
+        c.add("range", "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
+            var times = s.keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();
+            if (times.getMax() > times.getMin()) {
+                edit("Set the part that plays again", t -> t.withRange(new Span(times.getMin(), times.getMax())));
+            }
+        });
+        c.add("range-off", "Play all of the timeline", "Alt+Shift+L", () -> s.timeline().range() != null, () -> edit("Play all of it", t -> t.withRange(null)));
+        c.add("shown-from", "Seen from here on", "Alt+OPEN_BRACKET", () -> s.selected() != null, () -> seen(true));
+        c.add("shown-to", "Seen until here", "Alt+CLOSE_BRACKET", () -> s.selected() != null, () -> seen(false));
+        c.add("shown-always", "Seen all the time", null, () -> s.selected() != null && s.timeline().shown().containsKey(s.selected().id()),
+                () -> edit("Show " + s.selected().name() + " all the time", t -> t.withShown(s.selected().id(), null)));
+        c.add("rename-timeline", "Rename timeline", null, () -> true, () -> w.asker.words("Rename timeline", "Name of the timeline", s.timeline().name())
+                .ifPresent(n -> edit("Rename timeline", t -> t.withName(freeTimeline(n)))));
+        c.add("delete-timeline", "Delete timeline", null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
+            String id = s.timeline().id();
+            s.edit("Delete timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.deleteTimeline(b, id));
+        });
+    }
+
+    private String freeTimeline(String wanted) {
+        var taken = new java.util.HashSet<String>();
+        s.board().timelines().stream().filter(t -> t != s.timeline()).forEach(t -> taken.add(t.name()));
+        return Names.free(taken, wanted);
+    }
+
+    private void marker() {
+        Marker old = here();
+        var taken = new java.util.HashSet<String>();
+        s.timeline().markers().stream().filter(m -> m != old).forEach(m -> taken.add(m.name()));
+        if (old != null) {
+            w.asker.words("Rename marker", "Name of the marker", old.name()).ifPresent(n -> edit("Rename marker",
+                    t -> t.withMarkers(t.markers().stream().map(m -> m.id().equals(old.id()) ? new Marker(m.id(), Names.free(taken, n), m.time()) : m).toList())));
+            return;
+        }
+        var made = new Marker(Ids.next(), Names.free(taken, "Marker"), s.playhead());
+        edit("Set marker", t -> {
+            var all = new ArrayList<>(t.markers());
+            all.add(made);
+            return t.withMarkers(all);
+        });
+    }
+
+    private void seen(boolean from) {
+        Element e = s.selected();
+        Span old = s.timeline().shown().getOrDefault(e.id(), new Span(0, Math.max(1, s.timeline().duration())));
+        long a = from ? s.playhead() : old.from(), b = from ? old.to() : s.playhead();
+        if (a >= b) {
+            w.notices.news("It would never be seen: it would end before it begins.");
+            return;
+        }
+        edit(from ? "Show " + e.name() + " from here on" : "Show " + e.name() + " until here", t -> t.withShown(e.id(), new Span(a, b)));
+    }
+
+    private void view(Commands c, java.util.function.Supplier<TimelineCanvas> lanes) {
+        java.util.function.BooleanSupplier animating = () -> s.desk() == Desk.ANIMATE;
+        c.add("time-in", "Zoom into time", "Alt+PERIOD", animating, () -> lanes.get().zoom(1.5));
+        c.add("time-out", "Zoom out of time", "Alt+COMMA", animating, () -> lanes.get().zoom(1 / 1.5));
+        c.add("lane-grow", "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
+        c.add("follow", "Follow the playhead while playing", null, animating, () -> lanes.get().setFollows(!lanes.get().follows()));
+    }
+}

@@ -1,0 +1,76 @@
+package tundra.app.window;
+
+import java.util.List;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.ContextMenuEvent;
+import tundra.app.command.Command;
+import tundra.app.timeline.TimelineCanvas;
+import tundra.core.helper.Helpers;
+import tundra.core.model.PlacedSound;
+
+/** The menu of the timeline: what can be done with the chosen keys and elements now. */
+final class TimelineMenu {
+    private static final List<List<String>> PARTS = List.of(List.of("cut", "copy", "copy-move", "paste-keys", "paste-in-place", "delete"),
+            List.of("keys-reverse", "keys-all", "range", "range-off"),
+            List.of("position-split", "position-join", "path-close", "paste-as-move", "paste-as-shape"),
+            List.of("shown-from", "shown-to", "shown-always"), List.of("marker", "marker-delete"), List.of("lane-grow", "fit-time"));
+    private static ContextMenu open;
+
+    private TimelineMenu() {}
+
+    static void show(Workshop w, TimelineCanvas lanes, ContextMenuEvent e) {
+        if (open != null) {
+            open.hide();
+        }
+        var menu = new ContextMenu();
+        open = menu;
+        menu.setId("timeline-menu");
+        PlacedSound sound = lanes.soundAt(e.getY());
+        if (sound != null) {
+            sound(w, menu, sound);
+            menu.show(lanes, e.getScreenX(), e.getScreenY());
+            return;
+        }
+        for (List<String> part : PARTS) {
+            int before = menu.getItems().size();
+            part.stream().map(w.commands::get).filter(c -> c.enabled().getAsBoolean()).forEach(c -> menu.getItems().add(item(c)));
+            if (menu.getItems().size() > before) {
+                menu.getItems().add(new SeparatorMenuItem());
+            }
+        }
+        if (!w.studio.selection().isEmpty()) {
+            var helpers = new Menu("Work out a move");
+            Helpers.ALL.forEach(h -> helpers.getItems().add(item(w.commands.get("helper-" + h.name()))));
+            menu.getItems().add(helpers);
+        } else if (!menu.getItems().isEmpty()) {
+            menu.getItems().removeLast();
+        }
+        menu.show(lanes, e.getScreenX(), e.getScreenY());
+    }
+
+    private static void sound(Workshop w, ContextMenu menu, PlacedSound s) {
+        for (int volume : new int[] {100, 75, 50, 25}) {
+            var item = new MenuItem("Play at " + volume + " %");
+            item.setOnAction(a -> change(w, "Set volume", s, x -> x.withVolume(volume / 100.0)));
+            menu.getItems().add(item);
+        }
+        var off = new MenuItem("Take the sound off the timeline");
+        off.setOnAction(a -> change(w, "Take off sound", s, x -> null));
+        menu.getItems().addAll(new SeparatorMenuItem(), off);
+    }
+
+    private static void change(Workshop w, String name, PlacedSound s, java.util.function.UnaryOperator<PlacedSound> by) {
+        w.studio.edit(name, b -> b.mapTimeline(w.studio.timeline().id(), t -> t.withSounds(
+                t.sounds().stream().map(x -> x.id().equals(s.id()) ? by.apply(x) : x).filter(java.util.Objects::nonNull).toList())));
+    }
+
+    private static MenuItem item(Command c) {
+        var item = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
+        item.setMnemonicParsing(false);
+        item.setOnAction(e -> c.run().run());
+        return item;
+    }
+}
