@@ -151,7 +151,7 @@ public final class DetailsPanel extends ScrollPane {
         if (studio.desk() == Desk.ANIMATE) {
             section("Move along path", ALONG, e.id());
             path = new PathSection(studio, e.id());
-            box.getChildren().addAll(path, easing);
+            box.getChildren().addAll(path.bend(), easing, path);
         }
         section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), e.id());
         section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());

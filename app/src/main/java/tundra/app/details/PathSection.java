@@ -1,5 +1,6 @@
 package tundra.app.details;
 
+import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -7,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
@@ -28,6 +30,7 @@ final class PathSection extends VBox {
     private final CheckBox whole = new CheckBox("One easing for the whole way");
     private final EasingCurve curve = new EasingCurve(100, 64, true);
     private Object merge = new Object();
+    private final HBox bendRow;
     private boolean showing;
 
     PathSection(Studio studio, String element) {
@@ -57,8 +60,16 @@ final class PathSection extends VBox {
         whole.setOnAction(e -> edit(whole.isSelected() ? "Ease the whole way" : "Ease each interval", null,
                 (b, t) -> Paths.whole(b, t, element, whole.isSelected() ? EasingText.parse("ease-in-out") : null)));
         curve.onChange((e, m) -> edit("Change easing of the way", m, (b, t) -> Paths.whole(b, t, element, e)));
-        getChildren().addAll(row, new HBox(6, all), closed, whole, curve);
+        bendRow = row;
+        var title = new Label("The whole path");
+        title.getStyleClass().add("section");
+        getChildren().addAll(title, closed, whole, curve, new HBox(6, all));
         refresh();
+    }
+
+    /** How round the path is, to stand with the other numbers of the way. */
+    HBox bend() {
+        return bendRow;
     }
 
     private interface Change {
@@ -82,8 +93,10 @@ final class PathSection extends VBox {
         }
         Timeline t = studio.timelineOf(element, Properties.POSITION);
         boolean any = t.track(element, Properties.POSITION) != null && t.track(element, Properties.POSITION).keys().size() > 1;
-        setVisible(any);
-        setManaged(any);
+        for (Region r : List.of(this, bendRow)) {
+            r.setVisible(any);
+            r.setManaged(any);
+        }
         PathShape shape = Paths.shape(studio.board(), t.id(), element);
         showing = true;
         bend.setValue(shape.bend());

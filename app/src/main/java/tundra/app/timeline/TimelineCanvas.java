@@ -53,6 +53,8 @@ public final class TimelineCanvas extends Pane {
         setClip(clip);
         widthProperty().addListener(o -> redraw());
         heightProperty().addListener(o -> redraw());
+        // what changed while another desk was shown is drawn when this one is back
+        sceneProperty().addListener(o -> redraw());
         studio.listen(this::changed);
         studio.selection().forEach(rows::unfold);
         addEventHandler(MouseEvent.MOUSE_PRESSED, hand::press);

@@ -128,7 +128,7 @@ final class TimelineHand {
         if (e.getY() < TimelineCanvas.RULER) {
             return e.getX() > TimelineCanvas.HEAD ? Cursor.H_RESIZE : Cursor.DEFAULT;
         }
-        if (r != null && r.property() != null && view.topOf(r) + r.height() - e.getY() < 4) {
+        if (r != null && r.property() != null && e.getX() < TimelineCanvas.HEAD && view.topOf(r) + r.height() - e.getY() < 4) {
             return Cursor.V_RESIZE;
         }
         Integer side = trimAt(e, r);
@@ -145,7 +145,7 @@ final class TimelineHand {
         TimeRows.Row row = view.rowAt(e.getY());
         if (e.getY() <= TimelineCanvas.RULER && e.getX() > TimelineCanvas.HEAD) {
             pressRuler(e);
-        } else if (row != null && row.property() != null && view.topOf(row) + row.height() - e.getY() < 4 && beadAt(e) == null) {
+        } else if (row != null && row.property() != null && e.getX() < TimelineCanvas.HEAD && view.topOf(row) + row.height() - e.getY() < 4) {
             drag = new Drag.Height(row);
         } else if (e.getX() <= TimelineCanvas.HEAD) {
             pressHead(e, row);

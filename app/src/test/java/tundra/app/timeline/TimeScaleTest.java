@@ -47,17 +47,17 @@ class TimeScaleTest {
                 .with("front", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(0, 0), Easing.LINEAR))));
         var board = new Board(new Point(1, 1), Values.NONE, List.of(group, front), List.of(t), List.of());
         var rows = new TimeRows();
-        rows.build(board, t);
+        rows.build(board, t, Map.of());
         assertThat(rows.all()).extracting(TimeRows.Row::name).containsExactly("Front", "Group");
         rows.unfold("front");
         rows.toggle("group");
-        rows.build(board, t);
+        rows.build(board, t, Map.of());
         assertThat(rows.all()).extracting(TimeRows.Row::name).as("still children are left out").containsExactly("Front", "Position", "Group", "Child");
         assertThat(rows.height()).isEqualTo(3 * TimeRows.ELEMENT + TimeRows.TALL);
         assertThat(rows.at(TimeRows.ELEMENT + 5).property()).isSameAs(Properties.POSITION);
         assertThat(rows.at(5000)).isNull();
         rows.toggle("group");
-        rows.build(board, t);
+        rows.build(board, t, Map.of());
         assertThat(rows.all()).hasSize(3);
     }
 }
