@@ -38,6 +38,8 @@ import tundra.samples.OpenNight;
 public class FrameBench {
     private final FrameBuilder moving = new FrameBuilder(Pieces.moving(300, false), Fonts.BUNDLED);
     private final FrameBuilder five = new FrameBuilder(Pieces.moving(1000, true), Fonts.BUNDLED);
+    private final FrameBuilder manyKeys = new FrameBuilder(Pieces.manyKeys(), Fonts.BUNDLED);
+    private final java.util.Random random = new java.util.Random(5);
     private final FrameBuilder demo = new FrameBuilder(OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
     private final Painter painter = new Painter();
     private final StillStore store = new StillStore(painter);
@@ -58,6 +60,12 @@ public class FrameBench {
     private long next() {
         turn = (turn + 1) % 96;
         return turn * 41_667L;
+    }
+
+    /** A frame at any time of a piece with 20,000 keys. */
+    @Benchmark
+    public Frame manyKeys() {
+        return manyKeys.at(random.nextInt(4_000_000));
     }
 
     /** 300 moving vector elements, evaluated and painted. */

@@ -15,28 +15,34 @@ import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
+import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Look;
 import tundra.app.window.Asker;
 import tundra.app.window.MainWindow;
 import tundra.app.window.Workshop;
+import tundra.core.edit.Keys;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
+import tundra.samples.OpenNight;
 
 /** Drags in the real window with real mouse events: the interface thread's own time for each, and the pictures it gives. */
 public final class HandBench implements Asker {
     private static final int EVENTS = 240;
     private Stage stage;
+    private MainWindow window;
     private Workshop w;
     private Robot robot;
 
@@ -52,6 +58,10 @@ public final class HandBench implements Asker {
         b.open();
         Result one = b.element(), node = b.node();
         System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
+        Result[] keys = b.keys();
+        double[] play = b.play();
+        System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%n", keys[0].eventMs, keys[0].pictures,
+                keys[1].eventMs, keys[1].pictures, play[0], play[1]);
         System.exit(0);
     }
 
@@ -75,7 +85,7 @@ public final class HandBench implements Asker {
             Look.theme(false);
             stage = new Stage();
             w = new Workshop(Project.empty("bench", new Point(1280, 720), 24), Settings.load(), this, url -> { });
-            var scene = new Scene(new MainWindow(stage, w).root(), 1280, 800);
+            var scene = new Scene((window = new MainWindow(stage, w)).root(), 1280, 800);
             Look.dress(scene);
             stage.setScene(scene);
             stage.show();
@@ -123,6 +133,110 @@ public final class HandBench implements Asker {
         });
         Point first = there.contours().getFirst().nodes().getFirst().at();
         return drag(new Point(640 - size.x() / 2 + first.x(), 360 - size.y() / 2 + first.y()));
+    }
+
+    /** Dragging 500 chosen keys of 20,000 in a timeline of 500 elements, then zooming and scrolling in it. */
+    private Result[] keys() throws Exception {
+        Board board = Pieces.manyKeys();
+        var refs = new ArrayList<Keys.Ref>();
+        fx(() -> {
+            w.studio.open(Pieces.project(board), null);
+            w.studio.setDesk(Desk.ANIMATE);
+            board.elements().forEach(e -> w.studio.timeline().tracksOf(e.id()).keySet().forEach(p -> { }));
+            return null;
+        });
+        Thread.sleep(800);
+        var ids = board.elements().reversed().stream().map(Element::id).toList();
+        fx(() -> {
+            w.studio.select(ids.subList(0, 500));
+            for (String id : ids) {
+                refs.add(new Keys.Ref(id, Properties.POSITION, w.studio.timeline().track(id, Properties.POSITION).keys().get(4).time()));
+            }
+            w.studio.selectKeys(refs);
+            return null;
+        });
+        Thread.sleep(1500);
+        TimelineCanvas lanes = fx(() -> window.timeline().lanes());
+        Point bead = fx(() -> lanes.place(refs.getFirst().element(), Properties.POSITION, refs.getFirst().time()));
+        place(lanes, bead);
+        fx(() -> {
+            robot.mousePress(MouseButton.PRIMARY);
+            return null;
+        });
+        Result dragged = timed(lanes, i -> place(lanes, bead.plus(new Point(40 * Math.sin(i / 20.0), 0))));
+        fx(() -> {
+            robot.mouseRelease(MouseButton.PRIMARY);
+            return null;
+        });
+        Thread.sleep(500);
+        Result scrolled = timed(lanes, i -> fx(() -> {
+            boolean zoom = i % 40 < 20;
+            lanes.fireEvent(new javafx.scene.input.ScrollEvent(javafx.scene.input.ScrollEvent.SCROLL, 600, 150, 0, 0, false, zoom, false, false, true, false,
+                    0, i % 80 < 40 ? -24 : 24, 0, 0, javafx.scene.input.ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
+                    javafx.scene.input.ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
+            return null;
+        }));
+        return new Result[] {dragged, scrolled};
+    }
+
+    private void place(TimelineCanvas lanes, Point at) throws Exception {
+        fx(() -> {
+            var s = lanes.localToScreen(at.x(), at.y());
+            robot.mouseMove(s.getX(), s.getY());
+            return null;
+        });
+    }
+
+    /** What is done in each event. */
+    private interface Step {
+        void at(int i) throws Exception;
+    }
+
+    private Result timed(TimelineCanvas lanes, Step step) throws Exception {
+        for (int i = 0; i < 60; i++) {
+            step.at(i);
+            Thread.sleep(8);
+        }
+        long thread = fx(() -> Thread.currentThread().threadId());
+        var threads = ManagementFactory.getThreadMXBean();
+        long drawn = fx(lanes::drawn), cpu = threads.getThreadCpuTime(thread), start = System.nanoTime();
+        for (int i = 0; i < EVENTS; i++) {
+            step.at(i);
+            Thread.sleep(8);
+        }
+        double seconds = (System.nanoTime() - start) / 1e9;
+        return new Result((threads.getThreadCpuTime(thread) - cpu) / 1e6 / EVENTS, (fx(lanes::drawn) - drawn) / seconds);
+    }
+
+    /** Plays the demo for ten seconds: late frames in percent, and how long the interface thread was held at most, in ms. */
+    private double[] play() throws Exception {
+        fx(() -> {
+            w.studio.open(OpenNight.project(), null);
+            w.studio.setDesk(Desk.ANIMATE);
+            w.playback.setLoop(true);
+            return null;
+        });
+        Thread.sleep(2500);
+        fx(() -> {
+            w.playback.play();
+            return null;
+        });
+        Thread.sleep(1500);
+        long[] before = fx(() -> new long[] {w.playback.framesDue(), w.playback.framesDropped()});
+        double held = 0;
+        long end = System.nanoTime() + 10_000_000_000L;
+        while (System.nanoTime() < end) {
+            long asked = System.nanoTime();
+            long done = fx(System::nanoTime);
+            held = Math.max(held, (done - asked) / 1e6);
+            Thread.sleep(1);
+        }
+        long[] after = fx(() -> new long[] {w.playback.framesDue(), w.playback.framesDropped()});
+        fx(() -> {
+            w.playback.stop();
+            return null;
+        });
+        return new double[] {100.0 * (after[1] - before[1]) / Math.max(1, after[0] - before[0]), held};
     }
 
     private void move(Point canvas) throws Exception {

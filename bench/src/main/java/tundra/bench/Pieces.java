@@ -18,6 +18,7 @@ import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
+import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 
 /** Made-up boards of many moving elements. */
@@ -62,6 +63,32 @@ final class Pieces {
                 t = key(t, e.id(), Properties.OPACITY, 1.0, 0.4, ease);
                 t = key(t, e.id(), Properties.FILL, e.rest().get(Properties.FILL), Color.parse("#C8503A"), ease);
             }
+        }
+        return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
+    }
+
+    /** 500 elements with 40 keys each on four properties: 20,000 keys. */
+    static Board manyKeys() {
+        var r = new Random(2);
+        var elements = new ArrayList<Element>();
+        var t = new Timeline("main", Timeline.MAIN, DURATION, true, true, Map.of());
+        Easing ease = EasingText.parse("ease-in-out");
+        for (int i = 0; i < 500; i++) {
+            Element e = element(i, r);
+            elements.add(e);
+            var places = new ArrayList<Key<Point>>();
+            var turns = new ArrayList<Key<Double>>();
+            var scales = new ArrayList<Key<Point>>();
+            var fades = new ArrayList<Key<Double>>();
+            for (int k = 0; k < 10; k++) {
+                long at = DURATION * k / 10 + i;
+                places.add(new Key<>(at, new Point(r.nextInt(WIDTH), r.nextInt(HEIGHT)), ease));
+                turns.add(new Key<>(at, r.nextDouble() * 360, ease));
+                scales.add(new Key<>(at, new Point(0.5 + r.nextDouble(), 0.5 + r.nextDouble()), ease));
+                fades.add(new Key<>(at, r.nextDouble(), ease));
+            }
+            t = t.with(e.id(), Properties.POSITION, new Track<>(places, new PathShape(0.5, false, null))).with(e.id(), Properties.ROTATION, new Track<>(turns))
+                    .with(e.id(), Properties.SCALE, new Track<>(scales)).with(e.id(), Properties.OPACITY, new Track<>(fades));
         }
         return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
     }

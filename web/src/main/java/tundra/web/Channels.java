@@ -323,7 +323,7 @@ final class Channels {
         return out;
     }
 
-    void bake(String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
+    private void bake(String target, String property, java.util.function.DoubleFunction<double[]> f, List<Double> times,
             Function<double[], String> css) {
         out.add(baked(timeline, target, property, f, times, css));
     }

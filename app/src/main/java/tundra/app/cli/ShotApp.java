@@ -23,6 +23,8 @@ import tundra.core.model.Tree;
 
 /** Opens the window, brings it to a state, waits until it stands still and writes its picture. */
 final class ShotApp {
+    /** Pulses after which the window stands and a command can be run in it. */
+    private static final int SETTLED = 40;
     private static final int STILL_PULSES = 25;
     private final ShotCommand.State state;
     private final CountDownLatch done = new CountDownLatch(1);
@@ -93,9 +95,6 @@ final class ShotApp {
             if (state.bringIn() != null) {
                 w.files.bringIn(List.of(state.bringIn()));
             }
-            if (state.run() != null) {
-                w.commands.run(state.run());
-            }
             if (state.tryIt()) {
                 w.commands.run("try");
             }
@@ -132,8 +131,12 @@ final class ShotApp {
             @Override
             public void handle(long now) {
                 pulses++;
+                if (pulses == SETTLED && state.run() != null) {
+                    w.commands.run(state.run());
+                    still = 0;
+                }
                 still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) ? still + 1 : 0;
-                if (still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
+                if (pulses > SETTLED && still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
                     stop();
                     save(stage);
                     w.close();
@@ -155,6 +158,17 @@ final class ShotApp {
             var image = SwingFXUtils.fromFXImage(stage.getScene().snapshot(null), null);
             var opaque = new java.awt.image.BufferedImage(image.getWidth(), image.getHeight(), java.awt.image.BufferedImage.TYPE_INT_RGB);
             opaque.getGraphics().drawImage(image, 0, 0, null);
+            var scene = stage.getScene();
+            var clear = new javafx.scene.SnapshotParameters();
+            clear.setFill(javafx.scene.paint.Color.TRANSPARENT);
+            double left = stage.getX() + scene.getX(), top = stage.getY() + scene.getY();
+            for (var w : javafx.stage.Window.getWindows()) {
+                // what hangs over the window, such as a picker, is a window of its own
+                if (w instanceof javafx.stage.PopupWindow p && p.isShowing()) {
+                    var over = SwingFXUtils.fromFXImage(p.getScene().getRoot().snapshot(clear, null), null);
+                    opaque.getGraphics().drawImage(over, (int) Math.round(p.getX() - left), (int) Math.round(p.getY() - top), null);
+                }
+            }
             javax.imageio.ImageIO.write(opaque, "png", to.toFile());
             end(null);
         } catch (java.io.IOException e) {

@@ -85,6 +85,11 @@ public final class DetailsPanel extends ScrollPane {
         }
     }
 
+    /** Opens the choice of easings for what is selected. */
+    public void pickEasing() {
+        easing.open();
+    }
+
     /** What decides which rows there are. */
     private String key(Element e) {
         return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());

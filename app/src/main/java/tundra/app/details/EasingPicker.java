@@ -110,7 +110,10 @@ final class EasingPicker {
         keep.setId("easing-keep");
         Buttons.tip(keep, "Keeps the easing that is pointed out among your own");
         keep.setOnAction(e -> keep());
-        var box = new VBox(8, new HBox(10, both, dots), list, numbers, new HBox(6, name, keep));
+        var keeping = new HBox(6, name, keep);
+        keeping.setAlignment(Pos.CENTER_LEFT);
+        name.setMinHeight(28);
+        var box = new VBox(8, new HBox(10, both, dots), list, numbers, keeping);
         box.getStyleClass().addAll("root-colors", "popover");
         box.getStylesheets().setAll(below.getScene().getStylesheets());
         popup.getContent().add(box);

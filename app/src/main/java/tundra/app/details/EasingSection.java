@@ -93,7 +93,11 @@ final class EasingSection extends VBox {
         studio.edit(name, merge, b -> Keys.ease(b, studio.timeline().id(), refs, e));
     }
 
-    private void open() {
+    /** Opens the choice of easings, when there is an interval to ease. */
+    void open() {
+        if (current() == null) {
+            return;
+        }
         new EasingPicker(studio, settings, current(), this::apply).show(choice);
     }
 }

@@ -43,7 +43,8 @@ final class PathSection extends VBox {
         bend.setAccessibleText("Bend of the path");
         HBox.setHgrow(bend, Priority.ALWAYS);
         number.setId("field-bend");
-        number.setMaxWidth(64);
+        number.setMinWidth(68);
+        number.setMaxWidth(68);
         bend.valueProperty().addListener((o, was, is) -> bend(Math.rint(is.doubleValue() * 100) / 100, merge));
         bend.setOnMousePressed(e -> merge = new Object());
         number.onChange((v, m) -> bend(v, m));

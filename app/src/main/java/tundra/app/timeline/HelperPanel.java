@@ -98,7 +98,7 @@ public final class HelperPanel extends VBox {
 
     private HBox row(int i, Param p) {
         var name = new Label(p.label());
-        name.getStyleClass().add("property-name");
+        name.getStyleClass().add("quiet");
         name.setMinWidth(Region.USE_PREF_SIZE);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);

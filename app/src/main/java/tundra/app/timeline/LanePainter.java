@@ -13,6 +13,7 @@ import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.motion.CubicEasing;
 import tundra.core.motion.Key;
+import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
 /** Draws a lane: the value as a curve, or as a band of colour, with the keys as beads on it. A tall lane shows every part's beads. */
@@ -62,11 +63,13 @@ final class LanePainter {
         }
         var beads = new ArrayList<Bead>();
         var grips = new ArrayList<Grip>();
+        // with one easing for the whole way a key only shapes it: its bead stands where the curve passes at its time
+        MotionPath path = track.shape().whole() == null ? null : new MotionPath(t.track(row.element(), tundra.core.model.Properties.POSITION));
         double from = scale.time(scale.left() - 30), to = scale.time(right + 30);
         for (int i = Math.max(0, track.before((long) from)); i < track.keys().size() && track.keys().get(i).time() <= to; i++) {
             Key<T> k = track.keys().get(i);
             var ref = new Keys.Ref(row.element(), p, k.time());
-            double[] parts = p.type().parts(k.value());
+            double[] parts = p.type().parts(path == null ? k.value() : p.cast(path.at(k.time())));
             for (int part = 0; part < (row.editor() && !band ? parts.length : 1); part++) {
                 double y = band ? top + row.height() / 2 : scales.get(part).y(parts[part]);
                 beads.add(new Bead(ref, part, scale.x(k.time()), y));
@@ -96,14 +99,23 @@ final class LanePainter {
         g.setStroke(ink);
         g.setLineWidth(width);
         g.beginPath();
+        // only where it turns: most of a lane is straight
+        double lastX = 0, lastY = 0, beforeX = 0, beforeY = 0;
         for (int i = 0; i < count; i++) {
-            double x = scale.left() - 14 + i * STEP;
+            double x = scale.left() - 14 + i * STEP, y = s.y(values[i]);
             if (i == 0) {
-                g.moveTo(x, s.y(values[i]));
-            } else {
-                g.lineTo(x, s.y(values[i]));
+                g.moveTo(x, y);
+                lastX = x;
+                lastY = y;
+            } else if (i > 1 && Math.abs(lastY + (beforeY - lastY) / (beforeX - lastX) * (x - lastX) - y) > 0.15) {
+                g.lineTo(beforeX, beforeY);
+                lastX = beforeX;
+                lastY = beforeY;
             }
+            beforeX = x;
+            beforeY = y;
         }
+        g.lineTo(beforeX, beforeY);
         g.stroke();
     }
 

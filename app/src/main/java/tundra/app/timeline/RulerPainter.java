@@ -134,6 +134,7 @@ final class RulerPainter {
         g.setStroke(colors.time());
         g.setLineWidth(2);
         g.strokeLine(x, BAND + 14, x, h);
+        g.setTextBaseline(javafx.geometry.VPos.CENTER);
         double left = Numbers.clamp(x - 28, TimelinePainter.HEAD + 2, w - 58);
         g.setFill(colors.time());
         g.fillRoundRect(left, BAND + 1, 56, 17, 8, 8);

@@ -24,8 +24,12 @@ public final class TimelineCanvas extends Pane {
     static final double HEAD = TimelinePainter.HEAD;
     static final double RULER = RulerPainter.HEIGHT;
     private static final double MARGIN = 14;
+    /** While it plays the values at the left are brought up to date each so many frames. */
+    private static final int WHOLE_EVERY = 8;
     private final Studio studio;
     private final Canvas canvas = new Canvas();
+    /** The playhead alone, so that playing does not draw the lanes anew. */
+    private final Canvas above = new Canvas();
     final TimeRows rows = new TimeRows();
     private final SoundWaves waves = new SoundWaves(this::redraw);
     final TimelinePainter painter;
@@ -36,6 +40,9 @@ public final class TimelineCanvas extends Pane {
     private boolean follow = true;
     private double scrollY;
     private boolean queued;
+    private long drawn;
+    private boolean turned;
+    private int sinceWhole;
 
     public TimelineCanvas(Studio studio) {
         this.studio = studio;
@@ -45,7 +52,8 @@ public final class TimelineCanvas extends Pane {
         setId("timeline");
         setFocusTraversable(true);
         setAccessibleText("Timeline");
-        getChildren().add(canvas);
+        above.setMouseTransparent(true);
+        getChildren().addAll(canvas, above);
         setMinHeight(120);
         var clip = new javafx.scene.shape.Rectangle();
         clip.widthProperty().bind(widthProperty());
@@ -75,7 +83,20 @@ public final class TimelineCanvas extends Pane {
         if (what.contains(Aspect.PLAYHEAD) && studio.playing() && follow) {
             keepPlayheadInView();
         }
-        redraw();
+        boolean onlyTime = studio.playing() && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
+        if (onlyTime && !turned && ++sinceWhole < WHOLE_EVERY) {
+            playhead();
+        } else {
+            sinceWhole = 0;
+            turned = false;
+            redraw();
+        }
+    }
+
+    private void playhead() {
+        GraphicsContext g = above.getGraphicsContext2D();
+        g.clearRect(0, 0, above.getWidth(), above.getHeight());
+        ruler.playhead(g, scale, getHeight(), getWidth(), Palette.of(studio.dark()));
     }
 
     /** While it plays the view turns over when the playhead leaves it. */
@@ -83,6 +104,7 @@ public final class TimelineCanvas extends Pane {
         double x = scale.x(studio.playhead());
         if (!fitted && (x > getWidth() - MARGIN || x < scale.left())) {
             scale = new TimeScale(scale.left(), studio.playhead(), scale.perSecond());
+            turned = true;
         }
     }
 
@@ -127,7 +149,13 @@ public final class TimelineCanvas extends Pane {
         }
     }
 
+    /** How often it was drawn. */
+    public long drawn() {
+        return drawn;
+    }
+
     private void draw() {
+        drawn++;
         double w = getWidth(), h = getHeight();
         if (w < HEAD + 40 || h < RULER + 10) {
             return;
@@ -135,6 +163,8 @@ public final class TimelineCanvas extends Pane {
         if (canvas.getWidth() != w || canvas.getHeight() != h) {
             canvas.setWidth(w);
             canvas.setHeight(h);
+            above.setWidth(w);
+            above.setHeight(h);
         }
         Timeline t = studio.timeline();
         if (fitted) {
@@ -150,7 +180,7 @@ public final class TimelineCanvas extends Pane {
         g.fillRect(0, 0, w, h);
         painter.rows(g, scale, RULER, scrollY, w, h, colors);
         ruler.draw(g, scale, w, colors);
-        ruler.playhead(g, scale, h, w, colors);
+        playhead();
         g.setStroke(colors.line());
         g.setLineWidth(1);
         g.strokeLine(HEAD + 0.5, 0, HEAD + 0.5, h);

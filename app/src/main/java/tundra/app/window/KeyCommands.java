@@ -256,6 +256,7 @@ final class KeyCommands {
         java.util.function.BooleanSupplier animating = () -> s.desk() == Desk.ANIMATE;
         c.add("time-in", "Zoom into time", "Alt+PERIOD", animating, () -> lanes.get().zoom(1.5));
         c.add("time-out", "Zoom out of time", "Alt+COMMA", animating, () -> lanes.get().zoom(1 / 1.5));
+        c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get().pickEasing());
         c.add("lane-grow", "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
         c.add("follow", "Follow the playhead while playing", null, animating, () -> lanes.get().setFollows(!lanes.get().follows()));
     }

@@ -1,11 +1,12 @@
 package tundra.core.edit;
 
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.LongUnaryOperator;
 import tundra.core.geometry.Cubic;
@@ -108,32 +109,44 @@ public final class Keys {
 
     /** Moves keys to new times. A moved key replaces one that stays at its new time. */
     public static Board retime(Board board, String timeline, Collection<Ref> refs, LongUnaryOperator times) {
-        return board.mapTimeline(timeline, t -> {
-            Timeline out = t;
-            for (var of : byTrack(refs).entrySet()) {
-                out = retime(out, of.getValue().getFirst().element(), of.getValue().getFirst().property(), of.getValue(), times);
-            }
-            return out;
-        });
+        return board.mapTimeline(timeline, t -> t.withAll(changed(refs, (element, p, of) -> retimed(t, element, p, of, times))));
     }
 
-    private static Map<String, List<Ref>> byTrack(Collection<Ref> refs) {
-        var out = new TreeMap<String, List<Ref>>();
-        refs.forEach(r -> out.computeIfAbsent(r.element() + " " + r.property().key(), k -> new ArrayList<>()).add(r));
+    /** What becomes of a track of which some keys are named. */
+    private interface Change {
+        Track<?> of(String element, Property<?> p, Set<Long> times);
+    }
+
+    private static Map<String, Map<Property<?>, Track<?>>> changed(Collection<Ref> refs, Change change) {
+        var times = new HashMap<String, Map<Property<?>, Set<Long>>>();
+        refs.forEach(r -> times.computeIfAbsent(r.element(), k -> new HashMap<>()).computeIfAbsent(r.property(), k -> new HashSet<>()).add(r.time()));
+        var out = new HashMap<String, Map<Property<?>, Track<?>>>();
+        times.forEach((element, of) -> {
+            var tracks = new HashMap<Property<?>, Track<?>>();
+            of.forEach((p, chosen) -> tracks.put(p, change.of(element, p, chosen)));
+            out.put(element, tracks);
+        });
         return out;
     }
 
-    private static <T> Timeline retime(Timeline t, String element, Property<T> p, List<Ref> refs, LongUnaryOperator times) {
+    private static <T> Track<T> retimed(Timeline t, String element, Property<T> p, Set<Long> chosen, LongUnaryOperator times) {
         Track<T> track = t.track(element, p);
         if (track == null) {
-            return t;
+            return null;
         }
-        var chosen = new HashSet<Long>();
-        refs.forEach(r -> chosen.add(r.time()));
         var all = new TreeMap<Long, Key<T>>();
-        track.keys().stream().filter(k -> !chosen.contains(k.time())).forEach(k -> all.put(k.time(), k));
-        track.keys().stream().filter(k -> chosen.contains(k.time())).map(k -> k.at(times.applyAsLong(k.time()))).forEach(k -> all.put(k.time(), k));
-        return t.with(element, p, track.withKeys(List.copyOf(all.values())));
+        for (Key<T> k : track.keys()) {
+            if (!chosen.contains(k.time())) {
+                all.put(k.time(), k);
+            }
+        }
+        for (Key<T> k : track.keys()) {
+            if (chosen.contains(k.time())) {
+                Key<T> moved = k.at(times.applyAsLong(k.time()));
+                all.put(moved.time(), moved);
+            }
+        }
+        return track.withKeys(List.copyOf(all.values()));
     }
 
     /** How times go when keys are stretched around one time: by a factor, to frames, within the timeline. */
@@ -144,22 +157,14 @@ public final class Keys {
     /** Plays the keys backwards within the time that they take: times, easings and path handles are mirrored. */
     public static Board reverse(Board board, String timeline, Collection<Ref> refs) {
         long lo = refs.stream().mapToLong(Ref::time).min().orElse(0), hi = refs.stream().mapToLong(Ref::time).max().orElse(0);
-        return board.mapTimeline(timeline, t -> {
-            Timeline out = t;
-            for (List<Ref> of : byTrack(refs).values()) {
-                out = reverse(out, of.getFirst().element(), of.getFirst().property(), of, lo + hi);
-            }
-            return out;
-        });
+        return board.mapTimeline(timeline, t -> t.withAll(changed(refs, (element, p, of) -> reversed(t, element, p, of, lo + hi))));
     }
 
-    private static <T> Timeline reverse(Timeline t, String element, Property<T> p, List<Ref> refs, long sum) {
+    private static <T> Track<T> reversed(Timeline t, String element, Property<T> p, Set<Long> chosen, long sum) {
         Track<T> track = t.track(element, p);
         if (track == null) {
-            return t;
+            return null;
         }
-        var chosen = new HashSet<Long>();
-        refs.forEach(r -> chosen.add(r.time()));
         var all = new TreeMap<Long, Key<T>>();
         track.keys().stream().filter(k -> !chosen.contains(k.time())).forEach(k -> all.put(k.time(), k));
         List<Key<T>> mine = track.keys().stream().filter(k -> chosen.contains(k.time())).toList();
@@ -169,7 +174,7 @@ public final class Keys {
             var easing = i > 0 ? Reversed.of(mine.get(i - 1).easing()) : mine.getLast().easing();
             all.put(sum - k.time(), new Key<>(sum - k.time(), k.value(), easing, k.out(), k.in(), k.own()));
         }
-        return t.with(element, p, track.withKeys(List.copyOf(all.values())));
+        return track.withKeys(List.copyOf(all.values()));
     }
 
     /** Gives the intervals that start at these keys an easing. */

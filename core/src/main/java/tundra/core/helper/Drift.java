@@ -33,7 +33,7 @@ final class Drift implements Helper {
     @Override
     public List<Param> params() {
         return List.of(Param.number("Amount", "px", 0, 10_000, 20), Param.number("Turn", "°", 0, 360, 4), Param.number("Pace", "a second", 0.1, 20, 1),
-                Param.number("Length (0: to the end)", "s", 0, 3600, 0), Param.number("Seed", "", 0, 99_999, 7));
+                Param.number("Length, 0 to the end", "s", 0, 3600, 0), Param.number("Seed", "", 0, 99_999, 7));
     }
 
     @Override

@@ -22,7 +22,7 @@ final class Swing implements Helper {
     @Override
     public List<Param> params() {
         return List.of(Param.number("Angle", "°", 0.1, 360, 20), Param.number("Time to and fro", "s", 0.05, 60, 1),
-                Param.percent("Kept each way", 0, 0.99, 0.75), Param.number("Ways (0: until still)", "", 0, 200, 0));
+                Param.percent("Kept each way", 0, 0.99, 0.75), Param.number("Ways, 0 for all", "", 0, 200, 0));
     }
 
     @Override

@@ -24,7 +24,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     public static final String MAIN = "Main";
 
     public Timeline {
-        markers = markers.stream().sorted(Comparator.comparingLong(Marker::time)).toList();
+        markers = markers.isEmpty() ? List.of() : markers.stream().sorted(Comparator.comparingLong(Marker::time)).toList();
         sounds = List.copyOf(sounds);
     }
 
@@ -63,6 +63,28 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
             of.put(p, track);
         }
         return withTracks(element, of);
+    }
+
+    /** With other keys for many properties at once; null takes keys away. */
+    public Timeline withAll(Map<String, Map<Property<?>, Track<?>>> changed) {
+        var all = new LinkedHashMap<>(tracks);
+        changed.forEach((element, tracksOf) -> {
+            var of = new TreeMap<Property<?>, Track<?>>((a, b) -> a.index() - b.index());
+            of.putAll(tracksOf(element));
+            tracksOf.forEach((p, track) -> {
+                if (track == null) {
+                    of.remove(p);
+                } else {
+                    of.put(p, track);
+                }
+            });
+            if (of.isEmpty()) {
+                all.remove(element);
+            } else {
+                all.put(element, of);
+            }
+        });
+        return new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds);
     }
 
     public Timeline withTracks(String element, Map<Property<?>, Track<?>> of) {

@@ -1,6 +1,5 @@
 package tundra.core.motion;
 
-import java.util.ArrayList;
 import java.util.List;
 import tundra.core.geometry.ArcLength;
 import tundra.core.geometry.Cubic;
@@ -14,20 +13,36 @@ public final class MotionPath {
     private static final int DIRECTIONS = 32;
     private final Track<Point> track;
     private final List<Key<Point>> keys;
-    private final List<ArcLength> lengths = new ArrayList<>();
-    /** Of each interval the way to its start along the path; the last is the whole length. */
-    private final double[] upTo;
+    /** The measured curves; one is measured when it is first walked, since most of a document's paths are not at any one time. */
+    private final ArcLength[] arcs;
+    /** Of each interval the way to its start along the path; the last is the whole length. Null until it is asked for. */
+    private double[] upTo;
     private double[][] directions;
 
     public MotionPath(Track<Point> track) {
         this.track = track;
         this.keys = Bend.handles(track);
-        this.upTo = new double[keys.size()];
-        for (int i = 0; i + 1 < keys.size(); i++) {
-            ArcLength arc = curved(i) ? new ArcLength(segment(i)) : null;
-            lengths.add(arc);
-            upTo[i + 1] = upTo[i] + (arc == null ? keys.get(i).value().distance(keys.get(i + 1).value()) : arc.total());
+        this.arcs = new ArcLength[Math.max(0, keys.size() - 1)];
+    }
+
+    /** The measure of a curved interval; null for a straight one. */
+    private ArcLength arc(int i) {
+        if (arcs[i] == null && curved(i)) {
+            arcs[i] = new ArcLength(segment(i));
         }
+        return arcs[i];
+    }
+
+    private double[] upTo() {
+        if (upTo == null) {
+            double[] sums = new double[keys.size()];
+            for (int i = 0; i < arcs.length; i++) {
+                ArcLength arc = arc(i);
+                sums[i + 1] = sums[i] + (arc == null ? keys.get(i).value().distance(keys.get(i + 1).value()) : arc.total());
+            }
+            upTo = sums;
+        }
+        return upTo;
     }
 
     /** The keys with the handles that are seen: their own, or those that the path's bend makes. */
@@ -37,7 +52,7 @@ public final class MotionPath {
 
     /** In px. */
     public double length() {
-        return upTo[upTo.length - 1];
+        return upTo()[keys.size() - 1];
     }
 
     /** The curve between key {@code i} and the next. */
@@ -58,11 +73,11 @@ public final class MotionPath {
 
     private Spot spot(double time) {
         int i = track.before((long) Math.floor(time));
-        if (i < 0 || lengths.isEmpty()) {
+        if (i < 0 || arcs.length == 0) {
             return new Spot(0, 0);
         }
-        if (i >= lengths.size()) {
-            return new Spot(lengths.size() - 1, 1);
+        if (i >= arcs.length) {
+            return new Spot(arcs.length - 1, 1);
         }
         if (track.shape().whole() == null) {
             return new Spot(i, track.progress(i, time));
@@ -73,16 +88,16 @@ public final class MotionPath {
 
     private Spot spotAt(double distance) {
         int i = 0;
-        while (i + 1 < lengths.size() && distance > upTo[i + 1]) {
+        while (i + 1 < arcs.length && distance > upTo()[i + 1]) {
             i++;
         }
-        double span = upTo[i + 1] - upTo[i];
-        return new Spot(i, span == 0 ? 0 : (distance - upTo[i]) / span);
+        double span = upTo()[i + 1] - upTo()[i];
+        return new Spot(i, span == 0 ? 0 : (distance - upTo()[i]) / span);
     }
 
     /** The place at a time in µs, which may lie between two whole ones. */
     public Point at(double time) {
-        if (lengths.isEmpty()) {
+        if (arcs.length == 0) {
             return keys.getFirst().value();
         }
         Spot s = spot(time);
@@ -92,7 +107,7 @@ public final class MotionPath {
     /** The place at eased progress {@code p} of an interval; overshoot goes on along the end's direction. */
     public Point along(int i, double p) {
         Point a = keys.get(i).value(), b = keys.get(i + 1).value();
-        ArcLength arc = lengths.get(i);
+        ArcLength arc = arc(i);
         if (arc == null) {
             return a.lerp(b, p);
         }
@@ -110,7 +125,7 @@ public final class MotionPath {
      * so that what faces the path never spins the long way round.
      */
     public double direction(double time) {
-        if (lengths.isEmpty() || length() == 0) {
+        if (arcs.length == 0 || length() == 0) {
             return 0;
         }
         Spot s = spot(time);
@@ -121,16 +136,16 @@ public final class MotionPath {
     }
 
     private double raw(int i, double p) {
-        ArcLength arc = lengths.get(i);
+        ArcLength arc = arc(i);
         return segment(i).direction(arc == null ? 0.5 : arc.parameterAt(p * arc.total()));
     }
 
     private double[][] directions() {
         if (directions == null) {
-            var all = new double[lengths.size()][DIRECTIONS + 1];
+            var all = new double[arcs.length][DIRECTIONS + 1];
             double last = raw(0, 0);
             for (int i = 0; i < all.length; i++) {
-                boolean still = upTo[i + 1] - upTo[i] < 1e-9;
+                boolean still = upTo()[i + 1] - upTo()[i] < 1e-9;
                 for (int k = 0; k <= DIRECTIONS; k++) {
                     // where nothing moves the last direction is kept
                     last = still ? last : last + wrapped(raw(i, (double) k / DIRECTIONS) - last);
