@@ -50,6 +50,8 @@ public final class Studio {
     private FrameBuilder builder;
     private Fonts measured;
     private Frame frame;
+    private Frame indexed;
+    private java.util.Map<String, Frame.Placed> index;
     private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
     private final EnumSet<Aspect> pending = EnumSet.noneOf(Aspect.class);
 
@@ -230,7 +232,9 @@ public final class Studio {
             inside = null;
         }
         var left = new LinkedHashSet<>(selection);
-        left.removeIf(id -> b.find(id) == null);
+        if (!left.isEmpty()) {
+            left.retainAll(Tree.ids(b.elements()));
+        }
         var leftKeys = new LinkedHashSet<>(keys);
         leftKeys.removeIf(r -> timeline().track(r.element(), r.property()) == null
                 || timeline().track(r.element(), r.property()).keyAt(r.time()) == null);
@@ -268,6 +272,16 @@ public final class Studio {
             frame = soloed(b.at(playhead));
         }
         return frame;
+    }
+
+    /** Where an element stands at the playhead; null when it isn't shown. For asking after many elements at once. */
+    public Frame.Placed placed(String id) {
+        Frame now = frame();
+        if (indexed != now) {
+            index = now.index();
+            indexed = now;
+        }
+        return index.get(id);
     }
 
     private Frame soloed(Frame f) {

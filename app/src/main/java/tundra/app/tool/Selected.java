@@ -6,7 +6,6 @@ import tundra.core.edit.ResizingSeveral;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
-import tundra.core.model.Element;
 
 /** What several selected elements are together. */
 final class Selected {
@@ -39,7 +38,7 @@ final class Selected {
     }
 
     private static Frame.Placed free(Studio studio, String id) {
-        Element e = studio.board().find(id);
-        return e == null || e.locked() ? null : studio.frame().find(id);
+        Frame.Placed placed = studio.placed(id);
+        return placed == null || placed.node().locked() ? null : placed;
     }
 }

@@ -38,7 +38,7 @@ public final class SelectionOverlay implements CanvasView.Overlay {
             return;
         }
         for (String id : studio.selection()) {
-            Frame.Placed placed = studio.frame().find(id);
+            Frame.Placed placed = studio.placed(id);
             if (placed != null) {
                 outline(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1);
             }

@@ -1,6 +1,8 @@
 package tundra.core.frame;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -23,6 +25,21 @@ public record Frame(Point size, Color background, List<FrameNode> nodes) {
     /** Where an element stands; null when the frame does not show it. */
     public Placed find(String id) {
         return find(nodes, id, Affine.IDENTITY);
+    }
+
+    /** Where every element stands, for asking after many of them. */
+    public Map<String, Placed> index() {
+        var out = new HashMap<String, Placed>();
+        index(nodes, Affine.IDENTITY, out);
+        return out;
+    }
+
+    private static void index(List<FrameNode> in, Affine outer, Map<String, Placed> out) {
+        for (FrameNode n : in) {
+            Affine m = outer.times(n.toParent());
+            out.put(n.id(), new Placed(n, m));
+            index(n.children(), m, out);
+        }
     }
 
     private static Placed find(List<FrameNode> in, String id, Affine outer) {

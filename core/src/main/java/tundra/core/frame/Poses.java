@@ -2,7 +2,6 @@ package tundra.core.frame;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.geometry.Point;
@@ -28,7 +27,10 @@ final class Poses {
 
     private final Map<String, List<Timeline>> spans = new HashMap<>();
 
-    private final Map<Track<?>, MotionPath> paths = new IdentityHashMap<>();
+    /** Measured paths by element and timeline, with the keys that they were measured from. */
+    private final Map<String, Measured> paths = new HashMap<>();
+
+    private record Measured(Track<Point> track, MotionPath path) {}
 
     /** @param previous measured paths that may be taken over; null for none */
     Poses(Board board, Poses previous) {
@@ -48,9 +50,10 @@ final class Poses {
         if (places == null) {
             return new Channel<>(p, t, track, null);
         }
-        MotionPath known = previous == null ? null : previous.paths.get(places);
-        MotionPath path = known == null ? new MotionPath(places) : known;
-        paths.put(places, path);
+        String name = t.id() + " " + id;
+        Measured known = previous == null ? null : previous.paths.get(name);
+        MotionPath path = known == null ? new MotionPath(places) : known.track == places ? known.path : new MotionPath(places, known.path);
+        paths.put(name, new Measured(places, path));
         return new Channel<>(p, t, track, path);
     }
 

@@ -52,9 +52,17 @@ public record Cubic(Point p0, Point p1, Point p2, Point p3) {
     private double quadrature(double a, double b) {
         double h = (b - a) / 2, m = (a + b) / 2, sum = 0;
         for (int i = 0; i < X.length; i++) {
-            sum += W[i] * (slope(m - h * X[i]).length() + slope(m + h * X[i]).length());
+            sum += W[i] * (speed(m - h * X[i]) + speed(m + h * X[i]));
         }
         return sum * h;
+    }
+
+    /** The length of the first derivative, without making points: paths are measured with it thousands of times. */
+    private double speed(double t) {
+        double u = 1 - t, a = 3 * u * u, b = 6 * u * t, c = 3 * t * t;
+        double x = a * (p1.x() - p0.x()) + b * (p2.x() - p1.x()) + c * (p3.x() - p2.x());
+        double y = a * (p1.y() - p0.y()) + b * (p2.y() - p1.y()) + c * (p3.y() - p2.y());
+        return Math.sqrt(x * x + y * y);
     }
 
     /** Both halves at {@code t} (de Casteljau). */

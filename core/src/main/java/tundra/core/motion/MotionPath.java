@@ -20,9 +20,17 @@ public final class MotionPath {
     private double[][] directions;
 
     public MotionPath(Track<Point> track) {
+        this(track, null);
+    }
+
+    /** @param before an earlier version of the path, whose measures are taken over where the form is the same; null for none */
+    public MotionPath(Track<Point> track, MotionPath before) {
         this.track = track;
         this.keys = Bend.handles(track);
         this.arcs = new ArcLength[Math.max(0, keys.size() - 1)];
+        for (int i = 0; before != null && i < arcs.length && i < before.arcs.length; i++) {
+            arcs[i] = before.arcs[i] != null && before.segment(i).equals(segment(i)) ? before.arcs[i] : null;
+        }
     }
 
     /** The measure of a curved interval; null for a straight one. */
