@@ -36,6 +36,8 @@ final class Channels {
     static final double FRAME = 1e6 / 120;
     /** Weighs a degree against a pixel, so that baked turns keep within a thousandth of a degree. */
     private static final double TURN = 20;
+    /** Weighs an opacity of 1 against a pixel, so that baked opacities keep within a hundred-thousandth. */
+    private static final double OPACITY = 1600;
     private final Board board;
     private final Timeline timeline;
     private final TextMeasurer measure;
@@ -69,7 +71,7 @@ final class Channels {
         rotation(e, box);
         eased(box.outer(), "transform", timeline.track(id, Properties.SKEW), (a, b, p) -> skew(a.lerp(b, p)));
         eased(box.outer(), "scale", timeline.track(id, Properties.SCALE), (a, b, p) -> pair(a.lerp(b, p), 6, ""));
-        eased(box.outer(), "opacity", timeline.track(id, Properties.OPACITY), (a, b, p) -> Numbers.plain(a + (b - a) * p, 6));
+        opacity(box, timeline.track(id, Properties.OPACITY));
         eased(box.inner(), "translate", timeline.track(id, Properties.PIVOT), (a, b, p) -> pair(a.lerp(b, p).times(-100), 5, "%"));
         paints(e, box, box.shape(), "fill", Properties.FILL);
         List<String> strokes = strokes(e, box);
@@ -87,6 +89,22 @@ final class Channels {
         radius(e, box);
         out.addAll(TextChannels.of(timeline, e, box, measure));
         shown(e, box);
+    }
+
+    /** Where an easing leaves 0 to 1, engines differ in when they clamp it: there it is cut into pieces that stay within. */
+    private void opacity(Boxed box, Track<Double> track) {
+        DoubleFunction<Double> at = t -> track.at(t, Properties.OPACITY.type()::lerp);
+        boolean leaves = false;
+        for (int i = 0; track != null && i <= 400 * (track.keys().size() - 1); i++) {
+            double first = track.keys().getFirst().time(), last = track.keys().getLast().time();
+            double v = at.apply(first + (last - first) * i / Math.max(1, 400.0 * (track.keys().size() - 1)));
+            leaves |= v < -1e-9 || v > 1 + 1e-9;
+        }
+        if (leaves) {
+            bake(box.outer(), "opacity", t -> new double[] {Numbers.clamp(at.apply(t), 0, 1) * OPACITY}, times(track), v -> Numbers.plain(v[0] / OPACITY, 6));
+        } else {
+            eased(box.outer(), "opacity", track, (a, b, p) -> Numbers.plain(a + (b - a) * p, 6));
+        }
     }
 
     static String skew(Point degrees) {

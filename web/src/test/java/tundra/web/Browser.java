@@ -6,9 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import org.openqa.selenium.By;
 import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebElement;
-import org.openqa.selenium.By;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
@@ -58,5 +58,11 @@ final class Browser implements AutoCloseable {
     @Override
     public void close() {
         driver.quit();
+    }
+
+    /** What a page noted in its list {@code heard}. */
+    @SuppressWarnings("unchecked")
+    java.util.List<java.util.List<Number>> heard() {
+        return (java.util.List<java.util.List<Number>>) run("return heard");
     }
 }

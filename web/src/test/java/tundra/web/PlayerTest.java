@@ -15,10 +15,12 @@ import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
+import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
@@ -91,6 +93,45 @@ class PlayerTest {
 
     private double x() {
         return ((Number) browser.run("return parseFloat(getComputedStyle(document.getElementById('t-mover')).translate)")).doubleValue();
+    }
+
+    @Test
+    void soundsStartWithTheirTimeline() throws Exception {
+        Asset wind = Asset.sound("wind.wav", "audio/wav", 500_000, tone());
+        Project p = piece().withAsset(wind);
+        Project with = p.mapBoard("s", b -> b.mapTimeline("main", t -> t.withSounds(List.of(new PlacedSound("s1", wind.hash(), 300_000, 0.5)))));
+        Path page = folder.resolve("sounding");
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(with, null), page, x -> { }, () -> false);
+        try (var files = java.nio.file.Files.list(page.resolve("sounds"))) {
+            assertThat(files.toList()).singleElement().satisfies(f -> assertThat(java.nio.file.Files.readAllBytes(f)).isEqualTo(wind.data()));
+        }
+        browser.open(page, 700, 300);
+        browser.run("""
+                window.heard = [];
+                HTMLMediaElement.prototype.play = function () { heard.push([Tundra.pieces[0].timeline('Main').time, this.currentTime, this.volume]); return Promise.resolve(); };
+                Tundra.pieces[0].timeline('Main').playFromStart();""");
+        Thread.sleep(700);
+        List<List<Number>> heard = browser.heard();
+        assertThat(heard).hasSize(1);
+        assertThat(heard.getFirst().get(0).doubleValue()).as("ms").isBetween(295.0, 400.0);
+        assertThat(heard.getFirst().get(1).doubleValue()).isZero();
+        assertThat(heard.getFirst().get(2).doubleValue()).isEqualTo(0.5);
+        // from its middle on it goes on from there; past its end it is silent
+        browser.run("const t = Tundra.pieces[0].timeline('Main'); t.pause(); heard.length = 0; t.goTo(500); t.play();");
+        assertThat(browser.heard()).hasSize(1);
+        browser.run("const t = Tundra.pieces[0].timeline('Main'); t.pause(); heard.length = 0; t.goTo(1500); t.play();");
+        Thread.sleep(100);
+        assertThat(browser.heard()).isEmpty();
+    }
+
+    /** Half a second of silence as a WAV of 8,000 8-bit samples. */
+    private static byte[] tone() {
+        byte[] data = new byte[44 + 4000];
+        var b = java.nio.ByteBuffer.wrap(data).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        b.put("RIFF".getBytes()).putInt(36 + 4000).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(8000).putInt(8000)
+                .putShort((short) 1).putShort((short) 8).put("data".getBytes()).putInt(4000);
+        java.util.Arrays.fill(data, 44, data.length, (byte) 128);
+        return data;
     }
 
     @Test

@@ -15,6 +15,7 @@ public final class Playback {
     private long lastFrame;
     private long due;
     private long shown;
+    private long began;
     private final AnimationTimer timer = new AnimationTimer() {
         @Override
         public void handle(long now) {
@@ -53,6 +54,7 @@ public final class Playback {
         due = 0;
         shown = 0;
         lastFrame = -1;
+        began = System.nanoTime();
         studio.setPlaying(true);
         sound.play(studio.project(), studio.timeline(), from);
         timer.start();
@@ -83,6 +85,12 @@ public final class Playback {
 
     public long framesDropped() {
         return Math.max(0, due - shown);
+    }
+
+    /** Frames that are shown each second, measured since play began here. */
+    public double framesPerSecond() {
+        double seconds = (System.nanoTime() - began) / 1e9;
+        return seconds <= 0 ? 0 : shown / seconds;
     }
 
     /** Why no sound is heard, as one sentence; null when it is, or when there is nothing to hear. */

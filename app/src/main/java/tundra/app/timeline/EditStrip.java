@@ -9,6 +9,7 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.core.edit.EditScope;
@@ -17,11 +18,13 @@ import tundra.core.geometry.Numbers;
 /** «Edits go to»: says where a change goes, lets it be chosen, and names what dragging the selection would do now. */
 public final class EditStrip extends HBox {
     private final Studio studio;
+    private final Playback playback;
     private final Map<EditScope, ToggleButton> buttons = new EnumMap<>(EditScope.class);
     private final Label consequence = new Label();
 
-    public EditStrip(Studio studio) {
+    public EditStrip(Studio studio, Playback playback) {
         this.studio = studio;
+        this.playback = playback;
         setId("edit-strip");
         getStyleClass().add("edit-strip");
         setAlignment(Pos.CENTER_LEFT);
@@ -63,6 +66,13 @@ public final class EditStrip extends HBox {
         buttons.get(EditScope.WHOLE_MOVE).setText("the whole move");
         buttons.get(EditScope.REST).setText("the resting value");
         buttons.forEach((s, b) -> b.setSelected(s == studio.scope()));
-        consequence.setText(studio.consequence());
+        consequence.setText(studio.playing() ? playing() : studio.consequence());
+    }
+
+    /** How well it plays: frames shown each second, those that came too late, and why nothing is heard. */
+    private String playing() {
+        String frames = Numbers.plain(playback.framesPerSecond(), 0) + " of " + studio.project().frameRate() + " frames a second · "
+                + playback.framesDropped() + " left out";
+        return playback.silent() == null ? frames : frames + " · " + playback.silent();
     }
 }

@@ -22,7 +22,6 @@ import tundra.core.model.Timeline;
 /** The timeline with the buttons that play it. */
 public final class TimelinePanel extends StackPane {
     private final Studio studio;
-    private final Playback playback;
     private final TimelineCanvas lanes;
     private final Label time = new Label();
     private final Label frame = new Label();
@@ -32,7 +31,6 @@ public final class TimelinePanel extends StackPane {
 
     public TimelinePanel(Studio studio, Playback playback, Commands commands) {
         this.studio = studio;
-        this.playback = playback;
         lanes = new TimelineCanvas(studio);
         play = Buttons.icon(commands.get("play"), Icon.PLAY, 18);
         play.getStyleClass().add("play");
@@ -80,8 +78,7 @@ public final class TimelinePanel extends StackPane {
 
     private void refresh() {
         time.setText(TimeText.clock(studio.playhead()));
-        frame.setText("f" + studio.project().frameAt(studio.playhead()) + (studio.playing() && playback.framesDropped() > 0
-                ? " −" + playback.framesDropped() : ""));
+        frame.setText("f" + studio.project().frameAt(studio.playhead()));
         chooser.setText(studio.timeline().name());
     }
 

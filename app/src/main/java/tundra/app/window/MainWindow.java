@@ -96,7 +96,7 @@ public final class MainWindow {
             panel.lanes().onMenu(e -> TimelineMenu.show(w, panel.lanes(), e));
             return panel;
         });
-        strip = new Lazy<>(() -> new EditStrip(studio));
+        strip = new Lazy<>(() -> new EditStrip(studio, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser));
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
