@@ -54,14 +54,20 @@ public final class HandBench implements Asker {
     /** Prints the figures in the form that {@link Bench} reads. */
     public static void main(String[] args) throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-bench").toString());
-        var b = new HandBench();
-        b.open();
-        Result one = b.element(), node = b.node();
-        System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
-        Result[] keys = b.keys();
-        double[] play = b.play();
-        System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%n", keys[0].eventMs, keys[0].pictures,
-                keys[1].eventMs, keys[1].pictures, play[0], play[1]);
+        try {
+            var b = new HandBench();
+            b.open();
+            Result one = b.element(), node = b.node();
+            System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
+            Result[] keys = b.keys();
+            double[] play = b.play();
+            System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%n", keys[0].eventMs, keys[0].pictures,
+                    keys[1].eventMs, keys[1].pictures, play[0], play[1]);
+        } catch (Exception e) {
+            // the window's threads would keep a failed run alive
+            e.printStackTrace();
+            System.exit(1);
+        }
         System.exit(0);
     }
 
@@ -157,13 +163,21 @@ public final class HandBench implements Asker {
         });
         Thread.sleep(1500);
         TimelineCanvas lanes = fx(() -> window.timeline().lanes());
-        Point bead = fx(() -> lanes.place(refs.getFirst().element(), Properties.POSITION, refs.getFirst().time()));
+        Point bead = null;
+        for (int i = 0; i < 100 && bead == null; i++) {
+            Thread.sleep(100);
+            bead = fx(() -> lanes.place(refs.getFirst().element(), Properties.POSITION, refs.getFirst().time()));
+        }
+        if (bead == null) {
+            throw new IllegalStateException("the first lane is not in view");
+        }
+        Point from = bead;
         place(lanes, bead);
         fx(() -> {
             robot.mousePress(MouseButton.PRIMARY);
             return null;
         });
-        Result dragged = timed(lanes, i -> place(lanes, bead.plus(new Point(40 * Math.sin(i / 20.0), 0))));
+        Result dragged = timed(lanes, i -> place(lanes, from.plus(new Point(40 * Math.sin(i / 20.0), 0))));
         fx(() -> {
             robot.mouseRelease(MouseButton.PRIMARY);
             return null;

@@ -99,18 +99,21 @@ final class LanePainter {
         g.setStroke(ink);
         g.setLineWidth(width);
         g.beginPath();
-        // only where it turns: most of a lane is straight
-        double lastX = 0, lastY = 0, beforeX = 0, beforeY = 0;
+        // a point only where the curve leaves the line that it set out on: most of a lane is straight
+        double fromX = 0, fromY = 0, slope = Double.NaN, beforeX = 0, beforeY = 0;
         for (int i = 0; i < count; i++) {
             double x = scale.left() - 14 + i * STEP, y = s.y(values[i]);
             if (i == 0) {
                 g.moveTo(x, y);
-                lastX = x;
-                lastY = y;
-            } else if (i > 1 && Math.abs(lastY + (beforeY - lastY) / (beforeX - lastX) * (x - lastX) - y) > 0.15) {
+                fromX = x;
+                fromY = y;
+            } else if (Double.isNaN(slope)) {
+                slope = (y - fromY) / (x - fromX);
+            } else if (Math.abs(fromY + slope * (x - fromX) - y) > 0.2) {
                 g.lineTo(beforeX, beforeY);
-                lastX = beforeX;
-                lastY = beforeY;
+                fromX = beforeX;
+                fromY = beforeY;
+                slope = (y - fromY) / (x - fromX);
             }
             beforeX = x;
             beforeY = y;
