@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.util.List;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -30,27 +29,13 @@ class DrawnByHandTest extends InWindow {
         return t.canvas(p.x(), p.y());
     }
 
-    private void field(String id, String text) throws Exception {
-        var field = (TextField) RealWindow.fx(() -> t.node(id).lookup(".text-field"));
-        t.click(RealWindow.fx(() -> t.screen(field, 14, 10)));
-        t.until(field::isFocused);
-        t.keys(KeyCode.CONTROL, KeyCode.A);
-        t.type(text);
-        t.until(() -> field.getText().equalsIgnoreCase(text));
-        t.keys(KeyCode.ENTER);
-        RealWindow.fx(() -> {
-            t.w.canvas.requestFocus();
-            return null;
-        });
-    }
-
     private void fill(String hex) throws Exception {
-        field("field-fill", hex);
+        t.fill("field-fill", hex);
     }
 
     private void stroke(String hex, String width) throws Exception {
-        field("field-stroke", hex);
-        field("field-strokeWidth", width);
+        t.fill("field-stroke", hex);
+        t.fill("field-strokeWidth", width);
     }
 
     private void box(KeyCode tool, double x, double y, double w, double h) throws Exception {
@@ -121,22 +106,22 @@ class DrawnByHandTest extends InWindow {
         // two more legs are copies, moved by number
         for (String x : new String[] {"309", "461"}) {
             t.keys(KeyCode.CONTROL, KeyCode.D);
-            field("field-position-x", x);
-            field("field-position-y", "314");
+            t.fill("field-position-x", x);
+            t.fill("field-position-y", "314");
         }
         box(KeyCode.R, 854, 402, 198, 80);
         fill("c8503a");
-        field("field-cornerRadius", "6");
+        t.fill("field-cornerRadius", "6");
         corners(844, 404, 870, 366, 1036, 366, 1064, 404);
         fill("8c332a");
         for (double x : new double[] {874, 926}) {
             box(KeyCode.R, x, 420, 34, 32);
             fill("ffe39a");
-            field("field-cornerRadius", "6");
+            t.fill("field-cornerRadius", "6");
         }
         box(KeyCode.R, 984, 418, 40, 64);
         fill("5b231c");
-        field("field-cornerRadius", "6");
+        t.fill("field-cornerRadius", "6");
         t.run("select-all");
         t.keys(KeyCode.CONTROL, KeyCode.G);
         assertThat(t.studio.board().elements()).hasSize(1);
@@ -155,7 +140,7 @@ class DrawnByHandTest extends InWindow {
         fill("24506e");
         box(KeyCode.R, 222, 518, 34, 22);
         fill("6b4a33");
-        field("field-cornerRadius", "6");
+        t.fill("field-cornerRadius", "6");
         corners(212, 540, 300, 536, 292, 556, 216, 557);
         fill("e9b44c");
         curve(false, 206, 562, 0, 0, 296, 560, 0, 0, 322, 544, 2, -14);
@@ -193,7 +178,7 @@ class DrawnByHandTest extends InWindow {
         }
         box(KeyCode.E, 478.8, 502.8, 4.4, 4.4);
         fill("1d2926");
-        field("field-stroke", "00000000");
+        t.fill("field-stroke", "00000000");
         t.run("select-all");
         t.keys(KeyCode.CONTROL, KeyCode.G);
         assertThat(t.studio.selected().children()).hasSize(7);

@@ -245,6 +245,21 @@ final class RealWindow implements AutoCloseable, Asker {
         }
     }
 
+    /** Puts a number or a colour into a field of the details, and goes back to the canvas. */
+    void fill(String field, String text) throws Exception {
+        var box = (javafx.scene.control.TextField) fx(() -> node(field).lookup(".text-field"));
+        click(fx(() -> screen(box, 14, 10)));
+        until(box::isFocused);
+        keys(KeyCode.CONTROL, KeyCode.A);
+        type(text);
+        until(() -> box.getText().equalsIgnoreCase(text));
+        keys(KeyCode.ENTER);
+        fx(() -> {
+            w.canvas.requestFocus();
+            return null;
+        });
+    }
+
     void run(String command) throws Exception {
         fx(() -> w.commands.run(command));
         settle();

@@ -117,19 +117,6 @@ class TimelineTest extends InWindow {
         t.settle();
     }
 
-    private void field(String id, String text) throws Exception {
-        var field = (TextField) RealWindow.fx(() -> t.node(id).lookup(".text-field"));
-        t.click(RealWindow.fx(() -> t.screen(field, 14, 10)));
-        t.until(field::isFocused);
-        t.keys(KeyCode.CONTROL, KeyCode.A);
-        t.type(text);
-        t.keys(KeyCode.ENTER);
-        RealWindow.fx(() -> {
-            t.w.canvas.requestFocus();
-            return null;
-        });
-    }
-
     @Test
     void aTallLaneEditsValuesAndEasings() throws Exception {
         double y = RealWindow.fx(() -> lanes().rowY("box", Properties.ROTATION));
@@ -390,20 +377,20 @@ class TimelineTest extends InWindow {
         t.settle();
         t.run("helper-Bounce");
         assertThat(keys("ball", Properties.POSITION_Y)).as("seen at once").isNotNull();
-        field("helper-0", "120");
+        t.fill("helper-0", "120");
         assertThat(keys("ball", Properties.POSITION_Y).keys().getFirst().value()).isCloseTo(200, within(0.01));
         t.keys(KeyCode.ESCAPE);
         assertThat(t.studio.timeline().tracksOf("ball")).as("left without a trace").isEmpty();
         assertThat(t.studio.undoName()).isNull();
         t.run("helper-Bounce");
-        field("helper-2", "2");
+        t.fill("helper-2", "2");
         int keys = keys("ball", Properties.POSITION_Y).keys().size();
         assertThat(keys).as("fall and two bounces").isEqualTo(6);
         t.click("helper-take");
         assertThat(t.studio.undoName()).isEqualTo("Bounce");
         // again with other numbers: they replace what was written
         t.run("helper-Bounce");
-        field("helper-2", "1");
+        t.fill("helper-2", "1");
         t.click("helper-take");
         assertThat(keys("ball", Properties.POSITION_Y).keys()).hasSize(4);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -534,5 +521,77 @@ class TimelineTest extends InWindow {
             return null;
         });
         assertThat(t.w.commands.get("delete-timeline").enabled().getAsBoolean()).as("Main stays").isFalse();
+    }
+
+    @Test
+    void theViewIsZoomedUnderThePointerScrolledAndItsLanesResized() throws Exception {
+        Point place = at(x(3), 120);
+        t.moveTo(place);
+        double before = x(4) - x(3);
+        wheel(x(3), 120, 60, true, false);
+        assertThat(x(4) - x(3)).as("wider").isGreaterThan(before * 1.1);
+        assertThat(at(x(3), 120).x()).as("what is under the pointer stays").isCloseTo(place.x(), within(1.0));
+        double from = x(3);
+        wheel(x(3), 120, -40, false, true);
+        assertThat(x(3)).isCloseTo(from - 40, within(1.0));
+        t.run("fit-time");
+        assertThat(x(4) - x(3)).isCloseTo(before, within(0.5));
+        t.run("time-in");
+        assertThat(x(4) - x(3)).isCloseTo(before * 1.5, within(1.0));
+        t.run("fit-time");
+        // the lower edge of a lane's head makes it higher: from 46 px, what follows goes down with it
+        double y = RealWindow.fx(() -> lanes().rowY("box", Properties.POSITION)), next = RealWindow.fx(() -> lanes().rowY("box", Properties.ROTATION));
+        t.drag(at(100, y + 21), at(100, y + 61));
+        assertThat(RealWindow.fx(() -> lanes().rowY("box", Properties.ROTATION))).isCloseTo(next + 40, within(3.0));
+    }
+
+    private void wheel(double x, double y, double by, boolean control, boolean shift) throws Exception {
+        RealWindow.fx(() -> {
+            var inScene = lanes().localToScene(x, y);
+            lanes().fireEvent(new javafx.scene.input.ScrollEvent(javafx.scene.input.ScrollEvent.SCROLL, inScene.getX(), inScene.getY(), 0, 0, shift, control, false, false, true, false,
+                    0, by, 0, by, javafx.scene.input.ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
+                    javafx.scene.input.ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
+            return null;
+        });
+        t.settle();
+    }
+
+    @Test
+    void pathsOfOthersAreShownWhenAskedFor() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.select(List.of("ball"));
+            t.studio.seek(0);
+            return null;
+        });
+        t.settle();
+        assertThat(t.pixel(t.canvas(250, 100)).getGreen()).as("another's path is not shown").isGreaterThan(0.95);
+        t.run("paths-ALL");
+        t.moveTo(t.canvas(500, 350));
+        assertThat(t.pixel(t.canvas(250, 100)).getGreen()).isLessThan(0.9);
+        t.run("paths-NONE");
+        assertThat(t.pixel(t.canvas(250, 100)).getGreen()).isGreaterThan(0.95);
+    }
+
+    @Test
+    void theMenuOffersWhatCanBeDoneNow() throws Exception {
+        choose(new Keys.Ref("box", Properties.ROTATION, 1_000_000), new Keys.Ref("box", Properties.ROTATION, 3_000_000));
+        Point bead = RealWindow.fx(() -> lanes().place("box", Properties.ROTATION, 1_000_000));
+        RealWindow.fx(() -> {
+            var screen = lanes().localToScreen(bead.x(), bead.y());
+            lanes().fireEvent(new javafx.scene.input.ContextMenuEvent(javafx.scene.input.ContextMenuEvent.CONTEXT_MENU_REQUESTED, bead.x(), bead.y(),
+                    screen.getX(), screen.getY(), false, null));
+            return null;
+        });
+        t.settle();
+        var menu = RealWindow.fx(() -> (javafx.scene.control.ContextMenu) javafx.stage.Window.getWindows().stream()
+                .filter(w -> w instanceof javafx.scene.control.ContextMenu).findFirst().orElseThrow());
+        var words = menu.getItems().stream().map(i -> i.getText() == null ? "" : i.getText()).toList();
+        assertThat(words).anyMatch(w -> w.startsWith("Play keys backwards")).anyMatch(w -> w.startsWith("Work out a move")).noneMatch(w -> w.startsWith("Paste keys"));
+        RealWindow.fx(() -> {
+            menu.getItems().stream().filter(i -> i.getText() != null && i.getText().startsWith("Play keys backwards")).findFirst().orElseThrow().fire();
+            menu.hide();
+            return null;
+        });
+        assertThat(keys("box", Properties.ROTATION).keys()).extracting(Key::value).containsExactly(90.0, 0.0);
     }
 }
