@@ -339,6 +339,7 @@ class TimelineTest extends InWindow {
         seek(1);
         Point seen = RealWindow.fx(() -> t.studio.frame().find("box").bounds().centre());
         assertThat(seen).isEqualTo(new Point(200, 100));
+        assertThat(t.studio.consequence()).isEqualTo("dragging box adds x and y keys here");
         t.hold(KeyCode.CONTROL);
         t.drag(t.canvas(200, 110), t.canvas(200, 140));
         t.letGo(KeyCode.CONTROL);

@@ -18,6 +18,7 @@ import tundra.app.timeline.TimelineCanvas;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
 import tundra.core.edit.Placing;
+import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -151,9 +152,10 @@ final class PropertyRow<T> extends HBox {
         }
         Timeline t = studio.timelineOf(element, property);
         var track = t.track(element, property);
-        boolean here = track != null && track.keyAt(studio.playhead()) != null;
+        boolean apart = property == Properties.POSITION && SplitPosition.is(t, element);
+        boolean here = apart ? SplitPosition.keyed(t, element, studio.playhead()) : track != null && track.keyAt(studio.playhead()) != null;
         key.getStyleClass().removeAll("keyed", "here");
-        if (track != null) {
+        if (track != null || apart) {
             key.getStyleClass().add("keyed");
         }
         if (here) {

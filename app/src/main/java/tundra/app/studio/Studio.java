@@ -14,6 +14,7 @@ import tundra.core.edit.EditScope;
 import tundra.core.edit.History;
 import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
+import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -151,7 +152,7 @@ public final class Studio {
 
     /** The timeline that moves a property: the last one with keys for it, else the chosen one. */
     public Timeline timelineOf(String element, Property<?> p) {
-        return board().timelines().reversed().stream().filter(t -> t.track(element, p) != null).findFirst().orElseGet(this::timeline);
+        return board().timelines().reversed().stream().filter(t -> t.track(element, p) != null || p == Properties.POSITION && SplitPosition.is(t, element)).findFirst().orElseGet(this::timeline);
     }
 
     // --- changes ---

@@ -9,6 +9,7 @@ import tundra.core.edit.Keys;
 import tundra.core.frame.LaneCurve;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Paint;
+import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.motion.CubicEasing;
@@ -87,10 +88,12 @@ final class LanePainter {
     }
 
     private static List<Scale> scales(LaneCurve curve, TimeRows.Row row, double top) {
-        double pad = row.editor() ? TALL_PAD : PAD;
+        double pad = row.editor() ? TALL_PAD : PAD, high = top + pad, low = top + row.height() - pad;
         var out = new ArrayList<Scale>();
         for (int part = 0; part < curve.parts().length; part++) {
-            out.add(new Scale(top + pad, top + row.height() - pad, curve.min()[part], curve.max()[part]));
+            // y grows downwards on the canvas, and so it does in its lane
+            boolean down = row.property() == Properties.POSITION_Y || row.property() == Properties.POSITION && part == 1;
+            out.add(new Scale(down ? low : high, down ? high : low, curve.min()[part], curve.max()[part]));
         }
         return out;
     }

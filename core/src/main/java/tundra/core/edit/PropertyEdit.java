@@ -81,6 +81,10 @@ public final class PropertyEdit {
     public String consequence(Board board, Element e) {
         Track<Point> track = board.timeline(timeline).track(e.id(), Properties.POSITION);
         String name = e.name();
+        if (scope != EditScope.REST && SplitPosition.is(board.timeline(timeline), e.id())) {
+            return scope == EditScope.WHOLE_MOVE ? "dragging " + name + " shifts its whole move, x and y alike"
+                    : "dragging " + name + (SplitPosition.keyed(board.timeline(timeline), e.id(), time) ? " changes its x and y keys here" : " adds x and y keys here");
+        }
         return switch (scope) {
             case REST -> track == null
                     ? "dragging " + name + " moves it for the whole scene"

@@ -29,6 +29,12 @@ public final class SplitPosition {
         return t.track(element, Properties.POSITION_X) != null || t.track(element, Properties.POSITION_Y) != null;
     }
 
+    /** Whether x or y has a key at a time. */
+    public static boolean keyed(Timeline t, String element, long time) {
+        Track<Double> x = t.track(element, Properties.POSITION_X), y = t.track(element, Properties.POSITION_Y);
+        return x != null && x.keyAt(time) != null || y != null && y.keyAt(time) != null;
+    }
+
     static Point at(Board board, Timeline t, String element, long time) {
         return new Point(PropertyEdit.valueAt(board, t, element, Properties.POSITION_X, time),
                 PropertyEdit.valueAt(board, t, element, Properties.POSITION_Y, time));
