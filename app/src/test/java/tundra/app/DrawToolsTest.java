@@ -283,6 +283,51 @@ class DrawToolsTest extends InWindow {
     }
 
     @Test
+    void linesNodesBrushAndGradientHearTheirModifiers() throws Exception {
+        t.keys(KeyCode.L);
+        t.hold(KeyCode.SHIFT);
+        t.drag(t.canvas(50, 50), t.canvas(150, 58));
+        t.letGo(KeyCode.SHIFT);
+        assertThat(t.studio.selected().rest().get(Properties.SIZE).y()).as("in steps of 15°").isCloseTo(0, within(0.01));
+        t.keys(KeyCode.L);
+        t.hold(KeyCode.ALT);
+        t.drag(t.canvas(300, 200), t.canvas(350, 200));
+        t.letGo(KeyCode.ALT);
+        assertThat(t.studio.selected().rest().get(Properties.SIZE).x()).as("to both sides").isCloseTo(100, within(0.01));
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        t.keys(KeyCode.B);
+        t.dragHold(t.canvas(60, 300), t.canvas(160, 320));
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        assertThat(t.studio.board().elements()).as("the brush gave up").hasSize(1);
+        t.run("select-all");
+        t.run("delete");
+        Element e = add("Field", new Content.Rectangle(), new Rect(100, 100, 120, 80), filled("#5F8FA3"));
+        t.keys(KeyCode.N);
+        t.hold(KeyCode.SHIFT);
+        t.drag(t.canvas(220, 180), t.canvas(260, 190));
+        t.letGo(KeyCode.SHIFT);
+        Rect r = RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds());
+        assertThat(r.right()).isCloseTo(260, within(1.0));
+        assertThat(r.bottom()).as("along one direction").isCloseTo(180, within(0.01));
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        RealWindow.fx(() -> {
+            t.studio.set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
+            t.w.tools.take(ToolKind.GRADIENT);
+            return null;
+        });
+        t.settle();
+        t.hold(KeyCode.SHIFT);
+        t.drag(t.canvas(220, 140), t.canvas(200, 144));
+        t.letGo(KeyCode.SHIFT);
+        Point end = ((Gradient) now(e).rest().get(Properties.FILL)).end();
+        assertThat(end.y()).as("in steps of an angle").isCloseTo(0.5, within(0.001));
+        assertThat(end.x()).isBetween(0.7, 0.95);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(((Gradient) now(e).rest().get(Properties.FILL)).end().x()).isEqualTo(1);
+    }
+
+    @Test
     void severalAreResizedTogether() throws Exception {
         Element a = add("A", new Content.Rectangle(), new Rect(100, 100, 40, 40), filled("#C8503A"));
         Element b = add("B", new Content.Ellipse(), new Rect(200, 160, 40, 40), filled("#5F8FA3"));
