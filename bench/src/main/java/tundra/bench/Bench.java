@@ -37,7 +37,11 @@ public final class Bench {
         bound("click to filled region, 200 strokes of 100 points, net kept", region[1], "ms", 150);
         figure("making that net, off the interface thread", region[0], "ms");
         var hand = new StartBench(root);
-        for (String line : hand.hand().lines().filter(l -> l.matches("[a-z]+ [0-9.]+ [0-9.]+")).toList()) {
+        var lines = hand.hand().lines().filter(l -> l.matches("[a-z]+ [0-9.]+ [0-9.]+")).toList();
+        if (lines.size() < 5) {
+            System.out.println("the hand's bench ended before it had measured everything" + verdict(false));
+        }
+        for (String line : lines) {
             String[] part = line.split(" ");
             double first = Double.parseDouble(part[1]), second = Double.parseDouble(part[2]);
             if (part[0].equals("play")) {

@@ -24,6 +24,7 @@ import tundra.app.window.Asker;
 import tundra.app.window.MainWindow;
 import tundra.app.window.Workshop;
 import tundra.core.edit.Keys;
+import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
@@ -36,7 +37,6 @@ import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
-import tundra.samples.OpenNight;
 
 /** Drags in the real window with real mouse events: the interface thread's own time for each, and the pictures it gives. */
 public final class HandBench implements Asker {
@@ -52,6 +52,7 @@ public final class HandBench implements Asker {
     private HandBench() {}
 
     /** Prints the figures in the form that {@link Bench} reads. */
+    /** The argument is the demo piece. */
     public static void main(String[] args) throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-bench").toString());
         try {
@@ -60,7 +61,7 @@ public final class HandBench implements Asker {
             Result one = b.element(), node = b.node();
             System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
             Result[] keys = b.keys();
-            double[] play = b.play();
+            double[] play = b.play(ProjectFile.read(Path.of(args[0])));
             System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%n", keys[0].eventMs, keys[0].pictures,
                     keys[1].eventMs, keys[1].pictures, play[0], play[1]);
         } catch (Exception e) {
@@ -223,9 +224,9 @@ public final class HandBench implements Asker {
     }
 
     /** Plays the demo for ten seconds: late frames in percent, and how long the interface thread was held at most, in ms. */
-    private double[] play() throws Exception {
+    private double[] play(Project project) throws Exception {
         fx(() -> {
-            w.studio.open(OpenNight.project(), null);
+            w.studio.open(project, null);
             w.studio.setDesk(Desk.ANIMATE);
             w.playback.setLoop(true);
             return null;

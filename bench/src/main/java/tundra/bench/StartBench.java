@@ -32,6 +32,7 @@ final class StartBench {
     String hand() throws IOException, InterruptedException {
         List<String> c = command(false, false);
         c.set(c.size() - 1, "tundra.bench.HandBench");
+        c.add(root.resolve("samples/open-night.tundra").toString());
         return run(c).said();
     }
 
