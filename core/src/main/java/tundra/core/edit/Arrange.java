@@ -47,8 +47,7 @@ public final class Arrange {
             all.add(named);
             return g.withChildren(all);
         });
-        double sx = Math.hypot(m.a(), m.b());
-        return Placing.through(b, e.id(), m, Math.toDegrees(Math.atan2(m.b(), m.a())), new Point(sx, sx == 0 ? 0 : m.determinant() / sx));
+        return Placing.carried(b, e.id(), m);
     }
 
     /** Puts a top-level element beneath the lowest one that has a stroke over an area of the canvas. */
@@ -149,8 +148,7 @@ public final class Arrange {
         out = parent == null ? out.withElements(inserted(out.elements(), e, index))
                 : out.mapElement(parent, g -> g.withChildren(inserted(g.children(), e, index)));
         Affine m = toCanvas(seen, parent).inverse().times(toCanvas(seen, from));
-        double sx = Math.hypot(m.a(), m.b());
-        return Placing.through(out, id, m, Math.toDegrees(Math.atan2(m.b(), m.a())), new Point(sx, sx == 0 ? 0 : m.determinant() / sx));
+        return Placing.carried(out, id, m);
     }
 
     private static Affine toCanvas(Frame seen, String group) {
@@ -234,11 +232,8 @@ public final class Arrange {
                 continue;
             }
             Affine m = placed.node().toParent();
-            double turn = Math.toDegrees(Math.atan2(m.b(), m.a()));
-            double sx = Math.hypot(m.a(), m.b());
-            Point scale = new Point(sx, sx == 0 ? 0 : m.determinant() / sx);
             for (Element c : g.children()) {
-                b = Placing.through(b, c.id(), m, turn, scale);
+                b = Placing.carried(b, c.id(), m);
                 out.add(c.id());
             }
             b = tidy(b.withElements(Tree.replace(b.elements(), id, Element::children)));

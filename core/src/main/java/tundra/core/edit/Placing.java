@@ -1,10 +1,12 @@
 package tundra.core.edit;
 
+import java.util.List;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
+import tundra.core.model.Values;
 
 /** Moves elements with all their keys. */
 public final class Placing {
@@ -36,6 +38,37 @@ public final class Placing {
                     .mapKeys(id, Properties.SCALE, k -> k.with(k.value().times(scale))));
         }
         return b;
+    }
+
+    /**
+     * An element taken from one parent to another without a change of what is seen: a turned one in a group that is stretched gets
+     * a skew. Where its turn, scale or skew have keys, a stretch along other axes than its own can't be kept.
+     */
+    static Board carried(Board board, String id, Affine map) {
+        double sx = Math.hypot(map.a(), map.b()), turn = Math.toDegrees(Math.atan2(map.b(), map.a()));
+        Point scale = new Point(sx, sx == 0 ? 0 : map.determinant() / sx);
+        Board b = through(board, id, map, turn, scale);
+        Values was = board.rest(id), now = b.rest(id);
+        Affine wanted = map.times(linear(was)), got = linear(now);
+        boolean keyed = board.timelines().stream().anyMatch(t -> List.of(Properties.ROTATION, Properties.SCALE, Properties.SKEW).stream()
+                .anyMatch(p -> t.track(id, p) != null));
+        double length = Math.hypot(wanted.a(), wanted.b());
+        if (keyed || same(wanted, got) || length < 1e-9 || Math.abs(wanted.determinant()) < 1e-9) {
+            return b;
+        }
+        // N = R · S · skewX: the first column turns and scales, what the second has along it is the skew
+        double along = (wanted.a() * wanted.c() + wanted.b() * wanted.d()) / length;
+        return b.withRest(id, v -> v.with(Properties.ROTATION, Math.toDegrees(Math.atan2(wanted.b(), wanted.a())))
+                .with(Properties.SCALE, new Point(length, wanted.determinant() / length))
+                .with(Properties.SKEW, new Point(Math.toDegrees(Math.atan(along / length)), 0)));
+    }
+
+    private static Affine linear(Values v) {
+        return Affine.turned(v.get(Properties.ROTATION), v.get(Properties.SCALE), v.get(Properties.SKEW));
+    }
+
+    private static boolean same(Affine a, Affine b) {
+        return Math.abs(a.a() - b.a()) + Math.abs(a.b() - b.b()) + Math.abs(a.c() - b.c()) + Math.abs(a.d() - b.d()) < 1e-9;
     }
 
     /** Mirrored left to right about an upright line of its parent, with its whole move. */

@@ -28,9 +28,8 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
         double reach = fromCentre ? 2 : 1;
         double kx = factor(box.x(), local.x() * reach, handle.x()), ky = factor(box.y(), local.y() * reach, handle.y());
         if (proportional) {
-            double k = handle.x() == 0.5 ? ky : handle.y() == 0.5 ? kx : Math.abs(kx - 1) > Math.abs(ky - 1) ? kx : ky;
-            kx = k;
-            ky = k;
+            kx = even(handle, kx, ky);
+            ky = kx;
         }
         boolean sized = !(content instanceof Content.Text || content instanceof Content.Group);
         Property<Point> sizing = sized ? Properties.SIZE : Properties.SCALE;
@@ -49,7 +48,12 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
         return new Result(sizing, value, start.get(Properties.POSITION).plus(before).minus(after));
     }
 
-    private static double factor(double length, double by, double side) {
+    /** One factor for both sides: that of the side that the handle moves, at a corner the greater change. */
+    static double even(Point handle, double kx, double ky) {
+        return handle.x() == 0.5 ? ky : handle.y() == 0.5 ? kx : Math.abs(kx - 1) > Math.abs(ky - 1) ? kx : ky;
+    }
+
+    static double factor(double length, double by, double side) {
         if (side == 0.5 || length == 0) {
             return 1;
         }

@@ -49,9 +49,8 @@ public record ResizingSeveral(Rect bounds, Point handle, List<Part> parts) {
         double reach = fromCentre ? 2 : 1;
         double kx = factor(bounds.width(), by.x() * reach, handle.x()), ky = factor(bounds.height(), by.y() * reach, handle.y());
         if (even) {
-            double k = handle.x() == 0.5 ? ky : handle.y() == 0.5 ? kx : Math.abs(kx - 1) > Math.abs(ky - 1) ? kx : ky;
-            kx = k;
-            ky = k;
+            kx = Resizing.even(handle, kx, ky);
+            ky = kx;
         }
         Point anchor = fromCentre ? bounds.centre()
                 : new Point(bounds.x() + bounds.width() * (1 - handle.x()), bounds.y() + bounds.height() * (1 - handle.y()));
@@ -69,6 +68,7 @@ public record ResizingSeveral(Rect bounds, Point handle, List<Part> parts) {
     }
 
     private static double factor(double length, double by, double side) {
-        return side == 0.5 || length == 0 ? 1 : Math.max(0.001, (length + (side == 0 ? -by : by)) / length);
+        // what several are together never turns over
+        return Math.max(0.001, Resizing.factor(length, by, side));
     }
 }

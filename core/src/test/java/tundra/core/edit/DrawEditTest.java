@@ -52,6 +52,21 @@ class DrawEditTest {
     }
 
     @Test
+    void aTurnedElementLeavesAStretchedGroupAsItWasSeen() {
+        Element turned = box("e", 20, 10, 40, 20).with(Properties.ROTATION, 30.0);
+        var group = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)).with(Properties.SCALE, new Point(2, 0.5))
+                .with(Properties.ROTATION, 15.0).with(Properties.SKEW, new Point(10, 0)), new Content.Group(List.of(turned), new Point(100, 60)));
+        Board b = board(group);
+        var before = frame(b, 0).find("e").corners();
+        Board apart = Arrange.ungroup(b, List.of("g"), frame(b, 0)).board();
+        var after = frame(apart, 0).find("e").corners();
+        for (int i = 0; i < 4; i++) {
+            assertThat(after.get(i).distance(before.get(i))).as("corner %d", i).isLessThan(1e-6);
+        }
+        assertThat(apart.find("e").rest().get(Properties.SKEW)).isNotEqualTo(Point.ZERO);
+    }
+
+    @Test
     void aShapeTurnedIntoAPathLooksTheSame() {
         Board b = board(shape("e", new Content.Polygon(5, 0.5), 50, 40, 100, 80).with(Properties.ROTATION, 25.0));
         var before = frame(b, 0).find("e");
