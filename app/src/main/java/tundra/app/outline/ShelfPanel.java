@@ -48,7 +48,7 @@ public final class ShelfPanel extends VBox {
     private final Studio studio;
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
-    private final Label empty = new Label("Pictures, fonts, sounds and swatches are\nkept here. Drop a file to keep it for later.");
+    private final Label empty = new Label("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.");
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
 
@@ -72,6 +72,8 @@ public final class ShelfPanel extends VBox {
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("panel-head");
         empty.getStyleClass().addAll("quiet", "small");
+        empty.setWrapText(true);
+        empty.setMinHeight(USE_PREF_SIZE);
         var content = new VBox(8, empty, pictures, swatches);
         content.getStyleClass().add("shelf-box");
         var scroll = new ScrollPane(content);
