@@ -1,6 +1,7 @@
 package tundra.render;
 
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.ColorFilter;
 import io.github.humbleui.skija.Font;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Matrix33;
@@ -152,7 +153,9 @@ public final class Painter implements AutoCloseable {
     private void image(Canvas canvas, Mark.Image i, double alpha, double scale) {
         Image image = pictures.at(i.asset(), i.size().x() * scale);
         if (image != null && i.size().x() > 0 && i.size().y() > 0) {
-            try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true)) {
+            try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true);
+                    var tint = i.tint() == null ? null : ColorFilter.makeBlend(i.tint().argb(), BlendMode.SRC_IN)) {
+                paint.setColorFilter(tint);
                 canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Shapes.rect(i.size()),
                         SamplingMode.LINEAR, paint, true);
             }

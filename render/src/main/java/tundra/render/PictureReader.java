@@ -3,18 +3,12 @@ package tundra.render;
 import io.github.humbleui.skija.Bitmap;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Codec;
-import io.github.humbleui.skija.ColorAlphaType;
-import io.github.humbleui.skija.ColorSpace;
-import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.Image;
-import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
 import java.io.IOException;
-import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -92,13 +86,12 @@ public final class PictureReader {
     public static Pixels pixels(Asset a, int most) {
         double k = Math.min(1, (double) most / Math.max(a.width(), a.height()));
         int w = (int) Math.max(1, Math.round(a.width() * k)), h = (int) Math.max(1, Math.round(a.height() * k));
-        try (Image whole = decode(a.data()); Surface s = Surface.makeRasterN32Premul(w, h); Bitmap b = new Bitmap()) {
-            s.getCanvas().drawImageRect(whole, Rect.makeWH(whole.getWidth(), whole.getHeight()), Rect.makeWH(w, h), SamplingMode.MITCHELL, null, true);
-            b.allocPixels(new ImageInfo(w, h, ColorType.BGRA_8888, ColorAlphaType.UNPREMUL, ColorSpace.getSRGB()));
-            s.readPixels(b, 0, 0);
-            int[] out = new int[w * h];
-            ByteBuffer.wrap(b.readPixels()).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer().get(out);
-            return new Pixels(w, h, out);
+        try (Image whole = decode(a.data()); Surface s = Surface.makeRasterN32Premul(w, h)) {
+            s.getCanvas().drawImageRect(whole, Rect.makeWH(whole.getWidth(), whole.getHeight()), Rect.makeWH(w, h),
+                    k < 1 ? SamplingMode.MITCHELL : SamplingMode.DEFAULT, null, true);
+            try (Image made = s.makeImageSnapshot()) {
+                return new Pixels(w, h, Rasters.argb(made));
+            }
         }
     }
 

@@ -13,6 +13,7 @@ import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
@@ -227,7 +228,9 @@ public final class Arrange {
         for (String id : ids) {
             Element g = b.find(id);
             Frame.Placed placed = g == null ? null : seen.find(id);
-            if (placed == null || !(g.content() instanceof Content.Group)) {
+            List<String> path = Tree.path(b.elements(), id);
+            boolean drawing = path.size() > 1 && b.find(path.get(path.size() - 2)).content() instanceof Flipbook;
+            if (placed == null || drawing || !(g.content() instanceof Content.Group)) {
                 out.add(id);
                 continue;
             }

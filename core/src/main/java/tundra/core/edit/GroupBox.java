@@ -10,14 +10,14 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 
-/** Sets a group's own bounds. What is seen stays where it is; the pivot stays in its place too, so that moves and turns go on as they were. */
+/** Sets the bounds of a group or a flipbook. What is seen stays where it is; the pivot stays in its place too, so that moves and turns go on as they were. */
 public final class GroupBox {
     private GroupBox() {}
 
     /** @param box the new bounds in the group's present coordinates; at least 1 px each way */
     public static Board set(Board board, String id, Rect box) {
         Element e = board.find(id);
-        if (e == null || !(e.content() instanceof Content.Group g) || !(box.width() >= 1) || !(box.height() >= 1)) {
+        if (e == null || !(e.content() instanceof Content.Parent g) || !(box.width() >= 1) || !(box.height() >= 1)) {
             return board;
         }
         Point old = g.box(), by = box.topLeft().times(-1), now = new Point(box.width(), box.height());
@@ -26,7 +26,8 @@ public final class GroupBox {
             b = Placing.shift(b, c.id(), by);
         }
         List<Element> children = b.find(id).children();
-        var content = new Content.Group(children, now, g.clip() == null ? null : g.clip().through(Affine.translate(by.x(), by.y())));
+        Content content = g instanceof Content.Group c && c.clip() != null ? new Content.Group(children, now, c.clip().through(Affine.translate(by.x(), by.y())))
+                : g.withChildren(children).withBox(now);
         b = b.mapElement(id, x -> x.withContent(content).with(Properties.PIVOT, pivot(x.rest().get(Properties.PIVOT), old, box)));
         for (Timeline t : board.timelines()) {
             b = b.mapTimeline(t.id(), x -> x.mapKeys(id, Properties.PIVOT, k -> k.with(pivot(k.value(), old, box))));

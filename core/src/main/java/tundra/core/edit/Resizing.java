@@ -12,6 +12,8 @@ import tundra.core.model.Values;
  * a size change it; the others change their scale.
  */
 public record Resizing(Content content, Values start, Point box, Point handle) {
+    /** How thin keeping the area may make it. */
+    private static final double LEAST = 0.02;
 
     /** The values after a drag. {@code sizing} is the size or the scale property, whichever changed. */
     public record Result(Property<Point> sizing, Point sized, Point position) {}
@@ -22,22 +24,34 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
      * @param fromCentre keep the middle where it is rather than the opposite handle
      */
     public Result drag(Point by, boolean proportional, boolean fromCentre) {
+        Point k = factors(by, fromCentre);
+        double even = even(handle, k.x(), k.y());
+        return scaled(proportional ? new Point(even, even) : k, fromCentre);
+    }
+
+    /**
+     * As {@link #drag}, with the area kept: what one side gains the other loses. At a corner the side leads that changes more.
+     */
+    public Result dragKeepingArea(Point by, boolean fromCentre) {
+        Point f = factors(by, fromCentre);
+        boolean wide = handle.y() == 0.5 || handle.x() != 0.5 && Math.abs(Math.log(Math.max(LEAST, f.x()))) >= Math.abs(Math.log(Math.max(LEAST, f.y())));
+        double k = Math.max(LEAST, Math.min(1 / LEAST, wide ? f.x() : f.y()));
+        return scaled(wide ? new Point(k, 1 / k) : new Point(1 / k, k), fromCentre);
+    }
+
+    /** What a drag would stretch each side by. */
+    private Point factors(Point by, boolean fromCentre) {
+        Point local = Affine.turned(start.get(Properties.ROTATION), start.get(Properties.SCALE), start.get(Properties.SKEW)).inverse().apply(by);
+        double reach = fromCentre ? 2 : 1;
+        return new Point(factor(box.x(), local.x() * reach, handle.x()), factor(box.y(), local.y() * reach, handle.y()));
+    }
+
+    private Result scaled(Point k, boolean fromCentre) {
         double turn = start.get(Properties.ROTATION);
         Point scale = start.get(Properties.SCALE), skew = start.get(Properties.SKEW);
-        Point local = Affine.turned(turn, scale, skew).inverse().apply(by);
-        double reach = fromCentre ? 2 : 1;
-        double kx = factor(box.x(), local.x() * reach, handle.x()), ky = factor(box.y(), local.y() * reach, handle.y());
-        if (proportional) {
-            kx = even(handle, kx, ky);
-            ky = kx;
-        }
-        boolean sized = !(content instanceof Content.Text || content instanceof Content.Group);
+        boolean sized = !(content instanceof Content.Text || content instanceof Content.Parent);
         Property<Point> sizing = sized ? Properties.SIZE : Properties.SCALE;
-        if (sized) {
-            kx = Math.max(0, kx);
-            ky = Math.max(0, ky);
-        }
-        Point factor = new Point(kx, ky);
+        Point factor = sized ? new Point(Math.max(0, k.x()), Math.max(0, k.y())) : k;
         Point value = sizing.clamped((sized ? box : scale).times(factor));
         Point nextBox = sized ? value : box, nextScale = sized ? scale : value;
         // what must not move: the opposite handle, or the middle

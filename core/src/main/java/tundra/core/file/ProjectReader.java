@@ -15,7 +15,9 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.RulerLine;
@@ -179,8 +181,37 @@ final class ProjectReader {
             case "picture" -> picture(f);
             case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
                     f.has("clip") ? outline(f, "clip") : null);
+            case "flipbook" -> flipbook(f);
             default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
         };
+    }
+
+    private Content flipbook(Fields f) throws FileProblem {
+        var drawings = new ArrayList<Drawing>();
+        int free = 0;
+        for (JsonNode n : f.list("drawings")) {
+            var d = new Fields(n, "drawing " + (drawings.size() + 1) + " of " + f.where());
+            int start = (int) d.whole("start", 0, Drawing.LIMIT);
+            if (start < free) {
+                throw d.problem("start", "lies within the drawing before it");
+            }
+            Element art = element(d.object("art"));
+            if (!(art.content() instanceof Content.Group)) {
+                throw d.problem("art", "should be a group");
+            }
+            drawings.add(new Drawing(art, start, (int) d.whole("frames", 1, Drawing.LIMIT)));
+            free = drawings.getLast().end();
+            d.keepUnknown(Places.of("drawing", art.id()), unknown);
+        }
+        return new Flipbook(drawings, f.pair("box", 0, Limits.LENGTH), (int) f.whole("rate", 1, 240), ending(f));
+    }
+
+    private static Flipbook.Ending ending(Fields f) throws FileProblem {
+        try {
+            return Flipbook.Ending.valueOf(f.text("ending").toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw f.problem("ending", "should be loop, hold or vanish");
+        }
     }
 
     private static Content.Align align(Fields f) throws FileProblem {

@@ -13,7 +13,9 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -123,6 +125,16 @@ final class ProjectWriter {
                 }
                 ArrayNode children = o.putArray("children");
                 g.children().forEach(c -> children.add(element(c)));
+            }
+            case Flipbook b -> {
+                o.set("box", pair(b.box()));
+                o.put("rate", b.rate()).put("ending", b.ending().name().toLowerCase(Locale.ROOT));
+                ArrayNode drawings = o.putArray("drawings");
+                for (Drawing d : b.drawings()) {
+                    ObjectNode n = drawings.addObject().put("start", d.start()).put("frames", d.frames());
+                    n.set("art", element(d.art()));
+                    unknown(n, Places.of("drawing", d.id()));
+                }
             }
             case Content.Polygon p -> o.put("points", p.points()).put("inner", p.inner());
             case Content.Rectangle r -> { }

@@ -8,7 +8,9 @@ import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Values;
@@ -49,7 +51,7 @@ public final class FrameBuilder {
     }
 
     private boolean findMoving(Element e) {
-        boolean any = poses.animated(e.id());
+        boolean any = poses.animated(e.id()) || e.content() instanceof Flipbook;
         for (Element c : e.children()) {
             any |= findMoving(c);
         }
@@ -106,7 +108,7 @@ public final class FrameBuilder {
 
     private FrameNode node(Element e, long time) {
         Values v = poses.at(e.id(), e.rest(), time);
-        List<FrameNode> children = nodes(e.children(), time);
+        List<FrameNode> children = nodes(seen(e, time), time);
         Last before = last.get(e);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children)) {
             return before.node;
@@ -116,6 +118,20 @@ public final class FrameBuilder {
             last.put(e, new Last(v, n));
         }
         return n;
+    }
+
+    /** The children that are there at a time: of a flipbook's drawings one at most. */
+    private List<Element> seen(Element e, long time) {
+        if (!(e.content() instanceof Flipbook book)) {
+            return e.children();
+        }
+        Drawing d = book.at(board.main().local(time));
+        return d == null ? List.of() : List.of(d.art());
+    }
+
+    /** A drawing of a flipbook as it looks at a time, wherever the flipbook itself stands then. */
+    public FrameNode drawing(Drawing d, long time) {
+        return moving.getOrDefault(d.art(), true) ? node(d.art(), time) : kept(d.art(), time);
     }
 
     private static boolean sameInstances(List<FrameNode> a, List<FrameNode> b) {

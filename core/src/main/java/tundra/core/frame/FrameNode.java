@@ -22,6 +22,14 @@ public record FrameNode(String id, boolean locked, Affine toParent, double opaci
         return new FrameNode(id, locked, m, opacity, box, marks, children, clip);
     }
 
+    public FrameNode withOpacity(double o) {
+        return new FrameNode(id, locked, toParent, o, box, marks, children, clip);
+    }
+
+    public FrameNode withChildren(List<FrameNode> c) {
+        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clip);
+    }
+
     /** The box around all that it paints, strokes included, in its own coordinates. */
     public Rect painted() {
         Rect all = new Rect(0, 0, box.x(), box.y());

@@ -1,6 +1,7 @@
 package tundra.core.frame;
 
 import tundra.core.geometry.Point;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Paint;
 
@@ -10,8 +11,16 @@ public sealed interface Mark {
 
     record Stroke(Form form, Paint paint, Point box, StrokeStyle style) implements Mark {}
 
-    /** A picture of the project, by its hash, stretched to a size. */
-    record Image(String asset, Point size) implements Mark {}
+    /**
+     * A picture of the project, by its hash, stretched to a size.
+     *
+     * @param tint all its pixels in one colour, by their opacity; null for its own colours
+     */
+    record Image(String asset, Point size, Color tint) implements Mark {
+        public Image(String asset, Point size) {
+            this(asset, size, null);
+        }
+    }
 
     record Glyphs(Content.Text text, TextLayout layout, Paint paint) implements Mark {}
 }

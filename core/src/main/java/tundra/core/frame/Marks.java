@@ -28,7 +28,7 @@ public final class Marks {
             case Content.Shape s -> v.get(Properties.SIZE);
             case Content.Picture p -> v.get(Properties.SIZE);
             case Content.Text t -> TextLayout.of(t, measure).box();
-            case Content.Group g -> g.box();
+            case Content.Parent g -> g.box();
         };
     }
 
@@ -38,7 +38,7 @@ public final class Marks {
             case Content.Text t -> v.get(Properties.FILL).visible()
                     ? List.of(new Mark.Glyphs(t, TextLayout.of(t, measure), v.get(Properties.FILL))) : List.of();
             case Content.Picture p -> List.of(new Mark.Image(p.asset(), v.get(Properties.SIZE)));
-            case Content.Group g -> List.of();
+            case Content.Parent g -> List.of();
         };
     }
 

@@ -86,8 +86,20 @@ public sealed interface Content {
     /** A picture of the shelf, by its content hash. */
     record Picture(String asset) implements Content {}
 
+    /** Holds other elements. */
+    sealed interface Parent extends Content permits Group, Flipbook {
+        List<Element> children();
+
+        Parent withChildren(List<Element> children);
+
+        /** The width and height of its own coordinates that it is handled by. */
+        Point box();
+
+        Parent withBox(Point box);
+    }
+
     /** Children from back to front, in a box of its own; {@code clip} in its coordinates hides what lies outside, null hides nothing. */
-    record Group(List<Element> children, Point box, Outline clip) implements Content {
+    record Group(List<Element> children, Point box, Outline clip) implements Parent {
         public Group {
             children = List.copyOf(children);
         }
@@ -96,8 +108,14 @@ public sealed interface Content {
             this(children, box, null);
         }
 
+        @Override
         public Group withChildren(List<Element> c) {
             return new Group(c, box, clip);
+        }
+
+        @Override
+        public Group withBox(Point b) {
+            return new Group(children, b, clip);
         }
     }
 
@@ -116,6 +134,7 @@ public sealed interface Content {
             case Text t -> "text";
             case Picture p -> "picture";
             case Group g -> "group";
+            case Flipbook f -> "flipbook";
         };
     }
 }

@@ -58,12 +58,12 @@ public record Element(String id, String name, boolean locked, boolean hidden, bo
         return id.hashCode();
     }
 
-    /** The children of a group; none for anything else. */
+    /** The children of a group, the drawings of a flipbook; none for anything else. */
     public List<Element> children() {
-        return content instanceof Content.Group g ? g.children() : List.of();
+        return content instanceof Content.Parent p ? p.children() : List.of();
     }
 
     public Element withChildren(List<Element> children) {
-        return withContent(((Content.Group) content).withChildren(children));
+        return withContent(((Content.Parent) content).withChildren(children));
     }
 }

@@ -170,29 +170,4 @@ public final class Morph {
         all.set(contour, new Contour(nodes, true));
         return new Outline(all);
     }
-
-    /** The area that the curves enclose in px², by Green's theorem on each cubic (exact). */
-    public static double area(Outline o) {
-        double sum = 0;
-        for (Contour c : o.contours()) {
-            List<Cubic> segments = new ArrayList<>(c.segments());
-            if (!c.closed() && c.nodes().size() > 1) {
-                segments.add(Cubic.line(c.nodes().getLast().at(), c.nodes().getFirst().at()));
-            }
-            for (Cubic s : segments) {
-                sum += area(s);
-            }
-        }
-        return Math.abs(sum);
-    }
-
-    /** ½∮(x dy − y dx) along one cubic. */
-    private static double area(Cubic s) {
-        return (3 * (cross(s.p0(), s.p1()) * 2 + cross(s.p0(), s.p2()) + cross(s.p1(), s.p2()) + cross(s.p1(), s.p3()) + 2 * cross(s.p2(), s.p3()))
-                + cross(s.p0(), s.p3())) / 20;
-    }
-
-    private static double cross(Point a, Point b) {
-        return a.x() * b.y() - a.y() * b.x();
-    }
 }

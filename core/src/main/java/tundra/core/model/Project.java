@@ -47,6 +47,10 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return new Project(id, n, frameRate, scenes, assets, swatches, unknown);
     }
 
+    public Project withFrameRate(int r) {
+        return new Project(id, name, r, scenes, assets, swatches, unknown);
+    }
+
     public Project withAsset(Asset a) {
         var all = new LinkedHashMap<>(assets);
         all.putIfAbsent(a.hash(), a);

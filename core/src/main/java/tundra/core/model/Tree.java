@@ -57,8 +57,8 @@ public final class Tree {
             if (e.id().equals(id)) {
                 put = by.apply(e);
             } else {
-                List<Element> inner = replace(e.children(), id, by);
-                if (inner == e.children() || inner.equals(e.children())) {
+                List<Element> children = e.children(), inner = replace(children, id, by);
+                if (inner == children || inner.equals(children)) {
                     continue;
                 }
                 put = List.of(e.withChildren(inner));

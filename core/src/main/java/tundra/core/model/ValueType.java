@@ -1,6 +1,7 @@
 package tundra.core.model;
 
 import java.util.List;
+import tundra.core.geometry.Moments;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
@@ -114,7 +115,7 @@ public sealed interface ValueType<T> {
 
         @Override
         public double[] parts(Outline v) {
-            return new double[] {Morph.area(v)};
+            return new double[] {Moments.of(v).area()};
         }
 
         @Override

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Affine;
+import tundra.core.geometry.Moments;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -145,26 +146,26 @@ class KeyTimeTest {
         assertThat(path.length()).isCloseTo(Math.PI * 100, within(0.1));
         Element back = KeyClip.whole(b.main(), List.of("e")).shape("Way", Values.NONE);
         assertThat(back.rest().get(Properties.SIZE).distance(new Point(100, 100))).isLessThan(0.01);
-        assertThat(Morph.area(((Content.Path) back.content()).outline())).isCloseTo(Math.PI * 2500, within(5.0));
+        assertThat(Moments.of(((Content.Path) back.content()).outline()).area()).isCloseTo(Math.PI * 2500, within(5.0));
     }
 
     @Test
     void outlinesBlendNodeByNodeAndGetNodesWhereTheyLackThem() {
         Outline square = Outline.rectangle(new Rect(0, 0, 100, 100), 0), triangle = Outline.polygon(0, 0, 100, 0, 50, 100);
-        assertThat(Morph.area(square)).isCloseTo(10_000, within(1e-9));
-        assertThat(Morph.area(triangle)).isCloseTo(5000, within(1e-9));
-        assertThat(Morph.area(Outline.ellipse(new Rect(0, 0, 100, 60)))).isCloseTo(Math.PI * 50 * 30, within(5.0));
+        assertThat(Moments.of(square).area()).isCloseTo(10_000, within(1e-9));
+        assertThat(Moments.of(triangle).area()).isCloseTo(5000, within(1e-9));
+        assertThat(Moments.of(Outline.ellipse(new Rect(0, 0, 100, 60))).area()).isCloseTo(Math.PI * 50 * 30, within(5.0));
         var pair = Morph.matched(square, triangle);
         assertThat(pair.from().contours().getFirst().nodes()).hasSameSizeAs(pair.to().contours().getFirst().nodes());
-        assertThat(Morph.area(pair.to())).as("cutting changes no form").isCloseTo(5000, within(1e-9));
+        assertThat(Moments.of(pair.to()).area()).as("cutting changes no form").isCloseTo(5000, within(1e-9));
         assertThat(Morph.at(square, triangle, 0)).isEqualTo(pair.from());
         // two squares of a quarter and of all the area: half way the side is in the middle of both
         Outline small = Outline.rectangle(new Rect(25, 25, 50, 50), 0);
-        assertThat(Morph.area(Morph.at(square, small, 0.5))).isCloseTo(75 * 75, within(1e-6));
+        assertThat(Moments.of(Morph.at(square, small, 0.5)).area()).isCloseTo(75 * 75, within(1e-6));
         Outline turned = Morph.startingAt(square, 0, 1);
         assertThat(turned.contours().getFirst().nodes().getFirst()).isEqualTo(square.contours().getFirst().nodes().get(1));
         // a contour that the other lacks grows from a point
         Outline two = new Outline(List.of(square.contours().getFirst(), small.contours().getFirst()));
-        assertThat(Morph.area(Morph.at(square, two, 0))).isCloseTo(10_000, within(1e-6));
+        assertThat(Moments.of(Morph.at(square, two, 0)).area()).isCloseTo(10_000, within(1e-6));
     }
 }

@@ -1,0 +1,23 @@
+package tundra.core.check;
+
+/** What is looked for. */
+public enum Check {
+    BLANK("Blank frame", "A short gap between drawings, which is seen as a flash."),
+    REPEATED("Left over", "The same art twice in one place, or a drawing that repeats the one before."),
+    SIZE("Size jump", "The area of a drawing differs much from that of the one before."),
+    LOOP("Loop ends", "The end of a loop differs more from its start than any two neighbours do."),
+    UNSEEN("Never shown", "A drawing that no frame shows.");
+
+    public final String title;
+    public final String about;
+
+    Check(String title, String about) {
+        this.title = title;
+        this.about = about;
+    }
+
+    /** Its name in files and on the command line. */
+    public String key() {
+        return name().toLowerCase(java.util.Locale.ROOT);
+    }
+}

@@ -1,0 +1,56 @@
+package tundra.core.check;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.TextMeasurer;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Project;
+import tundra.core.model.Scene;
+import tundra.core.model.Tree;
+
+/** Looks all of a project over. */
+public final class Checks {
+    /** A change of area that is told, as a fraction, unless another is asked for. */
+    public static final double JUMP = 0.25;
+
+    private Checks() {}
+
+    /**
+     * All findings, scene by scene in the order of {@link Check} and time.
+     *
+     * @param jump the change of area from one drawing to the next that is told, as a fraction
+     * @param progress gets 0..1
+     * @param cancelled asked often; once it is true what was found so far comes back
+     */
+    public static List<Finding> run(Project project, TextMeasurer measure, Eyes eyes, double jump, DoubleConsumer progress, BooleanSupplier cancelled) {
+        eyes.use(project);
+        var books = new ArrayList<Runnable>();
+        var out = new ArrayList<Finding>();
+        for (Scene s : project.scenes()) {
+            var here = new ArrayList<Element>();
+            Tree.each(s.board().elements(), e -> {
+                if (e.content() instanceof Flipbook && !e.guide()) {
+                    here.add(e);
+                }
+            });
+            if (!here.isEmpty()) {
+                var builder = new FrameBuilder(s.board(), measure);
+                here.forEach(e -> books.add(() -> {
+                    var found = new ArrayList<>(new FlipbookChecks(s, e, builder, eyes, jump, cancelled).run());
+                    found.sort(Comparator.comparing(Finding::check).thenComparingLong(Finding::time));
+                    out.addAll(found);
+                }));
+            }
+        }
+        for (int i = 0; i < books.size() && !cancelled.getAsBoolean(); i++) {
+            books.get(i).run();
+            progress.accept((i + 1.0) / books.size());
+        }
+        return out;
+    }
+}

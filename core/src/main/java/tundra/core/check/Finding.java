@@ -1,0 +1,19 @@
+package tundra.core.check;
+
+import java.util.function.UnaryOperator;
+import tundra.core.model.Board;
+
+/**
+ * Something that looks wrong, where it is, and a safe way to mend it if there is one.
+ *
+ * @param scene the id of the scene
+ * @param element the id of the flipbook
+ * @param drawing the id of the drawing's art; null where none is meant
+ * @param time when it is seen, in µs of the scene
+ * @param text one sentence
+ */
+public record Finding(Check check, String scene, String element, String drawing, long time, String text, Fix fix) {
+
+    /** A change that loses nothing that can be seen. */
+    public record Fix(String name, UnaryOperator<Board> change) {}
+}

@@ -1,0 +1,231 @@
+package tundra.core.check;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+import tundra.core.edit.Drawings;
+import tundra.core.flip.Ink;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.model.Board;
+import tundra.core.model.Drawing;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Scene;
+import tundra.core.model.Tree;
+
+/** The checks of one flipbook. */
+final class FlipbookChecks {
+    /** An empty stretch longer than this many seconds is meant. */
+    private static final double FLASH = 0.17;
+    private static final double SAME = 0.002;
+    private final Scene scene;
+    private final Element element;
+    private final Flipbook book;
+    private final FrameBuilder builder;
+    private final Eyes eyes;
+    private final double jump;
+    private final BooleanSupplier cancelled;
+    private final List<Ink> inks = new ArrayList<>();
+    private final List<Finding> out = new ArrayList<>();
+
+    FlipbookChecks(Scene scene, Element element, FrameBuilder builder, Eyes eyes, double jump, BooleanSupplier cancelled) {
+        this.scene = scene;
+        this.element = element;
+        this.book = (Flipbook) element.content();
+        this.builder = builder;
+        this.eyes = eyes;
+        this.jump = jump;
+        this.cancelled = cancelled;
+    }
+
+    List<Finding> run() {
+        for (Drawing d : book.drawings()) {
+            if (cancelled.getAsBoolean()) {
+                return out;
+            }
+            inks.add(d.art().hidden() ? Ink.NONE : Ink.of(builder.drawing(d, book.timeOf(d.start())), eyes::picture));
+        }
+        blanks();
+        repeats();
+        sizes();
+        loop();
+        unseen();
+        return out;
+    }
+
+    private boolean loops() {
+        return book.ending() == Flipbook.Ending.LOOP;
+    }
+
+    private int longest() {
+        return Math.max(2, (int) Math.floor(FLASH * book.rate()));
+    }
+
+    private String name(int i) {
+        return book.drawings().get(i).art().name();
+    }
+
+    private void add(Check check, int drawing, long frame, String text, Finding.Fix fix) {
+        out.add(new Finding(check, scene.id(), element.id(), drawing < 0 ? null : book.drawings().get(drawing).id(), book.timeOf(frame),
+                element.name() + ": " + text, fix));
+    }
+
+    private Finding.Fix fix(String name, java.util.function.UnaryOperator<Flipbook> change) {
+        return new Finding.Fix(name, b -> b.find(element.id()) instanceof Element e && e.content().equals(book)
+                ? b.mapElement(element.id(), x -> x.withContent(change.apply(book))) : b);
+    }
+
+    private static String frames(int n) {
+        return n == 1 ? "1 frame" : n + " frames";
+    }
+
+    /** Short gaps, and drawings without anything on them, between drawings that show something. */
+    private void blanks() {
+        List<Drawing> all = book.drawings();
+        int n = all.size(), first = -1, last = -1;
+        for (int i = 0; i < n; i++) {
+            if (!inks.get(i).empty()) {
+                first = first < 0 ? i : first;
+                last = i;
+            }
+        }
+        for (int i = 0; i + 1 < n; i++) {
+            int at = i, gap = all.get(i + 1).start() - all.get(i).end();
+            if (gap > 0 && gap <= longest() && i >= first && i < last && !inks.get(i).empty() && !inks.get(i + 1).empty()) {
+                add(Check.BLANK, i + 1, all.get(i).end(), frames(gap) + " without a drawing between " + name(i) + " and " + name(i + 1) + " will flash.",
+                        fix("Hold " + name(i) + " over the gap", b -> b.withDrawings(replaced(b.drawings(), at, all.get(at).held(all.get(at).frames() + gap)))));
+            }
+        }
+        for (int i = 0; i < n; i++) {
+            boolean inside = first >= 0 && (loops() || i > first && i < last);
+            if (inks.get(i).empty() && inside && all.get(i).frames() <= longest()) {
+                int at = i;
+                boolean mends = i > 0 && !inks.get(i - 1).empty() && all.get(i).art().children().isEmpty();
+                add(Check.BLANK, i, all.get(i).start(), name(i) + " shows nothing for " + frames(all.get(i).frames()) + ", which will flash.",
+                        mends ? fix("Hold " + name(i - 1) + " instead", b -> Drawings.merge(b, at - 1)) : null);
+            }
+        }
+    }
+
+    private static List<Drawing> replaced(List<Drawing> in, int at, Drawing by) {
+        var out = new ArrayList<>(in);
+        out.set(at, by);
+        return out;
+    }
+
+    private void repeats() {
+        for (int i = 0; i < book.drawings().size(); i++) {
+            Drawing d = book.drawings().get(i);
+            Drawing before = i > 0 ? book.drawings().get(i - 1) : null;
+            stacked(i, d);
+            if (before != null && !d.art().children().isEmpty() && SameArt.is(before.art(), d.art())) {
+                int at = i;
+                boolean touch = before.end() == d.start();
+                add(Check.REPEATED, i, d.start(), name(i) + " is the same as " + name(i - 1) + "; holding that one longer would do.",
+                        touch ? fix("Hold " + name(i - 1) + " instead", b -> Drawings.merge(b, at - 1)) : null);
+            } else if (before != null) {
+                leftover(i, before, d);
+            }
+        }
+    }
+
+    private void stacked(int i, Drawing d) {
+        List<Element> parts = d.art().children();
+        Set<String> gone = new HashSet<>();
+        for (int a = 0; a < parts.size(); a++) {
+            for (int b = a + 1; b < parts.size(); b++) {
+                if (!gone.contains(parts.get(b).id()) && SameArt.is(parts.get(a), parts.get(b))) {
+                    gone.add(parts.get(b).id());
+                }
+            }
+        }
+        if (!gone.isEmpty()) {
+            add(Check.REPEATED, i, d.start(), name(i) + " holds " + (gone.size() == 1 ? "a part" : gone.size() + " parts") + " twice in the same place.",
+                    new Finding.Fix("Delete the copies", board -> tundra.core.edit.Arrange.delete(board, gone)));
+        }
+    }
+
+    /** A part that stayed where it was while a copy of it moved on. */
+    private void leftover(int i, Drawing before, Drawing d) {
+        for (Element p : d.art().children()) {
+            boolean stayed = before.art().children().stream().anyMatch(x -> SameArt.is(x, p));
+            boolean moved = stayed && d.art().children().stream().anyMatch(x -> x != p && SameArt.form(x, p) && !SameArt.is(x, p)
+                    && before.art().children().stream().noneMatch(y -> SameArt.is(y, x)));
+            if (moved) {
+                add(Check.REPEATED, i, d.start(), p.name() + " in " + name(i) + " looks left over: it stands where it stood in " + name(i - 1)
+                        + " while a copy of it moved on.", null);
+                return;
+            }
+        }
+    }
+
+    private void sizes() {
+        for (int i = 0; i < inks.size(); i++) {
+            int before = i > 0 ? i - 1 : loops() ? inks.size() - 1 : -1;
+            if (before < 0 || before == i || inks.get(i).empty() || inks.get(before).empty()) {
+                continue;
+            }
+            double change = Ink.change(inks.get(before), inks.get(i));
+            if (Math.abs(change) > jump) {
+                add(Check.SIZE, i, book.drawings().get(i).start(), String.format(Locale.ROOT, "%s covers %.0f%% %s than %s.", name(i),
+                        Math.abs(change) * 100, change > 0 ? "more" : "less", name(before)), null);
+            }
+        }
+    }
+
+    private void loop() {
+        int n = book.drawings().size();
+        if (!loops() || n < 3 || cancelled.getAsBoolean()) {
+            return;
+        }
+        double most = 0;
+        for (int i = 0; i + 1 < n; i++) {
+            if (cancelled.getAsBoolean()) {
+                return;
+            }
+            most = Math.max(most, difference(i, i + 1));
+        }
+        double ends = difference(n - 1, 0);
+        if (ends > Math.max(SAME, most * 1.25)) {
+            add(Check.LOOP, n - 1, book.drawings().getLast().start(), String.format(Locale.ROOT,
+                    "its loop jumps: %s and %s differ by %.0f%%, neighbours by %.0f%% at most.", name(n - 1), name(0), ends * 100, most * 100), null);
+        }
+    }
+
+    private double difference(int a, int b) {
+        List<Drawing> all = book.drawings();
+        return eyes.difference(builder.drawing(all.get(a), book.timeOf(all.get(a).start())), builder.drawing(all.get(b), book.timeOf(all.get(b).start())));
+    }
+
+    private void unseen() {
+        Board board = scene.board();
+        List<String> path = Tree.path(board.elements(), element.id());
+        for (int i = 0; i < book.drawings().size(); i++) {
+            Drawing d = book.drawings().get(i);
+            if (d.art().hidden()) {
+                add(Check.UNSEEN, i, d.start(), name(i) + " is hidden and never shows.", null);
+            } else if (!seen(board, path, d)) {
+                add(Check.UNSEEN, i, d.start(), name(i) + " never shows: " + (book.timeOf(d.start()) >= board.main().duration()
+                        ? board.main().name() + " ends before it comes." : "the flipbook is not seen then."), null);
+            }
+        }
+    }
+
+    /** Whether any frame shows a drawing while the flipbook and all around it are seen. */
+    private boolean seen(Board board, List<String> path, Drawing d) {
+        long duration = board.main().duration();
+        int period = loops() ? Math.max(1, book.end() - book.start()) : Integer.MAX_VALUE;
+        for (long at = d.start(); book.timeOf(at) < duration; at += period) {
+            for (long f = at; f < at + d.frames() && book.timeOf(f) < duration; f++) {
+                long t = book.timeOf(f);
+                if (path.stream().allMatch(id -> board.main().shown().get(id) == null || board.main().shown().get(id).contains(t))) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+}

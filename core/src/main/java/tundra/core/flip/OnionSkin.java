@@ -1,0 +1,166 @@
+package tundra.core.flip;
+
+import java.util.ArrayList;
+import java.util.List;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
+import tundra.core.frame.StrokeStyle;
+import tundra.core.model.Color;
+import tundra.core.model.Drawing;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Paint;
+import tundra.core.model.Tree;
+
+/**
+ * Faint drawings around the current one, for the eye only: locked, so that nothing selects them, and never in what is published.
+ *
+ * @param back how many drawings before the current one are shown
+ * @param ahead how many after it
+ * @param strength how strong the nearest ones are, 0 to 1; those further off are fainter
+ * @param outlines whether only lines are shown instead of tinted fills
+ * @param pinned the id of a drawing that is always shown; null for none
+ */
+public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color aheadTint, double strength, boolean outlines, String pinned) {
+    public static final OnionSkin STANDARD = new OnionSkin(true, 2, 1, Color.parse("#2F78A3"), Color.parse("#C96F1F"), 0.6, true, null);
+    private static final Color PINNED = Color.parse("#8A4F9E");
+    /** Of a line, in px of the screen. */
+    private static final double LINE = 1.6;
+
+    public OnionSkin {
+        back = Math.max(0, Math.min(100, back));
+        ahead = Math.max(0, Math.min(100, ahead));
+        strength = Math.max(0.05, Math.min(1, strength));
+    }
+
+    public OnionSkin withOn(boolean o) {
+        return new OnionSkin(o, back, ahead, backTint, aheadTint, strength, outlines, pinned);
+    }
+
+    public OnionSkin withRange(int b, int a) {
+        return new OnionSkin(on, b, a, backTint, aheadTint, strength, outlines, pinned);
+    }
+
+    public OnionSkin withTints(Color b, Color a) {
+        return new OnionSkin(on, back, ahead, b, a, strength, outlines, pinned);
+    }
+
+    public OnionSkin withStrength(double s) {
+        return new OnionSkin(on, back, ahead, backTint, aheadTint, s, outlines, pinned);
+    }
+
+    public OnionSkin withOutlines(boolean o) {
+        return new OnionSkin(on, back, ahead, backTint, aheadTint, strength, o, pinned);
+    }
+
+    public OnionSkin withPinned(String id) {
+        return new OnionSkin(on, back, ahead, backTint, aheadTint, strength, outlines, id);
+    }
+
+    /** A drawing to be shown, and how. */
+    public record Ghost(int index, Color tint, double strength) {}
+
+    /** Which drawings are shown around a frame, the faintest first. A loop goes on around its ends. */
+    public List<Ghost> around(Flipbook book, long frame) {
+        var out = new ArrayList<Ghost>();
+        int n = book.drawings().size();
+        int now = book.indexAt(frame);
+        // where no drawing is shown, the last one before counts as half a step away
+        int before = now >= 0 ? now - 1 : lastBefore(book, frame), after = now >= 0 ? now + 1 : lastBefore(book, frame) + 1;
+        boolean loop = book.ending() == Flipbook.Ending.LOOP;
+        int pin = pinned == null ? -1 : book.indexOf(pinned);
+        for (int k = Math.max(back, ahead); k >= 1; k--) {
+            double s = strength * Math.pow(0.7, k - 1);
+            add(out, before - (k - 1), k <= back, backTint, s, n, now, loop, pin);
+            add(out, after + (k - 1), k <= ahead, aheadTint, s, n, now, loop, pin);
+        }
+        if (pin >= 0 && pin != now) {
+            out.add(new Ghost(pin, PINNED, strength));
+        }
+        return out;
+    }
+
+    private static void add(List<Ghost> out, int index, boolean wanted, Color tint, double strength, int n, int now, boolean loop, int pin) {
+        int i = loop && n > 0 ? Math.floorMod(index, n) : index;
+        if (wanted && i >= 0 && i < n && i != now && i != pin && out.stream().noneMatch(g -> g.index == i)) {
+            out.add(new Ghost(i, tint, strength));
+        }
+    }
+
+    private static int lastBefore(Flipbook book, long frame) {
+        int i = -1;
+        while (i + 1 < book.drawings().size() && book.drawings().get(i + 1).start() <= frame) {
+            i++;
+        }
+        return i;
+    }
+
+    /**
+     * A frame with the onion skin of a flipbook beneath its current drawing.
+     *
+     * @param time the time of the frame in µs
+     * @param zoom device px for a px of the canvas, which lines are drawn by
+     */
+    public Frame over(Frame frame, FrameBuilder builder, String flipbook, long time, double zoom) {
+        List<String> path = Tree.path(builder.board().elements(), flipbook);
+        Element e = builder.board().find(flipbook);
+        if (!on || e == null || !(e.content() instanceof Flipbook book)) {
+            return frame;
+        }
+        Frame.Placed placed = frame.find(flipbook);
+        if (placed == null) {
+            return frame;
+        }
+        double scale = zoom * Math.sqrt(Math.abs(placed.toCanvas().determinant()));
+        var ghosts = new ArrayList<FrameNode>();
+        for (Ghost g : around(book, book.frameAt(builder.board().main().local(time)))) {
+            Drawing d = book.drawings().get(g.index);
+            if (!d.art().hidden()) {
+                ghosts.add(ghost(builder.drawing(d, time), g.tint, outlines, scale).withOpacity(g.strength));
+            }
+        }
+        return ghosts.isEmpty() ? frame : new Frame(frame.size(), frame.background(), with(frame.nodes(), path, ghosts));
+    }
+
+    private static List<FrameNode> with(List<FrameNode> nodes, List<String> path, List<FrameNode> ghosts) {
+        return nodes.stream().map(n -> {
+            if (!n.id().equals(path.getFirst())) {
+                return n;
+            }
+            if (path.size() > 1) {
+                return n.withChildren(with(n.children(), path.subList(1, path.size()), ghosts));
+            }
+            var children = new ArrayList<>(ghosts);
+            children.addAll(n.children());
+            return n.withChildren(children);
+        }).toList();
+    }
+
+    /** The same forms in a tint, without names. */
+    private static FrameNode ghost(FrameNode n, Color tint, boolean outlines, double scale) {
+        double inner = scale * Math.sqrt(Math.abs(n.toParent().determinant()));
+        var marks = n.marks().stream().map(m -> ghost(m, tint, outlines, inner)).toList();
+        return new FrameNode("", true, n.toParent(), outlines ? 1 : n.opacity(), n.box(), marks,
+                n.children().stream().map(c -> ghost(c, tint, outlines, inner)).toList(), n.clip());
+    }
+
+    private static Mark ghost(Mark mark, Color tint, boolean outlines, double scale) {
+        var line = new StrokeStyle(LINE / Math.max(1e-6, scale), "round", "round", List.of(), 0);
+        return switch (mark) {
+            case Mark.Fill f when outlines -> new Mark.Stroke(f.form(), tint, f.box(), line);
+            case Mark.Stroke s when outlines -> new Mark.Stroke(s.form(), tint, s.box(), line);
+            case Mark.Fill f -> new Mark.Fill(f.form(), mixed(f.paint(), tint), f.box());
+            case Mark.Stroke s -> new Mark.Stroke(s.form(), tint, s.box(), s.style());
+            case Mark.Glyphs g -> new Mark.Glyphs(g.text(), g.layout(), tint);
+            case Mark.Image i -> new Mark.Image(i.asset(), i.size(), tint);
+        };
+    }
+
+    /** Two thirds tint, so that light and dark parts can still be told apart. */
+    private static Color mixed(Paint p, Color tint) {
+        Color c = p.main();
+        return c.lerp(tint.withAlpha(c.alpha()), 0.66);
+    }
+}

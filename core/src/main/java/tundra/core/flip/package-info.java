@@ -1,0 +1,2 @@
+package tundra.core.flip;
+

@@ -1,0 +1,45 @@
+package tundra.render;
+
+import io.github.humbleui.skija.Bitmap;
+import io.github.humbleui.skija.ColorAlphaType;
+import io.github.humbleui.skija.ColorSpace;
+import io.github.humbleui.skija.ColorType;
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.Image;
+import io.github.humbleui.skija.ImageInfo;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+
+/** The pixels of images. */
+final class Rasters {
+    private Rasters() {}
+
+    private static ImageInfo info(int w, int h) {
+        return new ImageInfo(w, h, ColorType.BGRA_8888, ColorAlphaType.UNPREMUL, ColorSpace.getSRGB());
+    }
+
+    /** Row by row, not premultiplied. */
+    static int[] argb(Image image) {
+        int w = image.getWidth(), h = image.getHeight();
+        try (var bitmap = new Bitmap()) {
+            bitmap.allocPixels(info(w, h));
+            if (!image.readPixels(bitmap)) {
+                throw new IllegalStateException("the picture's pixels can't be read");
+            }
+            byte[] bytes = bitmap.readPixels();
+            int[] out = new int[w * h];
+            ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer().get(out);
+            return out;
+        }
+    }
+
+    /** The bytes of a PNG of pixels that aren't premultiplied. */
+    static byte[] png(int[] argb, int w, int h) {
+        ByteBuffer bytes = ByteBuffer.allocate(4 * w * h).order(ByteOrder.LITTLE_ENDIAN);
+        bytes.asIntBuffer().put(argb, 0, w * h);
+        try (Image image = Image.makeRasterFromBytes(info(w, h), bytes.array(), 4L * w); Data data = EncoderPNG.encode(image)) {
+            return data.getBytes();
+        }
+    }
+}
