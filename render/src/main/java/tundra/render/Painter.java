@@ -1,5 +1,6 @@
 package tundra.render;
 
+import io.github.humbleui.skija.BlendMode;
 import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.ColorFilter;
 import io.github.humbleui.skija.Font;
@@ -154,7 +155,7 @@ public final class Painter implements AutoCloseable {
         Image image = pictures.at(i.asset(), i.size().x() * scale);
         if (image != null && i.size().x() > 0 && i.size().y() > 0) {
             try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true);
-                    var tint = i.tint() == null ? null : ColorFilter.makeBlend(i.tint().argb(), BlendMode.SRC_IN)) {
+                    ColorFilter tint = i.tint() == null ? null : ColorFilter.makeBlend(i.tint().argb(), BlendMode.SRC_IN)) {
                 paint.setColorFilter(tint);
                 canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Shapes.rect(i.size()),
                         SamplingMode.LINEAR, paint, true);
