@@ -20,6 +20,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
+import tundra.render.PictureSheets;
 
 /** Art from outside, tracing, the clipboard, words typed on the canvas and groups in the outline, in a real window. */
 class ArtTest extends InWindow {
@@ -214,7 +215,7 @@ class ArtTest extends InWindow {
         var again = tundra.core.file.ProjectFile.read(folder.resolve("fonts.tundra"));
         assertThat(again.assets().values()).extracting(tundra.core.model.Asset::mediaType).containsExactly("font/ttf", "audio/wav");
         var fonts = tundra.render.Fonts.of(again.assets());
-        var page = new tundra.web.PageCompiler(fonts, fonts).compile(again, null);
+        var page = new tundra.web.PageCompiler(fonts, fonts, new PictureSheets()).compile(again, null);
         assertThat(page.files().get("fonts/Tundra-400.ttf")).isEqualTo(OwnFont.bytes());
         // broken ones change nothing
         t.fileToOpen = Files.write(folder.resolve("cut.ttf"), java.util.Arrays.copyOf(OwnFont.bytes(), 400));

@@ -183,6 +183,6 @@ class DrawnByHandTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.G);
         assertThat(t.studio.selected().children()).hasSize(7);
         assertThat(t.studio.selected().rest()).isNotEqualTo(Values.NONE);
-        assertThat(likeness("Hare")).as("dB").isGreaterThan(26);
+        assertThat(likeness("Hare at rest")).as("dB").isGreaterThan(26);
     }
 }

@@ -37,6 +37,7 @@ import tundra.core.motion.NamedEasing;
 import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 import tundra.render.Fonts;
+import tundra.render.PictureSheets;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
 
@@ -88,7 +89,7 @@ class WebViewTest extends InWindow {
     }
 
     private WebView page(Project p) throws Exception {
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(p, null), folder.resolve("page"), x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), x -> { }, () -> false);
         WebView view = RealWindow.fx(() -> {
             var v = new WebView();
             var stage = new Stage();

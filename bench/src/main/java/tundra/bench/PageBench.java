@@ -14,6 +14,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.motion.Key;
 import tundra.render.Fonts;
+import tundra.render.PictureSheets;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
@@ -66,7 +67,7 @@ final class PageBench implements AutoCloseable {
     }
 
     private static Page publish(Project p, Path to) throws Exception {
-        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(p, null);
+        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
         Publisher.publish(page, to, x -> { }, () -> false);
         return page;
     }

@@ -71,7 +71,11 @@ public final class SkiaEyes implements Eyes {
 
     @Override
     public double difference(FrameNode a, FrameNode b) {
-        Rect all = a.toParent().bounds(a.painted()).union(b.toParent().bounds(b.painted()));
+        Rect one = a.inked() == null ? null : a.toParent().bounds(a.inked()), other = b.inked() == null ? null : b.toParent().bounds(b.inked());
+        if (one == null || other == null) {
+            return one == other ? 0 : 1;
+        }
+        Rect all = one.union(other);
         double scale = SIDE / Math.max(1e-6, Math.max(all.width(), all.height()));
         int w = (int) Math.ceil(all.width() * scale) + 2, h = (int) Math.ceil(all.height() * scale) + 2;
         int[] p = paint(a, all, scale, w, h), q = paint(b, all, scale, w, h);

@@ -9,10 +9,12 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Trigger;
 import tundra.core.model.Values;
@@ -25,6 +27,9 @@ import tundra.core.motion.Track;
 public final class OpenNight {
     private static final Easing GENTLE = EasingText.parse("sine-both");
     private static final Easing LANDS = EasingText.parse("cubic-out");
+    /** Where the hare's box begins when it leaves its place, and when, in seconds. */
+    private static final double RUN_FROM = 342;
+    private static final double RUN_AT = 2;
 
     private OpenNight() {}
 
@@ -54,7 +59,8 @@ public final class OpenNight {
         elements.add(Scenery.rotor());
         elements.add(Scenery.hub());
         elements.addAll(Scenery.snow().subList(1, 2));
-        elements.add(Scenery.hare());
+        elements.add(Scenery.hareAtRest());
+        elements.add(Hare.book("Hare", Hare.run(), 24, Flipbook.Ending.LOOP, RUN_FROM, 549));
         elements.add(Scenery.sled());
         elements.add(Art.text("Title", "Open Night", 84, 46, 600, 84, "#FFFFFF"));
         elements.add(Art.text("Subtitle", "Fellmark Station · come and read the sky", 90, 152, 400, 26, "#CFEBE2"));
@@ -83,7 +89,20 @@ public final class OpenNight {
                 .with("s-start-the-sled", Properties.SCALE, new Track<>(List.of(key(2, new Point(0, 0), EasingText.parse("back-out")),
                         key(2.5, new Point(1, 1), LANDS))))
                 .with("s-mast-lamp", Properties.OPACITY, new Track<>(List.of(key(0, 1.0, Easing.HOLD), key(1, 0.2, Easing.HOLD),
-                        key(2, 1.0, Easing.HOLD), key(3, 0.2, Easing.HOLD), key(4, 1.0, Easing.HOLD), key(5, 0.2, Easing.HOLD), key(6, 1.0, Easing.HOLD))));
+                        key(2, 1.0, Easing.HOLD), key(3, 0.2, Easing.HOLD), key(4, 1.0, Easing.HOLD), key(5, 0.2, Easing.HOLD), key(6, 1.0, Easing.HOLD))))
+                .with("s-hare", Properties.POSITION, run())
+                .withShown("s-hare-at-rest", new Span(0, Math.round(RUN_AT * 1e6)))
+                .withShown("s-hare", new Span(Math.round(RUN_AT * 1e6), 8_000_000));
+    }
+
+    /** The drawings of a hop carry it on; at each new one it is set on by as much, so that no foot slips. */
+    private static Track<Point> run() {
+        Point from = new Point(RUN_FROM + 100, 561);
+        var keys = new ArrayList<Key<Point>>();
+        for (int hop = 0; RUN_AT + hop * 0.5 < 8; hop++) {
+            keys.add(key(RUN_AT + hop * 0.5, from.plus(new Point(Hare.HOP * hop, 0)), Easing.HOLD));
+        }
+        return new Track<>(keys);
     }
 
     /** Along the snow from left to right, slower up the rise, with a soft landing. */

@@ -2,6 +2,7 @@ package tundra.web;
 
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
@@ -32,6 +34,8 @@ final class Markup {
     private final Map<String, Boxed> boxes = new HashMap<>();
     private final Set<Face> faces = new LinkedHashSet<>();
     private final Set<String> pictures = new LinkedHashSet<>();
+    private final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
+    private final Map<String, FlipSheet> flips = new HashMap<>();
 
     /** A font that the page uses. */
     record Face(String family, int weight) {}
@@ -55,6 +59,16 @@ final class Markup {
 
     Set<String> pictures() {
         return pictures;
+    }
+
+    /** The sheets that the page needs, by their paths. */
+    Map<String, FlipSheet> sheets() {
+        return sheets;
+    }
+
+    /** Flipbooks that are published as a sheet, by their ids. */
+    Map<String, FlipSheet> flips() {
+        return flips;
     }
 
     static String sceneTarget(Scene s) {
@@ -111,7 +125,7 @@ final class Markup {
         boolean split = Channels.keyed(board, e.id(), Properties.SIZE) || Channels.keyed(board, e.id(), Properties.PIVOT)
                 || Channels.keyed(board, e.id(), Properties.LETTER_SPACING);
         Point shift = split ? Point.ZERO : pivot;
-        boolean group = e.content() instanceof Content.Group;
+        boolean group = e.content() instanceof Content.Parent;
         boxes.put(e.id(), new Boxed(id, split ? id + "-b" : null, group ? null : id + "-s", shift, box));
         out.append("<div id=\"").append(id).append('"');
         if (reactive.contains(e.id())) {
@@ -149,16 +163,43 @@ final class Markup {
             out.append("\">");
         }
         content(board, e, id + "-s", box);
-        for (Element c : e.children()) {
-            element(board, c, reactive);
+        if (e.content() instanceof Flipbook f) {
+            flipbook(board, e, f, reactive);
+        } else {
+            e.children().forEach(c -> element(board, c, reactive));
         }
         out.append(split ? "</div></div>\n" : "</div>\n");
+    }
+
+    /** All drawings lie on top of each other, each in a box that is seen at its frames; or side by side on one picture. */
+    private void flipbook(Board board, Element e, Flipbook f, Set<String> reactive) {
+        FlipSheet sheet = FlipSheet.of(board, e, f, project.assets(), reactive);
+        if (sheet != null) {
+            sheets.put(sheet.path(), sheet);
+            flips.put(e.id(), sheet);
+            out.append(sheet.markup(e));
+            return;
+        }
+        int first = f.indexAt(0);
+        for (int i = 0; i < f.drawings().size(); i++) {
+            Element art = f.drawings().get(i).art();
+            if (!art.hidden()) {
+                out.append("<div id=\"").append(drawingTarget(art)).append('"').append(i == first ? ">" : " style=\"opacity:0\">");
+                element(board, art, reactive);
+                out.append("</div>\n");
+            }
+        }
+    }
+
+    /** The box that shows or hides a drawing. */
+    static String drawingTarget(Element art) {
+        return "t-" + art.id() + "-d";
     }
 
     private Point box(Element e) {
         return switch (e.content()) {
             case Content.Text t -> TextLayout.of((Content.Text) Marks.resolved(t, e.rest()), measure).box();
-            case Content.Group g -> g.box();
+            case Content.Parent g -> g.box();
             default -> e.rest().get(Properties.SIZE);
         };
     }
@@ -169,7 +210,7 @@ final class Markup {
 
     private void content(Board board, Element e, String id, Point box) {
         switch (e.content()) {
-            case Content.Group g -> { }
+            case Content.Parent g -> { }
             case Content.Picture p -> picture(e, p, id, box);
             case Content.Text t -> {
                 out.append("<svg class=\"t-p\">").append(PaintText.definitions(board, e, box));

@@ -4,11 +4,12 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.Map;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import tundra.core.flip.SheetMaker;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Action;
@@ -26,10 +27,13 @@ public final class PageCompiler {
     private static final JsonMapper JSON = new JsonMapper();
     private final TextMeasurer measure;
     private final FontSource fonts;
+    private final SheetMaker sheets;
 
-    public PageCompiler(TextMeasurer measure, FontSource fonts) {
+    /** @param sheets puts pictures on one sheet for flipbooks of pictures */
+    public PageCompiler(TextMeasurer measure, FontSource fonts, SheetMaker sheets) {
         this.measure = measure;
         this.fonts = fonts;
+        this.sheets = sheets;
     }
 
     /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
@@ -46,6 +50,7 @@ public final class PageCompiler {
             Asset a = project.assets().get(hash);
             files.put(Markup.picturePath(a), a.data());
         }
+        markup.sheets().forEach((path, sheet) -> files.put(path, sheets.sheet(sheet.pictures(), sheet.grid())));
         project.scenes().forEach(x -> x.board().timelines().forEach(t -> t.sounds().forEach(sound -> {
             Asset a = project.assets().get(sound.asset());
             files.put(soundPath(a), a.data());
@@ -129,7 +134,7 @@ public final class PageCompiler {
             ObjectNode o = scenes.addObject().put("id", Markup.sceneTarget(s)).put("name", s.name());
             ArrayNode timelines = o.putArray("timelines");
             for (Timeline t : s.board().timelines()) {
-                timeline(timelines.addObject(), p, s, t, markup.boxes());
+                timeline(timelines.addObject(), p, s, t, markup);
             }
             ArrayNode reactions = o.putArray("reactions");
             for (Reaction r : s.board().reactions()) {
@@ -142,7 +147,7 @@ public final class PageCompiler {
         return root.toString().replace("</", "<\\/");
     }
 
-    private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Map<String, Boxed> boxes) {
+    private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Markup markup) {
         o.put("id", t.id()).put("name", t.name()).put("duration", t.duration() / 1000.0).put("loop", t.loop()).put("starts", t.starts());
         if (!t.sounds().isEmpty()) {
             ArrayNode sounds = o.putArray("sounds");
@@ -150,7 +155,9 @@ public final class PageCompiler {
                     .put("length", p.assets().get(x.asset()).duration() / 1000.0).put("volume", x.volume()));
         }
         ArrayNode tracks = o.putArray("tracks");
-        for (PageTrack track : Channels.of(s.board(), t, Markup.sceneTarget(s), boxes::get, measure)) {
+        var all = new ArrayList<>(Channels.of(s.board(), t, Markup.sceneTarget(s), markup.boxes()::get, measure));
+        all.addAll(FlipChannels.of(s.board(), t, markup));
+        for (PageTrack track : all) {
             ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");
             for (PageTrack.PageKey k : track.keys()) {
                 ArrayNode a = keys.addArray().add(number(k.offset())).add(k.value());

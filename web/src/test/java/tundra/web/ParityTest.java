@@ -20,6 +20,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 import tundra.render.Fonts;
+import tundra.render.PictureSheets;
 import tundra.render.Still;
 import tundra.samples.OpenNight;
 
@@ -41,7 +42,7 @@ class ParityTest {
 
     private static Path publish(Project p, String name) throws Exception {
         Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(p, null), to, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);
         return to;
     }
 

@@ -32,6 +32,7 @@ import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 import tundra.render.Fonts;
+import tundra.render.PictureSheets;
 
 /** The published page in a real browser: timelines, taps, keys, reduced motion. */
 class PlayerTest {
@@ -43,7 +44,7 @@ class PlayerTest {
     @BeforeAll
     static void start() throws Exception {
         browser = new Browser();
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(piece(), null), folder, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(piece(), null), folder, x -> { }, () -> false);
     }
 
     @AfterAll
@@ -101,7 +102,7 @@ class PlayerTest {
         Project p = piece().withAsset(wind);
         Project with = p.mapBoard("s", b -> b.mapTimeline("main", t -> t.withSounds(List.of(new PlacedSound("s1", wind.hash(), 300_000, 0.5)))));
         Path page = folder.resolve("sounding");
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED).compile(with, null), page, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(with, null), page, x -> { }, () -> false);
         try (var files = java.nio.file.Files.list(page.resolve("sounds"))) {
             assertThat(files.toList()).singleElement().satisfies(f -> assertThat(java.nio.file.Files.readAllBytes(f)).isEqualTo(wind.data()));
         }

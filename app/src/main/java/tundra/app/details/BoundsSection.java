@@ -46,7 +46,7 @@ final class BoundsSection extends VBox {
     }
 
     private Point box() {
-        return studio.board().find(id) instanceof Element e && e.content() instanceof Content.Group g ? g.box() : new Point(1, 1);
+        return studio.board().find(id) instanceof Element e && e.content() instanceof Content.Parent g ? g.box() : new Point(1, 1);
     }
 
     /** Around the middle that it has. */

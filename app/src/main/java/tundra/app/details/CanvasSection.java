@@ -7,10 +7,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
+import tundra.core.edit.Exposures;
 import tundra.core.file.Limits;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
-import tundra.core.model.Board;
 import tundra.core.model.Timeline;
 
 /** The canvas and the chosen timeline, shown when no element is selected. */
@@ -18,6 +18,8 @@ final class CanvasSection extends VBox {
     private final Studio studio;
     private final NumberField width = new NumberField("Canvas width", "w", 0);
     private final NumberField height = new NumberField("Canvas height", "h", 0);
+    private final NumberField rate = new NumberField("Frames per second of the piece", "fps", 0);
+    private final Label rateError = new Label();
     private final NumberField duration = new NumberField("Duration of the timeline", "s", 3);
     private final CheckBox loop = new CheckBox("Starts over at its end");
     private final CheckBox starts = new CheckBox("Starts by itself with the scene");
@@ -28,6 +30,10 @@ final class CanvasSection extends VBox {
         width.setId("field-canvas-w");
         height.setId("field-canvas-h");
         duration.setId("field-duration");
+        rate.setId("field-frame-rate");
+        rateError.getStyleClass().addAll("quiet", "small");
+        rateError.setManaged(false);
+        rate.onChange((v, merge) -> rate((int) Math.rint(Numbers.clamp(v, 1, 240)), merge));
         loop.setId("field-loop");
         starts.setId("field-starts");
         width.onChange((v, merge) -> size(new Point(v, studio.board().size().y()), merge));
@@ -41,7 +47,8 @@ final class CanvasSection extends VBox {
         HBox.setHgrow(width, Priority.ALWAYS);
         HBox.setHgrow(height, Priority.ALWAYS);
         HBox.setHgrow(duration, Priority.ALWAYS);
-        getChildren().addAll(section("Canvas"), row("Size", width, height), section("Timeline"), row("Duration", duration), loop, starts);
+        HBox.setHgrow(rate, Priority.ALWAYS);
+        getChildren().addAll(section("Canvas"), row("Size", width, height), row("Frame rate", rate), rateError, section("Timeline"), row("Duration", duration), loop, starts);
         refresh();
     }
 
@@ -66,6 +73,17 @@ final class CanvasSection extends VBox {
         refresh();
     }
 
+    /** Keeps all seconds; drawings of flipbooks go to whole frames. */
+    private void rate(int fps, Object merge) {
+        var done = Exposures.atRate(studio.project(), fps);
+        if (fps != studio.project().frameRate()) {
+            studio.editProject("Change frame rate to " + fps, merge, p -> done.project());
+            rateError.setText(done.error() > 1e-9 ? "drawings go to whole frames: up to " + Numbers.plain(done.error() * 1000, 1) + " ms off" : "");
+            rateError.setManaged(!rateError.getText().isEmpty());
+        }
+        refresh();
+    }
+
     private void timeline(String name, Object merge, java.util.function.UnaryOperator<Timeline> change) {
         studio.edit(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
         refresh();
@@ -74,6 +92,7 @@ final class CanvasSection extends VBox {
     void refresh() {
         width.show(studio.board().size().x());
         height.show(studio.board().size().y());
+        rate.show(studio.project().frameRate());
         duration.show(studio.timeline().duration() / 1e6);
         loop.setSelected(studio.timeline().loop());
         starts.setSelected(studio.timeline().starts());

@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
+import tundra.app.studio.Registering;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
@@ -31,6 +32,7 @@ public final class DetailsPanel extends ScrollPane {
     private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
     private final ToolOptions options;
     private final Runnable onGradient;
+    private final Registering registering;
     private final VBox box = new VBox();
     private final List<PropertyRow<?>> rows = new ArrayList<>();
     private final EasingSection easing;
@@ -39,14 +41,16 @@ public final class DetailsPanel extends ScrollPane {
     private BoundsSection bounds;
     private CanvasSection canvas;
     private PathSection path;
+    private DrawingsSection drawings;
     private String shown;
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
-    public DetailsPanel(Studio studio, Settings settings, Commands commands, ToolOptions options, Runnable onGradient) {
+    public DetailsPanel(Studio studio, Settings settings, Commands commands, ToolOptions options, Registering registering, Runnable onGradient) {
         this.studio = studio;
         this.commands = commands;
         this.options = options;
         this.onGradient = onGradient;
+        this.registering = registering;
         setId("details");
         getStyleClass().add("details");
         setFitToWidth(true);
@@ -81,6 +85,9 @@ public final class DetailsPanel extends ScrollPane {
             if (canvas != null) {
                 canvas.refresh();
             }
+            if (drawings != null) {
+                drawings.refresh();
+            }
             easing.refresh();
         }
     }
@@ -92,7 +99,8 @@ public final class DetailsPanel extends ScrollPane {
 
     /** What decides which rows there are. */
     private String key(Element e) {
-        return studio.desk() + " " + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
+        String drawing = studio.book().is() ? studio.book().id() + (e == null && studio.book().drawing() != null ? studio.book().drawing().id() : "") : "";
+        return studio.desk() + " " + drawing + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
     }
 
     /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
@@ -119,17 +127,25 @@ public final class DetailsPanel extends ScrollPane {
         bounds = null;
         canvas = null;
         path = null;
+        drawings = null;
         box.getChildren().clear();
         if (e != null) {
             element(e);
         } else if (!studio.selection().isEmpty()) {
             box.getChildren().addAll(heading(studio.selection().size() + " elements", "selected"),
                     quiet("Drag to move them together. Select one to see its numbers."), new ArrangeSection(commands, options, true));
+        } else if (studio.book().is() && studio.desk() == Desk.DRAW) {
+            var d = studio.book().drawing();
+            box.getChildren().add(d == null ? heading("No drawing here", "of " + studio.book().element().name()) : heading(d.art().name(), "of " + studio.book().element().name()));
         } else {
             box.getChildren().add(heading(studio.scene().name(), "scene"));
             canvas = new CanvasSection(studio);
             box.getChildren().add(canvas);
             section("Look", List.of(Properties.BACKGROUND), Board.CANVAS);
+        }
+        if (studio.book().is() && studio.desk() == Desk.DRAW) {
+            drawings = new DrawingsSection(studio, commands, registering);
+            box.getChildren().add(drawings);
         }
         easing.refresh();
     }
@@ -141,7 +157,7 @@ public final class DetailsPanel extends ScrollPane {
         if (studio.desk() == Desk.DRAW) {
             box.getChildren().add(new ArrangeSection(commands, options, false));
         }
-        if (e.content() instanceof tundra.core.model.Content.Group && studio.desk() == Desk.DRAW) {
+        if (e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW) {
             bounds = new BoundsSection(studio, commands, options, e);
             box.getChildren().add(bounds);
         }

@@ -94,7 +94,10 @@ final class PropertyRow<T> extends HBox {
             double[] now = property.type().parts(studio.valueAt(element, property));
             double old = now[part];
             now[part] = v / property.shown();
-            if (property == Properties.SCALE && !numbers.isEmpty() && now[0] != now[1] && old == now[1 - part]) {
+            boolean sizes = property == Properties.SCALE || property == Properties.SIZE;
+            if (sizes && studio.book().keepArea() && now[part] != 0) {
+                now[1 - part] *= old / now[part];
+            } else if (property == Properties.SCALE && !numbers.isEmpty() && now[0] != now[1] && old == now[1 - part]) {
                 now[1 - part] = now[part];
             }
             set(property.type().of(now), merge);

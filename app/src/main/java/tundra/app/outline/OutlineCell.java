@@ -48,7 +48,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         var line = new HBox(5);
         line.setAlignment(Pos.CENTER_LEFT);
         line.setPadding(new Insets(0, 0, 0, row.depth() * 14));
-        if (e.content() instanceof Content.Group) {
+        if (e.content() instanceof Content.Parent) {
             var fold = new Button(panel.isOpen(e) ? "▾" : "▸");
             fold.getStyleClass().addAll("flat", "fold");
             fold.setAccessibleText(panel.isOpen(e) ? "Fold " + e.name() : "Unfold " + e.name());
@@ -127,7 +127,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
     }
 
     private static double area(Element e) {
-        var size = e.content() instanceof Content.Group g ? g.box() : e.rest().get(Properties.SIZE);
+        var size = e.content() instanceof Content.Parent g ? g.box() : e.rest().get(Properties.SIZE);
         return size.x() * size.y();
     }
 

@@ -23,7 +23,9 @@ import tundra.app.widget.Buttons;
 import tundra.core.edit.Arrange;
 import tundra.core.frame.Frame;
 import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Tree;
 
 /** The list of the scene's elements, the front one first: renamed, reordered, locked and hidden here. */
@@ -83,6 +85,9 @@ public final class OutlinePanel extends VBox {
 
     /** Unfolds the groups around what was selected elsewhere. */
     private void reveal() {
+        if (studio.inside() != null) {
+            open.addAll(Tree.path(studio.board().elements(), studio.inside()));
+        }
         for (String id : studio.selection()) {
             List<String> path = Tree.path(studio.board().elements(), id);
             if (path.size() > 1) {
@@ -117,9 +122,19 @@ public final class OutlinePanel extends VBox {
         for (Element e : in.reversed()) {
             out.add(new Row(e, depth));
             if (open.contains(e.id())) {
-                collect(e.children(), depth + 1, out);
+                collect(shownOf(e), depth + 1, out);
             }
         }
+    }
+
+    /** The children in the list: of a flipbook those of the drawing that is seen. */
+    private List<Element> shownOf(Element e) {
+        return e.content() instanceof Flipbook ? drawing(e) == null ? List.of() : drawing(e).children() : e.children();
+    }
+
+    private Element drawing(Element flipbook) {
+        Drawing d = ((Flipbook) flipbook.content()).at(studio.board().main().local(studio.playhead()));
+        return d == null ? null : d.art();
     }
 
     private void press(MouseEvent e) {
@@ -161,7 +176,7 @@ public final class OutlinePanel extends VBox {
     }
 
     private static Where where(Element onto, double height) {
-        if (onto.content() instanceof Content.Group && height > 0.28 && height < 0.72) {
+        if (onto.content() instanceof Content.Parent && height > 0.28 && height < 0.72) {
             return Where.INTO;
         }
         return height < 0.5 ? Where.ABOVE : Where.BELOW;
@@ -236,9 +251,11 @@ public final class OutlinePanel extends VBox {
     /** Puts an element in front of another one, behind it, or into it when it is a group. */
     private void drop(String moved, Element onto, Where where) {
         Frame seen = studio.frame();
+        Element drawing = onto.content() instanceof Flipbook ? drawing(onto) : null;
+        Element into = drawing == null ? onto : drawing;
         studio.edit((where == Where.INTO ? "Move into " + onto.name() + ": " : "Reorder ") + studio.board().find(moved).name(), b -> {
             if (where == Where.INTO) {
-                return Arrange.into(b, moved, onto.id(), onto.children().size(), seen);
+                return Arrange.into(b, moved, into.id(), into.children().size(), seen);
             }
             List<String> path = Tree.path(b.elements(), onto.id());
             String parent = path.size() == 1 ? null : path.get(path.size() - 2);

@@ -28,7 +28,6 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
-import tundra.core.edit.Arrange;
 import tundra.core.edit.Shelf;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Asset;
@@ -172,7 +171,7 @@ public final class ShelfPanel extends VBox {
         switch (a.kind()) {
             case PICTURE -> {
                 Element e = ArtPlacing.picture(a, studio.board().size());
-                studio.edit("Place " + e.name(), b -> Arrange.add(b, studio.inside(), e, studio.frame()));
+                studio.edit("Place " + e.name(), b -> studio.add(b, e));
                 studio.select(List.of(e.id()));
             }
             case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());

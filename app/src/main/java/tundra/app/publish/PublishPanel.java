@@ -19,6 +19,7 @@ import tundra.app.window.Jobs;
 import tundra.app.window.Notices;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
+import tundra.render.PictureSheets;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
@@ -129,7 +130,7 @@ public final class PublishPanel extends VBox {
         state.setText("compiling…");
         jobs.run(() -> {
             try {
-                Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets())).compile(project, null);
+                Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets()).compile(project, null);
                 boolean done = Publisher.publish(page, to, p -> Platform.runLater(() -> bar.setProgress(p)), cancelled::get);
                 return Map.entry(page, done);
             } finally {

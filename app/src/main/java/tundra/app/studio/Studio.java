@@ -19,7 +19,9 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.model.Board;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -55,6 +57,7 @@ public final class Studio {
     private java.util.Map<String, Frame.Placed> index;
     private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
     private final EnumSet<Aspect> pending = EnumSet.noneOf(Aspect.class);
+    private final OpenBook book = new OpenBook(this);
 
     public Studio(Project project) {
         open(project, null);
@@ -231,6 +234,7 @@ public final class Studio {
         }
         if (inside != null && b.find(inside) == null) {
             inside = null;
+            book.lost();
         }
         var left = new LinkedHashSet<>(selection);
         if (!left.isEmpty()) {
@@ -245,6 +249,8 @@ public final class Studio {
             changed(Aspect.SELECTION);
         }
         playhead = Math.min(playhead, timeline().duration());
+        frame = null;
+        book.follow();
         changed(Aspect.DOCUMENT);
     }
 
@@ -270,9 +276,24 @@ public final class Studio {
     public Frame frame() {
         FrameBuilder b = builder();
         if (frame == null) {
-            frame = soloed(b.at(playhead));
+            frame = book.over(soloed(b.at(book.seen())));
         }
         return frame;
+    }
+
+    /** Has the picture made anew: something that isn't in the document changed. */
+    void reframe() {
+        frame = null;
+    }
+
+    /** The flipbook that is worked on. */
+    public OpenBook book() {
+        return book;
+    }
+
+    /** A board with a new element, placed in canvas coordinates, where drawing goes now. */
+    public Board add(Board b, Element e) {
+        return book.add(b, e, frame());
     }
 
     /** Where an element stands at the playhead; null when it isn't shown. For asking after many elements at once. */
@@ -319,6 +340,7 @@ public final class Studio {
         var next = new LinkedHashSet<>(ids);
         if (!next.equals(selection)) {
             selection = next;
+            frame = null;
             changed(Aspect.SELECTION);
         }
     }
@@ -328,23 +350,35 @@ public final class Studio {
         return inside;
     }
 
-    /** Goes into a group, or with null out of all of them. */
+    /** Goes into a group, or with null out of all of them. Into a flipbook means into the drawing that it shows. */
     public void enter(String group) {
-        if (!java.util.Objects.equals(group, inside)) {
-            inside = group;
+        String to = group;
+        if (group != null && board().find(group) instanceof Element e && e.content() instanceof Flipbook b
+                && b.at(board().main().local(playhead)) instanceof Drawing d) {
+            to = d.id();
+        }
+        if (!java.util.Objects.equals(to, inside)) {
+            inside = to;
+            frame = null;
             changed(Aspect.SELECTION);
         }
     }
 
-    /** One group further out; says whether there was one to leave. The group that was left is selected. */
+    /** One group further out; says whether there was one to leave. The group, or the flipbook, that was left is selected. */
     public boolean leave() {
         if (inside == null) {
             return false;
         }
         List<String> path = Tree.path(board().elements(), inside);
-        String left = inside;
-        enter(path.size() > 1 ? path.get(path.size() - 2) : null);
-        select(path.isEmpty() ? List.of() : List.of(left));
+        int left = path.size() - 1;
+        if (left > 0 && board().find(path.get(left - 1)).content() instanceof Flipbook) {
+            left--;
+        }
+        String around = left > 0 ? path.get(left - 1) : null;
+        inside = around;
+        frame = null;
+        changed(Aspect.SELECTION);
+        select(path.isEmpty() ? List.of() : List.of(path.get(left)));
         return true;
     }
 
@@ -371,6 +405,9 @@ public final class Studio {
             playhead = t;
             frame = null;
             changed(Aspect.PLAYHEAD);
+            if (!playing) {
+                book.follow();
+            }
         }
     }
 
@@ -380,6 +417,10 @@ public final class Studio {
 
     void setPlaying(boolean on) {
         playing = on;
+        frame = null;
+        if (!on) {
+            book.follow();
+        }
         changed(Aspect.PLAYING);
     }
 
@@ -409,6 +450,7 @@ public final class Studio {
     public void setDesk(Desk d) {
         if (desk != d) {
             desk = d;
+            frame = null;
             changed(Aspect.DESK, Aspect.SCOPE);
         }
     }

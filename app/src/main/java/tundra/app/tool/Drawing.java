@@ -2,7 +2,6 @@ package tundra.app.tool;
 
 import java.util.List;
 import tundra.app.studio.Studio;
-import tundra.core.edit.Arrange;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -30,8 +29,11 @@ final class Drawing {
     /** Adds an element that is placed in canvas coordinates, and selects it. */
     static void add(Studio studio, String name, Object merge, Element e) {
         if (e != null) {
-            studio.edit(name, merge, b -> Arrange.add(b, studio.inside(), e, studio.frame()));
+            studio.edit(name, merge, b -> studio.add(b, e));
             studio.select(List.of(e.id()));
+            if (studio.book().is()) {
+                studio.enter(studio.book().id());
+            }
         }
     }
 

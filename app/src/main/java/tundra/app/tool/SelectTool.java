@@ -27,6 +27,7 @@ import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -110,7 +111,7 @@ public final class SelectTool implements Tool {
                 return;
             }
             Handles.Handle h = Handles.at(Handles.of(placed, p.viewport()), p.view());
-            if (h != null && options.bounds && one.content() instanceof Content.Group) {
+            if (h != null && options.bounds && one.content() instanceof Content.Parent) {
                 gesture = new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
                 return;
             }
@@ -136,7 +137,12 @@ public final class SelectTool implements Tool {
     private void pressElement(Pointer p, Frame frame) {
         var under = HitTest.under(frame, p.at(), 3 / p.viewport().zoom());
         if (studio.inside() != null && under.stream().noneMatch(path -> path.contains(studio.inside()))) {
-            studio.enter(null);
+            if (studio.book().is() && p.clicks() < 2) {
+                // what lies around a drawing is out of reach while it is drawn; a double click leaves
+                under = List.of();
+            } else {
+                studio.enter(null);
+            }
         }
         if (under.isEmpty()) {
             if (!p.shift()) {
@@ -173,9 +179,10 @@ public final class SelectTool implements Tool {
             typing.start(e.id());
             return true;
         }
-        if (e.content() instanceof Content.Group && path.size() > 1) {
+        if (e.content() instanceof Content.Parent && path.size() > 1) {
+            int inner = e.content() instanceof Flipbook && path.size() > 2 ? 2 : 1;
             studio.enter(e.id());
-            studio.select(List.of(path.get(1)));
+            studio.select(List.of(path.get(inner)));
             return true;
         }
         return false;
@@ -305,7 +312,7 @@ public final class SelectTool implements Tool {
         Point at = p.ctrl() ? p.at() : new Point(Math.rint(p.at().x()), Math.rint(p.at().y()));
         Point from = p.ctrl() ? r.from() : new Point(Math.rint(r.from().x()), Math.rint(r.from().y()));
         Point by = r.toParent().inverse().applyOffset(at.minus(from));
-        var result = r.resizing().drag(by, p.shift(), p.alt());
+        var result = studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing().drag(by, p.shift(), p.alt());
         studio.cancel(r.merge());
         studio.edit("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.set(
                 studio.set(b, r.id(), result.sizing(), result.sized()), r.id(), Properties.POSITION, result.position()));
@@ -316,7 +323,7 @@ public final class SelectTool implements Tool {
         Point way = p.ctrl() ? by : new Point(Math.rint(by.x()), Math.rint(by.y()));
         studio.cancel(g.merge());
         studio.edit("Resize " + g.resizing().parts().size() + " elements", g.merge(),
-                b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio::set));
+                b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio.book().keepArea(), studio::set));
     }
 
     private void bounds(Gesture.Bounds g, Pointer p) {

@@ -1,22 +1,31 @@
 package tundra.app.window;
 
+import java.util.Map;
 import tundra.core.edit.Clip;
 import tundra.core.edit.KeyClip;
+import tundra.core.model.Asset;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Project;
 
-/** What was copied last in this window: elements, or keys. */
+/** What was copied last in this window: elements, keys, or drawings of a flipbook. */
 final class Copied {
     private Clip elements;
     private KeyClip keys;
     private boolean keysLast;
+    private Flipbook drawings;
+    private Map<String, Asset> shelf = Map.of();
+    private boolean drawingsLast;
 
     void elements(Clip c) {
         elements = c;
         keysLast = false;
+        drawingsLast = false;
     }
 
     void keys(KeyClip k) {
         keys = k;
         keysLast = true;
+        drawingsLast = false;
     }
 
     Clip elements() {
@@ -30,5 +39,27 @@ final class Copied {
     /** Whether keys were copied after elements. */
     boolean keysLast() {
         return keysLast;
+    }
+
+    /** @param shelf of the project, for the pictures on them */
+    void drawings(Flipbook of, Map<String, Asset> from) {
+        drawings = of;
+        shelf = from;
+        drawingsLast = true;
+    }
+
+    /** A flipbook of the copied drawings; null when none were. */
+    Flipbook drawings() {
+        return drawings;
+    }
+
+    /** Whether drawings were copied after anything else. */
+    boolean drawingsLast() {
+        return drawingsLast;
+    }
+
+    /** A project with the pictures that the copied drawings show. */
+    Project withPictures(Project p) {
+        return Clip.withPictures(p, drawings.children(), shelf);
     }
 }

@@ -148,7 +148,7 @@ final class DrawCommands {
                 // the area stays beneath its own outline
                 s.edit("Turn stroke into an outline", b -> b.mapElement(e.id(), x -> x.with(Properties.STROKE, Color.NONE)));
                 Element top = path(painted.name() + " outline", stroke, painted);
-                s.edit("Turn stroke into an outline", b -> Arrange.add(b, s.inside(), top, s.frame()));
+                s.edit("Turn stroke into an outline", b -> s.add(b, top));
                 s.select(List.of(top.id()));
             } else {
                 replace("Turn stroke into an outline", List.of(e), stroke, painted);
@@ -211,7 +211,7 @@ final class DrawCommands {
         c.add("flip-level", "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
         c.add("flip-upright", "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
         c.add("fit-bounds", "Fit the group's bounds to its content", null,
-                () -> s.selected() != null && s.selected().content() instanceof Content.Group, this::fitBounds);
+                () -> s.selected() != null && s.selected().content() instanceof Content.Parent, this::fitBounds);
         c.add("read-swatches", "Read swatches from a palette (.gpl)", null, () -> true, w.files::readSwatches);
         c.add("write-swatches", "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files::writeSwatches);
         c.add("rulers", () -> w.canvas.rulers() ? "Hide rulers" : "Show rulers", "Shortcut+R", () -> s.desk() == Desk.DRAW,

@@ -15,6 +15,7 @@ import tundra.core.edit.Keys;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Tree;
 
@@ -25,6 +26,7 @@ final class EditCommands {
     private final Studio s;
     private Clip clip;
     private String mark;
+    private String copiedFrom;
     private int pasted;
     private Object nudge;
     private long nudgedAt;
@@ -68,23 +70,27 @@ final class EditCommands {
 
     private void clipboard() {
         var c = w.commands;
-        c.add("cut", "Cut", "Shortcut+X", () -> any() || !s.keys().isEmpty(), () -> {
+        c.add("cut", "Cut", "Shortcut+X", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), () -> {
             copy();
+            if (s.book().drawingsMeant()) {
+                w.commands.run("drawing-delete");
+                return;
+            }
             if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
                 delete();
                 return;
             }
             s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
         });
-        c.add("copy", "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty(), this::copy);
-        c.add("paste", "Paste", "Shortcut+V", () -> clip != null || w.copied.keys() != null || SystemClip.hasArt(), this::paste);
+        c.add("copy", "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::copy);
+        c.add("paste", "Paste", "Shortcut+V", () -> clip != null || w.copied.keys() != null || w.copied.drawings() != null || SystemClip.hasArt(), this::paste);
         c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(w, s.selection()));
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(w, s.selection(), null));
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
-                () -> paste("Duplicate " + what(), Clip.of(s.project(), s.board(), s.selection()), PASTE_OFFSET));
+                () -> paste("Duplicate " + what(), taken(), PASTE_OFFSET));
         c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
-                "Delete", () -> any() || !s.keys().isEmpty(), this::delete);
-        c.add("delete-back", "Delete with Backspace", "BACK_SPACE", () -> any() || !s.keys().isEmpty(), this::delete);
+                "Delete", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::delete);
+        c.add("delete-back", "Delete with Backspace", "BACK_SPACE", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::delete);
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
                 this::selectAll);
         c.add("select-none", "Select nothing", "Shortcut+Shift+A", this::any, () -> s.select(List.of()));
@@ -101,11 +107,17 @@ final class EditCommands {
     }
 
     private void copy() {
+        if (s.book().drawingsMeant()) {
+            w.copied.drawings(s.book().book().withDrawings(s.book().book().drawings().stream().filter(d -> s.book().meant().contains(d.id())).toList()),
+                    s.project().assets());
+            return;
+        }
         if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
             w.copied.keys(KeyClip.of(s.timeline(), s.keys()));
             return;
         }
-        clip = Clip.of(s.project(), s.board(), s.selection());
+        clip = taken();
+        copiedFrom = goal();
         w.copied.elements(clip);
         pasted = 0;
         mark = java.util.UUID.randomUUID().toString();
@@ -114,6 +126,9 @@ final class EditCommands {
 
     /** What was copied last, here or in another program. */
     private void paste() {
+        if (w.copied.drawingsLast() && w.commands.run("drawing-paste")) {
+            return;
+        }
         if (w.copied.keysLast()) {
             // keys go onto elements while animating; while drawing a move becomes what can be drawn
             w.commands.run(s.desk() == Desk.ANIMATE ? "paste-keys" : "paste-as-shape");
@@ -125,22 +140,61 @@ final class EditCommands {
             return;
         }
         if (clip != null && SystemClip.isMarked(mark)) {
-            paste("Paste", clip, PASTE_OFFSET.times(++pasted));
+            pasteClip();
         } else if (!SystemClip.bringIn(w) && clip != null) {
-            paste("Paste", clip, PASTE_OFFSET.times(++pasted));
+            pasteClip();
         }
     }
 
+    /** On another drawing a copy comes where the original stands; elsewhere it steps aside. */
+    private void pasteClip() {
+        boolean otherDrawing = s.book().is() && !java.util.Objects.equals(copiedFrom, goal());
+        paste("Paste", clip, otherDrawing ? Point.ZERO : PASTE_OFFSET.times(++pasted));
+    }
+
+    /** The selection with its keys, in canvas coordinates. */
+    private Clip taken() {
+        Board flat = s.board();
+        for (String id : s.selection()) {
+            List<String> path = Tree.path(flat.elements(), id);
+            if (path.size() > 1 && path.stream().filter(s.selection()::contains).count() == 1) {
+                flat = Arrange.into(flat, id, null, flat.elements().size(), s.frame());
+            }
+        }
+        return Clip.of(s.project(), flat, s.selection());
+    }
+
+    /** The group that pasted elements go to: the one that is edited, or the drawing that is seen; null for none. */
+    private String goal() {
+        if (s.inside() != null && !(s.board().find(s.inside()).content() instanceof Flipbook)) {
+            return s.inside();
+        }
+        return s.desk() == Desk.DRAW && s.book().drawing() != null ? s.book().drawing().id() : null;
+    }
+
     private void paste(String name, Clip from, Point offset) {
-        var result = from.paste(s.board(), offset);
+        String goal = goal();
+        // drawings of a flipbook may use the same names, which is how their parts are known again
+        List<Element> among = goal != null && s.book().is() ? s.board().find(goal).children() : s.board().elements();
+        var result = from.paste(s.board(), among, offset);
+        Board board = result.board();
+        for (String id : goal == null ? List.<String>of() : result.ids()) {
+            board = Arrange.into(board, id, goal, board.find(goal).children().size(), s.frame());
+        }
+        Board done = board;
         String scene = s.scene().id();
-        s.editProject(name, null, p -> from.withAssets(p).mapBoard(scene, b -> result.board()));
+        s.editProject(name, null, p -> from.withAssets(p).mapBoard(scene, b -> done));
         s.select(result.ids());
+        if (s.book().is()) {
+            s.enter(goal);
+        }
     }
 
     private void delete() {
         if (nodes()) {
             w.nodes.delete();
+        } else if (s.book().drawingsMeant()) {
+            w.commands.run("drawing-delete");
         } else if (!s.keys().isEmpty()) {
             var refs = s.keys();
             s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));

@@ -21,6 +21,8 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import tundra.app.art.TracePanel;
 import tundra.app.command.Command;
+import tundra.app.flip.FlipStrip;
+import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
@@ -45,6 +47,9 @@ import tundra.core.model.Element;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
+    /** Held down they show the drawing before and the next one. */
+    private static final KeyCode LOOK_BACK = KeyCode.Q;
+    private static final KeyCode LOOK_AHEAD = KeyCode.W;
     private final Workshop w;
     private final Studio studio;
     private final Stage stage;
@@ -54,6 +59,7 @@ public final class MainWindow {
     private final Lazy<OutlinePanel> outline;
     private final Lazy<Region> left;
     private final Lazy<TimelinePanel> timeline;
+    private final Lazy<FlipStrip> drawings;
     private final Lazy<EditStrip> strip;
     private final Lazy<ReactionsPanel> reactions;
     private final Lazy<PublishPanel> publish;
@@ -68,6 +74,7 @@ public final class MainWindow {
     private boolean furnished;
     private boolean trying;
     private HelperPanel helper;
+    private BorderPane drawDesk;
 
     public MainWindow(Stage stage, Workshop w) {
         this.stage = stage;
@@ -78,6 +85,7 @@ public final class MainWindow {
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
+        FlipCommands.add(w);
         KeyCommands.add(w, () -> timeline().lanes());
         for (Helper h : Helpers.ALL) {
             w.commands.add("helper-" + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
@@ -96,6 +104,7 @@ public final class MainWindow {
             panel.lanes().onMenu(e -> TimelineMenu.show(w, panel.lanes(), e));
             return panel;
         });
+        drawings = new Lazy<>(() -> new FlipStrip(studio, w.commands));
         strip = new Lazy<>(() -> new EditStrip(studio, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser));
@@ -117,6 +126,11 @@ public final class MainWindow {
         w.canvas.onView(this::showZoom);
         w.canvas.onMenu(e -> CanvasMenu.show(w, e));
         layers.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        layers.addEventFilter(KeyEvent.KEY_RELEASED, e -> {
+            if (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) {
+                studio.book().peek(0);
+            }
+        });
         layers.addEventFilter(KeyEvent.KEY_TYPED, e -> {
             if (!(layers.getScene().getFocusOwner() instanceof TextInputControl)) {
                 w.typing.typed(e);
@@ -147,6 +161,11 @@ public final class MainWindow {
         return w;
     }
 
+    /** The strip of drawings. */
+    public StripCanvas drawings() {
+        return drawings.get().strip();
+    }
+
     public TimelinePanel timeline() {
         return timeline.get();
     }
@@ -164,6 +183,7 @@ public final class MainWindow {
         if (what.contains(Aspect.THEME)) {
             Look.theme(studio.dark());
         }
+        showStrip();
         title();
     }
 
@@ -214,10 +234,23 @@ public final class MainWindow {
         middle.getChildren().add(toolOptions.get());
         StackPane.setAlignment(toolOptions.get(), Pos.BOTTOM_CENTER);
         StackPane.setMargin(toolOptions.get(), new Insets(0, 0, 66, 0));
-        var pane = new BorderPane(middle);
-        pane.setLeft(side(left, 224));
+        var upper = new BorderPane(middle);
+        upper.setLeft(side(left, 224));
+        var pane = new BorderPane(upper);
         pane.setRight(side(w.details, 284));
+        drawDesk = pane;
+        showStrip();
         return pane;
+    }
+
+    /** The strip of drawings is there while a flipbook is worked on. */
+    private void showStrip() {
+        if (drawDesk != null && studio.desk() == Desk.DRAW) {
+            boolean wanted = studio.book().is();
+            if (wanted != (drawDesk.getBottom() != null)) {
+                drawDesk.setBottom(wanted ? drawings.get() : null);
+            }
+        }
     }
 
     /** The place of a panel beside the canvas. The first picture of the window doesn't wait for what goes in there. */
@@ -403,11 +436,25 @@ public final class MainWindow {
         if (e.getCode() == KeyCode.SPACE && focus instanceof ButtonBase) {
             return;
         }
+        if (look(e)) {
+            e.consume();
+            return;
+        }
         Command c = w.commands.of(e);
         if (c != null) {
             c.run().run();
             e.consume();
         }
+    }
+
+    /** The drawing before or after the current one, for as long as the key is held. */
+    private boolean look(KeyEvent e) {
+        boolean one = (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) && !e.isShortcutDown() && !e.isAltDown() && !e.isShiftDown();
+        if (!one || studio.desk() != Desk.DRAW || !studio.book().is()) {
+            return false;
+        }
+        studio.book().peek(e.getCode() == LOOK_BACK ? -1 : 1);
+        return true;
     }
 
     /** What a text field does itself. */
@@ -422,7 +469,7 @@ public final class MainWindow {
             helper.leaveIt();
             return;
         }
-        boolean gaveUp = w.canvas.cancel() | w.tools.active().cancel() | (timeline.isMade() && timeline.get().lanes().cancel());
+        boolean gaveUp = w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
         } else if (!gaveUp && studio.desk() == Desk.DRAW && studio.leave()) {

@@ -8,6 +8,7 @@ import tundra.app.details.DetailsPanel;
 import tundra.app.interact.BadgeOverlay;
 import tundra.app.publish.TryIt;
 import tundra.app.studio.Playback;
+import tundra.app.studio.Registering;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.BoxTool;
@@ -55,6 +56,7 @@ public final class Workshop {
     public final Consumer<String> browser;
     public final FileJobs files;
     final Copied copied = new Copied();
+    public final Registering registering = new Registering();
 
     public Workshop(Project project, Settings settings, Asker asker, Consumer<String> browser) {
         this.settings = settings;
@@ -67,7 +69,7 @@ public final class Workshop {
         nodes = new NodesTool(studio);
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
-        details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, () -> tools.take(ToolKind.GRADIENT)));
+        details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, registering, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(this);
         path = new PathOverlay(studio);
         addTools();

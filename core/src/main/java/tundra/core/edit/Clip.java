@@ -51,8 +51,13 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
 
     /** Puts copies on top of the board, with new ids and free names, moved by an offset with all their keys. */
     public Pasted paste(Board board, Point offset) {
+        return paste(board, board.elements(), offset);
+    }
+
+    /** @param among whose names they may not take, with those of all that lies in them */
+    public Pasted paste(Board board, List<Element> among, Point offset) {
         Set<String> names = new HashSet<>();
-        Tree.each(board.elements(), e -> names.add(e.name()));
+        Tree.each(among, e -> names.add(e.name()));
         var ids = new HashMap<String, String>();
         var fresh = elements.stream().map(e -> renewed(e, ids, names)).toList();
         var all = new ArrayList<>(board.elements());
@@ -83,6 +88,11 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
 
     /** The project with the pictures that the clip shows. */
     public Project withAssets(Project p) {
+        return withPictures(p, elements, assets);
+    }
+
+    /** A project with the pictures of some elements, taken from a shelf. */
+    public static Project withPictures(Project p, List<Element> elements, Map<String, Asset> shelf) {
         Project out = p;
         var used = new HashSet<String>();
         Tree.each(elements, e -> {
@@ -91,8 +101,8 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
             }
         });
         for (String hash : used) {
-            if (assets.containsKey(hash)) {
-                out = out.withAsset(assets.get(hash));
+            if (shelf.containsKey(hash)) {
+                out = out.withAsset(shelf.get(hash));
             }
         }
         return out;

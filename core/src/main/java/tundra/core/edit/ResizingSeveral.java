@@ -43,12 +43,17 @@ public record ResizingSeveral(Rect bounds, Point handle, List<Part> parts) {
      * The board with all parts resized.
      *
      * @param by the way of the pointer on the canvas
+     * @param keepArea what one side gains the other loses; where an element is turned nothing can be stretched so
      */
-    public Board drag(Board board, Point by, boolean proportional, boolean fromCentre, Setter setter) {
+    public Board drag(Board board, Point by, boolean proportional, boolean fromCentre, boolean keepArea, Setter setter) {
         boolean even = proportional || parts.stream().anyMatch(p -> p.quarters() < 0);
         double reach = fromCentre ? 2 : 1;
         double kx = factor(bounds.width(), by.x() * reach, handle.x()), ky = factor(bounds.height(), by.y() * reach, handle.y());
-        if (even) {
+        if (keepArea && !proportional) {
+            double k = even ? 1 : handle.x() == 0.5 ? 1 / ky : handle.y() == 0.5 || Math.abs(Math.log(kx)) >= Math.abs(Math.log(ky)) ? kx : 1 / ky;
+            kx = k;
+            ky = 1 / k;
+        } else if (even) {
             kx = Resizing.even(handle, kx, ky);
             ky = kx;
         }

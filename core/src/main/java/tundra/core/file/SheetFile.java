@@ -67,8 +67,8 @@ public final class SheetFile {
         int free = book.start();
         for (Drawing d : book.drawings()) {
             FrameNode n = builder.drawing(d, book.timeOf(d.start()));
-            Rect painted = n.toParent().bounds(n.painted());
-            area = painted.union(area);
+            Rect inked = n.inked();
+            area = inked == null ? area : n.toParent().bounds(inked).union(area);
             pictures.add(new Picture(d.art().name(), d.start() - free, d.frames(), Color.NONE, List.of(n)));
             free = d.end();
         }

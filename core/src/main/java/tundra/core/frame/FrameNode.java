@@ -46,4 +46,24 @@ public record FrameNode(String id, boolean locked, Affine toParent, double opaci
         }
         return all;
     }
+
+    /** The box around what can be seen of it, in its own coordinates: its marks and children, cut by its clip; null for nothing. */
+    public Rect inked() {
+        Rect all = null;
+        for (Mark m : marks) {
+            Rect r = switch (m) {
+                case Mark.Fill f -> f.form().outline().bounds();
+                case Mark.Stroke s -> s.form().outline().bounds() == null ? null : s.form().outline().bounds().grow(s.style().reach());
+                case Mark.Image i -> new Rect(0, 0, i.size().x(), i.size().y());
+                case Mark.Glyphs g -> new Rect(0, 0, g.layout().box().x(), g.layout().box().y());
+            };
+            all = r == null ? all : r.union(all);
+        }
+        for (FrameNode c : children) {
+            Rect r = c.inked();
+            all = r == null ? all : c.toParent().bounds(r).union(all);
+        }
+        Rect within = clip == null ? null : clip.bounds();
+        return all == null || within == null ? all : all.intersects(within) ? all.intersection(within) : null;
+    }
 }

@@ -37,6 +37,11 @@ public record Rect(double x, double y, double width, double height) {
         return p.x() >= x && p.x() <= right() && p.y() >= y && p.y() <= bottom();
     }
 
+    /** What lies in both; they must meet. */
+    public Rect intersection(Rect o) {
+        return of(new Point(Math.max(x, o.x), Math.max(y, o.y)), new Point(Math.min(right(), o.right()), Math.min(bottom(), o.bottom())));
+    }
+
     public boolean intersects(Rect o) {
         return o.x <= right() && o.right() >= x && o.y <= bottom() && o.bottom() >= y;
     }

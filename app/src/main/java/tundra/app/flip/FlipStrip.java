@@ -1,0 +1,125 @@
+package tundra.app.flip;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import tundra.app.command.Command;
+import tundra.app.command.Commands;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
+import tundra.core.flip.OnionSkin;
+import tundra.core.model.Flipbook;
+
+/** The strip of drawings under the canvas of the Draw desk, with what is done most. */
+public final class FlipStrip extends VBox {
+    private static final String[] MENU = {"drawing-new", "drawing-copy", "drawing-copy-on", "drawing-split", "drawing-paste", null, "drawing-longer", "drawing-shorter",
+            "hold-double", "hold-half", null, "drawing-earlier", "drawing-later", "drawing-clear", "drawing-delete", null, "onion-pin", "onion-outlines", "save-sheet", "save-series"};
+    private final Studio studio;
+    private final Commands commands;
+    private final StripCanvas strip;
+    private final Button play;
+    private final Label frame = new Label();
+    private final Label of = new Label();
+    private final ToggleButton back = new ToggleButton();
+    private final ToggleButton ahead = new ToggleButton();
+    private final MenuButton ending = new MenuButton();
+
+    public FlipStrip(Studio studio, Commands commands) {
+        this.studio = studio;
+        this.commands = commands;
+        getStyleClass().add("flip-strip");
+        strip = new StripCanvas(studio, () -> commands.run("drawing-append"));
+        play = Buttons.icon(commands.get("play"), Icon.PLAY, 16);
+        play.setId("strip-play");
+        play.getStyleClass().add("play");
+        frame.getStyleClass().addAll("mono", "strip-frame");
+        frame.setId("strip-frame");
+        frame.setMinWidth(Region.USE_PREF_SIZE);
+        of.getStyleClass().add("quiet");
+        of.setMinWidth(Region.USE_PREF_SIZE);
+        chip(back, "onion-back", "Shows the drawings before this one faintly. Drag the blue end below the strip for more or fewer.");
+        chip(ahead, "onion-ahead", "Shows the drawings after this one faintly. Drag the orange end below the strip for more or fewer.");
+        ending.setId("strip-ending");
+        ending.getStyleClass().addAll("chooser", "small-chooser");
+        for (Flipbook.Ending e : Flipbook.Ending.values()) {
+            var item = new MenuItem("After the last drawing: " + e.word);
+            item.setOnAction(x -> commands.run("ending-" + e.name().toLowerCase(java.util.Locale.ROOT)));
+            ending.getItems().add(item);
+        }
+        Button longer = Buttons.text(commands.get("drawing-longer"), "Hold +1");
+        Button copy = Buttons.text(commands.get("drawing-copy"), "Copy to next");
+        var more = new MenuButton("More");
+        more.setId("strip-more");
+        more.getStyleClass().addAll("chooser", "small-chooser");
+        more.setOnShowing(e -> more.getItems().setAll(items()));
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var head = new HBox(8, play, frame, of, ending, gap, back, ahead, longer, copy, more);
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("flip-head");
+        getChildren().addAll(head, strip);
+        var menu = new ContextMenu();
+        strip.setOnContextMenuRequested(e -> {
+            menu.getItems().setAll(items());
+            menu.show(strip, e.getScreenX(), e.getScreenY());
+        });
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    public StripCanvas strip() {
+        return strip;
+    }
+
+    private void chip(ToggleButton b, String id, String tip) {
+        b.setId(id);
+        b.getStyleClass().addAll("chip-button", id);
+        Buttons.tip(b, tip);
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setOnAction(e -> commands.run("onion"));
+    }
+
+    private java.util.List<MenuItem> items() {
+        var out = new java.util.ArrayList<MenuItem>();
+        for (String id : MENU) {
+            if (id == null) {
+                out.add(new SeparatorMenuItem());
+                continue;
+            }
+            Command c = commands.get(id);
+            if (c.enabled().getAsBoolean()) {
+                var item = new MenuItem(c.name().get());
+                item.setAccelerator(c.shortcut());
+                item.setOnAction(e -> c.run().run());
+                out.add(item);
+            }
+        }
+        return out;
+    }
+
+    private void refresh() {
+        Flipbook b = studio.book().book();
+        if (b == null) {
+            return;
+        }
+        play.setGraphic((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16));
+        frame.setText("f " + (studio.book().frameInBook() + 1));
+        of.setText("of " + b.end() + " · " + b.rate() + " fps");
+        ending.setText(b.ending().word);
+        OnionSkin s = studio.book().skin();
+        back.setText("onion skin  " + s.back() + " back");
+        ahead.setText(s.ahead() + " ahead");
+        back.setSelected(s.on());
+        ahead.setSelected(s.on());
+    }
+}

@@ -1,0 +1,122 @@
+package tundra.app.flip;
+
+import java.util.Set;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Pane;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Studio;
+import tundra.core.model.Drawing;
+import tundra.core.model.Flipbook;
+
+/** The drawings of the flipbook that is worked on, side by side. */
+public final class StripCanvas extends Pane {
+    static final double BLANK = 70;
+    private static final double LEFT = 12;
+    private final Studio studio;
+    private final Canvas canvas = new Canvas();
+    private final Thumbs thumbs = new Thumbs(this::redraw);
+    private final StripPainter painter;
+    private final StripHand hand;
+    private StripLayout layout = new StripLayout(LEFT, 0, 64);
+    private String shown;
+    private boolean queued;
+
+    StripCanvas(Studio studio, Runnable blank) {
+        this.studio = studio;
+        painter = new StripPainter(studio, thumbs);
+        hand = new StripHand(studio, this, blank);
+        setId("strip");
+        setFocusTraversable(true);
+        setAccessibleText("Drawings");
+        setMinHeight(StripLayout.HEIGHT);
+        setPrefHeight(StripLayout.HEIGHT);
+        getChildren().add(canvas);
+        var clip = new javafx.scene.shape.Rectangle();
+        clip.widthProperty().bind(widthProperty());
+        clip.heightProperty().bind(heightProperty());
+        setClip(clip);
+        widthProperty().addListener(o -> redraw());
+        sceneProperty().addListener(o -> redraw());
+        addEventHandler(MouseEvent.MOUSE_PRESSED, hand::press);
+        addEventHandler(MouseEvent.MOUSE_DRAGGED, hand::drag);
+        addEventHandler(MouseEvent.MOUSE_RELEASED, hand::release);
+        addEventHandler(MouseEvent.MOUSE_MOVED, e -> setCursor(hand.cursor(e)));
+        addEventHandler(ScrollEvent.SCROLL, this::scroll);
+        studio.listen(this::changed);
+    }
+
+    private void changed(Set<Aspect> what) {
+        Flipbook b = studio.book().book();
+        if (b == null) {
+            return;
+        }
+        Drawing d = studio.book().drawing();
+        if (what.contains(Aspect.PLAYHEAD) && d != null && !hand.busy()) {
+            layout = layout.showing(d.start(), d.end(), getWidth());
+        }
+        redraw();
+    }
+
+    StripLayout at() {
+        return layout;
+    }
+
+    /** Where a frame begins, in px of the strip. */
+    public double x(double frame) {
+        return layout.x(frame);
+    }
+
+    /** Gives up a drag; says whether there was one. */
+    public boolean cancel() {
+        return hand.cancel();
+    }
+
+    /** Whether every small picture is there. */
+    public boolean settled() {
+        return thumbs.settled() && !queued;
+    }
+
+    private void scroll(ScrollEvent e) {
+        if (e.isShortcutDown()) {
+            layout = layout.zoomed(Math.exp(e.getDeltaY() / 300), e.getX());
+        } else {
+            double by = e.getDeltaX() != 0 ? -e.getDeltaX() : -e.getDeltaY();
+            layout = layout.scrolled(by);
+            Flipbook b = studio.book().book();
+            double most = b == null ? 0 : Math.max(0, b.end() * layout.perFrame() + BLANK + 2 * LEFT - getWidth());
+            if (layout.scroll() > most) {
+                layout = layout.scrolled(most - layout.scroll());
+            }
+        }
+        redraw();
+        e.consume();
+    }
+
+    void redraw() {
+        if (!queued) {
+            queued = true;
+            javafx.application.Platform.runLater(() -> {
+                queued = false;
+                if (getScene() != null && getWidth() > 0) {
+                    draw();
+                }
+            });
+        }
+    }
+
+    private void draw() {
+        if (canvas.getWidth() != getWidth() || canvas.getHeight() != StripLayout.HEIGHT) {
+            canvas.setWidth(getWidth());
+            canvas.setHeight(StripLayout.HEIGHT);
+        }
+        if (studio.book().is() && !studio.book().id().equals(shown)) {
+            shown = studio.book().id();
+            // all of it if that leaves cells wide enough to tell the drawings
+            double fit = (getWidth() - 2 * LEFT - BLANK) / Math.max(1, studio.book().book().end());
+            layout = new StripLayout(LEFT, 0, Math.max(24, Math.min(64, fit)));
+        }
+        painter.draw(canvas.getGraphicsContext2D(), layout, getWidth(), hand.insert());
+    }
+}

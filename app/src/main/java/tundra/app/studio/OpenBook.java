@@ -1,0 +1,317 @@
+package tundra.app.studio;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.Drawings;
+import tundra.core.flip.OnionSkin;
+import tundra.core.frame.Frame;
+import tundra.core.model.Board;
+import tundra.core.model.Drawing;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Tree;
+
+/** The flipbook that is worked on: the one that is selected, or that holds what is selected or entered. */
+public final class OpenBook {
+    private final Studio studio;
+    private OnionSkin skin = OnionSkin.STANDARD;
+    private boolean keepArea;
+    private Set<String> drawings = Set.of();
+    private int peek;
+    private double zoom = 1;
+    private Board knownBoard;
+    private Object knownPlace;
+    private String known;
+
+    OpenBook(Studio studio) {
+        this.studio = studio;
+    }
+
+    /** Its id; null when none is worked on. */
+    public String id() {
+        Object place = List.of(studio.selection(), String.valueOf(studio.inside()));
+        if (knownBoard != studio.board() || !place.equals(knownPlace)) {
+            knownBoard = studio.board();
+            knownPlace = place;
+            known = find();
+        }
+        return known;
+    }
+
+    private String find() {
+        var of = new LinkedHashSet<String>();
+        for (String id : studio.selection()) {
+            of.add(bookAround(id));
+        }
+        if (of.isEmpty() && studio.inside() != null) {
+            of.add(bookAround(studio.inside()));
+        }
+        return of.size() == 1 ? of.iterator().next() : null;
+    }
+
+    /** The innermost flipbook that is an element or holds it; null when there is none. */
+    private String bookAround(String id) {
+        List<String> path = Tree.path(studio.board().elements(), id);
+        List<Element> in = studio.board().elements();
+        String found = null;
+        for (String step : path) {
+            Element e = in.stream().filter(x -> x.id().equals(step)).findFirst().orElseThrow();
+            if (e.content() instanceof Flipbook) {
+                found = step;
+            }
+            in = e.children();
+        }
+        return found;
+    }
+
+    public boolean is() {
+        return id() != null;
+    }
+
+    public Element element() {
+        return id() == null ? null : studio.board().find(id());
+    }
+
+    /** Null when none is worked on. */
+    public Flipbook book() {
+        Element e = element();
+        return e == null ? null : (Flipbook) e.content();
+    }
+
+    /** The frame of it that the playhead is at. */
+    public long frame() {
+        Flipbook b = book();
+        return b == null ? 0 : b.frameAt(studio.board().main().local(studio.playhead()));
+    }
+
+    /** The playhead's frame as it counts on the strip: in a loop that of its first turn. */
+    public long frameInBook() {
+        Flipbook b = book();
+        long f = frame();
+        return b != null && b.ending() == Flipbook.Ending.LOOP && f >= b.end() && b.end() > b.start() ? b.start() + (f - b.start()) % (b.end() - b.start()) : f;
+    }
+
+    /** The place of the drawing at the playhead; -1 for none. */
+    public int current() {
+        Flipbook b = book();
+        return b == null ? -1 : b.indexAt(frame());
+    }
+
+    /** The drawing at the playhead; null for none. */
+    public Drawing drawing() {
+        int i = current();
+        return i < 0 ? null : book().drawings().get(i);
+    }
+
+    // --- which drawings are meant ---
+
+    /** The drawings chosen on the strip that are still there; the current one when none is. */
+    public Set<String> meant() {
+        var left = new LinkedHashSet<String>();
+        if (is()) {
+            book().drawings().stream().map(Drawing::id).filter(drawings::contains).forEach(left::add);
+        }
+        if (left.isEmpty() && drawing() != null) {
+            left.add(drawing().id());
+        }
+        return left;
+    }
+
+    /** Several drawings when several are chosen, else all of them. */
+    public Set<String> run() {
+        Set<String> some = meant();
+        if (some.size() > 1 || !is()) {
+            return some;
+        }
+        var all = new LinkedHashSet<String>();
+        book().drawings().forEach(d -> all.add(d.id()));
+        return all;
+    }
+
+    public boolean chosen(String drawing) {
+        return drawings.contains(drawing);
+    }
+
+    public void choose(Collection<String> ids) {
+        drawings = Set.copyOf(ids);
+        studio.changed(Aspect.SELECTION);
+    }
+
+    /** Whether drawings rather than elements are what a command means. */
+    public boolean drawingsMeant() {
+        return studio.desk() == Desk.DRAW && is() && !drawings.isEmpty() && studio.selection().isEmpty() && !meant().isEmpty();
+    }
+
+    /** Goes to a frame of the flipbook and into the drawing there; a loop stays in the turn that it is in. */
+    public void go(long frame) {
+        String id = id();
+        if (id != null) {
+            studio.seek(timeOf(frame));
+            studio.select(List.of());
+            studio.enter(id);
+        }
+    }
+
+    /** When a frame of the strip is seen, in µs: in the turn of the loop that the playhead is in, else in the first. */
+    public long timeOf(long frame) {
+        Flipbook b = book();
+        long here = b.timeOf(Math.max(0, frame + frame() - frameInBook()));
+        return here <= studio.timeline().duration() ? here : b.timeOf(Math.max(0, frame));
+    }
+
+    /** Goes to a drawing and chooses it alone. */
+    public void goTo(int index) {
+        Flipbook b = book();
+        if (b != null && index >= 0 && index < b.drawings().size()) {
+            choose(List.of(b.drawings().get(index).id()));
+            go(b.drawings().get(index).start());
+        }
+    }
+
+    /** The drawing before or after the one at the playhead; a loop goes on around its ends. */
+    public int neighbour(int way) {
+        Flipbook b = book();
+        if (b == null || b.drawings().isEmpty()) {
+            return -1;
+        }
+        int n = b.drawings().size(), now = current();
+        if (now < 0) {
+            int before = -1;
+            while (before + 1 < n && b.drawings().get(before + 1).start() <= frame()) {
+                before++;
+            }
+            now = way > 0 ? before : before + 1;
+        }
+        int next = now + way;
+        return b.ending() == Flipbook.Ending.LOOP ? Math.floorMod(next, n) : next >= 0 && next < n ? next : -1;
+    }
+
+    // --- changes ---
+
+    /** Changes the flipbook. */
+    public void edit(String name, Object merge, UnaryOperator<Flipbook> change) {
+        String id = id();
+        if (id != null) {
+            studio.edit(name, merge, b -> b.mapElement(id, e -> e.withContent(change.apply((Flipbook) e.content()))));
+        }
+    }
+
+    /**
+     * A board with a new element where drawing goes now: on the current drawing of the flipbook that is worked on, on a new drawing where
+     * none is; else in the group that is edited, or on top of all.
+     *
+     * @param e placed in canvas coordinates
+     */
+    Board add(Board board, Element e, Frame seen) {
+        if (!is() || studio.desk() != Desk.DRAW) {
+            return Arrange.add(board, studio.inside(), e, seen);
+        }
+        Drawing now = drawing();
+        if (now != null) {
+            String inner = studio.inside() != null && Tree.path(board.elements(), studio.inside()).contains(now.id()) ? studio.inside() : now.id();
+            return Arrange.add(board, inner, e, seen);
+        }
+        String id = id();
+        long frame = frame();
+        // in the flipbook it becomes a drawing of its own, which then goes to the frame
+        return Arrange.add(board, id, e, seen).mapElement(id, x -> {
+            Flipbook all = (Flipbook) x.content();
+            Element art = all.drawings().getLast().art();
+            Flipbook old = all.withDrawings(all.drawings().subList(0, all.drawings().size() - 1));
+            int hold = old.drawings().isEmpty() ? 2 : old.drawings().getLast().frames();
+            return x.withContent(Drawings.fill(old, (int) frame, hold, art.withName(Drawings.name(old))));
+        });
+    }
+
+    /** The drawing that was drawn on is gone: goes on with the flipbook, if that is still there. */
+    void lost() {
+        if (known != null && studio.board().find(known) instanceof Element e && e.content() instanceof Flipbook) {
+            studio.enter(known);
+        }
+    }
+
+    /** After the playhead or the document moved on: goes into the drawing that is seen now. */
+    void follow() {
+        String inside = studio.inside();
+        String of = inside == null ? null : bookAround(inside);
+        if (of == null) {
+            return;
+        }
+        Flipbook b = (Flipbook) studio.board().find(of).content();
+        Drawing now = b.at(studio.board().main().local(studio.playhead()));
+        if (now != null && Tree.path(studio.board().elements(), inside).contains(now.id())) {
+            return;
+        }
+        studio.enter(of);
+        var left = new ArrayList<>(studio.selection());
+        left.removeIf(id -> {
+            List<String> path = Tree.path(studio.board().elements(), id);
+            return path.contains(of) && path.size() > 1 && !id.equals(of) && (now == null || !path.contains(now.id()));
+        });
+        studio.select(left);
+    }
+
+    // --- how it is seen ---
+
+    public OnionSkin skin() {
+        return skin;
+    }
+
+    public void setSkin(OnionSkin s) {
+        skin = s;
+        studio.reframe();
+        studio.changed(Aspect.SELECTION);
+    }
+
+    public boolean keepArea() {
+        return keepArea;
+    }
+
+    public void setKeepArea(boolean on) {
+        keepArea = on;
+        studio.changed(Aspect.SELECTION);
+    }
+
+    /** Shows a neighbour of the current drawing for as long as a key is held: -1 the one before, 1 the next, 0 none. */
+    public void peek(int way) {
+        if (way != peek) {
+            peek = way;
+            studio.reframe();
+            studio.changed(Aspect.PLAYHEAD);
+        }
+    }
+
+    public int peek() {
+        return peek;
+    }
+
+    /** How many px of the screen one of the canvas takes; lines of the onion skin are as wide at any zoom. */
+    public void setZoom(double z) {
+        if (Math.abs(z / zoom - 1) > 0.01) {
+            zoom = z;
+            if (skins()) {
+                studio.reframe();
+            }
+        }
+    }
+
+    private boolean skins() {
+        return skin.on() && studio.desk() == Desk.DRAW && !studio.playing() && is();
+    }
+
+    /** The time that is seen: the playhead's, or that of the neighbour that is looked at. */
+    long seen() {
+        int i = peek == 0 || studio.playing() ? -1 : neighbour(peek);
+        return i < 0 ? studio.playhead() : timeOf(book().drawings().get(i).start());
+    }
+
+    /** A frame with the onion skin that belongs there. */
+    Frame over(Frame f) {
+        return skins() && peek == 0 ? skin.over(f, studio.builder(), id(), studio.playhead(), zoom) : f;
+    }
+}
