@@ -1,0 +1,151 @@
+package tundra.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.render.Fonts;
+import tundra.render.PictureSheets;
+import tundra.render.Still;
+import tundra.samples.OpenNight;
+
+/** Flipbooks in Chromium, frame by frame. */
+class FlipParityTest {
+    private static Browser browser;
+    @TempDir
+    private static Path folder;
+
+    @BeforeAll
+    static void start() throws Exception {
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+    }
+
+    private static Page publish(Project p, String name) throws Exception {
+        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
+        Publisher.publish(page, folder.resolve(name), x -> { }, () -> false);
+        return page;
+    }
+
+    /** Pictures of one size: a card that turns, drawn here. */
+    private static List<Asset> cards(int n) throws Exception {
+        var out = new ArrayList<Asset>();
+        for (int i = 0; i < n; i++) {
+            var image = new BufferedImage(64, 48, BufferedImage.TYPE_INT_ARGB);
+            var g = image.createGraphics();
+            g.setColor(new java.awt.Color(40 + 30 * i, 90, 160 - 20 * i));
+            g.fillRect(i % 3 == 0 ? 0 : 4, 4, i % 3 == 0 ? 64 : 56, 40);
+            g.setColor(java.awt.Color.ORANGE);
+            g.fillOval(6 + 7 * i, 12, 20, 20);
+            g.dispose();
+            var bytes = new ByteArrayOutputStream();
+            ImageIO.write(image, "png", bytes);
+            out.add(Asset.picture("card " + i + ".png", "image/png", 64, 48, bytes.toByteArray()));
+        }
+        return out;
+    }
+
+    private static BufferedImage image(byte[] png) throws Exception {
+        return ImageIO.read(new ByteArrayInputStream(png));
+    }
+
+    private static byte[] cut(byte[] png, Rect r) throws Exception {
+        BufferedImage all = image(png);
+        int x = (int) Math.max(0, r.x()), y = (int) Math.max(0, r.y());
+        int w = (int) Math.min(all.getWidth() - x, r.right() - x), h = (int) Math.min(all.getHeight() - y, r.bottom() - y);
+        var out = new ByteArrayOutputStream();
+        ImageIO.write(all.getSubimage(x, y, Math.max(1, w), Math.max(1, h)), "png", out);
+        return out.toByteArray();
+    }
+
+    private static List<Double> times(Board b, long t) {
+        return b.timelines().stream().map(x -> x.local(t) / 1000.0).toList();
+    }
+
+    @Test
+    void everyFrameOfEveryKindLooksTheSame() throws Exception {
+        Project p = new FlipPiece(cards(5)).make();
+        Page page = publish(p, "flip");
+        assertThat(page.files().keySet()).as("the pictures go as one sheet").contains("pictures/sheet-pictures.png").noneMatch(f -> f.matches("pictures/[0-9a-f]{16}.*"));
+        Board b = p.scenes().getFirst().board();
+        var builder = new FrameBuilder(b, Fonts.BUNDLED);
+        browser.open(folder.resolve("flip"), 500, 320);
+        var soft = new SoftAssertions();
+        double least = 99;
+        for (long f = 0; f < 48; f++) {
+            // at the very start of the frame, and just before its end
+            for (long t : new long[] {p.frameTime(f), p.frameTime(f + 1) - 50}) {
+                double db = Psnr.of(Still.png(p, builder.at(t)), browser.still(times(b, t)));
+                least = Math.min(least, db);
+                soft.assertThat(db).as("frame %d at %d µs", f, t).isGreaterThanOrEqualTo(40);
+            }
+        }
+        System.out.printf(java.util.Locale.ROOT, "PSNR of flip: %.1f dB at least%n", least);
+        soft.assertAll();
+    }
+
+    @Test
+    void theHaresRunLooksTheSameInEveryFrame() throws Exception {
+        Project demo = OpenNight.project();
+        Board all = demo.scenes().getFirst().board();
+        // the hare by itself, so that a cut shows nothing else
+        Project p = demo.mapBoard(demo.scenes().getFirst().id(), b -> tundra.core.edit.Arrange.delete(b,
+                b.elements().stream().map(Element::id).filter(id -> !id.equals("s-hare")).toList()));
+        Board b = p.scenes().getFirst().board();
+        publish(p, "hare");
+        var builder = new FrameBuilder(b, Fonts.BUNDLED);
+        browser.open(folder.resolve("hare"), (int) all.size().x(), (int) all.size().y());
+        var soft = new SoftAssertions();
+        double least = 99;
+        int seen = 0;
+        for (long f = p.frameAt(2_000_000); f < p.frameAt(8_000_000); f++) {
+            long t = p.frameTime(f);
+            var frame = builder.at(t);
+            var node = frame.nodes().getFirst();
+            Rect where = node.toParent().bounds(node.inked()).grow(6);
+            if (where.x() > all.size().x() - 20) {
+                continue;
+            }
+            double db = Psnr.of(cut(Still.png(p, frame), where), cut(browser.still(times(b, t)), where));
+            least = Math.min(least, db);
+            seen++;
+            soft.assertThat(db).as("frame %d", f).isGreaterThanOrEqualTo(36);
+        }
+        System.out.printf(java.util.Locale.ROOT, "PSNR of the hare, cut out: %.1f dB at least over %d frames%n", least, seen);
+        assertThat(seen).isGreaterThan(120);
+        soft.assertAll();
+    }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void drawingsAreSwitchedOffTheMainThread() throws Exception {
+        Project p = new FlipPiece(cards(5)).make();
+        publish(p, "steps");
+        browser.open(folder.resolve("steps"), 500, 320);
+        var properties = (List<String>) browser.run("""
+                return [...new Set(document.getAnimations().flatMap(a => Object.keys(a.effect.getKeyframes()[0])))]""");
+        assertThat(properties).contains("opacity", "translate").doesNotContain("visibility", "display", "backgroundPosition");
+        assertThat((Map<String, Object>) browser.run("return { n: document.querySelectorAll('#t-pictures img').length }")).containsEntry("n", 1L);
+    }
+}
