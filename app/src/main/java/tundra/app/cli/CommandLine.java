@@ -7,10 +7,10 @@ import picocli.CommandLine.ParameterException;
 /** The command line. Exit code 0, or 1 with one sentence on standard error. */
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
         description = "Draw, animate and publish interactive 2D pieces for the web. Without a command: opens the desktop, with a FILE if one is named.",
-        subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, SvgCommand.class, ImportCommand.class,
+        subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, SvgCommand.class, ImportCommand.class, CheckCommand.class, SheetCommand.class,
                 ShotCommand.class})
 public final class CommandLine implements Runnable {
-    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "shot", "help", "--help", "-h", "--version", "-V");
+    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "help", "--help", "-h", "--version", "-V");
 
     public static boolean knows(String word) {
         return WORDS.contains(word) || word.startsWith("-");

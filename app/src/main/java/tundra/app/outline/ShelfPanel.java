@@ -2,7 +2,9 @@ package tundra.app.outline;
 
 import java.io.ByteArrayInputStream;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -28,8 +30,11 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.Names;
 import tundra.core.edit.Shelf;
 import tundra.core.edit.TimeText;
+import tundra.core.flip.SheetBook;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -104,7 +109,11 @@ public final class ShelfPanel extends VBox {
         List<Asset> assets = List.copyOf(p.assets().values());
         if (!assets.equals(shownAssets)) {
             shownAssets = assets;
-            pictures.getChildren().setAll(assets.stream().map(this::tile).toList());
+            Map<String, List<Asset>> series = Shelf.series(assets);
+            var tiles = new ArrayList<Node>();
+            series.forEach((name, of) -> tiles.add(seriesTile(name, of)));
+            assets.stream().filter(a -> series.values().stream().noneMatch(of -> of.contains(a))).forEach(a -> tiles.add(tile(a)));
+            pictures.getChildren().setAll(tiles);
         }
         if (!p.swatches().equals(shownSwatches)) {
             shownSwatches = p.swatches();
@@ -113,6 +122,36 @@ public final class ShelfPanel extends VBox {
         boolean none = assets.isEmpty() && shownSwatches.isEmpty();
         empty.setVisible(none);
         empty.setManaged(none);
+    }
+
+    /** Numbered pictures together, which are placed as a flipbook. */
+    private Button seriesTile(String title, List<Asset> of) {
+        var name = new Label(title + " ×" + of.size());
+        name.getStyleClass().addAll("quiet", "small");
+        name.setMaxWidth(TILE);
+        var box = new VBox(2, face(of.getFirst()), name);
+        box.setAlignment(Pos.CENTER);
+        var b = new Button(null, box);
+        b.getStyleClass().add("swatch-button");
+        b.setAccessibleText("Place " + title + " as a flipbook of " + of.size() + " drawings");
+        Buttons.tip(b, b.getAccessibleText());
+        b.setOnAction(e -> {
+            int rate = studio.project().frameRate();
+            Element book = SheetBook.of(Names.free(studio.board(), title), of, Math.max(1, rate / 12), rate, studio.board().size().times(0.5));
+            studio.edit("Place " + title, board -> Arrange.add(board, book));
+            studio.enter(null);
+            studio.select(List.of(book.id()));
+        });
+        var off = new MenuItem("Take the unused ones of " + title + " off the shelf");
+        off.setOnAction(e -> studio.editProject("Take " + title + " off the shelf", null, p -> {
+            Project out = p;
+            for (Asset a : of) {
+                out = Shelf.used(out, a, null) ? out : Shelf.without(out, a.hash());
+            }
+            return out;
+        }));
+        b.setContextMenu(new ContextMenu(off));
+        return b;
     }
 
     private Button tile(Asset a) {

@@ -93,6 +93,19 @@ public final class Settings {
         }
     }
 
+    /** The change of a drawing's area that the checks tell, in %. */
+    public int areaJump() {
+        try {
+            return Math.max(1, Math.min(1000, Integer.parseInt(values.getProperty("check.jump", "25"))));
+        } catch (NumberFormatException e) {
+            return 25;
+        }
+    }
+
+    public void setAreaJump(int percent) {
+        put("check.jump", String.valueOf(percent));
+    }
+
     private void put(String key, String value) {
         values.setProperty(key, value);
         store();

@@ -8,6 +8,7 @@ import java.util.function.LongUnaryOperator;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.KeyValues;
@@ -16,6 +17,7 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
@@ -234,6 +236,15 @@ final class TimelineHand {
     private void pressSpace(MouseEvent e, TimeRows.Row row) {
         if (row != null && row.property() != null && e.getClickCount() == 2) {
             addKey(row, row.property(), (long) view.scale.time(e.getX()));
+            return;
+        }
+        if (row != null && row.property() == null && e.getClickCount() == 2 && studio.board().find(row.element()) instanceof Element book
+                && book.content() instanceof Flipbook f) {
+            // to the drawing that was meant
+            studio.select(List.of(book.id()));
+            studio.setDesk(Desk.DRAW);
+            studio.seek((long) view.scale.time(e.getX()));
+            studio.book().goTo(f.indexAt(f.frameAt(studio.board().main().local(studio.playhead()))));
             return;
         }
         if (row != null && row.sound() != null) {

@@ -12,6 +12,7 @@ import tundra.core.edit.Keys;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Color;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
@@ -147,7 +148,12 @@ final class TimelinePainter {
             g.fillRect(a, top, 3, tall);
             g.fillRect(b - 3, top, 3, tall);
         }
-        if (times.isEmpty()) {
+        Flipbook book = t == studio.board().main() && studio.board().find(r.element()) instanceof Element e && e.content() instanceof Flipbook f ? f : null;
+        if (book != null) {
+            BookPainter.draw(g, book, scale, t.duration(), top + 1, tall - 2, w, colors);
+            g.setFill(colors.space());
+            times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));
+        } else if (times.isEmpty()) {
             g.setFill(colors.ink3());
             g.fillText(span == null ? "still" : "still, seen here only", Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
         } else {

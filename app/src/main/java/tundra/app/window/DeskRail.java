@@ -2,8 +2,11 @@ package tundra.app.window;
 
 import java.util.EnumMap;
 import java.util.Map;
+import javafx.scene.control.Button;
 import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Buttons;
@@ -30,6 +33,14 @@ final class DeskRail extends VBox {
             buttons.put(d, b);
             getChildren().add(b);
         }
+        var gap = new Region();
+        VBox.setVgrow(gap, Priority.ALWAYS);
+        Button checks = Buttons.icon(w.commands.get("checks"), Icon.CHECKS, 24);
+        checks.setText("Checks");
+        checks.setContentDisplay(ContentDisplay.TOP);
+        checks.setMaxWidth(Double.MAX_VALUE);
+        checks.getStyleClass().setAll("rail-button");
+        getChildren().addAll(gap, checks);
         w.studio.listen(what -> refresh(w));
         refresh(w);
     }

@@ -20,6 +20,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import tundra.app.art.TracePanel;
+import tundra.app.check.ChecksPanel;
 import tundra.app.command.Command;
 import tundra.app.flip.FlipStrip;
 import tundra.app.flip.StripCanvas;
@@ -74,6 +75,7 @@ public final class MainWindow {
     private boolean furnished;
     private boolean trying;
     private HelperPanel helper;
+    private ChecksPanel checks;
     private BorderPane drawDesk;
 
     public MainWindow(Stage stage, Workshop w) {
@@ -86,6 +88,8 @@ public final class MainWindow {
         DrawCommands.add(w);
         TimeCommands.add(w);
         FlipCommands.add(w);
+        SheetCommands.add(w, this::over);
+        w.commands.add("checks", () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
         KeyCommands.add(w, () -> timeline().lanes());
         for (Helper h : Helpers.ALL) {
             w.commands.add("helper-" + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
@@ -400,6 +404,31 @@ public final class MainWindow {
         layers.getChildren().add(helper);
     }
 
+    /** Lays a panel over the window; gives what takes it off again. */
+    private Runnable over(Node panel) {
+        layers.getChildren().add(panel);
+        return () -> {
+            layers.getChildren().remove(panel);
+            w.canvas.requestFocus();
+        };
+    }
+
+    /** Opens the list of what looks wrong, over any desk, or closes it. */
+    private void checks() {
+        if (checks != null) {
+            checks.leaveIt();
+            return;
+        }
+        checks = new ChecksPanel(studio, w.settings, () -> {
+            layers.getChildren().remove(checks);
+            checks = null;
+            w.canvas.requestFocus();
+        });
+        StackPane.setAlignment(checks, Pos.TOP_RIGHT);
+        StackPane.setMargin(checks, new Insets(56, 12, 0, 0));
+        layers.getChildren().add(checks);
+    }
+
     private void fitTime() {
         timeline.get().lanes().fit();
     }
@@ -467,6 +496,10 @@ public final class MainWindow {
     private void escape() {
         if (helper != null) {
             helper.leaveIt();
+            return;
+        }
+        if (checks != null) {
+            checks.leaveIt();
             return;
         }
         boolean gaveUp = w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());

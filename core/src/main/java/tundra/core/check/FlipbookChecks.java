@@ -9,11 +9,13 @@ import java.util.function.BooleanSupplier;
 import tundra.core.edit.Drawings;
 import tundra.core.flip.Ink;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.FrameNode;
 import tundra.core.model.Board;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Scene;
+import tundra.core.model.Span;
 import tundra.core.model.Tree;
 
 /** The checks of one flipbook. */
@@ -177,27 +179,44 @@ final class FlipbookChecks {
     }
 
     private void loop() {
-        int n = book.drawings().size();
+        List<Drawing> all = book.drawings();
+        int n = all.size();
         if (!loops() || n < 3 || cancelled.getAsBoolean()) {
             return;
         }
+        long turn = turnSeen();
         double most = 0;
         for (int i = 0; i + 1 < n; i++) {
             if (cancelled.getAsBoolean()) {
                 return;
             }
-            most = Math.max(most, difference(i, i + 1));
+            most = Math.max(most, eyes.difference(placed(i, turn + all.get(i).end() - 1), placed(i + 1, turn + all.get(i + 1).start())));
         }
-        double ends = difference(n - 1, 0);
+        double ends = eyes.difference(placed(n - 1, turn + book.end() - 1), placed(0, turn + book.end()));
         if (ends > Math.max(SAME, most * 1.25)) {
-            add(Check.LOOP, n - 1, book.drawings().getLast().start(), String.format(Locale.ROOT,
+            add(Check.LOOP, n - 1, all.getLast().start(), String.format(Locale.ROOT,
                     "its loop jumps: %s and %s differ by %.0f%%, neighbours by %.0f%% at most.", name(n - 1), name(0), ends * 100, most * 100), null);
         }
     }
 
-    private double difference(int a, int b) {
-        List<Drawing> all = book.drawings();
-        return eyes.difference(builder.drawing(all.get(a), book.timeOf(all.get(a).start())), builder.drawing(all.get(b), book.timeOf(all.get(b).start())));
+    /** The first frame of the first turn that begins while the flipbook is seen. */
+    private long turnSeen() {
+        long from = 0;
+        for (String id : Tree.path(scene.board().elements(), element.id())) {
+            Span s = scene.board().main().shown().get(id);
+            from = s == null ? from : Math.max(from, s.from());
+        }
+        int period = book.end() - book.start();
+        long late = book.frameAt(from) - book.start();
+        long turn = late <= 0 ? 0 : (late + period - 1) / period * period;
+        return book.timeOf(turn + book.end()) <= scene.board().main().duration() ? turn : 0;
+    }
+
+    /** A drawing where the flipbook carries it at a frame. */
+    private FrameNode placed(int i, long frame) {
+        long t = Math.min(book.timeOf(frame), scene.board().main().duration());
+        FrameNode n = builder.drawing(book.drawings().get(i), t);
+        return n.withPlacement(FrameBuilder.placed(builder.valuesAt(element.id(), t), book.box()).times(n.toParent()));
     }
 
     private void unseen() {

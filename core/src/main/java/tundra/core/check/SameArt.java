@@ -1,7 +1,9 @@
 package tundra.core.check;
 
+import java.util.stream.Stream;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Properties;
 
 /** Whether two elements look the same in the same place, whatever their ids and names. */
 final class SameArt {
@@ -11,7 +13,7 @@ final class SameArt {
         return a.hidden() == b.hidden() && a.rest().equals(b.rest()) && form(a, b);
     }
 
-    /** The same form, wherever it stands and however it is painted. */
+    /** The same form in the same size and paint, wherever it stands. */
     static boolean form(Element a, Element b) {
         if (a.content() instanceof Content.Parent && b.content() instanceof Content.Parent) {
             var x = a.children();
@@ -26,6 +28,6 @@ final class SameArt {
             }
             return true;
         }
-        return a.content().equals(b.content());
+        return a.content().equals(b.content()) && Stream.of(Properties.SIZE, Properties.FILL, Properties.STROKE).allMatch(p -> a.rest().get(p).equals(b.rest().get(p)));
     }
 }

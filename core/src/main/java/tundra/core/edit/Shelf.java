@@ -1,6 +1,11 @@
 package tundra.core.edit;
 
 import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Project;
@@ -8,6 +13,8 @@ import tundra.core.model.Tree;
 
 /** What is kept in a project to be used. */
 public final class Shelf {
+    private static final Pattern NUMBERED = Pattern.compile("(.*[^\\s\\d_-])[\\s_-]*(\\d{1,6})");
+
     private Shelf() {}
 
     /** Whether anything in the project needs a file; {@code family} is the one that it belongs to when it is a font. */
@@ -26,5 +33,23 @@ public final class Shelf {
         var left = new LinkedHashMap<>(p.assets());
         left.remove(hash);
         return p.withAssets(left);
+    }
+
+    /** Three or more pictures of one size whose titles differ by a number at their end, in its order, by what they have in common. */
+    public static Map<String, List<Asset>> series(List<Asset> assets) {
+        var all = new LinkedHashMap<String, TreeMap<Integer, Asset>>();
+        for (Asset a : assets) {
+            Matcher m = NUMBERED.matcher(a.title());
+            if (a.kind() == Asset.Kind.PICTURE && m.matches()) {
+                all.computeIfAbsent(m.group(1) + " " + a.width() + "×" + a.height(), k -> new TreeMap<>()).putIfAbsent(Integer.parseInt(m.group(2)), a);
+            }
+        }
+        var out = new LinkedHashMap<String, List<Asset>>();
+        all.forEach((key, of) -> {
+            if (of.size() >= 3) {
+                out.put(key.substring(0, key.lastIndexOf(' ')), List.copyOf(of.values()));
+            }
+        });
+        return out;
     }
 }

@@ -1,0 +1,194 @@
+package tundra.app.check;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.util.Duration;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Settings;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Icon;
+import tundra.app.widget.NumberField;
+import tundra.core.check.Check;
+import tundra.core.check.Checks;
+import tundra.core.check.Finding;
+import tundra.core.edit.TimeText;
+import tundra.core.model.Project;
+import tundra.core.model.Scene;
+import tundra.render.Fonts;
+import tundra.render.SkiaEyes;
+
+/** What looks wrong in the piece, over any desk: each finding says where it is, goes there, and mends itself where that is safe. */
+public final class ChecksPanel extends VBox {
+    private final Studio studio;
+    private final Settings settings;
+    private final Runnable leave;
+    private final Label count = new Label();
+    private final VBox list = new VBox(8);
+    private final ProgressBar progress = new ProgressBar();
+    private final NumberField jump = new NumberField("Change of area that is told", "%", 0);
+    private final PauseTransition wait = new PauseTransition(Duration.millis(350));
+    private AtomicBoolean cancelled = new AtomicBoolean();
+    private Project checked;
+    private double checkedJump;
+    private boolean open = true;
+
+    public ChecksPanel(Studio studio, Settings settings, Runnable leave) {
+        super(10);
+        this.studio = studio;
+        this.settings = settings;
+        this.leave = leave;
+        setId("checks");
+        getStyleClass().add("checks-panel");
+        var title = new Label("Checks");
+        title.getStyleClass().add("heading");
+        count.getStyleClass().addAll("chip", "chip-more");
+        count.setId("checks-count");
+        progress.setPrefWidth(70);
+        var close = new Button();
+        close.setGraphic(Icon.CLOSE.node(14));
+        close.getStyleClass().add("flat");
+        close.setId("checks-close");
+        close.setAccessibleText("Close the checks");
+        close.setOnAction(e -> leaveIt());
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var head = new HBox(8, title, count, gap, progress, close);
+        head.setAlignment(Pos.CENTER_LEFT);
+        jump.setId("checks-jump");
+        jump.setMaxWidth(90);
+        jump.show(settings.areaJump());
+        jump.onChange((v, merge) -> {
+            settings.setAreaJump((int) Math.max(1, Math.min(1000, Math.rint(v))));
+            ask();
+        });
+        var words = new Label("Tell a change of area over");
+        words.getStyleClass().add("quiet");
+        var line = new HBox(8, words, jump);
+        line.setAlignment(Pos.CENTER_LEFT);
+        var scroll = new ScrollPane(list);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        scroll.setMaxHeight(430);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(head, line, scroll);
+        setPrefWidth(380);
+        setMaxSize(380, USE_PREF_SIZE);
+        wait.setOnFinished(e -> run());
+        studio.listen(what -> {
+            if (open && (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE))) {
+                ask();
+            }
+        });
+        run();
+    }
+
+    /** Stops looking and closes. */
+    public void leaveIt() {
+        open = false;
+        cancelled.set(true);
+        wait.stop();
+        leave.run();
+    }
+
+    /** Whether what is shown belongs to the piece as it is. */
+    public boolean settled() {
+        return checked == studio.project() && checkedJump == settings.areaJump();
+    }
+
+    private void ask() {
+        wait.playFromStart();
+    }
+
+    private void run() {
+        cancelled.set(true);
+        var mine = new AtomicBoolean();
+        cancelled = mine;
+        Project p = studio.project();
+        double limit = settings.areaJump();
+        progress.setVisible(true);
+        progress.setProgress(0);
+        Thread.ofVirtual().name("checks").start(() -> {
+            List<Finding> found;
+            try (var eyes = new SkiaEyes()) {
+                found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, x -> Platform.runLater(() -> progress.setProgress(x)), mine::get);
+            }
+            List<Finding> all = found;
+            Platform.runLater(() -> {
+                if (!mine.get()) {
+                    checked = p;
+                    checkedJump = limit;
+                    progress.setVisible(false);
+                    show(all);
+                }
+            });
+        });
+    }
+
+    private void show(List<Finding> all) {
+        count.setText(all.isEmpty() ? "nothing found" : String.valueOf(all.size()));
+        list.getChildren().setAll(all.stream().map(this::card).toList());
+        if (all.isEmpty()) {
+            var none = new Label("Flipbooks are looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
+                    + ". All of it is fine.");
+            none.getStyleClass().add("quiet");
+            none.setWrapText(true);
+            none.setMinHeight(USE_PREF_SIZE);
+            list.getChildren().add(none);
+        }
+    }
+
+    private Node card(Finding f) {
+        var kind = new Label(f.check().title);
+        kind.getStyleClass().addAll("chip", "chip-time");
+        Scene s = studio.project().scene(f.scene());
+        var where = new Label((s == null ? "" : s.name()) + " · " + TimeText.seconds(f.time()));
+        where.getStyleClass().addAll("quiet", "small");
+        var head = new HBox(8, kind, where);
+        head.setAlignment(Pos.CENTER_LEFT);
+        var text = new Label(f.text());
+        text.setWrapText(true);
+        text.setMinHeight(USE_PREF_SIZE);
+        var go = new Button("Go there");
+        go.getStyleClass().add("small");
+        go.setOnAction(e -> go(f));
+        var doing = new HBox(6, go);
+        if (f.fix() != null) {
+            var fix = new Button(f.fix().name());
+            fix.getStyleClass().addAll("small", "check-fix");
+            fix.setOnAction(e -> {
+                studio.showScene(f.scene());
+                studio.edit(f.fix().name(), f.fix().change());
+            });
+            doing.getChildren().add(fix);
+        }
+        var card = new VBox(6, head, text, doing);
+        card.getStyleClass().add("card");
+        return card;
+    }
+
+    private void go(Finding f) {
+        studio.showScene(f.scene());
+        studio.setDesk(Desk.DRAW);
+        studio.enter(null);
+        studio.select(List.of(f.element()));
+        studio.seek(f.time());
+        int i = f.drawing() == null || !studio.book().is() ? -1 : studio.book().book().indexOf(f.drawing());
+        if (i >= 0) {
+            studio.book().goTo(i);
+        }
+    }
+}

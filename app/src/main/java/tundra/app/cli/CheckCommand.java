@@ -1,0 +1,74 @@
+package tundra.app.cli;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import tools.jackson.databind.json.JsonMapper;
+import tundra.core.check.Checks;
+import tundra.core.check.Finding;
+import tundra.core.edit.TimeText;
+import tundra.core.file.ProjectFile;
+import tundra.core.model.Project;
+import tundra.render.Fonts;
+import tundra.render.SkiaEyes;
+
+@Command(name = "check", mixinStandardHelpOptions = true,
+        description = "Looks a project over. Exit code 0 when nothing was found, 2 when something was, 1 when it can't be read.")
+final class CheckCommand implements Callable<Integer> {
+    @Parameters(paramLabel = "FILE", description = "the project")
+    private Path file;
+    @Option(names = "--json", description = "as JSON")
+    private boolean json;
+    @Option(names = "--jump", defaultValue = "25", paramLabel = "PERCENT", description = "the change of a drawing's area that is told (default ${DEFAULT-VALUE})")
+    private double jump;
+
+    @Override
+    public Integer call() throws Exception {
+        if (!(jump > 0 && jump <= 1000)) {
+            throw new IllegalArgumentException("The change of area goes from 0 to 1000 percent.");
+        }
+        Project p = ProjectFile.read(file);
+        List<Finding> found;
+        try (var eyes = new SkiaEyes()) {
+            found = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, x -> { }, () -> false);
+        }
+        System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts(p, found)) : text(p, found));
+        return found.isEmpty() ? 0 : 2;
+    }
+
+    private static Map<String, Object> facts(Project p, List<Finding> found) {
+        var all = new ArrayList<Map<String, Object>>();
+        for (Finding f : found) {
+            var m = new LinkedHashMap<String, Object>();
+            m.put("check", f.check().key());
+            m.put("scene", p.scene(f.scene()).name());
+            m.put("element", p.scene(f.scene()).board().find(f.element()).name());
+            if (f.drawing() != null) {
+                m.put("drawing", p.scene(f.scene()).board().find(f.drawing()).name());
+            }
+            m.put("seconds", f.time() / 1e6);
+            m.put("text", f.text());
+            all.add(m);
+        }
+        var out = new LinkedHashMap<String, Object>();
+        out.put("project", p.name());
+        out.put("findings", all);
+        return out;
+    }
+
+    private static String text(Project p, List<Finding> found) {
+        if (found.isEmpty()) {
+            return p.name() + ": nothing found.";
+        }
+        var s = new StringBuilder(p.name() + ": " + (found.size() == 1 ? "1 finding" : found.size() + " findings"));
+        found.forEach(f -> s.append("\n  ").append(f.check().title).append(" · ").append(p.scene(f.scene()).name()).append(" at ").append(TimeText.seconds(f.time()))
+                .append(" · ").append(f.text()));
+        return s.toString();
+    }
+}

@@ -1,0 +1,134 @@
+package tundra.app.window;
+
+import java.util.List;
+import java.util.function.Function;
+import javafx.scene.Node;
+import tundra.app.art.SheetPanel;
+import tundra.app.publish.SheetSaver;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.Names;
+import tundra.core.file.SheetFile;
+import tundra.core.flip.SheetBook;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Tree;
+import tundra.render.PictureReader;
+import tundra.render.Sheet;
+
+/** Commands that cut sheets of drawings into flipbooks, and write flipbooks and scenes as sheets. */
+final class SheetCommands {
+    private final Workshop w;
+    private final Studio s;
+    private final Function<Node, Runnable> over;
+
+    private SheetCommands(Workshop w, Function<Node, Runnable> over) {
+        this.w = w;
+        this.s = w.studio;
+        this.over = over;
+    }
+
+    /** @param over lays a panel over the window and gives what takes it off */
+    static void add(Workshop w, Function<Node, Runnable> over) {
+        var c = new SheetCommands(w, over);
+        w.commands.add("sheet", () -> c.picture() != null ? "Cut the picture into a flipbook…" : "Bring in a sheet of drawings…", "Shortcut+Shift+B", () -> true, c::bringIn);
+        w.commands.add("save-sheet", () -> "Save " + c.what() + " as a sheet…", null, () -> true, c::saveSheet);
+        w.commands.add("save-series", () -> "Save " + c.what() + " as a series of pictures…", null, () -> true, c::saveSeries);
+    }
+
+    /** The selected picture; null for none. */
+    private Element picture() {
+        Element e = s.selected();
+        return e != null && e.content() instanceof Content.Picture ? e : null;
+    }
+
+    private void bringIn() {
+        Element e = picture();
+        if (e != null) {
+            cut(s.project().assets().get(((Content.Picture) e.content()).asset()), e);
+            return;
+        }
+        w.asker.open("Bring in a sheet of drawings", "Pictures", List.of("*.png", "*.webp", "*.gif", "*.jpg", "*.jpeg"))
+                .ifPresent(file -> w.jobs.run(() -> PictureReader.read(file), a -> cut(a, null)));
+    }
+
+    private record Guessed(Sheet sheet, tundra.core.flip.SheetGrid grid) {}
+
+    /** @param in the element that it takes the place of; null puts it in the middle of the canvas */
+    private void cut(Asset a, Element in) {
+        w.jobs.run(() -> {
+            var sheet = new Sheet(a);
+            return new Guessed(sheet, sheet.guess());
+        }, g -> {
+            var off = new Runnable[1];
+            var panel = new SheetPanel(g.sheet, g.grid, s.project().frameRate(), s.dark(), cut -> make(g.sheet, cut, in), () -> off[0].run());
+            off[0] = over.apply(panel);
+        });
+    }
+
+    private void make(Sheet sheet, SheetPanel.Cut cut, Element in) {
+        w.jobs.run(() -> sheet.cut(cut.cells()), pictures -> {
+            Board board = s.board();
+            Point middle = board.size().times(0.5);
+            Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), s.project().frameRate(), middle);
+            Element book = in == null || board.find(in.id()) == null ? made : placed(made, in, sheet.asset());
+            String scene = s.scene().id();
+            s.editProject("Make a flipbook of " + sheet.asset().title(), null, p -> {
+                Project out = p;
+                for (Asset a : pictures) {
+                    out = a == null ? out : out.withAsset(a);
+                }
+                return out.mapBoard(scene, b -> in == null || b.find(in.id()) == null ? Arrange.add(b, book)
+                        : Arrange.delete(b.withElements(Tree.replace(b.elements(), in.id(), e -> List.of(e, book))), List.of(in.id())));
+            });
+            s.setDesk(Desk.DRAW);
+            s.enter(null);
+            s.select(List.of(book.id()));
+        });
+    }
+
+    /** As large beside its drawings as the picture stood beside its pixels, around the same point. */
+    private static Element placed(Element book, Element in, Asset sheet) {
+        Point size = in.rest().get(Properties.SIZE), scale = in.rest().get(Properties.SCALE);
+        return book.withName(in.name()).with(Properties.POSITION, in.rest().get(Properties.POSITION)).with(Properties.ROTATION, in.rest().get(Properties.ROTATION))
+                .with(Properties.SCALE, new Point(scale.x() * size.x() / sheet.width(), scale.y() * size.y() / sheet.height()));
+    }
+
+    private String what() {
+        return s.book().is() ? "the drawings of " + s.book().element().name() : "the frames of " + s.scene().name();
+    }
+
+    /** The drawings of the flipbook that is worked on; else the frames of the scene, those of the marked part if there is one. */
+    private SheetFile.Series series() {
+        if (s.book().is()) {
+            return SheetFile.of(s.board(), s.book().element(), new tundra.core.frame.FrameBuilder(s.board(), s.fonts()));
+        }
+        var range = s.board().main().range();
+        long from = range == null ? 0 : range.from(), to = range == null ? s.board().main().duration() : range.to();
+        return SheetFile.of(s.project(), s.scene().name(), s.board(), new tundra.core.frame.FrameBuilder(s.board(), s.fonts()), s.project().frameAt(from), s.project().frameAt(to));
+    }
+
+    private void saveSheet() {
+        Project p = s.project();
+        String name = s.book().is() ? s.book().element().name() : s.scene().name();
+        w.asker.save("Save as a sheet", name + ".png", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
+            var pictures = series();
+            w.jobs.run(() -> SheetSaver.sheet(p, pictures, pictures.grid(0, 1, 2), 1, to),
+                    written -> w.notices.news("Wrote " + written.getFirst().getFileName() + " with " + pictures.pictures().size() + " pictures, and " + written.getLast().getFileName() + "."));
+        });
+    }
+
+    private void saveSeries() {
+        Project p = s.project();
+        w.asker.folder("Save as a series of pictures", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
+            var pictures = series();
+            w.jobs.run(() -> SheetSaver.series(p, pictures, 1, to), n -> w.notices.news("Wrote " + n + " pictures to " + to.getFileName() + "."));
+        });
+    }
+}
