@@ -101,6 +101,11 @@ public final class TracePanel extends StackPane {
         for (Slider s : List.of(colors, detail, smoothing)) {
             s.valueProperty().addListener((o, was, is) -> wait.playFromStart());
         }
+        sceneProperty().addListener((o, was, is) -> {
+            if (is == null) {
+                cancelled.set(true);
+            }
+        });
         run();
     }
 
@@ -182,7 +187,6 @@ public final class TracePanel extends StackPane {
     }
 
     private void leave() {
-        cancelled.set(true);
         leave.run();
     }
 }

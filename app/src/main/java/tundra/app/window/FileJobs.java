@@ -122,7 +122,7 @@ public final class FileJobs {
     }
 
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
-    void keep(List<Path> files) {
+    public void keep(List<Path> files) {
         w.jobs.run(() -> {
             var out = new ArrayList<Brought>();
             for (Path f : files) {

@@ -76,6 +76,8 @@ public final class MainWindow {
     private boolean trying;
     private HelperPanel helper;
     private ChecksPanel checks;
+    /** Takes off what lies over the window and has to be answered first; null for nothing. */
+    private Runnable dialog;
     private BorderPane drawDesk;
 
     public MainWindow(Stage stage, Workshop w) {
@@ -377,15 +379,12 @@ public final class MainWindow {
     private void trace() {
         Element picture = studio.selected();
         var asset = studio.project().assets().get(((Content.Picture) picture.content()).asset());
-        var panel = new TracePanel[1];
-        panel[0] = new TracePanel(asset, picture, traced -> {
+        var off = new Runnable[1];
+        var panel = new TracePanel(asset, picture, traced -> {
             studio.edit("Trace " + picture.name(), b -> Arrange.add(b.mapElement(picture.id(), p -> p.withHidden(true)), traced));
             studio.select(List.of(traced.id()));
-        }, () -> {
-            layers.getChildren().remove(panel[0]);
-            w.canvas.requestFocus();
-        });
-        layers.getChildren().add(panel[0]);
+        }, () -> off[0].run());
+        off[0] = over(panel);
     }
 
     /** Opens a helper over the canvas. */
@@ -407,10 +406,13 @@ public final class MainWindow {
     /** Lays a panel over the window; gives what takes it off again. */
     private Runnable over(Node panel) {
         layers.getChildren().add(panel);
-        return () -> {
+        Runnable off = () -> {
             layers.getChildren().remove(panel);
+            dialog = null;
             w.canvas.requestFocus();
         };
+        dialog = off;
+        return off;
     }
 
     /** Opens the list of what looks wrong, over any desk, or closes it. */
@@ -441,6 +443,13 @@ public final class MainWindow {
         }
         Node focus = layers.getScene().getFocusOwner();
         boolean typing = focus instanceof TextInputControl;
+        if (dialog != null) {
+            if (e.getCode() == KeyCode.ESCAPE && !typing) {
+                dialog.run();
+                e.consume();
+            }
+            return;
+        }
         if (!typing && e.getCode() != KeyCode.ESCAPE && w.typing.pressed(e)) {
             w.canvas.redrawOverlay();
             e.consume();
