@@ -11,11 +11,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.app.cli.CommandLine;
+import tundra.core.edit.Drawings;
 import tundra.core.file.ProjectFile;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Project;
+import tundra.samples.Hop;
 import tundra.samples.OpenNight;
 
 class CommandLineTest {
     private static final String DEMO = Path.of(System.getProperty("tundra.samples"), "open-night.tundra").toString();
+    private static final String HOP = Path.of(System.getProperty("tundra.samples"), "hop.tundra").toString();
     @TempDir
     private Path folder;
     private String out;
@@ -46,6 +51,70 @@ class CommandLineTest {
     @Test
     void theSampleIsWhatItsCodeMakes() throws Exception {
         assertThat(ProjectFile.read(Path.of(DEMO))).as("run samples' OpenNight again").isEqualTo(OpenNight.project());
+        assertThat(ProjectFile.read(Path.of(HOP))).as("run samples' Hop again").isEqualTo(Hop.project());
+    }
+
+    @Test
+    void checkTellsWhatItFinds() throws Exception {
+        assertThat(run("check", DEMO)).isZero();
+        assertThat(out.strip()).isEqualTo("Open Night: nothing found.");
+        assertThat(run("check", HOP, "--json")).isZero();
+        Project p = Hop.project();
+        Flipbook hare = (Flipbook) p.scenes().getFirst().board().find("s-hare").content();
+        var late = hare.drawings().subList(3, 12).stream().map(d -> d.id()).toList();
+        Path bad = folder.resolve("bad.tundra");
+        ProjectFile.write(p.mapBoard("s-hop", b -> b.mapElement("s-hare", e -> e.withContent(Drawings.shift(hare, late, 1)))
+                .mapTimeline("t-main", t -> t.withDuration(4_000_000))), bad);
+        assertThat(run("check", bad.toString())).isEqualTo(2);
+        assertThat(out).contains("1 finding").contains("Blank frame · Hop at").contains("between Push and Rise");
+        assertThat(run("check", bad.toString(), "--json")).isEqualTo(2);
+        var found = tools.jackson.databind.json.JsonMapper.builder().build().readTree(out).get("findings");
+        assertThat(found.size()).isEqualTo(1);
+        assertThat(found.get(0).get("check").asString()).isEqualTo("blank");
+        assertThat(found.get(0).get("drawing").asString()).isEqualTo("Rise");
+        fails("0 to 1000", "check", DEMO, "--jump", "-3");
+        fails("isn't there", "check", folder.resolve("none.tundra").toString());
+    }
+
+    @Test
+    void sheetsAndSeriesHoldTheDrawings() throws Exception {
+        Path png = folder.resolve("hare.png");
+        assertThat(run("sheet", HOP, "--flipbook", "hare", "--columns", "4", "--margin", "3", "--spacing", "2", "--to", png.toString())).isZero();
+        var json = tools.jackson.databind.json.JsonMapper.builder().build().readTree(Files.readString(folder.resolve("hare.json")));
+        assertThat(json.get("frameRate").asInt()).isEqualTo(12);
+        assertThat(json.get("drawings").size()).isEqualTo(12);
+        int frames = 0;
+        for (var d : json.get("drawings")) {
+            frames += d.get("frames").asInt();
+        }
+        assertThat(frames).isEqualTo(36);
+        assertThat(run("sheet", HOP, "--flipbook", "Hare", "--series", folder.resolve("series").toString())).isZero();
+        var sheet = javax.imageio.ImageIO.read(png.toFile());
+        for (int i = 0; i < 12; i++) {
+            var d = json.get("drawings").get(i);
+            var one = javax.imageio.ImageIO.read(folder.resolve(String.format("series/hare-%03d.png", i + 1)).toFile());
+            assertThat(one.getWidth()).isEqualTo(d.get("width").asInt());
+            int inked = 0;
+            for (int y = 0; y < one.getHeight(); y++) {
+                for (int x = 0; x < one.getWidth(); x++) {
+                    // a gradient's level may round otherwise where it starts at another pixel
+                    int p = sheet.getRGB(d.get("x").asInt() + x, d.get("y").asInt() + y), q = one.getRGB(x, y);
+                    for (int shift = 0; shift < 32; shift += 8) {
+                        assertThat(Math.abs((p >>> shift & 255) - (q >>> shift & 255))).as("drawing %d at %d, %d", i, x, y).isLessThanOrEqualTo(2);
+                    }
+                    inked += one.getRGB(x, y) >>> 24 > 128 ? 1 : 0;
+                }
+            }
+            assertThat(inked).as("something is drawn on %d", i).isGreaterThan(1000);
+        }
+        // the frames of a scene, opaque and of the canvas's size
+        assertThat(run("sheet", HOP, "--until", "0.5", "--series", folder.resolve("frames").toString())).isZero();
+        assertThat(folder.resolve("frames/hop-006.png")).exists();
+        assertThat(folder.resolve("frames/hop-007.png")).doesNotExist();
+        fails("no flipbook “Moth”", "sheet", HOP, "--flipbook", "Moth", "--to", png.toString());
+        fails("either --to", "sheet", HOP);
+        fails("pixels", "sheet", HOP, "--flipbook", "Hare", "--scale", "16", "--columns", "12", "--to", folder.resolve("huge.png").toString());
+        assertThat(folder.resolve("huge.png")).doesNotExist();
     }
 
     @Test

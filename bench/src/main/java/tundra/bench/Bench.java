@@ -14,7 +14,7 @@ public final class Bench {
     private static boolean all = true;
 
     private static final Map<String, String> WHAT = Map.of("element", "dragging one of 1,000 elements", "node", "dragging a node of 2,000",
-            "keys", "dragging 500 of 20,000 keys", "rows", "scrolling and zooming 500 rows");
+            "flip", "stepping through 300 drawings, onion skin 2+2", "keys", "dragging 500 of 20,000 keys", "rows", "scrolling and zooming 500 rows");
 
     private Bench() {}
 
@@ -36,9 +36,12 @@ public final class Bench {
         double[] region = RegionBench.measure();
         bound("click to filled region, 200 strokes of 100 points, net kept", region[1], "ms", 150);
         figure("making that net, off the interface thread", region[0], "ms");
+        double[] flip = FlipBench.measure();
+        bound("opening 300 drawings of 50 paths", flip[0], "ms", 1500);
+        bound("a step among them with onion skin 2+2, evaluate + paint", flip[1], "ms", 16);
         var hand = new StartBench(root);
         var lines = hand.hand().lines().filter(l -> l.matches("[a-z]+ [0-9.]+ [0-9.]+")).toList();
-        if (lines.size() < 5) {
+        if (lines.size() < 6) {
             System.out.println("the hand's bench ended before it had measured everything" + verdict(false));
         }
         for (String line : lines) {

@@ -51,8 +51,7 @@ public final class HandBench implements Asker {
 
     private HandBench() {}
 
-    /** Prints the figures in the form that {@link Bench} reads. */
-    /** The argument is the demo piece. */
+    /** Prints the figures in the form that {@link Bench} reads. The argument is the demo piece. */
     public static void main(String[] args) throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-bench").toString());
         try {
@@ -60,6 +59,8 @@ public final class HandBench implements Asker {
             b.open();
             Result one = b.element(), node = b.node();
             System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
+            Result flip = b.flip();
+            System.out.printf(java.util.Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs, flip.pictures);
             Result[] keys = b.keys();
             double[] play = b.play(ProjectFile.read(Path.of(args[0])));
             System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%n", keys[0].eventMs, keys[0].pictures,
@@ -140,6 +141,39 @@ public final class HandBench implements Asker {
         });
         Point first = there.contours().getFirst().nodes().getFirst().at();
         return drag(new Point(640 - size.x() / 2 + first.x(), 360 - size.y() / 2 + first.y()));
+    }
+
+    /** Stepping through 300 drawings of 50 paths by key, with an onion skin of two and two. */
+    private Result flip() throws Exception {
+        fx(() -> {
+            w.studio.open(FlipBench.project(), null);
+            w.studio.setDesk(Desk.DRAW);
+            w.studio.select(List.of(w.studio.board().elements().getFirst().id()));
+            w.studio.book().setSkin(FlipBench.SKIN);
+            w.studio.book().goTo(0);
+            w.canvas.requestFocus();
+            return null;
+        });
+        Thread.sleep(4000);
+        for (int i = 0; i < 40; i++) {
+            step();
+        }
+        long thread = fx(() -> Thread.currentThread().threadId());
+        var threads = ManagementFactory.getThreadMXBean();
+        long painted = fx(() -> w.canvas.painted()), cpu = threads.getThreadCpuTime(thread), start = System.nanoTime();
+        for (int i = 0; i < EVENTS; i++) {
+            step();
+        }
+        double seconds = (System.nanoTime() - start) / 1e9;
+        return new Result((threads.getThreadCpuTime(thread) - cpu) / 1e6 / EVENTS, (fx(() -> w.canvas.painted()) - painted) / seconds);
+    }
+
+    private void step() throws Exception {
+        fx(() -> {
+            robot.keyType(javafx.scene.input.KeyCode.CLOSE_BRACKET);
+            return null;
+        });
+        Thread.sleep(25);
     }
 
     /** Dragging 500 chosen keys of 20,000 in a timeline of 500 elements, then zooming and scrolling in it. */

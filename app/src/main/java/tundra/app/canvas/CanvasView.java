@@ -223,7 +223,6 @@ public final class CanvasView extends Pane {
             var surround = Palette.of(studio.dark()).surround();
             int argb = 0xFF000000 | (int) Math.round(surround.getRed() * 255) << 16 | (int) Math.round(surround.getGreen() * 255) << 8
                     | (int) Math.round(surround.getBlue() * 255);
-            studio.book().setZoom(viewport.zoom() * out);
             loop.paint(new RenderLoop.Request(studio.frame(), studio.project().assets(), viewport.zoom() * out,
                     viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing()));
         }

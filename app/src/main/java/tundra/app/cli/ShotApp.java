@@ -105,7 +105,7 @@ final class ShotApp {
     private void select(Studio s) {
         var found = new java.util.ArrayList<Element>();
         Tree.each(s.board().elements(), e -> {
-            if (e.name().equalsIgnoreCase(state.select())) {
+            if (e.name().equalsIgnoreCase(state.select()) || e.id().equals(state.select())) {
                 found.add(e);
             }
         });

@@ -21,7 +21,7 @@ final class ShotCommand implements Callable<Integer> {
     private String scene;
     @Option(names = "--at", defaultValue = "0", paramLabel = "S", description = "the playhead in seconds")
     private double at;
-    @Option(names = "--select", paramLabel = "NAME", description = "the element to select")
+    @Option(names = "--select", paramLabel = "NAME", description = "the element to select, by its name or its id")
     private String select;
     @Option(names = "--find", paramLabel = "WORDS", description = "opens “Find anything” with these words")
     private String find;

@@ -87,6 +87,9 @@ public final class DetailsPanel extends ScrollPane {
             }
             if (drawings != null) {
                 drawings.refresh();
+                if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof Label l) {
+                    l.setText(drawingName());
+                }
             }
             easing.refresh();
         }
@@ -99,7 +102,7 @@ public final class DetailsPanel extends ScrollPane {
 
     /** What decides which rows there are. */
     private String key(Element e) {
-        String drawing = studio.book().is() ? studio.book().id() + (e == null && studio.book().drawing() != null ? studio.book().drawing().id() : "") : "";
+        String drawing = studio.book().is() ? studio.book().id() : "";
         return studio.desk() + " " + drawing + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
     }
 
@@ -135,8 +138,7 @@ public final class DetailsPanel extends ScrollPane {
             box.getChildren().addAll(heading(studio.selection().size() + " elements", "selected"),
                     quiet("Drag to move them together. Select one to see its numbers."), new ArrangeSection(commands, options, true));
         } else if (studio.book().is() && studio.desk() == Desk.DRAW) {
-            var d = studio.book().drawing();
-            box.getChildren().add(d == null ? heading("No drawing here", "of " + studio.book().element().name()) : heading(d.art().name(), "of " + studio.book().element().name()));
+            box.getChildren().add(heading(drawingName(), "of " + studio.book().element().name()));
         } else {
             box.getChildren().add(heading(studio.scene().name(), "scene"));
             canvas = new CanvasSection(studio);
@@ -177,6 +179,10 @@ public final class DetailsPanel extends ScrollPane {
         section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), e.id());
         section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
         strokeRows();
+    }
+
+    private String drawingName() {
+        return studio.book().drawing() == null ? "No drawing here" : studio.book().drawing().art().name();
     }
 
     private static Node heading(String name, String chip) {

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -15,6 +16,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tundra.app.color.PaintField;
 import tundra.app.command.Commands;
 import tundra.app.studio.OpenBook;
@@ -48,6 +50,7 @@ final class DrawingsSection extends VBox {
     private final PaintField ahead;
     private boolean showing;
     private List<Object> asked = List.of();
+    private final PauseTransition soon = new PauseTransition(Duration.millis(160));
     private Map<String, Ink> inks = Map.of();
 
     DrawingsSection(Studio studio, Commands commands, Registering registering) {
@@ -97,6 +100,7 @@ final class DrawingsSection extends VBox {
         HBox.setHgrow(ahead, Priority.ALWAYS);
         getChildren().addAll(title("Drawings"), row("Held for", held), row("The run takes", takes), error, row("Register by", by, line), graph,
                 row("Keep area", keep, change), title("Onion skin"), row("Strength", strength), row("Before", back), row("After", ahead), outlines);
+        soon.setOnFinished(e -> ask());
         refresh();
     }
 
@@ -164,8 +168,12 @@ final class DrawingsSection extends VBox {
         keep.setSelected(open.keepArea());
         keep.setText(open.keepArea() ? "on" : "off");
         showing = false;
-        ask(b);
-        show();
+        // not at each step of a run through the drawings
+        if (inks.isEmpty()) {
+            ask();
+        } else {
+            soon.playFromStart();
+        }
     }
 
     private int length(Flipbook b) {
@@ -175,9 +183,14 @@ final class DrawingsSection extends VBox {
     }
 
     /** Asks what the drawings cover, once for each state of them. */
-    private void ask(Flipbook b) {
+    private void ask() {
+        Flipbook b = open.book();
+        if (b == null) {
+            return;
+        }
         List<Object> now = List.of(b, open.run(), open.current());
         if (now.equals(asked)) {
+            show();
             return;
         }
         asked = now;

@@ -23,6 +23,8 @@ final class StripPainter {
     private static final Font WORDS = Font.font("Figtree", 12);
     private final Studio studio;
     private final Thumbs thumbs;
+    private Flipbook shownBook;
+    private Thumbs.Show shown;
 
     StripPainter(Studio studio, Thumbs thumbs) {
         this.studio = studio;
@@ -40,7 +42,7 @@ final class StripPainter {
         if (book == null) {
             return;
         }
-        Thumbs.Show show = show(book, at);
+        Thumbs.Show show = show(book);
         List<Drawing> all = book.drawings();
         int first = Math.max(0, at.frameAt(0)), now = open.current();
         for (int i = 0; i < all.size(); i++) {
@@ -67,7 +69,10 @@ final class StripPainter {
     }
 
     /** One area and scale for all thumbnails, so that they can be compared. */
-    private Thumbs.Show show(Flipbook book, StripLayout at) {
+    private Thumbs.Show show(Flipbook book) {
+        if (book == shownBook) {
+            return shown;
+        }
         FrameBuilder builder = studio.builder();
         Rect all = null;
         for (Drawing d : book.drawings()) {
@@ -80,7 +85,9 @@ final class StripPainter {
         double step = Math.pow(2, Math.floor(Math.log(scale) / Math.log(2) * 8) / 8);
         double grid = 8 / step;
         double x = Math.floor(area.x() / grid) * grid, y = Math.floor(area.y() / grid) * grid;
-        return new Thumbs.Show(new Rect(x, y, Math.ceil((area.right() - x) / grid) * grid, Math.ceil((area.bottom() - y) / grid) * grid), step);
+        shownBook = book;
+        shown = new Thumbs.Show(new Rect(x, y, Math.ceil((area.right() - x) / grid) * grid, Math.ceil((area.bottom() - y) / grid) * grid), step);
+        return shown;
     }
 
     private void cell(GraphicsContext g, Palette c, Drawing d, int index, double x, double w, boolean now, boolean chosen, Thumbs.Show show) {

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,6 +17,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
@@ -38,6 +40,7 @@ public final class OutlinePanel extends VBox {
     private String pressed;
     private double pressedY;
     private OutlineCell target;
+    private final PauseTransition soon = new PauseTransition(Duration.millis(140));
     private Where where;
 
     /** Where a dragged row goes: the list has the front one first. */
@@ -78,9 +81,20 @@ public final class OutlinePanel extends VBox {
             if (what.contains(Aspect.SELECTION)) {
                 reveal();
             }
-            refresh();
+            // a run through the drawings of a flipbook is not held up
+            if (stepping(what)) {
+                soon.playFromStart();
+            } else {
+                refresh();
+            }
         });
+        soon.setOnFinished(e -> refresh());
+        reveal();
         refresh();
+    }
+
+    private boolean stepping(Set<Aspect> what) {
+        return what.contains(Aspect.PLAYHEAD) && !what.contains(Aspect.DOCUMENT) && studio.book().is() && studio.selection().isEmpty();
     }
 
     /** Unfolds the groups around what was selected elsewhere. */

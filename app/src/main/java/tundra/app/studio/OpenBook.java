@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
+import tundra.core.flip.Ghosts;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.Frame;
 import tundra.core.model.Board;
@@ -20,10 +21,10 @@ import tundra.core.model.Tree;
 public final class OpenBook {
     private final Studio studio;
     private OnionSkin skin = OnionSkin.STANDARD;
+    private final Ghosts ghosts = new Ghosts();
     private boolean keepArea;
     private Set<String> drawings = Set.of();
     private int peek;
-    private double zoom = 1;
     private Board knownBoard;
     private Object knownPlace;
     private String known;
@@ -290,16 +291,6 @@ public final class OpenBook {
         return peek;
     }
 
-    /** How many px of the screen one of the canvas takes; lines of the onion skin are as wide at any zoom. */
-    public void setZoom(double z) {
-        if (Math.abs(z / zoom - 1) > 0.01) {
-            zoom = z;
-            if (skins()) {
-                studio.reframe();
-            }
-        }
-    }
-
     private boolean skins() {
         return skin.on() && studio.desk() == Desk.DRAW && !studio.playing() && is();
     }
@@ -312,6 +303,6 @@ public final class OpenBook {
 
     /** A frame with the onion skin that belongs there. */
     Frame over(Frame f) {
-        return skins() && peek == 0 ? skin.over(f, studio.builder(), id(), studio.playhead(), zoom) : f;
+        return skins() && peek == 0 ? skin.over(f, studio.builder(), id(), studio.playhead(), ghosts) : f;
     }
 }

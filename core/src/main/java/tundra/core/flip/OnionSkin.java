@@ -5,13 +5,10 @@ import java.util.List;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
-import tundra.core.frame.Mark;
-import tundra.core.frame.StrokeStyle;
 import tundra.core.model.Color;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
-import tundra.core.model.Paint;
 import tundra.core.model.Tree;
 
 /**
@@ -24,10 +21,8 @@ import tundra.core.model.Tree;
  * @param pinned the id of a drawing that is always shown; null for none
  */
 public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color aheadTint, double strength, boolean outlines, String pinned) {
-    public static final OnionSkin STANDARD = new OnionSkin(true, 2, 1, Color.parse("#2F78A3"), Color.parse("#C96F1F"), 0.6, true, null);
+    public static final OnionSkin STANDARD = new OnionSkin(true, 2, 1, Color.parse("#2F78A3"), Color.parse("#C96F1F"), 0.9, true, null);
     private static final Color PINNED = Color.parse("#8A4F9E");
-    /** Of a line, in px of the screen. */
-    private static final double LINE = 1.6;
 
     public OnionSkin {
         back = Math.max(0, Math.min(100, back));
@@ -72,7 +67,7 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
         boolean loop = book.ending() == Flipbook.Ending.LOOP;
         int pin = pinned == null ? -1 : book.indexOf(pinned);
         for (int k = Math.max(back, ahead); k >= 1; k--) {
-            double s = strength * Math.pow(0.7, k - 1);
+            double s = strength * Math.pow(0.75, k - 1);
             add(out, before - (k - 1), k <= back, backTint, s, n, now, loop, pin);
             add(out, after + (k - 1), k <= ahead, aheadTint, s, n, now, loop, pin);
         }
@@ -101,24 +96,22 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
      * A frame with the onion skin of a flipbook beneath its current drawing.
      *
      * @param time the time of the frame in µs
-     * @param zoom device px for a px of the canvas, which lines are drawn by
+     * @param kept made before, to be used again
      */
-    public Frame over(Frame frame, FrameBuilder builder, String flipbook, long time, double zoom) {
+    public Frame over(Frame frame, FrameBuilder builder, String flipbook, long time, Ghosts kept) {
         List<String> path = Tree.path(builder.board().elements(), flipbook);
         Element e = builder.board().find(flipbook);
         if (!on || e == null || !(e.content() instanceof Flipbook book)) {
             return frame;
         }
-        Frame.Placed placed = frame.find(flipbook);
-        if (placed == null) {
+        if (frame.find(flipbook) == null) {
             return frame;
         }
-        double scale = zoom * Math.sqrt(Math.abs(placed.toCanvas().determinant()));
         var ghosts = new ArrayList<FrameNode>();
         for (Ghost g : around(book, book.frameAt(builder.board().main().local(time)))) {
             Drawing d = book.drawings().get(g.index);
             if (!d.art().hidden()) {
-                ghosts.add(ghost(builder.drawing(d, time), g.tint, outlines, scale).withOpacity(g.strength));
+                ghosts.add(kept.of(builder.drawing(d, time), g.tint, outlines).withOpacity(g.strength));
             }
         }
         return ghosts.isEmpty() ? frame : new Frame(frame.size(), frame.background(), with(frame.nodes(), path, ghosts));
@@ -136,31 +129,5 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
             children.addAll(n.children());
             return n.withChildren(children);
         }).toList();
-    }
-
-    /** The same forms in a tint, without names. */
-    private static FrameNode ghost(FrameNode n, Color tint, boolean outlines, double scale) {
-        double inner = scale * Math.sqrt(Math.abs(n.toParent().determinant()));
-        var marks = n.marks().stream().map(m -> ghost(m, tint, outlines, inner)).toList();
-        return new FrameNode("", true, n.toParent(), outlines ? 1 : n.opacity(), n.box(), marks,
-                n.children().stream().map(c -> ghost(c, tint, outlines, inner)).toList(), n.clip());
-    }
-
-    private static Mark ghost(Mark mark, Color tint, boolean outlines, double scale) {
-        var line = new StrokeStyle(LINE / Math.max(1e-6, scale), "round", "round", List.of(), 0);
-        return switch (mark) {
-            case Mark.Fill f when outlines -> new Mark.Stroke(f.form(), tint, f.box(), line);
-            case Mark.Stroke s when outlines -> new Mark.Stroke(s.form(), tint, s.box(), line);
-            case Mark.Fill f -> new Mark.Fill(f.form(), mixed(f.paint(), tint), f.box());
-            case Mark.Stroke s -> new Mark.Stroke(s.form(), tint, s.box(), s.style());
-            case Mark.Glyphs g -> new Mark.Glyphs(g.text(), g.layout(), tint);
-            case Mark.Image i -> new Mark.Image(i.asset(), i.size(), tint);
-        };
-    }
-
-    /** Two thirds tint, so that light and dark parts can still be told apart. */
-    private static Color mixed(Paint p, Color tint) {
-        Color c = p.main();
-        return c.lerp(tint.withAlpha(c.alpha()), 0.66);
     }
 }

@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
@@ -19,7 +20,12 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import tundra.core.geometry.Point;
+import tundra.core.model.Drawing;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
+import tundra.core.model.Values;
 
 /** Every kind of broken file gives one clear sentence that names the file. */
 class BadFilesTest {
@@ -72,9 +78,27 @@ class BadFilesTest {
         return replaced("\"frameRate\"", "\"x\":" + "[".repeat(5000) + "]".repeat(5000) + ",\"frameRate\"");
     }
 
+    /** A project of one flipbook, with a change in its text. */
+    private static byte[] flipbook(String from, String to) throws Exception {
+        Point box = new Point(10, 10);
+        var book = new Flipbook(List.of(new Drawing(Flipbook.blank("a", box).withId("art-a"), 0, 4), new Drawing(Flipbook.blank("b", box).withId("art-b"), 6, 2)), box, 24,
+                Flipbook.Ending.LOOP);
+        Project p = Project.empty("Book", new Point(100, 100), 24);
+        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Hare", book, Values.NONE))));
+        String good = ProjectWriter.write(p), bad = good.replaceFirst(from, to);
+        assertThat(bad).as("the change must change something").isNotEqualTo(good);
+        return zip(Map.of("mimetype", Limits.MIME.getBytes(StandardCharsets.US_ASCII), "project.json", bad.getBytes(StandardCharsets.UTF_8)));
+    }
+
     static Stream<Arguments> broken() throws Exception {
         byte[] good = ProjectFile.bytes(GOOD);
         return Stream.of(
+                Arguments.of("drawings that share a frame", flipbook("\"start\" : 6", "\"start\" : 3"), "lies within the drawing before it"),
+                Arguments.of("a drawing for no frame", flipbook("\"frames\" : 4", "\"frames\" : 0"), "whole number from 1"),
+                Arguments.of("a drawing that starts before all", flipbook("\"start\" : 0", "\"start\" : -2"), "whole number from 0"),
+                Arguments.of("an ending that isn't known", flipbook("\"loop\"", "\"bounce\""), "should be loop, hold or vanish"),
+                Arguments.of("a drawing that is no group", flipbook("\"group\"", "\"ellipse\""), "should be a group"),
+                Arguments.of("a rate of nothing", flipbook("\"rate\" : 24", "\"rate\" : 0"), "whole number from 1"),
                 Arguments.of("empty", new byte[0], "empty"),
                 Arguments.of("not a zip", "hello there, I am a text".getBytes(StandardCharsets.UTF_8), "not a Tundra project"),
                 Arguments.of("cut short", Arrays.copyOf(good, good.length * 2 / 3), "damaged or cut short"),

@@ -23,7 +23,9 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
 import tundra.core.model.Ids;
 import tundra.core.model.Marker;
@@ -82,7 +84,7 @@ class ProjectFileTest {
     }
 
     private static Element element(Random r, Asset a, int depth) {
-        Content c = switch (r.nextInt(depth > 0 ? 7 : 6)) {
+        Content c = switch (r.nextInt(depth > 0 ? 8 : 6)) {
             case 0 -> new Content.Rectangle();
             case 1 -> new Content.Ellipse();
             case 2 -> new Content.Path(new Outline(List.of(new Contour(List.of(Node.corner(0, r.nextDouble()), Node.smooth(new Point(5, 5), new Point(1, 2))),
@@ -91,6 +93,8 @@ class ProjectFileTest {
                     .withWrap(r.nextInt(200));
             case 4 -> new Content.Picture(a.hash());
             case 5 -> new Content.Polygon(3 + r.nextInt(9), r.nextDouble());
+            case 6 -> new Flipbook(List.of(new Drawing(art(r, a, depth), r.nextInt(9), 1 + r.nextInt(5)), new Drawing(art(r, a, depth), 20, 1 + r.nextInt(90))),
+                    new Point(30, 20.5), 1 + r.nextInt(240), Flipbook.Ending.values()[r.nextInt(3)]);
             default -> new Content.Group(List.of(element(r, a, depth - 1), element(r, a, depth - 1)), new Point(10, 20),
                     r.nextBoolean() ? Outline.polygon(0, 0, 10, 0, 5, 20) : null);
         };
@@ -101,6 +105,10 @@ class ProjectFileTest {
             }
         }
         return new Element(Ids.next(), "e" + r.nextInt(), r.nextBoolean(), r.nextBoolean(), r.nextBoolean(), v, c);
+    }
+
+    private static Element art(Random r, Asset a, int depth) {
+        return Flipbook.blank("Zeichnung " + r.nextInt(), new Point(30, 20.5)).withChildren(List.of(element(r, a, depth - 1)));
     }
 
     private static <T> Values with(Values v, Property<T> p, Random r) {
@@ -169,13 +177,14 @@ class ProjectFileTest {
                 .replaceFirst("\"frameRate\"", "\"weather\" : {\"wind\": [1, 2]},\n\"frameRate\"")
                 .replaceFirst("\"type\"", "\"glow\" : \"soft\",\n\"type\"")
                 .replaceFirst("\"easing\"", "\"note\" : 5,\n\"easing\"")
-                .replaceFirst("\"loop\"", "\"mood\" : null,\n\"loop\"")
+                .replaceFirst("\"loop\" :", "\"mood\" : null,\n\"loop\" :")
+                .replaceFirst("\"frames\" :", "\"voice\" : \"ah\",\n\"frames\" :")
                 .replaceFirst("\"rest\" : \\{", "\"rest\" : {\"halo\" : 3.5,")
                 .replace("\"rest\" : {\"halo\" : 3.5, }", "\"rest\" : {\"halo\" : 3.5 }");
         Map<String, byte[]> data = p.assets().values().stream().collect(java.util.stream.Collectors.toMap(Asset::hash, Asset::data));
         Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data);
         String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data));
-        assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "changed");
+        assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "\"voice\" : \"ah\"", "changed");
     }
 
     @Test
