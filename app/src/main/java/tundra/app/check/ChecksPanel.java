@@ -82,7 +82,13 @@ public final class ChecksPanel extends VBox {
         var scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        scroll.setMaxHeight(430);
+        // as high as what is found, up to a bound
+        list.heightProperty().addListener((o, was, is) -> {
+            double h = Math.min(430, is.doubleValue() + 4);
+            scroll.setMinHeight(h);
+            scroll.setPrefHeight(h);
+            scroll.setMaxHeight(h);
+        });
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(head, line, scroll);
         setPrefWidth(380);

@@ -132,7 +132,7 @@ final class ShotApp {
             public void handle(long now) {
                 pulses++;
                 if (pulses == SETTLED && state.run() != null) {
-                    w.commands.run(state.run());
+                    List.of(state.run().split(",")).forEach(w.commands::run);
                     still = 0;
                 }
                 still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) ? still + 1 : 0;

@@ -29,7 +29,7 @@ final class ShotCommand implements Callable<Integer> {
     private boolean tryIt;
     @Option(names = "--tool", paramLabel = "NAME", description = "the tool in hand, such as nodes or gradient")
     private String tool;
-    @Option(names = "--run", paramLabel = "COMMAND", description = "the id of a command to run")
+    @Option(names = "--run", paramLabel = "COMMAND", description = "the id of a command to run, or several with commas between")
     private String run;
     @Option(names = "--bring-in", paramLabel = "FILE", description = "art to bring in first")
     private Path bringIn;

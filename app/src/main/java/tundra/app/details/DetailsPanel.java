@@ -182,7 +182,7 @@ public final class DetailsPanel extends ScrollPane {
     }
 
     private String drawingName() {
-        return studio.book().drawing() == null ? "No drawing here" : studio.book().drawing().art().name();
+        return studio.book().current() < 0 ? "No drawing here" : studio.book().book().title(studio.book().current());
     }
 
     private static Node heading(String name, String chip) {

@@ -170,7 +170,7 @@ final class StripHand {
                 int n = Math.max(1, h.frames + (int) Math.rint((e.getX() - h.from) / at().perFrame()));
                 studio.cancel(h.merge);
                 if (n != h.frames) {
-                    open.edit("Hold " + b.drawings().get(h.index).art().name() + " for " + n + (n == 1 ? " frame" : " frames"), h.merge, x -> Drawings.hold(x, h.index, n));
+                    open.edit("Hold " + b.title(h.index) + " for " + n + (n == 1 ? " frame" : " frames"), h.merge, x -> Drawings.hold(x, h.index, n));
                 }
             }
             case Gesture.Shift s -> {

@@ -180,8 +180,8 @@ final class FlipCommands {
         BooleanSupplier any = this::current;
         c.add("drawing-longer", "Hold one frame longer", "Shift+CLOSE_BRACKET", any, () -> hold(1));
         c.add("drawing-shorter", "Hold one frame shorter", "Shift+OPEN_BRACKET", any, () -> hold(-1));
-        c.add("drawing-shift-back", "Move drawings a frame earlier", "Alt+LEFT", () -> open.drawingsMeant(), () -> shift(-1));
-        c.add("drawing-shift-on", "Move drawings a frame later", "Alt+RIGHT", () -> open.drawingsMeant(), () -> shift(1));
+        c.add("drawing-shift-back", "Move drawings a frame earlier", "Alt+Shift+COMMA", () -> open.drawingsMeant(), () -> shift(-1));
+        c.add("drawing-shift-on", "Move drawings a frame later", "Alt+Shift+PERIOD", () -> open.drawingsMeant(), () -> shift(1));
         for (double k : new double[] {2, 3, 0.5}) {
             String word = k == 2 ? "twice as long" : k == 3 ? "three times as long" : "half as long";
             c.add(k == 2 ? "hold-double" : k == 3 ? "hold-triple" : "hold-half", () -> "Hold " + (many() ? "the chosen drawings " : "all drawings ") + word, null, this::here,

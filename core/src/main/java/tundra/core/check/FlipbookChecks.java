@@ -67,11 +67,11 @@ final class FlipbookChecks {
     }
 
     private String name(int i) {
-        return book.drawings().get(i).art().name();
+        return book.title(i);
     }
 
     private void add(Check check, int drawing, long frame, String text, Finding.Fix fix) {
-        out.add(new Finding(check, scene.id(), element.id(), drawing < 0 ? null : book.drawings().get(drawing).id(), book.timeOf(frame),
+        out.add(new Finding(check, scene.id(), element.id(), drawing < 0 ? null : book.drawings().get(drawing).id(), book.timeOf(frame + (loops() ? turnSeen() : 0)),
                 element.name() + ": " + text, fix));
     }
 

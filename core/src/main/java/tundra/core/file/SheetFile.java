@@ -65,11 +65,12 @@ public final class SheetFile {
         Rect area = null;
         var pictures = new ArrayList<Picture>();
         int free = book.start();
-        for (Drawing d : book.drawings()) {
+        for (int i = 0; i < book.drawings().size(); i++) {
+            Drawing d = book.drawings().get(i);
             FrameNode n = builder.drawing(d, book.timeOf(d.start()));
             Rect inked = n.inked();
             area = inked == null ? area : n.toParent().bounds(inked).union(area);
-            pictures.add(new Picture(d.art().name(), d.start() - free, d.frames(), Color.NONE, List.of(n)));
+            pictures.add(new Picture(book.title(i), d.start() - free, d.frames(), Color.NONE, List.of(n)));
             free = d.end();
         }
         Rect box = area == null ? new Rect(0, 0, 1, 1) : area;

@@ -104,6 +104,12 @@ public record Flipbook(List<Drawing> drawings, Point box, int rate, Ending endin
         return -1;
     }
 
+    /** What a drawing is called: by its name, or by its number where it never got one of its own. */
+    public String title(int index) {
+        String name = drawings.get(index).art().name();
+        return name.matches("Drawing \\d+") ? "Drawing " + (index + 1) : name;
+    }
+
     public Flipbook withDrawings(List<Drawing> d) {
         return new Flipbook(d, box, rate, ending);
     }
