@@ -93,7 +93,7 @@ java_args() {
   local cp
   cp="$(printf '%s:' "$BUILD"/lib/*.jar)"
   JAVA_ARGS=(--enable-native-access=javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED --module-path "$BUILD/fx"
-    --add-modules javafx.controls,javafx.swing,javafx.web -Xmx1g -XX:+UseSerialGC "-Dtundra.styles=$BUILD/styles" -Dprism.order=sw -Dprism.dirtyopts=true -cp "${cp%:}")
+    --add-modules javafx.controls,javafx.swing,javafx.web -Xmx1g -XX:MetaspaceSize=128m -XX:+UseSerialGC "-Dtundra.styles=$BUILD/styles" -Dprism.order=sw -Dprism.dirtyopts=true -cp "${cp%:}")
 }
 
 RENDER_PACKAGES=(libgl1 libegl1 libfontconfig1)
@@ -103,7 +103,8 @@ XVFB_PID=
 virtual_display() {
   need xvfb
   local out; out="$(mktemp)"
-  Xvfb -displayfd 3 -screen 0 1600x1000x24 -nolisten tcp 3>"$out" 2>/dev/null &
+  # -r: a key held long by a slow machine does not repeat
+  Xvfb -displayfd 3 -screen 0 1600x1000x24 -nolisten tcp -r 3>"$out" 2>/dev/null &
   XVFB_PID=$!
   trap 'kill $XVFB_PID 2>/dev/null || true' EXIT
   for _ in $(seq 100); do [ -s "$out" ] && break; sleep 0.1; done

@@ -5,14 +5,13 @@ import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
-import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 
-/** Draws the ruler: markers and the part that plays again above, ticks, the sounds' waves and the playhead's time below. */
+/** Draws the ruler: markers and the part that plays again above, ticks, and the sounds' waves below. */
 final class RulerPainter {
     /** The height of the band with the markers. */
     static final double BAND = 17;
@@ -124,23 +123,5 @@ final class RulerPainter {
             }
         }
         return 600;
-    }
-
-    void playhead(GraphicsContext g, TimeScale scale, double h, double w, Palette colors) {
-        double x = Math.round(scale.x(studio.playhead()));
-        if (x < TimelinePainter.HEAD - 1 || x > w) {
-            return;
-        }
-        g.setStroke(colors.time());
-        g.setLineWidth(2);
-        g.strokeLine(x, BAND + 14, x, h);
-        g.setTextBaseline(javafx.geometry.VPos.CENTER);
-        double left = Numbers.clamp(x - 28, TimelinePainter.HEAD + 2, w - 58);
-        g.setFill(colors.time());
-        g.fillRoundRect(left, BAND + 1, 56, 17, 8, 8);
-        g.setFill(studio.dark() ? colors.field() : javafx.scene.paint.Color.WHITE);
-        g.setFont(TimelinePainter.mono(11));
-        g.setTextAlign(TextAlignment.CENTER);
-        g.fillText(TimeText.clock(studio.playhead()), left + 28, BAND + 10);
     }
 }

@@ -25,11 +25,10 @@ public final class TimelineCanvas extends Pane {
     static final double RULER = RulerPainter.HEIGHT;
     private static final double MARGIN = 14;
     /** While it plays the values at the left are brought up to date each so many frames. */
-    private static final int WHOLE_EVERY = 8;
+    private static final int VALUES_EVERY = 6;
     private final Studio studio;
     private final Canvas canvas = new Canvas();
-    /** The playhead alone, so that playing does not draw the lanes anew. */
-    private final Canvas above = new Canvas();
+    private final PlayheadMark playhead = new PlayheadMark();
     final TimeRows rows = new TimeRows();
     private final SoundWaves waves = new SoundWaves(this::redraw);
     final TimelinePainter painter;
@@ -42,7 +41,7 @@ public final class TimelineCanvas extends Pane {
     private boolean queued;
     private long drawn;
     private boolean turned;
-    private int sinceWhole;
+    private int sinceValues;
 
     public TimelineCanvas(Studio studio) {
         this.studio = studio;
@@ -52,8 +51,7 @@ public final class TimelineCanvas extends Pane {
         setId("timeline");
         setFocusTraversable(true);
         setAccessibleText("Timeline");
-        above.setMouseTransparent(true);
-        getChildren().addAll(canvas, above);
+        getChildren().addAll(canvas, playhead);
         setMinHeight(120);
         var clip = new javafx.scene.shape.Rectangle();
         clip.widthProperty().bind(widthProperty());
@@ -84,19 +82,20 @@ public final class TimelineCanvas extends Pane {
             keepPlayheadInView();
         }
         boolean onlyTime = studio.playing() && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
-        if (onlyTime && !turned && ++sinceWhole < WHOLE_EVERY) {
+        if (onlyTime && !turned && !queued) {
             playhead();
+            if (getScene() != null && ++sinceValues == VALUES_EVERY) {
+                sinceValues = 0;
+                painter.values(canvas.getGraphicsContext2D(), RULER, scrollY, getHeight(), Palette.of(studio.dark()));
+            }
         } else {
-            sinceWhole = 0;
             turned = false;
             redraw();
         }
     }
 
     private void playhead() {
-        GraphicsContext g = above.getGraphicsContext2D();
-        g.clearRect(0, 0, above.getWidth(), above.getHeight());
-        ruler.playhead(g, scale, getHeight(), getWidth(), Palette.of(studio.dark()));
+        playhead.show(studio.playhead(), scale, getWidth(), getHeight(), Palette.of(studio.dark()), studio.dark());
     }
 
     /** While it plays the view turns over when the playhead leaves it. */
@@ -163,8 +162,6 @@ public final class TimelineCanvas extends Pane {
         if (canvas.getWidth() != w || canvas.getHeight() != h) {
             canvas.setWidth(w);
             canvas.setHeight(h);
-            above.setWidth(w);
-            above.setHeight(h);
         }
         Timeline t = studio.timeline();
         if (fitted) {

@@ -62,6 +62,22 @@ final class TimelinePainter {
         g.restore();
     }
 
+    /** Draws only what the properties are at the playhead, at the left of the lanes in view. */
+    void values(GraphicsContext g, double top, double scrollY, double h, Palette colors) {
+        Timeline t = studio.timeline();
+        g.setTextBaseline(VPos.CENTER);
+        g.save();
+        g.beginPath();
+        g.rect(0, top, HEAD, h - top);
+        g.clip();
+        for (TimeRows.Row r : rows.between(scrollY, scrollY + h - top)) {
+            if (r.property() != null && r.sound() == null) {
+                laneHead(g, t, r, r.property(), top + r.y() - scrollY, studio.selection().contains(r.element()), colors);
+            }
+        }
+        g.restore();
+    }
+
     private void row(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, Palette colors) {
         boolean selected = studio.selection().contains(r.element());
         boolean own = r.property() == null;
@@ -191,6 +207,10 @@ final class TimelinePainter {
         g.restore();
         beads.addAll(drawn.beads());
         grips.addAll(drawn.grips());
+        laneHead(g, t, r, p, y, selected, colors);
+    }
+
+    private void laneHead(GraphicsContext g, Timeline t, TimeRows.Row r, Property<?> p, double y, boolean selected, Palette colors) {
         cover(g, y, r, selected, colors.spaceSoft().deriveColor(0, 1, 1, 0.35));
         double mid = r.editor() ? y + 20 : y + r.height() / 2;
         triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
