@@ -67,6 +67,7 @@ public final class CanvasView extends Pane {
         widthProperty().addListener(o -> resized());
         heightProperty().addListener(o -> resized());
         studio.listen(this::changed);
+        studio.eachFrame(this::redraw);
         addEventHandler(MouseEvent.ANY, this::mouse);
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
         setOnDragOver(this::over);
@@ -180,6 +181,9 @@ public final class CanvasView extends Pane {
     }
 
     private void changed(java.util.Set<Aspect> what) {
+        if (studio.onlyTimeGoesOn(what)) {
+            return;
+        }
         if (what.contains(Aspect.SCENE) || what.contains(Aspect.DESK)
                 || what.contains(Aspect.DOCUMENT) && fitted) {
             if (what.contains(Aspect.SCENE)) {

@@ -203,8 +203,11 @@ final class DrawingsSection extends VBox {
             }
         }
         registering.inks(studio, List.copyOf(wanted.values()), found -> {
-            inks = found;
-            show();
+            // only the newest answer
+            if (now == asked) {
+                inks = found;
+                show();
+            }
         });
     }
 

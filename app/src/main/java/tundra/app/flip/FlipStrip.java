@@ -74,6 +74,7 @@ public final class FlipStrip extends VBox {
             menu.show(strip, e.getScreenX(), e.getScreenY());
         });
         studio.listen(what -> refresh());
+        studio.eachFrame(this::showFrame);
         refresh();
     }
 
@@ -107,13 +108,17 @@ public final class FlipStrip extends VBox {
         return out;
     }
 
+    private void showFrame() {
+        frame.setText("f " + (studio.book().frameInBook() + 1));
+    }
+
     private void refresh() {
         Flipbook b = studio.book().book();
         if (b == null) {
             return;
         }
         play.setGraphic((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16));
-        frame.setText("f " + (studio.book().frameInBook() + 1));
+        showFrame();
         of.setText("of " + b.end() + " · " + b.rate() + " fps");
         ending.setText(b.ending().word);
         OnionSkin s = studio.book().skin();

@@ -22,6 +22,8 @@ public final class StripCanvas extends Pane {
     private StripLayout layout = new StripLayout(LEFT, 0, 64);
     private String shown;
     private boolean queued;
+    /** The current drawing as it was drawn last. */
+    private int drawn = -1;
 
     StripCanvas(Studio studio, Runnable blank) {
         this.studio = studio;
@@ -45,9 +47,19 @@ public final class StripCanvas extends Pane {
         addEventHandler(MouseEvent.MOUSE_MOVED, e -> setCursor(hand.cursor(e)));
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
         studio.listen(this::changed);
+        studio.eachFrame(this::frame);
+    }
+
+    private void frame() {
+        if (studio.book().is() && studio.book().current() != drawn) {
+            changed(Set.of(Aspect.PLAYHEAD));
+        }
     }
 
     private void changed(Set<Aspect> what) {
+        if (studio.onlyTimeGoesOn(what) && studio.book().current() == drawn) {
+            return;
+        }
         Flipbook b = studio.book().book();
         if (b == null) {
             return;
@@ -107,6 +119,7 @@ public final class StripCanvas extends Pane {
     }
 
     private void draw() {
+        drawn = studio.book().current();
         if (canvas.getWidth() != getWidth() || canvas.getHeight() != StripLayout.HEIGHT) {
             canvas.setWidth(getWidth());
             canvas.setHeight(StripLayout.HEIGHT);

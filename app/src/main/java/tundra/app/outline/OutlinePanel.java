@@ -81,6 +81,9 @@ public final class OutlinePanel extends VBox {
             if (what.contains(Aspect.SELECTION)) {
                 reveal();
             }
+            if (studio.onlyTimeGoesOn(what)) {
+                return;
+            }
             // a run through the drawings of a flipbook is not held up
             if (stepping(what)) {
                 soon.playFromStart();

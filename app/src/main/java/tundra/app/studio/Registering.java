@@ -34,19 +34,9 @@ public final class Registering {
     });
     private final Map<FrameNode, Ink> inks = Collections.synchronizedMap(new IdentityHashMap<>());
     private final Map<String, PictureInk> pictures = new ConcurrentHashMap<>();
-    private long asked;
 
-    /** Gives what some drawings cover, on the interface thread; only the newest request is answered. */
+    /** Gives what some drawings cover, on the interface thread, in the order of the requests. */
     public void inks(Studio s, List<Drawing> of, Consumer<Map<String, Ink>> then) {
-        long mine = ++asked;
-        work(s, of, found -> {
-            if (mine == asked) {
-                then.accept(found);
-            }
-        });
-    }
-
-    private void work(Studio s, List<Drawing> of, Consumer<Map<String, Ink>> then) {
         var nodes = new ArrayList<FrameNode>();
         of.forEach(d -> nodes.add(s.builder().drawing(d, s.playhead())));
         Map<String, Asset> shelf = s.project().assets();
@@ -93,7 +83,7 @@ public final class Registering {
     public void apply(Studio s, Registration.By by, Consumer<Boolean> done) {
         Set<String> run = s.book().run();
         var before = s.book().book();
-        work(s, before.drawings().stream().filter(d -> run.contains(d.id())).toList(), inks -> {
+        inks(s, before.drawings().stream().filter(d -> run.contains(d.id())).toList(), inks -> {
             if (!before.equals(s.book().book())) {
                 // it was changed in the meantime: look again
                 apply(s, by, done);

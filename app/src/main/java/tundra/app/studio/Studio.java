@@ -55,7 +55,11 @@ public final class Studio {
     private Frame frame;
     private Frame indexed;
     private java.util.Map<String, Frame.Placed> index;
+    /** While it plays, views other than the moving ones hear of the playhead each so many frames. */
+    private static final int TOLD_EVERY = 6;
     private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
+    private final List<Runnable> frameListeners = new ArrayList<>();
+    private int untold;
     private final EnumSet<Aspect> pending = EnumSet.noneOf(Aspect.class);
     private final OpenBook book = new OpenBook(this);
 
@@ -68,6 +72,11 @@ public final class Studio {
     /** Hears what changed, once for all changes of a pulse. */
     public void listen(Consumer<Set<Aspect>> listener) {
         listeners.add(listener);
+    }
+
+    /** Hears at once of each frame while it plays. Whoever listens otherwise hears of the playhead only a few times a second then. */
+    public void eachFrame(Runnable listener) {
+        frameListeners.add(listener);
     }
 
     public void changed(Aspect... aspects) {
@@ -404,8 +413,13 @@ public final class Studio {
         if (t != playhead) {
             playhead = t;
             frame = null;
-            changed(Aspect.PLAYHEAD);
-            if (!playing) {
+            if (playing) {
+                frameListeners.forEach(Runnable::run);
+                if (++untold % TOLD_EVERY == 0) {
+                    changed(Aspect.PLAYHEAD);
+                }
+            } else {
+                changed(Aspect.PLAYHEAD);
                 book.follow();
             }
         }
@@ -421,7 +435,12 @@ public final class Studio {
         if (!on) {
             book.follow();
         }
-        changed(Aspect.PLAYING);
+        changed(Aspect.PLAYING, Aspect.PLAYHEAD);
+    }
+
+    /** Whether a change is no more than time going on while it plays, which those who hear of each frame know already. */
+    public boolean onlyTimeGoesOn(Set<Aspect> what) {
+        return playing && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
     }
 
     public EditScope scope() {

@@ -24,8 +24,6 @@ public final class TimelineCanvas extends Pane {
     static final double HEAD = TimelinePainter.HEAD;
     static final double RULER = RulerPainter.HEIGHT;
     private static final double MARGIN = 14;
-    /** While it plays the values at the left are brought up to date each so many frames. */
-    private static final int VALUES_EVERY = 6;
     private final Studio studio;
     private final Canvas canvas = new Canvas();
     private final PlayheadMark playhead = new PlayheadMark();
@@ -40,8 +38,6 @@ public final class TimelineCanvas extends Pane {
     private double scrollY;
     private boolean queued;
     private long drawn;
-    private boolean turned;
-    private int sinceValues;
 
     public TimelineCanvas(Studio studio) {
         this.studio = studio;
@@ -62,6 +58,7 @@ public final class TimelineCanvas extends Pane {
         // what changed while another desk was shown is drawn when this one is back
         sceneProperty().addListener(o -> redraw());
         studio.listen(this::changed);
+        studio.eachFrame(this::frame);
         studio.selection().forEach(rows::unfold);
         addEventHandler(MouseEvent.MOUSE_PRESSED, hand::press);
         addEventHandler(MouseEvent.MOUSE_DRAGGED, hand::drag);
@@ -78,20 +75,18 @@ public final class TimelineCanvas extends Pane {
         if (what.contains(Aspect.SELECTION)) {
             studio.selection().forEach(rows::unfold);
         }
-        if (what.contains(Aspect.PLAYHEAD) && studio.playing() && follow) {
+        if (!studio.onlyTimeGoesOn(what)) {
+            redraw();
+        } else if (!queued && getScene() != null) {
+            painter.values(canvas.getGraphicsContext2D(), RULER, scrollY, getHeight(), Palette.of(studio.dark()));
+        }
+    }
+
+    private void frame() {
+        if (follow) {
             keepPlayheadInView();
         }
-        boolean onlyTime = studio.playing() && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
-        if (onlyTime && !turned && !queued) {
-            playhead();
-            if (getScene() != null && ++sinceValues == VALUES_EVERY) {
-                sinceValues = 0;
-                painter.values(canvas.getGraphicsContext2D(), RULER, scrollY, getHeight(), Palette.of(studio.dark()));
-            }
-        } else {
-            turned = false;
-            redraw();
-        }
+        playhead();
     }
 
     private void playhead() {
@@ -103,7 +98,7 @@ public final class TimelineCanvas extends Pane {
         double x = scale.x(studio.playhead());
         if (!fitted && (x > getWidth() - MARGIN || x < scale.left())) {
             scale = new TimeScale(scale.left(), studio.playhead(), scale.perSecond());
-            turned = true;
+            redraw();
         }
     }
 

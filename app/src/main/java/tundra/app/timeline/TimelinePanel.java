@@ -67,6 +67,7 @@ public final class TimelinePanel extends StackPane {
             }
             refresh();
         });
+        studio.eachFrame(this::refresh);
         loop.setSelected(playback.loop());
         refresh();
         choices(commands);

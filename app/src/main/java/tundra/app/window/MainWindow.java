@@ -224,10 +224,13 @@ public final class MainWindow {
     /** The canvas with what floats over it. */
     private StackPane canvas(Pane tools, Pos toolsAt) {
         var pane = new StackPane(w.canvas, zoom);
+        zoom.setCache(true);
         pane.setMinSize(100, 100);
         StackPane.setAlignment(zoom, studio.desk() == Desk.DRAW ? Pos.TOP_RIGHT : Pos.BOTTOM_RIGHT);
         StackPane.setMargin(zoom, studio.desk() == Desk.DRAW ? new Insets(26, 10, 10, 10) : new Insets(10));
         if (tools != null) {
+            // the picture beneath changes often, the tools seldom
+            tools.setCache(true);
             pane.getChildren().add(tools);
             StackPane.setAlignment(tools, toolsAt);
             StackPane.setMargin(tools, toolsAt == Pos.BOTTOM_CENTER ? new Insets(0, 0, 14, 0) : new Insets(10));

@@ -104,14 +104,17 @@ final class TopBar extends HBox {
         var scenes = studio.project().scenes();
         if (tabs.getChildren().size() != scenes.size()) {
             tabs.getChildren().clear();
-            scenes.forEach(s -> tabs.getChildren().add(new ToggleButton()));
+            scenes.forEach(s -> {
+                var tab = new ToggleButton();
+                tab.getStyleClass().setAll("tab-button");
+                tabs.getChildren().add(tab);
+            });
         }
         for (int i = 0; i < scenes.size(); i++) {
             Scene s = scenes.get(i);
             var tab = (ToggleButton) tabs.getChildren().get(i);
             tab.setText(s.name());
             tab.setSelected(s == studio.scene());
-            tab.getStyleClass().setAll("tab-button");
             tab.setOnAction(e -> {
                 tab.setSelected(true);
                 studio.showScene(s.id());
