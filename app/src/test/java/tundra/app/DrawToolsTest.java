@@ -464,4 +464,84 @@ class DrawToolsTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds())).as("the art stays").satisfies(
                 r -> assertThat(r.topLeft().distance(new Point(100, 100))).isLessThan(0.01));
     }
+
+    @Test
+    void theHandMovesTheViewKeepsADirectionAndGoesBack() throws Exception {
+        t.keys(KeyCode.H);
+        Point before = t.canvas(0, 0);
+        t.drag(t.canvas(100, 100), t.canvas(160, 130));
+        assertThat(t.canvas(0, 0).minus(before).distance(new Point(60, 30))).isLessThan(1e-9);
+        t.hold(KeyCode.SHIFT);
+        t.drag(t.canvas(100, 100), t.canvas(140, 112));
+        t.letGo(KeyCode.SHIFT);
+        assertThat(t.canvas(0, 0).minus(before).distance(new Point(100, 30))).as("only across").isLessThan(1e-9);
+        t.dragHold(t.canvas(100, 100), t.canvas(50, 160));
+        t.keys(KeyCode.ESCAPE);
+        assertThat(t.canvas(0, 0).minus(before).distance(new Point(100, 30))).as("given up").isLessThan(1e-9);
+        t.moveTo(t.canvas(60, 60));
+        t.up();
+        assertThat(t.canvas(0, 0).minus(before).distance(new Point(100, 30))).isLessThan(1e-9);
+        assertThat(t.studio.undoName()).as("a view is no change").isNull();
+    }
+
+    @Test
+    void theGlassZoomsOnAClickOrAnAreaAndOutWithAlt() throws Exception {
+        t.keys(KeyCode.Z);
+        Point at = t.canvas(200, 150);
+        t.click(at);
+        assertThat(zoom()).isCloseTo(1.5, within(1e-9));
+        assertThat(t.canvas(200, 150).distance(at)).as("the place stands still").isLessThan(1.01);
+        t.hold(KeyCode.ALT);
+        t.click(at);
+        t.letGo(KeyCode.ALT);
+        assertThat(zoom()).isCloseTo(1, within(1e-9));
+        t.dragHold(t.canvas(100, 100), t.canvas(200, 160));
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        assertThat(zoom()).as("given up").isCloseTo(1, within(1e-9));
+        t.drag(t.canvas(100, 100), t.canvas(200, 160));
+        double w = RealWindow.fx(() -> t.w.canvas.getWidth()), h = RealWindow.fx(() -> t.w.canvas.getHeight());
+        assertThat(zoom()).isCloseTo(Math.min(w / 100, h / 60), within(0.35));
+        Point middle = RealWindow.fx(() -> t.w.canvas.viewport().toCanvas(new Point(w / 2, h / 2)));
+        assertThat(middle.distance(new Point(150, 130))).isLessThan(1.5);
+    }
+
+    private double zoom() throws Exception {
+        return RealWindow.fx(() -> t.w.canvas.viewport().zoom());
+    }
+
+    @Test
+    void aTextDraggedWrapsAtThatWidthAndCanBeGivenUp() throws Exception {
+        t.keys(KeyCode.T);
+        t.dragHold(t.canvas(60, 60), t.canvas(200, 120));
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        assertThat(t.studio.board().elements()).isEmpty();
+        t.keys(KeyCode.T);
+        // near the left edge it snaps to it; with Ctrl it does not
+        t.drag(t.canvas(4, 60), t.canvas(170, 120));
+        Element e = t.studio.selected();
+        assertThat(e.rest().get(Properties.POSITION)).isEqualTo(new Point(0, 60));
+        assertThat(((Content.Text) e.content()).wrap()).isEqualTo(170);
+        t.keys(KeyCode.ESCAPE);
+        t.keys(KeyCode.ESCAPE);
+        t.keys(KeyCode.T);
+        t.hold(KeyCode.CONTROL);
+        t.drag(t.canvas(4, 160), t.canvas(170, 220));
+        t.letGo(KeyCode.CONTROL);
+        assertThat(t.studio.selected().rest().get(Properties.POSITION)).isEqualTo(new Point(4, 160));
+        t.keys(KeyCode.ESCAPE);
+        t.keys(KeyCode.ESCAPE);
+        t.keys(KeyCode.T);
+        t.hold(KeyCode.ALT);
+        t.drag(t.canvas(330, 290), t.canvas(390, 330));
+        t.letGo(KeyCode.ALT);
+        assertThat(t.studio.selected().rest().get(Properties.POSITION)).as("from the middle").isEqualTo(new Point(270, 250));
+        assertThat(((Content.Text) t.studio.selected().content()).wrap()).isEqualTo(120);
+        t.keys(KeyCode.ESCAPE);
+        for (int i = 0; i < 3; i++) {
+            t.keys(KeyCode.CONTROL, KeyCode.Z);
+        }
+        assertThat(t.studio.board().elements()).isEmpty();
+    }
 }

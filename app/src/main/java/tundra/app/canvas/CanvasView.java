@@ -1,6 +1,7 @@
 package tundra.app.canvas;
 
 import java.util.List;
+import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
 import javafx.scene.canvas.Canvas;
@@ -42,7 +43,7 @@ public final class CanvasView extends Pane {
     private boolean overlayDirty = true;
     private boolean pointerSeen;
     private Point panFrom;
-    private Consumer<List<java.io.File>> onDrop = files -> { };
+    private BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
     private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
 
     /** Draws over the picture, in view coordinates. */
@@ -90,7 +91,8 @@ public final class CanvasView extends Pane {
         overlays = source;
     }
 
-    public void onDrop(Consumer<List<java.io.File>> drop) {
+    /** Takes files that were dropped, and where on the canvas. */
+    public void onDrop(BiConsumer<List<java.io.File>, Point> drop) {
         onDrop = drop;
     }
 
@@ -146,6 +148,14 @@ public final class CanvasView extends Pane {
     public void zoom(double factor, Point at) {
         fitted = false;
         viewport = viewport.zoomed(factor, at);
+        redraw();
+    }
+
+    /** Shows an area of the view as large as it fits. */
+    public void zoomTo(Rect area) {
+        fitted = false;
+        Point middle = new Point(getWidth() / 2, getHeight() / 2);
+        viewport = viewport.moved(middle.minus(area.centre())).zoomed(Math.min(getWidth() / Math.max(1, area.width()), getHeight() / Math.max(1, area.height())), middle);
         redraw();
     }
 
@@ -362,7 +372,7 @@ public final class CanvasView extends Pane {
 
     private void drop(DragEvent e) {
         if (e.getDragboard().hasFiles()) {
-            onDrop.accept(e.getDragboard().getFiles());
+            onDrop.accept(e.getDragboard().getFiles(), viewport.toCanvas(new Point(e.getX(), e.getY())));
             e.setDropCompleted(true);
             e.consume();
         }

@@ -57,6 +57,8 @@ public final class DetailsPanel extends ScrollPane {
         setHbarPolicy(ScrollBarPolicy.NEVER);
         box.getStyleClass().add("details-box");
         setContent(box);
+        // the skin keeps a picture of all that scrolls, which is made anew for every number that changes
+        skinProperty().addListener(o -> lookup(".viewport").setCache(false));
         easing = new EasingSection(studio, settings);
         studio.listen(this::changed);
         build();

@@ -97,13 +97,10 @@ final class StripPainter {
         FrameNode node = studio.builder().drawing(d, studio.playhead());
         WritableImage image = d.art().hidden() || d.art().children().isEmpty() ? null : thumbs.of(d.art(), node, show, studio.project().assets());
         if (image != null && w > 14) {
-            g.save();
-            g.beginPath();
-            g.rect(x + 2, y + 2, w - 4, h - 4);
-            g.clip();
             double iw = image.getWidth(), ih = image.getHeight(), k = Math.min(1, (h - 16) / ih);
-            g.drawImage(image, x + w / 2 - iw * k / 2, y + 3, iw * k, ih * k);
-            g.restore();
+            // as much of its middle as the cell has room for
+            double part = Math.min(iw, (w - 4) / k);
+            g.drawImage(image, (iw - part) / 2, 0, part, ih, x + w / 2 - part * k / 2, y + 3, part * k, ih * k);
         }
         g.setStroke(now ? c.time() : chosen ? c.time().deriveColor(0, 1, 1, 0.6) : c.line());
         g.setLineWidth(now ? 2 : 1);

@@ -103,10 +103,10 @@ public final class OutlinePanel extends VBox {
     /** Unfolds the groups around what was selected elsewhere. */
     private void reveal() {
         if (studio.inside() != null) {
-            open.addAll(Tree.path(studio.board().elements(), studio.inside()));
+            open.addAll(studio.paths().path(studio.inside()));
         }
         for (String id : studio.selection()) {
-            List<String> path = Tree.path(studio.board().elements(), id);
+            List<String> path = studio.paths().path(id);
             if (path.size() > 1) {
                 open.addAll(path.subList(0, path.size() - 1));
             }

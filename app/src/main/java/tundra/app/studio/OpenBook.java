@@ -57,17 +57,13 @@ public final class OpenBook {
 
     /** The innermost flipbook that is an element or holds it; null when there is none. */
     private String bookAround(String id) {
-        List<String> path = Tree.path(studio.board().elements(), id);
-        List<Element> in = studio.board().elements();
-        String found = null;
-        for (String step : path) {
-            Element e = in.stream().filter(x -> x.id().equals(step)).findFirst().orElseThrow();
-            if (e.content() instanceof Flipbook) {
-                found = step;
+        List<String> path = studio.paths().path(id);
+        for (String step : path.reversed()) {
+            if (studio.paths().find(step).content() instanceof Flipbook) {
+                return step;
             }
-            in = e.children();
         }
-        return found;
+        return null;
     }
 
     public boolean is() {
@@ -245,13 +241,13 @@ public final class OpenBook {
         }
         Flipbook b = (Flipbook) studio.board().find(of).content();
         Drawing now = b.at(studio.board().main().local(studio.playhead()));
-        if (now != null && Tree.path(studio.board().elements(), inside).contains(now.id())) {
+        if (now != null && studio.paths().path(inside).contains(now.id())) {
             return;
         }
         studio.enter(of);
         var left = new ArrayList<>(studio.selection());
         left.removeIf(id -> {
-            List<String> path = Tree.path(studio.board().elements(), id);
+            List<String> path = studio.paths().path(id);
             return path.contains(of) && path.size() > 1 && !id.equals(of) && (now == null || !path.contains(now.id()));
         });
         studio.select(left);

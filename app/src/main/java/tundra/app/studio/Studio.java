@@ -28,6 +28,7 @@ import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.model.TreePaths;
 import tundra.render.Fonts;
 
 /**
@@ -55,6 +56,8 @@ public final class Studio {
     private Frame frame;
     private Frame indexed;
     private java.util.Map<String, Frame.Placed> index;
+    private Board pathsOf;
+    private TreePaths paths;
     /** While it plays, views other than the moving ones hear of the playhead each so many frames. */
     private static final int TOLD_EVERY = 6;
     private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
@@ -135,6 +138,15 @@ public final class Studio {
 
     public Board board() {
         return scene().board();
+    }
+
+    /** Where each element of the scene stands. */
+    public TreePaths paths() {
+        if (pathsOf != board()) {
+            pathsOf = board();
+            paths = new TreePaths(pathsOf.elements());
+        }
+        return paths;
     }
 
     public void showScene(String id) {
@@ -378,7 +390,7 @@ public final class Studio {
         if (inside == null) {
             return false;
         }
-        List<String> path = Tree.path(board().elements(), inside);
+        List<String> path = paths().path(inside);
         int left = path.size() - 1;
         if (left > 0 && board().find(path.get(left - 1)).content() instanceof Flipbook) {
             left--;

@@ -102,10 +102,11 @@ final class LanePainter {
         g.setStroke(ink);
         g.setLineWidth(width);
         g.beginPath();
+        double low = Math.min(s.top(), s.bottom()) - PAD, high = Math.max(s.top(), s.bottom()) + PAD;
         // a point only where the curve leaves the line that it set out on: most of a lane is straight
         double fromX = 0, fromY = 0, slope = Double.NaN, beforeX = 0, beforeY = 0;
         for (int i = 0; i < count; i++) {
-            double x = scale.left() - 14 + i * STEP, y = s.y(values[i]);
+            double x = scale.left() - 14 + i * STEP, y = Numbers.clamp(s.y(values[i]), low, high);
             if (i == 0) {
                 g.moveTo(x, y);
                 fromX = x;
@@ -164,17 +165,5 @@ final class LanePainter {
             g.setFill(Color.rgb((int) c.parts()[0][i], (int) c.parts()[1][i], (int) c.parts()[2][i], c.parts()[3][i] / 255));
             g.fillRect(scale.left() - 14 + i * STEP, top + h / 2 - 5, STEP + 0.5, 10);
         }
-    }
-
-    static void bead(GraphicsContext g, Bead b, boolean chosen, boolean here, Palette colors) {
-        g.setFill(chosen || here ? colors.time() : colors.field());
-        g.setStroke(colors.time());
-        g.setLineWidth(chosen ? 2.5 : 1.6);
-        double r = chosen ? 5.2 : 4.6;
-        g.fillOval(b.x - r, b.y - r, 2 * r, 2 * r);
-        if (chosen) {
-            g.setStroke(colors.ink1());
-        }
-        g.strokeOval(b.x - r, b.y - r, 2 * r, 2 * r);
     }
 }

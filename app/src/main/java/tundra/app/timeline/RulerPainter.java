@@ -11,7 +11,7 @@ import tundra.core.model.PlacedSound;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 
-/** Draws the ruler: markers and the part that plays again above, ticks, and the sounds' waves below. */
+/** Draws the ruler (what reaches to its left lies beneath the buttons): markers and the part that plays again above, ticks, and the sounds' waves below. */
 final class RulerPainter {
     /** The height of the band with the markers. */
     static final double BAND = 17;
@@ -28,10 +28,6 @@ final class RulerPainter {
         Timeline t = studio.timeline();
         g.setFill(colors.panel());
         g.fillRect(TimelinePainter.HEAD, 0, w - TimelinePainter.HEAD, HEIGHT);
-        g.save();
-        g.beginPath();
-        g.rect(TimelinePainter.HEAD, 0, w - TimelinePainter.HEAD, HEIGHT);
-        g.clip();
         double end = scale.x(t.duration());
         g.setFill(colors.bar());
         g.fillRect(end, 0, Math.max(0, w - end), HEIGHT);
@@ -42,7 +38,6 @@ final class RulerPainter {
         ticks(g, t, scale, w, colors);
         t.markers().forEach(m -> marker(g, m, scale, colors));
         stretched(g, scale, colors);
-        g.restore();
     }
 
     private static void range(GraphicsContext g, Timeline t, TimeScale scale, Palette colors) {

@@ -40,68 +40,85 @@ final class TimelinePainter {
         return Font.font("JetBrains Mono", size);
     }
 
+    /**
+     * Bars and lanes first, then what is taken hold of, then the names over whatever reaches to their side. Nothing is clipped: a
+     * clip costs JavaFX's canvas a blend of its whole area. What reaches over the top is covered by the ruler and the buttons.
+     */
     void rows(GraphicsContext g, TimeScale scale, double top, double scrollY, double w, double h, Palette colors) {
         Timeline t = studio.timeline();
         g.setTextBaseline(VPos.CENTER);
         beads.clear();
         grips.clear();
-        g.save();
-        g.beginPath();
-        g.rect(0, top, w, h - top);
-        g.clip();
-        for (TimeRows.Row r : rows.between(scrollY, scrollY + h - top)) {
+        var seen = rows.between(scrollY, scrollY + h - top);
+        for (TimeRows.Row r : seen) {
             row(g, t, r, scale, top + r.y() - scrollY, w, colors);
         }
-        g.save();
-        g.beginPath();
-        g.rect(HEAD, top, w, h - top);
-        g.clip();
         grips.forEach(x -> LanePainter.grip(g, x, beads, colors));
-        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), colors));
-        g.restore();
-        g.restore();
+        double density = g.getCanvas().getScene() == null ? 1 : g.getCanvas().getScene().getWindow().getOutputScaleX();
+        beads.forEach(b -> BeadImages.draw(g, b.x(), b.y(), studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), density, colors));
+        for (TimeRows.Row r : seen) {
+            side(g, t, r, top + r.y() - scrollY, colors);
+        }
     }
 
     /** Draws only what the properties are at the playhead, at the left of the lanes in view. */
     void values(GraphicsContext g, double top, double scrollY, double h, Palette colors) {
         Timeline t = studio.timeline();
         g.setTextBaseline(VPos.CENTER);
-        g.save();
-        g.beginPath();
-        g.rect(0, top, HEAD, h - top);
-        g.clip();
         for (TimeRows.Row r : rows.between(scrollY, scrollY + h - top)) {
             if (r.property() != null && r.sound() == null) {
-                laneHead(g, t, r, r.property(), top + r.y() - scrollY, studio.selection().contains(r.element()), colors);
+                side(g, t, r, top + r.y() - scrollY, colors);
             }
         }
-        g.restore();
+    }
+
+    private boolean selected(TimeRows.Row r) {
+        return studio.selection().contains(r.element());
     }
 
     private void row(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, Palette colors) {
-        boolean selected = studio.selection().contains(r.element());
-        boolean own = r.property() == null;
+        boolean selected = selected(r), own = r.property() == null;
         if (selected) {
             g.setFill(own ? colors.spaceSoft() : colors.spaceSoft().deriveColor(0, 1, 1, 0.25));
-            g.fillRect(0, y, w, r.height());
+            g.fillRect(HEAD, y, w - HEAD, r.height());
         }
-        g.setStroke(colors.line().deriveColor(0, 1, 1, 0.6));
-        g.setLineWidth(1);
-        g.strokeLine(0, Math.floor(y + r.height()) - 0.5, w, Math.floor(y + r.height()) - 0.5);
+        separator(g, HEAD, w, y + r.height(), colors);
         if (r.sound() != null) {
             sound(g, r, scale, y, colors);
-            cover(g, y, r, false, colors.panel());
-            name(g, r.name(), 26, y + r.height() / 2, false, colors.ink1());
         } else if (own) {
             bar(g, t, r, scale, y, w, selected, colors);
-            head(g, t, r, y, selected, colors);
         } else {
-            lane(g, t, r, r.property(), scale, y, w, selected, colors);
+            var drawn = LanePainter.draw(g, t, r, r.property(), scale, y, w, selected, studio.keys(), colors);
+            beads.addAll(drawn.beads());
+            grips.addAll(drawn.grips());
         }
     }
 
-    private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, boolean selected, Palette colors) {
-        cover(g, y, r, selected, colors.spaceSoft());
+    private static void separator(GraphicsContext g, double from, double to, double bottom, Palette colors) {
+        g.setFill(colors.line().deriveColor(0, 1, 1, 0.6));
+        g.fillRect(from, Math.floor(bottom) - 1, to - from, 1);
+    }
+
+    /** What stands at the left of a row, on a ground of its own. */
+    private void side(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
+        boolean own = r.property() == null;
+        g.setFill(colors.panel());
+        g.fillRect(0, y, HEAD, r.height());
+        if (selected(r) && r.sound() == null) {
+            g.setFill(own ? colors.spaceSoft() : colors.spaceSoft().deriveColor(0, 1, 1, 0.35));
+            g.fillRect(0, y, HEAD, r.height());
+        }
+        separator(g, 0, HEAD, y + r.height(), colors);
+        if (r.sound() != null) {
+            name(g, r.name(), 26, y + r.height() / 2, false, colors.ink1());
+        } else if (own) {
+            head(g, t, r, y, colors);
+        } else {
+            laneHead(g, t, r, r.property(), y, colors);
+        }
+    }
+
+    private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
         if (r.group() || !t.tracksOf(r.element()).isEmpty()) {
             triangle(g, x, mid, rows.unfolded(r.element()), colors);
@@ -133,15 +150,6 @@ final class TimelinePainter {
         return s.length() <= most ? s : s.substring(0, most - 1) + "…";
     }
 
-    private void cover(GraphicsContext g, double y, TimeRows.Row r, boolean selected, javafx.scene.paint.Color c) {
-        g.setFill(Palette.of(studio.dark()).panel());
-        g.fillRect(0, y, HEAD, r.height() - 1);
-        if (selected) {
-            g.setFill(c);
-            g.fillRect(0, y, HEAD, r.height() - 1);
-        }
-    }
-
     /** When the element is seen, and a short stroke for each time that has keys. */
     private void bar(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, boolean selected, Palette colors) {
         var times = new ArrayList<>(Keys.times(t, r.element()));
@@ -150,14 +158,10 @@ final class TimelinePainter {
         }
         Span span = t.shown().get(r.element());
         double mid = y + r.height() / 2, top = y + 6, tall = r.height() - 13;
-        g.save();
-        g.beginPath();
-        g.rect(HEAD, y, w - HEAD, r.height());
-        g.clip();
         g.setFont(text(11, false));
         g.setTextAlign(TextAlignment.LEFT);
         if (span != null) {
-            double a = scale.x(span.from()), b = scale.x(Math.min(span.to(), t.duration()));
+            double a = inView(scale.x(span.from()), w), b = inView(scale.x(Math.min(span.to(), t.duration())), w);
             g.setFill(colors.space().deriveColor(0, 1, 1, 0.10));
             g.fillRoundRect(a, top, b - a, tall, 8, 8);
             g.setFill(colors.space());
@@ -174,7 +178,7 @@ final class TimelinePainter {
             g.fillText(span == null ? "still" : "still, seen here only", Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
         } else {
             long first = times.stream().mapToLong(Long::longValue).min().orElse(0), last = times.stream().mapToLong(Long::longValue).max().orElse(0);
-            double a = scale.x(first), b = Math.max(a + 8, scale.x(last));
+            double a = inView(scale.x(first), w), b = inView(Math.max(a + 8, scale.x(last)), w);
             g.setFill(colors.space().deriveColor(0, 1, 1, selected ? 0.25 : 0.16));
             g.fillRoundRect(a, top, b - a, tall, 8, 8);
             g.setFill(colors.space());
@@ -184,12 +188,13 @@ final class TimelinePainter {
             g.setFill(colors.space().deriveColor(0, 1, 1, 0.55));
             times.stream().distinct().filter(k -> k != first).forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 11, 2, 4));
             g.setFill(colors.ink1());
-            g.beginPath();
-            g.rect(a, y, Math.max(160, b - a), r.height());
-            g.clip();
             g.fillText(summary(t, r), Math.max(HEAD + 8, a + 9), mid - (r.height() > 24 ? 1 : 0));
         }
-        g.restore();
+    }
+
+    /** A place across, at most a little out of view. */
+    private static double inView(double x, double w) {
+        return Numbers.clamp(x, HEAD - 40, w + 40);
     }
 
     private static String summary(Timeline t, TimeRows.Row r) {
@@ -198,20 +203,7 @@ final class TimelinePainter {
                 : (properties == 1 ? "1 property" : properties + " properties") + " · " + (count == 1 ? "1 key" : count + " keys");
     }
 
-    private <T> void lane(GraphicsContext g, Timeline t, TimeRows.Row r, Property<T> p, TimeScale scale, double y, double w, boolean selected, Palette colors) {
-        g.save();
-        g.beginPath();
-        g.rect(HEAD, y, w - HEAD, r.height());
-        g.clip();
-        var drawn = LanePainter.draw(g, t, r, p, scale, y, w, selected, studio.keys(), colors);
-        g.restore();
-        beads.addAll(drawn.beads());
-        grips.addAll(drawn.grips());
-        laneHead(g, t, r, p, y, selected, colors);
-    }
-
-    private void laneHead(GraphicsContext g, Timeline t, TimeRows.Row r, Property<?> p, double y, boolean selected, Palette colors) {
-        cover(g, y, r, selected, colors.spaceSoft().deriveColor(0, 1, 1, 0.35));
+    private void laneHead(GraphicsContext g, Timeline t, TimeRows.Row r, Property<?> p, double y, Palette colors) {
         double mid = r.editor() ? y + 20 : y + r.height() / 2;
         triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
         name(g, p.label(), 38 + r.depth() * 14, mid, false, colors.ink2());

@@ -38,14 +38,8 @@ public final class BoxTool implements Tool {
     }
 
     private Point snapped(Pointer p) {
-        Point at = new Point(Math.round(p.at().x()), Math.round(p.at().y()));
-        snap = Snapping.Snap.NONE;
-        if (p.ctrl()) {
-            return at;
-        }
-        snap = Snapping.around(studio.frame(), studio.selection(), studio.board().lines())
-                .of(new Rect(at.x(), at.y(), 0, 0), 6 / p.viewport().zoom());
-        return at.plus(snap.by());
+        snap = SnapLines.at(studio, p);
+        return SnapLines.whole(p).plus(snap.by());
     }
 
     @Override

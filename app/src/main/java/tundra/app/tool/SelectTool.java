@@ -29,7 +29,6 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
-import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
 /** Selects, moves, resizes and turns elements, and drags the keys of a shown motion path. */
@@ -300,7 +299,7 @@ public final class SelectTool implements Tool {
 
     /** An offset of the canvas in the coordinates of an element's parent. */
     private Point local(String id, Point by) {
-        List<String> path = Tree.path(studio.board().elements(), id);
+        List<String> path = studio.paths().path(id);
         if (path.size() < 2) {
             return by;
         }

@@ -30,6 +30,23 @@ public final class SelectionOverlay implements CanvasView.Overlay {
         g.strokePolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), 4);
     }
 
+    /** An outline from four filled bars, much quicker than a stroke; says whether the box stands upright, so that it could be drawn. */
+    private static boolean upright(GraphicsContext g, Viewport v, Frame.Placed placed, Color color, double width) {
+        List<Point> c = placed.corners();
+        if (Math.abs(c.get(0).y() - c.get(1).y()) > 1e-6 || Math.abs(c.get(1).x() - c.get(2).x()) > 1e-6) {
+            return false;
+        }
+        Point a = v.toView(c.get(0)), b = v.toView(c.get(2));
+        double x = Math.min(a.x(), b.x()) - width / 2, y = Math.min(a.y(), b.y()) - width / 2;
+        double w = Math.abs(a.x() - b.x()) + width, h = Math.abs(a.y() - b.y()) + width;
+        g.setFill(color);
+        g.fillRect(x, y, w, width);
+        g.fillRect(x, y + h - width, w, width);
+        g.fillRect(x, y + width, width, h - 2 * width);
+        g.fillRect(x + w - width, y + width, width, h - 2 * width);
+        return true;
+    }
+
     @Override
     public void draw(GraphicsContext g, Viewport v) {
         Palette colors = Palette.of(studio.dark());
@@ -39,7 +56,7 @@ public final class SelectionOverlay implements CanvasView.Overlay {
         }
         for (String id : studio.selection()) {
             Frame.Placed placed = studio.placed(id);
-            if (placed != null) {
+            if (placed != null && !upright(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1)) {
                 outline(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1);
             }
         }

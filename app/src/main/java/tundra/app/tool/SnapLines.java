@@ -6,14 +6,31 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.canvas.Viewport;
+import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Snapping;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 
 /** Shows what a move snapped to: lines, and equal gaps with their length. */
 final class SnapLines {
+    /** How near in px of the screen counts. */
+    private static final double NEAR = 6;
+
     private SnapLines() {}
+
+    /** The pointer's place on the canvas in whole px. */
+    static Point whole(Pointer p) {
+        return new Point(Math.round(p.at().x()), Math.round(p.at().y()));
+    }
+
+    /** What the pointer's place snaps to; nothing with Ctrl. */
+    static Snapping.Snap at(Studio studio, Pointer p) {
+        Point at = whole(p);
+        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.selection(), studio.board().lines())
+                .of(new Rect(at.x(), at.y(), 0, 0), NEAR / p.viewport().zoom());
+    }
 
     static void draw(GraphicsContext g, Viewport v, Snapping.Snap snap, boolean dark) {
         Color ink = Palette.of(dark).fitting();

@@ -6,14 +6,20 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
+import tundra.app.studio.Desk;
+import tundra.core.edit.Arrange;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
 import tundra.render.PictureReader;
 
@@ -21,6 +27,8 @@ import tundra.render.PictureReader;
 public final class FileJobs {
     private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif",
             "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
+    /** Several things dropped together lie this far apart, in px. */
+    private static final double BESIDE = 16;
     private final Workshop w;
 
     FileJobs(Workshop w) {
@@ -93,13 +101,18 @@ public final class FileJobs {
         w.asker.open("Bring in art", "Pictures, drawings, sounds and fonts", ART).ifPresent(p -> bringIn(List.of(p)));
     }
 
-    /** Brings art in and places it in the middle of the canvas; a project among the files is opened. */
+    /** Brings art in and places it in the middle of the canvas; a project alone is opened. */
     public void bringIn(List<Path> files) {
+        bringIn(files, null);
+    }
+
+    /** The same, around a point of the canvas. */
+    public void bringIn(List<Path> files, Point at) {
         if (files.size() == 1 && files.getFirst().toString().endsWith(".tundra")) {
             openRecent(files.getFirst());
             return;
         }
-        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", cancelled -> {
+        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, cancelled -> {
             var out = new ArrayList<Brought>();
             for (Path f : files) {
                 if (cancelled.getAsBoolean()) {
@@ -113,12 +126,12 @@ public final class FileJobs {
 
     /** A drawing that was copied as text. */
     void bringInText(String svg) {
-        bringIn("the drawing", cancelled -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
+        bringIn("the drawing", null, cancelled -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
     }
 
     /** A picture that was copied. */
     void bringInPicture(byte[] png) {
-        bringIn("the picture", cancelled -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
+        bringIn("the picture", null, cancelled -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
     }
 
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
@@ -143,7 +156,7 @@ public final class FileJobs {
                 return out;
             });
             if (!drawings.isEmpty()) {
-                place(drawings);
+                place(drawings, null);
             }
         });
     }
@@ -180,12 +193,12 @@ public final class FileJobs {
         List<Brought> read(BooleanSupplier cancelled) throws IOException;
     }
 
-    private void bringIn(String what, Reading reading) {
+    private void bringIn(String what, Point at, Reading reading) {
         var cancelled = new AtomicBoolean();
         w.notices.working("Bringing in " + what + "…", () -> cancelled.set(true));
         w.jobs.run(() -> reading.read(cancelled::get), all -> {
             w.notices.hide();
-            place(all);
+            place(all, at);
         });
     }
 
@@ -196,7 +209,18 @@ public final class FileJobs {
         }
     }
 
-    private void place(List<Brought> all) {
+    /** Puts one thing where it belongs: around a point, and on the drawing that is open. */
+    private Board placed(Board board, String id, Point at, int before) {
+        Point by = at == null ? Point.ZERO : at.minus(board.size().times(0.5)).plus(new Point(BESIDE, BESIDE).times(before));
+        Board there = board.mapElement(id, e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by)));
+        return onDrawing() ? w.studio.add(Arrange.delete(there, Set.of(id)), there.find(id)) : there;
+    }
+
+    private boolean onDrawing() {
+        return w.studio.desk() == Desk.DRAW && w.studio.book().is();
+    }
+
+    private void place(List<Brought> all, Point at) {
         String scene = w.studio.scene().id();
         var ids = new ArrayList<String>();
         w.studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null, p -> {
@@ -205,6 +229,8 @@ public final class FileJobs {
                 var added = b.addTo(out, scene);
                 out = added.project();
                 if (added.id() != null) {
+                    int before = ids.size();
+                    out = out.mapBoard(scene, board -> placed(board, added.id(), at, before));
                     ids.add(added.id());
                 }
             }
@@ -214,7 +240,7 @@ public final class FileJobs {
         if (ids.isEmpty()) {
             return;
         }
-        w.studio.enter(null);
+        w.studio.enter(onDrawing() ? w.studio.book().id() : null);
         w.studio.select(ids);
         var lines = new ArrayList<String>();
         all.forEach(b -> b.report().forEach(line -> lines.add(all.size() == 1 ? line : b.name() + ": " + line)));

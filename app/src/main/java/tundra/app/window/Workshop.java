@@ -82,7 +82,7 @@ public final class Workshop {
             case INTERACT -> List.of(selection, badges, tool);
             case PUBLISH -> List.of();
         });
-        canvas.onDrop(dropped -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList()));
+        canvas.onDrop((dropped, at) -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
     }
 
     private void addTools() {
@@ -101,7 +101,7 @@ public final class Workshop {
         tools.put(ToolKind.PEN, new PenTool(studio, tools, paints));
         tools.put(ToolKind.TEXT, new TextTool(studio, tools, paints, editWords));
         tools.put(ToolKind.HAND, new HandTool(canvas::pan));
-        tools.put(ToolKind.ZOOM, new ZoomTool(canvas::zoom));
+        tools.put(ToolKind.ZOOM, new ZoomTool(studio, canvas::zoom, canvas::zoomTo));
     }
 
     public void close() {
