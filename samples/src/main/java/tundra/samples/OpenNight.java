@@ -28,7 +28,7 @@ public final class OpenNight {
     private static final Easing GENTLE = EasingText.parse("sine-both");
     private static final Easing LANDS = EasingText.parse("cubic-out");
     /** Where the hare's box begins when it leaves its place, and when, in seconds. */
-    private static final double RUN_FROM = 342;
+    private static final double RUN_FROM = 192;
     private static final double RUN_AT = 2;
 
     private OpenNight() {}
@@ -59,7 +59,7 @@ public final class OpenNight {
         elements.add(Scenery.rotor());
         elements.add(Scenery.hub());
         elements.addAll(Scenery.snow().subList(1, 2));
-        elements.add(Scenery.hareAtRest());
+        elements.add(Scenery.hareAtRest(RUN_FROM + 30));
         elements.add(Hare.book("Hare", Hare.run(), 24, Flipbook.Ending.LOOP, RUN_FROM, 549));
         elements.add(Scenery.sled());
         elements.add(Art.text("Title", "Open Night", 84, 46, 600, 84, "#FFFFFF"));

@@ -141,7 +141,7 @@ final class Scenery {
     }
 
     /** Crouched and listening; its pivot is where the feet stand. */
-    static Element hareAtRest() {
+    static Element hareAtRest(double left) {
         Gradient fur = Gradient.radial(List.of(new Gradient.Stop(0, Art.color("#FFFFFF")), new Gradient.Stop(0.6, Art.color("#F7F1EA")),
                 new Gradient.Stop(1, Art.color("#CFDCE3"))));
         var body = Outline.of(true, Node.corner(380, 548), new Node(new Point(384, 520), new Point(-8, 14), new Point(12, -22), true),
@@ -150,7 +150,8 @@ final class Scenery {
         var ear = Outline.of(true, Node.corner(470, 496), new Node(new Point(462, 462), new Point(-4, 14), new Point(8, 6), true), Node.corner(478, 494));
         var far = Outline.of(true, Node.corner(476, 495), new Node(new Point(480, 460), new Point(-4, 12), new Point(6, 8), true), Node.corner(484, 497));
         var haunch = Outline.of(false, Node.corner(392, 548), new Node(new Point(412, 522), new Point(-14, 4), new Point(14, -4), true), Node.corner(428, 546));
-        return Art.group("Hare at rest", new Rect(372, 458, 122, 92), new Point(0.5, 1), List.of(
+        var box = new Rect(372, 458, 122, 92);
+        Element hare = Art.group("Hare at rest", box, new Point(0.5, 1), List.of(
                 inked(Art.path("Far ear", far).with(Properties.FILL, Art.color("#E4EBEF"))),
                 inked(Art.circle("Tail", 380, 540, 7, "#FFFFFF")),
                 inked(Art.path("Body", body).with(Properties.FILL, fur)),
@@ -158,6 +159,7 @@ final class Scenery {
                 inked(Art.path("Near ear", ear).with(Properties.FILL, Art.color("#FFFFFF"))),
                 inked(Art.circle("Head", 476, 508, 15, "#FFFFFF")),
                 Art.circle("Eye", 481, 505, 2.2, "#1D2926")));
+        return hare.with(Properties.POSITION, hare.rest().get(Properties.POSITION).plus(new Point(left - box.x(), 0)));
     }
 
     static Element inked(Element e) {
