@@ -1,0 +1,105 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.awt.image.BufferedImage;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.app.studio.Desk;
+import tundra.core.geometry.Point;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Properties;
+
+/** What comes in while a flipbook is worked on lands on the drawing that is seen. */
+class ArtOnDrawingTest extends InWindow {
+    @TempDir
+    Path folder;
+
+    @BeforeEach
+    void twoDrawings() throws Exception {
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.F);
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(60, 250), t.canvas(120, 300));
+        t.keys(KeyCode.ALT, KeyCode.N);
+    }
+
+    private Flipbook book() throws Exception {
+        return RealWindow.fx(() -> t.studio.book().book());
+    }
+
+    private List<Element> on(int drawing) throws Exception {
+        return book().drawings().get(drawing).art().children();
+    }
+
+    private void bringIn(Path file, Point at) throws Exception {
+        RealWindow.fx(() -> {
+            t.w.files.bringIn(List.of(file), at);
+            return null;
+        });
+        t.settle();
+    }
+
+    private Path picture() throws Exception {
+        Path p = folder.resolve("snowflake.png");
+        javax.imageio.ImageIO.write(new BufferedImage(24, 24, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
+        return p;
+    }
+
+    @Test
+    void aPictureStandsWhereItWasDropped() throws Exception {
+        bringIn(picture(), new Point(200, 150));
+        assertThat(on(0)).hasSize(1);
+        assertThat(on(1)).singleElement().satisfies(e -> assertThat(e.content()).isInstanceOf(Content.Picture.class));
+        String id = on(1).getFirst().id();
+        Point middle = RealWindow.fx(() -> t.studio.placed(id).bounds().centre());
+        assertThat(middle.distance(new Point(200, 150))).isLessThan(1e-6);
+        assertThat(t.studio.board().elements()).as("nothing beside the flipbook").hasSize(1);
+        assertThat(t.studio.selection()).containsExactly(id);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(on(1)).as("one step of undo").isEmpty();
+    }
+
+    @Test
+    void aDrawnFileStandsInTheMiddleOfTheCanvas() throws Exception {
+        Path svg = folder.resolve("flag.svg");
+        Files.writeString(svg, "<svg xmlns='http://www.w3.org/2000/svg' width='80' height='40'><rect width='80' height='40' fill='#C8503A'/></svg>");
+        bringIn(svg, null);
+        assertThat(on(1)).hasSize(1);
+        Point middle = RealWindow.fx(() -> t.studio.placed(on(1).getFirst().id()).bounds().centre());
+        assertThat(middle.x()).isCloseTo(320, within(1e-6));
+        assertThat(middle.y()).isCloseTo(200, within(1e-6));
+    }
+
+    @Test
+    void wordsAreTypedOnTheDrawing() throws Exception {
+        t.keys(KeyCode.T);
+        t.click(t.canvas(300, 100));
+        t.type("Hop");
+        assertThat(on(0)).hasSize(1);
+        assertThat(on(1)).singleElement().satisfies(e -> assertThat(((Content.Text) e.content()).text()).isEqualTo("Hop"));
+        t.keys(KeyCode.ESCAPE);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(on(1)).isEmpty();
+    }
+
+    @Test
+    void onAnotherDeskArtGoesOnTheCanvas() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.settle();
+        bringIn(picture(), new Point(100, 100));
+        assertThat(t.studio.board().elements()).hasSize(2);
+        assertThat(t.studio.board().elements().getLast().rest().get(Properties.POSITION)).isEqualTo(new Point(100, 100));
+    }
+}
