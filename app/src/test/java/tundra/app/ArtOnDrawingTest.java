@@ -13,10 +13,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
 import tundra.core.geometry.Point;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
+import tundra.core.model.Values;
 
 /** What comes in while a flipbook is worked on lands on the drawing that is seen. */
 class ArtOnDrawingTest extends InWindow {
@@ -89,6 +91,24 @@ class ArtOnDrawingTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(on(1)).isEmpty();
+    }
+
+    @Test
+    void aFilledRegionLiesBeneathItsStrokesOnTheDrawing() throws Exception {
+        var ring = new Element("Ring", new Content.Ellipse(), Values.NONE.with(Properties.POSITION, new Point(300, 150)).with(Properties.SIZE, new Point(120, 80))
+                .with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH, 2.0));
+        RealWindow.fx(() -> {
+            t.studio.edit("Add Ring", b -> t.studio.add(b, ring));
+            return null;
+        });
+        t.settle();
+        t.keys(KeyCode.F);
+        t.click(t.canvas(310, 160));
+        t.until(() -> t.studio.undoName().equals("Fill region"));
+        assertThat(on(0)).hasSize(1);
+        assertThat(on(1)).extracting(Element::name).containsExactly("Fill", "Ring");
+        Point middle = RealWindow.fx(() -> t.studio.placed(on(1).getFirst().id()).bounds().centre());
+        assertThat(middle.distance(new Point(300, 150))).isLessThan(0.5);
     }
 
     @Test

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.widget.Dots;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.frame.LaneCurve;
@@ -165,5 +166,9 @@ final class LanePainter {
             g.setFill(Color.rgb((int) c.parts()[0][i], (int) c.parts()[1][i], (int) c.parts()[2][i], c.parts()[3][i] / 255));
             g.fillRect(scale.left() - 14 + i * STEP, top + h / 2 - 5, STEP + 0.5, 10);
         }
+    }
+
+    static void bead(GraphicsContext g, Bead b, boolean chosen, boolean here, Palette colors) {
+        Dots.round(g, b.x, b.y, chosen ? 5.2 : 4.6, chosen || here ? colors.time() : colors.field(), chosen ? colors.ink1() : colors.time(), chosen ? 2.5 : 1.6);
     }
 }

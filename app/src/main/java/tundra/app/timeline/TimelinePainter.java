@@ -54,8 +54,7 @@ final class TimelinePainter {
             row(g, t, r, scale, top + r.y() - scrollY, w, colors);
         }
         grips.forEach(x -> LanePainter.grip(g, x, beads, colors));
-        double density = g.getCanvas().getScene() == null ? 1 : g.getCanvas().getScene().getWindow().getOutputScaleX();
-        beads.forEach(b -> BeadImages.draw(g, b.x(), b.y(), studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), density, colors));
+        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), colors));
         for (TimeRows.Row r : seen) {
             side(g, t, r, top + r.y() - scrollY, colors);
         }

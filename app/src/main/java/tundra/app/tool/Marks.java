@@ -2,6 +2,7 @@ package tundra.app.tool;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.widget.Dots;
 import tundra.core.geometry.Point;
 
 /** The small marks that can be taken hold of. */
@@ -9,19 +10,11 @@ final class Marks {
     private Marks() {}
 
     static void square(GraphicsContext g, Point at, Color ink, boolean chosen) {
-        g.setFill(chosen ? ink : Color.WHITE);
-        g.fillRect(at.x() - 3.5, at.y() - 3.5, 7, 7);
-        g.setStroke(ink);
-        g.setLineWidth(1.2);
-        g.strokeRect(at.x() - 3.5, at.y() - 3.5, 7, 7);
+        Dots.square(g, at.x(), at.y(), 3.5, chosen ? ink : Color.WHITE, ink, 1.2);
     }
 
     static void round(GraphicsContext g, Point at, double r, Color fill, Color ink) {
-        g.setFill(fill);
-        g.fillOval(at.x() - r, at.y() - r, 2 * r, 2 * r);
-        g.setStroke(ink);
-        g.setLineWidth(1.2);
-        g.strokeOval(at.x() - r, at.y() - r, 2 * r, 2 * r);
+        Dots.round(g, at.x(), at.y(), r, fill, ink, 1.2);
     }
 
     static void arm(GraphicsContext g, Point from, Point to, Color ink) {

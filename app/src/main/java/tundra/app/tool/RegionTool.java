@@ -96,7 +96,7 @@ public final class RegionTool implements Tool {
         Element e = Drawing.path("Fill", region, Values.NONE.with(Properties.FILL, paints.fill.visible() ? paints.fill : paints.stroke));
         if (e != null) {
             Frame seen = studio.frame();
-            studio.edit("Fill region", b -> Arrange.beneathStrokes(Arrange.add(b, e), e.id(), seen, region.bounds()));
+            studio.edit("Fill region", b -> Arrange.beneathStrokes(studio.add(b, e), e.id(), seen, region.bounds()));
             hover = null;
         }
     }

@@ -68,7 +68,7 @@ public final class SelectionOverlay implements CanvasView.Overlay {
             g.setLineDashes(4, 3);
             g.strokeRect(a.x(), a.y(), b.x() - a.x(), b.y() - a.y());
             g.setLineDashes();
-            Handles.of(around, v).forEach(h -> box(g, h.view(), 3.5, colors.space()));
+            Handles.of(around, v).forEach(h -> Marks.square(g, h.view(), colors.space(), false));
         }
         Element one = studio.selected();
         Frame.Placed placed = one == null ? null : studio.frame().find(one.id());
@@ -80,7 +80,7 @@ public final class SelectionOverlay implements CanvasView.Overlay {
             Point top = v.toView(placed.toCanvas().apply(new Point(placed.node().box().x() / 2, 0)));
             g.strokeLine(top.x(), top.y(), knob.x(), knob.y());
             for (Handles.Handle h : Handles.of(placed, v)) {
-                box(g, h.view(), 3.5, colors.space());
+                Marks.square(g, h.view(), colors.space(), false);
             }
             g.setFill(Color.WHITE);
             g.fillOval(knob.x() - 4, knob.y() - 4, 8, 8);
@@ -104,13 +104,5 @@ public final class SelectionOverlay implements CanvasView.Overlay {
             outline(g, v, group, colors.space().deriveColor(0, 1, 1, 0.7), 1.2);
             g.setLineDashes();
         }
-    }
-
-    private static void box(GraphicsContext g, Point at, double half, Color color) {
-        g.setFill(Color.WHITE);
-        g.fillRect(at.x() - half, at.y() - half, 2 * half, 2 * half);
-        g.setStroke(color);
-        g.setLineWidth(1.2);
-        g.strokeRect(at.x() - half, at.y() - half, 2 * half, 2 * half);
     }
 }

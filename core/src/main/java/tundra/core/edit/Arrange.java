@@ -51,9 +51,10 @@ public final class Arrange {
         return Placing.carried(b, e.id(), m);
     }
 
-    /** Puts a top-level element beneath the lowest one that has a stroke over an area of the canvas. */
+    /** Puts an element beneath the lowest of its siblings that has a stroke over an area of the canvas. */
     public static Board beneathStrokes(Board board, String id, Frame seen, Rect area) {
-        List<Element> all = board.elements();
+        List<String> path = Tree.path(board.elements(), id);
+        List<Element> all = path.size() < 2 ? board.elements() : board.find(path.get(path.size() - 2)).children();
         for (int i = 0; i < all.size(); i++) {
             Frame.Placed p = seen.find(all.get(i).id());
             if (!all.get(i).id().equals(id) && p != null && p.bounds().intersects(area) && stroked(p.node())) {
