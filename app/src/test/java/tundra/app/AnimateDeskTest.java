@@ -7,20 +7,14 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import tundra.app.studio.Desk;
 import tundra.core.edit.EditScope;
 import tundra.core.geometry.Point;
-import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Ids;
-import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
-import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -28,34 +22,17 @@ import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 
 /** Time in a real window: the strip, the lanes, the path, playing. */
-class AnimateDeskTest {
-    private RealWindow t;
+class AnimateDeskTest extends InWindow {
 
     @BeforeEach
     void open() throws Exception {
-        t = new RealWindow();
         var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
                 .with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, tundra.core.model.Color.parse("#C8503A")), new Content.Rectangle());
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("box", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(2_000_000, new Point(300, 100), Easing.LINEAR),
                         new Key<>(4_000_000, new Point(300, 200), Easing.LINEAR)))).with("box", Properties.OPACITY,
                 new Track<>(List.of(new Key<>(1_000_000, 1.0, Easing.LINEAR), new Key<>(3_000_000, 0.5, Easing.LINEAR))));
-        var board = new Board(new Point(640, 400), Values.NONE, List.of(box), List.of(main), List.of());
-        t.fx(() -> {
-            t.studio.open(new Project(Ids.next(), "Test", 24, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of()), null);
-            t.studio.select(List.of("box"));
-            t.studio.setDesk(Desk.ANIMATE);
-            return null;
-        });
-        t.settle();
-        Thread.sleep(100);
-        t.settle();
-        t.run("fit");
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        t.close();
+        animate(main, box);
     }
 
     private Track<Point> positions() {

@@ -14,16 +14,11 @@ import javafx.scene.paint.Color;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Aspect;
-import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
 import tundra.core.geometry.Point;
-import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Ids;
-import tundra.core.model.Project;
 import tundra.core.model.Properties;
-import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
@@ -40,15 +35,7 @@ class PlayingTest extends InWindow {
                 .with(Properties.FILL, tundra.core.model.Color.parse("#C8503A")), new Content.Rectangle());
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("box", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(4_000_000, new Point(500, 300), Easing.LINEAR))));
-        var board = new Board(new Point(640, 400), Values.NONE, List.of(box), List.of(main), List.of());
-        RealWindow.fx(() -> {
-            t.studio.open(new Project(Ids.next(), "Test", 24, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of()), null);
-            t.studio.select(List.of("box"));
-            t.studio.setDesk(Desk.ANIMATE);
-            return null;
-        });
-        t.settle();
-        t.run("fit");
+        animate(main, box);
     }
 
     private String time() throws Exception {
@@ -92,6 +79,7 @@ class PlayingTest extends InWindow {
             return null;
         });
         t.keys(KeyCode.SPACE);
+        t.until(() -> t.studio.playhead() >= 1_000_000);
         var seen = new ArrayList<Long>();
         long end = System.nanoTime() + 1_500_000_000L;
         while (System.nanoTime() < end) {

@@ -68,6 +68,8 @@ final class RealWindow implements AutoCloseable, Asker {
             w.canvas.requestFocus();
             return null;
         });
+        // keys pressed before would go to the window of the test before, or nowhere
+        until(stage::isFocused);
         settle();
         run("actual-size");
     }

@@ -16,21 +16,16 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tundra.app.studio.Desk;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.ToolKind;
 import tundra.core.edit.Keys;
 import tundra.core.geometry.Moments;
 import tundra.core.geometry.Point;
-import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Ids;
-import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
-import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
@@ -52,17 +47,7 @@ class TimelineTest extends InWindow {
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of())
                 .with("box", Properties.POSITION, track(Easing.LINEAR, 0, new Point(100, 100), 2, new Point(300, 100), 4, new Point(300, 250)))
                 .with("box", Properties.ROTATION, track(new CubicEasing(0.4, 0, 0.6, 1), 1, 0.0, 3, 90.0));
-        var board = new Board(new Point(640, 400), Values.NONE, List.of(box, ball), List.of(main), List.of());
-        RealWindow.fx(() -> {
-            t.studio.open(new Project(Ids.next(), "Test", 24, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of()), null);
-            t.studio.select(List.of("box"));
-            t.studio.setDesk(Desk.ANIMATE);
-            return null;
-        });
-        t.settle();
-        Thread.sleep(100);
-        t.settle();
-        t.run("fit");
+        animate(main, box, ball);
     }
 
     private static Element element(String id, Content c, double x, double y, String fill) {

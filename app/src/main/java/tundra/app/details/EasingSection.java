@@ -95,7 +95,8 @@ final class EasingSection extends VBox {
 
     /** Opens the choice of easings, when there is an interval to ease. */
     void open() {
-        if (current() == null) {
+        // just after a change of desk it isn't shown yet
+        if (current() == null || choice.getScene() == null) {
             return;
         }
         new EasingPicker(studio, settings, current(), this::apply).show(choice);
