@@ -159,6 +159,15 @@ class DrawDeskTest extends InWindow {
     }
 
     @Test
+    void theKnobThatTurnsIsDrawnInTheColourOfSpace() throws Exception {
+        draw(KeyCode.R, 200, 200, 320, 280);
+        Point between = t.canvas(260, 200).minus(new Point(0, 12));
+        // spruce: green over red; black or grey are neither
+        javafx.scene.paint.Color c = t.pixel(between);
+        assertThat(c.getGreen() - c.getRed()).as("%s", c).isGreaterThan(0.15);
+    }
+
+    @Test
     void severalAreSelectedByMarqueeAndShiftAndGrouped() throws Exception {
         Element a = draw(KeyCode.R, 100, 100, 140, 140);
         Element b = draw(KeyCode.E, 200, 100, 240, 140);

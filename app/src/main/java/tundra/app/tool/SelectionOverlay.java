@@ -78,13 +78,13 @@ public final class SelectionOverlay implements CanvasView.Overlay {
         if (!one.locked()) {
             Point knob = Handles.knob(placed, v);
             Point top = v.toView(placed.toCanvas().apply(new Point(placed.node().box().x() / 2, 0)));
+            g.setStroke(colors.space());
+            g.setLineWidth(1.5);
             g.strokeLine(top.x(), top.y(), knob.x(), knob.y());
             for (Handles.Handle h : Handles.of(placed, v)) {
                 Marks.square(g, h.view(), colors.space(), false);
             }
-            g.setFill(Color.WHITE);
-            g.fillOval(knob.x() - 4, knob.y() - 4, 8, 8);
-            g.strokeOval(knob.x() - 4, knob.y() - 4, 8, 8);
+            Marks.round(g, knob, 4, Color.WHITE, colors.space());
         }
         Point pivot = v.toView(placed.toCanvas().apply(studio.valueAt(one.id(), Properties.PIVOT).times(placed.node().box())));
         g.setLineWidth(1.2);
