@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
+import tundra.core.edit.Drawings;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -41,9 +42,9 @@ class ArtOnDrawingTest extends InWindow {
         return book().drawings().get(drawing).art().children();
     }
 
-    private void bringIn(Path file, Point at) throws Exception {
+    private void bringIn(Point at, Path... files) throws Exception {
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(file), at);
+            t.w.files.bringIn(List.of(files), at);
             return null;
         });
         t.settle();
@@ -57,7 +58,7 @@ class ArtOnDrawingTest extends InWindow {
 
     @Test
     void aPictureStandsWhereItWasDropped() throws Exception {
-        bringIn(picture(), new Point(200, 150));
+        bringIn(new Point(200, 150), picture());
         assertThat(on(0)).hasSize(1);
         assertThat(on(1)).singleElement().satisfies(e -> assertThat(e.content()).isInstanceOf(Content.Picture.class));
         String id = on(1).getFirst().id();
@@ -70,10 +71,34 @@ class ArtOnDrawingTest extends InWindow {
     }
 
     @Test
+    void severalOnAFrameWithoutADrawingBecomeOneDrawing() throws Exception {
+        String second = book().drawings().get(1).id();
+        RealWindow.fx(() -> {
+            t.studio.book().edit("Move", null, b -> Drawings.shift(b, List.of(second), 6));
+            t.studio.book().go(4);
+            return null;
+        });
+        t.settle();
+        Path svg = folder.resolve("two.svg");
+        Files.writeString(svg, "<svg xmlns='http://www.w3.org/2000/svg' width='80' height='40'><rect width='30' height='40'/><circle cx='60' cy='20' r='20'/></svg>");
+        bringIn(new Point(200, 150), picture(), svg, picture());
+        assertThat(book().drawings()).hasSize(3);
+        assertThat(book().drawings().get(1).start()).isEqualTo(4);
+        assertThat(on(1)).hasSize(3);
+        for (int i = 0; i < 3; i++) {
+            String id = on(1).get(i).id();
+            Point middle = RealWindow.fx(() -> t.studio.placed(id).bounds().centre());
+            assertThat(middle.distance(new Point(200 + 16 * i, 150 + 16 * i))).as("file %d", i).isLessThan(1e-6);
+        }
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(book().drawings()).hasSize(2);
+    }
+
+    @Test
     void aDrawnFileStandsInTheMiddleOfTheCanvas() throws Exception {
         Path svg = folder.resolve("flag.svg");
         Files.writeString(svg, "<svg xmlns='http://www.w3.org/2000/svg' width='80' height='40'><rect width='80' height='40' fill='#C8503A'/></svg>");
-        bringIn(svg, null);
+        bringIn(null, svg);
         assertThat(on(1)).hasSize(1);
         Point middle = RealWindow.fx(() -> t.studio.placed(on(1).getFirst().id()).bounds().centre());
         assertThat(middle.x()).isCloseTo(320, within(1e-6));
@@ -118,7 +143,7 @@ class ArtOnDrawingTest extends InWindow {
             return null;
         });
         t.settle();
-        bringIn(picture(), new Point(100, 100));
+        bringIn(new Point(100, 100), picture());
         assertThat(t.studio.board().elements()).hasSize(2);
         assertThat(t.studio.board().elements().getLast().rest().get(Properties.POSITION)).isEqualTo(new Point(100, 100));
     }

@@ -208,21 +208,33 @@ public final class OpenBook {
         if (!is() || studio.desk() != Desk.DRAW) {
             return Arrange.add(board, studio.inside(), e, seen);
         }
-        Drawing now = drawing();
-        if (now != null) {
+        String id = id();
+        // of the board that is given, which may have got a drawing since
+        Drawing now = ((Flipbook) board.find(id).content()).at(board.main().local(studio.playhead()));
+        if (now != null && seen.find(now.id()) != null) {
             String inner = studio.inside() != null && Tree.path(board.elements(), studio.inside()).contains(now.id()) ? studio.inside() : now.id();
             return Arrange.add(board, inner, e, seen);
         }
-        String id = id();
-        long frame = frame();
-        // in the flipbook it becomes a drawing of its own, which then goes to the frame
+        // in the flipbook it becomes a drawing of its own, which then goes to the frame, or onto the drawing that was just made there
         return Arrange.add(board, id, e, seen).mapElement(id, x -> {
             Flipbook all = (Flipbook) x.content();
             Element art = all.drawings().getLast().art();
+            // a group became the drawing itself
+            Element part = art.id().equals(e.id()) ? art : art.children().getFirst();
             Flipbook old = all.withDrawings(all.drawings().subList(0, all.drawings().size() - 1));
-            int hold = old.drawings().isEmpty() ? 2 : old.drawings().getLast().frames();
-            return x.withContent(Drawings.fill(old, (int) frame, hold, art.withName(Drawings.name(old))));
+            return x.withContent(now == null ? filled(old, part) : onto(old, now, part));
         });
+    }
+
+    private Flipbook filled(Flipbook book, Element part) {
+        int hold = book.drawings().isEmpty() ? 2 : book.drawings().getLast().frames();
+        return Drawings.fill(book, (int) frame(), hold, Flipbook.blank(Drawings.name(book), book.box()).withChildren(List.of(part)));
+    }
+
+    private static Flipbook onto(Flipbook book, Drawing now, Element part) {
+        var parts = new ArrayList<>(now.art().children());
+        parts.add(part);
+        return book.withDrawings(book.drawings().stream().map(d -> d.id().equals(now.id()) ? d.withArt(d.art().withChildren(parts)) : d).toList());
     }
 
     /** The drawing that was drawn on is gone: goes on with the flipbook, if that is still there. */

@@ -2,6 +2,7 @@ package tundra.app.widget;
 
 import java.util.HashMap;
 import java.util.Map;
+import javafx.scene.Scene;
 import javafx.scene.SnapshotParameters;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -23,11 +24,15 @@ public final class Dots {
 
     /** A circle with an outline, at the nearest whole px of the screen. */
     public static void round(GraphicsContext g, double x, double y, double radius, Color fill, Color ink, double line) {
-        double density = g.getCanvas().getScene() == null ? 1 : g.getCanvas().getScene().getWindow().getOutputScaleX();
+        double density = density(g.getCanvas().getScene());
         var look = new Look(radius, fill, ink, line, density);
         Image image = MADE.computeIfAbsent(look, Dots::make);
         int half = look.half();
         g.drawImage(image, Math.rint((x - half) * density) / density, Math.rint((y - half) * density) / density, 2 * half, 2 * half);
+    }
+
+    private static double density(Scene scene) {
+        return scene == null || scene.getWindow() == null ? 1 : scene.getWindow().getOutputScaleX();
     }
 
     private static Image make(Look l) {
