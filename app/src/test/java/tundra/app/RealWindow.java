@@ -41,6 +41,8 @@ final class RealWindow implements AutoCloseable, Asker {
     String opened;
     List<String> reported = List.of();
     String words;
+    /** Presses and releases that reached the window. */
+    private volatile int heard;
 
     RealWindow() throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-test").toString());
@@ -59,6 +61,12 @@ final class RealWindow implements AutoCloseable, Asker {
             studio = w.studio;
             var scene = new Scene(window.root(), 1280, 800);
             tundra.app.widget.Look.dress(scene);
+            stage.addEventFilter(javafx.scene.input.InputEvent.ANY, e -> {
+                if (e.getEventType() == javafx.scene.input.KeyEvent.KEY_PRESSED || e.getEventType() == javafx.scene.input.KeyEvent.KEY_RELEASED
+                        || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_PRESSED || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_RELEASED) {
+                    heard++;
+                }
+            });
             stage.setScene(scene);
             stage.setX(20);
             stage.setY(20);
@@ -111,6 +119,20 @@ final class RealWindow implements AutoCloseable, Asker {
         }
     }
 
+    /** Does something with the robot and waits until the window heard of it; what goes to a popup is waited for in vain, but not long. */
+    private void robot(Runnable act) throws Exception {
+        int before = heard;
+        fx(() -> {
+            act.run();
+            return null;
+        });
+        long end = System.nanoTime() + 400_000_000L;
+        while (heard == before && System.nanoTime() < end) {
+            Thread.sleep(2);
+        }
+        fx(() -> null);
+    }
+
     // --- places ---
 
     /** The screen place of a point of the canvas. */
@@ -153,18 +175,11 @@ final class RealWindow implements AutoCloseable, Asker {
     }
 
     void down() throws Exception {
-        fx(() -> {
-            robot.mousePress(MouseButton.PRIMARY);
-            return null;
-        });
-        fx(() -> null);
+        robot(() -> robot.mousePress(MouseButton.PRIMARY));
     }
 
     void up() throws Exception {
-        fx(() -> {
-            robot.mouseRelease(MouseButton.PRIMARY);
-            return null;
-        });
+        robot(() -> robot.mouseRelease(MouseButton.PRIMARY));
         settle();
     }
 
@@ -209,19 +224,11 @@ final class RealWindow implements AutoCloseable, Asker {
     // --- keyboard ---
 
     void hold(KeyCode k) throws Exception {
-        fx(() -> {
-            robot.keyPress(k);
-            return null;
-        });
-        fx(() -> null);
+        robot(() -> robot.keyPress(k));
     }
 
     void letGo(KeyCode k) throws Exception {
-        fx(() -> {
-            robot.keyRelease(k);
-            return null;
-        });
-        fx(() -> null);
+        robot(() -> robot.keyRelease(k));
     }
 
     /** Presses keys together, as Ctrl Z. */
