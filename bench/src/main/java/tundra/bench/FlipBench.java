@@ -1,6 +1,6 @@
 package tundra.bench;
 
-import io.github.humbleui.skija.Surface;
+import java.nio.ByteBuffer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -25,6 +25,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.render.Bands;
 import tundra.render.Fonts;
 import tundra.render.Painter;
 import tundra.render.StillStore;
@@ -82,13 +83,14 @@ final class FlipBench {
         var builder = new FrameBuilder(p.scenes().getFirst().board(), Fonts.BUNDLED);
         var ghosts = new Ghosts();
         String book = p.scenes().getFirst().board().elements().getFirst().id();
-        try (var painter = new Painter(); var store = new StillStore(painter); var surface = Surface.makeRasterN32Premul(Pieces.WIDTH, Pieces.HEIGHT)) {
+        try (var painter = new Painter(); var store = new StillStore(painter);
+                var bands = new Bands(ByteBuffer.allocateDirect(4 * Pieces.WIDTH * Pieces.HEIGHT), Pieces.WIDTH, Pieces.HEIGHT)) {
             for (int round = 0; round < 4; round++) {
                 long start = System.nanoTime();
                 for (int i = 0; i < 100; i++) {
                     long t = p.frameTime(2L * (round * 60 + i));
                     Frame f = SKIN.over(builder.at(t), builder, book, t, ghosts);
-                    store.paint(surface.getCanvas(), f, 1, 0, 0, Pieces.WIDTH, Pieces.HEIGHT, false);
+                    bands.paint(c -> store.paint(c, f, 1, 0, 0, Pieces.WIDTH, Pieces.HEIGHT, false));
                 }
                 step = Math.min(step, (System.nanoTime() - start) / 1e6 / 100);
             }

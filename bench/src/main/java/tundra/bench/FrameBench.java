@@ -6,6 +6,7 @@ import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.RRect;
 import io.github.humbleui.types.Rect;
+import java.nio.ByteBuffer;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -23,6 +24,7 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Mark;
+import tundra.render.Bands;
 import tundra.render.Fonts;
 import tundra.render.Painter;
 import tundra.render.StillStore;
@@ -44,6 +46,7 @@ public class FrameBench {
     private final Painter painter = new Painter();
     private final StillStore store = new StillStore(painter);
     private final Surface surface = Surface.makeRasterN32Premul(Pieces.WIDTH, Pieces.HEIGHT);
+    private final Bands bands = new Bands(ByteBuffer.allocateDirect(4 * Pieces.WIDTH * Pieces.HEIGHT), Pieces.WIDTH, Pieces.HEIGHT);
     private final Paint paint = new Paint().setAntiAlias(true);
     private Frame[] frames;
     private int turn;
@@ -100,7 +103,8 @@ public class FrameBench {
     /** The demo as the editor plays it: what stands still is kept as images. */
     @Benchmark
     public void demoFrame() {
-        store.paint(surface.getCanvas(), demo.at(next() * 2), 1, 0, 40, Pieces.WIDTH, Pieces.HEIGHT, true);
+        Frame frame = demo.at(next() * 2);
+        bands.paint(c -> store.paint(c, frame, 1, 0, 40, Pieces.WIDTH, Pieces.HEIGHT, true));
     }
 
     /** 1,000 elements with five keyed properties each, evaluated alone. */

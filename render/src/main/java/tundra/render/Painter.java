@@ -40,6 +40,7 @@ public final class Painter implements AutoCloseable {
     private static final Color GREY = new Color(128, 128, 128, 255);
     private final Pictures pictures = new Pictures();
     private Fonts fonts = Fonts.BUNDLED;
+    private GhostImages ghosts;
     private final Map<Outline, Path> paths = new IdentityHashMap<>();
     private final Paint fill = new Paint().setAntiAlias(true);
     private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter((float) StrokeStyle.MITER_LIMIT);
@@ -48,6 +49,11 @@ public final class Painter implements AutoCloseable {
     public void use(Map<String, Asset> shelf) {
         pictures.use(shelf::get);
         fonts = Fonts.of(shelf);
+    }
+
+    /** Ghosts are taken from there where it has them; null paints all of them. */
+    void use(GhostImages images) {
+        ghosts = images;
     }
 
     /** The background and all nodes, in canvas coordinates of the given Skia canvas. */
@@ -68,7 +74,7 @@ public final class Painter implements AutoCloseable {
     }
 
     private void node(Canvas canvas, FrameNode n, double scale) {
-        if (n.opacity() <= 0) {
+        if (n.opacity() <= 0 || ghosts != null && ghosts.paint(canvas, n)) {
             return;
         }
         Affine m = n.toParent();
@@ -82,15 +88,19 @@ public final class Painter implements AutoCloseable {
             }
             alpha = 1;
         }
-        double inner = scale * Math.sqrt(Math.abs(m.determinant()));
+        inside(canvas, n, alpha, scale * Math.sqrt(Math.abs(m.determinant())));
+        canvas.restoreToCount(saved);
+    }
+
+    /** What a node shows, on a canvas in its coordinates. */
+    void inside(Canvas canvas, FrameNode n, double alpha, double scale) {
         for (Mark mark : n.marks()) {
-            mark(canvas, mark, alpha, inner);
+            mark(canvas, mark, alpha, scale);
         }
         if (n.clip() != null) {
             canvas.clipPath(path(n.clip()), true);
         }
-        nodes(canvas, n.children(), inner);
-        canvas.restoreToCount(saved);
+        nodes(canvas, n.children(), scale);
     }
 
     static Matrix33 matrix(Affine m) {

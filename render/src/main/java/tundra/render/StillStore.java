@@ -19,6 +19,7 @@ import tundra.core.geometry.Rect;
 public final class StillStore implements AutoCloseable {
     private final Painter painter;
     private final MovingGroups moving;
+    private final GhostImages ghosts;
     private List<Kept> kept = new ArrayList<>();
     private Set<Same> before = Set.of();
     private View view;
@@ -63,6 +64,7 @@ public final class StillStore implements AutoCloseable {
     public StillStore(Painter painter) {
         this.painter = painter;
         this.moving = new MovingGroups(painter);
+        this.ghosts = new GhostImages(painter);
     }
 
     /**
@@ -79,6 +81,8 @@ public final class StillStore implements AutoCloseable {
         canvas.save();
         canvas.translate((float) x, (float) y).scale((float) scale, (float) scale);
         painter.background(canvas, frame);
+        ghosts.prepare(frame.nodes().stream().filter(n -> !before.contains(new Same(n))).toList(), toView(), width, height);
+        painter.use(ghosts);
         var next = new ArrayList<Kept>();
         var run = new ArrayList<FrameNode>();
         for (FrameNode n : frame.nodes()) {
@@ -92,6 +96,7 @@ public final class StillStore implements AutoCloseable {
             }
         }
         flush(canvas, run, next);
+        painter.use((GhostImages) null);
         canvas.restore();
         kept.stream().filter(k -> !next.contains(k)).forEach(Kept::close);
         kept = next;
@@ -120,8 +125,7 @@ public final class StillStore implements AutoCloseable {
         for (FrameNode n : nodes) {
             all = n.toParent().bounds(n.painted()).union(all);
         }
-        Affine toView = new Affine(view.scale, 0, 0, view.scale, view.x, view.y);
-        Rect r = toView.bounds(all).grow(2);
+        Rect r = toView().bounds(all).grow(2);
         int x0 = (int) Math.max(0, Math.floor(r.x())), y0 = (int) Math.max(0, Math.floor(r.y()));
         int x1 = (int) Math.min(view.width, Math.ceil(r.right())), y1 = (int) Math.min(view.height, Math.ceil(r.bottom()));
         if (x1 <= x0 || y1 <= y0) {
@@ -135,12 +139,17 @@ public final class StillStore implements AutoCloseable {
         }
     }
 
+    private Affine toView() {
+        return new Affine(view.scale, 0, 0, view.scale, view.x, view.y);
+    }
+
     /** Drops what is kept, for another project or when a picture changed. */
     public void forget() {
         kept.forEach(Kept::close);
         kept = new ArrayList<>();
         before = Set.of();
         moving.close();
+        ghosts.close();
     }
 
     @Override

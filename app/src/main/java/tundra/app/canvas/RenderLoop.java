@@ -1,12 +1,7 @@
 package tundra.app.canvas;
 
 import io.github.humbleui.skija.Canvas;
-import io.github.humbleui.skija.ColorAlphaType;
-import io.github.humbleui.skija.ColorSpace;
-import io.github.humbleui.skija.ImageInfo;
 import io.github.humbleui.skija.Paint;
-import io.github.humbleui.skija.Pixmap;
-import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
@@ -21,6 +16,7 @@ import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import tundra.core.frame.Frame;
 import tundra.core.model.Asset;
+import tundra.render.Bands;
 import tundra.render.Painter;
 import tundra.render.StillStore;
 
@@ -33,14 +29,13 @@ final class RenderLoop implements AutoCloseable {
     record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion) {}
 
     private static final class Picture {
-        final Surface surface;
+        final Bands bands;
         final PixelBuffer<IntBuffer> buffer;
         final WritableImage image;
 
         Picture(int w, int h) {
             ByteBuffer bytes = ByteBuffer.allocateDirect(w * h * 4).order(ByteOrder.nativeOrder());
-            var info = ImageInfo.makeN32(w, h, ColorAlphaType.PREMUL, ColorSpace.getSRGB());
-            surface = Surface.wrapPixels(Pixmap.make(info, bytes, w * 4));
+            bands = new Bands(bytes, w, h);
             buffer = new PixelBuffer<>(w, h, bytes.asIntBuffer(), PixelFormat.getIntArgbPreInstance());
             image = new WritableImage(buffer);
         }
@@ -108,7 +103,8 @@ final class RenderLoop implements AutoCloseable {
                 }
                 try {
                     Picture p = take(r.width, r.height);
-                    paint(r, p, store, surround);
+                    Request now = r;
+                    p.bands.paint(c -> paint(now, c, store, surround));
                     painted++;
                     Picture dropped = ready.getAndSet(p);
                     if (dropped != null) {
@@ -132,9 +128,7 @@ final class RenderLoop implements AutoCloseable {
         }
     }
 
-    private static void paint(Request r, Picture p, StillStore store, Paint surround) {
-        Canvas c = p.surface.getCanvas();
-        c.resetMatrix();
+    private static void paint(Request r, Canvas c, StillStore store, Paint surround) {
         c.clear(r.surround);
         store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height, r.inMotion);
         // what lies outside of the canvas is seen through the surround, since it is not published
@@ -154,7 +148,7 @@ final class RenderLoop implements AutoCloseable {
                 if (p.buffer.getWidth() == w && p.buffer.getHeight() == h) {
                     return p;
                 }
-                p.surface.close();
+                p.bands.close();
             }
         }
         return new Picture(w, h);
@@ -165,7 +159,7 @@ final class RenderLoop implements AutoCloseable {
             if (free.size() < 4) {
                 free.add(p);
             } else {
-                p.surface.close();
+                p.bands.close();
             }
         }
     }
