@@ -78,8 +78,8 @@ final class Channels {
         for (String target : strokes) {
             paints(e, box, target, "stroke", Properties.STROKE);
             eased(target, "strokeWidth", timeline.track(id, Properties.STROKE_WIDTH), (a, b, p) -> Baker.px(Math.max(0, a + (b - a) * p)));
-            words(target, "strokeLinecap", timeline.track(id, Properties.STROKE_ENDS));
-            words(target, "strokeLinejoin", timeline.track(id, Properties.STROKE_JOINS));
+            words(target, "!strokeLinecap", timeline.track(id, Properties.STROKE_ENDS));
+            words(target, "!strokeLinejoin", timeline.track(id, Properties.STROKE_JOINS));
         }
         out.addAll(StrokeChannels.of(board, timeline, e, box.shape()));
         size(e, box, timeline.track(id, Properties.SIZE));
@@ -131,7 +131,7 @@ final class Channels {
         if (to <= d && from < to) {
             keys.add(new PageTrack.PageKey(to / d, "hidden", "step-end"));
         }
-        add(box.outer(), "visibility", keys);
+        add(box.outer(), "!visibility", keys);
     }
 
     private void rotation(Element e, Boxed box) {

@@ -36,11 +36,36 @@ const Tundra = (() => {
     }
   }
 
+  // What jumps from value to value: set by a timer, since an animation of it would wake the main thread at every frame.
+  class Switched {
+    static #last = new Map();
+
+    constructor(of, property, keys) {
+      Object.assign(this, { el: byId(of), property, keys, name: of + " " + property });
+      Switched.#last.set(this.name, this);
+    }
+
+    // As with animations, the last timeline that has a say is heard.
+    set(progress) {
+      if (Switched.#last.get(this.name) !== this) return;
+      const now = this.keys.findLast(([at]) => at <= progress + 1e-7) || this.keys[0];
+      this.el.style[this.property] = now[1];
+    }
+
+    // When the next value comes, 0 to 1; without one the timeline's end.
+    next(progress) {
+      const key = this.keys.find(([at]) => at > progress + 1e-7);
+      return key ? key[0] : 1;
+    }
+  }
+
   // All animations of a timeline share one start, so that they keep in step. There is no animation that only keeps time: one
   // without a target would wake the main thread at every frame.
   class Timeline {
     #animations = [];
     #driven = [];
+    #switched = [];
+    #turn;
     #loop;
     #start = 0;
     #at = 0;
@@ -57,6 +82,8 @@ const Tundra = (() => {
         const el = byId(of);
         if (property[0] === "@") {
           this.#driven.push(new Driven(el, property.slice(1), keys));
+        } else if (property[0] === "!") {
+          this.#switched.push(new Switched(of, property.slice(1), keys));
         } else {
           const frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
           this.#animations.push(el.animate(frames, timing));
@@ -93,6 +120,17 @@ const Tundra = (() => {
       for (const d of this.#driven) d.set(this.time / this.duration);
     }
 
+    // Shows what holds now and comes back for the next change.
+    #switch() {
+      clearTimeout(this.#turn);
+      if (!this.#switched.length) return;
+      const p = this.time / this.duration;
+      for (const s of this.#switched) s.set(p);
+      if (!this.playing) return;
+      const next = Math.min(...this.#switched.map((s) => s.next(p)));
+      this.#turn = setTimeout(() => this.#switch(), (next - p) * this.duration);
+    }
+
     #stop(t) {
       clearTimeout(this.#end);
       this.playing = false;
@@ -103,6 +141,7 @@ const Tundra = (() => {
         a.currentTime = t;
       }
       this.#drive();
+      this.#switch();
     }
 
     #watch() {
@@ -124,6 +163,7 @@ const Tundra = (() => {
       for (const a of this.#animations) a.startTime = this.#start;
       if (!this.#loop) this.#watch();
       this.#sound();
+      this.#switch();
       if (this.#driven.length) {
         const step = () => {
           this.#drive();

@@ -25,6 +25,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Trigger;
 import tundra.core.model.Values;
@@ -133,6 +134,43 @@ class PlayerTest {
                 .putShort((short) 1).putShort((short) 8).put("data".getBytes()).putInt(4000);
         java.util.Arrays.fill(data, 44, data.length, (byte) 128);
         return data;
+    }
+
+    /** Without an animation, which would wake the main thread at every frame. */
+    @Test
+    void spansOfTimeAreSwitchedWhenTheyBeginAndEnd() throws Exception {
+        Project p = piece().mapBoard("s", b -> b.mapTimeline("main", t -> t.withShown("mover", new Span(300_000, 700_000)))
+                .mapTimeline("loop", t -> t.withShown("toggle", new Span(0, 250_000))));
+        Path page = folder.resolve("spans");
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, x -> { }, () -> false);
+        browser.open(page, 700, 300);
+        assertThat(browser.run("return document.getAnimations().filter(a => 'visibility' in a.effect.getKeyframes()[0]).length")).isEqualTo(0L);
+        for (double[] at : new double[][] {{0, 0}, {299.9, 0}, {300, 1}, {500, 1}, {699.9, 1}, {700, 0}, {3000, 0}}) {
+            browser.run("Tundra.pieces[0].timeline('Main').goTo(arguments[0])", at[0]);
+            assertThat(browser.run("return getComputedStyle(document.getElementById('t-mover')).visibility")).as(at[0] + " ms")
+                    .isEqualTo(at[1] == 1 ? "visible" : "hidden");
+        }
+        browser.run("""
+                window.heard = [];
+                const now = () => Tundra.pieces[0].timeline('Main').time;
+                for (const [i, id] of ['t-mover', 't-toggle'].entries())
+                  new MutationObserver(() => heard.push([i, now(), document.getElementById(id).style.visibility === 'visible' ? 1 : 0]))
+                    .observe(document.getElementById(id), { attributes: true });
+                Tundra.pieces[0].timeline('Main').playFromStart();""");
+        Thread.sleep(1500);
+        List<List<Number>> heard = browser.heard();
+        var mover = heard.stream().filter(h -> h.get(0).intValue() == 0 && h.get(1).doubleValue() > 1).toList();
+        assertThat(mover).hasSize(2);
+        assertThat(mover.get(0).get(1).doubleValue()).as("ms").isBetween(299.0, 360.0);
+        assertThat(mover.get(0).get(2)).isEqualTo(1L);
+        assertThat(mover.get(1).get(1).doubleValue()).as("ms").isBetween(699.0, 760.0);
+        assertThat(mover.get(1).get(2)).isEqualTo(0L);
+        // the loop of half a second goes round
+        var loop = heard.stream().filter(h -> h.get(0).intValue() == 1).map(h -> h.get(2).intValue()).toList();
+        assertThat(loop.size()).isBetween(5, 7);
+        for (int i = 1; i < loop.size(); i++) {
+            assertThat(loop.get(i)).isEqualTo(1 - loop.get(i - 1));
+        }
     }
 
     @Test
