@@ -41,7 +41,7 @@ public final class Bench {
         bound("a step among them with onion skin 2+2, evaluate + paint", flip[1], "ms", 16);
         var hand = new StartBench(root);
         var lines = hand.hand().lines().filter(l -> l.matches("[a-z]+ [0-9.]+ [0-9.]+")).toList();
-        if (lines.size() < 6) {
+        if (lines.size() < 7) {
             System.out.println("the hand's bench ended before it had measured everything" + verdict(false));
         }
         for (String line : lines) {
@@ -50,6 +50,10 @@ public final class Bench {
             if (part[0].equals("play")) {
                 bound("playing the demo, late frames", first, "%", 1);
                 bound("playing the demo, interface thread held at most", second, "ms", 16);
+                continue;
+            }
+            if (part[0].equals("idle")) {
+                figure("meanwhile a thread with nothing to do took at most", first, "ms");
                 continue;
             }
             String what = WHAT.get(part[0]);

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -63,8 +64,8 @@ public final class HandBench implements Asker {
             System.out.printf(java.util.Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs, flip.pictures);
             Result[] keys = b.keys();
             double[] play = b.play(ProjectFile.read(Path.of(args[0])));
-            System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%n", keys[0].eventMs, keys[0].pictures,
-                    keys[1].eventMs, keys[1].pictures, play[0], play[1]);
+            System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nidle %.2f 0%n", keys[0].eventMs, keys[0].pictures,
+                    keys[1].eventMs, keys[1].pictures, play[0], play[1], play[2]);
         } catch (Exception e) {
             // the window's threads would keep a failed run alive
             e.printStackTrace();
@@ -257,7 +258,10 @@ public final class HandBench implements Asker {
         return new Result((threads.getThreadCpuTime(thread) - cpu) / 1e6 / EVENTS, (fx(lanes::drawn) - drawn) / seconds);
     }
 
-    /** Plays the demo for ten seconds: late frames in percent, and how long the interface thread was held at most, in ms. */
+    /**
+     * Plays the demo for ten seconds: late frames in percent, how long the interface thread was held at most, in ms, and how long
+     * at most a thread with nothing else to do took to answer in the same way, which is the machine's doing.
+     */
     private double[] play(Project project) throws Exception {
         fx(() -> {
             w.studio.open(project, null);
@@ -272,20 +276,24 @@ public final class HandBench implements Asker {
         });
         Thread.sleep(1500);
         long[] before = fx(() -> new long[] {w.playback.framesDue(), w.playback.framesDropped()});
-        double held = 0;
+        double held = 0, machine = 0;
+        var idle = Executors.newSingleThreadExecutor();
         long end = System.nanoTime() + 10_000_000_000L;
         while (System.nanoTime() < end) {
             long asked = System.nanoTime();
             long done = fx(System::nanoTime);
             held = Math.max(held, (done - asked) / 1e6);
+            long askedToo = System.nanoTime();
+            machine = Math.max(machine, (idle.submit(System::nanoTime).get() - askedToo) / 1e6);
             Thread.sleep(1);
         }
+        idle.shutdown();
         long[] after = fx(() -> new long[] {w.playback.framesDue(), w.playback.framesDropped()});
         fx(() -> {
             w.playback.stop();
             return null;
         });
-        return new double[] {100.0 * (after[1] - before[1]) / Math.max(1, after[0] - before[0]), held};
+        return new double[] {100.0 * (after[1] - before[1]) / Math.max(1, after[0] - before[0]), held, machine};
     }
 
     private void move(Point canvas) throws Exception {

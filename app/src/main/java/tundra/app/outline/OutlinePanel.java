@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
@@ -36,6 +37,7 @@ public final class OutlinePanel extends VBox {
     private final ListView<Row> list = new ListView<>();
     private final Set<String> open = new HashSet<>();
     private Shown shown;
+    private Seen last;
     private String renaming;
     private String pressed;
     private double pressedY;
@@ -114,6 +116,11 @@ public final class OutlinePanel extends VBox {
     }
 
     private void refresh() {
+        var seen = new Seen(studio.board().elements(), studio.playhead(), Set.copyOf(studio.selection()), renaming, Set.copyOf(open));
+        if (shown != null && seen.same(last)) {
+            return;
+        }
+        last = seen;
         var rows = new ArrayList<Row>();
         collect(studio.board().elements(), 0, rows);
         var now = new Shown(rows.stream().map(OutlinePanel::looks).toList(), Set.copyOf(studio.selection()), renaming);
@@ -125,6 +132,13 @@ public final class OutlinePanel extends VBox {
             list.getItems().setAll(rows);
         }
         list.refresh();
+    }
+
+    /** What the list is made from; the playhead says which drawing of a flipbook. A drag of keys leaves all of it as it is. */
+    private record Seen(List<Element> elements, long playhead, Set<String> selection, String renaming, Set<String> open) {
+        boolean same(Seen o) {
+            return o != null && o.elements == elements && o.playhead == playhead && o.selection.equals(selection) && Objects.equals(o.renaming, renaming) && o.open.equals(open);
+        }
     }
 
     /** What of the list can be seen: a drag on the canvas changes none of it. */

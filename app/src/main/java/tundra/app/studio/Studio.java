@@ -236,6 +236,19 @@ public final class Studio {
         return history.redoName();
     }
 
+    /** Does a drag's step anew for its next event: what it did before is taken back, and nobody hears of that. */
+    public void again(String name, Object merge, UnaryOperator<Board> change) {
+        Project before = project();
+        history.cancel(merge);
+        Board from = board(), to = change.apply(from);
+        if (to != from && !to.equals(from)) {
+            history.add(name, project().mapBoard(sceneId, b -> to), merge);
+        }
+        if (project() != before) {
+            settle();
+        }
+    }
+
     /** Takes back a drag that was given up. */
     public void cancel(Object merge) {
         history.cancel(merge);
@@ -262,8 +275,11 @@ public final class Studio {
             left.retainAll(Tree.ids(b.elements()));
         }
         var leftKeys = new LinkedHashSet<>(keys);
-        leftKeys.removeIf(r -> timeline().track(r.element(), r.property()) == null
-                || timeline().track(r.element(), r.property()).keyAt(r.time()) == null);
+        Timeline now = b.timeline(timelineId);
+        leftKeys.removeIf(r -> {
+            var track = now.track(r.element(), r.property());
+            return track == null || track.keyAt(r.time()) == null;
+        });
         if (!left.equals(selection) || !leftKeys.equals(keys)) {
             selection = left;
             keys = leftKeys;

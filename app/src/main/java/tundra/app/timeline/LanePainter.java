@@ -46,11 +46,11 @@ final class LanePainter {
     /** What was drawn and can be taken hold of; the scales are those of the parts. */
     record Drawn(List<Bead> beads, List<Grip> grips, List<Scale> scales) {}
 
-    static <T> Drawn draw(GraphicsContext g, Timeline t, TimeRows.Row row, Property<T> p, TimeScale scale, double top, double right,
-            boolean selected, java.util.Set<Keys.Ref> chosen, Palette colors) {
+    static <T> Drawn draw(GraphicsContext g, Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, TimeScale scale, double top,
+            double right, boolean selected, java.util.Set<Keys.Ref> chosen, Palette colors) {
         Track<T> track = t.track(row.element(), p);
         int count = (int) Math.max(2, (right - scale.left()) / STEP + 2);
-        LaneCurve curve = LaneCurve.of(t, row.element(), p, scale.time(scale.left() - 14), STEP / scale.perSecond() * 1e6, count);
+        LaneCurve curve = LaneCurve.of(t, row.element(), p, walked, scale.time(scale.left() - 14), STEP / scale.perSecond() * 1e6, count);
         boolean band = p.standard() instanceof Paint;
         var scales = scales(curve, row, top);
         if (band) {
@@ -66,7 +66,7 @@ final class LanePainter {
         var beads = new ArrayList<Bead>();
         var grips = new ArrayList<Grip>();
         // with one easing for the whole way a key only shapes it: its bead stands where the curve passes at its time
-        MotionPath path = track.shape().whole() == null ? null : new MotionPath(t.track(row.element(), tundra.core.model.Properties.POSITION));
+        MotionPath path = track.shape().whole() == null ? null : walked;
         double from = scale.time(scale.left() - 30), to = scale.time(right + 30);
         for (int i = Math.max(0, track.before((long) from)); i < track.keys().size() && track.keys().get(i).time() <= to; i++) {
             Key<T> k = track.keys().get(i);
@@ -84,8 +84,8 @@ final class LanePainter {
     }
 
     /** The scale of one of a lane's parts. */
-    static <T> Scale scaleOf(Timeline t, TimeRows.Row row, Property<T> p, int part, double top) {
-        return scales(LaneCurve.of(t, row.element(), p, 0, 1, 1), row, top).get(part);
+    static <T> Scale scaleOf(Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, int part, double top) {
+        return scales(LaneCurve.of(t, row.element(), p, walked, 0, 1, 1), row, top).get(part);
     }
 
     private static List<Scale> scales(LaneCurve curve, TimeRows.Row row, double top) {

@@ -230,7 +230,7 @@ final class TimelineHand {
     }
 
     private LanePainter.Scale values(TimeRows.Row row, int part) {
-        return LanePainter.scaleOf(studio.timeline(), row, row.property(), part, view.topOf(row));
+        return LanePainter.scaleOf(studio.timeline(), row, row.property(), studio.builder().path(studio.timeline().id(), row.element()), part, view.topOf(row));
     }
 
     private void pressSpace(MouseEvent e, TimeRows.Row row) {
@@ -323,8 +323,7 @@ final class TimelineHand {
 
     /** One step of undo, done anew for each event of its drag. */
     private void again(Object merge, String name, java.util.function.UnaryOperator<Timeline> change) {
-        studio.cancel(merge);
-        studio.edit(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
+        studio.again(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
     }
 
     private void move(Drag.Move m, MouseEvent e, boolean free) {
@@ -337,13 +336,11 @@ final class TimelineHand {
         long wanted = m.snap().at(lead + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free) - lead;
         boolean upright = m.values() != null && e.isShiftDown() && Math.abs(e.getY() - m.y()) > Math.abs(e.getX() - m.x());
         long by = upright ? 0 : Math.max(-times.getMin(), Math.min(studio.timeline().duration() - times.getMax(), wanted));
-        studio.cancel(m.merge());
-        Timeline t = studio.timeline();
-        String name = m.refs().size() == 1 ? "Move key" : "Move " + m.refs().size() + " keys";
+        String timeline = studio.timeline().id(), name = m.refs().size() == 1 ? "Move key" : "Move " + m.refs().size() + " keys";
         double rise = m.values() == null || e.isShiftDown() && !upright ? 0 : m.values().value(e.getY()) - m.values().value(m.y());
-        studio.edit(name, m.merge(), b -> {
-            Board out = rise == 0 ? b : KeyValues.shift(b, t.id(), m.refs(), m.held().ref(), m.held().part(), rise);
-            return Keys.retime(out, t.id(), m.refs(), k -> k + by);
+        studio.again(name, m.merge(), b -> {
+            Board out = rise == 0 ? b : KeyValues.shift(b, timeline, m.refs(), m.held().ref(), m.held().part(), rise);
+            return Keys.retime(out, timeline, m.refs(), k -> k + by);
         });
         studio.selectKeys(Keys.moved(m.refs(), k -> k + by));
     }
@@ -354,8 +351,7 @@ final class TimelineHand {
             return;
         }
         LongUnaryOperator times = Keys.stretch(studio.timeline(), s.around(), factor, free ? k -> k : studio.project()::snap);
-        studio.cancel(s.merge());
-        studio.edit("Stretch " + s.refs().size() + " keys", s.merge(), b -> Keys.retime(b, studio.timeline().id(), s.refs(), times));
+        studio.again("Stretch " + s.refs().size() + " keys", s.merge(), b -> Keys.retime(b, studio.timeline().id(), s.refs(), times));
         studio.selectKeys(Keys.moved(s.refs(), times));
     }
 

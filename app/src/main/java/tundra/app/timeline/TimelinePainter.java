@@ -87,7 +87,7 @@ final class TimelinePainter {
         } else if (own) {
             bar(g, t, r, scale, y, w, selected, colors);
         } else {
-            var drawn = LanePainter.draw(g, t, r, r.property(), scale, y, w, selected, studio.keys(), colors);
+            var drawn = LanePainter.draw(g, t, r, r.property(), studio.builder().path(t.id(), r.element()), scale, y, w, selected, studio.keys(), colors);
             beads.addAll(drawn.beads());
             grips.addAll(drawn.grips());
         }

@@ -258,8 +258,7 @@ public final class NodesTool implements Tool {
             way = Math.abs(way.x()) > Math.abs(way.y()) ? new Point(way.x(), 0) : new Point(0, way.y());
         }
         Point by = p.ctrl() ? way : Drawing.tenth(way);
-        studio.cancel(m.merge());
-        studio.edit("Move nodes", m.merge(), b -> {
+        studio.again("Move nodes", m.merge(), b -> {
             Board out = b;
             for (Shown s : m.shown().values()) {
                 Point local = s.toCanvas().inverse().applyOffset(by);

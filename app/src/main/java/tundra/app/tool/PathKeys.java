@@ -139,8 +139,7 @@ public final class PathKeys {
         Affine m = toCanvas(e).inverse();
         Key<Point> k = g.start();
         String name = (g.part() == Part.KEY ? "Move key of " : "Bend path of ") + e.name();
-        studio.cancel(merge);
-        studio.edit(name, merge, b -> {
+        studio.again(name, merge, b -> {
             Board from = before == null ? b : before;
             return g.part() == Part.KEY ? Paths.move(from, g.timeline(), e.id(), k.time(), k.value().plus(m.applyOffset(by)))
                     : handled(from, g, k, m.apply(to).minus(k.value()), apart);

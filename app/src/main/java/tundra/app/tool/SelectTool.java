@@ -287,8 +287,7 @@ public final class SelectTool implements Tool {
         Point by = way;
         String name = m.positions().size() == 1 ? "Move " + studio.board().find(m.positions().keySet().iterator().next()).name()
                 : "Move " + m.positions().size() + " elements";
-        studio.cancel(m.merge());
-        studio.edit(name, m.merge(), b -> {
+        studio.again(name, m.merge(), b -> {
             Board next = b;
             for (var e : m.positions().entrySet()) {
                 next = studio.set(next, e.getKey(), Properties.POSITION, e.getValue().plus(local(e.getKey(), by)));
@@ -312,16 +311,14 @@ public final class SelectTool implements Tool {
         Point from = p.ctrl() ? r.from() : new Point(Math.rint(r.from().x()), Math.rint(r.from().y()));
         Point by = r.toParent().inverse().applyOffset(at.minus(from));
         var result = studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing().drag(by, p.shift(), p.alt());
-        studio.cancel(r.merge());
-        studio.edit("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.set(
+        studio.again("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.set(
                 studio.set(b, r.id(), result.sizing(), result.sized()), r.id(), Properties.POSITION, result.position()));
     }
 
     private void resize(Gesture.Several g, Pointer p) {
         Point by = p.at().minus(g.from());
         Point way = p.ctrl() ? by : new Point(Math.rint(by.x()), Math.rint(by.y()));
-        studio.cancel(g.merge());
-        studio.edit("Resize " + g.resizing().parts().size() + " elements", g.merge(),
+        studio.again("Resize " + g.resizing().parts().size() + " elements", g.merge(),
                 b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio.book().keepArea(), studio::set));
     }
 
@@ -329,8 +326,7 @@ public final class SelectTool implements Tool {
         Point at = g.toCanvas().inverse().apply(p.at());
         double x0 = g.handle().x() == 0 ? at.x() : 0, x1 = g.handle().x() == 1 ? at.x() : g.box().x();
         double y0 = g.handle().y() == 0 ? at.y() : 0, y1 = g.handle().y() == 1 ? at.y() : g.box().y();
-        studio.cancel(g.merge());
-        studio.edit("Set bounds of " + studio.board().find(g.id()).name(), g.merge(),
+        studio.again("Set bounds of " + studio.board().find(g.id()).name(), g.merge(),
                 b -> GroupBox.set(b, g.id(), new Rect(x0, y0, Math.max(1, x1 - x0), Math.max(1, y1 - y0))));
     }
 

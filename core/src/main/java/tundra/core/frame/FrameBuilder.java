@@ -14,6 +14,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Values;
+import tundra.core.motion.MotionPath;
 
 /**
  * The evaluator: a board at a time becomes a {@link Frame}. The time counts from the moment when all timelines are started
@@ -61,6 +62,11 @@ public final class FrameBuilder {
 
     public Board board() {
         return board;
+    }
+
+    /** The motion path of an element on a timeline, measured as far as it was walked; null when its position has no keys there. */
+    public MotionPath path(String timeline, String id) {
+        return poses.path(timeline, id);
     }
 
     /** The picture at a time in µs. */

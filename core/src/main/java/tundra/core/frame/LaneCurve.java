@@ -20,10 +20,14 @@ public record LaneCurve(double[][] parts, double[] min, double[] max) {
         }
     });
 
-    /** Samples {@code count} values from time {@code from}, one each {@code step} µs. The range is that of the whole track. */
-    public static <T> LaneCurve of(Timeline timeline, String element, Property<T> p, double from, double step, int count) {
+    /**
+     * Samples {@code count} values from time {@code from}, one each {@code step} µs. The range is that of the whole track.
+     *
+     * @param walked the element's motion path as {@link FrameBuilder#path} keeps it, which saves measuring it anew
+     */
+    public static <T> LaneCurve of(Timeline timeline, String element, Property<T> p, MotionPath walked, double from, double step, int count) {
         Track<T> track = timeline.track(element, p);
-        MotionPath path = p == Properties.POSITION ? new MotionPath(timeline.track(element, Properties.POSITION)) : null;
+        MotionPath path = p == Properties.POSITION ? walked : null;
         int n = p.parts().size();
         double[][] parts = new double[n][count];
         for (int i = 0; i < count; i++) {

@@ -57,6 +57,12 @@ final class Poses {
         return new Channel<>(p, t, track, path);
     }
 
+    /** The measured path of an element's position; null when it has no keys there. */
+    MotionPath path(String timeline, String id) {
+        Measured m = paths.get(timeline + " " + id);
+        return m == null ? null : m.path;
+    }
+
     boolean animated(String id) {
         return channels.containsKey(id) || spans.containsKey(id);
     }
