@@ -175,4 +175,49 @@ class HelpersTest {
         assertThat(b.elements().get(2).rest().get(Properties.SCALE).x()).isEqualTo(1);
         assertThat(b.elements().get(2).rest().get(Properties.POSITION)).isEqualTo(new Point(200, 300));
     }
+
+    @Test
+    void aFlyingDashIsOneDashThatGoesFromTheStartToTheEnd() {
+        Job job = job(1);
+        var helper = helper("Flying dash");
+        assertThat(helper.refuses(job)).isNull();
+        var written = helper.apply(job, new double[] {30, 2, 2, 0});
+        assertThat(written.length()).as("twice two seconds").isEqualTo(4_000_000);
+        Board b = written.board();
+        double around = Math.PI * 40;
+        assertThat(b.rest("b0").get(Properties.DASH)).isEqualTo(30);
+        assertThat(b.rest("b0").get(Properties.GAP)).as("no second dash fits on it").isGreaterThan(around);
+        // an offset of d px moves the dash back by d: it starts just before the outline and ends just after it
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 0.5)).isEqualTo(30);
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 1.5)).isCloseTo((30 - around) / 2, within(0.05));
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 2.499999)).isCloseTo(-around, within(0.05));
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 2.5)).as("and again").isEqualTo(30);
+        assertThat(at(b, "b0", Properties.DASH_OFFSET, 4.5)).isCloseTo(-around, within(0.05));
+    }
+
+    @Test
+    void aFlyingDashNeedsAStroke() {
+        Job job = job(1);
+        Board bare = job.board().withRest("b0", v -> v.with(Properties.STROKE, Color.NONE));
+        assertThat(helper("Flying dash").refuses(new Job(job.project(), bare, "t", job.elements(), 0, new FakeMeasurer()))).contains("stroke");
+    }
+
+    @Test
+    void copiesDoTheSameLaterFurtherAndSlower() {
+        Job plain = job(1);
+        Board moving = Job.write(plain.board(), "t", "b0", Properties.ROTATION, List.of(Job.key(0, 0.0, tundra.core.motion.Easing.LINEAR),
+                Job.key(1_000_000, 90.0, tundra.core.motion.Easing.LINEAR)));
+        var job = new Job(plain.project(), moving, "t", List.of("b0"), 0, new FakeMeasurer());
+        Board b = helper("Copies with their move").apply(job, new double[] {3, 0.5, 2, 40, -10, 0}).board();
+        assertThat(b.elements()).hasSize(4);
+        for (int i = 1; i <= 3; i++) {
+            String id = b.elements().get(i).id();
+            assertThat(b.rest(id).get(Properties.POSITION)).isEqualTo(new Point(100 + 40 * i, 300 - 10 * i));
+            var keys = b.main().track(id, Properties.ROTATION).keys();
+            assertThat(keys.getFirst().time()).isEqualTo(500_000L * i);
+            assertThat(keys.getLast().time()).as("each takes twice as long as the one before").isEqualTo(500_000L * i + (1_000_000L << i));
+        }
+        assertThat(b.main().duration()).as("the timeline grows").isGreaterThanOrEqualTo(9_500_000);
+        assertThat(b.elements()).extracting(Element::name).doesNotHaveDuplicates();
+    }
 }
