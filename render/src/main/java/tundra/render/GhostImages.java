@@ -12,6 +12,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
 import tundra.core.geometry.Affine;
 
 /**
@@ -82,7 +83,11 @@ final class GhostImages implements AutoCloseable {
     }
 
     private Wanted want(FrameNode ghost, Affine at, int width, int height) {
-        tundra.core.geometry.Rect r = at.bounds(ghost.painted()).grow(2);
+        tundra.core.geometry.Rect ink = ghost.inked();
+        if (ink == null) {
+            return null;
+        }
+        tundra.core.geometry.Rect r = at.bounds(ink.grow(overhang(ghost))).grow(2);
         int x0 = (int) Math.max(0, Math.floor(r.x())), y0 = (int) Math.max(0, Math.floor(r.y()));
         int x1 = (int) Math.min(width, Math.ceil(r.right())), y1 = (int) Math.min(height, Math.ceil(r.bottom()));
         if (x1 <= x0 || y1 <= y0) {
@@ -94,6 +99,18 @@ final class GhostImages implements AutoCloseable {
             painter.inside(c, ghost, 1, Math.sqrt(Math.abs(at.determinant())));
             return new Wanted(ghost, at, recorder.finishRecordingAsPicture(), x0, y0, x1 - x0, y1 - y0);
         }
+    }
+
+    /** How far letters may reach out of their boxes. */
+    private static double overhang(FrameNode n) {
+        double most = 0;
+        for (Mark m : n.marks()) {
+            most = m instanceof Mark.Glyphs g ? Math.max(most, g.text().size() / 2) : most;
+        }
+        for (FrameNode c : n.children()) {
+            most = Math.max(most, overhang(c) * Math.sqrt(Math.abs(c.toParent().determinant())));
+        }
+        return most;
     }
 
     /** Paints a ghost from its image; false when it has none. */

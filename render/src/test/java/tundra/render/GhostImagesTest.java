@@ -36,6 +36,8 @@ class GhostImagesTest {
                         .with(Properties.SIZE, new Point(70, 40)).with(Properties.ROTATION, 10.0 * i).with(Properties.FILL, new Color(40 * i, 90, 60 * k, 255)),
                         new Content.Rectangle()));
             }
+            parts.add(new Element("t" + i, "t", false, false, Values.NONE.with(Properties.POSITION, new Point(60 + 20 * i, 110)).with(Properties.ROTATION, 20.0)
+                    .with(Properties.FILL, Color.BLACK), new Content.Text("fjf", "Lora", 400, 40, Content.Align.LEFT, 0.8)));
             drawings.add(new Drawing(Flipbook.blank("Drawing " + i, new Point(300, 150)).withChildren(parts), i, 1));
         }
         var book = new Element("book", "Book", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 75)),
