@@ -32,6 +32,7 @@ abstract class InWindow {
             t.studio.setDesk(Desk.ANIMATE);
             return null;
         });
+        t.until(t.w.canvas::isFocused);
         t.settle();
         Thread.sleep(100);
         t.settle();

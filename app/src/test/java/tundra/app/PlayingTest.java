@@ -14,6 +14,7 @@ import javafx.scene.paint.Color;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
@@ -46,6 +47,19 @@ class PlayingTest extends InWindow {
     private double shownX() throws Exception {
         var field = (TextField) RealWindow.fx(() -> t.node("field-position-x").lookup(".text-field"));
         return Double.parseDouble(RealWindow.fx(field::getText));
+    }
+
+    @Test
+    void theKeyboardBelongsToTheCanvasOnEachDeskThatHasOne() throws Exception {
+        for (Desk d : List.of(Desk.DRAW, Desk.ANIMATE, Desk.INTERACT, Desk.PUBLISH, Desk.ANIMATE)) {
+            RealWindow.fx(() -> {
+                t.studio.setDesk(d);
+                return null;
+            });
+            if (d != Desk.PUBLISH) {
+                t.until(() -> t.w.canvas.getScene() != null && t.w.canvas.isFocused());
+            }
+        }
     }
 
     @Test

@@ -3,6 +3,8 @@ package tundra.app.window;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -216,9 +218,23 @@ public final class MainWindow {
             if (tryView.isMade()) {
                 tryView.get().stop();
             }
-            // a split pane takes its content into the scene only at the next layout
-            javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(w.canvas::requestFocus));
+            focusCanvas();
         }
+    }
+
+    /** Gives the keyboard to the canvas as soon as it is in the window: a split pane takes its content in only at its next layout. */
+    private void focusCanvas() {
+        if (w.canvas.getScene() != null) {
+            javafx.application.Platform.runLater(w.canvas::requestFocus);
+            return;
+        }
+        w.canvas.sceneProperty().addListener(new ChangeListener<>() {
+            @Override
+            public void changed(ObservableValue<? extends javafx.scene.Scene> of, javafx.scene.Scene before, javafx.scene.Scene now) {
+                of.removeListener(this);
+                javafx.application.Platform.runLater(w.canvas::requestFocus);
+            }
+        });
     }
 
     /** The canvas with what floats over it. */
