@@ -58,11 +58,15 @@ public final class HandBench implements Asker {
         try {
             var b = new HandBench();
             b.open();
+            Bench.rest();
             Result one = b.element(), node = b.node();
             System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
+            Bench.rest();
             Result flip = b.flip();
             System.out.printf(java.util.Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs, flip.pictures);
+            Bench.rest();
             Result[] keys = b.keys();
+            Bench.rest();
             double[] play = b.play(ProjectFile.read(Path.of(args[0])));
             System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nidle %.2f 0%n", keys[0].eventMs, keys[0].pictures,
                     keys[1].eventMs, keys[1].pictures, play[0], play[1], play[2]);

@@ -169,6 +169,8 @@ public final class SvgReader {
     }
 
     private boolean inUse;
+    /** What is being copied right now. */
+    private final java.util.Set<org.w3c.dom.Element> copied = new java.util.HashSet<>();
 
     /** Opacity, clip path and what there is no room for. */
     private Made finished(org.w3c.dom.Element e, Made made, Affine ctm, Map<String, String> css) throws FileProblem {
@@ -301,11 +303,16 @@ public final class SvgReader {
                 return null;
             }
         }
+        if (!copied.add(of)) {
+            // a copy of something that holds a copy of it, by whatever way
+            return null;
+        }
         Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
         boolean was = inUse;
         inUse = true;
         Made made = element(of, m, css, depth + 8);
         inUse = was;
+        copied.remove(of);
         return made == null ? null : wrapped(name(e, name(of, "Copy")), List.of(made), null);
     }
 

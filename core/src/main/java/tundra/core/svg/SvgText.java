@@ -113,12 +113,17 @@ final class SvgText {
         if (v.length < 3) {
             return null;
         }
-        double k = t.contains("%") ? 2.55 : 1;
-        return new Color(channel(v[0] * k), channel(v[1] * k), channel(v[2] * k), v.length > 3 ? alpha(v[3], t) : 255);
+        // the channels are all numbers or all percentages; the alpha goes its own way
+        boolean percent = t.matches("rgba?\\(\\s*[^\\s,/%]+%.*");
+        int[] c = new int[3];
+        for (int i = 0; i < 3; i++) {
+            c[i] = channel(percent ? v[i] * 255 / 100 : v[i]);
+        }
+        return new Color(c[0], c[1], c[2], v.length > 3 ? alpha(v[3], t) : 255);
     }
 
     private static int alpha(double v, String t) {
-        return channel(t.endsWith("%)") && v > 1 ? v * 2.55 : v * 255);
+        return channel(t.endsWith("%)") ? v * 255 / 100 : v * 255);
     }
 
     private static int channel(double v) {
