@@ -86,6 +86,7 @@ final class FlipBench {
         try (var painter = new Painter(); var store = new StillStore(painter);
                 var bands = new Bands(ByteBuffer.allocateDirect(4 * Pieces.WIDTH * Pieces.HEIGHT), Pieces.WIDTH, Pieces.HEIGHT)) {
             for (int round = 0; round < 4; round++) {
+                Bench.rest();
                 long start = System.nanoTime();
                 for (int i = 0; i < 100; i++) {
                     long t = p.frameTime(2L * (round * 60 + i));

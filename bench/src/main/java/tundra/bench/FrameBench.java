@@ -34,8 +34,8 @@ import tundra.samples.OpenNight;
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
-@Warmup(iterations = 3, time = 1)
-@Measurement(iterations = 5, time = 1)
+@Warmup(iterations = 2, time = 1)
+@Measurement(iterations = 3, time = 1)
 @Fork(value = 1, jvmArgsAppend = "--enable-native-access=ALL-UNNAMED")
 public class FrameBench {
     private final FrameBuilder moving = new FrameBuilder(Pieces.moving(300, false), Fonts.BUNDLED);

@@ -94,7 +94,10 @@ const Tundra = (() => {
 
     // Where it stands, in ms.
     get time() {
-      const t = this.playing ? document.timeline.currentTime - this.#start : this.#at;
+      return this.#wrap(this.playing ? document.timeline.currentTime - this.#start : this.#at);
+    }
+
+    #wrap(t) {
       return this.#loop ? t % this.duration : Math.min(t, this.duration);
     }
 
@@ -124,11 +127,12 @@ const Tundra = (() => {
     #switch() {
       clearTimeout(this.#turn);
       if (!this.#switched.length) return;
-      const p = this.time / this.duration;
+      // the document's own time stands still between frames, and a timer that asked it would come too early again and again
+      const p = this.#wrap(this.playing ? performance.now() - this.#start : this.#at) / this.duration;
       for (const s of this.#switched) s.set(p);
       if (!this.playing) return;
       const next = Math.min(...this.#switched.map((s) => s.next(p)));
-      this.#turn = setTimeout(() => this.#switch(), (next - p) * this.duration);
+      this.#turn = setTimeout(() => this.#switch(), (next - p) * this.duration + 0.5);
     }
 
     #stop(t) {

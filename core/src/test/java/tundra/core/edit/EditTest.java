@@ -1,7 +1,6 @@
 package tundra.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -12,7 +11,6 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -298,20 +296,6 @@ class EditTest {
         assertThat(near.lines()).containsExactly(new Snapping.Line(true, 0, 0, 300), new Snapping.Line(false, 150, 0, 400));
         assertThat(snapping.of(new Rect(30, 40, 40, 20), 6).lines()).isEmpty();
         assertThat(snapping.of(new Rect(355, 40, 40, 20), 6).by()).isEqualTo(new Point(5, 0));
-    }
-
-    // --- typed numbers ---
-
-    @ParameterizedTest
-    @CsvSource({"12,12", "'3*(4+1)',15", "'1280/2 px',640", "'-4+.5',-3.5", "'2,5',2.5", "'90°',90", "'--2',2", "' 7 - 2 - 1 ',4"})
-    void sumsAreWorkedOut(String text, double value) {
-        assertThat(Arithmetic.parse(text)).isCloseTo(value, within(1e-12));
-    }
-
-    @ParameterizedTest
-    @ValueSource(strings = {"", "abc", "3+", "(2", "1/0", "2 3", "4px5"})
-    void nonsenseIsNoNumber(String text) {
-        assertThatThrownBy(() -> Arithmetic.parse(text)).isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test
