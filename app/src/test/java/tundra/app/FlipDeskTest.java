@@ -14,6 +14,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
+import tundra.core.model.Span;
 import tundra.core.model.Tree;
 
 /** Flipbooks in a real window: drawings made with strip, tools and keyboard. */
@@ -121,6 +122,25 @@ class FlipDeskTest extends InWindow {
         }
         assertThat(steps).isEqualTo(1 + 1 + 5 * 2 + 3 + 1 + 1 + 1);
         assertThat(t.studio.board().elements()).isEmpty();
+    }
+
+    @Test
+    void steppingGoesToATurnOfTheLoopThatIsSeen() throws Exception {
+        series(3);
+        RealWindow.fx(() -> {
+            String id = open().id();
+            t.studio.edit("Seen late", b -> b.mapTimeline(b.main().id(), x -> x.withShown(id, new Span(1_000_000, 2_000_000))));
+            t.studio.seek(0);
+            return null;
+        });
+        t.keys(KeyCode.CLOSE_BRACKET);
+        assertThat(t.studio.playhead()).as("the second drawing, two of 24 frames after the first second").isEqualTo(1_083_333);
+        assertThat(RealWindow.fx(() -> t.studio.frame().find(open().drawing().id()))).as("on the canvas").isNotNull();
+        // on it goes from there, around the end of the loop and back
+        t.keys(KeyCode.CLOSE_BRACKET);
+        t.keys(KeyCode.CLOSE_BRACKET);
+        assertThat(RealWindow.fx(() -> open().current())).isZero();
+        assertThat(t.studio.playhead()).isEqualTo(1_000_000);
     }
 
     @Test

@@ -10,6 +10,7 @@ import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
 import tundra.core.flip.Ghosts;
 import tundra.core.flip.OnionSkin;
+import tundra.core.flip.Rounds;
 import tundra.core.frame.Frame;
 import tundra.core.model.Board;
 import tundra.core.model.Drawing;
@@ -144,7 +145,7 @@ public final class OpenBook {
         return studio.desk() == Desk.DRAW && is() && !drawings.isEmpty() && studio.selection().isEmpty() && !meant().isEmpty();
     }
 
-    /** Goes to a frame of the flipbook and into the drawing there; a loop stays in the turn that it is in. */
+    /** Goes to a frame of the flipbook and into the drawing there; a loop stays in the turn that it is in, if it is seen there. */
     public void go(long frame) {
         String id = id();
         if (id != null) {
@@ -154,11 +155,11 @@ public final class OpenBook {
         }
     }
 
-    /** When a frame of the strip is seen, in µs: in the turn of the loop that the playhead is in, else in the first. */
+    /** When a frame of the strip is seen, in µs: in the turn of a loop that is nearest to the playhead. */
     public long timeOf(long frame) {
-        Flipbook b = book();
-        long here = b.timeOf(Math.max(0, frame + frame() - frameInBook()));
-        return here <= studio.timeline().duration() ? here : b.timeOf(Math.max(0, frame));
+        List<String> path = studio.paths().path(id());
+        return Rounds.timeOf(book(), frame, studio.board().main().local(studio.playhead()), studio.timeline().duration(),
+                time -> path.stream().allMatch(e -> studio.builder().shown(e, time)));
     }
 
     /** Goes to a drawing and chooses it alone. */

@@ -240,11 +240,9 @@ public final class Studio {
     public void again(String name, Object merge, UnaryOperator<Board> change) {
         Project before = project();
         history.cancel(merge);
-        Board from = board(), to = change.apply(from);
-        if (to != from && !to.equals(from)) {
-            history.add(name, project().mapBoard(sceneId, b -> to), merge);
-        }
-        if (project() != before) {
+        Project from = project();
+        edit(name, merge, change);
+        if (project() == from && from != before) {
             settle();
         }
     }

@@ -356,9 +356,8 @@ final class TimelineHand {
     }
 
     private void ease(Drag.Ease g, double time, double y) {
-        studio.cancel(g.merge());
         double value = g.values().value(y);
-        studio.edit("Change easing", g.merge(),
+        studio.again("Change easing", g.merge(),
                 b -> KeyValues.pull(b, studio.timeline().id(), g.grip().ref(), g.grip().part(), g.grip().second(), time, value));
     }
 

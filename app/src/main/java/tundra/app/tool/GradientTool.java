@@ -122,8 +122,7 @@ public final class GradientTool implements Tool {
             return;
         }
         Gradient next = changed(s, p);
-        studio.cancel(merge);
-        studio.set("Place gradient of " + e.name(), merge, e.id(), grip.property, next);
+        studio.again("Place gradient of " + e.name(), merge, b -> studio.set(b, e.id(), grip.property, next));
     }
 
     private Gradient changed(Shown s, Pointer p) {

@@ -298,15 +298,14 @@ public final class NodesTool implements Tool {
         Point at = l.shown().toCanvas().apply(n.at());
         Point to = p.shift() ? Drawing.stepped(at, p.at(), 15) : p.at();
         Point handle = l.shown().toCanvas().inverse().applyOffset(to.minus(at));
-        studio.cancel(l.merge());
-        edit("Pull handle", l.merge(), l.shown(), NodeEdit.map(l.shown().outline(), Set.of(l.ref()),
-                x -> NodeEdit.pull(x, l.out(), handle, p.ctrl(), p.alt())));
+        Outline pulled = NodeEdit.map(l.shown().outline(), Set.of(l.ref()), x -> NodeEdit.pull(x, l.out(), handle, p.ctrl(), p.alt()));
+        studio.again("Pull handle", l.merge(), s -> reshaped(s, l.shown(), pulled));
     }
 
     private void bend(Gesture.Bend b, Pointer p) {
         Point by = b.shown().toCanvas().inverse().applyOffset(p.at().minus(b.from()));
-        studio.cancel(b.merge());
-        edit("Bend segment", b.merge(), b.shown(), NodeEdit.bend(b.shown().outline(), b.at(), by));
+        Outline bent = NodeEdit.bend(b.shown().outline(), b.at(), by);
+        studio.again("Bend segment", b.merge(), s -> reshaped(s, b.shown(), bent));
     }
 
     private void insert(Over.OnLine line) {

@@ -51,7 +51,7 @@ public final class SelectTool implements Tool {
 
         record Move(Point from, Map<String, Point> positions, Rect bounds, Snapping snapping, Object merge) implements Gesture {}
 
-        record Pivot(String id, Affine toCanvas, Point box, Object merge) implements Gesture {}
+        record Pivot(String id, Affine toParent, Affine toCanvas, Point box, Object merge) implements Gesture {}
 
         record Resize(String id, Point from, Affine toParent, Resizing resizing, Object merge) implements Gesture {}
 
@@ -106,7 +106,7 @@ public final class SelectTool implements Tool {
             // in the middle of the art a press means the art, unless Ctrl is held
             if (p.viewport().toView(placed.toCanvas().apply(pivot)).distance(p.view()) <= Handles.REACH
                     && (p.ctrl() || fraction.distance(new Point(0.5, 0.5)) > 0.02)) {
-                gesture = new Gesture.Pivot(one.id(), placed.toCanvas(), placed.node().box(), new Object());
+                gesture = new Gesture.Pivot(one.id(), placed.node().toParent(), placed.toCanvas(), placed.node().box(), new Object());
                 return;
             }
             Handles.Handle h = Handles.at(Handles.of(placed, p.viewport()), p.view());
@@ -334,10 +334,7 @@ public final class SelectTool implements Tool {
         Point local = v.toCanvas().inverse().apply(p.at());
         Point at = new Point(v.box().x() == 0 ? 0.5 : local.x() / v.box().x(), v.box().y() == 0 ? 0.5 : local.y() / v.box().y());
         Point pivot = p.ctrl() ? at : new Point(nearThird(at.x(), v.box().x()), nearThird(at.y(), v.box().y()));
-        studio.cancel(v.merge());
-        Frame.Placed placed = studio.frame().find(v.id());
-        studio.edit("Move pivot of " + studio.board().find(v.id()).name(), v.merge(),
-                b -> Placing.pivot(b, v.id(), pivot, placed.node().toParent(), placed.node().box()));
+        studio.again("Move pivot of " + studio.board().find(v.id()).name(), v.merge(), b -> Placing.pivot(b, v.id(), pivot, v.toParent(), v.box()));
     }
 
     /** Snaps to the ends and the middle of a side. */
@@ -355,8 +352,7 @@ public final class SelectTool implements Tool {
         double turned = t.rotation() + Math.IEEEremainder(now - t.pointer(), 360);
         double step = p.shift() ? 15 : p.ctrl() ? 0.1 : 1;
         double value = Numbers.round(Math.rint(turned / step) * step, 3);
-        studio.cancel(t.merge());
-        studio.set("Turn " + studio.board().find(t.id()).name(), t.merge(), t.id(), Properties.ROTATION, value);
+        studio.again("Turn " + studio.board().find(t.id()).name(), t.merge(), b -> studio.set(b, t.id(), Properties.ROTATION, value));
     }
 
     @Override

@@ -64,6 +64,11 @@ public final class FrameBuilder {
         return board;
     }
 
+    /** Whether the timelines show an element at a time in µs. What holds it may still be hidden then. */
+    public boolean shown(String id, long time) {
+        return poses.shown(id, time);
+    }
+
     /** The motion path of an element on a timeline, measured as far as it was walked; null when its position has no keys there. */
     public MotionPath path(String timeline, String id) {
         return poses.path(timeline, id);
