@@ -28,6 +28,12 @@ public final class Fonts implements TextMeasurer, FontSource {
         Face(String family, int weight, String file) {
             this(family, weight, file, null);
         }
+
+        /** By hand: what a record makes for itself is put together at the first call, which the start of the program would wait for. */
+        @Override
+        public int hashCode() {
+            return java.util.Objects.hash(family, weight, file, own);
+        }
     }
 
     private static final List<Face> FACES = List.of(

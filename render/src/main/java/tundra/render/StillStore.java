@@ -25,7 +25,11 @@ public final class StillStore implements AutoCloseable {
     private View view;
 
     /** What the kept images depend on, besides the nodes. */
-    private record View(double scale, double x, double y, int width, int height) {}
+    private record View(double scale, double x, double y, int width, int height) {
+        boolean same(View o) {
+            return o != null && scale == o.scale && x == o.x && y == o.y && width == o.width && height == o.height;
+        }
+    }
 
     /** A run of nodes, and its picture at (x, y) of the surface; no image when there is nothing in view. */
     private record Kept(List<FrameNode> nodes, Image image, int x, int y) {
@@ -74,7 +78,7 @@ public final class StillStore implements AutoCloseable {
      */
     public void paint(Canvas canvas, Frame frame, double scale, double x, double y, int width, int height, boolean inMotion) {
         var now = new View(scale, x, y, width, height);
-        if (!now.equals(view)) {
+        if (!now.same(view)) {
             forget();
             view = now;
         }

@@ -10,7 +10,6 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
 import tundra.core.model.Color;
@@ -39,10 +38,6 @@ public final class PaintField extends HBox {
         alpha = new NumberField(name + " opacity", "%", 0);
         setSpacing(6);
         setAlignment(Pos.CENTER_LEFT);
-        var round = new Rectangle(20, 18);
-        round.setArcWidth(8);
-        round.setArcHeight(8);
-        sample.setClip(round);
         swatch.setGraphic(sample);
         swatch.getStyleClass().add("swatch-button");
         swatch.setAccessibleText(name + ": choose");
@@ -84,22 +79,20 @@ public final class PaintField extends HBox {
 
     public void show(Paint p) {
         paint = p;
-        Swatches.paint(sample, p);
+        Swatches.paint(sample, p, 8);
         // the swatch stays where it is: the open popover hangs on it
         shown(hex, p instanceof Color);
         shown(alpha, p instanceof Color);
         shown(kind, p instanceof Gradient);
-        switch (p) {
-            case Color c -> {
-                if (!hex.isFocused()) {
-                    hex.setText(c.visible() ? c.withAlpha(255).hex().substring(1) : "none");
-                }
-                alpha.show(Math.round(c.alpha() / 2.55));
-            }
-            case Gradient g -> {
-                kind.setText(g.kind().name().toLowerCase(Locale.ROOT) + ", " + g.stops().size() + " stops");
-            }
+        if (p instanceof Gradient g) {
+            kind.setText(g.kind().name().toLowerCase(Locale.ROOT) + ", " + g.stops().size() + " stops");
+            return;
         }
+        var c = (Color) p;
+        if (!hex.isFocused()) {
+            hex.setText(c.visible() ? c.withAlpha(255).hex().substring(1) : "none");
+        }
+        alpha.show(Math.round(c.alpha() / 2.55));
     }
 
     private static void shown(Node n, boolean on) {

@@ -219,7 +219,7 @@ final class PaintPopover {
 
     private Button chip(Color c, String name) {
         var sample = new Canvas(20, 20);
-        Swatches.paint(sample, c);
+        Swatches.paint(sample, c, 0);
         var b = new Button(null, sample);
         b.getStyleClass().add("swatch-button");
         b.setAccessibleText(name);

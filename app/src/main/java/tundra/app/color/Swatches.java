@@ -21,26 +21,31 @@ final class Swatches {
 
     /** The pattern that stands for transparency. */
     static void checks(GraphicsContext g, double w, double h) {
+        checks(g, w, h, 0);
+    }
+
+    private static void checks(GraphicsContext g, double w, double h, double arc) {
         g.setFill(javafx.scene.paint.Color.WHITE);
-        g.fillRect(0, 0, w, h);
+        g.fillRoundRect(0, 0, w, h, arc, arc);
         g.setFill(javafx.scene.paint.Color.rgb(214, 222, 216));
         for (int y = 0; y * CHECK < h; y++) {
             for (int x = y % 2; x * CHECK < w; x += 2) {
-                g.fillRect(x * CHECK, y * CHECK, CHECK, CHECK);
+                boolean corner = (x == 0 || (x + 1) * CHECK >= w) && (y == 0 || (y + 1) * CHECK >= h);
+                if (arc == 0 || !corner) {
+                    g.fillRect(x * CHECK, y * CHECK, CHECK, CHECK);
+                }
             }
         }
     }
 
-    /** A paint across a rectangle; gradients run from left to right. A stroke through it is no paint at all. */
-    static void paint(Canvas c, Paint p) {
+    /** A paint across a rectangle with round corners of diameter {@code arc}; gradients run from left to right. A stroke through it is no paint at all. */
+    static void paint(Canvas c, Paint p, double arc) {
         GraphicsContext g = c.getGraphicsContext2D();
         double w = c.getWidth(), h = c.getHeight();
-        checks(g, w, h);
-        switch (p) {
-            case Color one -> g.setFill(fx(one));
-            case Gradient many -> g.setFill(ramp(many));
-        }
-        g.fillRect(0, 0, w, h);
+        g.clearRect(0, 0, w, h);
+        checks(g, w, h, arc);
+        g.setFill(p instanceof Gradient many ? ramp(many) : fx((Color) p));
+        g.fillRoundRect(0, 0, w, h, arc, arc);
         if (!p.visible()) {
             g.setStroke(javafx.scene.paint.Color.rgb(147, 160, 155));
             g.setLineWidth(1.5);

@@ -124,7 +124,7 @@ public final class OutlinePanel extends VBox {
         var rows = new ArrayList<Row>();
         collect(studio.board().elements(), 0, rows);
         var now = new Shown(rows.stream().map(OutlinePanel::looks).toList(), Set.copyOf(studio.selection()), renaming);
-        if (now.equals(shown)) {
+        if (shown != null && now.equals(shown)) {
             return;
         }
         shown = now;
