@@ -3,7 +3,6 @@ package tundra.app;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
-import javafx.scene.Scene;
 import javafx.stage.Stage;
 import tundra.app.studio.Settings;
 import tundra.app.widget.Look;
@@ -22,6 +21,12 @@ public final class TundraApp extends Application {
         return Project.empty("Untitled", new Point(1280, 640), 24);
     }
 
+    /** Now the toolkit is up, and the fonts can be read while the window is made. */
+    @Override
+    public void init() {
+        new Thread(Look::fonts, "fonts").start();
+    }
+
     @Override
     public void start(Stage stage) {
         Settings settings = Settings.load();
@@ -29,9 +34,7 @@ public final class TundraApp extends Application {
         Look.theme(settings.dark());
         workshop = new Workshop(blank(), settings, new WindowAsker(stage), url -> getHostServices().showDocument(url));
         var window = new MainWindow(stage, workshop);
-        var scene = new Scene(window.root(), 1280, 800);
-        Look.dress(scene);
-        stage.setScene(scene);
+        stage.setScene(Look.scene(window.root(), 1280, 800));
         stage.setMinWidth(900);
         stage.setMinHeight(560);
         stage.setOnHidden(e -> workshop.close());

@@ -59,8 +59,7 @@ final class RealWindow implements AutoCloseable, Asker {
             w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> opened = url);
             window = new MainWindow(stage, w);
             studio = w.studio;
-            var scene = new Scene(window.root(), 1280, 800);
-            tundra.app.widget.Look.dress(scene);
+            Scene scene = tundra.app.widget.Look.scene(window.root(), 1280, 800);
             stage.addEventFilter(javafx.scene.input.InputEvent.ANY, e -> {
                 if (e.getEventType() == javafx.scene.input.KeyEvent.KEY_PRESSED || e.getEventType() == javafx.scene.input.KeyEvent.KEY_RELEASED
                         || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_PRESSED || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_RELEASED) {

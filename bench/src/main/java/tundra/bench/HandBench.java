@@ -100,8 +100,7 @@ public final class HandBench implements Asker {
             Look.theme(false);
             stage = new Stage();
             w = new Workshop(Project.empty("bench", new Point(1280, 720), 24), Settings.load(), this, url -> { });
-            var scene = new Scene((window = new MainWindow(stage, w)).root(), 1280, 800);
-            Look.dress(scene);
+            Scene scene = Look.scene((window = new MainWindow(stage, w)).root(), 1280, 800);
             stage.setScene(scene);
             stage.show();
             robot = new Robot();

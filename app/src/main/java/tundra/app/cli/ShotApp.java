@@ -65,8 +65,7 @@ final class ShotApp {
         var stage = new Stage();
         var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(stage), url -> { });
         var window = new MainWindow(stage, w);
-        var scene = new Scene(window.root(), state.size().x(), state.size().y());
-        tundra.app.widget.Look.dress(scene);
+        Scene scene = tundra.app.widget.Look.scene(window.root(), state.size().x(), state.size().y());
         stage.setScene(scene);
         Studio s = w.studio;
         s.open(state.project(), state.file());

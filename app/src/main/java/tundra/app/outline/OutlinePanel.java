@@ -17,6 +17,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import tundra.app.command.Commands;
@@ -70,11 +71,12 @@ public final class OutlinePanel extends VBox {
         list.setAccessibleText("Elements");
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.setCellFactory(v -> new OutlineCell(this));
-        var empty = new Label("Nothing drawn yet.\nPress R and drag on the canvas\nfor a first rectangle.");
-        empty.getStyleClass().add("quiet");
-        list.setPlaceholder(empty);
+        list.setPlaceholder(nothing());
         setVgrow(list, Priority.ALWAYS);
-        getChildren().addAll(head, list);
+        // the list comes with its first row
+        var space = new StackPane(nothing());
+        setVgrow(space, Priority.ALWAYS);
+        getChildren().addAll(head, space);
         // the studio decides what is selected; the list only shows it
         list.addEventFilter(MouseEvent.MOUSE_PRESSED, this::press);
         list.addEventFilter(MouseEvent.MOUSE_DRAGGED, this::drag);
@@ -96,6 +98,12 @@ public final class OutlinePanel extends VBox {
         soon.setOnFinished(e -> refresh());
         reveal();
         refresh();
+    }
+
+    private static Label nothing() {
+        var empty = new Label("Nothing drawn yet.\nPress R and drag on the canvas\nfor a first rectangle.");
+        empty.getStyleClass().add("quiet");
+        return empty;
     }
 
     private boolean stepping(Set<Aspect> what) {
@@ -128,6 +136,9 @@ public final class OutlinePanel extends VBox {
             return;
         }
         shown = now;
+        if (!rows.isEmpty() && list.getParent() == null) {
+            getChildren().set(1, list);
+        }
         if (!list.getItems().equals(rows)) {
             list.getItems().setAll(rows);
         }

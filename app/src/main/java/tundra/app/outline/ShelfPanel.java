@@ -78,13 +78,7 @@ public final class ShelfPanel extends VBox {
         empty.getStyleClass().addAll("quiet", "small");
         empty.setWrapText(true);
         empty.setMinHeight(USE_PREF_SIZE);
-        var content = new VBox(8, empty, pictures, swatches);
-        content.getStyleClass().add("shelf-box");
-        var scroll = new ScrollPane(content);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-        setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(head, scroll);
+        getChildren().addAll(head, box(empty));
         setOnDragOver(this::over);
         setOnDragDropped(e -> {
             if (e.getDragboard().hasFiles()) {
@@ -95,6 +89,20 @@ public final class ShelfPanel extends VBox {
         });
         studio.listen(what -> refresh());
         refresh();
+    }
+
+    private static VBox box(Node... content) {
+        var box = new VBox(8, content);
+        box.getStyleClass().add("shelf-box");
+        return box;
+    }
+
+    private static ScrollPane scrolling(VBox content) {
+        var scroll = new ScrollPane(content);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        setVgrow(scroll, Priority.ALWAYS);
+        return scroll;
     }
 
     private void over(DragEvent e) {
@@ -120,8 +128,9 @@ public final class ShelfPanel extends VBox {
             swatches.getChildren().setAll(shownSwatches.stream().map(this::swatch).toList());
         }
         boolean none = assets.isEmpty() && shownSwatches.isEmpty();
-        empty.setVisible(none);
-        empty.setManaged(none);
+        if (none != (empty.getParent() != null)) {
+            getChildren().set(1, none ? box(empty) : scrolling(box(pictures, swatches)));
+        }
     }
 
     /** Numbered pictures together, which are placed as a flipbook. */

@@ -12,8 +12,11 @@ import java.util.List;
 import java.util.Map;
 import javafx.application.Application;
 import javafx.css.Stylesheet;
+import javafx.scene.Group;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import tundra.render.Fonts;
 
 /** The style sheets and fonts of every window and popup. */
@@ -25,13 +28,29 @@ public final class Look {
 
     /** Dresses a window; the theme holds for all windows. */
     public static void dress(Scene scene) {
+        fonts();
+        String own = compiled("tundra");
+        scene.getStylesheets().setAll(own != null ? own : Look.class.getResource("/tundra/app/tundra.css").toExternalForm());
+    }
+
+    /** Sees to the fonts of all windows; from any thread. */
+    public static synchronized void fonts() {
         if (!fonts) {
             fonts = true;
             FACES.forEach((family, weights) -> weights.forEach(
                     w -> Font.loadFont(new ByteArrayInputStream(Fonts.BUNDLED.file(family, w)), 12)));
+            // makes ready what all text needs
+            new Text("é").getLayoutBounds();
         }
-        String own = compiled("tundra");
-        scene.getStylesheets().setAll(own != null ? own : Look.class.getResource("/tundra/app/tundra.css").toExternalForm());
+    }
+
+    /** A dressed window of a size in px. */
+    public static Scene scene(Parent root, double width, double height) {
+        var scene = new Scene(new Group(), width, height);
+        dress(scene);
+        // only now: what is dressed twice takes twice as long
+        scene.setRoot(root);
+        return scene;
     }
 
     /** The base theme with Tundra's roles behind it, as one sheet: popups have no other way to know the colours. */
