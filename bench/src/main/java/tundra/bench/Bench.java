@@ -54,11 +54,12 @@ public final class Bench {
             double first = Double.parseDouble(part[1]), second = Double.parseDouble(part[2]);
             if (part[0].equals("play")) {
                 bound("playing the demo, late frames", first, "%", 1);
-                bound("playing the demo, interface thread held at most", second, "ms", 16);
+                bound("playing the demo, interface thread works at most", second, "ms", 16);
                 continue;
             }
-            if (part[0].equals("idle")) {
-                figure("meanwhile a thread with nothing to do took at most", first, "ms");
+            if (part[0].equals("wait")) {
+                bound("playing the demo, interface thread answers within", first, "ms", 16);
+                figure("meanwhile a thread with nothing to do answered within", second, "ms");
                 continue;
             }
             String what = WHAT.get(part[0]);

@@ -1,5 +1,6 @@
 package tundra.bench;
 
+import java.lang.management.GarbageCollectorMXBean;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -51,6 +52,16 @@ public final class HandBench implements Asker {
     /** Interface thread time for each event in ms, and pictures a second while dragging. */
     record Result(double eventMs, double pictures) {}
 
+    /**
+     * How the demo played.
+     *
+     * @param late   frames that were dropped, in %
+     * @param worked the most that the interface thread worked before it answered, with pauses of the whole virtual machine, in ms
+     * @param waited how long it took to answer at most, in ms: what else the machine does is in it
+     * @param idle   how long a thread with nothing to do took meanwhile, in ms
+     */
+    record Play(double late, double worked, double waited, double idle) {}
+
     private HandBench() {}
 
     /** Prints the figures in the form that {@link Bench} reads. The argument is the demo piece. */
@@ -69,9 +80,9 @@ public final class HandBench implements Asker {
             Bench.rest();
             Result[] keys = b.keys();
             Bench.rest();
-            double[] play = b.play(ProjectFile.read(Path.of(args[0])));
-            System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nidle %.2f 0%n", keys[0].eventMs, keys[0].pictures,
-                    keys[1].eventMs, keys[1].pictures, play[0], play[1], play[2]);
+            Play play = b.play(ProjectFile.read(Path.of(args[0])));
+            System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs, keys[0].pictures,
+                    keys[1].eventMs, keys[1].pictures, play.late, play.worked, play.waited, play.idle);
         } catch (Exception e) {
             // the window's threads would keep a failed run alive
             e.printStackTrace();
@@ -267,7 +278,7 @@ public final class HandBench implements Asker {
      * Plays the demo for ten seconds: late frames in percent, how long the interface thread was held at most, in ms, and how long
      * at most a thread with nothing else to do took to answer in the same way, which is the machine's doing.
      */
-    private double[] play(Project project) throws Exception {
+    private Play play(Project project) throws Exception {
         fx(() -> {
             w.studio.open(project, null);
             w.studio.setDesk(Desk.ANIMATE);
@@ -281,13 +292,16 @@ public final class HandBench implements Asker {
         });
         Thread.sleep(1500);
         long[] before = fx(() -> new long[] {w.playback.framesDue(), w.playback.framesDropped()});
-        double held = 0, machine = 0;
+        long thread = fx(() -> Thread.currentThread().threadId());
+        double worked = 0, waited = 0, machine = 0;
         var idle = Executors.newSingleThreadExecutor();
         long end = System.nanoTime() + 10_000_000_000L;
         while (System.nanoTime() < end) {
+            double worksBefore = works(thread);
             long asked = System.nanoTime();
             long done = fx(System::nanoTime);
-            held = Math.max(held, (done - asked) / 1e6);
+            waited = Math.max(waited, (done - asked) / 1e6);
+            worked = Math.max(worked, works(thread) - worksBefore);
             long askedToo = System.nanoTime();
             machine = Math.max(machine, (idle.submit(System::nanoTime).get() - askedToo) / 1e6);
             Thread.sleep(1);
@@ -298,7 +312,13 @@ public final class HandBench implements Asker {
             w.playback.stop();
             return null;
         });
-        return new double[] {100.0 * (after[1] - before[1]) / Math.max(1, after[0] - before[0]), held, machine};
+        return new Play(100.0 * (after[1] - before[1]) / Math.max(1, after[0] - before[0]), worked, waited, machine);
+    }
+
+    /** What a thread has worked so far, and the whole virtual machine has paused for, in ms. */
+    private static double works(long thread) {
+        return ManagementFactory.getThreadMXBean().getThreadCpuTime(thread) / 1e6
+                + ManagementFactory.getGarbageCollectorMXBeans().stream().mapToLong(GarbageCollectorMXBean::getCollectionTime).sum();
     }
 
     private void move(Point canvas) throws Exception {

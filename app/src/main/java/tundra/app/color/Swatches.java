@@ -46,6 +46,10 @@ final class Swatches {
         checks(g, w, h, arc);
         g.setFill(p instanceof Gradient many ? ramp(many) : fx((Color) p));
         g.fillRoundRect(0, 0, w, h, arc, arc);
+        // a light paint needs an edge on a light panel
+        g.setStroke(javafx.scene.paint.Color.rgb(128, 140, 135, 0.5));
+        g.setLineWidth(1);
+        g.strokeRoundRect(0.5, 0.5, w - 1, h - 1, arc, arc);
         if (!p.visible()) {
             g.setStroke(javafx.scene.paint.Color.rgb(147, 160, 155));
             g.setLineWidth(1.5);
