@@ -17,7 +17,6 @@ import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
-import tundra.app.Courtesy;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.timeline.TimelineCanvas;
@@ -66,7 +65,6 @@ public final class HandBench implements Asker {
 
     /** Prints the figures in the form that {@link Bench} reads. The argument is the demo piece. */
     public static void main(String[] args) throws Exception {
-        Courtesy.begin();
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-bench").toString());
         try {
             var b = new HandBench();

@@ -23,6 +23,7 @@ final class GhostImages implements AutoCloseable {
     private final Painter painter;
     private Map<List<FrameNode>, Kept> kept = new IdentityHashMap<>();
     private Map<FrameNode, Kept> now = new IdentityHashMap<>();
+    private int images;
 
     /** What a ghost shows at a place, and its picture at (x, y) of the view. */
     private record Kept(Affine at, Image image, int x, int y) {}
@@ -41,12 +42,21 @@ final class GhostImages implements AutoCloseable {
         this.painter = painter;
     }
 
-    /** Sees to the images of all ghosts among the nodes, and drops those that are gone. */
+    /**
+     * Sees to the images of all ghosts among the nodes, and drops those of others; where there are none the images stay,
+     * for a frame in which something else moves, or nothing.
+     *
+     * @param nodes those that were not in the frame before
+     */
     void prepare(List<FrameNode> nodes, Affine toView, int width, int height) {
         var next = new IdentityHashMap<List<FrameNode>, Kept>();
         var shown = new IdentityHashMap<FrameNode, Kept>();
         var wanted = new ArrayList<Wanted>();
         collect(nodes, toView, width, height, next, shown, wanted);
+        if (next.isEmpty() && wanted.isEmpty()) {
+            return;
+        }
+        images += wanted.size();
         List<Kept> made = wanted.parallelStream().map(Wanted::made).toList();
         for (int i = 0; i < made.size(); i++) {
             next.put(wanted.get(i).ghost.children(), made.get(i));
@@ -111,6 +121,11 @@ final class GhostImages implements AutoCloseable {
             most = Math.max(most, overhang(c) * Math.sqrt(Math.abs(c.toParent().determinant())));
         }
         return most;
+    }
+
+    /** How many images were made so far. */
+    int images() {
+        return images;
     }
 
     /** Paints a ghost from its image; false when it has none. */

@@ -10,47 +10,100 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.frame.FrameNode;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
 
 /**
- * Images of groups that move or fade as a whole while their children stay as they are. Sampled between pixels, so a little
- * softer than fresh paint: for pictures in motion only.
+ * Images of groups that move or fade as a whole while their children stay as they are: for pictures in motion only. A group that only
+ * glides is shown to a quarter of a pixel, from an image for each such place between the pixels, as crisp as fresh paint; one that
+ * turns or is too large for that from one image that is sampled between the pixels, which is a little softer.
  */
 final class MovingGroups implements AutoCloseable {
     /** Below this number of children painting them is as fast. */
     private static final int CHILDREN = 8;
-    private static final double PIXELS = 8_000_000;
+    /** Of all images of a group, and of all groups together. */
+    private static final long PIXELS = 8_000_000;
+    private static final long ALL_PIXELS = 20_000_000;
+    /** Places to a pixel, in each direction. */
+    private static final int PLACES = 4;
+    private static final int SAMPLED = -1;
     private final Painter painter;
     private final Map<String, Kept> kept = new HashMap<>();
+    private long pixels;
 
-    /** The children's picture; {@code at} is where it lies in the group's box. */
-    private record Kept(List<FrameNode> children, double scale, Image image, Rect at) {}
+    /** What a group held when it was seen last, and its images by their place between the pixels; none before it was seen twice. */
+    private record Kept(List<FrameNode> children, Outline clip, double scale, Map<Integer, Image> images) {
+        Kept(FrameNode n, double scale) {
+            this(n.children(), n.clip(), scale, new HashMap<>());
+        }
+
+        boolean shows(FrameNode n, double s) {
+            // what turns keeps its scale but for rounding
+            return Math.abs(scale - s) <= 1e-9 * s && clip == n.clip() && same(children, n.children());
+        }
+
+        long pixels() {
+            return images.values().stream().mapToLong(i -> (long) i.getWidth() * i.getHeight()).sum();
+        }
+
+        void close() {
+            images.values().forEach(Image::close);
+        }
+    }
 
     MovingGroups(Painter painter) {
         this.painter = painter;
     }
 
-    /** Paints a group from its image; false when it is better painted afresh. */
-    boolean paint(Canvas canvas, FrameNode n, double scale) {
+    /**
+     * Paints a group from an image; false when it is better painted afresh.
+     *
+     * @param view from the node's surroundings to pixels: a place and a scale
+     */
+    boolean paint(Canvas canvas, FrameNode n, Affine view) {
         if (n.children().size() < CHILDREN || !n.marks().isEmpty() || n.opacity() <= 0) {
             return false;
         }
-        double s = scale * Math.sqrt(Math.abs(n.toParent().determinant()));
+        Affine m = view.times(n.toParent());
+        double s = Math.sqrt(Math.abs(m.determinant()));
         Kept k = kept.get(n.id());
-        if (k == null || k.scale != s || !same(k.children, n.children())) {
+        if (k == null || !k.shows(n, s)) {
             if (k != null) {
-                k.image.close();
+                pixels -= k.pixels();
+                k.close();
             }
-            k = keep(n, s);
-            if (k == null) {
-                kept.remove(n.id());
-                return false;
-            }
-            kept.put(n.id(), k);
+            // children that move on their own would only be painted twice
+            kept.put(n.id(), new Kept(n, s));
+            return false;
         }
+        tundra.core.geometry.Rect all = null;
+        for (FrameNode c : n.children()) {
+            all = c.toParent().bounds(c.painted()).union(all);
+        }
+        double pad = 2 / s, left = all.x() - pad, top = all.y() - pad;
+        int w = (int) Math.ceil((all.width() + 2 * pad) * s) + 1, h = (int) Math.ceil((all.height() + 2 * pad) * s) + 1;
+        long size = (long) w * h;
+        if (s <= 0 || size > PIXELS) {
+            return false;
+        }
+        Point corner = m.apply(new Point(left, top));
+        int qx = (int) Math.round(corner.x() * PLACES), qy = (int) Math.round(corner.y() * PLACES);
+        int px = Math.floorMod(qx, PLACES), py = Math.floorMod(qy, PLACES), place = py * PLACES + px;
+        boolean glides = m.b() == 0 && m.c() == 0 && m.a() == m.d() && m.a() > 0 && size * PLACES * PLACES <= PIXELS
+                && (k.images.containsKey(place) || pixels + size <= ALL_PIXELS);
+        Image image = glides ? k.images.computeIfAbsent(place, x -> image(n, s, left - px / (s * PLACES), top - py / (s * PLACES), w, h))
+                : k.images.computeIfAbsent(SAMPLED, x -> image(n, s, left, top, w, h));
         canvas.save();
-        canvas.concat(Painter.matrix(n.toParent()));
         try (var paint = new Paint().setAlphaf((float) n.opacity())) {
-            canvas.drawImageRect(k.image, Rect.makeWH(k.image.getWidth(), k.image.getHeight()), k.at, SamplingMode.LINEAR, paint, false);
+            if (glides) {
+                canvas.resetMatrix();
+                canvas.drawImage(image, Math.floorDiv(qx, PLACES), Math.floorDiv(qy, PLACES), paint);
+            } else {
+                canvas.concat(Painter.matrix(n.toParent()));
+                canvas.drawImageRect(image, Rect.makeWH(w, h), Rect.makeXYWH((float) left, (float) top, (float) (w / s), (float) (h / s)),
+                        SamplingMode.LINEAR, paint, false);
+            }
         }
         canvas.restore();
         return true;
@@ -65,28 +118,21 @@ final class MovingGroups implements AutoCloseable {
         return a.size() == b.size();
     }
 
-    private Kept keep(FrameNode n, double s) {
-        tundra.core.geometry.Rect all = null;
-        for (FrameNode c : n.children()) {
-            all = c.toParent().bounds(c.painted()).union(all);
-        }
-        double pad = 2 / s;
-        int w = (int) Math.ceil((all.width() + 2 * pad) * s), h = (int) Math.ceil((all.height() + 2 * pad) * s);
-        if (s <= 0 || (double) w * h > PIXELS) {
-            return null;
-        }
+    /** What the group holds, from (left, top) of its box on. */
+    private Image image(FrameNode n, double scale, double left, double top, int w, int h) {
         try (Surface surface = Surface.makeRasterN32Premul(w, h)) {
             Canvas c = surface.getCanvas();
-            c.scale((float) s, (float) s).translate((float) (pad - all.x()), (float) (pad - all.y()));
-            painter.nodes(c, n.children(), s);
-            return new Kept(n.children(), s, surface.makeImageSnapshot(),
-                    Rect.makeXYWH((float) (all.x() - pad), (float) (all.y() - pad), (float) (w / s), (float) (h / s)));
+            c.scale((float) scale, (float) scale).translate((float) -left, (float) -top);
+            painter.inside(c, n, 1, scale);
+            pixels += (long) w * h;
+            return surface.makeImageSnapshot();
         }
     }
 
     @Override
     public void close() {
-        kept.values().forEach(k -> k.image.close());
+        kept.values().forEach(Kept::close);
         kept.clear();
+        pixels = 0;
     }
 }

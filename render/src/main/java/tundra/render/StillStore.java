@@ -94,7 +94,7 @@ public final class StillStore implements AutoCloseable {
                 run.add(n);
             } else {
                 flush(canvas, run, next);
-                if (!inMotion || !moving.paint(canvas, n, scale)) {
+                if (!inMotion || !moving.paint(canvas, n, toView())) {
                     painter.nodes(canvas, List.of(n), scale);
                 }
             }

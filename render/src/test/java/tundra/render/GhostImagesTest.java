@@ -10,6 +10,7 @@ import tundra.core.flip.Ghosts;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -69,6 +70,19 @@ class GhostImagesTest {
             assertSame(painter, store, step(2, SKIN), 2, -90, kept, fresh);
             assertSame(painter, store, step(2, SKIN.withTints(Color.BLACK, Color.WHITE)), 2, -90, kept, fresh);
             assertSame(painter, store, step(2, SKIN.withOn(false)), 2, -90, kept, fresh);
+        }
+    }
+
+    @Test
+    void standingStillForAFrameDropsNoImage() {
+        try (var painter = new Painter(); var images = new GhostImages(painter)) {
+            images.prepare(step(2, SKIN).nodes(), Affine.IDENTITY, 300, 150);
+            assertThat(images.images()).as("two before, two after").isEqualTo(4);
+            // a frame in which nothing is new, and one in which only something else is
+            images.prepare(List.of(), Affine.IDENTITY, 300, 150);
+            images.prepare(step(2, SKIN.withOn(false)).nodes(), Affine.IDENTITY, 300, 150);
+            images.prepare(step(3, SKIN).nodes(), Affine.IDENTITY, 300, 150);
+            assertThat(images.images()).as("one at each end is new").isEqualTo(6);
         }
     }
 
