@@ -53,6 +53,7 @@ public final class ShelfPanel extends VBox {
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
     private final Label empty = new Label("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.");
+    private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
 
@@ -128,7 +129,8 @@ public final class ShelfPanel extends VBox {
             swatches.getChildren().setAll(shownSwatches.stream().map(this::swatch).toList());
         }
         boolean none = assets.isEmpty() && shownSwatches.isEmpty();
-        if (none != (empty.getParent() != null)) {
+        if (none != saysEmpty) {
+            saysEmpty = none;
             getChildren().set(1, none ? box(empty) : scrolling(box(pictures, swatches)));
         }
     }
