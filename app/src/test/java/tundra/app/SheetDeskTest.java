@@ -162,6 +162,10 @@ class SheetDeskTest extends InWindow {
         return (ChecksPanel) t.node("checks");
     }
 
+    private static ButtonBase goThere(ChecksPanel panel) {
+        return panel.lookupAll(".button").stream().map(n -> (ButtonBase) n).filter(b -> "Go there".equals(b.getText())).findFirst().orElse(null);
+    }
+
     @Test
     void checksGoThereAndMend() throws Exception {
         Project hop = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "hop.tundra"));
@@ -178,12 +182,12 @@ class SheetDeskTest extends InWindow {
         t.click("do-checks");
         ChecksPanel panel = checks();
         assertThat(RealWindow.fx(() -> ((Label) t.node("checks-count")).getText())).isEqualTo("1");
-        for (Node n : RealWindow.fx(() -> List.copyOf(panel.lookupAll(".button")))) {
-            if (n instanceof ButtonBase b && b.getText().equals("Go there")) {
-                t.click(RealWindow.fx(() -> t.screen(b, 10, 8)));
-            }
-        }
-        assertThat(t.studio.desk()).isEqualTo(Desk.DRAW);
+        // what scrolls is in the window from its next layout on
+        t.until(() -> goThere(panel) != null);
+        ButtonBase go = RealWindow.fx(() -> goThere(panel));
+        t.until(() -> go.getWidth() > 20);
+        t.click(RealWindow.fx(() -> t.screen(go, 10, 8)));
+        t.until(() -> t.studio.desk() == Desk.DRAW);
         assertThat(t.studio.book().id()).isEqualTo("s-hare");
         assertThat(t.studio.book().current()).isEqualTo(4);
         Node fix = RealWindow.fx(() -> panel.lookup(".check-fix"));
