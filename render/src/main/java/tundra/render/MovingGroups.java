@@ -33,9 +33,17 @@ final class MovingGroups implements AutoCloseable {
     private long pixels;
 
     /** What a group held when it was seen last, and its images by their place between the pixels; none before it was seen twice. */
-    private record Kept(List<FrameNode> children, Outline clip, double scale, Map<Integer, Image> images) {
+    private record Kept(List<FrameNode> children, Outline clip, double scale, tundra.core.geometry.Rect ink, Map<Integer, Image> images) {
         Kept(FrameNode n, double scale) {
-            this(n.children(), n.clip(), scale, new HashMap<>());
+            this(n.children(), n.clip(), scale, ink(n.children()), new HashMap<>());
+        }
+
+        private static tundra.core.geometry.Rect ink(List<FrameNode> nodes) {
+            tundra.core.geometry.Rect all = null;
+            for (FrameNode n : nodes) {
+                all = n.toParent().bounds(n.painted()).union(all);
+            }
+            return all;
         }
 
         boolean shows(FrameNode n, double s) {
@@ -77,12 +85,8 @@ final class MovingGroups implements AutoCloseable {
             kept.put(n.id(), new Kept(n, s));
             return false;
         }
-        tundra.core.geometry.Rect all = null;
-        for (FrameNode c : n.children()) {
-            all = c.toParent().bounds(c.painted()).union(all);
-        }
-        double pad = 2 / s, left = all.x() - pad, top = all.y() - pad;
-        int w = (int) Math.ceil((all.width() + 2 * pad) * s) + 1, h = (int) Math.ceil((all.height() + 2 * pad) * s) + 1;
+        double pad = 2 / s, left = k.ink.x() - pad, top = k.ink.y() - pad;
+        int w = (int) Math.ceil((k.ink.width() + 2 * pad) * s) + 1, h = (int) Math.ceil((k.ink.height() + 2 * pad) * s) + 1;
         long size = (long) w * h;
         if (s <= 0 || size > PIXELS) {
             return false;

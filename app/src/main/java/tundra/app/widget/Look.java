@@ -36,11 +36,11 @@ public final class Look {
     /** Sees to the fonts of all windows; from any thread. */
     public static synchronized void fonts() {
         if (!fonts) {
-            fonts = true;
             FACES.forEach((family, weights) -> weights.forEach(
                     w -> Font.loadFont(new ByteArrayInputStream(Fonts.BUNDLED.file(family, w)), 12)));
             // makes ready what all text needs
             new Text("é").getLayoutBounds();
+            fonts = true;
         }
     }
 

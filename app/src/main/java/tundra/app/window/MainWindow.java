@@ -1,10 +1,7 @@
 package tundra.app.window;
 
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import javafx.animation.PauseTransition;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
@@ -23,7 +20,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
-import javafx.util.Duration;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
 import tundra.app.command.Command;
@@ -76,9 +72,7 @@ public final class MainWindow {
     private final Lazy<ToolOptionsBar> toolOptions;
     private final Lazy<Pane> animateTools;
     private final Lazy<Pane> interactTools;
-    private final List<Runnable> unfurnished = new ArrayList<>();
-    private final Set<Node> keptAsPictures = new HashSet<>();
-    private boolean furnished;
+    private final Furnishing furnishing = new Furnishing();
     private boolean trying;
     private HelperPanel helper;
     private ChecksPanel checks;
@@ -160,7 +154,7 @@ public final class MainWindow {
             e.consume();
             w.files.whenSafe(stage::close);
         });
-        stage.setOnShown(e -> afterPulse(this::furnish));
+        stage.setOnShown(e -> furnishing.begin(layers.getScene()));
         arrange();
         title();
     }
@@ -244,12 +238,12 @@ public final class MainWindow {
     /** The canvas with what floats over it. */
     private StackPane canvas(Pane tools, Pos toolsAt) {
         var pane = new StackPane(w.canvas, zoom);
-        keepAsPicture(zoom);
+        furnishing.keepAsPicture(zoom);
         pane.setMinSize(100, 100);
         StackPane.setAlignment(zoom, studio.desk() == Desk.DRAW ? Pos.TOP_RIGHT : Pos.BOTTOM_RIGHT);
         StackPane.setMargin(zoom, studio.desk() == Desk.DRAW ? new Insets(26, 10, 10, 10) : new Insets(10));
         if (tools != null) {
-            keepAsPicture(tools);
+            furnishing.keepAsPicture(tools);
             pane.getChildren().add(tools);
             StackPane.setAlignment(tools, toolsAt);
             StackPane.setMargin(tools, toolsAt == Pos.BOTTOM_CENTER ? new Insets(0, 0, 14, 0) : new Insets(10));
@@ -285,45 +279,16 @@ public final class MainWindow {
     private Pane side(Lazy<? extends Region> panel, double width) {
         var place = new StackPane();
         width(place, width);
-        if (furnished) {
-            place.getChildren().add(panel.get());
-        } else {
+        if (!furnishing.done()) {
             place.getStyleClass().add("root-colors");
-            unfurnished.add(() -> place.getChildren().add(panel.get()));
         }
+        furnishing.add(() -> place.getChildren().add(panel.get()));
         return place;
-    }
-
-    /** What stands beside the canvas is made while the renderer draws the window's first picture on its own thread. */
-    private void afterPulse(Runnable then) {
-        javafx.scene.Scene scene = layers.getScene();
-        scene.addPostLayoutPulseListener(new Runnable() {
-            @Override
-            public void run() {
-                scene.removePostLayoutPulseListener(this);
-                javafx.application.Platform.runLater(then);
-            }
-        });
-    }
-
-    private void furnish() {
-        furnished = true;
-        unfurnished.forEach(Runnable::run);
-        unfurnished.clear();
-        var soon = new PauseTransition(Duration.millis(500));
-        soon.setOnFinished(e -> keptAsPictures.forEach(n -> n.setCache(true)));
-        soon.play();
-    }
-
-    /** What changes seldom over a canvas that changes often; not at the start, where making the pictures would hold up the first one. */
-    private void keepAsPicture(Node n) {
-        n.setCache(furnished);
-        keptAsPictures.add(n);
     }
 
     /** Whether all of the window is there. */
     public boolean furnished() {
-        return furnished;
+        return furnishing.done();
     }
 
     private static void width(Region r, double width) {
