@@ -93,7 +93,7 @@ java_args() {
   local cp
   cp="$(printf '%s:' "$BUILD"/lib/*.jar)"
   JAVA_ARGS=(--enable-native-access=javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED --module-path "$BUILD/fx"
-    --add-modules javafx.controls,javafx.swing,javafx.web -Xmx1g -XX:MetaspaceSize=128m -XX:+UseSerialGC -Xmn32m -XX:PretenureSizeThreshold=262144 "-Dtundra.styles=$BUILD/styles" -Dprism.order=sw -Dprism.dirtyopts=true -cp "${cp%:}")
+    --add-modules javafx.controls,javafx.swing,javafx.web -Xmx1g -XX:MetaspaceSize=128m -XX:+UseSerialGC -Xmn32m -XX:PretenureSizeThreshold=262144 -XX:CompileThresholdScaling=4 "-Dtundra.styles=$BUILD/styles" -Dprism.order=sw -Dprism.dirtyopts=true -cp "${cp%:}")
 }
 
 RENDER_PACKAGES=(libgl1 libegl1 libfontconfig1)

@@ -15,26 +15,29 @@ import tundra.core.model.Project;
 /** The desktop application. Arguments: a project to open, or none. */
 public final class TundraApp extends Application {
     private Workshop workshop;
+    private MainWindow window;
+    private Stage stage;
 
     /** The piece that an empty start shows. */
     public static Project blank() {
         return Project.empty("Untitled", new Point(1280, 640), 24);
     }
 
-    /** Now the toolkit is up, and the fonts can be read while the window is made. */
+    /** Now the toolkit is up: the window is made here, while the interface thread reads the theme and another one the fonts. */
     @Override
     public void init() {
         new Thread(Look::fonts, "fonts").start();
+        Settings settings = Settings.load();
+        // before the first control is made: it would load the toolkit's own theme
+        Look.theme(settings.dark());
+        workshop = new Workshop(blank(), settings, new WindowAsker(() -> stage), url -> getHostServices().showDocument(url));
+        window = new MainWindow(workshop);
     }
 
     @Override
     public void start(Stage stage) {
-        Settings settings = Settings.load();
-        // before the first control is made: it would load the toolkit's own theme
-        Look.theme(settings.dark());
-        workshop = new Workshop(blank(), settings, new WindowAsker(stage), url -> getHostServices().showDocument(url));
-        var window = new MainWindow(stage, workshop);
-        stage.setScene(Look.scene(window.root(), 1280, 800));
+        this.stage = stage;
+        window.open(stage, 1280, 800);
         stage.setMinWidth(900);
         stage.setMinHeight(560);
         stage.setOnHidden(e -> workshop.close());

@@ -256,30 +256,25 @@ class DrawDeskTest extends InWindow {
     @Test
     void numbersAndColoursAreTyped() throws Exception {
         Element a = draw(KeyCode.R, 100, 100, 140, 140);
-        Node x = t.node("field-position-x").lookup(".text-field");
-        t.click(t.fx(() -> t.screen(x, 20, 10)));
-        Thread.sleep(60);
+        t.enter("field-position-x");
         t.type("300-50");
         t.keys(KeyCode.ENTER);
         assertThat(position(a)).isEqualTo(new Point(250, 120));
         t.keys(KeyCode.SHIFT, KeyCode.UP);
         assertThat(position(a)).isEqualTo(new Point(260, 120));
-        Node hex = t.node("field-fill").lookup(".text-field");
-        t.click(t.fx(() -> t.screen(hex, 20, 10)));
-        t.keys(KeyCode.CONTROL, KeyCode.A);
+        t.enter("field-fill");
         t.type("e9b44c");
         t.keys(KeyCode.ENTER);
         assertThat(t.studio.board().find(a.id()).rest().get(Properties.FILL).main().hex()).isEqualTo("#E9B44C");
         // nonsense changes nothing
         Project before = t.studio.project();
-        t.click(t.fx(() -> t.screen(x, 20, 10)));
-        t.keys(KeyCode.CONTROL, KeyCode.A);
+        t.enter("field-position-x");
         t.type("hut");
         t.keys(KeyCode.ENTER);
         assertThat(t.studio.project()).isSameAs(before);
         // the label is scrubbed
         Node label = t.node("field-position-y").lookup(".number-label");
-        Point from = t.fx(() -> t.screen(label, 8, 8));
+        Point from = t.fx(() -> t.screen(label, 3, 8));
         t.drag(from, from.plus(new Point(24, 0)));
         assertThat(position(a).y()).isCloseTo(144, within(1.0));
     }

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.BeforeEach;
@@ -45,8 +44,7 @@ class PlayingTest extends InWindow {
     }
 
     private double shownX() throws Exception {
-        var field = (TextField) RealWindow.fx(() -> t.node("field-position-x").lookup(".text-field"));
-        return Double.parseDouble(RealWindow.fx(field::getText));
+        return Double.parseDouble(t.shown("field-position-x"));
     }
 
     @Test

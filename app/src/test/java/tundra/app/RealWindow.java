@@ -10,13 +10,14 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.Scene;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.widget.RestingField;
 import tundra.app.window.Asker;
 import tundra.app.window.MainWindow;
 import tundra.app.window.Workshop;
@@ -57,16 +58,15 @@ final class RealWindow implements AutoCloseable, Asker {
             tundra.app.widget.Look.theme(false);
             stage = new Stage();
             w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> opened = url);
-            window = new MainWindow(stage, w);
+            window = new MainWindow(w);
             studio = w.studio;
-            Scene scene = tundra.app.widget.Look.scene(window.root(), 1280, 800);
             stage.addEventFilter(javafx.scene.input.InputEvent.ANY, e -> {
                 if (e.getEventType() == javafx.scene.input.KeyEvent.KEY_PRESSED || e.getEventType() == javafx.scene.input.KeyEvent.KEY_RELEASED
                         || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_PRESSED || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_RELEASED) {
                     heard++;
                 }
             });
-            stage.setScene(scene);
+            window.open(stage, 1280, 800);
             stage.setX(20);
             stage.setY(20);
             stage.show();
@@ -253,12 +253,26 @@ final class RealWindow implements AutoCloseable, Asker {
         }
     }
 
+    /** What stands in a field of a panel. */
+    String shown(String field) throws Exception {
+        return fx(() -> ((RestingField) node(field)).text());
+    }
+
+    /** Clicks at the end of a field of a panel; gives the text field that it is from then on, with all of it selected. */
+    TextField enter(String field) throws Exception {
+        return enter(node(field).lookup(".resting-field"));
+    }
+
+    private TextField enter(Node field) throws Exception {
+        click(fx(() -> screen(field, field.getLayoutBounds().getWidth() - 8, 12)));
+        until(() -> field.lookup(".text-field") instanceof TextField f && f.isFocused());
+        keys(KeyCode.CONTROL, KeyCode.A);
+        return (TextField) fx(() -> field.lookup(".text-field"));
+    }
+
     /** Puts a number or a colour into a field of the details, and goes back to the canvas. */
     void fill(String field, String text) throws Exception {
-        var box = (javafx.scene.control.TextField) fx(() -> node(field).lookup(".text-field"));
-        click(fx(() -> screen(box, 14, 10)));
-        until(box::isFocused);
-        keys(KeyCode.CONTROL, KeyCode.A);
+        TextField box = enter(field);
         type(text);
         until(() -> box.getText().equalsIgnoreCase(text));
         keys(KeyCode.ENTER);

@@ -11,7 +11,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
@@ -108,8 +107,7 @@ class SheetDeskTest extends InWindow {
         t.fill("field-position-x", "200");
         t.run("sheet");
         t.until(() -> t.stage.getScene().lookup("#sheet-panel") != null);
-        var columns = (TextField) RealWindow.fx(() -> t.node("sheet-columns").lookup(".text-field"));
-        assertThat(columns.getText()).as("the guess").isEqualTo("5");
+        assertThat(t.shown("sheet-columns")).as("the guess").isEqualTo("5");
         number("first", "3");
         number("last", "10");
         t.click("sheet-apply");

@@ -398,9 +398,11 @@ class TimelineTest extends InWindow {
             return null;
         });
         t.settle();
+        Node resting = RealWindow.<Node>fx(() -> popupNode("spring-0"));
+        t.click(RealWindow.fx(() -> t.screen(resting, resting.getLayoutBounds().getWidth() - 8, 12)));
+        t.settle();
         TextField stiffness = (TextField) RealWindow.<Node>fx(() -> popupNode("spring-0").lookup(".text-field"));
         RealWindow.fx(() -> {
-            stiffness.requestFocus();
             stiffness.setText("250");
             stiffness.fireEvent(new javafx.event.ActionEvent());
             return null;

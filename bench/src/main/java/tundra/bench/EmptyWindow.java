@@ -6,6 +6,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.layout.BorderPane;
 import javafx.stage.Stage;
+import tundra.app.Startup;
 import tundra.app.widget.Look;
 
 /** The baseline of the start: a JavaFX window of the same size with Tundra's theme and fonts and nothing in it. */
@@ -33,6 +34,7 @@ public final class EmptyWindow extends Application {
             @Override
             public void handle(long now) {
                 if (++pulses == 3) {
+                    Startup.untilPainted();
                     System.out.println("first window");
                     stop();
                     stage.close();

@@ -13,7 +13,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
@@ -109,8 +108,8 @@ public final class HandBench implements Asker {
             Look.theme(false);
             stage = new Stage();
             w = new Workshop(Project.empty("bench", new Point(1280, 720), 24), Settings.load(), this, url -> { });
-            Scene scene = Look.scene((window = new MainWindow(stage, w)).root(), 1280, 800);
-            stage.setScene(scene);
+            window = new MainWindow(w);
+            window.open(stage, 1280, 800);
             stage.show();
             robot = new Robot();
             return null;

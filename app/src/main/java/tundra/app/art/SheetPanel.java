@@ -171,7 +171,7 @@ public final class SheetPanel extends StackPane {
 
     private int number(String id) {
         try {
-            return (int) Math.max(0, Math.rint(Double.parseDouble(fields.get(id).text().getText().trim())));
+            return (int) Math.max(0, Math.rint(Double.parseDouble(fields.get(id).text().trim())));
         } catch (NumberFormatException e) {
             return 0;
         }

@@ -79,7 +79,11 @@ public final class CanvasView extends Pane {
                 refresh();
             }
         };
-        pulse.start();
+        sceneProperty().addListener(o -> {
+            if (getScene() != null) {
+                pulse.start();
+            }
+        });
     }
 
     public Viewport viewport() {

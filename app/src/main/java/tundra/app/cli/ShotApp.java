@@ -63,10 +63,10 @@ final class ShotApp {
     private void open() {
         tundra.app.widget.Look.theme(state.dark());
         var stage = new Stage();
-        var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(stage), url -> { });
-        var window = new MainWindow(stage, w);
-        Scene scene = tundra.app.widget.Look.scene(window.root(), state.size().x(), state.size().y());
-        stage.setScene(scene);
+        var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(() -> stage), url -> { });
+        var window = new MainWindow(w);
+        window.open(stage, state.size().x(), state.size().y());
+        Scene scene = stage.getScene();
         Studio s = w.studio;
         s.open(state.project(), state.file());
         s.setDark(state.dark());

@@ -12,19 +12,22 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.RestingField;
 import tundra.core.model.Color;
 import tundra.core.model.Gradient;
 import tundra.core.model.Paint;
 
 /** A paint: a swatch that opens all there is to choose; for one colour also the hex value and the alpha. */
 public final class PaintField extends HBox {
+    private static final double HEX_WIDTH = 69;
     private final Studio studio;
     private final String name;
     private final boolean gradients;
     private final Button swatch = new Button();
     private final Canvas sample = new Canvas(20, 18);
-    private final TextField hex = new TextField();
-    private final Label kind = new Label();
+    private final RestingField hex;
+    /** What a gradient is; null until there was one. */
+    private Label kind;
     private final NumberField alpha;
     private Paint paint = Color.NONE;
     private BiConsumer<Paint, Object> onChange = (c, merge) -> { };
@@ -42,22 +45,22 @@ public final class PaintField extends HBox {
         swatch.getStyleClass().add("swatch-button");
         swatch.setAccessibleText(name + ": choose");
         swatch.setOnAction(e -> new PaintPopover(studio, name, gradients, paint, this::change, onGradient).show(swatch));
-        hex.setAccessibleText(name + " as hex");
-        hex.getStyleClass().add("mono");
-        hex.setPrefColumnCount(7);
+        hex = new RestingField(name + " as hex", "", HEX_WIDTH) {
+            @Override
+            protected void woken(TextField field) {
+                field.setOnAction(e -> commit());
+                field.focusedProperty().addListener((o, was, is) -> {
+                    if (!is) {
+                        commit();
+                    }
+                });
+            }
+        };
+        hex.setMaxWidth(Double.MAX_VALUE);
         setHgrow(hex, Priority.ALWAYS);
-        kind.getStyleClass().add("quiet");
-        kind.setMaxWidth(Double.MAX_VALUE);
-        setHgrow(kind, Priority.ALWAYS);
         alpha.setPrefWidth(58);
         alpha.setMinWidth(58);
-        getChildren().addAll(swatch, hex, alpha, kind);
-        hex.setOnAction(e -> commit());
-        hex.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                commit();
-            }
-        });
+        getChildren().addAll(swatch, hex, alpha);
         alpha.onChange((v, merge) -> change(paint.main().withAlpha((int) Math.round(Math.max(0, Math.min(100, v)) * 2.55)), merge));
     }
 
@@ -73,23 +76,28 @@ public final class PaintField extends HBox {
         return this;
     }
 
-    public TextField hex() {
-        return hex;
-    }
-
     public void show(Paint p) {
         paint = p;
         Swatches.paint(sample, p, 8);
         // the swatch stays where it is: the open popover hangs on it
         shown(hex, p instanceof Color);
         shown(alpha, p instanceof Color);
-        shown(kind, p instanceof Gradient);
+        if (kind != null) {
+            shown(kind, p instanceof Gradient);
+        }
         if (p instanceof Gradient g) {
+            if (kind == null) {
+                kind = new Label();
+                kind.getStyleClass().add("quiet");
+                kind.setMaxWidth(Double.MAX_VALUE);
+                setHgrow(kind, Priority.ALWAYS);
+                getChildren().add(kind);
+            }
             kind.setText(g.kind().name().toLowerCase(Locale.ROOT) + ", " + g.stops().size() + " stops");
             return;
         }
         var c = (Color) p;
-        if (!hex.isFocused()) {
+        if (!hex.isTyping()) {
             hex.setText(c.visible() ? c.withAlpha(255).hex().substring(1) : "none");
         }
         alpha.show(Math.round(c.alpha() / 2.55));
@@ -104,7 +112,7 @@ public final class PaintField extends HBox {
         if (!(paint instanceof Color color)) {
             return;
         }
-        String text = hex.getText().strip();
+        String text = hex.text().strip();
         if (text.equalsIgnoreCase("none")) {
             change(color.withAlpha(0), null);
             return;

@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Words;
 import tundra.core.model.Color;
 import tundra.core.model.ColorsUsed;
 import tundra.core.model.Gradient;
@@ -53,8 +54,7 @@ final class PaintPopover {
         this.paint = paint;
         last = paint.main().visible() ? paint.main() : Color.parse("#5F8FA3");
         popup.setAutoHide(true);
-        var title = new Label(name);
-        title.getStyleClass().add("section");
+        var title = Words.section(name);
         box.getStyleClass().addAll("root-colors", "popover");
         box.setId("paint-popover");
         box.setPrefWidth(274);

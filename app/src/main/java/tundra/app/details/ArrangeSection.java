@@ -3,7 +3,6 @@ package tundra.app.details;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -12,6 +11,7 @@ import tundra.app.command.Commands;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Words;
 
 /** Buttons that bring the selected elements into line, and what they go by. */
 final class ArrangeSection extends VBox {
@@ -25,8 +25,7 @@ final class ArrangeSection extends VBox {
 
     ArrangeSection(Commands commands, ToolOptions options, boolean several) {
         super(6);
-        var title = new Label("Arrange");
-        title.getStyleClass().add("section");
+        var title = Words.section("Arrange");
         getChildren().addAll(title, row(commands, PARTS), row(commands, MORE));
         if (several) {
             var by = new ComboBox<ToolOptions.AlignTo>();

@@ -2,7 +2,6 @@ package tundra.app.details;
 
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -11,6 +10,7 @@ import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.edit.GroupBox;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -28,8 +28,7 @@ final class BoundsSection extends VBox {
         super(6);
         this.studio = studio;
         id = e.id();
-        var title = new Label("Bounds");
-        title.getStyleClass().add("section");
+        var title = Words.section("Bounds");
         width.setId("field-bounds-w");
         height.setId("field-bounds-h");
         width.onChange((v, merge) -> set(merge, v, box().y()));

@@ -7,6 +7,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.edit.Exposures;
 import tundra.core.file.Limits;
 import tundra.core.geometry.Numbers;
@@ -19,7 +20,8 @@ final class CanvasSection extends VBox {
     private final NumberField width = new NumberField("Canvas width", "w", 0);
     private final NumberField height = new NumberField("Canvas height", "h", 0);
     private final NumberField rate = new NumberField("Frames per second of the piece", "fps", 0);
-    private final Label rateError = new Label();
+    /** How far drawings moved with the frame rate; null for not at all. */
+    private Label rateError;
     private final NumberField duration = new NumberField("Duration of the timeline", "s", 3);
     private final CheckBox loop = new CheckBox("Starts over at its end");
     private final CheckBox starts = new CheckBox("Starts by itself with the scene");
@@ -31,8 +33,6 @@ final class CanvasSection extends VBox {
         height.setId("field-canvas-h");
         duration.setId("field-duration");
         rate.setId("field-frame-rate");
-        rateError.getStyleClass().addAll("quiet", "small");
-        rateError.setManaged(false);
         rate.onChange((v, merge) -> rate((int) Math.rint(Numbers.clamp(v, 1, 240)), merge));
         loop.setId("field-loop");
         starts.setId("field-starts");
@@ -48,14 +48,8 @@ final class CanvasSection extends VBox {
         HBox.setHgrow(height, Priority.ALWAYS);
         HBox.setHgrow(duration, Priority.ALWAYS);
         HBox.setHgrow(rate, Priority.ALWAYS);
-        getChildren().addAll(section("Canvas"), row("Size", width, height), row("Frame rate", rate), rateError, section("Timeline"), row("Duration", duration), loop, starts);
+        getChildren().addAll(Words.section("Canvas"), row("Size", width, height), row("Frame rate", rate), Words.section("Timeline"), row("Duration", duration), loop, starts);
         refresh();
-    }
-
-    private static Label section(String name) {
-        var l = new Label(name);
-        l.getStyleClass().add("section");
-        return l;
     }
 
     private static HBox row(String name, NumberField... fields) {
@@ -78,10 +72,19 @@ final class CanvasSection extends VBox {
         var done = Exposures.atRate(studio.project(), fps);
         if (fps != studio.project().frameRate()) {
             studio.editProject("Change frame rate to " + fps, merge, p -> done.project());
-            rateError.setText(done.error() > 1e-9 ? "drawings go to whole frames: up to " + Numbers.plain(done.error() * 1000, 1) + " ms off" : "");
-            rateError.setManaged(!rateError.getText().isEmpty());
+            tellError(done.error() > 1e-9 ? "drawings go to whole frames: up to " + Numbers.plain(done.error() * 1000, 1) + " ms off" : null);
         }
         refresh();
+    }
+
+    private void tellError(String words) {
+        getChildren().remove(rateError);
+        rateError = null;
+        if (words != null) {
+            rateError = new Label(words);
+            rateError.getStyleClass().addAll("quiet", "small");
+            getChildren().add(getChildren().indexOf(rate.getParent()) + 1, rateError);
+        }
     }
 
     private void timeline(String name, Object merge, java.util.function.UnaryOperator<Timeline> change) {

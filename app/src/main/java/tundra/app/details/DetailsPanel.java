@@ -6,7 +6,6 @@ import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
@@ -16,13 +15,16 @@ import tundra.app.studio.Registering;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
+import tundra.app.widget.Lazy;
+import tundra.app.widget.TallPane;
+import tundra.app.widget.Words;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 
 /** What is selected, with its properties as numbers and colours. */
-public final class DetailsPanel extends ScrollPane {
+public final class DetailsPanel extends TallPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE,
             Properties.PIVOT, Properties.SKEW);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
@@ -35,7 +37,7 @@ public final class DetailsPanel extends ScrollPane {
     private final Registering registering;
     private final VBox box = new VBox();
     private final List<PropertyRow<?>> rows = new ArrayList<>();
-    private final EasingSection easing;
+    private final Lazy<EasingSection> easing;
     private TextSection text;
     private PolygonSection polygon;
     private BoundsSection bounds;
@@ -53,13 +55,9 @@ public final class DetailsPanel extends ScrollPane {
         this.registering = registering;
         setId("details");
         getStyleClass().add("details");
-        setFitToWidth(true);
-        setHbarPolicy(ScrollBarPolicy.NEVER);
         box.getStyleClass().add("details-box");
         setContent(box);
-        // the skin keeps a picture of all that scrolls, which is made anew for every number that changes
-        skinProperty().addListener(o -> lookup(".viewport").setCache(false));
-        easing = new EasingSection(studio, settings);
+        easing = new Lazy<>(() -> new EasingSection(studio, settings));
         studio.listen(this::changed);
         build();
     }
@@ -93,13 +91,13 @@ public final class DetailsPanel extends ScrollPane {
                     l.setText(drawingName());
                 }
             }
-            easing.refresh();
+            refreshEasing();
         }
     }
 
     /** Opens the choice of easings for what is selected. */
     public void pickEasing() {
-        easing.open();
+        easing.get().open();
     }
 
     /** What decides which rows there are. */
@@ -151,7 +149,13 @@ public final class DetailsPanel extends ScrollPane {
             drawings = new DrawingsSection(studio, commands, registering);
             box.getChildren().add(drawings);
         }
-        easing.refresh();
+        refreshEasing();
+    }
+
+    private void refreshEasing() {
+        if (easing.isMade()) {
+            easing.get().refresh();
+        }
     }
 
     private void element(Element e) {
@@ -176,7 +180,7 @@ public final class DetailsPanel extends ScrollPane {
         if (studio.desk() == Desk.ANIMATE) {
             section("Move along path", ALONG, e.id());
             path = new PathSection(studio, e.id());
-            box.getChildren().addAll(path.bend(), easing, path);
+            box.getChildren().addAll(path.bend(), easing.get(), path);
         }
         section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), e.id());
         section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
@@ -210,9 +214,7 @@ public final class DetailsPanel extends ScrollPane {
         if (properties.isEmpty()) {
             return;
         }
-        var l = new Label(name);
-        l.getStyleClass().add("section");
-        var section = new VBox(6, l);
+        var section = new VBox(6, Words.section(name));
         for (Property<?> p : properties) {
             var row = new PropertyRow<>(studio, element, p, onGradient);
             rows.add(row);

@@ -24,6 +24,7 @@ import tundra.app.studio.Registering;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.edit.Drawings;
 import tundra.core.edit.Exposures;
 import tundra.core.flip.Ink;
@@ -98,16 +99,10 @@ final class DrawingsSection extends VBox {
         ahead.setId("onion-ahead-tint");
         HBox.setHgrow(back, Priority.ALWAYS);
         HBox.setHgrow(ahead, Priority.ALWAYS);
-        getChildren().addAll(title("Drawings"), row("Held for", held), row("The run takes", takes), error, row("Register by", by, line), graph,
-                row("Keep area", keep, change), title("Onion skin"), row("Strength", strength), row("Before", back), row("After", ahead), outlines);
+        getChildren().addAll(Words.section("Drawings"), row("Held for", held), row("The run takes", takes), error, row("Register by", by, line), graph,
+                row("Keep area", keep, change), Words.section("Onion skin"), row("Strength", strength), row("Before", back), row("After", ahead), outlines);
         soon.setOnFinished(e -> ask());
         refresh();
-    }
-
-    private static Label title(String name) {
-        var l = new Label(name);
-        l.getStyleClass().add("section");
-        return l;
     }
 
     private static HBox row(String name, Node... of) {

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Words;
 import tundra.core.edit.Keys;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
@@ -29,8 +30,7 @@ final class EasingSection extends VBox {
         this.studio = studio;
         this.settings = settings;
         setSpacing(6);
-        var title = new Label("Easing to next key");
-        title.getStyleClass().add("section");
+        var title = Words.section("Easing to next key");
         curve = new EasingCurve(100, 80, true).onChange((e, merge) -> apply(e, merge));
         choice.setId("easing-choice");
         choice.getStyleClass().add("chooser");

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.edit.Paths;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
@@ -62,8 +63,7 @@ final class PathSection extends VBox {
                 (b, t) -> Paths.whole(b, t, element, whole.isSelected() ? EasingText.parse("ease-in-out") : null)));
         curve.onChange((e, m) -> edit("Change easing of the way", m, (b, t) -> Paths.whole(b, t, element, e)));
         bendRow = row;
-        var title = new Label("The whole path");
-        title.getStyleClass().add("section");
+        var title = Words.section("The whole path");
         getChildren().addAll(title, closed, whole, curve, new HBox(6, all));
         refresh();
     }

@@ -1,11 +1,11 @@
 package tundra.app.details;
 
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 
@@ -20,8 +20,7 @@ final class PolygonSection extends VBox {
         super(6);
         this.studio = studio;
         id = e.id();
-        var title = new Label("Corners");
-        title.getStyleClass().add("section");
+        var title = Words.section("Corners");
         points.setId("field-points");
         inner.setId("field-inner");
         points.onChange((v, merge) -> change(merge, p -> new Content.Polygon((int) Math.round(v), p.inner())));

@@ -76,7 +76,9 @@ final class PropertyRow<T> extends HBox {
             }
             getChildren().addAll(numbers);
         }
-        getChildren().add(keyButton());
+        if (studio.desk() == Desk.ANIMATE) {
+            getChildren().add(keyButton());
+        }
         refresh();
     }
 
@@ -113,8 +115,6 @@ final class PropertyRow<T> extends HBox {
         key.setAccessibleText("Key " + property.label() + " here");
         Buttons.tip(key, "Set or take away a key of " + property.label().toLowerCase(Locale.ROOT) + " at the playhead");
         key.setOnAction(e -> TimelineCanvas.toggleKey(studio, element, property));
-        key.visibleProperty().set(studio.desk() == Desk.ANIMATE);
-        key.managedProperty().bind(key.visibleProperty());
         return key;
     }
 

@@ -19,6 +19,7 @@ import tundra.app.publish.TryIt;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Words;
 import tundra.core.model.Reaction;
 
 /** The reactions of the scene as sentences; one that fires in the running page lights up. */
@@ -31,8 +32,7 @@ public final class ReactionsPanel extends VBox {
         this.studio = studio;
         setId("reactions");
         getStyleClass().add("reactions");
-        var title = new Label("Reactions");
-        title.getStyleClass().add("section");
+        var title = Words.section("Reactions");
         var in = new Label("in this scene");
         in.getStyleClass().add("quiet");
         var gap = new Region();

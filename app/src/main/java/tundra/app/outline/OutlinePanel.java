@@ -24,6 +24,7 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.frame.Frame;
 import tundra.core.model.Content;
@@ -58,8 +59,7 @@ public final class OutlinePanel extends VBox {
         this.studio = studio;
         setId("outline");
         getStyleClass().add("outline");
-        var title = new Label("Outline");
-        title.getStyleClass().add("section");
+        var title = Words.section("Outline");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Button add = Buttons.text(commands.get("bring-in"), "Bring in…");

@@ -6,12 +6,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.image.Image;
@@ -30,6 +31,7 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Names;
 import tundra.core.edit.Shelf;
@@ -62,17 +64,17 @@ public final class ShelfPanel extends VBox {
         this.studio = studio;
         setId("shelf");
         getStyleClass().addAll("outline", "shelf");
-        var title = new Label("Shelf");
-        title.getStyleClass().add("section");
+        var title = Words.section("Shelf");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var more = new MenuButton("Swatches");
+        var more = new Button("Swatches", Buttons.opener());
+        more.setContentDisplay(ContentDisplay.RIGHT);
         more.getStyleClass().addAll("flat", "small");
-        for (String id : List.of("read-swatches", "write-swatches")) {
+        Buttons.menu(more, () -> Stream.of("read-swatches", "write-swatches").map(id -> {
             var item = new MenuItem(commands.get(id).name().get());
             item.setOnAction(e -> commands.run(id));
-            more.getItems().add(item);
-        }
+            return item;
+        }).toList());
         var head = new HBox(title, gap, more);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("panel-head");

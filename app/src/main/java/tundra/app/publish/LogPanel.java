@@ -4,6 +4,7 @@ import java.util.Locale;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
+import tundra.app.widget.Words;
 import tundra.web.PreviewServer;
 
 /** What just happened in the running page. */
@@ -12,8 +13,7 @@ public final class LogPanel extends VBox {
 
     public LogPanel(TryIt tryIt) {
         getStyleClass().add("log-panel");
-        var title = new Label("What just happened");
-        title.getStyleClass().add("section");
+        var title = Words.section("What just happened");
         var scroll = new ScrollPane(lines);
         scroll.setFitToWidth(true);
         VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Words;
 import tundra.app.window.Asker;
 import tundra.app.window.Jobs;
 import tundra.app.window.Notices;
@@ -50,8 +51,7 @@ public final class PublishPanel extends VBox {
         this.show = show;
         setId("publish");
         getStyleClass().add("outputs");
-        var title = new Label("Outputs");
-        title.getStyleClass().add("section");
+        var title = Words.section("Outputs");
         var name = new Label("Web page");
         name.getStyleClass().add("card-title");
         var kind = new Label("folder · HTML, SVG, script");

@@ -67,7 +67,13 @@ public final class Studio {
     private final OpenBook book = new OpenBook(this);
 
     public Studio(Project project) {
-        open(project, null);
+        this(project, false);
+    }
+
+    /** @param dark whether the window is dark */
+    public Studio(Project project, boolean dark) {
+        this.dark = dark;
+        take(project, null);
     }
 
     // --- telling ---
@@ -99,6 +105,11 @@ public final class Studio {
 
     /** Takes another project; its file is null when it has none yet. */
     public void open(Project project, Path from) {
+        take(project, from);
+        changed(Aspect.values());
+    }
+
+    private void take(Project project, Path from) {
         history = new History(project);
         saved = from == null ? null : project;
         file = from;
@@ -110,7 +121,6 @@ public final class Studio {
         playhead = 0;
         sceneId = project.scenes().getFirst().id();
         timelineId = board().main().id();
-        changed(Aspect.values());
     }
 
     public Project project() {
@@ -505,8 +515,10 @@ public final class Studio {
     }
 
     public void setDark(boolean d) {
-        dark = d;
-        changed(Aspect.THEME);
+        if (dark != d) {
+            dark = d;
+            changed(Aspect.THEME);
+        }
     }
 
     /** What dragging the selection would do now, in words. */

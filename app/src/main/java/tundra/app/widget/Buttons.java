@@ -1,7 +1,13 @@
 package tundra.app.widget;
 
+import java.util.List;
+import java.util.function.Supplier;
+import javafx.geometry.Side;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.util.Duration;
@@ -34,6 +40,22 @@ public final class Buttons {
         });
         tip(b, c.tip());
         return b;
+    }
+
+    /** Lets a button open a menu below it, whose items are made each time. */
+    public static void menu(Button b, Supplier<List<MenuItem>> items) {
+        b.setOnAction(e -> {
+            var menu = new ContextMenu();
+            menu.getItems().setAll(items.get());
+            menu.show(b, Side.BOTTOM, 0, 4);
+        });
+    }
+
+    /** The small mark of a button that opens a menu. */
+    public static Node opener() {
+        Node mark = Icon.OPEN.node(11);
+        mark.getStyleClass().add("opener");
+        return mark;
     }
 
     /** Gives a button a tooltip, which is made when the pointer first comes: each is a window of its own. */

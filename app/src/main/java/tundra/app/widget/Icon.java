@@ -51,6 +51,7 @@ public enum Icon {
     SOUND("M4 12V12.5M7 9.5V14.5M10 6.5V17.5M13 9V15M16 4.5V19.5M19 9.5V14.5"),
     FOLDER("M4 7H10L12 9H20V18H4Z"),
     CHECKS("M4 7.5L6 9.5L9.5 5.5M4 16L6 18L9.5 14M12.5 8H20M12.5 16.5H20"),
+    OPEN("M3 7.5H21L12 17Z"),
     RIDGE("M1 19L8 8L12 14L16 6L23 19Z");
 
     private final String path;
@@ -64,7 +65,7 @@ public enum Icon {
         var shape = new SVGPath();
         shape.setContent(path);
         shape.getStyleClass().add("icon");
-        if (this == RIDGE || this == PLAY) {
+        if (this == RIDGE || this == PLAY || this == OPEN) {
             shape.getStyleClass().add("solid");
         }
         shape.setStrokeWidth(1.6);

@@ -15,6 +15,7 @@ import javafx.css.Stylesheet;
 import javafx.scene.Group;
 import javafx.scene.Parent;
 import javafx.scene.Scene;
+import javafx.scene.layout.Region;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
 import tundra.render.Fonts;
@@ -48,9 +49,26 @@ public final class Look {
     public static Scene scene(Parent root, double width, double height) {
         var scene = new Scene(new Group(), width, height);
         dress(scene);
-        // only now: what is dressed twice takes twice as long
+        // only now: what is dressed twice takes twice as long, and so does what is laid out at another size first
+        if (root instanceof Region r) {
+            r.setPrefSize(width, height);
+        }
         scene.setRoot(root);
         return scene;
+    }
+
+    /** Reads the style sheets once before they are needed, so that the code that reads them is ready; needs no toolkit. */
+    public static void ready() {
+        for (String name : List.of("day", "tundra")) {
+            String sheet = compiled(name);
+            if (sheet != null) {
+                try {
+                    Stylesheet.loadBinary(java.net.URI.create(sheet).toURL());
+                } catch (IOException e) {
+                    throw new UncheckedIOException(e);
+                }
+            }
+        }
     }
 
     /** The base theme with Tundra's roles behind it, as one sheet: popups have no other way to know the colours. */

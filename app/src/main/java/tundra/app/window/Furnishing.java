@@ -26,15 +26,17 @@ final class Furnishing {
             @Override
             public void run() {
                 scene.removePostLayoutPulseListener(this);
-                Platform.runLater(Furnishing.this::furnish);
+                Platform.runLater(() -> furnish(scene));
             }
         });
     }
 
-    private void furnish() {
+    private void furnish(Scene scene) {
         done = true;
         later.forEach(Runnable::run);
         later.clear();
+        // what a pulse styles for the first time it styles and paints in the next pulse once more, all of the window
+        scene.getRoot().applyCss();
         var soon = new PauseTransition(SOON);
         soon.setOnFinished(e -> keptAsPictures.forEach(n -> n.setCache(true)));
         soon.play();

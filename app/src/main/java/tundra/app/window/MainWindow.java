@@ -54,7 +54,8 @@ public final class MainWindow {
     private static final KeyCode LOOK_AHEAD = KeyCode.W;
     private final Workshop w;
     private final Studio studio;
-    private final Stage stage;
+    /** Null until the window is opened. */
+    private Stage stage;
     private final BorderPane root = new BorderPane();
     private final StackPane layers = new StackPane();
     private final Lazy<FindAnything> find;
@@ -80,12 +81,12 @@ public final class MainWindow {
     private Runnable dialog;
     private BorderPane drawDesk;
 
-    public MainWindow(Stage stage, Workshop w) {
-        this.stage = stage;
+    /** Makes all that needs no stage yet; may be called on any thread. */
+    public MainWindow(Workshop w) {
         this.w = w;
         this.studio = w.studio;
         find = new Lazy<>(() -> new FindAnything(w.commands, this::foundSomething));
-        FileCommands.add(w, () -> w.files.whenSafe(stage::close));
+        FileCommands.add(w, () -> w.files.whenSafe(this::close));
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
@@ -150,17 +151,23 @@ public final class MainWindow {
                 w.canvas.requestFocus();
             }
         }));
+        arrange();
+    }
+
+    /** Takes its place in a stage that is not shown yet, at a size in px. */
+    public void open(Stage stage, double width, double height) {
+        this.stage = stage;
         stage.setOnCloseRequest(e -> {
             e.consume();
-            w.files.whenSafe(stage::close);
+            w.files.whenSafe(this::close);
         });
         stage.setOnShown(e -> furnishing.begin(layers.getScene()));
-        arrange();
+        stage.setScene(Look.scene(layers, width, height));
         title();
     }
 
-    public Pane root() {
-        return layers;
+    private void close() {
+        stage.close();
     }
 
     public Workshop workshop() {

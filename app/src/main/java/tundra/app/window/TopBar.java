@@ -1,10 +1,10 @@
 package tundra.app.window;
 
+import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
-import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
@@ -60,19 +60,20 @@ final class TopBar extends HBox {
         refresh();
     }
 
-    private MenuButton menu() {
-        var m = new MenuButton();
+    private Button menu() {
+        var m = new Button();
         m.setId("main-menu");
-        m.setGraphic(Icon.RIDGE.node(28));
+        var mark = new HBox(5, Icon.RIDGE.node(28), Buttons.opener());
+        mark.setAlignment(Pos.CENTER);
+        m.setGraphic(mark);
         m.getStyleClass().add("logo");
         m.setAccessibleText("Menu");
         Buttons.tip(m, "Files and settings");
-        m.getItems().add(new MenuItem());
-        m.setOnShowing(e -> fill(m));
+        Buttons.menu(m, this::items);
         return m;
     }
 
-    private void fill(MenuButton m) {
+    private List<MenuItem> items() {
         var recent = new Menu("Open recent");
         w.settings.recent().forEach(f -> {
             var i = new MenuItem(f.getFileName() + "   " + f.getParent());
@@ -81,7 +82,7 @@ final class TopBar extends HBox {
             recent.getItems().add(i);
         });
         recent.setDisable(recent.getItems().isEmpty());
-        m.getItems().setAll(item("new"), item("open"), recent, item("save"), item("save-as"), new SeparatorMenuItem(),
+        return List.of(item("new"), item("open"), recent, item("save"), item("save-as"), new SeparatorMenuItem(),
                 item("bring-in"), new SeparatorMenuItem(), item("theme"), item("find"), new SeparatorMenuItem(), item("quit"));
     }
 

@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import javafx.scene.control.ButtonBar;
 import javafx.scene.control.ButtonType;
 import javafx.scene.control.Dialog;
@@ -31,10 +32,11 @@ public final class WindowAsker implements Asker {
             new Preset("Wide page", 1280, 640, 24), new Preset("Full screen", 1920, 1080, 30), new Preset("Tablet upright", 820, 1180, 24),
             new Preset("Phone upright", 390, 844, 24), new Preset("Square", 1080, 1080, 24), new Preset("Banner", 970, 250, 24),
             new Preset("Small loop", 480, 360, 12));
-    private final Stage stage;
+    private final Supplier<Stage> owner;
 
-    public WindowAsker(Stage stage) {
-        this.stage = stage;
+    /** @param owner the stage to ask over, once it is there */
+    public WindowAsker(Supplier<Stage> owner) {
+        this.owner = owner;
     }
 
     @Override
@@ -42,7 +44,7 @@ public final class WindowAsker implements Asker {
         var c = new FileChooser();
         c.setTitle(title);
         c.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind, patterns));
-        return Optional.ofNullable(c.showOpenDialog(stage)).map(File::toPath);
+        return Optional.ofNullable(c.showOpenDialog(owner.get())).map(File::toPath);
     }
 
     @Override
@@ -55,7 +57,7 @@ public final class WindowAsker implements Asker {
         }
         c.getExtensionFilters().add(name.endsWith(".gpl") ? new FileChooser.ExtensionFilter("Palettes", "*.gpl")
                 : new FileChooser.ExtensionFilter("Tundra projects", "*.tundra"));
-        return Optional.ofNullable(c.showSaveDialog(stage)).map(File::toPath);
+        return Optional.ofNullable(c.showSaveDialog(owner.get())).map(File::toPath);
     }
 
     @Override
@@ -65,7 +67,7 @@ public final class WindowAsker implements Asker {
         if (start != null && Files.isDirectory(start)) {
             c.setInitialDirectory(start.toFile());
         }
-        return Optional.ofNullable(c.showDialog(stage)).map(File::toPath);
+        return Optional.ofNullable(c.showDialog(owner.get())).map(File::toPath);
     }
 
     @Override
@@ -83,11 +85,11 @@ public final class WindowAsker implements Asker {
 
     private <T> Dialog<T> dialog(String title) {
         var d = new Dialog<T>();
-        d.initOwner(stage);
+        d.initOwner(owner.get());
         d.setTitle(title);
         d.setHeaderText(null);
         d.setGraphic(null);
-        d.getDialogPane().getStylesheets().setAll(stage.getScene().getStylesheets());
+        d.getDialogPane().getStylesheets().setAll(owner.get().getScene().getStylesheets());
         d.getDialogPane().getStyleClass().addAll("root-colors", "tundra-dialog");
         return d;
     }
@@ -153,7 +155,7 @@ public final class WindowAsker implements Asker {
 
     @Override
     public void report(String headline, String meaning, List<String> lines) {
-        if (stage.getScene().getRoot() instanceof Pane root) {
+        if (owner.get().getScene().getRoot() instanceof Pane root) {
             root.getChildren().add(new ReportPanel(headline, meaning, lines, panel -> root.getChildren().remove(panel)));
         }
     }

@@ -62,8 +62,7 @@ public final class Workshop {
         this.settings = settings;
         this.asker = asker;
         this.browser = browser;
-        studio = new Studio(project);
-        studio.setDark(settings.dark());
+        studio = new Studio(project, settings.dark());
         playback = new Playback(studio);
         tools = new ToolBox(studio);
         nodes = new NodesTool(studio);

@@ -1,0 +1,143 @@
+package tundra.app.widget;
+
+import javafx.application.Platform;
+import javafx.geometry.VPos;
+import javafx.scene.AccessibleAttribute;
+import javafx.scene.AccessibleRole;
+import javafx.scene.Cursor;
+import javafx.scene.control.TextField;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
+
+/**
+ * Words in a box that can be typed over, with a label before them. The words only stand there until the pointer or the keyboard
+ * comes; then a text field takes their place, with all of it selected. A panel has many such fields and few are ever typed in, and
+ * a text field takes several times as long to make as the words do.
+ */
+public class RestingField extends Region {
+    /** Space before the label and before the words, in px, and what a text field keeps between its edge and its words. */
+    private static final double GAP = 8, FIELD_EDGE = 6;
+    private static final double FIELD_HEIGHT = 22;
+    private final Text label;
+    private final Text resting = new Text();
+    private final double wanted;
+    private String words = "";
+    private TextField field;
+
+    /**
+     * @param name what a screen reader says
+     * @param label what stands before the words, or nothing
+     * @param wanted the width that the words would like, in px
+     */
+    public RestingField(String name, String label, double wanted) {
+        this.wanted = wanted;
+        this.label = label.isEmpty() ? null : new Text(label);
+        getStyleClass().add("resting-field");
+        setAccessibleRole(AccessibleRole.TEXT_FIELD);
+        setAccessibleText(name);
+        setFocusTraversable(true);
+        setCursor(Cursor.TEXT);
+        if (this.label != null) {
+            part(this.label, "number-label");
+        }
+        part(resting, "words");
+        setOnMousePressed(this::pressed);
+        // a change of the focus can't be answered with another one at once
+        focusedProperty().addListener((o, was, is) -> {
+            if (is) {
+                Platform.runLater(this::enter);
+            }
+        });
+    }
+
+    private void part(Text t, String style) {
+        t.getStyleClass().add(style);
+        t.setTextOrigin(VPos.TOP);
+        t.setMouseTransparent(true);
+        t.setManaged(false);
+        getChildren().add(t);
+    }
+
+    public final String text() {
+        return field == null ? words : field.getText();
+    }
+
+    public final void setText(String text) {
+        words = text;
+        if (field != null) {
+            field.setText(text);
+        } else {
+            requestLayout();
+        }
+    }
+
+    /** Whether somebody types in it. */
+    public final boolean isTyping() {
+        return field != null && field.isFocused();
+    }
+
+    /** Is given the text field when it is made. */
+    protected void woken(TextField field) {}
+
+    protected void pressed(MouseEvent e) {
+        enter();
+        e.consume();
+    }
+
+    /** Where the label ends and the words begin. */
+    protected final double wordsX() {
+        return snappedLeftInset() + (label == null ? 0 : GAP + label.getLayoutBounds().getWidth()) + (label == null ? 2 : 0);
+    }
+
+    protected final void enter() {
+        if (field == null) {
+            field = new TextField(words);
+            field.setAccessibleText(getAccessibleText());
+            field.setManaged(false);
+            woken(field);
+            getChildren().set(getChildren().indexOf(resting), field);
+            setFocusTraversable(false);
+        }
+        field.requestFocus();
+        field.selectAll();
+    }
+
+    @Override
+    protected void layoutChildren() {
+        double x = wordsX(), width = getWidth() - snappedRightInset() - x;
+        if (label != null) {
+            place(label, x - label.getLayoutBounds().getWidth());
+        }
+        if (field != null) {
+            field.resizeRelocate(snapPositionX(x), snapPositionY((getHeight() - FIELD_HEIGHT) / 2), width, FIELD_HEIGHT);
+        } else {
+            resting.setText(words);
+            double room = width - 2 * FIELD_EDGE + 1, needed = resting.getLayoutBounds().getWidth();
+            if (needed > room && words.length() > 1) {
+                int letters = (int) Math.max(0, room / (needed / words.length()) - 1);
+                resting.setText(words.substring(0, Math.min(letters, words.length())) + "…");
+            }
+            place(resting, x + FIELD_EDGE);
+        }
+    }
+
+    private void place(Text t, double x) {
+        t.relocate(snapPositionX(x), snapPositionY((getHeight() - t.getLayoutBounds().getHeight()) / 2));
+    }
+
+    @Override
+    protected double computePrefWidth(double height) {
+        return wordsX() + wanted + snappedRightInset();
+    }
+
+    @Override
+    protected double computeMinWidth(double height) {
+        return wordsX() + 2 * FIELD_EDGE + GAP + snappedRightInset();
+    }
+
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+        return attribute == AccessibleAttribute.TEXT ? text() : super.queryAccessibleAttribute(attribute, parameters);
+    }
+}

@@ -1,0 +1,112 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
+import javafx.stage.Window;
+import org.junit.jupiter.api.Test;
+import tundra.app.widget.NumberField;
+import tundra.core.geometry.Point;
+
+/** The fields, panels and menus that are only made in full once somebody goes there. */
+class FieldsTest extends InWindow {
+
+    private NumberField number(String id) throws Exception {
+        return (NumberField) t.node(id);
+    }
+
+    private TextField typing(String id) throws Exception {
+        NumberField f = number(id);
+        return (TextField) RealWindow.fx(() -> f.lookup(".text-field"));
+    }
+
+    @Test
+    void aNumberRestsUntilThePointerOrTheKeyboardComes() throws Exception {
+        assertThat(typing("field-canvas-w")).isNull();
+        assertThat(t.shown("field-canvas-w")).isEqualTo("640");
+        TextField width = t.enter("field-canvas-w");
+        assertThat(width.getSelectedText()).isEqualTo("640");
+        t.keys(KeyCode.TAB);
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
+        Node focus = RealWindow.fx(() -> t.stage.getScene().getFocusOwner());
+        assertThat(focus).as("the height is next").isSameAs(typing("field-canvas-h"));
+        t.type("480");
+        t.keys(KeyCode.ENTER);
+        assertThat(t.studio.board().size()).isEqualTo(new Point(640, 480));
+        // and back to the one before
+        t.keys(KeyCode.SHIFT, KeyCode.TAB);
+        t.until(width::isFocused);
+        t.type("9");
+        t.keys(KeyCode.ESCAPE);
+        assertThat(width.getText()).isEqualTo("640");
+        t.run("undo");
+        assertThat(t.studio.board().size().y()).isEqualTo(400);
+        assertThat(t.shown("field-canvas-h")).isEqualTo("400");
+    }
+
+    @Test
+    void aNumberThatHasNoRoomIsShortenedWhileItRests() throws Exception {
+        NumberField f = number("field-duration");
+        RealWindow.fx(() -> {
+            f.setMinWidth(60);
+            f.setMaxWidth(60);
+            f.show(1234567.25);
+            return null;
+        });
+        t.settle();
+        var words = (Text) f.lookup(".words");
+        assertThat(words.getText()).startsWith("1").endsWith("…");
+        assertThat(words.getBoundsInParent().getMaxX()).isLessThan(60.0);
+        assertThat(f.text()).as("nothing of it is lost").isEqualTo("1234567.25");
+    }
+
+    @Test
+    void panelsScrollOnceTheyAreTooTall() throws Exception {
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(50, 50), t.canvas(90, 90));
+        assertThat(t.w.details.get().lookup(".scroll-pane")).isNull();
+        TextField x = t.enter("field-position-x");
+        RealWindow.fx(() -> {
+            t.stage.setHeight(560);
+            return null;
+        });
+        t.until(() -> t.w.details.get().lookup(".scroll-pane") != null);
+        t.settle();
+        assertThat(x.isFocused()).as("who types goes on").isTrue();
+        var scroll = (ScrollPane) t.w.details.get().lookup(".scroll-pane");
+        double last = RealWindow.fx(() -> {
+            scroll.setVvalue(1);
+            scroll.layout();
+            var row = t.node("field-stroke");
+            return row.localToScene(row.getBoundsInLocal()).getMaxY();
+        });
+        assertThat(last).as("the last row can be reached").isBetween(0.0, 560.0);
+    }
+
+    @Test
+    void theMenuOpensUnderItsButtonAndDoesWhatItSays() throws Exception {
+        t.click("main-menu");
+        t.until(() -> menu() != null);
+        assertThat(menu().getItems().stream().map(MenuItem::getText).filter(w -> w != null).map(w -> w.split(" ")[0]).toList())
+                .containsSubsequence(List.of("New", "Open", "Save", "Quit"));
+        Point under = t.middle("main-menu");
+        assertThat(menu().getY()).isGreaterThan(under.y());
+        RealWindow.fx(() -> {
+            menu().getItems().stream().filter(i -> i.getText() != null && i.getText().startsWith(t.w.commands.get("theme").name().get())).findFirst().orElseThrow().fire();
+            menu().hide();
+            return null;
+        });
+        assertThat(t.studio.dark()).isTrue();
+    }
+
+    private static ContextMenu menu() {
+        return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).map(w -> (ContextMenu) w).findFirst().orElse(null);
+    }
+}
