@@ -6,7 +6,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
@@ -71,23 +70,36 @@ class FieldsTest extends InWindow {
     void panelsScrollOnceTheyAreTooTall() throws Exception {
         t.keys(KeyCode.R);
         t.drag(t.canvas(50, 50), t.canvas(90, 90));
-        assertThat(t.w.details.get().lookup(".scroll-pane")).isNull();
+        var details = t.w.details.get();
+        assertThat(details.lookup(".panel-bar")).as("all of it fits").isNull();
         TextField x = t.enter("field-position-x");
         RealWindow.fx(() -> {
             t.stage.setHeight(560);
             return null;
         });
-        t.until(() -> t.w.details.get().lookup(".scroll-pane") != null);
+        t.until(() -> details.lookup(".panel-bar") != null);
         t.settle();
         assertThat(x.isFocused()).as("who types goes on").isTrue();
-        var scroll = (ScrollPane) t.w.details.get().lookup(".scroll-pane");
-        double last = RealWindow.fx(() -> {
-            scroll.setVvalue(1);
-            scroll.layout();
-            var row = t.node("field-stroke");
-            return row.localToScene(row.getBoundsInLocal()).getMaxY();
+        assertThat(bottom("field-stroke")).as("below the window").isGreaterThan(560);
+        t.scroll(t.fx(() -> t.screen(details, 100, 300)), 40);
+        assertThat(bottom("field-stroke")).as("the last row can be reached").isBetween(300.0, 560.0);
+        // who goes to a field by keyboard sees it
+        RealWindow.fx(() -> {
+            x.getParent().getParent().lookup(".resting-field").requestFocus();
+            return null;
         });
-        assertThat(last).as("the last row can be reached").isBetween(0.0, 560.0);
+        t.settle();
+        assertThat(bottom("field-position-x")).isBetween(60.0, 560.0);
+        RealWindow.fx(() -> {
+            t.stage.setHeight(900);
+            return null;
+        });
+        t.until(() -> !details.lookup(".panel-bar").isVisible());
+    }
+
+    private double bottom(String id) throws Exception {
+        Node n = t.node(id);
+        return RealWindow.fx(() -> n.localToScene(n.getBoundsInLocal()).getMaxY());
     }
 
     @Test

@@ -182,6 +182,16 @@ final class RealWindow implements AutoCloseable, Asker {
         settle();
     }
 
+    /** Turns the wheel over a place; up is negative. */
+    void scroll(Point p, int steps) throws Exception {
+        moveTo(p);
+        fx(() -> {
+            robot.mouseWheel(steps);
+            return null;
+        });
+        settle();
+    }
+
     void click(Point p) throws Exception {
         moveTo(p);
         down();
