@@ -7,7 +7,6 @@ import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import tundra.app.studio.Studio;
@@ -47,13 +46,8 @@ public final class PaintField extends HBox {
         swatch.setOnAction(e -> new PaintPopover(studio, name, gradients, paint, this::change, onGradient).show(swatch));
         hex = new RestingField(name + " as hex", "", HEX_WIDTH) {
             @Override
-            protected void woken(TextField field) {
-                field.setOnAction(e -> commit());
-                field.focusedProperty().addListener((o, was, is) -> {
-                    if (!is) {
-                        commit();
-                    }
-                });
+            protected void commit() {
+                commitHex();
             }
         };
         hex.setMaxWidth(Double.MAX_VALUE);
@@ -108,7 +102,7 @@ public final class PaintField extends HBox {
         n.setManaged(on);
     }
 
-    private void commit() {
+    private void commitHex() {
         if (!(paint instanceof Color color)) {
             return;
         }

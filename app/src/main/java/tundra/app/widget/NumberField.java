@@ -1,9 +1,7 @@
 package tundra.app.widget;
 
 import java.util.function.BiConsumer;
-import javafx.application.Platform;
 import javafx.scene.Cursor;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -49,19 +47,6 @@ public final class NumberField extends RestingField {
         scrubFrom = value;
     }
 
-    @Override
-    protected void woken(TextField field) {
-        field.setOnAction(e -> commit());
-        field.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                commit();
-            } else {
-                Platform.runLater(field::selectAll);
-            }
-        });
-        field.addEventFilter(KeyEvent.KEY_PRESSED, e -> key(field, e));
-    }
-
     private double unit() {
         return decimals > 2 ? 0.01 : 1;
     }
@@ -79,7 +64,8 @@ public final class NumberField extends RestingField {
         }
     }
 
-    private void key(TextField field, KeyEvent e) {
+    @Override
+    protected void key(KeyEvent e) {
         if (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN) {
             double step = unit() * (e.isShiftDown() ? 10 : e.isAltDown() ? 0.1 : 1);
             commit();
@@ -87,12 +73,13 @@ public final class NumberField extends RestingField {
             e.consume();
         } else if (e.getCode() == KeyCode.ESCAPE) {
             setText(Numbers.plain(value, decimals));
-            field.selectAll();
+            selectAll();
             e.consume();
         }
     }
 
-    private void commit() {
+    @Override
+    protected void commit() {
         if (text().isBlank() || text().equals(Numbers.plain(value, decimals))) {
             if (!Double.isNaN(value)) {
                 setText(Numbers.plain(value, decimals));

@@ -6,6 +6,7 @@ import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
@@ -77,8 +78,15 @@ public class RestingField extends Region {
         return field != null && field.isFocused();
     }
 
-    /** Is given the text field when it is made. */
-    protected void woken(TextField field) {}
+    /** Takes what was typed: at Enter, and when the keyboard goes elsewhere. */
+    protected void commit() {}
+
+    /** Hears of each key before the text field does. */
+    protected void key(KeyEvent e) {}
+
+    protected final void selectAll() {
+        field.selectAll();
+    }
 
     protected void pressed(MouseEvent e) {
         enter();
@@ -95,7 +103,15 @@ public class RestingField extends Region {
             field = new TextField(words);
             field.setAccessibleText(getAccessibleText());
             field.setManaged(false);
-            woken(field);
+            field.setOnAction(e -> commit());
+            field.focusedProperty().addListener((o, was, is) -> {
+                if (is) {
+                    Platform.runLater(field::selectAll);
+                } else {
+                    commit();
+                }
+            });
+            field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
             getChildren().set(getChildren().indexOf(resting), field);
             setFocusTraversable(false);
         }
