@@ -11,7 +11,6 @@ public final class Launcher {
         if (args.length > 0 && CommandLine.knows(args[0])) {
             System.exit(CommandLine.run(args));
         }
-        new Thread(tundra.app.widget.Look::ready, "styles").start();
         Application.launch(TundraApp.class, args);
     }
 }

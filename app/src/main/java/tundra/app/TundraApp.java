@@ -49,5 +49,4 @@ public final class TundraApp extends Application {
         }
         Startup.reached(stage, window::furnished);
     }
-
 }

@@ -32,6 +32,10 @@ class FieldsTest extends InWindow {
         assertThat(t.shown("field-canvas-w")).isEqualTo("640");
         TextField width = t.enter("field-canvas-w");
         assertThat(width.getSelectedText()).isEqualTo("640");
+        // a click into it while it is typed in puts the caret there
+        t.click(RealWindow.fx(() -> t.screen(width, 9, 11)));
+        assertThat(width.getSelectedText()).isEmpty();
+        assertThat(width.getCaretPosition()).isLessThan(3);
         t.keys(KeyCode.TAB);
         t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
         Node focus = RealWindow.fx(() -> t.stage.getScene().getFocusOwner());

@@ -57,20 +57,6 @@ public final class Look {
         return scene;
     }
 
-    /** Reads the style sheets once before they are needed, so that the code that reads them is ready; needs no toolkit. */
-    public static void ready() {
-        for (String name : List.of("day", "tundra")) {
-            String sheet = compiled(name);
-            if (sheet != null) {
-                try {
-                    Stylesheet.loadBinary(java.net.URI.create(sheet).toURL());
-                } catch (IOException e) {
-                    throw new UncheckedIOException(e);
-                }
-            }
-        }
-    }
-
     /** The base theme with Tundra's roles behind it, as one sheet: popups have no other way to know the colours. */
     public static void theme(boolean dark) {
         Application.setUserAgentStylesheet(combined(dark));

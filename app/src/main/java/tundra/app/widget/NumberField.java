@@ -25,7 +25,6 @@ public final class NumberField extends RestingField {
     public NumberField(String name, String label, int decimals) {
         super(name, label, WIDTH);
         this.decimals = decimals;
-        getStyleClass().add("number-field");
         setOnMouseMoved(e -> setCursor(e.getX() < wordsX() ? Cursor.H_RESIZE : Cursor.TEXT));
         setOnMouseDragged(e -> {
             if (scrub != null && !isDisabled()) {

@@ -95,7 +95,7 @@ public class RestingField extends Region {
 
     /** Where the label ends and the words begin. */
     protected final double wordsX() {
-        return snappedLeftInset() + (label == null ? 0 : GAP + label.getLayoutBounds().getWidth()) + (label == null ? 2 : 0);
+        return snappedLeftInset() + (label == null ? GAP - FIELD_EDGE : GAP + label.getLayoutBounds().getWidth());
     }
 
     protected final void enter() {
