@@ -13,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.Caption;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -219,7 +220,7 @@ class DrawDeskTest extends InWindow {
     private Node cell(String name) throws Exception {
         t.settle();
         return t.fx(() -> t.stage.getScene().getRoot().lookupAll(".outline .list-cell").stream()
-                .filter(n -> n instanceof ListCell<?> c && !c.isEmpty() && c.lookup(".element-name") instanceof javafx.scene.control.Label l
+                .filter(n -> n instanceof ListCell<?> c && !c.isEmpty() && c.lookup(".element-name") instanceof Caption l
                         && l.getText().equals(name)).findFirst().orElseThrow(() -> new AssertionError("no row " + name)));
     }
 

@@ -49,7 +49,7 @@ class FilesTest {
         assertThat(t.studio.unsaved()).isTrue();
         save(folder.resolve("piece.tundra"));
         assertThat(t.studio.unsaved()).isFalse();
-        assertThat(((Label) t.node("saved-state")).getText()).isEqualTo("saved");
+        assertThat(t.words("saved-state")).isEqualTo("saved\n");
         assertThat(ProjectFile.read(folder.resolve("piece.tundra")).name()).isEqualTo("piece");
     }
 

@@ -24,10 +24,6 @@ class PanelsTest extends InWindow {
     }
 
     /** All words that a panel shows. */
-    private String words(String panel) throws Exception {
-        return RealWindow.fx(() -> t.node(panel).lookupAll(".label").stream().map(n -> ((javafx.scene.control.Labeled) n).getText() + "\n").reduce("", String::concat));
-    }
-
     private void edit(UnaryOperator<Project> change) throws Exception {
         RealWindow.fx(() -> {
             t.studio.editProject("Change", null, change);
@@ -39,16 +35,16 @@ class PanelsTest extends InWindow {
     @Test
     void theOutlinesListComesWithTheFirstRowAndStays() throws Exception {
         assertThat(list()).isNull();
-        assertThat(words("outline")).contains(NOTHING);
+        assertThat(t.words("outline")).contains(NOTHING);
         t.keys(KeyCode.R);
         t.drag(t.canvas(100, 100), t.canvas(180, 140));
         t.settle();
         assertThat(((ListView<?>) list()).getItems()).hasSize(1);
-        assertThat(words("outline")).contains("Rectangle").doesNotContain(NOTHING);
+        assertThat(t.words("outline")).contains("Rectangle").doesNotContain(NOTHING);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         t.settle();
         assertThat(((ListView<?>) list()).getItems()).isEmpty();
-        assertThat(words("outline")).contains(NOTHING);
+        assertThat(t.words("outline")).contains(NOTHING);
         t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
         t.settle();
         assertThat(((ListView<?>) list()).getItems()).hasSize(1);
@@ -56,12 +52,12 @@ class PanelsTest extends InWindow {
 
     @Test
     void theShelfTellsWhatItIsForWhileItIsEmpty() throws Exception {
-        assertThat(words("shelf")).contains("Drop a file");
+        assertThat(t.words("shelf")).contains("Drop a file");
         edit(p -> p.withSwatches(List.of(new Swatch("Red", tundra.core.model.Color.parse("#C8503A")))));
-        assertThat(words("shelf")).doesNotContain("Drop a file");
+        assertThat(t.words("shelf")).doesNotContain("Drop a file");
         t.until(() -> t.stage.getScene().lookup("#shelf").lookupAll(".swatch-button").size() == 1);
         edit(p -> p.withSwatches(List.of()));
-        assertThat(words("shelf")).contains("Drop a file");
+        assertThat(t.words("shelf")).contains("Drop a file");
         assertThat(RealWindow.fx(() -> t.node("shelf").lookupAll(".swatch-button"))).isEmpty();
     }
 

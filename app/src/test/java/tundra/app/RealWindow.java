@@ -10,10 +10,12 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
+import javafx.scene.text.Text;
 import javafx.stage.Stage;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -261,6 +263,21 @@ final class RealWindow implements AutoCloseable, Asker {
                 keys(k);
             }
         }
+    }
+
+    /** All words that are seen in a part of the window, a line each. */
+    String words(String id) throws Exception {
+        return fx(() -> words(node(id)));
+    }
+
+    private static String words(Node n) {
+        if (!n.isVisible()) {
+            return "";
+        }
+        if (n instanceof Text t) {
+            return t.getText() + "\n";
+        }
+        return n instanceof Parent p ? p.getChildrenUnmodifiable().stream().map(RealWindow::words).reduce("", String::concat) : "";
     }
 
     /** What stands in a field of a panel. */

@@ -7,7 +7,6 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
-import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -77,7 +76,7 @@ class WindowTest extends InWindow {
         t.unsavedAnswer = Asker.Unsaved.DISCARD;
         t.keys(KeyCode.CONTROL, KeyCode.N);
         assertThat(t.studio.project().frameRate()).isEqualTo(12);
-        assertThat(((Label) t.node("saved-state")).getText()).isEqualTo("new");
+        assertThat(t.words("saved-state")).isEqualTo("new\n");
     }
 
     @Test

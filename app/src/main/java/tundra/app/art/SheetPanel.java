@@ -24,6 +24,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Palette;
 import tundra.core.flip.SheetGrid;
@@ -120,15 +121,6 @@ public final class SheetPanel extends StackPane {
         return f;
     }
 
-    private static HBox row(String name, Node... of) {
-        var l = new Label(name);
-        l.getStyleClass().add("property-name");
-        var row = new HBox(6, l);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getChildren().addAll(of);
-        return row;
-    }
-
     private Node numbers() {
         order.getItems().setAll(ROWS, COLUMNS);
         order.setValue(ROWS);
@@ -142,11 +134,11 @@ public final class SheetPanel extends StackPane {
         guess.setId("sheet-guess");
         Buttons.tip(guess, "Looks for the grid in the picture once more");
         guess.setOnAction(e -> show(sheet.guess()));
-        var cells = row("Cells", field("columns", "Columns", "columns"), field("rows", "Rows", "rows"), guess);
-        var margins = row("Margins", field("left", "Margin at the left", "left"), field("top", "Margin at the top", "top"), field("right", "Margin at the right", "right"),
+        var cells = new NamedRow("Cells", field("columns", "Columns", "columns"), field("rows", "Rows", "rows"), guess);
+        var margins = new NamedRow("Margins", field("left", "Margin at the left", "left"), field("top", "Margin at the top", "top"), field("right", "Margin at the right", "right"),
                 field("bottom", "Margin at the bottom", "bottom"));
-        var spacing = row("Spacing", field("across", "Spacing across", "across"), field("down", "Spacing down", "down"));
-        var which = row("Drawings", order, field("first", "First cell", "from"), field("last", "Last cell", "to"), field("hold", "Frames for each drawing", "hold"), skip);
+        var spacing = new NamedRow("Spacing", field("across", "Spacing across", "across"), field("down", "Spacing down", "down"));
+        var which = new NamedRow("Drawings", order, field("first", "First cell", "from"), field("last", "Last cell", "to"), field("hold", "Frames for each drawing", "hold"), skip);
         return new VBox(7, cells, margins, spacing, which);
     }
 

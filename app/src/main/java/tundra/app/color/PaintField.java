@@ -5,12 +5,13 @@ import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Caption;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.core.model.Color;
 import tundra.core.model.Gradient;
@@ -22,7 +23,7 @@ public final class PaintField extends HBox {
     private final Studio studio;
     private final String name;
     private final boolean gradients;
-    private final Button swatch = new Button();
+    private final Press swatch = new Press("");
     private final Canvas sample = new Canvas(20, 18);
     private final RestingField hex;
     /** What a gradient is; null until there was one. */
@@ -40,10 +41,10 @@ public final class PaintField extends HBox {
         alpha = new NumberField(name + " opacity", "%", 0);
         setSpacing(6);
         setAlignment(Pos.CENTER_LEFT);
-        swatch.setGraphic(sample);
+        swatch.setMark(sample, Caption.Place.BEFORE);
         swatch.getStyleClass().add("swatch-button");
         swatch.setAccessibleText(name + ": choose");
-        swatch.setOnAction(e -> new PaintPopover(studio, name, gradients, paint, this::change, onGradient).show(swatch));
+        swatch.setOnAction(() -> new PaintPopover(studio, name, gradients, paint, this::change, onGradient).show(swatch));
         hex = new RestingField(name + " as hex", "", HEX_WIDTH) {
             @Override
             protected void commit() {

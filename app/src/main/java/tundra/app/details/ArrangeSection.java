@@ -1,7 +1,6 @@
 package tundra.app.details;
 
 import java.util.List;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -11,6 +10,7 @@ import tundra.app.command.Commands;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 
 /** Buttons that bring the selected elements into line, and what they go by. */
@@ -54,7 +54,7 @@ final class ArrangeSection extends VBox {
     private static FlowPane row(Commands commands, List<Part> parts) {
         var row = new FlowPane(4, 4);
         for (Part p : parts) {
-            Button b = Buttons.icon(commands.get(p.command()), p.icon(), 16);
+            Press b = Buttons.icon(commands.get(p.command()), p.icon(), 16);
             b.getStyleClass().add("flat");
             row.getChildren().add(b);
         }

@@ -1,6 +1,5 @@
 package tundra.app.details;
 
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -10,6 +9,7 @@ import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.edit.GroupBox;
 import tundra.core.geometry.Point;
@@ -39,7 +39,7 @@ final class BoundsSection extends VBox {
         onCanvas.setId("bounds-on-canvas");
         onCanvas.setSelected(options.bounds);
         onCanvas.setOnAction(x -> options.bounds = onCanvas.isSelected());
-        Button fit = Buttons.text(commands.get("fit-bounds"), "Fit to content");
+        Press fit = Buttons.text(commands.get("fit-bounds"), "Fit to content");
         getChildren().addAll(title, new HBox(6, width, height), onCanvas, fit);
         refresh();
     }

@@ -2,10 +2,9 @@ package tundra.app.details;
 
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
+import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.core.edit.Exposures;
@@ -44,21 +43,8 @@ final class CanvasSection extends VBox {
         }));
         loop.setOnAction(e -> timeline(loop.isSelected() ? "Loop timeline" : "Play timeline once", null, t -> t.withLoop(loop.isSelected())));
         starts.setOnAction(e -> timeline("Change start of timeline", null, t -> t.withStarts(starts.isSelected())));
-        HBox.setHgrow(width, Priority.ALWAYS);
-        HBox.setHgrow(height, Priority.ALWAYS);
-        HBox.setHgrow(duration, Priority.ALWAYS);
-        HBox.setHgrow(rate, Priority.ALWAYS);
-        getChildren().addAll(Words.section("Canvas"), row("Size", width, height), row("Frame rate", rate), Words.section("Timeline"), row("Duration", duration), loop, starts);
+        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), new NamedRow("Duration", duration), loop, starts);
         refresh();
-    }
-
-    private static HBox row(String name, NumberField... fields) {
-        var l = new Label(name);
-        l.getStyleClass().add("property-name");
-        var row = new HBox(6, l);
-        row.getStyleClass().add("property-row");
-        row.getChildren().addAll(fields);
-        return row;
     }
 
     private void size(Point size, Object merge) {

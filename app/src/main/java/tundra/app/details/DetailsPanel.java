@@ -15,6 +15,7 @@ import tundra.app.studio.Registering;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Words;
@@ -87,7 +88,7 @@ public final class DetailsPanel extends TallPane {
             }
             if (drawings != null) {
                 drawings.refresh();
-                if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof Label l) {
+                if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof Caption l) {
                     l.setText(drawingName());
                 }
             }
@@ -192,13 +193,9 @@ public final class DetailsPanel extends TallPane {
     }
 
     private static Node heading(String name, String chip) {
-        var n = new Label(name);
-        n.getStyleClass().add("heading");
+        var n = new Caption(name, "heading");
         n.setMinWidth(0);
-        var c = new Label(chip);
-        c.getStyleClass().addAll("chip", "chip-space");
-        c.setMinWidth(USE_PREF_SIZE);
-        var h = new HBox(8, n, c);
+        var h = new HBox(8, n, new Caption(chip, "chip", "chip-space"));
         h.setAlignment(Pos.CENTER_LEFT);
         return h;
     }

@@ -5,8 +5,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import javafx.animation.PauseTransition;
-import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -23,6 +21,7 @@ import tundra.app.studio.OpenBook;
 import tundra.app.studio.Registering;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.core.edit.Drawings;
@@ -99,25 +98,10 @@ final class DrawingsSection extends VBox {
         ahead.setId("onion-ahead-tint");
         HBox.setHgrow(back, Priority.ALWAYS);
         HBox.setHgrow(ahead, Priority.ALWAYS);
-        getChildren().addAll(Words.section("Drawings"), row("Held for", held), row("The run takes", takes), error, row("Register by", by, line), graph,
-                row("Keep area", keep, change), Words.section("Onion skin"), row("Strength", strength), row("Before", back), row("After", ahead), outlines);
+        getChildren().addAll(Words.section("Drawings"), new NamedRow("Held for", held), new NamedRow("The run takes", takes), error, new NamedRow("Register by", by, line), graph,
+                new NamedRow("Keep area", keep, change), Words.section("Onion skin"), new NamedRow("Strength", strength), new NamedRow("Before", back), new NamedRow("After", ahead), outlines);
         soon.setOnFinished(e -> ask());
         refresh();
-    }
-
-    private static HBox row(String name, Node... of) {
-        var l = new Label(name);
-        l.getStyleClass().add("property-name");
-        var row = new HBox(6, l);
-        row.getStyleClass().add("property-row");
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getChildren().addAll(of);
-        for (Node n : of) {
-            if (n instanceof NumberField) {
-                HBox.setHgrow(n, Priority.ALWAYS);
-            }
-        }
-        return row;
     }
 
     private Registration.By chosen() {

@@ -1,10 +1,8 @@
 package tundra.app.details;
 
 import java.util.List;
-import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -12,6 +10,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.core.edit.Paths;
@@ -38,8 +37,6 @@ final class PathSection extends VBox {
         this.studio = studio;
         this.element = element;
         setSpacing(6);
-        var name = new Label("Bend");
-        name.getStyleClass().add("property-name");
         bend.setId("path-bend");
         bend.setAccessibleText("Bend of the path");
         HBox.setHgrow(bend, Priority.ALWAYS);
@@ -49,9 +46,7 @@ final class PathSection extends VBox {
         bend.valueProperty().addListener((o, was, is) -> bend(Math.rint(is.doubleValue() * 100) / 100, merge));
         bend.setOnMousePressed(e -> merge = new Object());
         number.onChange((v, m) -> bend(v, m));
-        var row = new HBox(6, name, bend, number);
-        row.setAlignment(Pos.CENTER_LEFT);
-        row.getStyleClass().add("property-row");
+        var row = new NamedRow("Bend", bend, number);
         var all = new Button("Bend all keys");
         all.setId("path-bend-all");
         Buttons.tip(all, "Gives up the handles set by hand, so that the bend rounds every key");

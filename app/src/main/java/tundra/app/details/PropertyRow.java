@@ -3,11 +3,7 @@ package tundra.app.details;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
@@ -16,7 +12,10 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Press;
 import tundra.core.edit.Placing;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
@@ -30,27 +29,22 @@ import tundra.core.model.Timeline;
 import tundra.core.model.ValueType;
 
 /** One property of an element: its name, its numbers, and the button that keys it. Made from the property table. */
-final class PropertyRow<T> extends HBox {
+final class PropertyRow<T> extends NamedRow {
     private final Studio studio;
     private final String element;
     private final Property<T> property;
     private final List<NumberField> numbers = new ArrayList<>();
-    private final Button key = new Button();
+    private final Press key = new Press("");
     private final Circle dot = new Circle(3);
     private PaintField color;
     private ComboBox<String> choice;
 
     /** @param onGradient runs when a gradient was chosen, to be placed on the canvas */
     PropertyRow(Studio studio, String element, Property<T> property, Runnable onGradient) {
+        super(property.label());
         this.studio = studio;
         this.element = element;
         this.property = property;
-        setSpacing(6);
-        setAlignment(Pos.CENTER_LEFT);
-        getStyleClass().add("property-row");
-        var name = new Label(property.label());
-        name.getStyleClass().add("property-name");
-        getChildren().add(name);
         if (property.standard() instanceof Paint) {
             color = new PaintField(studio, property.label(), property.type() instanceof ValueType.PaintType)
                     .onChange((c, merge) -> set(property.cast(c), merge)).onGradient(onGradient);
@@ -111,10 +105,10 @@ final class PropertyRow<T> extends HBox {
     private Region keyButton() {
         key.getStyleClass().add("key-button");
         key.setId("key-" + property.key());
-        key.setGraphic(dot);
+        key.setMark(dot, Caption.Place.BEFORE);
         key.setAccessibleText("Key " + property.label() + " here");
         Buttons.tip(key, "Set or take away a key of " + property.label().toLowerCase(Locale.ROOT) + " at the playhead");
-        key.setOnAction(e -> TimelineCanvas.toggleKey(studio, element, property));
+        key.setOnAction(() -> TimelineCanvas.toggleKey(studio, element, property));
         return key;
     }
 

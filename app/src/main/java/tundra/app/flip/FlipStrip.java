@@ -1,7 +1,6 @@
 package tundra.app.flip;
 
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -16,7 +15,9 @@ import tundra.app.command.Command;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 import tundra.core.flip.OnionSkin;
 import tundra.core.model.Flipbook;
 
@@ -27,7 +28,7 @@ public final class FlipStrip extends VBox {
     private final Studio studio;
     private final Commands commands;
     private final StripCanvas strip;
-    private final Button play;
+    private final Press play;
     private final Label frame = new Label();
     private final Label of = new Label();
     private final ToggleButton back = new ToggleButton();
@@ -56,8 +57,8 @@ public final class FlipStrip extends VBox {
             item.setOnAction(x -> commands.run("ending-" + e.name().toLowerCase(java.util.Locale.ROOT)));
             ending.getItems().add(item);
         }
-        Button longer = Buttons.text(commands.get("drawing-longer"), "Hold +1");
-        Button copy = Buttons.text(commands.get("drawing-copy"), "Copy to next");
+        Press longer = Buttons.text(commands.get("drawing-longer"), "Hold +1");
+        Press copy = Buttons.text(commands.get("drawing-copy"), "Copy to next");
         var more = new MenuButton("More");
         more.setId("strip-more");
         more.getStyleClass().addAll("chooser", "small-chooser");
@@ -117,7 +118,7 @@ public final class FlipStrip extends VBox {
         if (b == null) {
             return;
         }
-        play.setGraphic((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16));
+        play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16), Caption.Place.BEFORE);
         showFrame();
         of.setText("of " + b.end() + " · " + b.rate() + " fps");
         ending.setText(b.ending().word);

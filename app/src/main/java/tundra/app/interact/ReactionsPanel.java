@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -19,6 +18,7 @@ import tundra.app.publish.TryIt;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.model.Reaction;
 
@@ -37,7 +37,7 @@ public final class ReactionsPanel extends VBox {
         in.getStyleClass().add("quiet");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Button add = Buttons.text(commands.get("add-reaction"), "+ When…");
+        Press add = Buttons.text(commands.get("add-reaction"), "+ When…");
         var head = new HBox(8, title, in, gap, add);
         head.setAlignment(Pos.CENTER_LEFT);
         var scroll = new ScrollPane(list);

@@ -2,8 +2,6 @@ package tundra.app.outline;
 
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -12,7 +10,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 import tundra.core.edit.Names;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -49,15 +49,14 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         line.setAlignment(Pos.CENTER_LEFT);
         line.setPadding(new Insets(0, 0, 0, row.depth() * 14));
         if (e.content() instanceof Content.Parent) {
-            var fold = new Button(panel.isOpen(e) ? "▾" : "▸");
+            var fold = new Press(panel.isOpen(e) ? "▾" : "▸");
             fold.getStyleClass().addAll("flat", "fold");
             fold.setAccessibleText(panel.isOpen(e) ? "Fold " + e.name() : "Unfold " + e.name());
-            fold.setOnAction(x -> panel.fold(e));
+            fold.setOnAction(() -> panel.fold(e));
             line.getChildren().add(fold);
         }
         line.getChildren().addAll(swatch(e), panel.renames(e) ? nameField(e) : name(e));
-        var kind = new Label(e.content().word());
-        kind.getStyleClass().addAll("quiet", "small", "kind");
+        var kind = new Caption(e.content().word(), "quiet", "small", "kind");
         kind.setMinWidth(0);
         line.getChildren().addAll(kind, toggle(e.locked() ? Icon.LOCK : Icon.UNLOCK, e.locked(), (e.locked() ? "Unlock " : "Lock ") + e.name(),
                 () -> studio.edit((e.locked() ? "Unlock " : "Lock ") + e.name(), b -> b.mapElement(e.id(), x -> x.withLocked(!e.locked())))),
@@ -66,9 +65,8 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         setGraphic(line);
     }
 
-    private static Label name(Element e) {
-        var name = new Label(e.name());
-        name.getStyleClass().add("element-name");
+    private static Caption name(Element e) {
+        var name = new Caption(e.name(), "element-name");
         name.setMinWidth(30);
         name.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(name, Priority.ALWAYS);
@@ -103,16 +101,16 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         return field;
     }
 
-    private static Button toggle(Icon icon, boolean on, String words, Runnable run) {
-        var b = new Button();
-        b.setGraphic(icon.node(14));
+    private static Press toggle(Icon icon, boolean on, String words, Runnable run) {
+        var b = new Press("");
+        b.setMark(icon.node(14), Caption.Place.BEFORE);
         b.getStyleClass().addAll("flat", "row-toggle");
         if (on) {
             b.getStyleClass().add("on");
         }
         b.setAccessibleText(words);
         Buttons.tip(b, words);
-        b.setOnAction(e -> run.run());
+        b.setOnAction(run);
         return b;
     }
 

@@ -8,8 +8,6 @@ import java.util.Objects;
 import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.input.MouseButton;
@@ -19,11 +17,13 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import javafx.util.Duration;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.frame.Frame;
@@ -62,7 +62,7 @@ public final class OutlinePanel extends VBox {
         var title = Words.section("Outline");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Button add = Buttons.text(commands.get("bring-in"), "Bring in…");
+        Press add = Buttons.text(commands.get("bring-in"), "Bring in…");
         add.getStyleClass().addAll("flat", "small");
         var head = new HBox(title, gap, add);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -100,10 +100,8 @@ public final class OutlinePanel extends VBox {
         refresh();
     }
 
-    private static Label nothing() {
-        var empty = new Label("Nothing drawn yet.\nPress R and drag on the canvas\nfor a first rectangle.");
-        empty.getStyleClass().add("quiet");
-        return empty;
+    private static Text nothing() {
+        return Words.of("Nothing drawn yet.\nPress R and drag on the canvas\nfor a first rectangle.", "quiet");
     }
 
     private boolean stepping(Set<Aspect> what) {
@@ -184,7 +182,7 @@ public final class OutlinePanel extends VBox {
             return;
         }
         for (javafx.scene.Node at = n; at != null && at != list; at = at.getParent()) {
-            if (at instanceof Button || at instanceof javafx.scene.control.TextField || at.getStyleClass().contains("scroll-bar")) {
+            if (at instanceof Press || at instanceof javafx.scene.control.TextField || at.getStyleClass().contains("scroll-bar")) {
                 return;
             }
             if (at instanceof OutlineCell cell && cell.getItem() != null) {

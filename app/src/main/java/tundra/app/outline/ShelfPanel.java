@@ -10,7 +10,6 @@ import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
@@ -27,10 +26,13 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Names;
@@ -54,7 +56,8 @@ public final class ShelfPanel extends VBox {
     private final Studio studio;
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
-    private final Label empty = new Label("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.");
+    private final Text empty = Words.of("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.", "quiet", "small");
+    private static final double EMPTY_WIDTH = 200;
     private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
@@ -67,8 +70,8 @@ public final class ShelfPanel extends VBox {
         var title = Words.section("Shelf");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var more = new Button("Swatches", Buttons.opener());
-        more.setContentDisplay(ContentDisplay.RIGHT);
+        var more = new Press("Swatches");
+        more.setMark(Buttons.opener(), Caption.Place.AFTER);
         more.getStyleClass().addAll("flat", "small");
         Buttons.menu(more, () -> Stream.of("read-swatches", "write-swatches").map(id -> {
             var item = new MenuItem(commands.get(id).name().get());
@@ -78,9 +81,7 @@ public final class ShelfPanel extends VBox {
         var head = new HBox(title, gap, more);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("panel-head");
-        empty.getStyleClass().addAll("quiet", "small");
-        empty.setWrapText(true);
-        empty.setMinHeight(USE_PREF_SIZE);
+        empty.setWrappingWidth(EMPTY_WIDTH);
         getChildren().addAll(head, box(empty));
         setOnDragOver(this::over);
         setOnDragDropped(e -> {

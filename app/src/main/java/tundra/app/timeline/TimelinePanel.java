@@ -1,7 +1,6 @@
 package tundra.app.timeline;
 
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuButton;
@@ -15,7 +14,9 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Timeline;
 
@@ -26,7 +27,7 @@ public final class TimelinePanel extends StackPane {
     private final Label time = new Label();
     private final Label frame = new Label();
     private final MenuButton chooser = new MenuButton();
-    private final Button play;
+    private final Press play;
     private final ToggleButton loop = new ToggleButton();
 
     public TimelinePanel(Studio studio, Playback playback, Commands commands) {
@@ -34,7 +35,7 @@ public final class TimelinePanel extends StackPane {
         lanes = new TimelineCanvas(studio);
         play = Buttons.icon(commands.get("play"), Icon.PLAY, 18);
         play.getStyleClass().add("play");
-        Button start = Buttons.icon(commands.get("to-start"), Icon.TO_START, 16);
+        Press start = Buttons.icon(commands.get("to-start"), Icon.TO_START, 16);
         start.getStyleClass().add("flat");
         loop.setId("do-loop");
         loop.setGraphic(Icon.LOOP.node(16));
@@ -62,7 +63,7 @@ public final class TimelinePanel extends StackPane {
         chooser.setOnShowing(e -> choices(commands));
         studio.listen(what -> {
             if (what.contains(Aspect.PLAYING)) {
-                play.setGraphic((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(18));
+                play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(18), Caption.Place.BEFORE);
                 loop.setSelected(playback.loop());
             }
             refresh();

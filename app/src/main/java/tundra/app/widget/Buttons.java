@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.function.Supplier;
 import javafx.geometry.Side;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.Tooltip;
@@ -15,25 +13,25 @@ import tundra.app.command.Command;
 
 /** Buttons made from commands. */
 public final class Buttons {
-    private static final String TIP = "tundra.tip";
+    private static final String TIP = "tundra.tip", TIP_MADE = "tundra.tip.made";
 
     private Buttons() {}
 
     /** A button with an icon that does a command. */
-    public static Button icon(Command c, Icon icon, double size) {
-        var b = new Button();
-        b.setGraphic(icon.node(size));
+    public static Press icon(Command c, Icon icon, double size) {
+        var b = new Press("");
+        b.setMark(icon.node(size), Caption.Place.BEFORE);
         b.setAccessibleText(c.name().get());
         return wire(b, c);
     }
 
-    public static Button text(Command c, String text) {
-        return wire(new Button(text), c);
+    public static Press text(Command c, String text) {
+        return wire(new Press(text), c);
     }
 
-    private static Button wire(Button b, Command c) {
+    private static Press wire(Press b, Command c) {
         b.setId("do-" + c.id());
-        b.setOnAction(e -> {
+        b.setOnAction(() -> {
             if (c.enabled().getAsBoolean()) {
                 c.run().run();
             }
@@ -43,8 +41,8 @@ public final class Buttons {
     }
 
     /** Lets a button open a menu below it, whose items are made each time. */
-    public static void menu(Button b, Supplier<List<MenuItem>> items) {
-        b.setOnAction(e -> {
+    public static void menu(Press b, Supplier<List<MenuItem>> items) {
+        b.setOnAction(() -> {
             var menu = new ContextMenu();
             menu.getItems().setAll(items.get());
             menu.show(b, Side.BOTTOM, 0, 4);
@@ -59,16 +57,17 @@ public final class Buttons {
     }
 
     /** Gives a button a tooltip, which is made when the pointer first comes: each is a window of its own. */
-    public static void tip(ButtonBase b, String text) {
+    public static void tip(Node b, String text) {
         boolean known = b.getProperties().put(TIP, text) != null;
-        if (b.getTooltip() != null) {
-            b.getTooltip().setText(text);
+        if (b.getProperties().get(TIP_MADE) instanceof Tooltip t) {
+            t.setText(text);
         } else if (!known) {
             b.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> {
-                if (b.getTooltip() == null) {
+                if (!b.getProperties().containsKey(TIP_MADE)) {
                     var t = new Tooltip((String) b.getProperties().get(TIP));
                     t.setShowDelay(Duration.millis(500));
-                    b.setTooltip(t);
+                    b.getProperties().put(TIP_MADE, t);
+                    Tooltip.install(b, t);
                 }
             });
         }

@@ -128,12 +128,7 @@ public class RestingField extends Region {
         if (field != null) {
             field.resizeRelocate(snapPositionX(x), snapPositionY((getHeight() - FIELD_HEIGHT) / 2), width, FIELD_HEIGHT);
         } else {
-            resting.setText(words);
-            double room = width - 2 * FIELD_EDGE + 1, needed = resting.getLayoutBounds().getWidth();
-            if (needed > room && words.length() > 1) {
-                int letters = (int) Math.max(0, room / (needed / words.length()) - 1);
-                resting.setText(words.substring(0, Math.min(letters, words.length())) + "…");
-            }
+            Words.fit(resting, words, width - 2 * FIELD_EDGE + 1);
             place(resting, x + FIELD_EDGE);
         }
     }

@@ -2,7 +2,7 @@ package tundra.app.widget;
 
 import javafx.scene.text.Text;
 
-/** Words that only stand there. A label is for those that have to be shortened or broken where room is short, and costs more. */
+/** Plain text. */
 public final class Words {
     private Words() {}
 
@@ -11,9 +11,21 @@ public final class Words {
         return of(name, "section");
     }
 
-    private static Text of(String words, String style) {
+    /** Words that only stand there, with style classes. */
+    public static Text of(String words, String... styles) {
         var t = new Text(words);
-        t.getStyleClass().add(style);
+        t.getStyleClass().addAll(styles);
         return t;
+    }
+
+    /** Lets a text show as much of some words as a width in px has room for. */
+    static void fit(Text t, String words, double room) {
+        t.setText(words);
+        double needed = t.getLayoutBounds().getWidth();
+        // half a pixel is not worth a letter
+        for (int letters = (int) Math.min(words.length() - 1, Math.max(0, room / needed) * words.length());
+                letters >= 0 && t.getLayoutBounds().getWidth() > room + 0.5; letters--) {
+            t.setText(words.substring(0, letters) + "…");
+        }
     }
 }

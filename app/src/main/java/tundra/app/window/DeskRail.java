@@ -2,42 +2,36 @@ package tundra.app.window;
 
 import java.util.EnumMap;
 import java.util.Map;
-import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 
 /** The desks down the left, in the order of the work. */
 final class DeskRail extends VBox {
-    private final Map<Desk, ToggleButton> buttons = new EnumMap<>(Desk.class);
+    private final Map<Desk, Press> buttons = new EnumMap<>(Desk.class);
 
     DeskRail(Workshop w) {
         getStyleClass().add("rail");
         for (Desk d : Desk.values()) {
-            var b = new ToggleButton(d.label);
+            var b = new Press(d.label);
             b.setId("desk-" + d);
-            b.setGraphic(Icon.valueOf(d.name()).node(24));
-            b.setContentDisplay(ContentDisplay.TOP);
+            b.setMark(Icon.valueOf(d.name()).node(24), Caption.Place.ABOVE);
             b.setMaxWidth(Double.MAX_VALUE);
             b.getStyleClass().setAll("rail-button");
             Buttons.tip(b, w.commands.get("desk-" + d).tip());
-            b.setOnAction(e -> {
-                w.studio.setDesk(d);
-                b.setSelected(true);
-            });
+            b.setOnAction(() -> w.studio.setDesk(d));
             buttons.put(d, b);
             getChildren().add(b);
         }
         var gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
-        Button checks = Buttons.icon(w.commands.get("checks"), Icon.CHECKS, 24);
-        checks.setText("Checks");
-        checks.setContentDisplay(ContentDisplay.TOP);
+        Press checks = Buttons.text(w.commands.get("checks"), "Checks");
+        checks.setMark(Icon.CHECKS.node(24), Caption.Place.ABOVE);
         checks.setMaxWidth(Double.MAX_VALUE);
         checks.getStyleClass().setAll("rail-button");
         getChildren().addAll(gap, checks);

@@ -8,7 +8,6 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -38,8 +37,10 @@ import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.HelperPanel;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
+import tundra.app.widget.Press;
 import tundra.core.edit.Arrange;
 import tundra.core.geometry.Numbers;
 import tundra.core.helper.Helper;
@@ -68,7 +69,7 @@ public final class MainWindow {
     private final Lazy<PublishPanel> publish;
     private final Lazy<LogPanel> log;
     private final Lazy<TryView> tryView;
-    private final Label zoom = new Label();
+    private final Caption zoom = new Caption("", "zoom-note", "mono");
     private final Lazy<Pane> drawTools;
     private final Lazy<ToolOptionsBar> toolOptions;
     private final Lazy<Pane> animateTools;
@@ -121,7 +122,6 @@ public final class MainWindow {
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
         animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.NODES, ToolKind.HAND, ToolKind.ZOOM)));
         interactTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
-        zoom.getStyleClass().addAll("zoom-note", "mono");
         zoom.setMouseTransparent(true);
         root.setTop(new TopBar(w));
         root.setLeft(new DeskRail(w));
@@ -146,8 +146,8 @@ public final class MainWindow {
         });
         // after a click on a button the keyboard belongs to the canvas again
         layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
-            if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof ButtonBase b
-                    && !(b instanceof javafx.scene.control.MenuButton)) {
+            if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof Node n
+                    && button(n) && !(n instanceof javafx.scene.control.MenuButton)) {
                 w.canvas.requestFocus();
             }
         }));
@@ -486,7 +486,7 @@ public final class MainWindow {
         if (focus instanceof javafx.scene.web.WebView && !e.isShortcutDown() && !e.isAltDown()) {
             return;
         }
-        if (e.getCode() == KeyCode.SPACE && focus instanceof ButtonBase) {
+        if (e.getCode() == KeyCode.SPACE && button(focus)) {
             return;
         }
         if (look(e)) {
@@ -498,6 +498,10 @@ public final class MainWindow {
             c.run().run();
             e.consume();
         }
+    }
+
+    private static boolean button(Node n) {
+        return n instanceof ButtonBase || n instanceof Press;
     }
 
     /** The drawing before or after the current one, for as long as the key is held. */

@@ -3,12 +3,13 @@ package tundra.app.window;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
 
 /** The tools of a desk in a bar that floats over the canvas. */
 final class ToolBar {
@@ -18,18 +19,15 @@ final class ToolBar {
         Pane bar = upright ? new VBox(4) : new HBox(4);
         bar.getStyleClass().add("tool-bar-float");
         bar.setMaxSize(javafx.scene.layout.Region.USE_PREF_SIZE, javafx.scene.layout.Region.USE_PREF_SIZE);
-        Map<ToolKind, ToggleButton> buttons = new EnumMap<>(ToolKind.class);
+        Map<ToolKind, Press> buttons = new EnumMap<>(ToolKind.class);
         for (ToolKind k : kinds) {
-            var b = new ToggleButton();
+            var b = new Press("");
             b.setId("tool-" + k);
-            b.setGraphic(k.icon.node(18));
+            b.setMark(k.icon.node(18), Caption.Place.BEFORE);
             b.setAccessibleText(k.label);
             b.getStyleClass().setAll("tool-button");
             Buttons.tip(b, w.commands.get("tool-" + k).tip());
-            b.setOnAction(e -> {
-                w.tools.take(k);
-                b.setSelected(true);
-            });
+            b.setOnAction(() -> w.tools.take(k));
             buttons.put(k, b);
             bar.getChildren().add(b);
         }

@@ -2,70 +2,62 @@ package tundra.app.window;
 
 import java.util.List;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
 import tundra.app.command.Command;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
+import tundra.app.widget.Words;
 import tundra.core.model.Scene;
 
 /** Menu, name, scenes, undo and redo, and the way to try it. */
 final class TopBar extends HBox {
     private final Workshop w;
     private final Studio studio;
-    private final Label name = new Label();
-    private final Label state = new Label();
+    private final Caption name = new Caption("", "project-name");
+    private final Text state = Words.of("", "quiet");
     private final HBox tabs = new HBox(4);
-    private final Button undo;
-    private final Button redo;
+    private final Press undo;
+    private final Press redo;
 
     TopBar(Workshop w) {
         this.w = w;
         this.studio = w.studio;
         getStyleClass().add("top-bar");
         setAlignment(Pos.CENTER_LEFT);
-        name.getStyleClass().add("project-name");
         name.setMinWidth(0);
-        state.getStyleClass().add("quiet");
         state.setId("saved-state");
-        state.setMinWidth(USE_PREF_SIZE);
         tabs.setAlignment(Pos.BOTTOM_LEFT);
         tabs.getStyleClass().add("tabs");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Button find = Buttons.text(w.commands.get("find"), "Find anything");
-        var keys = new Label("Ctrl K");
-        keys.getStyleClass().addAll("mono", "quiet");
-        find.setGraphic(keys);
-        find.setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+        Press find = Buttons.text(w.commands.get("find"), "Find anything");
+        find.setMark(Words.of("Ctrl K", "mono", "quiet"), Caption.Place.AFTER);
         find.getStyleClass().add("flat");
         undo = Buttons.icon(w.commands.get("undo"), Icon.UNDO, 16);
         redo = Buttons.icon(w.commands.get("redo"), Icon.REDO, 16);
-        Button tryIt = Buttons.text(w.commands.get("try"), "Try it");
-        tryIt.setGraphic(Icon.PLAY.node(14));
+        Press tryIt = Buttons.text(w.commands.get("try"), "Try it");
+        tryIt.setMark(Icon.PLAY.node(14), Caption.Place.BEFORE);
         tryIt.getStyleClass().add("primary");
-        for (Button b : new Button[] {find, undo, redo, tryIt}) {
-            b.setMinWidth(USE_PREF_SIZE);
-        }
         getChildren().addAll(menu(), name, state, tabs, gap, find, undo, redo, tryIt);
         studio.listen(what -> refresh());
         refresh();
     }
 
-    private Button menu() {
-        var m = new Button();
+    private Press menu() {
+        var m = new Press("");
         m.setId("main-menu");
         var mark = new HBox(5, Icon.RIDGE.node(28), Buttons.opener());
         mark.setAlignment(Pos.CENTER);
-        m.setGraphic(mark);
+        m.setMark(mark, Caption.Place.BEFORE);
         m.getStyleClass().add("logo");
         m.setAccessibleText("Menu");
         Buttons.tip(m, "Files and settings");
@@ -106,20 +98,18 @@ final class TopBar extends HBox {
         if (tabs.getChildren().size() != scenes.size()) {
             tabs.getChildren().clear();
             scenes.forEach(s -> {
-                var tab = new ToggleButton();
+                var tab = new Press("");
+                tab.setMinWidth(40);
                 tab.getStyleClass().setAll("tab-button");
                 tabs.getChildren().add(tab);
             });
         }
         for (int i = 0; i < scenes.size(); i++) {
             Scene s = scenes.get(i);
-            var tab = (ToggleButton) tabs.getChildren().get(i);
+            var tab = (Press) tabs.getChildren().get(i);
             tab.setText(s.name());
             tab.setSelected(s == studio.scene());
-            tab.setOnAction(e -> {
-                tab.setSelected(true);
-                studio.showScene(s.id());
-            });
+            tab.setOnAction(() -> studio.showScene(s.id()));
         }
     }
 }
