@@ -2,6 +2,7 @@ package tundra.app;
 
 import javafx.application.Application;
 import tundra.app.cli.CommandLine;
+import tundra.app.widget.Look;
 
 /** The entry of the program: words that the command line knows are done there, everything else opens the desktop. */
 public final class Launcher {
@@ -11,6 +12,8 @@ public final class Launcher {
         if (args.length > 0 && CommandLine.knows(args[0])) {
             System.exit(CommandLine.run(args));
         }
+        // while the toolkit starts, which takes one processor
+        new Thread(Look::readFonts, "font files").start();
         Application.launch(TundraApp.class, args);
     }
 }

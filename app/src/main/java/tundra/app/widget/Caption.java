@@ -23,6 +23,7 @@ public class Caption extends Region {
     private Node mark;
     private Place place = Place.BEFORE;
     private boolean centred;
+    private boolean measured;
 
     public Caption(String text, String... styles) {
         getStyleClass().addAll(styles);
@@ -31,7 +32,6 @@ public class Caption extends Region {
         words.setTextOrigin(VPos.TOP);
         words.setMouseTransparent(true);
         words.setManaged(false);
-        words.fontProperty().addListener((o, was, is) -> requestLayout());
         setText(text);
     }
 
@@ -49,7 +49,6 @@ public class Caption extends Region {
             getChildren().remove(words);
         }
         this.text = text;
-        words.setText(text);
         requestLayout();
     }
 
@@ -67,7 +66,12 @@ public class Caption extends Region {
         centred = true;
     }
 
+    /** The words are given to JavaFX only now, when they have their font: it would measure them in another one before. */
     private double wordsWidth() {
+        if (!measured) {
+            measured = true;
+            words.fontProperty().addListener((o, was, is) -> requestLayout());
+        }
         words.setText(text);
         return text.isEmpty() ? 0 : words.getLayoutBounds().getWidth();
     }

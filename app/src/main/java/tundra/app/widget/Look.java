@@ -34,6 +34,11 @@ public final class Look {
         scene.getStylesheets().setAll(own != null ? own : Look.class.getResource("/tundra/app/tundra.css").toExternalForm());
     }
 
+    /** Reads the files of the fonts ahead of need; needs no toolkit. */
+    public static void readFonts() {
+        FACES.forEach((family, weights) -> weights.forEach(w -> Fonts.BUNDLED.file(family, w)));
+    }
+
     /** Sees to the fonts of all windows; from any thread. */
     public static synchronized void fonts() {
         if (!fonts) {

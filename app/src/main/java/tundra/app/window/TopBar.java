@@ -8,14 +8,12 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.text.Text;
 import tundra.app.command.Command;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
-import tundra.app.widget.Words;
 import tundra.core.model.Scene;
 
 /** Menu, name, scenes, undo and redo, and the way to try it. */
@@ -23,7 +21,7 @@ final class TopBar extends HBox {
     private final Workshop w;
     private final Studio studio;
     private final Caption name = new Caption("", "project-name");
-    private final Text state = Words.of("", "quiet");
+    private final Caption state = new Caption("", "quiet");
     private final HBox tabs = new HBox(4);
     private final Press undo;
     private final Press redo;
@@ -40,7 +38,7 @@ final class TopBar extends HBox {
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Press find = Buttons.text(w.commands.get("find"), "Find anything");
-        find.setMark(Words.of("Ctrl K", "mono", "quiet"), Caption.Place.AFTER);
+        find.setMark(new Caption("Ctrl K", "mono", "quiet"), Caption.Place.AFTER);
         find.getStyleClass().add("flat");
         undo = Buttons.icon(w.commands.get("undo"), Icon.UNDO, 16);
         redo = Buttons.icon(w.commands.get("redo"), Icon.REDO, 16);
