@@ -6,11 +6,11 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** The base theme without the rules of controls that Tundra doesn't use: every rule is matched against every node. */
+/** The base theme without the rules of controls that Tundra doesn't use or styles by itself: every rule is matched against every node. */
 final class BaseTheme {
     private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)}");
     private static final Pattern UNUSED = Pattern.compile("\\.(" + String.join("|", List.of("accordion", "alert", "area-legend", "bar-",
-            "bb-code", "bg-", "border-", "breadcrumbs", "bubble-", "calendar", "caption-menu-item", "card", "chart", "choice-box",
+            "bb-code", "bg-", "border-", "breadcrumbs", "bubble-", "button(?![-\\w])", "calendar", "caption-menu-item", "card", "chart", "choice-box",
             "choice-dialog", "color-pal", "color-picker", "custom-color", "custom-text", "danger", "date-picker", "default-color", "elevated-",
             "html-editor", "hyperlink", "ikonli", "interactive", "message", "modal-", "notification", "pagination", "password-field",
             "pie-legend", "popover", "radio-button", "ring-progress", "segmented-control", "selectable-text", "spinner", "split-menu-button",
