@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
 
 /** Starts whole processes, Tundra and the empty window in turn, both with a start-up cache of their own. */
 final class StartBench {
-    private static final int RUNS = 7;
+    private static final int RUNS = 15, MEMORY_RUNS = 5;
     private final Path root;
     private final Path work = Files.createTempDirectory("tundra-bench");
 
@@ -89,11 +89,15 @@ final class StartBench {
             run(command(i == 0, false, "-XX:AOTCacheOutput=" + caches[i]));
         }
         double[][] ms = new double[2][RUNS];
-        double[] memory = new double[RUNS];
         for (int r = 0; r < RUNS; r++) {
-            for (int i = 0; i < 2; i++) {
+            for (int k = 0; k < 2; k++) {
+                // each comes as often after the other as before it
+                int i = (r + k) % 2;
                 ms[i][r] = run(command(i == 0, false, "-XX:AOTCache=" + caches[i])).firstWindowMs();
             }
+        }
+        double[] memory = new double[MEMORY_RUNS];
+        for (int r = 0; r < MEMORY_RUNS; r++) {
             memory[r] = number(run(command(true, true, "-XX:AOTCache=" + caches[0])).said(), "resident memory (\\d+) MB");
         }
         return new Result(median(ms[0]), median(ms[1]), median(memory));
