@@ -7,11 +7,14 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
 import tundra.app.studio.Desk;
+import tundra.app.tool.ToolKind;
 import tundra.app.window.Asker;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
@@ -113,8 +116,21 @@ class WindowTest extends InWindow {
                 });
                 t.settle();
             }
+            t.fx(() -> {
+                t.studio.setDesk(Desk.DRAW);
+                return null;
+            });
+            t.settle();
+            Bounds canvas = seen(t.w.canvas);
+            for (ToolKind k : ToolKind.values()) {
+                assertThat(canvas.contains(seen(t.node("tool-" + k)))).as("%s at %d px", k.label, size[0]).isTrue();
+            }
         }
         assertThat(t.studio.project().name()).isEqualTo("Open Night");
+    }
+
+    private Bounds seen(Node n) throws Exception {
+        return RealWindow.fx(() -> n.localToScene(n.getLayoutBounds()));
     }
 
     @Test

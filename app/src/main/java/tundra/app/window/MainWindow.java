@@ -242,8 +242,8 @@ public final class MainWindow {
         });
     }
 
-    /** The canvas with what floats over it. */
-    private StackPane canvas(Pane tools, Pos toolsAt) {
+    /** The canvas with what floats over it; null for no tools at its left. */
+    private StackPane canvas(Pane tools) {
         var pane = new StackPane(w.canvas, zoom);
         furnishing.keepAsPicture(zoom);
         pane.setMinSize(100, 100);
@@ -252,17 +252,22 @@ public final class MainWindow {
         if (tools != null) {
             furnishing.keepAsPicture(tools);
             pane.getChildren().add(tools);
-            StackPane.setAlignment(tools, toolsAt);
-            StackPane.setMargin(tools, toolsAt == Pos.BOTTOM_CENTER ? new Insets(0, 0, 14, 0) : new Insets(10));
+            StackPane.setAlignment(tools, Pos.TOP_LEFT);
+            StackPane.setMargin(tools, new Insets(10));
         }
         return pane;
     }
 
     private Node draw() {
-        StackPane middle = canvas(drawTools.get(), Pos.BOTTOM_CENTER);
-        middle.getChildren().add(toolOptions.get());
-        StackPane.setAlignment(toolOptions.get(), Pos.BOTTOM_CENTER);
-        StackPane.setMargin(toolOptions.get(), new Insets(0, 0, 66, 0));
+        StackPane middle = canvas(null);
+        var bars = new VBox(8, toolOptions.get(), drawTools.get());
+        bars.setAlignment(Pos.BOTTOM_CENTER);
+        bars.setPickOnBounds(false);
+        // what is to be set for the tool in hand must not push the tools out of the window
+        bars.setMinWidth(0);
+        StackPane.setMargin(bars, new Insets(0, 10, 14, 10));
+        furnishing.keepAsPicture(drawTools.get());
+        middle.getChildren().add(bars);
         var upper = new BorderPane(middle);
         upper.setLeft(side(left, 224));
         var pane = new BorderPane(upper);
@@ -306,7 +311,7 @@ public final class MainWindow {
 
 
     private Node animate() {
-        var middle = new BorderPane(canvas(animateTools.get(), Pos.TOP_LEFT));
+        var middle = new BorderPane(canvas(animateTools.get()));
         middle.setBottom(strip.get());
         var upper = new BorderPane(middle);
         upper.setRight(side(w.details, 280));
@@ -317,7 +322,7 @@ public final class MainWindow {
     }
 
     private Node interact() {
-        var left = new BorderPane(trying ? tryView.get() : canvas(interactTools.get(), Pos.TOP_LEFT));
+        var left = new BorderPane(trying ? tryView.get() : canvas(interactTools.get()));
         log.get().setPrefHeight(190);
         log.get().setMaxWidth(Double.MAX_VALUE);
         left.setBottom(log.get());

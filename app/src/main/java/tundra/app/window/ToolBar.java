@@ -3,7 +3,8 @@ package tundra.app.window;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.layout.HBox;
+import javafx.geometry.Pos;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import tundra.app.tool.ToolKind;
@@ -13,10 +14,20 @@ import tundra.app.widget.Press;
 
 /** The tools of a desk in a bar that floats over the canvas. */
 final class ToolBar {
+    private static final double SIDE = 32, GAP = 4;
+
     private ToolBar() {}
 
+    /** All in one row where there is room, else in several. */
+    private static Pane row(int tools) {
+        var row = new FlowPane(GAP, GAP);
+        row.setPrefWrapLength(tools * (SIDE + GAP) - GAP);
+        row.setAlignment(Pos.CENTER);
+        return row;
+    }
+
     static Pane of(Workshop w, boolean upright, List<ToolKind> kinds) {
-        Pane bar = upright ? new VBox(4) : new HBox(4);
+        Pane bar = upright ? new VBox(GAP) : row(kinds.size());
         bar.getStyleClass().add("tool-bar-float");
         bar.setMaxSize(javafx.scene.layout.Region.USE_PREF_SIZE, javafx.scene.layout.Region.USE_PREF_SIZE);
         Map<ToolKind, Press> buttons = new EnumMap<>(ToolKind.class);

@@ -3,12 +3,12 @@ package tundra.app.window;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleSupplier;
 import javafx.geometry.Pos;
-import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
+import tundra.app.widget.Caption;
 import tundra.app.widget.NumberField;
 
 /** The settings of the drawing tool in hand, in a bar over the tools; not there for tools without any. */
@@ -61,14 +61,14 @@ final class ToolOptionsBar extends HBox {
     }
 
     private void label(String words) {
-        var l = new Label(words);
-        l.getStyleClass().add("quiet");
-        l.setMinWidth(USE_PREF_SIZE);
-        getChildren().add(l);
+        getChildren().add(new Caption(words, "quiet"));
     }
 
+    /** Shortened where the window is narrow. */
     private void note(String words) {
-        label(words);
+        var note = new Caption(words, "quiet");
+        note.setMinWidth(0);
+        getChildren().add(note);
     }
 
     private void slider(String name, double max, DoubleSupplier now, DoubleConsumer take) {
