@@ -2,6 +2,7 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import javafx.geometry.Bounds;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
@@ -51,6 +52,22 @@ class PressTest extends InWindow {
         focus("desk-INTERACT");
         t.keys(KeyCode.ENTER);
         assertThat(t.studio.desk()).isEqualTo(Desk.INTERACT);
+    }
+
+    @Test
+    void theRingAroundWhatHasTheKeyboardTakesNoRoom() throws Exception {
+        for (String id : new String[] {"tool-NODES", "desk-ANIMATE", "do-find"}) {
+            Bounds before = RealWindow.fx(() -> t.node(id).getLayoutBounds());
+            // the ring is only there for the keyboard: it comes from the one before by Tab
+            focus(id);
+            t.keys(KeyCode.SHIFT, KeyCode.TAB);
+            t.keys(KeyCode.TAB);
+            t.until(() -> t.stage.getScene().getFocusOwner() == t.stage.getScene().lookup("#" + id));
+            t.settle();
+            assertThat(RealWindow.fx(() -> t.node(id).isFocusVisible())).isTrue();
+            assertThat(RealWindow.fx(() -> t.node(id).getLayoutBounds())).as(id).isEqualTo(before);
+        }
+        assertThat(RealWindow.fx(() -> t.node("tool-ZOOM").getLayoutY())).isEqualTo(RealWindow.fx(() -> t.node("tool-SELECT").getLayoutY()));
     }
 
     private void focus(String id) throws Exception {
