@@ -2,12 +2,14 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.scene.AccessibleAction;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
@@ -48,6 +50,13 @@ class PressTest extends InWindow {
         t.hold(KeyCode.SPACE);
         assertThat(t.w.tools.kind()).as("held down").isEqualTo(ToolKind.SELECT);
         t.letGo(KeyCode.SPACE);
+        assertThat(t.w.tools.kind()).isEqualTo(ToolKind.RECTANGLE);
+        // Space that went down elsewhere presses nothing here
+        focus("tool-PEN");
+        RealWindow.fx(() -> {
+            Event.fireEvent(t.node("tool-PEN"), new KeyEvent(KeyEvent.KEY_RELEASED, " ", " ", KeyCode.SPACE, false, false, false, false));
+            return null;
+        });
         assertThat(t.w.tools.kind()).isEqualTo(ToolKind.RECTANGLE);
         focus("desk-INTERACT");
         t.keys(KeyCode.ENTER);
@@ -96,7 +105,8 @@ class PressTest extends InWindow {
     @Test
     void aScreenReaderHearsOfItAndCanPressIt() throws Exception {
         Press pen = press("tool-PEN");
-        assertThat(pen.getAccessibleRole()).isEqualTo(AccessibleRole.BUTTON);
+        assertThat(pen.getAccessibleRole()).isEqualTo(AccessibleRole.TOGGLE_BUTTON);
+        assertThat(press("do-find").getAccessibleRole()).isEqualTo(AccessibleRole.BUTTON);
         assertThat(RealWindow.fx(() -> pen.queryAccessibleAttribute(AccessibleAttribute.TEXT))).isEqualTo(ToolKind.PEN.label);
         assertThat(RealWindow.fx(() -> press("desk-DRAW").queryAccessibleAttribute(AccessibleAttribute.TEXT))).isEqualTo("Draw");
         RealWindow.fx(() -> {

@@ -117,7 +117,6 @@ public final class SheetPanel extends StackPane {
         f.setMinWidth(86);
         f.onChange((v, merge) -> read());
         fields.put(id, f);
-        HBox.setHgrow(f, Priority.ALWAYS);
         return f;
     }
 

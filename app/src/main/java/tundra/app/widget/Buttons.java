@@ -13,7 +13,8 @@ import tundra.app.command.Command;
 
 /** Buttons made from commands. */
 public final class Buttons {
-    private static final String TIP = "tundra.tip", TIP_MADE = "tundra.tip.made";
+    /** The property of a node that holds the words of its tooltip, later the tooltip. */
+    private static final String TIP = "tundra.tip";
 
     private Buttons() {}
 
@@ -58,15 +59,18 @@ public final class Buttons {
 
     /** Gives a button a tooltip, which is made when the pointer first comes: each is a window of its own. */
     public static void tip(Node b, String text) {
-        boolean known = b.getProperties().put(TIP, text) != null;
-        if (b.getProperties().get(TIP_MADE) instanceof Tooltip t) {
+        Object known = b.getProperties().get(TIP);
+        if (known instanceof Tooltip t) {
             t.setText(text);
-        } else if (!known) {
+            return;
+        }
+        b.getProperties().put(TIP, text);
+        if (known == null) {
             b.addEventHandler(MouseEvent.MOUSE_ENTERED, e -> {
-                if (!b.getProperties().containsKey(TIP_MADE)) {
-                    var t = new Tooltip((String) b.getProperties().get(TIP));
+                if (b.getProperties().get(TIP) instanceof String words) {
+                    var t = new Tooltip(words);
                     t.setShowDelay(Duration.millis(500));
-                    b.getProperties().put(TIP_MADE, t);
+                    b.getProperties().put(TIP, t);
                     Tooltip.install(b, t);
                 }
             });

@@ -50,6 +50,7 @@ public class Caption extends Region {
         }
         this.text = text;
         requestLayout();
+        notifyAccessibleAttributeChanged(AccessibleAttribute.TEXT);
     }
 
     public final void setMark(Node mark, Place place) {

@@ -13,7 +13,7 @@ public class NamedRow extends HBox {
         getStyleClass().add("property-row");
         getChildren().addAll(of);
         for (Node n : of) {
-            if (n instanceof NumberField && HBox.getHgrow(n) == null) {
+            if (n instanceof NumberField) {
                 HBox.setHgrow(n, Priority.ALWAYS);
             }
         }

@@ -18,6 +18,8 @@ public final class Press extends Caption {
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
     private Runnable action = () -> { };
     private boolean selected;
+    /** Space went down here. */
+    private boolean held;
 
     public Press(String words) {
         super(words, "button");
@@ -36,8 +38,12 @@ public final class Press extends Caption {
     }
 
     public void setSelected(boolean selected) {
-        this.selected = selected;
-        pseudoClassStateChanged(SELECTED, selected);
+        setAccessibleRole(AccessibleRole.TOGGLE_BUTTON);
+        if (selected != this.selected) {
+            this.selected = selected;
+            pseudoClassStateChanged(SELECTED, selected);
+            notifyAccessibleAttributeChanged(AccessibleAttribute.SELECTED);
+        }
     }
 
     public boolean isSelected() {
@@ -68,7 +74,9 @@ public final class Press extends Caption {
             return;
         }
         e.consume();
-        if (pressed == (e.getCode() == KeyCode.ENTER)) {
+        boolean now = e.getCode() == KeyCode.ENTER || held && !pressed;
+        held = e.getCode() == KeyCode.SPACE && pressed;
+        if (now) {
             fire();
         }
     }

@@ -14,6 +14,7 @@ import tundra.app.widget.Press;
 
 /** The tools of a desk in a bar that floats over the canvas. */
 final class ToolBar {
+    /** In px; the side is what the style sheet makes of a tool. */
     private static final double SIDE = 32, GAP = 4;
 
     private ToolBar() {}
