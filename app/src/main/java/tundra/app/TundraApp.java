@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.stage.Stage;
+import tundra.app.publish.SystemBrowser;
 import tundra.app.studio.Settings;
 import tundra.app.widget.Look;
 import tundra.app.window.MainWindow;
@@ -30,7 +31,7 @@ public final class TundraApp extends Application {
         Settings settings = Settings.load();
         // before the first control is made: it would load the toolkit's own theme
         Look.theme(settings.dark());
-        workshop = new Workshop(blank(), settings, new WindowAsker(() -> stage), url -> getHostServices().showDocument(url));
+        workshop = new Workshop(blank(), settings, new WindowAsker(() -> stage), new SystemBrowser(url -> getHostServices().showDocument(url)));
         window = new MainWindow(workshop);
     }
 

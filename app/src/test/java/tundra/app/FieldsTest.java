@@ -43,12 +43,13 @@ class FieldsTest extends InWindow {
         t.type("480");
         t.keys(KeyCode.ENTER);
         assertThat(t.studio.board().size()).isEqualTo(new Point(640, 480));
-        // and back to the one before
-        t.keys(KeyCode.SHIFT, KeyCode.TAB);
-        t.until(width::isFocused);
+        assertThat(t.w.canvas.isFocused()).as("Enter gives the keyboard back").isTrue();
+        t.enter("field-canvas-w");
         t.type("9");
         t.keys(KeyCode.ESCAPE);
         assertThat(width.getText()).isEqualTo("640");
+        assertThat(t.w.canvas.isFocused()).as("and so does Escape").isTrue();
+        assertThat(t.studio.board().size()).isEqualTo(new Point(640, 480));
         t.run("undo");
         assertThat(t.studio.board().size().y()).isEqualTo(400);
         assertThat(t.shown("field-canvas-h")).isEqualTo("400");

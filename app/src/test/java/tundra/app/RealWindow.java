@@ -46,6 +46,7 @@ final class RealWindow implements AutoCloseable, Asker {
     String words;
     /** Presses and releases that reached the window. */
     private volatile int heard;
+    private volatile boolean movesAreLost;
 
     RealWindow() throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-test").toString());
@@ -66,6 +67,12 @@ final class RealWindow implements AutoCloseable, Asker {
                 if (e.getEventType() == javafx.scene.input.KeyEvent.KEY_PRESSED || e.getEventType() == javafx.scene.input.KeyEvent.KEY_RELEASED
                         || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_PRESSED || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_RELEASED) {
                     heard++;
+                }
+            });
+            stage.addEventFilter(javafx.scene.input.MouseEvent.MOUSE_RELEASED, e -> movesAreLost = false);
+            stage.addEventFilter(javafx.scene.input.MouseEvent.MOUSE_DRAGGED, e -> {
+                if (movesAreLost) {
+                    e.consume();
                 }
             });
             window.open(stage, 1280, 800);
@@ -225,6 +232,19 @@ final class RealWindow implements AutoCloseable, Asker {
         for (int i = 1; i <= 6; i++) {
             moveTo(from.lerp(to, i / 6.0));
         }
+    }
+
+    /** A quick hand: pressed, one far move that the window never hears of, and let go there. */
+    void flick(Point from, Point to) throws Exception {
+        moveTo(from);
+        down();
+        movesAreLost = true;
+        robot(() -> {
+            robot.mouseMove(to.x(), to.y());
+            robot.mouseRelease(MouseButton.PRIMARY);
+        });
+        until(() -> !movesAreLost);
+        settle();
     }
 
     void drag(Point from, Point to) throws Exception {

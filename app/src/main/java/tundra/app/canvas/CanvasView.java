@@ -31,7 +31,8 @@ public final class CanvasView extends Pane {
     private final ToolBox tools;
     private final ImageView image = new ImageView();
     private final Canvas overlay = new Canvas();
-    private final RenderLoop loop = new RenderLoop(image);
+    private Consumer<RuntimeException> onProblem = e -> { };
+    private final RenderLoop loop = new RenderLoop(image, e -> onProblem.accept(e));
     private final AnimationTimer pulse;
     private Viewport viewport = new Viewport(1, Point.ZERO);
     private final Rulers rulers;
@@ -103,6 +104,11 @@ public final class CanvasView extends Pane {
     /** Shows a menu where the right button was pressed. */
     public void onMenu(Consumer<MouseEvent> menu) {
         onMenu = menu;
+    }
+
+    /** Hears why the picture could not be painted. */
+    public void onProblem(Consumer<RuntimeException> told) {
+        onProblem = told;
     }
 
     /** Runs whenever the part that is seen may have changed. */

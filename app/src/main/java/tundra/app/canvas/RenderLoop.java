@@ -9,6 +9,7 @@ import java.nio.IntBuffer;
 import java.util.ArrayDeque;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelBuffer;
@@ -52,9 +53,12 @@ final class RenderLoop implements AutoCloseable {
     private boolean open = true;
     private volatile long painted;
     private volatile String problem;
+    private final Consumer<RuntimeException> onProblem;
 
-    RenderLoop(ImageView view) {
+    /** @param onProblem hears on the interface thread why a frame could not be painted, once for each reason */
+    RenderLoop(ImageView view, Consumer<RuntimeException> onProblem) {
         this.view = view;
+        this.onProblem = onProblem;
         thread = new Thread(this::run, "render");
         thread.setDaemon(true);
         thread.start();
@@ -106,6 +110,7 @@ final class RenderLoop implements AutoCloseable {
                     Request now = r;
                     p.bands.paint(c -> paint(now, c, store, surround));
                     painted++;
+                    problem = null;
                     Picture dropped = ready.getAndSet(p);
                     if (dropped != null) {
                         give(dropped);
@@ -121,10 +126,12 @@ final class RenderLoop implements AutoCloseable {
         }
     }
 
+    /** What can't be painted is told once, and leaves no older picture standing in its place. */
     private void report(RuntimeException e) {
+        Platform.runLater(() -> view.setImage(null));
         if (!String.valueOf(e).equals(problem)) {
             problem = String.valueOf(e);
-            System.err.println("A frame could not be painted: " + e);
+            Platform.runLater(() -> onProblem.accept(e));
         }
     }
 
@@ -133,12 +140,16 @@ final class RenderLoop implements AutoCloseable {
         store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height, r.inMotion);
         // what lies outside of the canvas is seen through the surround, since it is not published
         surround.setColor(r.surround & 0xFFFFFF | 0xEE000000);
-        float x0 = (float) r.x, y0 = (float) r.y;
-        float x1 = (float) (r.x + r.frame.size().x() * r.scale), y1 = (float) (r.y + r.frame.size().y() * r.scale);
-        c.drawRect(Rect.makeLTRB(0, 0, r.width, Math.max(0, y0)), surround);
-        c.drawRect(Rect.makeLTRB(0, Math.min(r.height, y1), r.width, r.height), surround);
-        c.drawRect(Rect.makeLTRB(0, Math.max(0, y0), Math.max(0, x0), Math.min(r.height, y1)), surround);
-        c.drawRect(Rect.makeLTRB(Math.min(r.width, x1), Math.max(0, y0), r.width, Math.min(r.height, y1)), surround);
+        float x0 = within(r.x, r.width), y0 = within(r.y, r.height);
+        float x1 = within(r.x + r.frame.size().x() * r.scale, r.width), y1 = within(r.y + r.frame.size().y() * r.scale, r.height);
+        c.drawRect(Rect.makeLTRB(0, 0, r.width, y0), surround);
+        c.drawRect(Rect.makeLTRB(0, y1, r.width, r.height), surround);
+        c.drawRect(Rect.makeLTRB(0, y0, x0, y1), surround);
+        c.drawRect(Rect.makeLTRB(x1, y0, r.width, y1), surround);
+    }
+
+    private static float within(double v, int side) {
+        return (float) Math.max(0, Math.min(side, v));
     }
 
     private Picture take(int w, int h) {

@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.WholeDrags;
 import tundra.app.widget.Words;
 import tundra.core.model.Color;
 import tundra.core.model.ColorsUsed;
@@ -61,6 +62,8 @@ final class PaintPopover {
         box.getChildren().addAll(title, kinds(gradients), gradientPart, picker, used(), shelfPart());
         gradientPart.getChildren().addAll(stops, spreadRow());
         popup.getContent().add(box);
+        WholeDrags.in(box);
+        WholeDrags.in(box);
         refresh();
     }
 

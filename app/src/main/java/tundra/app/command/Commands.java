@@ -78,14 +78,16 @@ public final class Commands {
                 .findFirst().orElse(null);
     }
 
-    /** Enabled commands whose name holds all words of the query; those that start with it come first. */
-    public List<Command> find(String query) {
-        String q = query.strip().toLowerCase(Locale.ROOT);
+    /** What was found; with nothing found the nearest to it. */
+    public record Found(List<Command> commands, boolean nearest) {}
+
+    /** Enabled commands by their names and by other words for them, best first. */
+    public Found find(String query) {
         var all = new ArrayList<>(byId.values());
         more.forEach(m -> all.addAll(m.get()));
-        return all.stream().filter(c -> c.enabled().getAsBoolean())
-                .filter(c -> List.of(q.split("\\s+")).stream().allMatch(w -> c.name().get().toLowerCase(Locale.ROOT).contains(w)))
-                .sorted(java.util.Comparator.comparing(c -> !c.name().get().toLowerCase(Locale.ROOT).startsWith(q)))
-                .toList();
+        List<Command> enabled = all.stream().filter(c -> c.enabled().getAsBoolean()).toList();
+        var search = new Search(query);
+        List<Command> found = search.in(enabled);
+        return found.isEmpty() ? new Found(search.nearest(enabled), true) : new Found(found, false);
     }
 }

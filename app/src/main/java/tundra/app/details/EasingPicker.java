@@ -21,6 +21,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.WholeDrags;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
 import tundra.core.motion.NamedEasing;
@@ -117,6 +118,7 @@ final class EasingPicker {
         box.getStyleClass().addAll("root-colors", "popover");
         box.getStylesheets().setAll(below.getScene().getStylesheets());
         popup.getContent().add(box);
+        WholeDrags.in(box);
         point(candidate);
         var at = below.localToScreen(0, 30);
         var window = below.getScene().getWindow();

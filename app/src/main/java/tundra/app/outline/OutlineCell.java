@@ -32,6 +32,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
     protected void updateItem(OutlinePanel.Row row, boolean empty) {
         super.updateItem(row, empty);
         getStyleClass().removeAll("picked", "dim");
+        mark();
         setGraphic(null);
         setPrefWidth(0);
         if (empty || row == null) {
@@ -63,6 +64,15 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
                 toggle(e.hidden() ? Icon.EYE_OFF : Icon.EYE, e.hidden(), (e.hidden() ? "Show " : "Hide ") + e.name(),
                         () -> studio.edit((e.hidden() ? "Show " : "Hide ") + e.name(), b -> b.mapElement(e.id(), x -> x.withHidden(!e.hidden())))));
         setGraphic(line);
+    }
+
+    /** Shows whether what is dragged would go here. */
+    void mark() {
+        getStyleClass().removeAll("drop-above", "drop-below", "drop-into");
+        String at = getItem() == null || isEmpty() ? null : panel.dropOn(getItem().element());
+        if (at != null) {
+            getStyleClass().add("drop-" + at);
+        }
     }
 
     private static Caption name(Element e) {

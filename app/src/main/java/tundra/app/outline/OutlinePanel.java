@@ -43,7 +43,8 @@ public final class OutlinePanel extends VBox {
     private String renaming;
     private String pressed;
     private double pressedY;
-    private OutlineCell target;
+    /** The element that the dragged row would go to; null for none. Rows come and go meanwhile, elements are known by their ids. */
+    private String target;
     private final PauseTransition soon = new PauseTransition(Duration.millis(140));
     private Where where;
 
@@ -208,11 +209,29 @@ public final class OutlinePanel extends VBox {
         mark(null, null);
         for (javafx.scene.Node n : list.lookupAll(".list-cell")) {
             var b = n.localToScene(n.getLayoutBounds());
-            if (n instanceof OutlineCell c && c.getItem() != null && e.getSceneY() >= b.getMinY() && e.getSceneY() < b.getMaxY()
+            if (n instanceof OutlineCell c && c.getItem() != null && !c.isEmpty() && e.getSceneY() >= b.getMinY() && e.getSceneY() < b.getMaxY()
                     && !c.getItem().element().id().equals(pressed)) {
-                mark(c, where(c.getItem().element(), (e.getSceneY() - b.getMinY()) / b.getHeight()));
+                Row row = c.getItem();
+                Where at = where(row.element(), (e.getSceneY() - b.getMinY()) / b.getHeight());
+                mark(at == Where.BELOW ? outward(row, e.getSceneX() - b.getMinX()) : row.element().id(), at);
             }
         }
+    }
+
+    /** Below the last row of a group the pointer's place from the left tells which of the groups that end there is meant. */
+    private String outward(Row row, double x) {
+        List<String> path = studio.paths().path(row.element().id()), rows = list.getItems().stream().map(r -> r.element().id()).toList();
+        int at = list.getItems().indexOf(row), depth = row.depth();
+        int next = at + 1 < rows.size() ? list.getItems().get(at + 1).depth() : 0;
+        String id = row.element().id();
+        for (int i = path.size() - 2; i >= 0 && depth > next && x < 24 + depth * 14; i--) {
+            // a drawing has no row of its own
+            if (rows.contains(path.get(i))) {
+                depth--;
+                id = path.get(i);
+            }
+        }
+        return id;
     }
 
     private static Where where(Element onto, double height) {
@@ -222,23 +241,37 @@ public final class OutlinePanel extends VBox {
         return height < 0.5 ? Where.ABOVE : Where.BELOW;
     }
 
-    private void mark(OutlineCell cell, Where at) {
-        if (target != null) {
-            target.getStyleClass().removeAll("drop-above", "drop-below", "drop-into");
-        }
-        target = cell;
+    private void mark(String element, Where at) {
+        target = element;
         where = at;
-        if (cell != null) {
-            cell.getStyleClass().add("drop-" + at.name().toLowerCase(java.util.Locale.ROOT));
-        }
+        list.lookupAll(".list-cell").forEach(n -> {
+            if (n instanceof OutlineCell c) {
+                c.mark();
+            }
+        });
+    }
+
+    /** How a row shows that what is dragged goes there: the end of a style class; null for not at all. */
+    String dropOn(Element e) {
+        return e.id().equals(target) ? where.name().toLowerCase(java.util.Locale.ROOT) : null;
     }
 
     private void release() {
-        if (pressed != null && target != null) {
-            drop(pressed, target.getItem().element(), where);
+        Element moved = pressed == null ? null : studio.board().find(pressed), onto = target == null ? null : studio.board().find(target);
+        Where at = where;
+        giveUp();
+        // either may be gone meanwhile
+        if (moved != null && onto != null) {
+            drop(moved.id(), onto, at);
         }
+    }
+
+    /** Lets go of a dragged row; says whether there was one. */
+    public boolean giveUp() {
+        boolean any = pressed != null && target != null;
         pressed = null;
         mark(null, null);
+        return any;
     }
 
     private void select(String id, boolean range, boolean toggle) {

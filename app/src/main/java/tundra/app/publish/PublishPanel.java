@@ -120,7 +120,7 @@ public final class PublishPanel extends VBox {
         if (folder == null) {
             return;
         }
-        Project project = studio.project();
+        Project project = studio.kept();
         Path to = folder;
         cancelled.set(false);
         make.setDisable(true);

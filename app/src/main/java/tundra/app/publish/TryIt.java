@@ -19,8 +19,8 @@ public final class TryIt implements AutoCloseable {
     private final List<PreviewServer.LogLine> log = new ArrayList<>();
     private final List<Runnable> listeners = new ArrayList<>();
 
-    /** The page's address, compiled anew when the project changed. */
-    public String url(Project project) throws IOException {
+    /** The page's address, compiled anew when the project changed: not for the interface thread. */
+    public synchronized String url(Project project) throws IOException {
         if (server == null) {
             server = new PreviewServer(line -> Platform.runLater(() -> add(line)));
         }
@@ -62,7 +62,7 @@ public final class TryIt implements AutoCloseable {
     }
 
     @Override
-    public void close() {
+    public synchronized void close() {
         if (server != null) {
             server.close();
         }

@@ -11,6 +11,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.web.WebView;
 import tundra.app.studio.Studio;
+import tundra.app.window.Jobs;
 import tundra.core.geometry.Point;
 
 /** The published page inside Tundra. The engine is made when it is first needed, since that takes a while. */
@@ -19,11 +20,19 @@ public final class TryView extends BorderPane {
     private final TryIt tryIt;
     private final StackPane stage = new StackPane();
     private final Button back;
+    private final Jobs jobs;
+    private final Label waiting = new Label("Making the page…");
+    private int asked;
     private WebView web;
 
-    public TryView(Studio studio, TryIt tryIt, Runnable openInBrowser, Runnable leave) {
+    public TryView(Studio studio, TryIt tryIt, Jobs jobs, Runnable openInBrowser, Runnable leave) {
         this.studio = studio;
         this.tryIt = tryIt;
+        this.jobs = jobs;
+        waiting.setId("try-waiting");
+        waiting.getStyleClass().add("quiet");
+        waiting.setVisible(false);
+        stage.getChildren().add(waiting);
         setId("try-view");
         getStyleClass().add("try-view");
         var words = new Label("The real page. This view shows all that this piece uses; it could not show blend modes, nor masks or filters"
@@ -61,23 +70,45 @@ public final class TryView extends BorderPane {
         back.setManaged(on);
     }
 
-    /** Loads the page as the project is now. */
+    /** Makes the page of the project as it is now, off the interface thread, and loads it. */
     public void run() {
-        try {
-            if (web == null) {
-                web = new WebView();
-                web.setId("try-web");
-                web.setContextMenuEnabled(false);
-                web.setPageFill(javafx.scene.paint.Color.TRANSPARENT);
-                stage.getChildren().setAll(new javafx.scene.Group(web));
+        asked++;
+        int mine = asked;
+        var project = studio.kept();
+        tryIt.clear();
+        waiting.setVisible(true);
+        jobs.run(() -> {
+            try {
+                return new Made(tryIt.url(project), null);
+            } catch (IOException | RuntimeException e) {
+                return new Made(null, e.getMessage() == null ? e.toString() : e.getMessage());
             }
-            tryIt.clear();
-            web.getEngine().load(tryIt.url(studio.project()) + "?" + System.nanoTime());
-            fit();
-        } catch (IOException e) {
-            stage.getChildren().setAll(new Label("The page can't be run here: " + e.getMessage()));
+        }, made -> {
+            // only the newest one, and not after it was left
+            if (mine == asked) {
+                waiting.setVisible(false);
+                show(made);
+            }
+        });
+    }
+
+    private record Made(String url, String problem) {}
+
+    private void show(Made made) {
+        if (made.problem != null) {
+            stage.getChildren().setAll(new Label("The page can't be run here: " + made.problem));
             web = null;
+            return;
         }
+        if (web == null) {
+            web = new WebView();
+            web.setId("try-web");
+            web.setContextMenuEnabled(false);
+            web.setPageFill(javafx.scene.paint.Color.TRANSPARENT);
+            stage.getChildren().setAll(new javafx.scene.Group(web), waiting);
+        }
+        web.getEngine().load(made.url + "?" + System.nanoTime());
+        fit();
     }
 
     public WebView web() {
@@ -86,6 +117,7 @@ public final class TryView extends BorderPane {
 
     /** Stops the page, so that it takes no time while it is not seen. */
     public void stop() {
+        asked++;
         if (web != null) {
             web.getEngine().load("about:blank");
         }

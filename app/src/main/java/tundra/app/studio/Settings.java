@@ -6,12 +6,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
+import java.util.function.Consumer;
 
 /** What Tundra remembers between runs: the theme, recent files, the last output folder. Losing it loses no work. */
 public final class Settings {
     private static final int RECENT = 8;
     private final Path file;
     private final Properties values = new Properties();
+    private Consumer<String> onProblem = words -> { };
 
     /** From the folder of the system property {@code tundra.config}, else the user's configuration folder. */
     public static Settings load() {
@@ -30,6 +32,11 @@ public final class Settings {
             // nothing remembered yet, or unreadable: start afresh
             values.clear();
         }
+    }
+
+    /** Hears the one sentence of what could not be kept. */
+    public void onProblem(Consumer<String> told) {
+        onProblem = told;
     }
 
     public boolean dark() {
@@ -119,7 +126,7 @@ public final class Settings {
             }
         } catch (IOException e) {
             // not remembered this time; the work itself is not here
-            System.err.println("Settings can't be kept in " + file + ": " + e.getMessage());
+            onProblem.accept("What Tundra remembers between runs can't be kept in “" + file.getFileName() + "”: " + e.getMessage() + ". Your work is not touched by this.");
         }
     }
 }

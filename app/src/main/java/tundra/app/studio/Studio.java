@@ -37,6 +37,8 @@ import tundra.render.Fonts;
  */
 public final class Studio {
     private History history;
+    /** What is shown in place of the project without being part of it; null for nothing. */
+    private Project preview;
     private Project saved;
     private Path file;
     private String sceneId;
@@ -88,6 +90,11 @@ public final class Studio {
         frameListeners.add(listener);
     }
 
+    /** No longer tells a listener anything. */
+    public void unlisten(Consumer<Set<Aspect>> listener) {
+        listeners.remove(listener);
+    }
+
     public void changed(Aspect... aspects) {
         if (pending.isEmpty()) {
             Platform.runLater(this::tell);
@@ -111,6 +118,7 @@ public final class Studio {
 
     private void take(Project project, Path from) {
         history = new History(project);
+        preview = null;
         saved = from == null ? null : project;
         file = from;
         builder = null;
@@ -123,8 +131,30 @@ public final class Studio {
         timelineId = board().main().id();
     }
 
+    /** The project as it is shown, with what is only tried. */
     public Project project() {
+        return preview != null ? preview : history.project();
+    }
+
+    /** The project without what is only tried: what is saved and published. */
+    public Project kept() {
         return history.project();
+    }
+
+    /** Shows another board without changing the project; null ends that, and so does the next change. */
+    public void preview(Board board) {
+        preview = board == null ? null : kept().mapBoard(sceneId, b -> board);
+        settle();
+    }
+
+    private void dropPreview() {
+        if (preview != null) {
+            preview(null);
+        }
+    }
+
+    public boolean previewing() {
+        return preview != null;
     }
 
     public Path file() {
@@ -133,7 +163,7 @@ public final class Studio {
 
     /** Whether something would be lost by closing. A fresh, untouched project is nothing to lose. */
     public boolean unsaved() {
-        return saved == null ? history.undoName() != null : saved != project();
+        return saved == null ? history.undoName() != null : saved != kept();
     }
 
     public void savedAs(Path to, Project what) {
@@ -197,6 +227,7 @@ public final class Studio {
 
     /** Changes the scene's board. Changes with the same merge object become one step of undo. */
     public void edit(String name, Object merge, UnaryOperator<Board> change) {
+        dropPreview();
         Board before = board(), after = change.apply(before);
         if (after != before && !after.equals(before)) {
             editProject(name, merge, p -> p.mapBoard(sceneId, b -> after));
@@ -204,7 +235,15 @@ public final class Studio {
     }
 
     public void editProject(String name, Object merge, UnaryOperator<Project> change) {
-        history.add(name, change.apply(project()), merge);
+        Board tried = preview == null ? null : board();
+        Board was = kept().scene(sceneId).board();
+        preview = null;
+        history.add(name, change.apply(kept()), merge);
+        // what is tried stays as long as the board beneath it does
+        Scene scene = kept().scene(sceneId);
+        if (tried != null && scene != null && scene.board() == was) {
+            preview = kept().mapBoard(sceneId, b -> tried);
+        }
         settle();
     }
 
@@ -226,20 +265,31 @@ public final class Studio {
         return builder().valueAt(element, p, playhead);
     }
 
+    /** A board after a drag that leads from the value that was seen to another one. */
+    public <T> Board drag(Board b, String element, Property<T> p, T from, T to) {
+        return propertyEdit(element, p).drag(b, element, p, from, to);
+    }
+
+    /** Takes the newest change back, or what is only tried. */
     public boolean undo() {
+        if (previewing()) {
+            preview(null);
+            return true;
+        }
         boolean did = history.undo();
         settle();
         return did;
     }
 
     public boolean redo() {
+        preview = null;
         boolean did = history.redo();
         settle();
         return did;
     }
 
     public String undoName() {
-        return history.undoName();
+        return previewing() ? "what is tried" : history.undoName();
     }
 
     public String redoName() {
@@ -248,6 +298,7 @@ public final class Studio {
 
     /** Does a drag's step anew for its next event: what it did before is taken back, and nobody hears of that. */
     public void again(String name, Object merge, UnaryOperator<Board> change) {
+        dropPreview();
         Project before = project();
         history.cancel(merge);
         Project from = project();
@@ -259,6 +310,7 @@ public final class Studio {
 
     /** Takes back a drag that was given up. */
     public void cancel(Object merge) {
+        dropPreview();
         history.cancel(merge);
         settle();
     }

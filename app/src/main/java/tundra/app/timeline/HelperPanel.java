@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -12,6 +14,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
@@ -34,12 +37,16 @@ public final class HelperPanel extends VBox {
     private final Playback playback;
     private final Helper helper;
     private final Runnable leave;
-    private final Object merge = new Object();
     private final double[] numbers;
-    private final List<String> elements;
-    private final long at;
-    private final Board start;
+    private List<String> elements;
+    private long at;
+    private Board start;
+    /** What the numbers make; null while they make nothing. */
+    private Board written;
+    private boolean left;
+    private final Label title = new Label();
     private final Label told = new Label();
+    private final Consumer<Set<Aspect>> follow = what -> follow();
 
     /** @param leave takes the panel away */
     public HelperPanel(Studio studio, Playback playback, Helper helper, Runnable leave) {
@@ -48,17 +55,12 @@ public final class HelperPanel extends VBox {
         this.helper = helper;
         this.leave = leave;
         Used last = LAST.get(helper.name());
-        var chosen = ordered();
-        boolean again = last != null && last.after.equals(studio.board()) && last.elements.equals(chosen);
-        elements = chosen;
-        at = again ? last.at : studio.playhead();
-        start = again ? last.before : studio.board();
         numbers = last != null ? last.numbers.clone() : helper.params().stream().mapToDouble(Param::standard).toArray();
         setId("helper-panel");
         getStyleClass().addAll("popover", "helper-panel");
         setSpacing(8);
         setMaxSize(270, Region.USE_PREF_SIZE);
-        var title = new Label(helper.name());
+        title.setId("helper-title");
         title.getStyleClass().add("heading");
         var says = new Label(helper.says());
         says.getStyleClass().add("quiet");
@@ -82,7 +84,36 @@ public final class HelperPanel extends VBox {
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         getChildren().addAll(told, new HBox(6, play, gap, cancel, take));
+        begin();
+        studio.listen(follow);
+    }
+
+    /** Takes what is selected now. */
+    private void begin() {
+        Used last = LAST.get(helper.name());
+        elements = ordered();
+        boolean again = last != null && last.after.equals(studio.board()) && last.elements.equals(elements);
+        at = again ? last.at : studio.playhead();
+        start = again ? last.before : studio.board();
+        title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size() + " elements"));
         apply();
+    }
+
+    /** Goes to what was selected meanwhile; leaves when nothing is, or when something else changed the piece. */
+    private void follow() {
+        if (left) {
+            return;
+        }
+        if (written != null && !studio.previewing()) {
+            leaveIt();
+        } else if (!ordered().equals(elements)) {
+            studio.preview(null);
+            if (studio.selection().isEmpty()) {
+                leaveIt();
+            } else {
+                begin();
+            }
+        }
     }
 
     /** The selected elements as the outline lists them, from the top. */
@@ -138,16 +169,18 @@ public final class HelperPanel extends VBox {
     }
 
     private void apply() {
-        studio.cancel(merge);
+        written = null;
+        studio.preview(null);
         String why = helper.refuses(job());
         if (why != null) {
             told.setText(why);
             return;
         }
         try {
-            var written = helper.apply(job(), numbers);
-            studio.edit(helper.name(), merge, b -> written.board());
-            told.setText(written.length() == 0 ? "" : "Takes " + tundra.core.edit.TimeText.seconds(written.length()) + " from "
+            var made = helper.apply(job(), numbers);
+            written = made.board();
+            studio.preview(written);
+            told.setText(made.length() == 0 ? "" : "Takes " + tundra.core.edit.TimeText.seconds(made.length()) + " from "
                     + tundra.core.edit.TimeText.seconds(at) + " on.");
         } catch (IllegalArgumentException e) {
             told.setText("These numbers make no move; nothing was changed.");
@@ -160,16 +193,32 @@ public final class HelperPanel extends VBox {
         playback.play();
     }
 
-    private void take() {
-        playback.stop();
+    /** Writes the keys: one step of undo. */
+    public void take() {
+        if (written == null) {
+            leaveIt();
+            return;
+        }
+        Board made = written;
+        end();
+        studio.edit(helper.name(), b -> made);
         LAST.put(helper.name(), new Used(numbers.clone(), elements, at, start, studio.board()));
         leave.run();
     }
 
-    /** Takes everything back. */
+    /** Changes nothing. */
     public void leaveIt() {
-        playback.stop();
-        studio.cancel(merge);
+        boolean shown = studio.previewing();
+        end();
+        if (shown) {
+            studio.preview(null);
+        }
         leave.run();
+    }
+
+    private void end() {
+        left = true;
+        playback.stop();
+        studio.unlisten(follow);
     }
 }

@@ -8,6 +8,7 @@ import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Frame;
+import tundra.core.frame.HitTest;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Element;
@@ -18,11 +19,14 @@ import tundra.core.model.Property;
 
 /**
  * Places the gradients of the selected element by handles: start, end, the second radius and the focus of a radial one, and the
- * stops between. A press elsewhere on a shape with a gradient draws its line anew. Shift keeps to steps of 15°.
+ * stops between. A drag elsewhere draws its line anew, and makes a gradient from the colour of a shape that has none yet. Shift keeps
+ * to steps of 15°.
  */
 public final class GradientTool implements Tool {
     private static final double NEAR = 8;
+    private static final double START = 3;
     private final Studio studio;
+    private final Paints paints;
     private Grip grip;
     private Object merge;
 
@@ -49,18 +53,18 @@ public final class GradientTool implements Tool {
         }
     }
 
-    public GradientTool(Studio studio) {
+    public GradientTool(Studio studio, Paints paints) {
         this.studio = studio;
+        this.paints = paints;
     }
 
     private List<Shown> shown() {
         var out = new ArrayList<Shown>();
         Element e = studio.selected();
-        Frame.Placed placed = e == null ? null : studio.frame().find(e.id());
-        if (placed != null) {
+        if (e != null) {
             for (Property<Paint> p : List.of(Properties.FILL, Properties.STROKE)) {
-                if (Properties.of(e.content()).contains(p) && studio.valueAt(e.id(), p) instanceof Gradient g) {
-                    out.add(new Shown(p, g, placed.node().box(), placed.toCanvas()));
+                if (Properties.of(e.content()).contains(p) && studio.valueAt(e.id(), p) instanceof Gradient g && placed(e, p, g) instanceof Shown s) {
+                    out.add(s);
                 }
             }
         }
@@ -76,11 +80,35 @@ public final class GradientTool implements Tool {
                 return;
             }
         }
+        Shown s = drawn(p);
+        grip = s == null ? null : new Grip(s.property, Part.WHOLE, 0, s.fraction(p.at()), s.gradient);
+    }
+
+    /** The gradient that a drag draws anew: of the selected element, else of the topmost one under the pointer. */
+    private Shown drawn(Pointer p) {
         var all = shown();
         if (!all.isEmpty()) {
-            Shown s = all.getFirst();
-            grip = new Grip(s.property, Part.WHOLE, 0, s.fraction(p.at()), s.gradient);
+            return all.getFirst();
         }
+        if (studio.selected() == null) {
+            var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
+            if (!under.isEmpty()) {
+                studio.select(List.of(under.getFirst().getLast()));
+            }
+        }
+        Element e = studio.selected();
+        if (e == null || e.locked() || !Properties.of(e.content()).contains(Properties.FILL)) {
+            return null;
+        }
+        all = shown();
+        var color = studio.valueAt(e.id(), Properties.FILL).main();
+        var from = color.visible() ? color : paints.fill.main();
+        return !all.isEmpty() ? all.getFirst() : placed(e, Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, from), new Gradient.Stop(1, from.withAlpha(0)))));
+    }
+
+    private Shown placed(Element e, Property<Paint> p, Gradient g) {
+        Frame.Placed placed = studio.frame().find(e.id());
+        return placed == null || !placed.toCanvas().invertible() ? null : new Shown(p, g, placed.node().box(), placed.toCanvas());
     }
 
     private static Grip at(Shown s, Pointer p) {
@@ -117,12 +145,13 @@ public final class GradientTool implements Tool {
         if (grip == null || e == null) {
             return;
         }
-        Shown s = shown().stream().filter(x -> x.property == grip.property).findFirst().orElse(null);
-        if (s == null) {
+        Shown s = placed(e, grip.property, grip.before);
+        if (s == null || grip.part == Part.WHOLE && s.at(grip.from).minus(p.at()).times(p.viewport().zoom()).length() < START) {
             return;
         }
         Gradient next = changed(s, p);
-        studio.again("Place gradient of " + e.name(), merge, b -> studio.set(b, e.id(), grip.property, next));
+        String name = grip.part == Part.WHOLE ? "Draw gradient on " : "Place gradient of ";
+        studio.again(name + e.name(), merge, b -> studio.set(b, e.id(), grip.property, next));
     }
 
     private Gradient changed(Shown s, Pointer p) {

@@ -52,6 +52,11 @@ final class Handles {
         return best;
     }
 
+    /** Where the knob stands that turns all that lies in a box of the canvas. */
+    static Point knob(Rect r, Viewport v) {
+        return v.toView(new Point(r.centre().x(), r.y())).plus(new Point(0, -KNOB));
+    }
+
     /** Where the turning knob stands: above the middle of the top edge. */
     static Point knob(Frame.Placed placed, Viewport v) {
         Point box = placed.node().box();

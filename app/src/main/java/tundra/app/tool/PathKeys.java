@@ -69,14 +69,37 @@ public final class PathKeys {
                 }
             }
         }
-        for (Key<Point> k : path.keys()) {
-            if (near(p, m.apply(k.value()), REACH)) {
-                var ref = new Keys.Ref(e.id(), Properties.POSITION, k.time());
-                // with Alt a handle is pulled out of the key
-                return new Grip(ref, p.alt() && studio.keys().contains(ref) ? Part.OUT : Part.KEY, k, timeline);
-            }
+        Key<Point> k = bead(p, e, path, m);
+        if (k != null) {
+            var ref = new Keys.Ref(e.id(), Properties.POSITION, k.time());
+            // with Alt a handle is pulled out of the key
+            return new Grip(ref, p.alt() && studio.keys().contains(ref) ? Part.OUT : Part.KEY, k, timeline);
         }
         return between(p, e, track, path, m, timeline);
+    }
+
+    /**
+     * The key under the pointer: the one at the playhead before others, of those the nearest. One that lies where the element itself is
+     * taken hold of does not count while the playhead stands elsewhere, since a press there means the element.
+     */
+    private Key<Point> bead(Pointer p, Element e, MotionPath path, Affine m) {
+        Frame.Placed placed = studio.frame().find(e.id());
+        Point pivot = placed == null ? null : p.viewport().toView(placed.toCanvas().apply(studio.valueAt(e.id(), Properties.PIVOT).times(placed.node().box())));
+        Key<Point> best = null;
+        double least = REACH;
+        for (Key<Point> k : path.keys()) {
+            Point at = p.viewport().toView(m.apply(k.value()));
+            double d = at.distance(p.view());
+            if (k.time() == studio.playhead() && d <= REACH) {
+                return k;
+            }
+            boolean under = pivot != null && pivot.distance(at) <= REACH;
+            if (!under && d <= least) {
+                least = d;
+                best = k;
+            }
+        }
+        return best;
     }
 
     /** A place on the line where a key can be added: beside the art of the element, which a press there means. */

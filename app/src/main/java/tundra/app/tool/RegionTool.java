@@ -14,18 +14,24 @@ import tundra.core.draw.RegionNet;
 import tundra.core.edit.Arrange;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.HitTest;
 import tundra.core.frame.Mark;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Inside;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Fills the region that strokes enclose around a click with a new shape beneath them. The net of the drawing is kept and made off the interface thread. */
 public final class RegionTool implements Tool {
+    /** How far two boxes of the same region may lie apart, in px. */
+    private static final double SAME = 1;
     private final Studio studio;
     private final Paints paints;
     private final ToolOptions options;
@@ -87,18 +93,38 @@ public final class RegionTool implements Tool {
             if (region == null) {
                 tell.accept("Strokes don't enclose this place. A larger gap in the tool's options bridges openings.");
             } else if (studio.frame() == at) {
-                fill(region);
+                fill(region, p.at());
             }
         }));
     }
 
-    private void fill(Outline region) {
-        Element e = Drawing.path("Fill", region, Values.NONE.with(Properties.FILL, paints.fill.visible() ? paints.fill : paints.stroke));
+    private void fill(Outline region, Point at) {
+        Paint paint = paints.fill.visible() ? paints.fill : paints.stroke;
+        Element filled = filled(region, at);
+        if (filled != null) {
+            studio.edit("Recolour " + filled.name(), b -> studio.set(b, filled.id(), Properties.FILL, paint));
+            return;
+        }
+        Element e = Drawing.path("Fill", region, Values.NONE.with(Properties.FILL, paint));
         if (e != null) {
             Frame seen = studio.frame();
             studio.edit("Fill region", b -> Arrange.beneathStrokes(studio.add(b, e), e.id(), seen, region.bounds()));
             hover = null;
         }
+    }
+
+    /** What fills the region already: an area without a stroke that is as large; null for none. */
+    private Element filled(Outline region, Point at) {
+        Rect wanted = region.bounds();
+        for (List<String> path : HitTest.under(studio.frame(), at, 0)) {
+            Element e = studio.board().find(path.getLast());
+            Rect box = studio.frame().find(path.getLast()).bounds();
+            double off = Math.max(box.topLeft().distance(wanted.topLeft()), box.bottomRight().distance(wanted.bottomRight()));
+            if (e.content() instanceof Content.Path && !studio.valueAt(e.id(), Properties.STROKE).visible() && off <= SAME) {
+                return e;
+            }
+        }
+        return null;
     }
 
     @Override

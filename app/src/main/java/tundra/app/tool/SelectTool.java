@@ -18,6 +18,7 @@ import tundra.core.edit.Placing;
 import tundra.core.edit.Resizing;
 import tundra.core.edit.ResizingSeveral;
 import tundra.core.edit.Snapping;
+import tundra.core.edit.TurningSeveral;
 import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Affine;
@@ -62,6 +63,8 @@ public final class SelectTool implements Tool {
 
         record Marquee(Point from, Point to, boolean add) implements Gesture {}
 
+        record TurnSeveral(Point centre, double pointer, TurningSeveral turning, Object merge) implements Gesture {}
+
         record Several(Point from, ResizingSeveral resizing, Object merge) implements Gesture {}
 
         /** Selects letters of the text that is being typed. */
@@ -86,51 +89,78 @@ public final class SelectTool implements Tool {
             return;
         }
         Frame frame = studio.frame();
-        Element one = studio.selected();
-        Frame.Placed placed = one == null || one.locked() ? null : frame.find(one.id());
-        if (studio.desk() == Desk.ANIMATE && pathKeys.at(p) instanceof PathKeys.Grip grip) {
+        gesture = onHandle(p, frame);
+        if (gesture == null && studio.desk() == Desk.ANIMATE && pathKeys.at(p) instanceof PathKeys.Grip grip) {
             var merge = new Object();
             boolean made = grip.part() == PathKeys.Part.NEW;
             PathKeys.Grip held = pathKeys.choose(grip, merge);
             gesture = new Gesture.Key(held, p.at(), made ? studio.board() : null, merge);
-            return;
         }
+        if (gesture == null) {
+            pressElement(p, frame);
+        }
+    }
+
+    /** What a handle of the selection does that lies under the pointer; null for none. */
+    private Gesture onHandle(Pointer p, Frame frame) {
+        Element one = studio.selected();
+        Frame.Placed placed = one == null || one.locked() ? null : frame.find(one.id());
         if (placed != null) {
-            if (Handles.knob(placed, p.viewport()).distance(p.view()) <= Handles.REACH) {
-                Values v = studio.builder().valuesAt(one.id(), studio.playhead());
-                Point centre = placed.toCanvas().apply(v.get(Properties.PIVOT).times(placed.node().box()));
-                gesture = new Gesture.Turn(one.id(), centre, angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
-                return;
-            }
-            Point fraction = studio.valueAt(one.id(), Properties.PIVOT), pivot = fraction.times(placed.node().box());
-            // in the middle of the art a press means the art, unless Ctrl is held
-            if (p.viewport().toView(placed.toCanvas().apply(pivot)).distance(p.view()) <= Handles.REACH
-                    && (p.ctrl() || fraction.distance(new Point(0.5, 0.5)) > 0.02)) {
-                gesture = new Gesture.Pivot(one.id(), placed.node().toParent(), placed.toCanvas(), placed.node().box(), new Object());
-                return;
-            }
-            Handles.Handle h = Handles.at(Handles.of(placed, p.viewport()), p.view());
-            if (h != null && options.bounds && one.content() instanceof Content.Parent) {
-                gesture = new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
-                return;
-            }
-            if (h != null) {
-                Values v = studio.builder().valuesAt(one.id(), studio.playhead());
-                Affine parent = placed.toCanvas().times(placed.node().toParent().inverse());
-                gesture = new Gesture.Resize(one.id(), p.at(), parent,
-                        new Resizing(one.content(), v, placed.node().box(), h.place()), new Object());
-                return;
-            }
+            return onHandle(p, one, placed);
         }
         Rect around = Selected.bounds(studio);
-        if (around != null) {
-            Handles.Handle h = Handles.at(Handles.of(around, p.viewport()), p.view());
-            if (h != null) {
-                gesture = new Gesture.Several(p.at(), Selected.resizing(studio, around, h.place()), new Object());
-                return;
-            }
+        Handles.Handle h = around == null ? null : Handles.at(Handles.of(around, p.viewport()), p.view());
+        if (around != null && Handles.knob(around, p.viewport()).distance(p.view()) <= Handles.REACH) {
+            return turnSeveral(p, around);
         }
-        pressElement(p, frame);
+        return h == null ? null : new Gesture.Several(p.at(), Selected.resizing(studio, around, h.place()), new Object());
+    }
+
+    private Gesture turnSeveral(Pointer p, Rect around) {
+        TurningSeveral turning = Selected.turning(studio, options);
+        Point centre = turning.centre() == null ? around.centre() : turning.centre();
+        return new Gesture.TurnSeveral(centre, angle(centre, p.at()), turning, new Object());
+    }
+
+    private void turn(Gesture.TurnSeveral t, Pointer p) {
+        double by = stepped(Math.IEEEremainder(angle(t.centre(), p.at()) - t.pointer(), 360), p);
+        studio.again("Turn " + t.turning().parts().size() + " elements", t.merge(),
+                b -> t.turning().turn(b, by, Selected.dragging(studio, t.turning().parts())));
+    }
+
+    /** Whole degrees; with Shift steps of 15, with Ctrl tenths. */
+    private static double stepped(double degrees, Pointer p) {
+        double step = p.shift() ? 15 : p.ctrl() ? 0.1 : 1;
+        return Numbers.round(Math.rint(degrees / step) * step, 3);
+    }
+
+    private Gesture onHandle(Pointer p, Element one, Frame.Placed placed) {
+        if (Handles.knob(placed, p.viewport()).distance(p.view()) <= Handles.REACH) {
+            Values v = studio.builder().valuesAt(one.id(), studio.playhead());
+            Point centre = placed.toCanvas().apply(v.get(Properties.PIVOT).times(placed.node().box()));
+            return new Gesture.Turn(one.id(), centre, angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
+        }
+        if (onPivot(p, one, placed)) {
+            return new Gesture.Pivot(one.id(), placed.node().toParent(), placed.toCanvas(), placed.node().box(), new Object());
+        }
+        Handles.Handle h = Handles.at(Handles.of(placed, p.viewport()), p.view());
+        if (h == null) {
+            return null;
+        }
+        if (options.bounds && one.content() instanceof Content.Parent) {
+            return new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
+        }
+        Values v = studio.builder().valuesAt(one.id(), studio.playhead());
+        Affine parent = placed.toCanvas().times(placed.node().toParent().inverse());
+        return new Gesture.Resize(one.id(), p.at(), parent, new Resizing(one.content(), v, placed.node().box(), h.place()), new Object());
+    }
+
+    /** In the middle of the art, and where a motion path runs through the pivot, a press means the art or the path, unless Ctrl is held. */
+    private boolean onPivot(Pointer p, Element one, Frame.Placed placed) {
+        Point fraction = studio.valueAt(one.id(), Properties.PIVOT);
+        boolean near = p.viewport().toView(placed.toCanvas().apply(fraction.times(placed.node().box()))).distance(p.view()) <= Handles.REACH;
+        boolean path = studio.desk() == Desk.ANIMATE && pathKeys.track(one) != null;
+        return near && (p.ctrl() || !path && fraction.distance(new Point(0.5, 0.5)) > 0.02);
     }
 
     private void pressElement(Pointer p, Frame frame) {
@@ -239,6 +269,7 @@ public final class SelectTool implements Tool {
             case Gesture.Resize r -> resize(r, p);
             case Gesture.Several v -> resize(v, p);
             case Gesture.Turn t -> turn(t, p);
+            case Gesture.TurnSeveral t -> turn(t, p);
             case Gesture.Bounds b -> bounds(b, p);
             case Gesture.Pivot v -> pivot(v, p);
             case Gesture.Marquee m -> gesture = new Gesture.Marquee(m.from(), p.at(), m.add());
@@ -267,7 +298,12 @@ public final class SelectTool implements Tool {
             }
         }
         return positions.isEmpty() ? null : new Gesture.Move(from, positions, bounds,
-                Snapping.around(studio.frame(), positions.keySet(), studio.board().lines()), new Object());
+                Snapping.around(studio.frame(), parent(positions.keySet().iterator().next()), positions.keySet(), studio.board().lines()), new Object());
+    }
+
+    private String parent(String id) {
+        List<String> path = studio.paths().path(id);
+        return path.size() < 2 ? null : path.get(path.size() - 2);
     }
 
     private void move(Gesture.Move m, Pointer p) {
@@ -290,7 +326,7 @@ public final class SelectTool implements Tool {
         studio.again(name, m.merge(), b -> {
             Board next = b;
             for (var e : m.positions().entrySet()) {
-                next = studio.set(next, e.getKey(), Properties.POSITION, e.getValue().plus(local(e.getKey(), by)));
+                next = studio.drag(next, e.getKey(), Properties.POSITION, e.getValue(), e.getValue().plus(local(e.getKey(), by)));
             }
             return next;
         });
@@ -311,15 +347,17 @@ public final class SelectTool implements Tool {
         Point from = p.ctrl() ? r.from() : new Point(Math.rint(r.from().x()), Math.rint(r.from().y()));
         Point by = r.toParent().inverse().applyOffset(at.minus(from));
         var result = studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing().drag(by, p.shift(), p.alt());
-        studio.again("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.set(
-                studio.set(b, r.id(), result.sizing(), result.sized()), r.id(), Properties.POSITION, result.position()));
+        Values start = r.resizing().start();
+        studio.again("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.drag(
+                studio.drag(b, r.id(), result.sizing(), start.get(result.sizing()), result.sized()), r.id(), Properties.POSITION,
+                start.get(Properties.POSITION), result.position()));
     }
 
     private void resize(Gesture.Several g, Pointer p) {
         Point by = p.at().minus(g.from());
         Point way = p.ctrl() ? by : new Point(Math.rint(by.x()), Math.rint(by.y()));
         studio.again("Resize " + g.resizing().parts().size() + " elements", g.merge(),
-                b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio.book().keepArea(), studio::set));
+                b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio.book().keepArea(), Selected.dragging(studio, g.resizing().parts())));
     }
 
     private void bounds(Gesture.Bounds g, Pointer p) {
@@ -349,17 +387,15 @@ public final class SelectTool implements Tool {
 
     private void turn(Gesture.Turn t, Pointer p) {
         double now = angle(t.centre(), p.at());
-        double turned = t.rotation() + Math.IEEEremainder(now - t.pointer(), 360);
-        double step = p.shift() ? 15 : p.ctrl() ? 0.1 : 1;
-        double value = Numbers.round(Math.rint(turned / step) * step, 3);
-        studio.again("Turn " + studio.board().find(t.id()).name(), t.merge(), b -> studio.set(b, t.id(), Properties.ROTATION, value));
+        double value = stepped(t.rotation() + Math.IEEEremainder(now - t.pointer(), 360), p);
+        studio.again("Turn " + studio.board().find(t.id()).name(), t.merge(), b -> studio.drag(b, t.id(), Properties.ROTATION, t.rotation(), value));
     }
 
     @Override
     public void release(Pointer p) {
         if (gesture instanceof Gesture.Marquee m && m.from().distance(m.to()) * p.viewport().zoom() >= START) {
             var found = new LinkedHashSet<>(m.add() ? studio.selection() : List.<String>of());
-            found.addAll(HitTest.meeting(studio.frame(), Rect.of(m.from(), m.to())));
+            found.addAll(HitTest.meeting(studio.frame(), studio.inside(), Rect.of(m.from(), m.to())));
             studio.select(found);
         } else if (gesture instanceof Gesture.Press press && press.drops() != null) {
             var left = new LinkedHashSet<>(studio.selection());
@@ -378,6 +414,7 @@ public final class SelectTool implements Tool {
             case Gesture.Resize r -> studio.cancel(r.merge());
             case Gesture.Several v -> studio.cancel(v.merge());
             case Gesture.Turn t -> studio.cancel(t.merge());
+            case Gesture.TurnSeveral t -> studio.cancel(t.merge());
             case Gesture.Bounds b -> studio.cancel(b.merge());
             case Gesture.Pivot v -> studio.cancel(v.merge());
             case Gesture.Key k -> studio.cancel(k.merge());
@@ -403,7 +440,9 @@ public final class SelectTool implements Tool {
         cursor = Cursor.DEFAULT;
         Rect around = Selected.bounds(studio);
         Handles.Handle ofAll = around == null ? null : Handles.at(Handles.of(around, p.viewport()), p.view());
-        if (ofAll != null) {
+        if (around != null && Handles.knob(around, p.viewport()).distance(p.view()) <= Handles.REACH) {
+            cursor = Cursor.HAND;
+        } else if (ofAll != null) {
             cursor = resizeCursor(ofAll, Affine.IDENTITY);
         }
         if (placed != null) {

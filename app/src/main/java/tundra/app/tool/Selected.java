@@ -1,14 +1,19 @@
 package tundra.app.tool;
 
 import java.util.ArrayList;
+import java.util.List;
 import tundra.app.studio.Studio;
 import tundra.core.edit.ResizingSeveral;
+import tundra.core.edit.TurningSeveral;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Board;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
 
 /** What several selected elements are together. */
-final class Selected {
+public final class Selected {
     private Selected() {}
 
     /** The box around them on the canvas; null when fewer than two can be changed. */
@@ -26,6 +31,32 @@ final class Selected {
     }
 
     static ResizingSeveral resizing(Studio studio, Rect bounds, Point handle) {
+        return new ResizingSeveral(bounds, handle, parts(studio));
+    }
+
+    /** All of them, to be turned and scaled around what the options say. */
+    public static TurningSeveral turning(Studio studio, ToolOptions options) {
+        var parts = parts(studio);
+        Point centre = switch (options.turnAround) {
+            case MIDDLE -> bounds(studio) == null ? null : bounds(studio).centre();
+            case LAST -> parts.isEmpty() ? null : parts.getLast().parent().apply(parts.getLast().start().get(Properties.POSITION));
+            case EACH -> null;
+        };
+        return new TurningSeveral(centre, parts);
+    }
+
+    /** Sets what a drag of several changes, each from the value that it had. */
+    public static ResizingSeveral.Setter dragging(Studio studio, List<ResizingSeveral.Part> parts) {
+        return new ResizingSeveral.Setter() {
+            @Override
+            public <T> Board set(Board b, String id, Property<T> p, T value) {
+                T from = parts.stream().filter(x -> x.id().equals(id)).map(x -> x.start().get(p)).findFirst().orElse(value);
+                return studio.drag(b, id, p, from, value);
+            }
+        };
+    }
+
+    private static List<ResizingSeveral.Part> parts(Studio studio) {
         var parts = new ArrayList<ResizingSeveral.Part>();
         for (String id : studio.selection()) {
             Frame.Placed placed = free(studio, id);
@@ -34,7 +65,7 @@ final class Selected {
                         placed.node().box(), placed.toCanvas().times(placed.node().toParent().inverse())));
             }
         }
-        return new ResizingSeveral(bounds, handle, parts);
+        return parts;
     }
 
     private static Frame.Placed free(Studio studio, String id) {

@@ -68,7 +68,10 @@ public final class SelectionOverlay implements CanvasView.Overlay {
             g.setLineDashes(4, 3);
             g.strokeRect(a.x(), a.y(), b.x() - a.x(), b.y() - a.y());
             g.setLineDashes();
+            Point knob = Handles.knob(around, v);
+            g.strokeLine((a.x() + b.x()) / 2, a.y(), knob.x(), knob.y());
             Handles.of(around, v).forEach(h -> Marks.square(g, h.view(), colors.space(), false));
+            Marks.round(g, knob, 4, Color.WHITE, colors.space());
         }
         Element one = studio.selected();
         Frame.Placed placed = one == null ? null : studio.frame().find(one.id());

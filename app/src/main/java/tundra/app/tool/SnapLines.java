@@ -28,7 +28,7 @@ final class SnapLines {
     /** What the pointer's place snaps to; nothing with Ctrl. */
     static Snapping.Snap at(Studio studio, Pointer p) {
         Point at = whole(p);
-        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.selection(), studio.board().lines())
+        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.inside(), studio.selection(), studio.board().lines())
                 .of(new Rect(at.x(), at.y(), 0, 0), NEAR / p.viewport().zoom());
     }
 

@@ -25,6 +25,20 @@ public final class ToolOptions {
         }
     }
 
+    /** What several elements turn around. */
+    public TurnAround turnAround = TurnAround.MIDDLE;
+
+    /** The middle of all, the pivot of the one selected last, or each around its own pivot. */
+    public enum TurnAround {
+        MIDDLE("their middle"), LAST("the last one's pivot"), EACH("each its own pivot");
+
+        public final String words;
+
+        TurnAround(String words) {
+            this.words = words;
+        }
+    }
+
     /** Whether the handles of a group set its bounds rather than its scale. */
     public boolean bounds;
 

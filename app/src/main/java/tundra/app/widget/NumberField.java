@@ -70,10 +70,6 @@ public final class NumberField extends RestingField {
             commit();
             change(Numbers.round(value + (e.getCode() == KeyCode.UP ? step : -step), decimals + 1), null);
             e.consume();
-        } else if (e.getCode() == KeyCode.ESCAPE) {
-            setText(Numbers.plain(value, decimals));
-            selectAll();
-            e.consume();
         }
     }
 

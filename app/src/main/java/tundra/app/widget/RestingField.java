@@ -1,11 +1,14 @@
 package tundra.app.widget;
 
 import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.geometry.VPos;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Cursor;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
@@ -17,6 +20,9 @@ import javafx.scene.text.Text;
  * a text field takes several times as long to make as the words do.
  */
 public class RestingField extends Region {
+    /** Typing in a field came to its end, with Enter or Escape. */
+    public static final EventType<Event> DONE = new EventType<>(Event.ANY, "FIELD_DONE");
+
     /** Space before the label and before the words, in px, and what a text field keeps between its edge and its words. */
     private static final double GAP = 8, FIELD_EDGE = 6;
     private static final double FIELD_HEIGHT = 22;
@@ -84,8 +90,9 @@ public class RestingField extends Region {
     /** Hears of each key before the text field does. */
     protected void key(KeyEvent e) {}
 
-    protected final void selectAll() {
-        field.selectAll();
+    /** Gives the keyboard back to what the window is about: whoever is around the field hears of it. */
+    private void leave() {
+        fireEvent(new Event(this, this, DONE));
     }
 
     protected void pressed(MouseEvent e) {
@@ -103,7 +110,10 @@ public class RestingField extends Region {
             field = new TextField(words);
             field.setAccessibleText(getAccessibleText());
             field.setManaged(false);
-            field.setOnAction(e -> commit());
+            field.setOnAction(e -> {
+                commit();
+                leave();
+            });
             field.focusedProperty().addListener((o, was, is) -> {
                 if (is) {
                     Platform.runLater(field::selectAll);
@@ -111,7 +121,15 @@ public class RestingField extends Region {
                     commit();
                 }
             });
-            field.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+            field.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+                if (e.getCode() == KeyCode.ESCAPE) {
+                    setText(words);
+                    leave();
+                    e.consume();
+                } else {
+                    key(e);
+                }
+            });
             getChildren().set(getChildren().indexOf(resting), field);
             setFocusTraversable(false);
         }

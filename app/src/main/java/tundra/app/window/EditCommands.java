@@ -83,7 +83,8 @@ final class EditCommands {
             s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
         });
         c.add("copy", "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::copy);
-        c.add("paste", "Paste", "Shortcut+V", () -> clip != null || w.copied.keys() != null || w.copied.drawings() != null || SystemClip.hasArt(), this::paste);
+        // whether there is anything is asked only when it is wanted: asking the system's clipboard lets other keys overtake
+        c.add("paste", "Paste", "Shortcut+V", () -> true, this::paste);
         c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(w, s.selection()));
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(w, s.selection(), null));
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
@@ -141,8 +142,12 @@ final class EditCommands {
         }
         if (clip != null && SystemClip.isMarked(mark)) {
             pasteClip();
-        } else if (!SystemClip.bringIn(w) && clip != null) {
-            pasteClip();
+        } else if (!SystemClip.bringIn(w)) {
+            if (clip != null) {
+                pasteClip();
+            } else {
+                w.notices.news("There is nothing to paste: copy elements, keys or drawings first, or a picture in another program.");
+            }
         }
     }
 
@@ -282,7 +287,7 @@ final class EditCommands {
                 Board out = b;
                 for (String id : s.selection()) {
                     if (!b.find(id).locked()) {
-                        out = s.set(out, id, Properties.POSITION, s.valueAt(id, Properties.POSITION).plus(way));
+                        out = s.drag(out, id, Properties.POSITION, s.valueAt(id, Properties.POSITION), s.valueAt(id, Properties.POSITION).plus(way));
                     }
                 }
                 return out;

@@ -76,14 +76,14 @@ public final class FileJobs {
             return;
         }
         String name = to.getFileName().toString().replaceFirst("\\.tundra$", "");
-        Project open = w.studio.project();
+        Project open = w.studio.kept();
         // a piece that was never saved takes the name of its file
         Project project = w.studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : open;
         w.jobs.run(() -> {
             ProjectFile.write(project, to);
             return to;
         }, saved -> {
-            if (project != open && w.studio.project() == open) {
+            if (project != open && w.studio.kept() == open) {
                 w.studio.editProject("Name the piece", null, p -> project);
             }
             w.studio.savedAs(saved, project);

@@ -20,6 +20,7 @@ public final class FindAnything extends StackPane {
     private final Commands commands;
     private final TextField query = new TextField();
     private final ListView<Command> list = new ListView<>();
+    private final Label nothing = new Label();
     private final Runnable closed;
 
     public FindAnything(Commands commands, Runnable closed) {
@@ -32,7 +33,10 @@ public final class FindAnything extends StackPane {
         list.setPrefHeight(340);
         list.setFixedCellSize(32);
         list.setCellFactory(v -> new Cell());
-        var box = new VBox(8, query, list);
+        nothing.setId("find-nothing");
+        nothing.getStyleClass().add("quiet");
+        nothing.setWrapText(true);
+        var box = new VBox(8, query, nothing, list);
         box.getStyleClass().add("find-box");
         box.setMaxSize(520, USE_PREF_SIZE);
         setAlignment(box, Pos.TOP_CENTER);
@@ -61,7 +65,11 @@ public final class FindAnything extends StackPane {
     }
 
     private void refresh() {
-        list.getItems().setAll(commands.find(query.getText()).stream().filter(c -> !c.id().equals("find") && !c.id().equals("delete-back")).toList());
+        var found = commands.find(query.getText());
+        nothing.setText("Nothing is called «" + query.getText().strip() + "». The nearest:");
+        nothing.setVisible(found.nearest());
+        nothing.setManaged(found.nearest());
+        list.getItems().setAll(found.commands().stream().filter(c -> !c.id().equals("find") && !c.id().equals("delete-back")).toList());
         list.setPrefHeight(Math.max(1, Math.min(10, list.getItems().size())) * 32 + 4);
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);

@@ -41,6 +41,8 @@ import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
 import tundra.app.widget.Press;
+import tundra.app.widget.RestingField;
+import tundra.app.widget.WholeDrags;
 import tundra.core.edit.Arrange;
 import tundra.core.geometry.Numbers;
 import tundra.core.helper.Helper;
@@ -115,9 +117,9 @@ public final class MainWindow {
         drawings = new Lazy<>(() -> new FlipStrip(studio, w.commands));
         strip = new Lazy<>(() -> new EditStrip(studio, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
-        publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, w.browser));
+        publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
-        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, () -> ViewCommands.openInBrowser(w), this::leaveTry));
+        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         drawTools = new Lazy<>(() -> ToolBar.of(w, false, List.of(ToolKind.values())));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
         animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.NODES, ToolKind.HAND, ToolKind.ZOOM)));
@@ -132,18 +134,8 @@ public final class MainWindow {
         studio.listen(this::changed);
         w.canvas.onView(this::showZoom);
         w.canvas.onMenu(e -> CanvasMenu.show(w, e));
-        layers.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        layers.addEventFilter(KeyEvent.KEY_RELEASED, e -> {
-            if (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) {
-                studio.book().peek(0);
-            }
-        });
-        layers.addEventFilter(KeyEvent.KEY_TYPED, e -> {
-            if (!(layers.getScene().getFocusOwner() instanceof TextInputControl)) {
-                w.typing.typed(e);
-                w.canvas.redrawOverlay();
-            }
-        });
+        WholeDrags.in(layers);
+        layers.addEventHandler(RestingField.DONE, e -> giveKeyboardBack());
         // after a click on a button the keyboard belongs to the canvas again
         layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
             if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof Node n
@@ -162,8 +154,35 @@ public final class MainWindow {
             w.files.whenSafe(this::close);
         });
         stage.setOnShown(e -> furnishing.begin(layers.getScene()));
-        stage.setScene(Look.scene(layers, width, height));
+        var scene = Look.scene(layers, width, height);
+        listenToKeys(scene);
+        stage.setScene(scene);
         title();
+    }
+
+    /** The scene hears of keys also while nothing in it has the keyboard, as between two desks. */
+    private void listenToKeys(javafx.scene.Scene scene) {
+        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+        scene.addEventFilter(KeyEvent.KEY_RELEASED, e -> {
+            if (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) {
+                studio.book().peek(0);
+            }
+        });
+        scene.addEventFilter(KeyEvent.KEY_TYPED, e -> {
+            if (!(scene.getFocusOwner() instanceof TextInputControl)) {
+                w.typing.typed(e);
+                w.canvas.redrawOverlay();
+            }
+        });
+    }
+
+    /** After something was typed in a field. */
+    private void giveKeyboardBack() {
+        if (dialog == null && w.canvas.getScene() != null) {
+            w.canvas.requestFocus();
+        } else {
+            layers.requestFocus();
+        }
     }
 
     private void close() {
@@ -480,6 +499,11 @@ public final class MainWindow {
             e.consume();
             return;
         }
+        if (e.getCode() == KeyCode.ENTER && !typing && helper != null && !(focus instanceof ButtonBase)) {
+            helper.take();
+            e.consume();
+            return;
+        }
         if (e.getCode() == KeyCode.ENTER && !typing && w.tools.active().finish()) {
             w.canvas.redrawOverlay();
             e.consume();
@@ -535,7 +559,7 @@ public final class MainWindow {
             checks.leaveIt();
             return;
         }
-        boolean gaveUp = w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
+        boolean gaveUp = (outline.isMade() && outline.get().giveUp()) | w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
         } else if (!gaveUp && studio.desk() == Desk.DRAW && studio.leave()) {

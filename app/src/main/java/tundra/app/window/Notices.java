@@ -63,11 +63,24 @@ public final class Notices extends StackPane {
         show(text, "problem");
     }
 
-    /** Shows work under way; the button asks for it to be given up. */
+    /** A problem with something that can be done about it. */
+    public void problem(String text, String action, Runnable run) {
+        Note n = show(text, "problem");
+        var b = new Button(action);
+        b.setId("notice-action");
+        b.setMinWidth(USE_PREF_SIZE);
+        b.setOnAction(e -> run.run());
+        n.getChildren().add(1, b);
+    }
+
+    /** Shows work under way; the button asks for it to be given up, where it can be. */
     public void working(String text, Runnable giveUp) {
         Note n = show(text, "news");
-        n.cancel.setOnAction(e -> giveUp.run());
-        n.getChildren().addAll(1, java.util.List.of(n.progress, n.cancel));
+        n.getChildren().add(1, n.progress);
+        if (giveUp != null) {
+            n.cancel.setOnAction(e -> giveUp.run());
+            n.getChildren().add(2, n.cancel);
+        }
     }
 
     public void hide() {

@@ -77,11 +77,6 @@ final class SystemClip {
         return mark != null && mark.equals(Clipboard.getSystemClipboard().getContent(MARK));
     }
 
-    static boolean hasArt() {
-        Clipboard c = Clipboard.getSystemClipboard();
-        return c.hasImage() || c.hasFiles() || c.hasString() && ArtReader.isSvg(c.getString());
-    }
-
     /** Brings in what another program copied; says whether there was something to bring in. */
     static boolean bringIn(Workshop w) {
         Clipboard c = Clipboard.getSystemClipboard();

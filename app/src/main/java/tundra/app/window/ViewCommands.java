@@ -44,11 +44,34 @@ final class ViewCommands {
         });
     }
 
+    /** The page as it is now, from the server on this machine. */
     static void openInBrowser(Workshop w) {
-        try {
-            w.browser.accept(w.tryIt.url(w.studio.project()));
-        } catch (java.io.IOException e) {
-            w.notices.problem("The page can't be served here: " + e.getMessage());
-        }
+        var project = w.studio.kept();
+        w.notices.working("Making the page…", null);
+        w.jobs.run(() -> w.tryIt.url(project), url -> {
+            w.notices.hide();
+            open(w, url);
+        });
+    }
+
+    /** Where no browser opens, the address is given to be copied. */
+    static void open(Workshop w, String address) {
+        w.jobs.run(() -> {
+            try {
+                w.browser.open(address);
+                return null;
+            } catch (java.io.IOException e) {
+                return e.getMessage();
+            }
+        }, problem -> {
+            if (problem != null) {
+                w.notices.problem("The page can't be opened from here: " + problem + ". Open this address yourself: " + address, "Copy the address", () -> {
+                    var content = new javafx.scene.input.ClipboardContent();
+                    content.putString(address);
+                    javafx.scene.input.Clipboard.getSystemClipboard().setContent(content);
+                    w.notices.news("The address is copied.");
+                });
+            }
+        });
     }
 }

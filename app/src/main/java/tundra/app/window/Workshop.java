@@ -1,11 +1,11 @@
 package tundra.app.window;
 
 import java.util.List;
-import java.util.function.Consumer;
 import tundra.app.canvas.CanvasView;
 import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
 import tundra.app.interact.BadgeOverlay;
+import tundra.app.publish.Browser;
 import tundra.app.publish.TryIt;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Registering;
@@ -52,16 +52,16 @@ public final class Workshop {
     public final Notices notices = new Notices();
     public final Jobs jobs = new Jobs(notices);
     public final TryIt tryIt = new TryIt();
-    /** Opens an address in the system's browser. */
-    public final Consumer<String> browser;
+    public final Browser browser;
     public final FileJobs files;
     final Copied copied = new Copied();
     public final Registering registering = new Registering();
 
-    public Workshop(Project project, Settings settings, Asker asker, Consumer<String> browser) {
+    public Workshop(Project project, Settings settings, Asker asker, Browser browser) {
         this.settings = settings;
         this.asker = asker;
         this.browser = browser;
+        settings.onProblem(notices::problem);
         studio = new Studio(project, settings.dark());
         playback = new Playback(studio);
         tools = new ToolBox(studio);
@@ -81,6 +81,7 @@ public final class Workshop {
             case INTERACT -> List.of(selection, badges, tool);
             case PUBLISH -> List.of();
         });
+        canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));
         canvas.onDrop((dropped, at) -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
     }
 
@@ -94,7 +95,7 @@ public final class Workshop {
         tools.put(ToolKind.FREEHAND, new SketchTool(studio, paints, options, false));
         tools.put(ToolKind.BRUSH, new SketchTool(studio, paints, options, true));
         tools.put(ToolKind.NODES, nodes);
-        tools.put(ToolKind.GRADIENT, new GradientTool(studio));
+        tools.put(ToolKind.GRADIENT, new GradientTool(studio, paints));
         tools.put(ToolKind.FILL, new RegionTool(studio, paints, options, canvas::redrawOverlay, notices::news));
         tools.put(ToolKind.PICK, new PickTool(studio, tools, paints, canvas::colorAt));
         tools.put(ToolKind.PEN, new PenTool(studio, tools, paints));

@@ -41,10 +41,10 @@ class CommandsTest {
         add("b", "Send to back", null);
         add("c", "Front view", null);
         commands.addMore(() -> List.of(new Command("d", () -> "Select Front door", null, () -> true, () -> { })));
-        assertThat(commands.find("front")).extracting(Command::id).containsExactly("c", "a", "d");
-        assertThat(commands.find("to bring")).extracting(Command::id).containsExactly("a");
-        assertThat(commands.find("")).hasSize(4);
-        assertThat(commands.find("zzz")).isEmpty();
+        assertThat(commands.find("front").commands()).extracting(Command::id).containsExactly("c", "a", "d");
+        assertThat(commands.find("to bring").commands()).extracting(Command::id).containsExactly("a");
+        assertThat(commands.find("").commands()).hasSize(4);
+        assertThat(commands.find("zzz").nearest()).isTrue();
     }
 
     @Test

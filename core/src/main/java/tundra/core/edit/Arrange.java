@@ -2,6 +2,7 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import tundra.core.frame.Frame;
@@ -172,51 +173,100 @@ public final class Arrange {
         return out.equals(siblings) ? siblings : out;
     }
 
-    /** Moves elements one place to the front (+1) or to the back (-1), or all the way (±1000000). */
+    /** Moves elements one place to the front (+1) or to the back (-1), or all the way (±1000000); among themselves they keep their order. */
     public static Board step(Board board, Collection<String> ids, int by) {
+        var parents = new LinkedHashSet<String>();
+        ids.forEach(id -> parents.add(parent(board, id)));
         Board b = board;
-        var order = new ArrayList<>(Tree.ids(board.elements()).stream().filter(ids::contains).toList());
-        for (String id : by > 0 ? order.reversed() : order) {
-            List<String> path = Tree.path(b.elements(), id);
-            List<Element> siblings = path.size() == 1 ? b.elements() : b.find(path.get(path.size() - 2)).children();
-            int at = siblings.indexOf(b.find(id));
-            b = reorder(b, id, Math.max(0, Math.min(siblings.size() - 1, at + by)));
+        for (String parent : parents) {
+            b = parent == null ? b.withElements(stepped(b.elements(), ids, by)) : b.mapElement(parent, g -> g.withChildren(stepped(g.children(), ids, by)));
         }
         return b;
+    }
+
+    private static List<Element> stepped(List<Element> siblings, Collection<String> ids, int by) {
+        var out = new ArrayList<>(siblings);
+        if (Math.abs(by) > 1) {
+            out.sort(java.util.Comparator.comparing(e -> ids.contains(e.id()) == by > 0));
+        } else {
+            // who has none to step over but others that step stays
+            for (int n = 1; n < out.size(); n++) {
+                int i = by > 0 ? out.size() - 1 - n : n;
+                if (ids.contains(out.get(i).id()) && !ids.contains(out.get(i + by).id())) {
+                    java.util.Collections.swap(out, i, i + by);
+                }
+            }
+        }
+        return out.equals(siblings) ? siblings : out;
+    }
+
+    private static String parent(Board board, String id) {
+        List<String> path = Tree.path(board.elements(), id);
+        return path.size() < 2 ? null : path.get(path.size() - 2);
     }
 
     /** The board and what should be selected on it. */
     public record Grouped(Board board, List<String> ids) {}
 
-    /** Puts top-level elements in a new group, in the place of the topmost; its box is the union of theirs as seen. */
+    /**
+     * Puts elements in a new group, in the place of the topmost; its box is the union of theirs as seen. From several groups they
+     * come into the innermost that holds them all.
+     */
     public static Grouped group(Board board, Collection<String> ids, Frame seen) {
-        List<Element> members = board.elements().stream().filter(e -> ids.contains(e.id())).toList();
-        if (members.isEmpty()) {
+        List<String> members = Tree.ids(board.elements()).stream()
+                .filter(id -> Tree.path(board.elements(), id).stream().filter(ids::contains).count() == 1 && ids.contains(id)).toList();
+        String around = around(board, members);
+        if (members.isEmpty() || around != null && board.find(around).content() instanceof Flipbook) {
             return new Grouped(board, List.copyOf(ids));
         }
-        Rect box = null;
-        for (Element e : members) {
-            Frame.Placed p = seen.find(e.id());
-            box = p == null ? box : p.bounds().union(box);
-        }
-        Rect b = box == null ? new Rect(0, 0, 1, 1) : box;
-        Board moved = board;
-        for (Element e : members) {
-            moved = Placing.shift(moved, e.id(), b.topLeft().times(-1));
-        }
-        Board after = moved;
-        var inside = members.stream().map(e -> after.find(e.id())).toList();
-        var group = new Element(Names.free(board, "Group"), new Content.Group(inside, new Point(b.width(), b.height())),
-                Values.NONE.with(Properties.POSITION, b.centre()));
-        var out = new ArrayList<Element>();
-        for (Element e : after.elements()) {
-            if (!members.stream().anyMatch(m -> m.id().equals(e.id()))) {
-                out.add(e);
-            } else if (e.id().equals(members.getLast().id())) {
-                out.add(group);
+        Board b = board;
+        for (String id : members) {
+            if (!java.util.Objects.equals(parent(b, id), around)) {
+                b = into(b, id, around, Integer.MAX_VALUE, seen);
             }
         }
-        return new Grouped(after.withElements(out), List.of(group.id()));
+        Affine toLevel = toCanvas(seen, around).inverse();
+        Rect box = null;
+        for (String id : members) {
+            Frame.Placed p = seen.find(id);
+            box = p == null ? box : Rect.around(p.corners().stream().map(toLevel::apply).toList()).union(box);
+        }
+        Rect all = box == null ? new Rect(0, 0, 1, 1) : box;
+        for (String id : members) {
+            b = Placing.shift(b, id, all.topLeft().times(-1));
+        }
+        var group = new Element(Names.free(board, "Group"), new Content.Group(List.of(), new Point(all.width(), all.height())),
+                Values.NONE.with(Properties.POSITION, all.centre()));
+        Board done = around == null ? b.withElements(gathered(b.elements(), members, group))
+                : b.mapElement(around, g -> g.withChildren(gathered(g.children(), members, group)));
+        return new Grouped(done, List.of(group.id()));
+    }
+
+    /** The innermost group that holds all of some elements; null for the canvas. */
+    private static String around(Board board, List<String> ids) {
+        List<String> common = null;
+        for (String id : ids) {
+            List<String> path = Tree.path(board.elements(), id), above = path.subList(0, path.size() - 1);
+            int n = 0;
+            while (common != null && n < Math.min(common.size(), above.size()) && common.get(n).equals(above.get(n))) {
+                n++;
+            }
+            common = common == null ? above : common.subList(0, n);
+        }
+        return common == null || common.isEmpty() ? null : common.getLast();
+    }
+
+    private static List<Element> gathered(List<Element> siblings, List<String> members, Element group) {
+        List<Element> in = siblings.stream().filter(e -> members.contains(e.id())).toList();
+        var out = new ArrayList<Element>();
+        for (Element e : siblings) {
+            if (!in.contains(e)) {
+                out.add(e);
+            } else if (e == in.getLast()) {
+                out.add(group.withChildren(in));
+            }
+        }
+        return out;
     }
 
     /**

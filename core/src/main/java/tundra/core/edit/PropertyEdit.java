@@ -46,6 +46,11 @@ public final class PropertyEdit {
         };
     }
 
+    /** The board after a drag that leads from one seen value to another: where the resting value changes, it changes by as much. */
+    public <T> Board drag(Board board, String element, Property<T> p, T from, T to) {
+        return set(board, element, p, scope == EditScope.REST ? p.type().shifted(Resting.of(board, element, p), from, to) : to);
+    }
+
     /** The value that the playhead shows. */
     public static <T> T valueAt(Board board, Timeline t, String element, Property<T> p, long time) {
         Track<T> track = t.track(element, p);

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import tundra.core.frame.Frame;
-import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.RulerLine;
@@ -39,12 +38,12 @@ public final class Snapping {
         this.lines = List.copyOf(lines);
     }
 
-    /** To all that is seen on the level of the given elements, but for those themselves. */
-    public static Snapping around(Frame frame, Collection<String> moving, List<RulerLine> lines) {
+    /** To all that is seen directly in a group (null: on the canvas), but for what moves itself. */
+    public static Snapping around(Frame frame, String group, Collection<String> moving, List<RulerLine> lines) {
         var boxes = new ArrayList<Rect>();
-        for (FrameNode n : frame.nodes()) {
-            if (!moving.contains(n.id()) && n.opacity() > 0) {
-                boxes.add(n.toParent().bounds(new Rect(0, 0, n.box().x(), n.box().y())));
+        for (Frame.Placed p : frame.level(group)) {
+            if (p.node().id() != null && !moving.contains(p.node().id()) && p.node().opacity() > 0) {
+                boxes.add(p.bounds());
             }
         }
         return new Snapping(frame.size(), boxes, lines);

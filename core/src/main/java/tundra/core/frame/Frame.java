@@ -27,6 +27,15 @@ public record Frame(Point size, Color background, List<FrameNode> nodes) {
         return find(nodes, id, Affine.IDENTITY);
     }
 
+    /** What stands directly in a group, from back to front; on the canvas itself when the group is null. Nothing when the group isn't shown. */
+    public List<Placed> level(String group) {
+        if (group == null) {
+            return nodes.stream().map(n -> new Placed(n, n.toParent())).toList();
+        }
+        Placed of = find(group);
+        return of == null ? List.of() : of.node().children().stream().map(n -> new Placed(n, of.toCanvas().times(n.toParent()))).toList();
+    }
+
     /** Where every element stands, for asking after many of them. */
     public Map<String, Placed> index() {
         var out = new HashMap<String, Placed>();

@@ -55,12 +55,12 @@ public final class HitTest {
         return b != null && b.grow(margin).contains(p);
     }
 
-    /** The top-level elements whose boxes meet a rectangle. */
-    public static Set<String> meeting(Frame frame, Rect area) {
+    /** Of what stands directly in a group (null: on the canvas) the elements whose boxes meet a rectangle of the canvas. */
+    public static Set<String> meeting(Frame frame, String group, Rect area) {
         var out = new TreeSet<String>();
-        for (FrameNode n : frame.nodes()) {
-            if (!n.locked() && n.toParent().bounds(new Rect(0, 0, n.box().x(), n.box().y())).intersects(area)) {
-                out.add(n.id());
+        for (Frame.Placed p : frame.level(group)) {
+            if (p.node().id() != null && !p.node().locked() && p.bounds().intersects(area)) {
+                out.add(p.node().id());
             }
         }
         return out;

@@ -103,7 +103,7 @@ class FrameBuilderTest {
         assertThat(f.find("hidden")).isNull();
         assertThat(HitTest.under(f, new Point(50, 50), 0)).containsExactly(List.of("free"));
         assertThat(HitTest.under(f, new Point(33, 33), 0)).as("the ellipse's corner is empty").isEmpty();
-        assertThat(HitTest.meeting(f, new Rect(0, 0, 35, 35))).containsExactly("free");
+        assertThat(HitTest.meeting(f, null, new Rect(0, 0, 35, 35))).containsExactly("free");
     }
 
     @Test

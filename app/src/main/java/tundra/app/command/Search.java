@@ -1,0 +1,109 @@
+package tundra.app.command;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.apache.commons.text.similarity.JaroWinklerSimilarity;
+import org.apache.commons.text.similarity.LevenshteinDistance;
+
+/** Finds commands by words: those named so first, then those known by other words, then those that a slip of the keys away. */
+final class Search {
+    /** How well a command fits; smaller is better. */
+    private static final int EXACT = 0, BEGINS = 1, WORDS_BEGIN = 2, HOLDS = 3, OTHER_WORDS = 4, MISSPELT = 5, NOT = 6;
+    private static final int NEAREST = 4;
+    /** Their names hold what they would take back, which is not what is looked for. */
+    private static final Set<String> BY_FIRST_WORD = Set.of("undo", "redo");
+    private final String query;
+    private final List<String> words;
+
+    Search(String query) {
+        this.query = query.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        this.words = List.of(this.query.split(" "));
+    }
+
+    private record Ranked(Command command, int rank) {}
+
+    /** Those that fit, best first; of equally good ones in the order given. */
+    List<Command> in(List<Command> all) {
+        if (query.isEmpty()) {
+            return all;
+        }
+        var found = new ArrayList<Ranked>();
+        for (Command c : all) {
+            int rank = rank(c);
+            if (rank < NOT) {
+                found.add(new Ranked(c, rank));
+            }
+        }
+        // who is named so hides those that are only spelt alike
+        boolean named = found.stream().anyMatch(r -> r.rank < MISSPELT);
+        return found.stream().filter(r -> !named || r.rank < MISSPELT).sorted(Comparator.comparingInt(Ranked::rank)).map(Ranked::command).toList();
+    }
+
+    /** The few whose names are most like the query, where nothing fits. */
+    List<Command> nearest(List<Command> all) {
+        var like = new JaroWinklerSimilarity();
+        return all.stream().sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" ")).mapToDouble(w -> like.apply(query, w)).max().orElse(0)))
+                .limit(NEAREST).toList();
+    }
+
+    private static String name(Command c) {
+        String name = c.name().get().toLowerCase(Locale.ROOT);
+        return BY_FIRST_WORD.contains(c.id()) ? name.split(" ")[0] : name;
+    }
+
+    private int rank(Command c) {
+        String name = name(c), other = OtherWords.of(c.id());
+        if (name.equals(query)) {
+            return EXACT;
+        }
+        if (name.startsWith(query)) {
+            return BEGINS;
+        }
+        String[] parts = name.split("[^\\p{L}\\p{N}]+"), others = other.split(" ");
+        if (words.stream().allMatch(w -> begins(parts, w))) {
+            return WORDS_BEGIN;
+        }
+        if (words.stream().allMatch(name::contains)) {
+            return HOLDS;
+        }
+        if (!other.isEmpty() && words.stream().allMatch(w -> begins(parts, w) || begins(others, w))) {
+            return OTHER_WORDS;
+        }
+        return words.stream().allMatch(w -> near(parts, w) || near(others, w)) ? MISSPELT : NOT;
+    }
+
+    private static boolean begins(String[] parts, String word) {
+        return Arrays.stream(parts).anyMatch(p -> p.startsWith(word));
+    }
+
+    /** Whether one of the words, or its beginning, is spelt alike: one slip in four letters, two from seven on. */
+    private static boolean near(String[] parts, String word) {
+        int slips = word.length() < 4 ? 0 : word.length() < 7 ? 1 : 2;
+        var distance = new LevenshteinDistance(slips);
+        for (String p : parts) {
+            String beginning = p.substring(0, Math.min(p.length(), word.length()));
+            if (p.length() >= 3 && (swapped(p, word) || distance.apply(p, word) >= 0 || slips > 0 && p.length() > word.length() && distance.apply(beginning, word) >= 0)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether two letters that follow each other have changed places. */
+    private static boolean swapped(String a, String b) {
+        if (a.length() < b.length() || b.length() < 4) {
+            return false;
+        }
+        for (int i = 0; i + 1 < b.length(); i++) {
+            String other = b.substring(0, i) + b.charAt(i + 1) + b.charAt(i) + b.substring(i + 2);
+            if (a.startsWith(other)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
