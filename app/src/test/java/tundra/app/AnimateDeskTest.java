@@ -194,6 +194,9 @@ class AnimateDeskTest extends InWindow {
         assertThat(t.studio.timeline().name()).isEqualTo("Timeline");
         // the box is moved by Main: a drag there goes to Main's keys, and the strip says so
         assertThat(t.studio.consequence()).endsWith("on Main");
+        // its name is asked for where it stands
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof javafx.scene.control.TextField);
+        t.keys(KeyCode.ESCAPE);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.timeline().name()).isEqualTo("Main");
     }

@@ -62,7 +62,6 @@ class EveryCommandTest extends InWindow {
     @EnumSource(Selected.class)
     void whatACommandChangesOneUndoTakesBack(Selected what) throws Exception {
         demo = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "open-night.tundra"));
-        t.words = "Another name";
         var soft = new SoftAssertions();
         var ran = new ArrayList<String>();
         var changed = new LinkedHashSet<String>();

@@ -43,7 +43,6 @@ final class RealWindow implements AutoCloseable, Asker {
     NewPiece newPiece;
     String opened;
     List<String> reported = List.of();
-    String words;
     /** Presses and releases that reached the window. */
     private volatile int heard;
     private volatile boolean movesAreLost;
@@ -376,11 +375,6 @@ final class RealWindow implements AutoCloseable, Asker {
     @Override
     public void report(String headline, String meaning, List<String> lines) {
         reported = lines;
-    }
-
-    @Override
-    public Optional<String> words(String title, String label, String start) {
-        return Optional.ofNullable(words);
     }
 
     @Override

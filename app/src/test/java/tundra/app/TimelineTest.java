@@ -199,8 +199,10 @@ class TimelineTest extends InWindow {
         seek(1.5);
         t.keys(KeyCode.M);
         assertThat(t.studio.timeline().markers()).extracting(m -> m.name() + " " + m.time()).containsExactly("Marker 1500000");
-        t.words = "Sled stops";
         t.keys(KeyCode.M);
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
+        t.type("Sled stops");
+        t.keys(KeyCode.ENTER);
         assertThat(t.studio.timeline().markers().getFirst().name()).isEqualTo("Sled stops");
         t.drag(at(x(1.5) + 8, 8), at(x(2.5), 8));
         assertThat(t.studio.timeline().markers().getFirst().time()).isEqualTo(2_500_000);
@@ -497,8 +499,10 @@ class TimelineTest extends InWindow {
     @Test
     void timelinesAreRenamedAndDeleted() throws Exception {
         t.run("new-timeline");
-        t.words = "Weather";
-        t.run("rename-timeline");
+        // its name is asked for where it stands
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
+        t.type("Weather");
+        t.keys(KeyCode.ENTER);
         assertThat(t.studio.board().timelines()).extracting(Timeline::name).containsExactly("Main", "Weather");
         t.run("delete-timeline");
         assertThat(t.studio.board().timelines()).extracting(Timeline::name).containsExactly("Main");

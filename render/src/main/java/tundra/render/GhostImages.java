@@ -24,6 +24,8 @@ final class GhostImages implements AutoCloseable {
     private Map<List<FrameNode>, Kept> kept = new IdentityHashMap<>();
     private Map<FrameNode, Kept> now = new IdentityHashMap<>();
     private int images;
+    private int left;
+    private int top;
 
     /** What a ghost shows at a place, and its picture at (x, y) of the view. */
     private record Kept(Affine at, Image image, int x, int y) {}
@@ -123,6 +125,12 @@ final class GhostImages implements AutoCloseable {
         return most;
     }
 
+    /** Says where in the view the corner of the surface lies that is painted on from now on. */
+    void corner(int x, int y) {
+        left = x;
+        top = y;
+    }
+
     /** How many images were made so far. */
     int images() {
         return images;
@@ -137,7 +145,7 @@ final class GhostImages implements AutoCloseable {
         canvas.save();
         canvas.resetMatrix();
         try (var faded = new Paint().setAlphaf((float) n.opacity())) {
-            canvas.drawImage(k.image, k.x, k.y, faded);
+            canvas.drawImage(k.image, k.x - left, k.y - top, faded);
         }
         canvas.restore();
         return true;

@@ -23,8 +23,16 @@ public final class SoundOut {
     private final AtomicInteger run = new AtomicInteger();
     private volatile String silent;
 
-    /** A decoded sound and the sample of the timeline at which it begins. */
-    record Voice(float[] samples, long start, double volume) {}
+    /**
+     * A decoded sound as it is placed.
+     *
+     * @param heard for how long it is heard, in µs
+     */
+    record Voice(float[] samples, PlacedSound placed, long heard) {
+        static Voice of(float[] samples, PlacedSound placed, long timeline) {
+            return new Voice(samples, placed, placed.heard(samples.length / 2 * 1_000_000L / SoundReader.RATE, timeline));
+        }
+    }
 
     /** Plays from a time in µs on, until {@link #stop}. */
     public void play(Project p, Timeline t, long from) {
@@ -47,7 +55,7 @@ public final class SoundOut {
         long began = System.nanoTime();
         var voices = new ArrayList<Voice>();
         for (PlacedSound s : t.sounds()) {
-            voices.add(new Voice(decoded.computeIfAbsent(s.asset(), h -> decode(p.assets().get(h))), s.start() * SoundReader.RATE / 1_000_000, s.volume()));
+            voices.add(Voice.of(decoded.computeIfAbsent(s.asset(), h -> decode(p.assets().get(h))), s, t.duration()));
         }
         try (SourceDataLine line = AudioSystem.getSourceDataLine(FORMAT)) {
             line.open(FORMAT, 4 * CHUNK * 4);
@@ -73,17 +81,26 @@ public final class SoundOut {
         }
     }
 
+    private static void add(Voice v, long from, int count, float[] sum) {
+        PlacedSound p = v.placed;
+        long start = p.start() * SoundReader.RATE / 1_000_000, skip = p.from() * SoundReader.RATE / 1_000_000;
+        long part = Math.max(1, p.part(v.samples.length / 2 * 1_000_000L / SoundReader.RATE) * SoundReader.RATE / 1_000_000);
+        for (int i = 0; i < count; i++) {
+            long since = from + i - start;
+            double gain = since < 0 ? 0 : p.gain(since * 1e6 / SoundReader.RATE, v.heard);
+            long at = 2 * (skip + (p.loop() ? since % part : since));
+            if (gain > 0 && at >= 0 && at + 1 < v.samples.length) {
+                sum[2 * i] += (float) (v.samples[(int) at] * gain);
+                sum[2 * i + 1] += (float) (v.samples[(int) at + 1] * gain);
+            }
+        }
+    }
+
     /** A stretch of all voices together as 16-bit samples, little end first; what is too loud is cut. */
     static byte[] mix(List<Voice> voices, long from, int count) {
         float[] sum = new float[count * 2];
         for (Voice v : voices) {
-            for (int i = 0; i < count; i++) {
-                long at = (from + i - v.start) * 2;
-                if (at >= 0 && at + 1 < v.samples.length) {
-                    sum[2 * i] += (float) (v.samples[(int) at] * v.volume);
-                    sum[2 * i + 1] += (float) (v.samples[(int) at + 1] * v.volume);
-                }
-            }
+            add(v, from, count, sum);
         }
         byte[] out = new byte[count * 4];
         for (int i = 0; i < sum.length; i++) {

@@ -138,7 +138,9 @@ public final class StillStore implements AutoCloseable {
         try (Surface s = Surface.makeRasterN32Premul(x1 - x0, y1 - y0)) {
             Canvas c = s.getCanvas();
             c.translate((float) (view.x - x0), (float) (view.y - y0)).scale((float) view.scale, (float) view.scale);
+            ghosts.corner(x0, y0);
             painter.nodes(c, nodes, view.scale);
+            ghosts.corner(0, 0);
             return new Kept(nodes, s.makeImageSnapshot(), x0, y0);
         }
     }

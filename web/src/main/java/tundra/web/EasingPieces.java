@@ -6,6 +6,7 @@ import tundra.core.geometry.Numbers;
 import tundra.core.motion.CubicEasing;
 import tundra.core.motion.Easing;
 import tundra.core.motion.FamilyEasing;
+import tundra.core.motion.PartEasing;
 import tundra.core.motion.SpringEasing;
 import tundra.core.motion.StepsEasing;
 
@@ -30,14 +31,13 @@ final class EasingPieces {
             case Easing.Hold h -> whole("steps(1, jump-end)");
             case CubicEasing c -> whole(c.text());
             case StepsEasing s -> whole(s.text());
-            case FamilyEasing f -> pieces(f, corners(f));
-            case SpringEasing s -> pieces(s, swings(s));
+            default -> pieces(easing, cuts(easing));
         };
     }
 
     /** One function for the whole interval, good to 5e-4: for colours, which have 8 bits. */
     static String single(Easing easing) {
-        if (!(easing instanceof FamilyEasing || easing instanceof SpringEasing)) {
+        if (!(easing instanceof FamilyEasing || easing instanceof SpringEasing || easing instanceof PartEasing)) {
             return of(easing).getFirst().css();
         }
         var s = new StringBuilder("linear(");
@@ -62,6 +62,20 @@ final class EasingPieces {
             }
         }
         return out;
+    }
+
+    private static double[] cuts(Easing easing) {
+        return switch (easing) {
+            case FamilyEasing f -> corners(f);
+            case SpringEasing s -> swings(s);
+            case PartEasing p -> {
+                var inside = java.util.Arrays.stream(cuts(p.of())).filter(c -> c > p.from() + 1e-9 && c < p.to() - 1e-9)
+                        .map(c -> (c - p.from()) / (p.to() - p.from()));
+                yield java.util.stream.DoubleStream.concat(java.util.stream.DoubleStream.concat(java.util.stream.DoubleStream.of(0), inside),
+                        java.util.stream.DoubleStream.of(1)).toArray();
+            }
+            default -> new double[] {0, 1};
+        };
     }
 
     /** Where the function has corners, turns or runs upright: a piece must not reach over them. */

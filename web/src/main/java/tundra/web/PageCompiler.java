@@ -15,6 +15,7 @@ import tundra.core.geometry.Numbers;
 import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.FontSource;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
@@ -147,12 +148,28 @@ public final class PageCompiler {
         return root.toString().replace("</", "<\\/");
     }
 
+    /** What a sound does besides being heard from its start to its end is said only where it does. */
+    private static void sound(ObjectNode o, Asset a, PlacedSound x, Timeline t) {
+        o.put("src", soundPath(a)).put("at", x.start() / 1000.0).put("length", x.part(a.duration()) / 1000.0).put("volume", x.volume());
+        if (x.from() > 0) {
+            o.put("from", x.from() / 1000.0);
+        }
+        if (x.loop()) {
+            o.put("loop", true).put("heard", x.heard(a.duration(), t.duration()) / 1000.0);
+        }
+        if (x.fadeIn() > 0) {
+            o.put("in", x.fadeIn() / 1000.0);
+        }
+        if (x.fadeOut() > 0) {
+            o.put("out", x.fadeOut() / 1000.0);
+        }
+    }
+
     private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Markup markup) {
         o.put("id", t.id()).put("name", t.name()).put("duration", t.duration() / 1000.0).put("loop", t.loop()).put("starts", t.starts());
         if (!t.sounds().isEmpty()) {
             ArrayNode sounds = o.putArray("sounds");
-            t.sounds().forEach(x -> sounds.addObject().put("src", soundPath(p.assets().get(x.asset()))).put("at", x.start() / 1000.0)
-                    .put("length", p.assets().get(x.asset()).duration() / 1000.0).put("volume", x.volume()));
+            t.sounds().forEach(x -> sound(sounds.addObject(), p.assets().get(x.asset()), x, t));
         }
         ArrayNode tracks = o.putArray("tracks");
         var all = new ArrayList<>(Channels.of(s.board(), t, Markup.sceneTarget(s), markup.boxes()::get, measure));

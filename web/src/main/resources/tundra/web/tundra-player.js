@@ -76,7 +76,7 @@ const Tundra = (() => {
     constructor({ id, name, duration, loop, starts, tracks, sounds = [] }) {
       Object.assign(this, { id, name, duration, starts, playing: false });
       this.#loop = loop && !quiet.matches;
-      this.#sounds = sounds.map((s) => ({ ...s, audio: Object.assign(new Audio(s.src), { preload: "auto", volume: s.volume }) }));
+      this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
       const timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
       for (const { of, property, keys } of tracks) {
         const el = byId(of);
@@ -106,17 +106,35 @@ const Tundra = (() => {
       clearTimeout(this.#again);
       for (const s of this.#sounds) {
         clearTimeout(s.timer);
+        clearInterval(s.fade);
         s.audio.pause();
         if (!this.playing) continue;
         const wait = s.at - this.time;
-        const start = () => {
-          s.audio.currentTime = Math.max(0, -wait) / 1000;
-          s.audio.play().catch(() => tell("the browser keeps sounds silent until the visitor taps or types"));
-        };
-        if (wait > 0) s.timer = setTimeout(start, wait);
-        else if (-wait < s.length) start();
+        if (wait > 0) s.timer = setTimeout(() => this.#hear(s, 0), wait);
+        else if (-wait < s.heard) this.#hear(s, -wait);
       }
       if (this.playing && this.#loop && this.#sounds.length) this.#again = setTimeout(() => this.#sound(), this.duration - this.time);
+    }
+
+    // From so many ms after its start on: the part of the file that is meant, rising and falling, again where it loops.
+    #hear(s, since) {
+      const began = performance.now() - since;
+      const into = s.loop ? since % s.length : since;
+      const gain = () => {
+        const t = performance.now() - began;
+        s.audio.volume = s.volume * Math.max(0, Math.min(1, s.in ? t / s.in : 1, s.out ? (s.heard - t) / s.out : 1));
+      };
+      gain();
+      clearInterval(s.fade);
+      if (s.in || s.out) s.fade = setInterval(gain, 40);
+      s.audio.currentTime = (s.from + into) / 1000;
+      s.audio.play().catch(() => tell("the browser keeps sounds silent until the visitor taps or types"));
+      const left = Math.min(s.length - into, s.heard - since);
+      s.timer = setTimeout(() => {
+        if (s.loop && since + left < s.heard) return this.#hear(s, since + left);
+        clearInterval(s.fade);
+        s.audio.pause();
+      }, left);
     }
 
     #drive() {

@@ -60,6 +60,17 @@ final class Browser implements AutoCloseable {
         driver.quit();
     }
 
+    /** Waits, ten seconds at most, until a script says true. */
+    void until(String script) throws InterruptedException {
+        long end = System.nanoTime() + 10_000_000_000L;
+        while (!Boolean.TRUE.equals(run(script))) {
+            if (System.nanoTime() > end) {
+                throw new AssertionError("waited ten seconds in vain for: " + script);
+            }
+            Thread.sleep(20);
+        }
+    }
+
     /** What a page noted in its list {@code heard}. */
     @SuppressWarnings("unchecked")
     java.util.List<java.util.List<Number>> heard() {

@@ -126,6 +126,29 @@ class PlayerTest {
         assertThat(browser.heard()).isEmpty();
     }
 
+    @Test
+    void soundsLoopAreTrimmedAndFade() throws Exception {
+        Asset wind = Asset.sound("wind.wav", "audio/wav", 500_000, tone());
+        Project p = piece().withAsset(wind);
+        Project with = p.mapBoard("s", b -> b.mapTimeline("main", t -> t.withSounds(List.of(
+                new PlacedSound("s1", wind.hash(), 0, 0.8).trimmed(100_000, 200_000).withLoop(true).withFades(400_000, 0)))));
+        Path page = folder.resolve("looping");
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(with, null), page, x -> { }, () -> false);
+        browser.open(page, 700, 300);
+        browser.run("""
+                window.heard = [];
+                HTMLMediaElement.prototype.play = function () { heard.push([Tundra.pieces[0].timeline('Main').time, this.currentTime, this.volume]); return Promise.resolve(); };
+                Tundra.pieces[0].timeline('Main').playFromStart();""");
+        browser.until("return heard.length > 2");
+        List<List<Number>> heard = browser.heard();
+        for (int i = 0; i < 3; i++) {
+            assertThat(heard.get(i).get(0).doubleValue()).as("ms of turn %d", i).isBetween(200.0 * i - 5, 200.0 * i + 120);
+            assertThat(heard.get(i).get(1).doubleValue()).as("where the file is heard from").isEqualTo(0.1);
+            // it rises over 400 ms to 0.8
+            assertThat(heard.get(i).get(2).doubleValue()).isCloseTo(0.8 * Math.min(1, heard.get(i).get(0).doubleValue() / 400), within(0.25));
+        }
+    }
+
     /** Half a second of silence as a WAV of 8,000 8-bit samples. */
     private static byte[] tone() {
         byte[] data = new byte[44 + 4000];

@@ -39,6 +39,9 @@ public final class CanvasView extends Pane {
     private boolean rulersShown;
     private Consumer<MouseEvent> onMenu = e -> { };
     private Runnable onView = () -> { };
+    /** Around the fitted canvas, in px. */
+    private static final double GAP = 14;
+    private double free;
     private boolean fitted = true;
     private boolean dirty = true;
     private boolean overlayDirty = true;
@@ -190,14 +193,16 @@ public final class CanvasView extends Pane {
         redraw();
     }
 
-    /** Where the tools leave room for the canvas. */
+    /** Leaves so much of the left free of the canvas when it is fitted, in px: the tools stand there. */
+    public void keepFree(double left) {
+        if (free != left) {
+            free = left;
+            resized();
+        }
+    }
+
     private Rect fitArea() {
-        double w = getWidth(), h = getHeight();
-        return switch (studio.desk()) {
-            case DRAW -> new Rect(28, 26, Math.max(50, w - 56), Math.max(50, h - 116));
-            case ANIMATE -> new Rect(70, 22, Math.max(50, w - 92), Math.max(50, h - 60));
-            default -> new Rect(26, 22, Math.max(50, w - 52), Math.max(50, h - 66));
-        };
+        return new Rect(free + GAP, GAP, Math.max(50, getWidth() - free - 2 * GAP), Math.max(50, getHeight() - 2 * GAP));
     }
 
     private void changed(java.util.Set<Aspect> what) {

@@ -19,7 +19,7 @@ import tundra.core.model.Paint;
 
 /** A paint: a swatch that opens all there is to choose; for one colour also the hex value and the alpha. */
 public final class PaintField extends HBox {
-    private static final double HEX_WIDTH = 69;
+    private static final double HEX_WIDTH = 66;
     private final Studio studio;
     private final String name;
     private final boolean gradients;
@@ -29,6 +29,7 @@ public final class PaintField extends HBox {
     /** What a gradient is; null until there was one. */
     private Label kind;
     private final NumberField alpha;
+    private boolean mixed;
     private Paint paint = Color.NONE;
     private BiConsumer<Paint, Object> onChange = (c, merge) -> { };
     private Runnable onGradient = () -> { };
@@ -51,10 +52,12 @@ public final class PaintField extends HBox {
                 commitHex();
             }
         };
+        // a colour is never cut
+        hex.setMinWidth(HEX_WIDTH);
         hex.setMaxWidth(Double.MAX_VALUE);
         setHgrow(hex, Priority.ALWAYS);
-        alpha.setPrefWidth(58);
-        alpha.setMinWidth(58);
+        alpha.setPrefWidth(50);
+        alpha.setMinWidth(50);
         getChildren().addAll(swatch, hex, alpha);
         alpha.onChange((v, merge) -> change(paint.main().withAlpha((int) Math.round(Math.max(0, Math.min(100, v)) * 2.55)), merge));
     }
@@ -98,16 +101,33 @@ public final class PaintField extends HBox {
         alpha.show(Math.round(c.alpha() / 2.55));
     }
 
+    /** Says that several paints differ; a new one holds for all. */
+    public void setMixed(boolean mixed) {
+        if (mixed) {
+            shown(hex, true);
+            hex.setText("mixed");
+            shown(alpha, false);
+            if (kind != null) {
+                shown(kind, false);
+            }
+        }
+        this.mixed = mixed;
+    }
+
     private static void shown(Node n, boolean on) {
         n.setVisible(on);
         n.setManaged(on);
     }
 
     private void commitHex() {
-        if (!(paint instanceof Color color)) {
+        Color color = paint instanceof Color c ? c : paint.main();
+        if (paint instanceof Gradient && !mixed) {
             return;
         }
         String text = hex.text().strip();
+        if (text.equals("mixed")) {
+            return;
+        }
         if (text.equalsIgnoreCase("none")) {
             change(color.withAlpha(0), null);
             return;
@@ -121,7 +141,8 @@ public final class PaintField extends HBox {
     }
 
     private void change(Paint p, Object merge) {
-        if (!p.equals(paint)) {
+        if (mixed || !p.equals(paint)) {
+            mixed = false;
             show(p);
             onChange.accept(p, merge);
         }

@@ -1,13 +1,18 @@
 package tundra.app.details;
 
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
+import tundra.core.edit.Durations;
 import tundra.core.edit.Exposures;
+import tundra.core.edit.TimeText;
 import tundra.core.file.Limits;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
@@ -22,6 +27,8 @@ final class CanvasSection extends VBox {
     /** How far drawings moved with the frame rate; null for not at all. */
     private Label rateError;
     private final NumberField duration = new NumberField("Duration of the timeline", "s", 3);
+    private final Label tooShort = new Label();
+    private final VBox choice = new VBox(4);
     private final CheckBox loop = new CheckBox("Starts over at its end");
     private final CheckBox starts = new CheckBox("Starts by itself with the scene");
 
@@ -37,13 +44,14 @@ final class CanvasSection extends VBox {
         starts.setId("field-starts");
         width.onChange((v, merge) -> size(new Point(v, studio.board().size().y()), merge));
         height.onChange((v, merge) -> size(new Point(studio.board().size().x(), v), merge));
-        duration.onChange((v, merge) -> timeline("Change duration", merge, t -> {
-            long last = tundra.core.edit.Keys.times(t, null).stream().mapToLong(x -> x).max().orElse(0);
-            return t.withDuration(Math.max(Math.max(1, last), Math.min(Limits.TIME, studio.project().snap(Math.round(v * 1e6)))));
-        }));
+        duration.onChange((v, merge) -> duration(Math.max(1, Math.min(Limits.TIME, studio.project().snap(Math.round(v * 1e6)))), merge));
+        tooShort.setId("too-short");
+        tooShort.getStyleClass().addAll("quiet", "small");
+        tooShort.setWrapText(true);
+        choice.getChildren().add(tooShort);
         loop.setOnAction(e -> timeline(loop.isSelected() ? "Loop timeline" : "Play timeline once", null, t -> t.withLoop(loop.isSelected())));
         starts.setOnAction(e -> timeline("Change start of timeline", null, t -> t.withStarts(starts.isSelected())));
-        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), new NamedRow("Duration", duration), loop, starts);
+        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), new NamedRow("Duration", duration), choice, loop, starts);
         refresh();
     }
 
@@ -73,12 +81,53 @@ final class CanvasSection extends VBox {
         }
     }
 
+    /** A duration that ends before the last key waits for what is to become of the keys beyond it. */
+    private void duration(long wanted, Object merge) {
+        choice.getChildren().setAll(tooShort);
+        long last = Durations.last(studio.timeline());
+        if (wanted >= last) {
+            timeline("Change duration", merge, t -> Durations.to(t, wanted));
+            return;
+        }
+        tooShort.setText("The last key stands at " + TimeText.seconds(last) + ". To end at " + TimeText.seconds(wanted) + ":");
+        String id = studio.timeline().id();
+        var trim = choice("trim-keys", "Trim keys", "Keys beyond the end go; what is seen at the end stays", () -> studio.edit("Trim keys", b -> Durations.trimmed(b, id, wanted)));
+        var squeeze = choice("squeeze-keys", "Squeeze them", "All keys come nearer together", () -> studio.edit("Squeeze keys", b -> Durations.squeezed(b, id, wanted)));
+        choice.getChildren().add(new HBox(6, trim, squeeze));
+        choice.setVisible(true);
+        choice.setManaged(true);
+        duration.show(Double.NaN);
+        refreshNumbers();
+    }
+
+    private Button choice(String id, String words, String tip, Runnable run) {
+        var b = new Button(words);
+        b.setId(id);
+        b.setMinWidth(USE_PREF_SIZE);
+        Buttons.tip(b, tip);
+        b.setOnAction(e -> {
+            hideChoice();
+            run.run();
+        });
+        return b;
+    }
+
+    private void hideChoice() {
+        choice.setVisible(false);
+        choice.setManaged(false);
+    }
+
     private void timeline(String name, Object merge, java.util.function.UnaryOperator<Timeline> change) {
         studio.edit(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
         refresh();
     }
 
     void refresh() {
+        hideChoice();
+        refreshNumbers();
+    }
+
+    private void refreshNumbers() {
         width.show(studio.board().size().x());
         height.show(studio.board().size().y());
         rate.show(studio.project().frameRate());

@@ -14,6 +14,7 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Registering;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.tool.Paints;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
@@ -34,7 +35,7 @@ public final class DetailsPanel extends TallPane {
     private final Commands commands;
     private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
     private final ToolOptions options;
-    private final Runnable onGradient;
+    private final PropertyRow.Needs needs;
     private final Registering registering;
     private final VBox box = new VBox();
     private final List<PropertyRow<?>> rows = new ArrayList<>();
@@ -43,16 +44,18 @@ public final class DetailsPanel extends TallPane {
     private PolygonSection polygon;
     private BoundsSection bounds;
     private CanvasSection canvas;
+    private SoundSection sound;
+    private TogetherSection together;
     private PathSection path;
     private DrawingsSection drawings;
     private String shown;
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
-    public DetailsPanel(Studio studio, Settings settings, Commands commands, ToolOptions options, Registering registering, Runnable onGradient) {
+    public DetailsPanel(Studio studio, Settings settings, Commands commands, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
         this.studio = studio;
         this.commands = commands;
         this.options = options;
-        this.onGradient = onGradient;
+        this.needs = new PropertyRow.Needs(options, paints, onGradient);
         this.registering = registering;
         setId("details");
         getStyleClass().add("details");
@@ -86,6 +89,12 @@ public final class DetailsPanel extends TallPane {
             if (canvas != null) {
                 canvas.refresh();
             }
+            if (together != null) {
+                together.refresh();
+            }
+            if (sound != null) {
+                sound.refresh();
+            }
             if (drawings != null) {
                 drawings.refresh();
                 if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof Caption l) {
@@ -104,7 +113,10 @@ public final class DetailsPanel extends TallPane {
     /** What decides which rows there are. */
     private String key(Element e) {
         String drawing = studio.book().is() ? studio.book().id() : "";
-        return studio.desk() + " " + drawing + (e == null ? studio.selection().size() + studio.scene().id() : e.id() + e.name() + e.content().word());
+        if (studio.sound() != null) {
+            return studio.desk() + " sound " + studio.sound().id();
+        }
+        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.scene().id() : e.id() + e.name() + e.content().word());
     }
 
     /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
@@ -130,21 +142,28 @@ public final class DetailsPanel extends TallPane {
         polygon = null;
         bounds = null;
         canvas = null;
+        together = null;
+        sound = null;
         path = null;
         drawings = null;
         box.getChildren().clear();
-        if (e != null) {
+        if (studio.sound() != null) {
+            box.getChildren().add(heading(studio.project().assets().get(studio.sound().asset()).title(), SoundSection.kind(studio)));
+            sound = new SoundSection(studio, commands);
+            box.getChildren().add(sound);
+        } else if (e != null) {
             element(e);
         } else if (!studio.selection().isEmpty()) {
-            box.getChildren().addAll(heading(studio.selection().size() + " elements", "selected"),
-                    quiet("Drag to move them together. Select one to see its numbers."), new ArrangeSection(commands, options, true));
+            several();
         } else if (studio.book().is() && studio.desk() == Desk.DRAW) {
             box.getChildren().add(heading(drawingName(), "of " + studio.book().element().name()));
         } else {
             box.getChildren().add(heading(studio.scene().name(), "scene"));
+            // first what does no harm where an element's numbers stood a moment ago
+            section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
+            box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
             canvas = new CanvasSection(studio);
             box.getChildren().add(canvas);
-            section("Look", List.of(Properties.BACKGROUND), Board.CANVAS);
         }
         if (studio.book().is() && studio.desk() == Desk.DRAW) {
             drawings = new DrawingsSection(studio, commands, registering);
@@ -159,10 +178,33 @@ public final class DetailsPanel extends TallPane {
         }
     }
 
+    /** What several elements have in common, changed for all of them at once. */
+    private void several() {
+        List<Element> all = studio.selection().stream().map(studio.board()::find).toList();
+        List<String> ids = all.stream().map(Element::id).toList();
+        var common = new ArrayList<>(Properties.of(all.getFirst().content()));
+        all.forEach(e -> common.retainAll(Properties.of(e.content())));
+        box.getChildren().add(heading(all.size() + " elements", "selected"));
+        together = new TogetherSection(studio, options);
+        box.getChildren().add(together);
+        section("Look", common.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), ids);
+        section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
+        if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Text)) {
+            text = new TextSection(studio, ids);
+            box.getChildren().add(text);
+        }
+        section("Place", PLACE.stream().filter(common::contains).toList(), ids);
+        if (studio.desk() == Desk.ANIMATE) {
+            section("Move along path", ALONG, ids);
+        } else {
+            box.getChildren().add(new ArrangeSection(commands, options, true));
+        }
+    }
+
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
         var all = Properties.of(e.content());
-        section("Place", PLACE.stream().filter(all::contains).toList(), e.id());
+        section("Place", PLACE.stream().filter(all::contains).toList(), List.of(e.id()));
         if (studio.desk() == Desk.DRAW) {
             box.getChildren().add(new ArrangeSection(commands, options, false));
         }
@@ -175,16 +217,16 @@ public final class DetailsPanel extends TallPane {
             box.getChildren().add(polygon);
         }
         if (e.content() instanceof tundra.core.model.Content.Text) {
-            text = new TextSection(studio, e);
+            text = new TextSection(studio, List.of(e.id()));
             box.getChildren().add(text);
         }
         if (studio.desk() == Desk.ANIMATE) {
-            section("Move along path", ALONG, e.id());
-            path = new PathSection(studio, e.id());
+            section("Move along path", ALONG, List.of(e.id()));
+            path = new PathSection(studio, commands, e.id());
             box.getChildren().addAll(path.bend(), easing.get(), path);
         }
-        section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), e.id());
-        section("Stroke", STROKE.stream().filter(all::contains).toList(), e.id());
+        section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), List.of(e.id()));
+        section("Stroke", STROKE.stream().filter(all::contains).toList(), List.of(e.id()));
         strokeRows();
     }
 
@@ -207,13 +249,13 @@ public final class DetailsPanel extends TallPane {
         return l;
     }
 
-    private void section(String name, List<Property<?>> properties, String element) {
+    private void section(String name, List<Property<?>> properties, List<String> elements) {
         if (properties.isEmpty()) {
             return;
         }
         var section = new VBox(6, Words.section(name));
         for (Property<?> p : properties) {
-            var row = new PropertyRow<>(studio, element, p, onGradient);
+            var row = new PropertyRow<>(studio, elements, p, needs);
             rows.add(row);
             section.getChildren().add(row);
         }

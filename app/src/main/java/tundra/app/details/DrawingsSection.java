@@ -49,6 +49,7 @@ final class DrawingsSection extends VBox {
     private final PaintField back;
     private final PaintField ahead;
     private boolean showing;
+    private Retimed retimed;
     private List<Object> asked = List.of();
     private final PauseTransition soon = new PauseTransition(Duration.millis(160));
     private Map<String, Ink> inks = Map.of();
@@ -120,11 +121,16 @@ final class DrawingsSection extends VBox {
         refresh();
     }
 
+    /** What a run took before its time was changed step by step: each step is worked out from there, so that frames spread evenly. */
+    private record Retimed(java.util.Set<String> run, Flipbook before, Flipbook after) {}
+
     private void take(double seconds, Object merge) {
         var run = open.run();
         int frames = (int) Math.max(run.size(), Math.min(Drawing.LIMIT / 2.0, Math.rint(seconds * open.book().rate())));
-        var done = Exposures.retimed(open.book(), d -> run.contains(d.id()), frames);
+        Flipbook from = retimed != null && retimed.run.equals(run) && retimed.after.equals(open.book()) ? retimed.before : open.book();
+        var done = Exposures.retimed(from, d -> run.contains(d.id()), frames);
         open.edit("Retime " + run.size() + " drawings", merge, b -> done.book());
+        retimed = new Retimed(run, from, open.book());
         error.setText(done.error() > 1e-9 ? "frames are whole: up to " + Numbers.plain(done.error(), 2) + " of a frame off" : "");
         refresh();
     }

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
@@ -33,7 +34,7 @@ final class PathSection extends VBox {
     private final HBox bendRow;
     private boolean showing;
 
-    PathSection(Studio studio, String element) {
+    PathSection(Studio studio, Commands commands, String element) {
         this.studio = studio;
         this.element = element;
         setSpacing(6);
@@ -52,7 +53,7 @@ final class PathSection extends VBox {
         Buttons.tip(all, "Gives up the handles set by hand, so that the bend rounds every key");
         all.setOnAction(e -> edit("Bend all keys", null, (b, t) -> Paths.bendAll(b, t, element)));
         closed.setId("path-closed");
-        closed.setOnAction(e -> edit(closed.isSelected() ? "Close path" : "Open path", null, (b, t) -> Paths.closed(b, t, element, closed.isSelected())));
+        closed.setOnAction(e -> commands.run("path-close"));
         whole.setId("path-whole");
         whole.setOnAction(e -> edit(whole.isSelected() ? "Ease the whole way" : "Ease each interval", null,
                 (b, t) -> Paths.whole(b, t, element, whole.isSelected() ? EasingText.parse("ease-in-out") : null)));

@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -11,14 +12,18 @@ import tundra.app.color.PaintField;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
+import tundra.app.tool.Paints;
+import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
+import tundra.app.widget.Icon;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Press;
 import tundra.core.edit.Placing;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
+import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
@@ -28,26 +33,35 @@ import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.model.ValueType;
 
-/** One property of an element: its name, its numbers, and the button that keys it. Made from the property table. */
+/**
+ * One property of one or of several elements: its name, its numbers, and the button that keys it. Where several differ it says so; what is
+ * set is set for all of them. Made from the property table.
+ */
 final class PropertyRow<T> extends NamedRow {
+    /** What of the window a row needs besides the studio. */
+    record Needs(ToolOptions options, Paints paints, Runnable onGradient) {}
+
     private final Studio studio;
-    private final String element;
+    private final List<String> elements;
     private final Property<T> property;
+    private final Needs needs;
     private final List<NumberField> numbers = new ArrayList<>();
     private final Press key = new Press("");
     private final Circle dot = new Circle(3);
+    private Press link;
     private PaintField color;
     private ComboBox<String> choice;
+    private boolean showing;
 
-    /** @param onGradient runs when a gradient was chosen, to be placed on the canvas */
-    PropertyRow(Studio studio, String element, Property<T> property, Runnable onGradient) {
+    PropertyRow(Studio studio, List<String> elements, Property<T> property, Needs needs) {
         super(property.label());
         this.studio = studio;
-        this.element = element;
+        this.elements = elements;
         this.property = property;
+        this.needs = needs;
         if (property.standard() instanceof Paint) {
             color = new PaintField(studio, property.label(), property.type() instanceof ValueType.PaintType)
-                    .onChange((c, merge) -> set(property.cast(c), merge)).onGradient(onGradient);
+                    .onChange((c, merge) -> set(old -> property.cast(c), merge)).onGradient(needs.onGradient());
             color.setId("field-" + property.key());
             setHgrow(color, Priority.ALWAYS);
             getChildren().add(color);
@@ -56,11 +70,12 @@ final class PropertyRow<T> extends NamedRow {
             choice.getItems().setAll(words.options());
             choice.setId("field-" + property.key());
             choice.setAccessibleText(property.label());
+            choice.setPromptText("mixed");
             choice.setMaxWidth(Double.MAX_VALUE);
             setHgrow(choice, Priority.ALWAYS);
             choice.setOnAction(e -> {
-                if (choice.getValue() != null && !choice.getValue().equals(studio.valueAt(element, property))) {
-                    set(property.cast(choice.getValue()), null);
+                if (!showing && choice.getValue() != null) {
+                    set(old -> property.cast(choice.getValue()), null);
                 }
             });
             getChildren().add(choice);
@@ -69,6 +84,9 @@ final class PropertyRow<T> extends NamedRow {
                 numbers.add(number(i));
             }
             getChildren().addAll(numbers);
+            if (property == Properties.SCALE || property == Properties.SIZE) {
+                getChildren().add(2, link());
+            }
         }
         if (studio.desk() == Desk.ANIMATE) {
             getChildren().add(keyButton());
@@ -86,19 +104,40 @@ final class PropertyRow<T> extends NamedRow {
         f.setId("field-" + property.key() + (property.parts().size() > 1 ? "-" + label : ""));
         setHgrow(f, Priority.ALWAYS);
         f.setMaxWidth(Double.MAX_VALUE);
-        f.onChange((v, merge) -> {
-            double[] now = property.type().parts(studio.valueAt(element, property));
-            double old = now[part];
-            now[part] = v / property.shown();
-            boolean sizes = property == Properties.SCALE || property == Properties.SIZE;
-            if (sizes && studio.book().keepArea() && now[part] != 0) {
-                now[1 - part] *= old / now[part];
-            } else if (property == Properties.SCALE && !numbers.isEmpty() && now[0] != now[1] && old == now[1 - part]) {
-                now[1 - part] = now[part];
-            }
-            set(property.type().of(now), merge);
-        });
+        f.onChange((v, merge) -> set(old -> property.type().of(typed(property.type().parts(old), part, v / property.shown())), merge));
         return f;
+    }
+
+    /** The numbers after one of them was set: the other one goes along where the two are linked, or where the area is kept. */
+    private double[] typed(double[] parts, int part, double v) {
+        double[] now = parts.clone();
+        double old = now[part];
+        now[part] = v;
+        boolean sizes = property == Properties.SCALE || property == Properties.SIZE;
+        if (sizes && studio.book().keepArea() && v != 0) {
+            now[1 - part] *= old / v;
+        } else if (sizes && needs.options().linked.contains(property)) {
+            now[1 - part] = old == 0 ? v : now[1 - part] * v / old;
+        }
+        return now;
+    }
+
+    /** The sign that links the two numbers. */
+    private Press link() {
+        link = new Press("");
+        link.setId("link-" + property.key());
+        link.setMark(Icon.LINK.node(13), Caption.Place.BEFORE);
+        link.getStyleClass().setAll("link-button");
+        link.setAccessibleText("Keep the proportions of the " + property.label().toLowerCase(Locale.ROOT));
+        Buttons.tip(link, "Linked, the two numbers keep their proportions");
+        link.setSelected(needs.options().linked.contains(property));
+        link.setOnAction(() -> {
+            if (!needs.options().linked.remove(property)) {
+                needs.options().linked.add(property);
+            }
+            link.setSelected(needs.options().linked.contains(property));
+        });
+        return link;
     }
 
     /** A ring that is filled when there is a key at the playhead, and coloured when there are keys at all. */
@@ -107,55 +146,85 @@ final class PropertyRow<T> extends NamedRow {
         key.setId("key-" + property.key());
         key.setMark(dot, Caption.Place.BEFORE);
         key.setAccessibleText("Key " + property.label() + " here");
+        key.setMinWidth(USE_PREF_SIZE);
         Buttons.tip(key, "Set or take away a key of " + property.label().toLowerCase(Locale.ROOT) + " at the playhead");
-        key.setOnAction(() -> TimelineCanvas.toggleKey(studio, element, property));
+        key.setOnAction(() -> elements.forEach(e -> TimelineCanvas.toggleKey(studio, e, property)));
         return key;
     }
 
-    private void set(T value, Object merge) {
+    private void set(UnaryOperator<T> change, Object merge) {
         String name = "Change " + property.label().toLowerCase(Locale.ROOT) + " of " + name();
-        if (property == Properties.PIVOT && studio.timelineOf(element, property).track(element, property) == null) {
-            Frame.Placed placed = studio.frame().find(element);
-            if (placed != null) {
-                Point pivot = (Point) value;
-                studio.edit(name, merge, b -> Placing.pivot(b, element, pivot, placed.node().toParent(), placed.node().box()));
-                return;
+        Frame seen = studio.frame();
+        studio.edit(name, merge, b -> {
+            Board out = b;
+            for (String id : elements) {
+                out = set(out, id, property.clamped(change.apply(studio.valueAt(id, property))), seen);
             }
-        }
-        studio.set(name, merge, element, property, value);
+            return out;
+        });
+        needs.paints().remember(property, studio.valueAt(elements.getFirst(), property));
         refresh();
     }
 
+    private Board set(Board b, String element, T value, Frame seen) {
+        if (property == Properties.PIVOT && studio.timelineOf(element, property).track(element, property) == null && seen.find(element) instanceof Frame.Placed placed) {
+            return Placing.pivot(b, element, (Point) value, placed.node().toParent(), placed.node().box());
+        }
+        return studio.set(b, element, property, value);
+    }
+
     private String name() {
-        Element e = studio.board().find(element);
-        return e == null ? "the canvas" : e.name();
+        Element e = studio.board().find(elements.getFirst());
+        return elements.size() > 1 ? elements.size() + " elements" : e == null ? "the canvas" : e.name();
     }
 
     /** Shows the value at the playhead. */
     void refresh() {
-        if (!element.equals(Board.CANVAS) && studio.board().find(element) == null) {
+        if (elements.stream().anyMatch(id -> !id.equals(Board.CANVAS) && studio.board().find(id) == null)) {
             return;
         }
-        T v = studio.valueAt(element, property);
+        T v = studio.valueAt(elements.getFirst(), property);
+        boolean mixed = elements.stream().anyMatch(id -> !studio.valueAt(id, property).equals(v));
+        showing = true;
         if (color != null) {
             color.show((Paint) v);
+            color.setMixed(mixed);
         } else if (choice != null) {
-            choice.setValue((String) v);
+            choice.setValue(mixed ? null : (String) v);
         } else {
-            double[] parts = property.type().parts(v);
-            for (int i = 0; i < parts.length; i++) {
-                numbers.get(i).show(tundra.core.geometry.Numbers.round(parts[i] * property.shown(), 4));
+            showNumbers(v);
+        }
+        showing = false;
+        showKey();
+    }
+
+    private void showNumbers(T first) {
+        double[] parts = property.type().parts(first);
+        for (int i = 0; i < parts.length; i++) {
+            int part = i;
+            boolean mixed = elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.valueAt(id, property))[part] - parts[part]) > 1e-9);
+            if (mixed) {
+                numbers.get(i).showMixed();
+            } else {
+                numbers.get(i).show(Numbers.round(parts[i] * property.shown(), 4));
             }
         }
-        Timeline t = studio.timelineOf(element, property);
-        var track = t.track(element, property);
-        boolean apart = property == Properties.POSITION && SplitPosition.is(t, element);
-        boolean here = apart ? SplitPosition.keyed(t, element, studio.playhead()) : track != null && track.keyAt(studio.playhead()) != null;
+    }
+
+    private void showKey() {
+        boolean any = false, all = true;
+        for (String element : elements) {
+            Timeline t = studio.timelineOf(element, property);
+            var track = t.track(element, property);
+            boolean apart = property == Properties.POSITION && SplitPosition.is(t, element);
+            any |= track != null || apart;
+            all &= apart ? SplitPosition.keyed(t, element, studio.playhead()) : track != null && track.keyAt(studio.playhead()) != null;
+        }
         key.getStyleClass().removeAll("keyed", "here");
-        if (track != null || apart) {
+        if (any) {
             key.getStyleClass().add("keyed");
         }
-        if (here) {
+        if (all) {
             key.getStyleClass().add("here");
         }
     }

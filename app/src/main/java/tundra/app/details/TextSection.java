@@ -1,5 +1,6 @@
 package tundra.app.details;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -12,13 +13,14 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.core.file.Limits;
+import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 
 /** The words of a text and how they are set. */
 final class TextSection extends VBox {
     private final Studio studio;
-    private final String id;
+    private final List<String> ids;
     private final TextArea words = new TextArea();
     private final ComboBox<String> family = new ComboBox<>();
     private final ComboBox<Integer> weight = new ComboBox<>();
@@ -30,9 +32,9 @@ final class TextSection extends VBox {
     private Object typing = new Object();
     private boolean showing;
 
-    TextSection(Studio studio, Element e) {
+    TextSection(Studio studio, List<String> ids) {
         this.studio = studio;
-        this.id = e.id();
+        this.ids = ids;
         setSpacing(6);
         var title = Words.section("Text");
         words.setId("field-text");
@@ -79,17 +81,40 @@ final class TextSection extends VBox {
         refresh();
     }
 
+    private List<Element> texts() {
+        return ids.stream().map(studio.board()::find).filter(e -> e != null && e.content() instanceof Content.Text).toList();
+    }
+
     private void change(java.util.function.UnaryOperator<Content.Text> change, Object merge) {
-        Element e = studio.board().find(id);
-        if (!showing && e != null && e.content() instanceof Content.Text t && !change.apply(t).equals(t)) {
-            studio.edit("Change text of " + e.name(), merge, b -> b.mapElement(id, x -> x.withContent(change.apply(t))));
+        List<Element> all = texts();
+        if (!showing && all.stream().anyMatch(e -> !change.apply((Content.Text) e.content()).equals(e.content()))) {
+            studio.edit("Change text of " + (all.size() == 1 ? all.getFirst().name() : all.size() + " texts"), merge, b -> {
+                Board out = b;
+                for (Element e : all) {
+                    out = out.mapElement(e.id(), x -> x.withContent(change.apply((Content.Text) x.content())));
+                }
+                return out;
+            });
+        }
+    }
+
+    private void show(NumberField f, java.util.function.ToDoubleFunction<Content.Text> of, List<Element> all) {
+        double first = of.applyAsDouble((Content.Text) all.getFirst().content());
+        if (all.stream().anyMatch(e -> of.applyAsDouble((Content.Text) e.content()) != first)) {
+            f.showMixed();
+        } else {
+            f.show(first);
         }
     }
 
     void refresh() {
-        Element e = studio.board().find(id);
-        if (e != null && e.content() instanceof Content.Text t) {
+        List<Element> all = texts();
+        if (!all.isEmpty()) {
+            var t = (Content.Text) all.getFirst().content();
             showing = true;
+            // the words of several stay their own
+            words.setVisible(all.size() == 1);
+            words.setManaged(all.size() == 1);
             if (!words.getText().equals(t.text())) {
                 words.setText(t.text());
             }
@@ -102,9 +127,9 @@ final class TextSection extends VBox {
             }
             weight.setValue(t.weight());
             align.setValue(t.align());
-            size.show(t.size());
-            lead.show(t.lineHeight());
-                wrap.show(t.wrap());
+            show(size, Content.Text::size, all);
+            show(lead, Content.Text::lineHeight, all);
+            show(wrap, Content.Text::wrap, all);
             free.setDisable(t.wrap() == 0);
             showing = false;
         }

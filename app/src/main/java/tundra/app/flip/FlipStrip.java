@@ -19,6 +19,7 @@ import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
 import tundra.core.flip.OnionSkin;
+import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 
 /** The strip of drawings under the canvas of the Draw desk, with what is done most. */
@@ -34,6 +35,11 @@ public final class FlipStrip extends VBox {
     private final ToggleButton back = new ToggleButton();
     private final ToggleButton ahead = new ToggleButton();
     private final MenuButton ending = new MenuButton();
+    private final HBox head;
+    /** In place of the head while no flipbook is worked on. */
+    private final HBox away = new HBox(10);
+    private final Press enter = new Press("");
+    private final Caption lands = new Caption("");
 
     public FlipStrip(Studio studio, Commands commands) {
         this.studio = studio;
@@ -68,6 +74,22 @@ public final class FlipStrip extends VBox {
         var head = new HBox(8, play, frame, of, ending, gap, back, ahead, longer, copy, more);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("flip-head");
+        this.head = head;
+        enter.setId("strip-back");
+        enter.getStyleClass().add("primary");
+        enter.setOnAction(() -> {
+            Element near = studio.book().nearest();
+            if (near != null) {
+                studio.select(java.util.List.of());
+                studio.enter(near.id());
+            }
+        });
+        lands.getStyleClass().add("quiet");
+        lands.setId("strip-lands");
+        lands.setMinWidth(0);
+        away.setAlignment(Pos.CENTER_LEFT);
+        away.getStyleClass().add("flip-head");
+        away.getChildren().addAll(enter, lands);
         getChildren().addAll(head, strip);
         var menu = new ContextMenu();
         strip.setOnContextMenuRequested(e -> {
@@ -115,7 +137,19 @@ public final class FlipStrip extends VBox {
 
     private void refresh() {
         Flipbook b = studio.book().book();
-        if (b == null) {
+        boolean open = b != null;
+        if (open != (getChildren().getFirst() == head)) {
+            getChildren().set(0, open ? head : away);
+            strip.setDisable(!open);
+            strip.setOpacity(open ? 1 : 0.35);
+        }
+        if (!open) {
+            Element near = studio.book().nearest();
+            if (near != null) {
+                enter.setText((near == studio.left() ? "Back into " : "Draw on ") + near.name());
+                lands.setText(studio.inside() == null ? "What is drawn now lands in the scene, not on a drawing." : "What is drawn now lands in " + studio.board().find(studio.inside()).name() + ", not on a drawing.");
+                strip.redraw();
+            }
             return;
         }
         play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16), Caption.Place.BEFORE);

@@ -1,5 +1,6 @@
 package tundra.app.flip;
 
+import java.util.List;
 import java.util.Set;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.MouseEvent;
@@ -8,6 +9,7 @@ import javafx.scene.layout.Pane;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.model.Drawing;
+import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 
 /** The drawings of the flipbook that is worked on, side by side. */
@@ -48,6 +50,27 @@ public final class StripCanvas extends Pane {
         addEventHandler(ScrollEvent.SCROLL, this::scroll);
         studio.listen(this::changed);
         studio.eachFrame(this::frame);
+    }
+
+    /** Takes files that were dropped between the drawings, and before which one. */
+    public void onDrop(java.util.function.BiConsumer<List<java.io.File>, Integer> drop) {
+        setOnDragOver(e -> {
+            if (e.getDragboard().hasFiles() && studio.book().is()) {
+                e.acceptTransferModes(javafx.scene.input.TransferMode.COPY);
+                hand.aim(e.getX());
+                e.consume();
+            }
+        });
+        setOnDragExited(e -> hand.aim(-1));
+        setOnDragDropped(e -> {
+            if (e.getDragboard().hasFiles() && studio.book().is()) {
+                int at = hand.place(studio.book().book(), e.getX());
+                hand.aim(-1);
+                drop.accept(e.getDragboard().getFiles(), at);
+                e.setDropCompleted(true);
+                e.consume();
+            }
+        });
     }
 
     private void frame() {
@@ -124,10 +147,11 @@ public final class StripCanvas extends Pane {
             canvas.setWidth(getWidth());
             canvas.setHeight(StripLayout.HEIGHT);
         }
-        if (studio.book().is() && !studio.book().id().equals(shown)) {
-            shown = studio.book().id();
+        Element book = studio.book().is() ? studio.book().element() : studio.book().nearest();
+        if (book != null && !book.id().equals(shown)) {
+            shown = book.id();
             // all of it if that leaves cells wide enough to tell the drawings
-            double fit = (getWidth() - 2 * LEFT - BLANK) / Math.max(1, studio.book().book().end());
+            double fit = (getWidth() - 2 * LEFT - BLANK) / Math.max(1, ((Flipbook) book.content()).end());
             layout = new StripLayout(LEFT, 0, Math.max(24, Math.min(64, fit)));
         }
         painter.draw(canvas.getGraphicsContext2D(), layout, getWidth(), hand.insert());

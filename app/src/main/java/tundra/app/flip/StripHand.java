@@ -195,8 +195,14 @@ final class StripHand {
         studio.seek(open.timeOf(Math.max(0, at().frameAt(e.getX()))));
     }
 
+    /** Shows where something that is carried over the strip would go; nothing below 0. */
+    void aim(double x) {
+        insert = x < 0 || open.book() == null ? -1 : place(open.book(), x);
+        strip.redraw();
+    }
+
     /** Before which drawing something dropped here would go. */
-    private int place(Flipbook b, double x) {
+    int place(Flipbook b, double x) {
         int i = 0;
         while (i < b.drawings().size() && at().x(b.drawings().get(i).start() + b.drawings().get(i).frames() / 2.0) < x) {
             i++;

@@ -36,7 +36,8 @@ final class StripPainter {
      */
     void draw(GraphicsContext g, StripLayout at, double width, int insert) {
         OpenBook open = studio.book();
-        Flipbook book = open.book();
+        // while none is worked on, the one that could be
+        Flipbook book = open.is() ? open.book() : open.nearest() == null ? null : (Flipbook) open.nearest().content();
         Palette c = Palette.of(studio.dark());
         g.clearRect(0, 0, width, StripLayout.HEIGHT);
         if (book == null) {
@@ -58,8 +59,10 @@ final class StripPainter {
             cell(g, c, d, i, x0, x1 - x0 - 4, i == now, open.chosen(d.id()), show);
         }
         blank(g, c, at.x(book.end()));
-        ranges(g, c, at, book, open, width);
-        playhead(g, c, at, open);
+        if (open.is()) {
+            ranges(g, c, at, book, open, width);
+            playhead(g, c, at, open);
+        }
         if (insert >= 0) {
             double x = at.x(insert < all.size() ? all.get(insert).start() : book.end()) - 2;
             g.setStroke(c.time());

@@ -34,6 +34,7 @@ import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.app.window.Notices;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Names;
 import tundra.core.edit.Shelf;
@@ -54,6 +55,7 @@ import tundra.render.Fonts;
 public final class ShelfPanel extends VBox {
     private static final double TILE = 58;
     private final Studio studio;
+    private final Notices notices;
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
     private final Text empty = Words.of("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.", "quiet", "small");
@@ -63,8 +65,9 @@ public final class ShelfPanel extends VBox {
     private List<Swatch> shownSwatches = List.of();
 
     /** @param keep takes files that were dropped here */
-    public ShelfPanel(Studio studio, Commands commands, Consumer<List<Path>> keep) {
+    public ShelfPanel(Studio studio, Commands commands, Notices notices, Consumer<List<Path>> keep) {
         this.studio = studio;
+        this.notices = notices;
         setId("shelf");
         getStyleClass().addAll("outline", "shelf");
         var title = Words.section("Shelf");
@@ -228,12 +231,27 @@ public final class ShelfPanel extends VBox {
                 studio.select(List.of(e.id()));
             }
             case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());
-            case SOUND -> studio.edit("Place sound " + a.title(), b -> b.mapTimeline(studio.timeline().id(), t -> {
-                var all = new java.util.ArrayList<>(t.sounds());
-                all.add(new PlacedSound(Ids.next(), a.hash(), studio.playhead(), 1));
-                return t.withSounds(all);
-            }));
+            case SOUND -> {
+                PlacedSound there = studio.timeline().sounds().stream().filter(s -> s.asset().equals(a.hash())).findFirst().orElse(null);
+                if (there == null) {
+                    place(a);
+                } else {
+                    studio.chooseInTime(there.id());
+                    notices.news(a.title() + " is placed already, at " + TimeText.seconds(there.start()) + " of " + studio.timeline().name() + ".", "Place it again here", () -> place(a));
+                }
+            }
         }
+    }
+
+    private void place(Asset a) {
+        var made = new PlacedSound(Ids.next(), a.hash(), studio.playhead(), 1);
+        studio.edit("Place sound " + a.title(), b -> b.mapTimeline(studio.timeline().id(), t -> {
+            var all = new ArrayList<>(t.sounds());
+            all.add(made);
+            return t.withSounds(all);
+        }));
+        studio.chooseInTime(made.id());
+        notices.news(a.title() + " is heard from " + TimeText.seconds(made.start()) + " of " + studio.timeline().name() + " on.");
     }
 
     private void setIn(String family, int weight) {

@@ -29,6 +29,7 @@ public final class OpenBook {
     private Board knownBoard;
     private Object knownPlace;
     private String known;
+    private String lastOpen;
 
     OpenBook(Studio studio) {
         this.studio = studio;
@@ -41,6 +42,7 @@ public final class OpenBook {
             knownBoard = studio.board();
             knownPlace = place;
             known = find();
+            lastOpen = known == null ? lastOpen : known;
         }
         return known;
     }
@@ -65,6 +67,15 @@ public final class OpenBook {
             }
         }
         return null;
+    }
+
+    /** The flipbook of this scene that was worked on last, else its first; null when the scene has none. */
+    public Element nearest() {
+        Element last = known == null && lastOpen != null ? studio.board().find(lastOpen) : null;
+        if (last != null && last.content() instanceof Flipbook) {
+            return last;
+        }
+        return Tree.first(studio.board().elements(), e -> e.content() instanceof Flipbook);
     }
 
     public boolean is() {

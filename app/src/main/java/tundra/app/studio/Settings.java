@@ -100,6 +100,19 @@ public final class Settings {
         }
     }
 
+    /** A size of the window's parts that was set by hand: of a panel in px, of a divider as a fraction. */
+    public double size(String part, double standard) {
+        try {
+            return Double.parseDouble(values.getProperty("size." + part, String.valueOf(standard)));
+        } catch (NumberFormatException e) {
+            return standard;
+        }
+    }
+
+    public void setSize(String part, double size) {
+        put("size." + part, String.valueOf(size));
+    }
+
     /** The change of a drawing's area that the checks tell, in %. */
     public int areaJump() {
         try {

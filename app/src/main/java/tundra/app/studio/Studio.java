@@ -18,10 +18,13 @@ import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Unseen;
 import tundra.core.model.Board;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Marker;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -39,6 +42,9 @@ public final class Studio {
     private History history;
     /** What is shown in place of the project without being part of it; null for nothing. */
     private Project preview;
+    /** What was chosen when a version of the project was left. */
+    private final java.util.Map<Project, Chosen> chosen = new java.util.IdentityHashMap<>();
+    private Object remembered;
     private Project saved;
     private Path file;
     private String sceneId;
@@ -46,9 +52,12 @@ public final class Studio {
     private Set<String> selection = Set.of();
     private Set<Keys.Ref> keys = Set.of();
     private String inside;
+    private String left;
+    private String timed;
     private Set<String> solo = Set.of();
     private long playhead;
     private EditScope scope = EditScope.KEY;
+    private PropertyEdit.FirstKey firstKey = PropertyEdit.FirstKey.FROM_START;
     private Desk desk = Desk.DRAW;
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
@@ -118,6 +127,7 @@ public final class Studio {
 
     private void take(Project project, Path from) {
         history = new History(project);
+        chosen.clear();
         preview = null;
         saved = from == null ? null : project;
         file = from;
@@ -125,6 +135,8 @@ public final class Studio {
         selection = Set.of();
         keys = Set.of();
         inside = null;
+        timed = null;
+        left = null;
         solo = Set.of();
         playhead = 0;
         sceneId = project.scenes().getFirst().id();
@@ -238,8 +250,10 @@ public final class Studio {
         Board tried = preview == null ? null : board();
         Board was = kept().scene(sceneId).board();
         preview = null;
-        history.add(name, change.apply(kept()), merge);
+        Project before = kept();
+        history.add(name, change.apply(before), merge);
         // what is tried stays as long as the board beneath it does
+        remember(before, merge);
         Scene scene = kept().scene(sceneId);
         if (tried != null && scene != null && scene.board() == was) {
             preview = kept().mapBoard(sceneId, b -> tried);
@@ -258,7 +272,7 @@ public final class Studio {
 
     /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
     public PropertyEdit propertyEdit(String element, Property<?> p) {
-        return new PropertyEdit(timelineOf(element, p).id(), playhead, desk == Desk.ANIMATE ? scope : EditScope.WHOLE_MOVE);
+        return new PropertyEdit(timelineOf(element, p).id(), playhead, desk == Desk.ANIMATE ? scope : EditScope.WHOLE_MOVE, firstKey);
     }
 
     public <T> T valueAt(String element, Property<T> p) {
@@ -276,15 +290,41 @@ public final class Studio {
             preview(null);
             return true;
         }
-        boolean did = history.undo();
-        settle();
-        return did;
+        return travel(history::undo);
     }
 
     public boolean redo() {
         preview = null;
-        boolean did = history.redo();
+        return travel(history::redo);
+    }
+
+    /** What is chosen: elements, keys, and the group that is entered. */
+    private record Chosen(Set<String> elements, Set<Keys.Ref> keys, String inside) {}
+
+    /** Remembers what was chosen when a version was changed, so that it is chosen again when that version comes back. */
+    private void remember(Project before, Object merge) {
+        if (kept() != before && (merge == null || merge != remembered)) {
+            chosen.put(before, new Chosen(selection, keys, inside));
+        }
+        remembered = merge;
+    }
+
+    private boolean travel(java.util.function.BooleanSupplier step) {
+        Project before = kept();
+        var now = new Chosen(selection, keys, inside);
+        boolean did = step.getAsBoolean();
         settle();
+        if (did) {
+            chosen.put(before, now);
+            Chosen then = chosen.get(kept());
+            if (then != null) {
+                selection = then.elements;
+                keys = then.keys;
+                inside = then.inside;
+                changed(Aspect.SELECTION);
+                settle();
+            }
+        }
         return did;
     }
 
@@ -435,8 +475,9 @@ public final class Studio {
 
     public void select(Collection<String> ids) {
         var next = new LinkedHashSet<>(ids);
-        if (!next.equals(selection)) {
+        if (!next.equals(selection) || timed != null) {
             selection = next;
+            timed = null;
             frame = null;
             changed(Aspect.SELECTION);
         }
@@ -455,10 +496,49 @@ public final class Studio {
             to = d.id();
         }
         if (!java.util.Objects.equals(to, inside)) {
+            if (to == null) {
+                List<String> path = paths().path(inside);
+                left = path.isEmpty() ? null : path.getFirst();
+            }
             inside = to;
             frame = null;
             changed(Aspect.SELECTION);
         }
+    }
+
+    /** Whether an element is a drawing of a flipbook. */
+    public boolean isDrawing(String id) {
+        List<String> path = paths().path(id);
+        return path.size() > 1 && board().find(path.get(path.size() - 2)).content() instanceof Flipbook;
+    }
+
+    /** The group or flipbook that was left last, while it is there and nothing is entered; null for none. */
+    public Element left() {
+        return inside != null || left == null ? null : board().find(left);
+    }
+
+    /** Goes into what was left last. */
+    public void goBackIn() {
+        Element e = left();
+        if (e != null) {
+            select(List.of());
+            enter(e.id());
+        }
+    }
+
+    /** The one selected element when it is not seen at the playhead, else null. */
+    public Element unseen() {
+        Element e = selected();
+        return e == null || playing || desk == Desk.PUBLISH || Unseen.why(board(), builder(), frame(), e.id(), seenAt()) == null ? null : e;
+    }
+
+    /** Why an element is not seen now, as one line. */
+    public String whyUnseen(Element e) {
+        return Unseen.why(board(), builder(), frame(), e.id(), seenAt());
+    }
+
+    private long seenAt() {
+        return book.seen();
     }
 
     /** One group further out; says whether there was one to leave. The group, or the flipbook, that was left is selected. */
@@ -472,11 +552,31 @@ public final class Studio {
             left--;
         }
         String around = left > 0 ? path.get(left - 1) : null;
+        this.left = path.isEmpty() ? null : path.get(left);
         inside = around;
         frame = null;
         changed(Aspect.SELECTION);
         select(path.isEmpty() ? List.of() : List.of(path.get(left)));
         return true;
+    }
+
+    /** Chooses a marker or a sound of the timeline in place of keys; null chooses none. */
+    public void chooseInTime(String id) {
+        if (!java.util.Objects.equals(id, timed)) {
+            keys = id == null ? keys : Set.of();
+            timed = id;
+            changed(Aspect.SELECTION);
+        }
+    }
+
+    /** The marker that is chosen; null for none. */
+    public Marker marker() {
+        return timeline().markers().stream().filter(m -> m.id().equals(timed)).findFirst().orElse(null);
+    }
+
+    /** The placed sound that is chosen; null for none. */
+    public PlacedSound sound() {
+        return timeline().sounds().stream().filter(s -> s.id().equals(timed)).findFirst().orElse(null);
     }
 
     public Set<Keys.Ref> keys() {
@@ -485,8 +585,9 @@ public final class Studio {
 
     public void selectKeys(Collection<Keys.Ref> refs) {
         var next = new LinkedHashSet<>(refs);
-        if (!next.equals(keys)) {
+        if (!next.equals(keys) || !next.isEmpty() && timed != null) {
             keys = next;
+            timed = next.isEmpty() ? timed : null;
             changed(Aspect.SELECTION);
         }
     }
@@ -537,6 +638,16 @@ public final class Studio {
 
     public void setScope(EditScope s) {
         scope = s;
+        changed(Aspect.SCOPE);
+    }
+
+    /** What becomes of the time before the first key of a property. */
+    public PropertyEdit.FirstKey firstKey() {
+        return firstKey;
+    }
+
+    public void setFirstKey(PropertyEdit.FirstKey f) {
+        firstKey = f;
         changed(Aspect.SCOPE);
     }
 

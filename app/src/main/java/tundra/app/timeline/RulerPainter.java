@@ -33,10 +33,11 @@ final class RulerPainter {
         g.fillRect(end, 0, Math.max(0, w - end), HEIGHT);
         range(g, t, scale, colors);
         for (PlacedSound s : t.sounds()) {
-            waves.draw(g, studio.project(), s, scale, HEIGHT - 12, 10, colors.interaction().deriveColor(0, 1, 1, 0.35));
+            // below the numbers, so that none is struck through
+            waves.draw(g, studio.project(), s, t.duration(), scale, HEIGHT - 4, 4, colors.interaction().deriveColor(0, 1, 1, 0.35));
         }
         ticks(g, t, scale, w, colors);
-        t.markers().forEach(m -> marker(g, m, scale, colors));
+        t.markers().forEach(m -> marker(g, m, m.equals(studio.marker()), scale, colors));
         stretched(g, scale, colors);
     }
 
@@ -53,9 +54,9 @@ final class RulerPainter {
         }
     }
 
-    private static void marker(GraphicsContext g, Marker m, TimeScale scale, Palette colors) {
+    private static void marker(GraphicsContext g, Marker m, boolean chosen, TimeScale scale, Palette colors) {
         double x = scale.x(m.time()), w = width(m);
-        g.setFill(colors.fitting().deriveColor(0, 1, 1, 0.16));
+        g.setFill(colors.fitting().deriveColor(0, 1, 1, chosen ? 0.42 : 0.16));
         g.fillPolygon(new double[] {x, x + w, x + w - 5, x + w, x}, new double[] {1, 1, 8, 15, 15}, 5);
         g.setFill(colors.fitting());
         g.fillRect(x, 1, 2, HEIGHT);
@@ -106,7 +107,11 @@ final class RulerPainter {
             g.strokeLine(x, HEIGHT - (major ? 16 : 7), x, HEIGHT);
             if (major) {
                 g.setFill(colors.ink2());
-                g.fillText(Numbers.plain(i / 5 * step, 3) + "s", x + 4, HEIGHT - 14);
+                String words = Numbers.plain(i / 5 * step, 3) + "s";
+                // the last one stands before its tick where it would be cut
+                boolean room = x + 6 + words.length() * 6.8 < w;
+                g.setTextAlign(room ? TextAlignment.LEFT : TextAlignment.RIGHT);
+                g.fillText(words, room ? x + 4 : x - 4, HEIGHT - 14);
             }
         }
     }

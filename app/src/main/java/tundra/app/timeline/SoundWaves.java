@@ -20,10 +20,11 @@ final class SoundWaves {
         this.ready = ready;
     }
 
-    void draw(GraphicsContext g, Project p, PlacedSound s, TimeScale scale, double middle, double half, Color ink) {
+    void draw(GraphicsContext g, Project p, PlacedSound s, long timeline, TimeScale scale, double middle, double half, Color ink) {
         Asset a = p.assets().get(s.asset());
         SoundPeaks peaks = peaks(a);
-        double from = Math.max(scale.left(), scale.x(s.start())), to = Math.min(g.getCanvas().getWidth(), scale.x(s.start() + a.duration()));
+        long heard = s.heard(a.duration(), timeline), part = Math.max(1, s.part(a.duration()));
+        double from = Math.max(scale.left(), scale.x(s.start())), to = Math.min(g.getCanvas().getWidth(), scale.x(s.start() + heard));
         g.setStroke(ink);
         g.setLineWidth(1);
         if (peaks == null) {
@@ -31,7 +32,8 @@ final class SoundWaves {
             return;
         }
         for (double x = Math.ceil(from) + 0.5; x < to; x++) {
-            double top = peaks.loudest(scale.time(x) - s.start(), scale.time(x + 1) - s.start()) * half * s.volume();
+            double since = scale.time(x) - s.start(), step = scale.time(x + 1) - scale.time(x), at = s.from() + (s.loop() ? since % part : since);
+            double top = peaks.loudest(at, at + step) * half * s.gain(Math.max(0, since), heard);
             g.strokeLine(x, middle - Math.max(0.5, top), x, middle + Math.max(0.5, top));
         }
     }

@@ -38,6 +38,10 @@ final class TimeRows {
         }
     }
 
+    void foldAll() {
+        open.clear();
+    }
+
     void unfold(String element) {
         open.add(element);
     }

@@ -5,15 +5,20 @@ import java.util.Set;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Keys;
 import tundra.core.model.Timeline;
+import tundra.core.motion.Track;
 
 /** Brings dragged times to what is near: markers, the playhead, keys that stay; else to the nearest frame. */
 final class TimeSnap {
     private static final double REACH = 6;
+    private static final int MOST = 5000;
     private final Set<Long> magnets = new HashSet<>();
     private final Studio studio;
 
-    /** @param moving keys that are dragged and therefore hold nothing */
-    TimeSnap(Studio studio, Set<Keys.Ref> moving) {
+    /**
+     * @param moving keys that are dragged and therefore hold nothing
+     * @param rows those in the view: a key in a folded row holds nothing, since it can't be seen
+     */
+    TimeSnap(Studio studio, Set<Keys.Ref> moving, TimeRows rows) {
         this.studio = studio;
         Timeline t = studio.timeline();
         t.markers().forEach(m -> magnets.add(m.time()));
@@ -24,11 +29,12 @@ final class TimeSnap {
             magnets.add(t.range().from());
             magnets.add(t.range().to());
         }
-        t.tracks().forEach((id, of) -> of.forEach((p, track) -> track.keys().forEach(k -> {
-            if (magnets.size() < 5000 && !moving.contains(new Keys.Ref(id, p, k.time()))) {
-                magnets.add(k.time());
+        for (TimeRows.Row r : rows.all()) {
+            Track<?> track = r.property() == null ? null : t.track(r.element(), r.property());
+            if (track != null && magnets.size() < MOST) {
+                track.keys().stream().filter(k -> !moving.contains(new Keys.Ref(r.element(), r.property(), k.time()))).forEach(k -> magnets.add(k.time()));
             }
-        })));
+        }
     }
 
     /** @param free no snapping at all, not even to frames */

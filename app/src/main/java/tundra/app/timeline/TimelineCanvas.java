@@ -11,11 +11,14 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
+import tundra.app.widget.NameField;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
+import tundra.core.edit.Names;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Marker;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 
@@ -72,7 +75,8 @@ public final class TimelineCanvas extends Pane {
             fitted = true;
             scrollY = 0;
         }
-        if (what.contains(Aspect.SELECTION)) {
+        // rows that are pressed here stay where they are
+        if (what.contains(Aspect.SELECTION) && !studio.selection().equals(hand.selected())) {
             studio.selection().forEach(rows::unfold);
         }
         if (!studio.onlyTimeGoesOn(what)) {
@@ -186,15 +190,31 @@ public final class TimelineCanvas extends Pane {
         }
     }
 
+    /** Folds every row. */
+    public void foldAll() {
+        rows.foldAll();
+        scrollY = 0;
+        redraw();
+    }
+
+    /** Lets the name of a marker be typed where it stands. */
+    public void nameMarker(String id) {
+        Marker m = studio.timeline().markers().stream().filter(x -> x.id().equals(id)).findFirst().orElse(null);
+        if (m == null) {
+            return;
+        }
+        studio.chooseInTime(id);
+        NameField.open(this, Math.max(HEAD + 2, Math.min(getWidth() - 132, scale.x(m.time()))), 0, 130, m.name(), name -> studio.edit("Rename marker " + m.name(), b -> {
+            var taken = new java.util.HashSet<String>();
+            studio.timeline().markers().stream().filter(x -> !x.id().equals(id)).forEach(x -> taken.add(x.name()));
+            return b.mapTimeline(studio.timeline().id(), t -> t.withMarkers(t.markers().stream()
+                    .map(x -> x.id().equals(id) ? new Marker(id, Names.free(taken, name), x.time()) : x).toList()));
+        }));
+    }
+
     /** The row at a height of this view; null for the ruler and below the last one. */
     TimeRows.Row rowAt(double y) {
         return y > RULER ? rows.at(y - RULER + scrollY) : null;
-    }
-
-    /** The sound whose row is at a height of this view; null for none. */
-    public tundra.core.model.PlacedSound soundAt(double y) {
-        TimeRows.Row r = rowAt(y);
-        return r == null ? null : r.sound();
     }
 
     /** Where a row begins in this view. */

@@ -31,6 +31,17 @@ final class TimelineHand {
     private final Studio studio;
     private final TimelineCanvas view;
     private Drag drag;
+    private Set<String> selected;
+
+    /** What was selected by a press on a name here; null when it was something else. */
+    Set<String> selected() {
+        return selected;
+    }
+
+    private void select(String element) {
+        selected = Set.of(element);
+        studio.select(List.of(element));
+    }
 
     /** What the pointer is doing. */
     private sealed interface Drag {
@@ -61,6 +72,10 @@ final class TimelineHand {
     TimelineHand(Studio studio, TimelineCanvas view) {
         this.studio = studio;
         this.view = view;
+    }
+
+    private TimeSnap snap(Set<Keys.Ref> moving) {
+        return new TimeSnap(studio, moving, view.rows);
     }
 
     Rect marquee() {
@@ -95,9 +110,10 @@ final class TimelineHand {
         return -1;
     }
 
-    private Marker markerAt(MouseEvent e) {
-        return e.getY() > RulerPainter.BAND ? null : studio.timeline().markers().stream()
-                .filter(m -> e.getX() >= view.scale.x(m.time()) - 3 && e.getX() <= view.scale.x(m.time()) + RulerPainter.width(m)).findFirst().orElse(null);
+    private Marker markerAt(double x, double y) {
+        // the one that is drawn last lies on top
+        return y > RulerPainter.BAND ? null : studio.timeline().markers().reversed().stream()
+                .filter(m -> x >= view.scale.x(m.time()) - 3 && x <= view.scale.x(m.time()) + RulerPainter.width(m)).findFirst().orElse(null);
     }
 
     /** The side of the visible range of a row that is held: -1, 0 for its body, 1; null for none of it. */
@@ -157,7 +173,7 @@ final class TimelineHand {
             pressBead(e, b, row);
         } else if (trimAt(e, row) instanceof Integer side) {
             studio.select(List.of(row.element()));
-            drag = new Drag.Trim(row.element(), seen(row.element()), side, e.getX(), new TimeSnap(studio, Set.of()), new Object());
+            drag = new Drag.Trim(row.element(), seen(row.element()), side, e.getX(), snap(Set.of()), new Object());
         } else {
             pressSpace(e, row);
         }
@@ -165,20 +181,23 @@ final class TimelineHand {
 
     private void pressRuler(MouseEvent e) {
         long end = stretchEnd(e);
-        Marker m = markerAt(e);
+        Marker m = markerAt(e.getX(), e.getY());
         Span range = studio.timeline().range();
         if (end >= 0) {
             long[] span = RulerPainter.span(studio);
-            drag = new Drag.Stretch(studio.keys(), end == span[0] ? span[1] : span[0], end, new TimeSnap(studio, studio.keys()), new Object());
+            drag = new Drag.Stretch(studio.keys(), end == span[0] ? span[1] : span[0], end, snap(studio.keys()), new Object());
+        } else if (m != null && e.getClickCount() == 2) {
+            view.nameMarker(m.id());
         } else if (m != null) {
             studio.seek(m.time());
-            drag = new Drag.MoveMarker(m, new TimeSnap(studio, Set.of()), new Object());
+            studio.chooseInTime(m.id());
+            drag = new Drag.MoveMarker(m, snap(Set.of()), new Object());
         } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.from())) < 6) {
-            drag = new Drag.Range(range.to(), new TimeSnap(studio, Set.of()), new Object());
+            drag = new Drag.Range(range.to(), snap(Set.of()), new Object());
         } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.to())) < 6) {
-            drag = new Drag.Range(range.from(), new TimeSnap(studio, Set.of()), new Object());
+            drag = new Drag.Range(range.from(), snap(Set.of()), new Object());
         } else if (e.getY() <= RulerPainter.BAND && e.isShiftDown()) {
-            drag = new Drag.Range(studio.project().snap((long) view.scale.time(e.getX())), new TimeSnap(studio, Set.of()), new Object());
+            drag = new Drag.Range(studio.project().snap((long) view.scale.time(e.getX())), snap(Set.of()), new Object());
         } else {
             drag = new Drag.Scrub();
             studio.seek((long) view.scale.time(e.getX()));
@@ -186,7 +205,11 @@ final class TimelineHand {
     }
 
     private void pressHead(MouseEvent e, TimeRows.Row row) {
-        if (row == null || row.sound() != null) {
+        if (row == null) {
+            return;
+        }
+        if (row.sound() != null) {
+            studio.chooseInTime(row.sound().id());
             return;
         }
         if (row.property() == null && e.getX() < 24 + row.depth() * 14) {
@@ -198,7 +221,7 @@ final class TimelineHand {
         } else if (row.property() != null && e.getX() > TimelineCanvas.HEAD - 26) {
             TimelineCanvas.toggleKey(studio, row.element(), row.property());
         } else if (!row.element().equals(Board.CANVAS)) {
-            studio.select(List.of(row.element()));
+            select(row.element());
             if (row.property() == null && e.getClickCount() == 2) {
                 studio.selectKeys(KeyClip.all(studio.timeline(), inside(row.element())));
             }
@@ -226,7 +249,7 @@ final class TimelineHand {
         }
         boolean editor = row != null && row.editor();
         drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(studio.keys()), b, editor ? values(row, b.part()) : null,
-                new TimeSnap(studio, studio.keys()), new Object(), false);
+                snap(studio.keys()), new Object(), false);
     }
 
     private LanePainter.Scale values(TimeRows.Row row, int part) {
@@ -248,7 +271,8 @@ final class TimelineHand {
             return;
         }
         if (row != null && row.sound() != null) {
-            drag = new Drag.MoveSound(row.sound(), e.getX(), new TimeSnap(studio, Set.of()), new Object());
+            studio.chooseInTime(row.sound().id());
+            drag = new Drag.MoveSound(row.sound(), e.getX(), snap(Set.of()), new Object());
             return;
         }
         if (row != null && row.property() == null && !row.element().equals(Board.CANVAS)) {
@@ -257,7 +281,7 @@ final class TimelineHand {
             var times = refs.stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (!refs.isEmpty() && e.getX() >= view.scale.x(times.getMin()) && e.getX() <= view.scale.x(times.getMax()) && !e.isShiftDown()) {
                 // the summary is a handle for all that it sums up
-                drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(refs), null, null, new TimeSnap(studio, Set.copyOf(refs)), new Object(), false);
+                drag = new Drag.Move(e.getX(), e.getY(), Set.copyOf(refs), null, null, snap(Set.copyOf(refs)), new Object(), false);
                 return;
             }
         }
@@ -274,6 +298,16 @@ final class TimelineHand {
     /** Chooses what a menu is opened on. */
     void choose(double x, double y) {
         TimeRows.Row row = view.rowAt(y);
+        Marker m = markerAt(x, y);
+        if (m != null) {
+            studio.chooseInTime(m.id());
+            return;
+        }
+        if (row != null && row.sound() != null) {
+            studio.chooseInTime(row.sound().id());
+            return;
+        }
+        studio.chooseInTime(null);
         var bead = view.painter.beads.stream().filter(b -> Math.hypot(b.x() - x, b.y() - y) <= REACH).findFirst().orElse(null);
         if (bead != null && !studio.keys().contains(bead.ref())) {
             studio.selectKeys(List.of(bead.ref()));
@@ -350,7 +384,8 @@ final class TimelineHand {
         if (Math.abs(factor) < 1e-3) {
             return;
         }
-        LongUnaryOperator times = Keys.stretch(studio.timeline(), s.around(), factor, free ? k -> k : studio.project()::snap);
+        LongUnaryOperator stretched = Keys.stretch(studio.timeline(), s.around(), factor, free ? k -> k : studio.project()::snap);
+        LongUnaryOperator times = k -> k == s.held() ? to : stretched.applyAsLong(k);
         studio.again("Stretch " + s.refs().size() + " keys", s.merge(), b -> Keys.retime(b, studio.timeline().id(), s.refs(), times));
         studio.selectKeys(Keys.moved(s.refs(), times));
     }

@@ -13,6 +13,7 @@ import tundra.core.geometry.Numbers;
 import tundra.core.model.Color;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
@@ -241,10 +242,16 @@ final class TimelinePainter {
     }
 
     private void sound(GraphicsContext g, TimeRows.Row r, TimeScale scale, double y, Palette colors) {
-        long length = studio.project().assets().get(r.sound().asset()).duration();
-        double a = scale.x(r.sound().start()), b = scale.x(r.sound().start() + length);
+        PlacedSound s = r.sound();
+        long length = s.heard(studio.project().assets().get(s.asset()).duration(), studio.timeline().duration());
+        double a = scale.x(s.start()), b = scale.x(s.start() + length);
         g.setFill(colors.interactionSoft());
         g.fillRoundRect(a, y + 4, b - a, r.height() - 9, 8, 8);
-        waves.draw(g, studio.project(), r.sound(), scale, y + r.height() / 2, r.height() / 2 - 6, colors.interaction());
+        if (s.equals(studio.sound())) {
+            g.setStroke(colors.interaction());
+            g.setLineWidth(1.5);
+            g.strokeRoundRect(a, y + 4, b - a, r.height() - 9, 8, 8);
+        }
+        waves.draw(g, studio.project(), s, studio.timeline().duration(), scale, y + r.height() / 2, r.height() / 2 - 6, colors.interaction());
     }
 }

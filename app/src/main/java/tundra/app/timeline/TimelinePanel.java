@@ -16,7 +16,9 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
+import tundra.core.edit.Names;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Timeline;
 
@@ -84,6 +86,19 @@ public final class TimelinePanel extends StackPane {
         chooser.setText(studio.timeline().name());
     }
 
+    /** Lets the name of the shown timeline be typed where it stands. */
+    public void nameTimeline() {
+        applyCss();
+        layout();
+        var at = sceneToLocal(chooser.localToScene(0, 0));
+        String id = studio.timeline().id();
+        NameField.open(this, at.getX(), at.getY(), Math.max(90, chooser.getWidth()), studio.timeline().name(), name -> studio.edit("Rename timeline", b -> {
+            var taken = new java.util.HashSet<String>();
+            b.timelines().stream().filter(t -> !t.id().equals(id)).forEach(t -> taken.add(t.name()));
+            return b.mapTimeline(id, t -> t.withName(Names.free(taken, name)));
+        }));
+    }
+
     private void choices(Commands commands) {
         chooser.getItems().clear();
         for (Timeline t : studio.board().timelines()) {
@@ -96,7 +111,7 @@ public final class TimelinePanel extends StackPane {
         var add = new MenuItem("New timeline");
         add.setOnAction(e -> commands.run("new-timeline"));
         chooser.getItems().addAll(new SeparatorMenuItem(), add);
-        for (String id : java.util.List.of("rename-timeline", "delete-timeline")) {
+        for (String id : java.util.List.of("rename-timeline", "duplicate-timeline", "delete-timeline")) {
             var item = new MenuItem(commands.get(id).name().get());
             item.setDisable(!commands.get(id).enabled().getAsBoolean());
             item.setOnAction(e -> commands.run(id));

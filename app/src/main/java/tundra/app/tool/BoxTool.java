@@ -17,23 +17,25 @@ public final class BoxTool implements Tool {
     private final ToolBox tools;
     private final Paints paints;
     private final Supplier<Content> content;
-    private final String name;
+    private final Supplier<String> naming;
+    private String name;
     private Point start;
     private Object drag;
     private Snapping.Snap snap = Snapping.Snap.NONE;
 
-    public BoxTool(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, String name) {
+    public BoxTool(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, Supplier<String> naming) {
         this.studio = studio;
         this.tools = tools;
         this.paints = paints;
         this.content = content;
-        this.name = name;
+        this.naming = naming;
     }
 
     @Override
     public void press(Pointer p) {
         studio.select(java.util.List.of());
         start = snapped(p);
+        name = naming.get();
         drag = new Object();
     }
 
@@ -68,7 +70,7 @@ public final class BoxTool implements Tool {
         start = null;
         snap = Snapping.Snap.NONE;
         if (drawn) {
-            tools.take(ToolKind.SELECT);
+            tools.drawn();
         }
     }
 

@@ -105,7 +105,7 @@ public final class LineTool implements Tool {
             var outline = new Outline(List.of(new Contour(nodes, closed)));
             Drawing.add(studio, one ? "Draw Line" : "Draw Polyline", null,
                     Drawing.path(one ? "Line" : "Polyline", outline, closed ? paints.closed() : paints.open()));
-            tools.take(ToolKind.SELECT);
+            tools.drawn();
         }
     }
 

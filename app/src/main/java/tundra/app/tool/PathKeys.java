@@ -17,6 +17,7 @@ import tundra.core.model.Tree;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
+import tundra.core.motion.WholeWay;
 
 /** The keys of a motion path on the canvas: found under the pointer, added on the path, dragged with their handles. */
 public final class PathKeys {
@@ -90,7 +91,9 @@ public final class PathKeys {
         for (Key<Point> k : path.keys()) {
             Point at = p.viewport().toView(m.apply(k.value()));
             double d = at.distance(p.view());
-            if (k.time() == studio.playhead() && d <= REACH) {
+            // keys of a way with one easing stand where they are passed, which is seldom on a frame
+            boolean here = Math.abs(k.time() - studio.playhead()) <= (WholeWay.is(path.track()) ? studio.project().frameTime(1) / 2 : 0);
+            if (here && d <= REACH) {
                 return k;
             }
             boolean under = pivot != null && pivot.distance(at) <= REACH;
@@ -141,8 +144,12 @@ public final class PathKeys {
         return p.viewport().toView(canvas).distance(p.view()) <= reach;
     }
 
+    /** The place among the keys of the one that is dragged; -1 before a drag. */
+    private int held = -1;
+
     /** Selects a key and goes to its time; on the line between keys a new one is made first. Gives back what is held then. */
     Grip choose(Grip g, Object merge) {
+        this.held = -1;
         studio.showTimeline(g.timeline());
         Grip held = g;
         if (g.part() == Part.NEW) {
@@ -161,12 +168,24 @@ public final class PathKeys {
         Element e = studio.board().find(g.ref().element());
         Affine m = toCanvas(e).inverse();
         Key<Point> k = g.start();
+        Track<Point> was = (before == null ? studio.board() : before).timeline(g.timeline()).track(e.id(), Properties.POSITION);
+        int index = held < 0 ? was.before(k.time()) : held;
+        held = index;
         String name = (g.part() == Part.KEY ? "Move key of " : "Bend path of ") + e.name();
         studio.again(name, merge, b -> {
             Board from = before == null ? b : before;
             return g.part() == Part.KEY ? Paths.move(from, g.timeline(), e.id(), k.time(), k.value().plus(m.applyOffset(by)))
                     : handled(from, g, k, m.apply(to).minus(k.value()), apart);
         });
+        follow(e, index, g);
+    }
+
+    /** A key of a way with one easing comes to another time where the way changes: it stays chosen. */
+    private void follow(Element e, int index, Grip g) {
+        Track<Point> now = track(e);
+        if (WholeWay.is(now) && index >= 0 && index < now.keys().size()) {
+            studio.selectKeys(List.of(new Keys.Ref(g.ref().element(), Properties.POSITION, now.keys().get(index).time())));
+        }
     }
 
     private static Board handled(Board b, Grip g, Key<Point> k, Point held, boolean apart) {

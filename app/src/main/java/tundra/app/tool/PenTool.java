@@ -110,7 +110,7 @@ public final class PenTool implements Tool {
             return;
         }
         Drawing.add(studio, "Draw Path", null, Drawing.path("Path", outline, closed ? paints.closed() : paints.open()));
-        tools.take(ToolKind.SELECT);
+        tools.drawn();
     }
 
     @Override

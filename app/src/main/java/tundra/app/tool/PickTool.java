@@ -53,7 +53,7 @@ public final class PickTool implements Tool {
             return out;
         });
         if (!p.shift()) {
-            tools.take(ToolKind.SELECT);
+            tools.drawn();
         }
     }
 

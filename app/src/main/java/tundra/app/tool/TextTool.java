@@ -68,7 +68,7 @@ public final class TextTool implements Tool {
                 paints.text().with(Properties.POSITION, at).with(Properties.PIVOT, Point.ZERO));
         cancel();
         Drawing.add(studio, "Add Text", null, e);
-        tools.take(ToolKind.SELECT);
+        tools.drawn();
         editWords.run();
     }
 

@@ -10,6 +10,7 @@ public final class ToolBox {
     private final Studio studio;
     private final Map<ToolKind, Tool> tools = new EnumMap<>(ToolKind.class);
     private ToolKind kind = ToolKind.SELECT;
+    private boolean kept;
 
     public ToolBox(Studio studio) {
         this.studio = studio;
@@ -33,6 +34,24 @@ public final class ToolBox {
             active().finish();
             kind = k;
         }
+        kept = false;
         studio.changed(Aspect.TOOL);
+    }
+
+    /** Takes a tool that stays in hand after what it draws. */
+    public void keep(ToolKind k) {
+        take(k);
+        kept = k.draws();
+    }
+
+    public boolean kept() {
+        return kept;
+    }
+
+    /** After something was drawn: on with selecting, unless the tool is kept. */
+    void drawn() {
+        if (!kept) {
+            take(ToolKind.SELECT);
+        }
     }
 }

@@ -1,5 +1,10 @@
 package tundra.app.tool;
 
+import java.util.HashSet;
+import java.util.Set;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+
 /** What the drawing tools were set to last. */
 public final class ToolOptions {
     /** Of the freehand pencil and the brush, 0 to 1. */
@@ -11,6 +16,14 @@ public final class ToolOptions {
     public int points = 5;
     /** The inner radius of a star as a fraction of the outer; 1 draws a polygon. */
     public double inner = 0.45;
+    /** What a polygon of these settings is called. */
+    public String polygonName() {
+        return inner < 1 ? "Star" : points == 3 ? "Triangle" : points == 5 ? "Pentagon" : points == 6 ? "Hexagon" : "Polygon";
+    }
+
+    /** The properties whose two numbers keep their proportions in the details. */
+    public final Set<Property<?>> linked = new HashSet<>(Set.of(Properties.SCALE));
+
     /** What several elements are aligned by. */
     public AlignTo alignTo = AlignTo.SELECTION;
 

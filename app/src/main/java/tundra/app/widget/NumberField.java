@@ -14,6 +14,7 @@ import tundra.core.geometry.Numbers;
  */
 public final class NumberField extends RestingField {
     private static final double WIDTH = 40;
+    private static final String MIXED = "mixed";
     private final int decimals;
     private double value = Double.NaN;
     private BiConsumer<Double, Object> onChange = (v, merge) -> { };
@@ -27,7 +28,7 @@ public final class NumberField extends RestingField {
         this.decimals = decimals;
         setOnMouseMoved(e -> setCursor(e.getX() < wordsX() ? Cursor.H_RESIZE : Cursor.TEXT));
         setOnMouseDragged(e -> {
-            if (scrub != null && !isDisabled()) {
+            if (scrub != null && !isDisabled() && !Double.isNaN(scrubFrom)) {
                 double step = e.isShiftDown() ? 10 : e.isAltDown() ? 0.1 : 1;
                 change(scrubFrom + Math.rint(e.getSceneX() - scrubX) * step * unit(), scrub);
             }
@@ -57,10 +58,16 @@ public final class NumberField extends RestingField {
     }
 
     public void show(double v) {
-        if (v != value || Double.isNaN(v)) {
+        if (v != value || Double.isNaN(v) || text().equals(MIXED)) {
             value = v;
             setText(Double.isNaN(v) ? "" : Numbers.plain(v, decimals));
         }
+    }
+
+    /** Says that what is shown differs; what is typed holds for all. */
+    public void showMixed() {
+        value = Double.NaN;
+        setText(MIXED);
     }
 
     @Override
@@ -68,14 +75,17 @@ public final class NumberField extends RestingField {
         if (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN) {
             double step = unit() * (e.isShiftDown() ? 10 : e.isAltDown() ? 0.1 : 1);
             commit();
-            change(Numbers.round(value + (e.getCode() == KeyCode.UP ? step : -step), decimals + 1), null);
             e.consume();
+            if (Double.isNaN(value)) {
+                return;
+            }
+            change(Numbers.round(value + (e.getCode() == KeyCode.UP ? step : -step), decimals + 1), null);
         }
     }
 
     @Override
     protected void commit() {
-        if (text().isBlank() || text().equals(Numbers.plain(value, decimals))) {
+        if (text().equals(MIXED) || text().isBlank() || text().equals(Numbers.plain(value, decimals))) {
             if (!Double.isNaN(value)) {
                 setText(Numbers.plain(value, decimals));
             }
@@ -84,7 +94,7 @@ public final class NumberField extends RestingField {
         try {
             change(Arithmetic.parse(text()), null);
         } catch (IllegalArgumentException e) {
-            setText(Numbers.plain(value, decimals));
+            setText(Double.isNaN(value) ? MIXED : Numbers.plain(value, decimals));
         }
     }
 

@@ -25,9 +25,6 @@ public interface Asker {
 
     Optional<NewPiece> newPiece();
 
-    /** A few words, beginning with those given. */
-    Optional<String> words(String title, String label, String start);
-
     /** Tells at length: a headline, what it means, and a line for each thing. */
     void report(String headline, String meaning, List<String> lines);
 }

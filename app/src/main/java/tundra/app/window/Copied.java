@@ -6,6 +6,7 @@ import tundra.core.edit.KeyClip;
 import tundra.core.model.Asset;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
+import tundra.render.Fonts;
 
 /** What was copied last in this window: elements, keys, or drawings of a flipbook. */
 final class Copied {
@@ -60,6 +61,6 @@ final class Copied {
 
     /** A project with the pictures that the copied drawings show. */
     Project withPictures(Project p) {
-        return Clip.withPictures(p, drawings.children(), shelf);
+        return Clip.withFiles(p, drawings.children(), shelf, Fonts::familyOf);
     }
 }

@@ -6,6 +6,7 @@ import java.util.Set;
 import tundra.app.command.Commands;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.app.tool.Selected;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
 import tundra.core.draw.Combine;
@@ -210,6 +211,7 @@ final class DrawCommands {
                 () -> !s.solo().isEmpty() || !s.selection().isEmpty(), () -> s.setSolo(s.solo().isEmpty() ? s.selection() : Set.of()));
         c.add("flip-level", "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
         c.add("flip-upright", "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
+        turns(c);
         c.add("fit-bounds", "Fit the group's bounds to its content", null,
                 () -> s.selected() != null && s.selected().content() instanceof Content.Parent, this::fitBounds);
         c.add("read-swatches", "Read swatches from a palette (.gpl)", null, () -> true, w.files::readSwatches);
@@ -220,9 +222,39 @@ final class DrawCommands {
                 () -> s.edit("Take away ruler lines", b -> b.withLines(List.of())));
     }
 
+    private void turns(Commands c) {
+        c.add("turn-right", "Turn a quarter to the right", null, () -> !s.selection().isEmpty(), () -> turn("Turn a quarter to the right", 90));
+        c.add("turn-left", "Turn a quarter to the left", null, () -> !s.selection().isEmpty(), () -> turn("Turn a quarter to the left", -90));
+        c.add("pivot-middle", "Pivot to the middle", null, () -> !s.selection().isEmpty(), () -> pivot("Pivot to the middle", new Point(0.5, 0.5)));
+        c.add("pivot-feet", "Pivot to the middle of the lower edge", null, () -> !s.selection().isEmpty(), () -> pivot("Pivot to the lower edge", new Point(0.5, 1)));
+    }
+
+    private void turn(String name, double degrees) {
+        var several = Selected.turning(s, w.options);
+        s.edit(name, b -> several.turn(b, degrees, Selected.dragging(s, several.parts())));
+    }
+
+    private void pivot(String name, Point pivot) {
+        Frame seen = s.frame();
+        s.edit(name, b -> {
+            Board out = b;
+            for (String id : s.selection()) {
+                Frame.Placed p = seen.find(id);
+                if (p != null && !b.find(id).locked()) {
+                    out = tundra.core.edit.Placing.pivot(out, id, pivot, p.node().toParent(), p.node().box());
+                }
+            }
+            return out;
+        });
+    }
+
     private void fitBounds() {
         Element g = s.selected();
         Frame.Placed placed = s.frame().find(g.id());
+        if (placed == null) {
+            w.notices.news(g.name() + " isn't seen here: show it, or go to a time at which it is seen. Its bounds stay as they are.");
+            return;
+        }
         Rect all = null;
         for (var child : placed.node().children()) {
             all = child.toParent().bounds(new Rect(0, 0, child.box().x(), child.box().y())).union(all);

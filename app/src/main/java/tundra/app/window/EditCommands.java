@@ -18,6 +18,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Tree;
+import tundra.render.Fonts;
 
 /** Commands that change elements and keys. */
 final class EditCommands {
@@ -53,10 +54,16 @@ final class EditCommands {
         return !s.selection().isEmpty();
     }
 
+    /** Whether there is something that Delete takes away. */
+    private boolean deletable() {
+        return any() || !s.keys().isEmpty() || s.book().drawingsMeant() || s.marker() != null || s.sound() != null;
+    }
+
     private void history() {
         var c = w.commands;
         c.add("undo", () -> s.undoName() == null ? "Undo" : "Undo " + lower(s.undoName()), "Shortcut+Z", () -> s.undoName() != null, s::undo);
         c.add("redo", () -> s.redoName() == null ? "Redo" : "Redo " + lower(s.redoName()), "Shortcut+Shift+Z", () -> s.redoName() != null, s::redo);
+        c.add("redo-too", "Redo (Ctrl Y)", "Shortcut+Y", () -> s.redoName() != null, s::redo);
     }
 
     private static String lower(String name) {
@@ -90,8 +97,8 @@ final class EditCommands {
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), taken(), PASTE_OFFSET));
         c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
-                "Delete", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::delete);
-        c.add("delete-back", "Delete with Backspace", "BACK_SPACE", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::delete);
+                "Delete", this::deletable, this::delete);
+        c.add("delete-back", "Delete with Backspace", "BACK_SPACE", this::deletable, this::delete);
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
                 this::selectAll);
         c.add("select-none", "Select nothing", "Shortcut+Shift+A", this::any, () -> s.select(List.of()));
@@ -188,7 +195,7 @@ final class EditCommands {
         }
         Board done = board;
         String scene = s.scene().id();
-        s.editProject(name, null, p -> from.withAssets(p).mapBoard(scene, b -> done));
+        s.editProject(name, null, p -> from.withAssets(p, Fonts::familyOf).mapBoard(scene, b -> done));
         s.select(result.ids());
         if (s.book().is()) {
             s.enter(goal);
@@ -200,6 +207,11 @@ final class EditCommands {
             w.nodes.delete();
         } else if (s.book().drawingsMeant()) {
             w.commands.run("drawing-delete");
+        } else if (s.marker() != null) {
+            w.commands.run("marker-delete");
+        } else if (s.sound() != null) {
+            String id = s.sound().id();
+            s.edit("Take off sound", b -> b.mapTimeline(s.timeline().id(), t -> t.withSounds(t.sounds().stream().filter(x -> !x.id().equals(id)).toList())));
         } else if (!s.keys().isEmpty()) {
             var refs = s.keys();
             s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));

@@ -13,11 +13,17 @@ import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
 import tundra.app.studio.Desk;
 import tundra.core.edit.Arrange;
+import tundra.core.edit.Drawings;
+import tundra.core.edit.NaturalOrder;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
+import tundra.core.flip.SheetBook;
 import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
@@ -27,6 +33,7 @@ import tundra.render.PictureReader;
 public final class FileJobs {
     private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif",
             "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
+    private static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
     /** Several things dropped together lie this far apart, in px. */
     private static final double BESIDE = 16;
     private final Workshop w;
@@ -97,6 +104,71 @@ public final class FileJobs {
         return p.getFileName().toString().endsWith(".tundra") ? p : p.resolveSibling(p.getFileName() + ".tundra");
     }
 
+    /** Shows another file in the place of a picture. */
+    void replacePicture(Element picture) {
+        w.asker.open("Replace the picture", "Pictures", PICTURES).ifPresent(file -> w.jobs.run(() -> PictureReader.read(file), asset -> {
+            String scene = w.studio.scene().id();
+            w.studio.editProject("Replace the picture of " + picture.name(), null,
+                    p -> p.withAsset(asset).mapBoard(scene, b -> b.mapElement(picture.id(), e -> SheetBook.replaced(e, asset))));
+        }));
+    }
+
+    /** Puts pictures onto new drawings of the flipbook that is worked on, one each, before the drawing of an index. */
+    public void bringOntoStrip(List<Path> files, int index) {
+        var book = w.studio.book().element();
+        w.jobs.run(() -> {
+            var out = new ArrayList<Asset>();
+            for (Path f : opened(files)) {
+                if (ArtReader.read(f) instanceof Brought.Picture p) {
+                    out.add(p.asset());
+                }
+            }
+            if (out.isEmpty()) {
+                throw new FileProblem("There is no picture among these files; the strip takes pictures, one drawing each. Nothing was changed.");
+            }
+            return out;
+        }, pictures -> {
+            String scene = w.studio.scene().id();
+            w.studio.editProject(pictures.size() == 1 ? "Bring in a drawing" : "Bring in " + pictures.size() + " drawings", null, p -> {
+                Project out = p;
+                for (Asset a : pictures) {
+                    out = out.withAsset(a);
+                }
+                return out.mapBoard(scene, b -> b.mapElement(book.id(), e -> {
+                    var old = (Flipbook) e.content();
+                    int hold = old.drawings().isEmpty() ? 2 : old.drawings().get(Math.max(0, Math.min(index, old.drawings().size()) - 1)).frames();
+                    return e.withContent(Drawings.insert(old, Math.min(index, old.drawings().size()), SheetBook.drawings(old, pictures, hold)));
+                }));
+            });
+            w.studio.book().goTo(index);
+        });
+    }
+
+    /** Files, with folders replaced by what they hold that can be brought in, in the order of names. */
+    private static List<Path> opened(List<Path> files) throws IOException {
+        var out = new ArrayList<Path>();
+        for (Path f : files) {
+            if (!Files.isDirectory(f)) {
+                out.add(f);
+                continue;
+            }
+            try (var in = Files.list(f)) {
+                List<Path> art = in.filter(p -> Files.isRegularFile(p) && ART.contains("*" + ending(p)))
+                        .sorted((a, b) -> NaturalOrder.OF_NAMES.compare(a.getFileName().toString(), b.getFileName().toString())).toList();
+                if (art.isEmpty()) {
+                    throw new FileProblem("The folder “" + f.getFileName() + "” holds nothing that can be brought in. Nothing was changed.");
+                }
+                out.addAll(art);
+            }
+        }
+        return out;
+    }
+
+    private static String ending(Path p) {
+        String name = p.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+        return name.contains(".") ? name.substring(name.lastIndexOf('.')) : "";
+    }
+
     public void bringIn() {
         w.asker.open("Bring in art", "Pictures, drawings, sounds and fonts", ART).ifPresent(p -> bringIn(List.of(p)));
     }
@@ -114,7 +186,7 @@ public final class FileJobs {
         }
         bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, cancelled -> {
             var out = new ArrayList<Brought>();
-            for (Path f : files) {
+            for (Path f : opened(files)) {
                 if (cancelled.getAsBoolean()) {
                     throw new FileProblem("Given up; nothing was brought in.");
                 }
@@ -138,7 +210,7 @@ public final class FileJobs {
     public void keep(List<Path> files) {
         w.jobs.run(() -> {
             var out = new ArrayList<Brought>();
-            for (Path f : files) {
+            for (Path f : opened(files)) {
                 out.add(ArtReader.read(f));
             }
             return out;
@@ -242,6 +314,12 @@ public final class FileJobs {
         }
         w.studio.enter(onDrawing() ? w.studio.book().id() : null);
         w.studio.select(ids);
+        if (ids.size() > 1 && all.stream().allMatch(b -> b instanceof Brought.Picture) && !onDrawing()) {
+            w.notices.news("Brought in " + ids.size() + " pictures.", "Make one flipbook of them", () -> {
+                w.studio.select(ids);
+                w.commands.run("flipbook");
+            });
+        }
         var lines = new ArrayList<String>();
         all.forEach(b -> b.report().forEach(line -> lines.add(all.size() == 1 ? line : b.name() + ": " + line)));
         if (!lines.isEmpty()) {

@@ -14,6 +14,7 @@ import tundra.core.edit.Drawings;
 import tundra.core.edit.Exposures;
 import tundra.core.edit.Names;
 import tundra.core.flip.Registration;
+import tundra.core.flip.SheetBook;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Drawing;
@@ -53,6 +54,8 @@ final class FlipCommands {
 
     private void making(Commands c) {
         c.add("flipbook", () -> s.selection().isEmpty() ? "New flipbook" : "Make a flipbook of the selection", "Shortcut+Shift+F", () -> true, this::make);
+        c.add("replace-picture", () -> s.selected() == null && open.is() ? "Replace the picture of this drawing…" : "Replace the picture…", null, () -> picture() != null,
+                () -> w.files.replacePicture(picture()));
         c.add("flipbook-fit", "Fit the flipbook's bounds to its drawings", null, this::here, this::fit);
     }
 
@@ -67,6 +70,8 @@ final class FlipCommands {
             var e = new Element(Names.free(s.board(), "Flipbook"), book, Values.NONE.with(Properties.POSITION, size.times(0.5)));
             s.edit("New flipbook", b -> Arrange.add(b, e));
             s.select(List.of(e.id()));
+        } else if (pictures().size() > 1 && pictures().size() == s.selection().size()) {
+            ofPictures(rate);
         } else {
             var grouped = Arrange.group(s.board(), s.selection(), s.frame());
             if (grouped.ids().size() != 1 || s.board().find(grouped.ids().getFirst()) != null) {
@@ -83,6 +88,30 @@ final class FlipCommands {
         }
         s.seek(0);
         open.goTo(0);
+    }
+
+    private List<Element> pictures() {
+        return s.selection().stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof tundra.core.model.Content.Picture).toList();
+    }
+
+    /** Several pictures become one drawing each. */
+    private void ofPictures(int rate) {
+        var all = SheetBook.inOrder(pictures(), s.frame());
+        var around = tundra.core.edit.Align.around(s.board(), s.selection(), s.frame());
+        String name = Names.free(s.board(), all.getFirst().name().replaceFirst("[\\s_-]*\\d+$", ""));
+        Element book = SheetBook.ofElements(name, all, Math.max(1, rate / 12), rate, around == null ? s.board().size().times(0.5) : around.centre());
+        s.edit("Make a flipbook of " + all.size() + " pictures", b -> Arrange.add(Arrange.delete(b, s.selection()), book));
+        s.select(List.of(book.id()));
+    }
+
+    /** The picture that is selected, or the only one on the drawing that is seen; null for none. */
+    private Element picture() {
+        if (s.selected() != null && s.selected().content() instanceof tundra.core.model.Content.Picture) {
+            return s.selected();
+        }
+        List<Element> on = open.is() && open.drawing() != null
+                ? open.drawing().art().children().stream().filter(e -> e.content() instanceof tundra.core.model.Content.Picture).toList() : List.of();
+        return on.size() == 1 ? on.getFirst() : null;
     }
 
     private void fit() {

@@ -3,11 +3,13 @@ package tundra.app.window;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
 import tundra.app.command.Commands;
 import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
+import tundra.app.timeline.TimelinePanel;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Names;
@@ -32,17 +34,22 @@ final class KeyCommands {
     private Object nudge;
     private long nudgedAt;
 
-    private KeyCommands(Workshop w) {
+    private final Supplier<TimelinePanel> panel;
+    private final Supplier<TimelineCanvas> lanes;
+
+    private KeyCommands(Workshop w, Supplier<TimelinePanel> panel) {
         this.w = w;
         this.s = w.studio;
+        this.panel = panel;
+        this.lanes = () -> panel.get().lanes();
     }
 
-    static void add(Workshop w, java.util.function.Supplier<TimelineCanvas> lanes) {
-        var k = new KeyCommands(w);
+    static void add(Workshop w, Supplier<TimelinePanel> panel) {
+        var k = new KeyCommands(w, panel);
         k.keys(w.commands);
         k.paths(w.commands);
         k.times(w.commands);
-        k.view(w.commands, lanes);
+        k.view(w.commands);
     }
 
     private boolean chosen() {
@@ -61,8 +68,8 @@ final class KeyCommands {
         c.add("keys-back", "Move keys a frame back", "Alt+LEFT", this::chosen, () -> nudge(-1));
         c.add("keys-forward", "Move keys a frame forward", "Alt+RIGHT", this::chosen, () -> nudge(1));
         c.add("copy-move", "Copy the whole move", "Alt+C", this::moves, () -> w.copied.keys(KeyClip.whole(s.timeline(), s.selection())));
-        c.add("paste-keys", "Paste keys at the playhead", null, () -> w.copied.keys() != null && !s.selection().isEmpty(), () -> pasteKeys(true));
-        c.add("paste-in-place", "Paste keys where they stood", "Shortcut+Shift+V", () -> w.copied.keys() != null && !s.selection().isEmpty(), () -> pasteKeys(false));
+        c.add("paste-keys", "Paste keys at the playhead", null, () -> w.copied.keys() != null, () -> pasteKeys(true));
+        c.add("paste-in-place", "Paste keys where they stood", "Shortcut+Shift+V", () -> w.copied.keys() != null, () -> pasteKeys(false));
         c.add("paste-as-move", "Use the copied shape as a motion path", null, () -> copiedPath() != null && s.selected() != null, this::pasteAsMove);
         c.add("paste-as-shape", "Draw the copied motion path", null, () -> w.copied.keys() != null, () -> pasteAsShape());
         c.add("key-all", "Key everything that can change here", "Shift+K", () -> s.selected() != null, () -> {
@@ -77,7 +84,7 @@ final class KeyCommands {
         });
         c.add("key-outline", "Key the outline here", "Shift+O", () -> s.selected() != null && s.selected().content() instanceof Content.Path,
                 () -> TimelineCanvas.toggleKey(s, s.selected().id(), Properties.OUTLINE));
-        c.add("start-node", "Begin the outline at the chosen node", null, () -> w.nodes.any(), this::startNode);
+        c.add("start-node", "Begin the outline at the chosen node", null, w.nodes::any, this::startNode);
     }
 
     private boolean moves() {
@@ -85,31 +92,36 @@ final class KeyCommands {
     }
 
     private void nudge(int frames) {
-        long by = frames * s.project().frameTime(1);
         Set<Keys.Ref> refs = s.keys();
         long now = System.nanoTime();
         // one step of undo for a run of presses
         nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();
         nudgedAt = now;
-        long lo = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0), hi = refs.stream().mapToLong(Keys.Ref::time).max().orElse(0);
-        if (lo + by < 0 || hi + by > s.timeline().duration()) {
+        java.util.function.LongUnaryOperator times = Keys.byFrames(s.project(), frames);
+        var at = refs.stream().mapToLong(r -> times.applyAsLong(r.time())).summaryStatistics();
+        if (at.getMin() < 0 || at.getMax() > s.timeline().duration()) {
             return;
         }
-        java.util.function.LongUnaryOperator times = t -> s.project().snap(t + by);
         s.edit("Move " + (refs.size() == 1 ? "key" : refs.size() + " keys"), nudge, b -> Keys.retime(b, s.timeline().id(), refs, times));
         s.selectKeys(Keys.moved(refs, times));
     }
 
-    /** Puts copied keys on the selected elements at the playhead; says whether there were any. */
-    boolean pasteKeys(boolean shifted) {
+    /** Puts copied keys on elements at the playhead and tells which ones got them. */
+    private void pasteKeys(boolean shifted) {
         KeyClip clip = w.copied.keys();
-        if (clip == null || s.selection().isEmpty()) {
-            return false;
+        var onto = clip.targets(s.board(), s.selection());
+        if (onto.isEmpty()) {
+            w.notices.news("The elements that these keys were copied from are not in this scene. Select " + (clip.moves().size() == 1 ? "an element" : clip.moves().size() + " elements")
+                    + " to take them.");
+            return;
         }
-        var result = clip.paste(s.board(), s.timeline().id(), List.copyOf(s.selection()), s.playhead(), shifted);
-        s.edit(result.refs().size() == 1 ? "Paste key" : "Paste " + result.refs().size() + " keys", b -> result.board());
+        var result = clip.paste(s.board(), s.timeline().id(), onto, s.playhead(), shifted);
+        String what = result.refs().size() == 1 ? "key" : result.refs().size() + " keys";
+        s.edit("Paste " + what, b -> result.board());
         s.selectKeys(result.refs());
-        return true;
+        String names = result.onto().stream().map(id -> id.equals(tundra.core.model.Board.CANVAS) ? "the canvas" : s.board().find(id).name())
+                .collect(java.util.stream.Collectors.joining(", "));
+        w.notices.news("Pasted " + what + " onto " + names + ".");
     }
 
     private Element copiedPath() {
@@ -122,10 +134,15 @@ final class KeyCommands {
         Frame.Placed parent = parent(e.id());
         Affine inParent = parent == null ? Affine.IDENTITY : parent.toCanvas().inverse();
         Affine placed = tundra.core.frame.FrameBuilder.placed(shape.rest(), shape.rest().get(Properties.SIZE));
-        long duration = Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
+        // a move that is there already is led another way in the time that it has
+        var old = s.timeline().track(e.id(), Properties.POSITION);
+        boolean moves = old != null && old.keys().size() > 1;
+        long from = moves ? old.keys().getFirst().time() : s.playhead();
+        long duration = moves ? old.keys().getLast().time() - from
+                : Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
         KeyClip clip = KeyClip.along((Content.Path) shape.content(), shape.rest().get(Properties.SIZE), inParent.times(placed), duration);
-        var result = clip.paste(s.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), List.of(e.id()),
-                s.playhead(), false);
+        var result = clip.paste(s.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), java.util.Map.of(e.id(), 0),
+                from, false);
         s.edit("Move " + e.name() + " along " + shape.name(), b -> result.board());
         s.selectKeys(result.refs());
     }
@@ -166,7 +183,9 @@ final class KeyCommands {
             boolean close = !shape().closed();
             Element e = s.selected();
             String t = s.timelineOf(e.id(), Properties.POSITION).id();
-            s.edit((close ? "Close path of " : "Open path of ") + e.name(), b -> Paths.closed(b, t, e.id(), close));
+            long before = s.timeline().duration();
+            s.edit((close ? "Close path of " : "Open path of ") + e.name(), b -> Paths.closed(b, t, e.id(), close, s.project().frameTime(1)));
+            tellHome(e, t, close, before);
         });
         c.add("position-split", "Split position into x and y", null, this::path, () -> {
             Element e = s.selected();
@@ -185,6 +204,18 @@ final class KeyCommands {
         }
     }
 
+    /** The key that leads home is chosen, so that its time can be dragged. */
+    private void tellHome(Element e, String timeline, boolean close, long before) {
+        var track = s.board().timeline(timeline).track(e.id(), Properties.POSITION);
+        if (close && track != null && track.keys().size() > 1) {
+            long home = track.keys().getLast().time();
+            s.showTimeline(timeline);
+            s.selectKeys(List.of(new Keys.Ref(e.id(), Properties.POSITION, home)));
+            w.notices.news("The way home ends at " + tundra.core.edit.TimeText.seconds(home) + ": drag its bead in the lane to give it more or less time."
+                    + (s.timeline().duration() > before ? " " + s.timeline().name() + " is longer by that." : ""));
+        }
+    }
+
     // --- markers and timelines ---
 
     private void edit(String name, java.util.function.UnaryOperator<Timeline> change) {
@@ -197,8 +228,11 @@ final class KeyCommands {
 
     private void times(Commands c) {
         c.add("marker", () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE, this::marker);
-        c.add("marker-delete", () -> here() == null ? "Delete marker here" : "Delete marker " + here().name(), "Shift+M", () -> here() != null,
-                () -> edit("Delete marker " + here().name(), t -> t.withMarkers(t.markers().stream().filter(m -> m.time() != s.playhead()).toList())));
+        c.add("marker-rename", () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null, () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
+        c.add("marker-delete", () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M", () -> target() != null, () -> {
+            Marker m = target();
+            edit("Delete marker " + m.name(), t -> t.withMarkers(t.markers().stream().filter(x -> x != m).toList()));
+        });
         c.add("range", "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
             var times = s.keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (times.getMax() > times.getMin()) {
@@ -210,29 +244,53 @@ final class KeyCommands {
         c.add("shown-to", "Seen until here", "Alt+CLOSE_BRACKET", () -> s.selected() != null, () -> seen(false));
         c.add("shown-always", "Seen all the time", null, () -> s.selected() != null && s.timeline().shown().containsKey(s.selected().id()),
                 () -> edit("Show " + s.selected().name() + " all the time", t -> t.withShown(s.selected().id(), null)));
-        c.add("rename-timeline", "Rename timeline", null, () -> true, () -> w.asker.words("Rename timeline", "Name of the timeline", s.timeline().name())
-                .ifPresent(n -> edit("Rename timeline", t -> t.withName(freeTimeline(n)))));
-        c.add("delete-timeline", "Delete timeline", null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
+        c.add("new-timeline", "New timeline", null, () -> true, this::newTimeline);
+        c.add("rename-timeline", "Rename timeline", null, () -> s.desk() == Desk.ANIMATE, () -> panel.get().nameTimeline());
+        c.add("duplicate-timeline", () -> "Duplicate timeline " + s.timeline().name(), null, () -> true, () -> {
+            String id = s.timeline().id(), copy = Ids.next();
+            s.edit("Duplicate timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.duplicateTimeline(b, id, copy));
+            s.showTimeline(copy);
+            name();
+        });
+        c.add("delete-timeline", () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
             String id = s.timeline().id();
             s.edit("Delete timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.deleteTimeline(b, id));
         });
     }
 
-    private String freeTimeline(String wanted) {
+    /** The marker that is chosen, else the one at the playhead. */
+    private Marker target() {
+        return s.marker() != null ? s.marker() : here();
+    }
+
+    private void newTimeline() {
         var taken = new java.util.HashSet<String>();
-        s.board().timelines().stream().filter(t -> t != s.timeline()).forEach(t -> taken.add(t.name()));
-        return Names.free(taken, wanted);
+        s.board().timelines().forEach(t -> taken.add(t.name()));
+        var t = new Timeline(Names.free(taken, "Timeline"), 3_000_000).withStarts(false);
+        s.edit("New timeline", b -> {
+            var all = new ArrayList<>(b.timelines());
+            all.add(t);
+            return b.withTimelines(all);
+        });
+        s.showTimeline(t.id());
+        s.changed(tundra.app.studio.Aspect.TIMELINE);
+        name();
+    }
+
+    /** Lets the name of the new timeline be typed where it stands. */
+    private void name() {
+        if (s.desk() == Desk.ANIMATE) {
+            panel.get().nameTimeline();
+        }
     }
 
     private void marker() {
-        Marker old = here();
-        var taken = new java.util.HashSet<String>();
-        s.timeline().markers().stream().filter(m -> m != old).forEach(m -> taken.add(m.name()));
-        if (old != null) {
-            w.asker.words("Rename marker", "Name of the marker", old.name()).ifPresent(n -> edit("Rename marker",
-                    t -> t.withMarkers(t.markers().stream().map(m -> m.id().equals(old.id()) ? new Marker(m.id(), Names.free(taken, n), m.time()) : m).toList())));
+        if (here() != null) {
+            lanes.get().nameMarker(here().id());
             return;
         }
+        var taken = new java.util.HashSet<String>();
+        s.timeline().markers().forEach(m -> taken.add(m.name()));
         var made = new Marker(Ids.next(), Names.free(taken, "Marker"), s.playhead());
         edit("Set marker", t -> {
             var all = new ArrayList<>(t.markers());
@@ -252,12 +310,13 @@ final class KeyCommands {
         edit(from ? "Show " + e.name() + " from here on" : "Show " + e.name() + " until here", t -> t.withShown(e.id(), new Span(a, b)));
     }
 
-    private void view(Commands c, java.util.function.Supplier<TimelineCanvas> lanes) {
+    private void view(Commands c) {
         java.util.function.BooleanSupplier animating = () -> s.desk() == Desk.ANIMATE;
         c.add("time-in", "Zoom into time", "Alt+PERIOD", animating, () -> lanes.get().zoom(1.5));
         c.add("time-out", "Zoom out of time", "Alt+COMMA", animating, () -> lanes.get().zoom(1 / 1.5));
         c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get().pickEasing());
         c.add("lane-grow", "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
+        c.add("fold-all", "Fold all rows of the timeline", null, animating, () -> lanes.get().foldAll());
         c.add("follow", "Follow the playhead while playing", null, animating, () -> lanes.get().setFollows(!lanes.get().follows()));
     }
 }

@@ -37,14 +37,12 @@ import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.HelperPanel;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
-import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
 import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
 import tundra.core.edit.Arrange;
-import tundra.core.geometry.Numbers;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
 import tundra.core.model.Content;
@@ -55,6 +53,8 @@ public final class MainWindow {
     /** Held down they show the drawing before and the next one. */
     private static final KeyCode LOOK_BACK = KeyCode.Q;
     private static final KeyCode LOOK_AHEAD = KeyCode.W;
+    /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
+    private static final double SHELF = 92, LARGEST = 560;
     private final Workshop w;
     private final Studio studio;
     /** Null until the window is opened. */
@@ -64,6 +64,7 @@ public final class MainWindow {
     private final Lazy<FindAnything> find;
     private final Lazy<OutlinePanel> outline;
     private final Lazy<Region> left;
+    private final Lazy<Region> shelf;
     private final Lazy<TimelinePanel> timeline;
     private final Lazy<FlipStrip> drawings;
     private final Lazy<EditStrip> strip;
@@ -71,11 +72,8 @@ public final class MainWindow {
     private final Lazy<PublishPanel> publish;
     private final Lazy<LogPanel> log;
     private final Lazy<TryView> tryView;
-    private final Caption zoom = new Caption("", "zoom-note", "mono");
-    private final Lazy<Pane> drawTools;
+    private final Lazy<ToolCard> tools;
     private final Lazy<ToolOptionsBar> toolOptions;
-    private final Lazy<Pane> animateTools;
-    private final Lazy<Pane> interactTools;
     private final Furnishing furnishing = new Furnishing();
     private boolean trying;
     private HelperPanel helper;
@@ -96,35 +94,37 @@ public final class MainWindow {
         FlipCommands.add(w);
         SheetCommands.add(w, this::over);
         w.commands.add("checks", () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
-        KeyCommands.add(w, () -> timeline().lanes());
+        KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
             w.commands.add("helper-" + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
         }
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
-            var shelf = new ShelfPanel(studio, w.commands, w.files::keep);
+            var shelf = new ShelfPanel(studio, w.commands, w.notices, w.files::keep);
             shelf.setPrefHeight(210);
             shelf.setMinHeight(120);
             VBox.setVgrow(outline.get(), Priority.ALWAYS);
             return new VBox(outline.get(), shelf);
         });
+        shelf = new Lazy<>(() -> new ShelfPanel(studio, w.commands, w.notices, w.files::keep));
         timeline = new Lazy<>(() -> {
             var panel = new TimelinePanel(studio, w.playback, w.commands);
             panel.lanes().onMenu(e -> TimelineMenu.show(w, panel.lanes(), e));
             return panel;
         });
-        drawings = new Lazy<>(() -> new FlipStrip(studio, w.commands));
+        drawings = new Lazy<>(() -> {
+            var strip = new FlipStrip(studio, w.commands);
+            strip.strip().onDrop((files, at) -> w.files.bringOntoStrip(files.stream().map(java.io.File::toPath).toList(), at));
+            return strip;
+        });
         strip = new Lazy<>(() -> new EditStrip(studio, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
-        drawTools = new Lazy<>(() -> ToolBar.of(w, false, List.of(ToolKind.values())));
+        tools = new Lazy<>(() -> new ToolCard(w));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
-        animateTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.NODES, ToolKind.HAND, ToolKind.ZOOM)));
-        interactTools = new Lazy<>(() -> ToolBar.of(w, true, List.of(ToolKind.SELECT, ToolKind.HAND, ToolKind.ZOOM)));
-        zoom.setMouseTransparent(true);
         root.setTop(new TopBar(w));
         root.setLeft(new DeskRail(w));
         layers.getChildren().addAll(root, w.notices);
@@ -220,8 +220,9 @@ public final class MainWindow {
     }
 
     private void showZoom() {
-        zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%  " + Numbers.plain(studio.board().size().x(), 0) + "×"
-                + Numbers.plain(studio.board().size().y(), 0));
+        if (toolOptions.isMade()) {
+            toolOptions.get().zoomed();
+        }
     }
 
     private void title() {
@@ -261,59 +262,60 @@ public final class MainWindow {
         });
     }
 
-    /** The canvas with what floats over it; null for no tools at its left. */
-    private StackPane canvas(Pane tools) {
-        var pane = new StackPane(w.canvas, zoom);
-        furnishing.keepAsPicture(zoom);
+    /** The canvas with the tools at its left edge and what the tool in hand can be told along its top. */
+    private BorderPane canvas() {
+        ToolCard card = tools.get();
+        var pane = new StackPane(w.canvas, card);
         pane.setMinSize(100, 100);
-        StackPane.setAlignment(zoom, studio.desk() == Desk.DRAW ? Pos.TOP_RIGHT : Pos.BOTTOM_RIGHT);
-        StackPane.setMargin(zoom, studio.desk() == Desk.DRAW ? new Insets(26, 10, 10, 10) : new Insets(10));
-        if (tools != null) {
-            furnishing.keepAsPicture(tools);
-            pane.getChildren().add(tools);
-            StackPane.setAlignment(tools, Pos.TOP_LEFT);
-            StackPane.setMargin(tools, new Insets(10));
-        }
-        return pane;
+        furnishing.keepAsPicture(card);
+        StackPane.setAlignment(card, Pos.TOP_LEFT);
+        StackPane.setMargin(card, new Insets(ToolCard.MARGIN));
+        pane.heightProperty().addListener((o, was, is) -> {
+            card.fitTo(is.doubleValue());
+            w.canvas.keepFree(card.taken());
+        });
+        w.canvas.keepFree(card.taken());
+        var with = new BorderPane(pane);
+        with.setTop(toolOptions.get());
+        return with;
     }
 
     private Node draw() {
-        StackPane middle = canvas(null);
-        var bars = new VBox(8, toolOptions.get(), drawTools.get());
-        bars.setAlignment(Pos.BOTTOM_CENTER);
-        bars.setPickOnBounds(false);
-        // what is to be set for the tool in hand must not push the tools out of the window
-        bars.setMinWidth(0);
-        StackPane.setMargin(bars, new Insets(0, 10, 14, 10));
-        furnishing.keepAsPicture(drawTools.get());
-        middle.getChildren().add(bars);
-        var upper = new BorderPane(middle);
-        upper.setLeft(side(left, 224));
+        var upper = new BorderPane(canvas());
+        upper.setLeft(side(left, "left", 224));
         var pane = new BorderPane(upper);
-        pane.setRight(side(w.details, 284));
+        pane.setRight(side(w.details, "right", 284));
         drawDesk = pane;
         showStrip();
         return pane;
     }
 
-    /** The strip of drawings is there while a flipbook is worked on. */
+    /** The strip of drawings is there while the scene has a flipbook, so that the canvas stays where it is when one is left. */
     private void showStrip() {
         if (drawDesk != null && studio.desk() == Desk.DRAW) {
-            boolean wanted = studio.book().is();
+            boolean wanted = studio.book().is() || studio.book().nearest() != null;
             if (wanted != (drawDesk.getBottom() != null)) {
                 drawDesk.setBottom(wanted ? drawings.get() : null);
             }
         }
     }
 
-    /** The place of a panel beside the canvas. The first picture of the window doesn't wait for what goes in there. */
-    private Pane side(Lazy<? extends Region> panel, double width) {
+    /**
+     * The place of a panel beside the canvas, with an edge that changes its width; each desk remembers it. The first picture of the
+     * window doesn't wait for what goes in there.
+     */
+    private Pane side(Lazy<? extends Region> panel, String name, double width) {
         var place = new StackPane();
-        width(place, width);
+        String key = studio.desk().name().toLowerCase(java.util.Locale.ROOT) + "." + name;
+        double least = Math.min(width, 200);
+        width(place, Math.max(least, Math.min(LARGEST, w.settings.size(key, width))));
         if (!furnishing.done()) {
             place.getStyleClass().add("root-colors");
         }
-        furnishing.add(() -> place.getChildren().add(panel.get()));
+        var edge = new SideEdge(name.equals("left"), place::getWidth, wanted -> width(place, Math.max(least, Math.min(LARGEST, wanted))),
+                () -> w.settings.setSize(key, place.getWidth()));
+        StackPane.setAlignment(edge, name.equals("left") ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
+        furnishing.add(() -> place.getChildren().addAll(panel.get(), edge));
         return place;
     }
 
@@ -330,18 +332,25 @@ public final class MainWindow {
 
 
     private Node animate() {
-        var middle = new BorderPane(canvas(animateTools.get()));
+        BorderPane middle = canvas();
         middle.setBottom(strip.get());
         var upper = new BorderPane(middle);
-        upper.setRight(side(w.details, 280));
+        upper.setRight(side(w.details, "right", 280));
+        upper.setLeft(side(shelf, "left", SHELF));
         var split = new javafx.scene.control.SplitPane(upper, timeline.get());
         split.setOrientation(javafx.geometry.Orientation.VERTICAL);
-        split.setDividerPositions(0.6);
+        split.setDividerPositions(w.settings.size("animate.divider", 0.6));
+        split.getDividers().getFirst().positionProperty().addListener((o, was, is) -> {
+            // only where it was put by hand: the window's own layout moves it too
+            if (split.isHover()) {
+                w.settings.setSize("animate.divider", is.doubleValue());
+            }
+        });
         return split;
     }
 
     private Node interact() {
-        var left = new BorderPane(trying ? tryView.get() : canvas(interactTools.get()));
+        var left = new BorderPane(trying ? tryView.get() : canvas());
         log.get().setPrefHeight(190);
         log.get().setMaxWidth(Double.MAX_VALUE);
         left.setBottom(log.get());

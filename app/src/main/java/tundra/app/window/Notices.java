@@ -63,13 +63,24 @@ public final class Notices extends StackPane {
         show(text, "problem");
     }
 
+    /** News with something that can be done now; it stays longer. */
+    public void news(String text, String action, Runnable run) {
+        offer(show(text, "news"), action, run);
+    }
+
     /** A problem with something that can be done about it. */
     public void problem(String text, String action, Runnable run) {
-        Note n = show(text, "problem");
+        offer(show(text, "problem"), action, run);
+    }
+
+    private void offer(Note n, String action, Runnable run) {
         var b = new Button(action);
         b.setId("notice-action");
         b.setMinWidth(USE_PREF_SIZE);
-        b.setOnAction(e -> run.run());
+        b.setOnAction(e -> {
+            hide();
+            run.run();
+        });
         n.getChildren().add(1, b);
     }
 

@@ -2,17 +2,14 @@ package tundra.app.window;
 
 import java.util.ArrayList;
 import java.util.List;
-import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
-import tundra.core.edit.Names;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
-import tundra.core.model.Timeline;
 
 /** Commands about time: playing, stepping, keys, timelines; and reactions, which start them. */
 final class TimeCommands {
@@ -37,7 +34,6 @@ final class TimeCommands {
             EditScope scope = scopes[i];
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
         }
-        c.add("new-timeline", "New timeline", null, () -> true, () -> newTimeline(s));
         c.add("add-reaction", () -> s.selected() == null ? "Add reaction (select an element first)" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
     }
@@ -52,19 +48,6 @@ final class TimeCommands {
         var next = way > 0 ? times.stream().filter(t -> t > s.playhead()).findFirst()
                 : times.reversed().stream().filter(t -> t < s.playhead()).findFirst();
         next.ifPresent(s::seek);
-    }
-
-    private static void newTimeline(Studio s) {
-        var taken = new java.util.HashSet<String>();
-        s.board().timelines().forEach(t -> taken.add(t.name()));
-        var t = new Timeline(Names.free(taken, "Timeline"), 3_000_000).withStarts(false);
-        s.edit("New timeline", b -> {
-            var all = new ArrayList<>(b.timelines());
-            all.add(t);
-            return b.withTimelines(all);
-        });
-        s.showTimeline(t.id());
-        s.changed(Aspect.TIMELINE);
     }
 
     private static void react(Workshop w) {

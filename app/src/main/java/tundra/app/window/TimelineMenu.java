@@ -16,7 +16,8 @@ final class TimelineMenu {
     private static final List<List<String>> PARTS = List.of(List.of("cut", "copy", "copy-move", "paste-keys", "paste-in-place", "delete"),
             List.of("keys-reverse", "keys-all", "range", "range-off"),
             List.of("position-split", "position-join", "path-close", "paste-as-move", "paste-as-shape"),
-            List.of("shown-from", "shown-to", "shown-always"), List.of("marker", "marker-delete"), List.of("lane-grow", "fit-time"));
+            List.of("shown-from", "shown-to", "shown-always"), List.of("marker", "marker-delete"), List.of("lane-grow", "fold-all", "fit-time"));
+    private static final List<List<String>> MARKER = List.of(List.of("marker-rename", "marker-delete"));
     private static ContextMenu open;
 
     private TimelineMenu() {}
@@ -28,13 +29,11 @@ final class TimelineMenu {
         var menu = new ContextMenu();
         open = menu;
         menu.setId("timeline-menu");
-        PlacedSound sound = lanes.soundAt(e.getY());
-        if (sound != null) {
-            sound(w, menu, sound);
-            menu.show(lanes, e.getScreenX(), e.getScreenY());
-            return;
+        List<List<String>> parts = w.studio.sound() != null ? List.of() : w.studio.marker() != null ? MARKER : PARTS;
+        if (w.studio.sound() != null) {
+            sound(w, menu, w.studio.sound());
         }
-        for (List<String> part : PARTS) {
+        for (List<String> part : parts) {
             int before = menu.getItems().size();
             part.stream().map(w.commands::get).filter(c -> c.enabled().getAsBoolean()).forEach(c -> menu.getItems().add(item(c)));
             if (menu.getItems().size() > before) {
@@ -45,7 +44,7 @@ final class TimelineMenu {
             var helpers = new Menu("Work out a move");
             Helpers.ALL.forEach(h -> helpers.getItems().add(item(w.commands.get("helper-" + h.name()))));
             menu.getItems().add(helpers);
-        } else if (!menu.getItems().isEmpty()) {
+        } else if (!parts.isEmpty() && !menu.getItems().isEmpty()) {
             menu.getItems().removeLast();
         }
         menu.show(lanes, e.getScreenX(), e.getScreenY());

@@ -1,21 +1,34 @@
 package tundra.app.window;
 
+import java.util.List;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleSupplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import tundra.app.color.PaintField;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Caption;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Press;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Element;
+import tundra.core.model.Paint;
 
-/** The settings of the drawing tool in hand, in a bar over the tools; not there for tools without any. */
+/** Along the canvas's top: the tool in hand with its settings and what it does, where one is, and how large the canvas is seen. */
 final class ToolOptionsBar extends HBox {
     private final Workshop w;
     private final ToolOptions o;
+    private final HBox tool = new HBox(8);
+    private final Caption note = new Caption("", "quiet");
+    private final HBox place = new HBox(4);
+    private final Caption zoom = new Caption("", "mono", "quiet");
     private ToolKind shown;
+    private boolean kept;
+    private String placed = "";
 
     ToolOptionsBar(Workshop w) {
         super(10);
@@ -23,21 +36,45 @@ final class ToolOptionsBar extends HBox {
         this.o = w.options;
         setId("tool-options");
         setAlignment(Pos.CENTER_LEFT);
-        getStyleClass().addAll("tool-bar-float", "tool-options");
-        setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        getStyleClass().add("tool-options");
+        tool.setAlignment(Pos.CENTER_LEFT);
+        tool.setMinWidth(Region.USE_PREF_SIZE);
+        place.setAlignment(Pos.CENTER_LEFT);
+        place.setMinWidth(Region.USE_PREF_SIZE);
+        note.setId("tool-note");
+        // shortened where the window is narrow
+        note.setMinWidth(0);
+        note.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(note, Priority.ALWAYS);
+        zoom.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(tool, note, place, zoom);
         w.studio.listen(what -> refresh());
         refresh();
     }
 
+    /** Tells how large the canvas is seen. */
+    void zoomed() {
+        zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%  " + Numbers.plain(w.studio.board().size().x(), 0) + "×"
+                + Numbers.plain(w.studio.board().size().y(), 0));
+    }
+
     private void refresh() {
-        if (shown == w.tools.kind()) {
+        zoomed();
+        places();
+        note.setText(w.tools.kept() ? "kept in hand: draws one after the other · Escape puts it away" : hint());
+        if (shown == w.tools.kind() && kept == w.tools.kept()) {
             return;
         }
         shown = w.tools.kind();
-        getChildren().clear();
+        kept = w.tools.kept();
+        tool.getChildren().setAll(new Caption(shown.label, "tool-name"));
         switch (shown) {
-            case FREEHAND -> slider("Smoothing", 1, () -> o.smoothing, v -> o.smoothing = v);
+            case FREEHAND -> {
+                stroke();
+                slider("Smoothing", 1, () -> o.smoothing, v -> o.smoothing = v);
+            }
             case BRUSH -> {
+                fill("Colour");
                 number("Size", "px", 1, () -> o.brushSize, v -> o.brushSize = Math.max(0.5, Math.min(500, v)));
                 slider("Roundness", 1, () -> o.roundness, v -> o.roundness = v);
                 slider("Smoothing", 1, () -> o.smoothing, v -> o.smoothing = v);
@@ -45,30 +82,76 @@ final class ToolOptionsBar extends HBox {
             case POLYGON -> {
                 number("Points", "", 0, () -> o.points, v -> o.points = (int) Math.max(3, Math.min(100, Math.round(v))));
                 number("Inner radius", "%", 0, () -> o.inner * 100, v -> o.inner = Math.max(0, Math.min(1, v / 100)));
-                note("100 % draws a polygon, less a star");
+                fill("Fill");
             }
+            case RECTANGLE, ELLIPSE -> fill("Fill");
+            case LINE, PEN -> stroke();
             case FILL -> {
+                fill("Colour");
                 number("Bridges gaps up to", "px", 1, () -> o.gap, v -> o.gap = Math.max(0, Math.min(200, v)));
-                note("click an area that strokes enclose");
             }
-            case NODES -> note("drag a node, a handle or the line itself · double click adds a node · Delete takes it away");
-            case GRADIENT -> note("drag the ends, the stops between, or draw the gradient anew on the shape");
-            case PICK -> note("click a colour for the fill · Alt for the stroke · Shift keeps the tool");
             default -> { }
         }
-        setVisible(!getChildren().isEmpty());
-        setManaged(isVisible());
+    }
+
+    private String hint() {
+        Element unseen = w.studio.unseen();
+        return unseen != null ? w.studio.whyUnseen(unseen) : shown == null ? w.tools.kind().hint : w.tools.kind().hint;
+    }
+
+    /** Where one is: the groups that were entered with the way back, or the way back into the one that was left. */
+    private void places() {
+        var studio = w.studio;
+        List<String> path = studio.inside() == null ? List.of() : studio.paths().path(studio.inside());
+        Element left = studio.inside() == null ? studio.left() : null;
+        String now = path + (left == null ? "" : left.id());
+        if (now.equals(placed)) {
+            return;
+        }
+        placed = now;
+        place.getChildren().clear();
+        if (!path.isEmpty()) {
+            place.getChildren().add(new Caption("in", "quiet"));
+            for (String id : path) {
+                if (!studio.isDrawing(id)) {
+                    place.getChildren().add(new Caption(studio.board().find(id).name(), "chip", "chip-space"));
+                }
+            }
+            var out = new Press("Leave");
+            out.setId("place-leave");
+            out.getStyleClass().add("small-press");
+            out.setOnAction(() -> studio.leave());
+            place.getChildren().add(out);
+        } else if (left != null) {
+            var back = new Press("Back into " + left.name());
+            back.setId("place-back");
+            back.getStyleClass().add("small-press");
+            back.setOnAction(() -> studio.goBackIn());
+            place.getChildren().add(back);
+        }
     }
 
     private void label(String words) {
-        getChildren().add(new Caption(words, "quiet"));
+        tool.getChildren().add(new Caption(words, "quiet"));
     }
 
-    /** Shortened where the window is narrow. */
-    private void note(String words) {
-        var note = new Caption(words, "quiet");
-        note.setMinWidth(0);
-        getChildren().add(note);
+    private void fill(String name) {
+        paint(name, "option-fill", w.paints.fill, p -> w.paints.fill = p);
+    }
+
+    private void stroke() {
+        paint("Stroke", "option-stroke", w.paints.stroke.visible() ? w.paints.stroke : tundra.core.model.Color.parse("#1D2926"), p -> w.paints.stroke = p);
+        number("Width", "px", 1, () -> w.paints.width, v -> w.paints.width = Math.max(0.1, Math.min(1000, v)));
+    }
+
+    private void paint(String name, String id, Paint now, java.util.function.Consumer<Paint> take) {
+        label(name);
+        var f = new PaintField(w.studio, name + " of what is drawn", true).onChange((p, merge) -> take.accept(p));
+        f.setId(id);
+        f.show(now);
+        f.setMinWidth(176);
+        f.setPrefWidth(176);
+        tool.getChildren().add(f);
     }
 
     private void slider(String name, double max, DoubleSupplier now, DoubleConsumer take) {
@@ -76,21 +159,21 @@ final class ToolOptionsBar extends HBox {
         var s = new Slider(0, max, now.getAsDouble());
         s.setId("option-" + name.toLowerCase(java.util.Locale.ROOT));
         s.setAccessibleText(name);
-        s.setPrefWidth(110);
+        s.setPrefWidth(80);
         s.valueProperty().addListener((x, was, is) -> take.accept(is.doubleValue()));
-        getChildren().add(s);
+        tool.getChildren().add(s);
     }
 
     private void number(String name, String unit, int decimals, DoubleSupplier now, DoubleConsumer take) {
         label(name);
         var f = new NumberField(name, unit, decimals);
         f.setId("option-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-        f.setPrefWidth(84);
+        f.setPrefWidth(78);
         f.onChange((v, merge) -> {
             take.accept(v);
             f.show(now.getAsDouble());
         });
         f.show(now.getAsDouble());
-        getChildren().add(f);
+        tool.getChildren().add(f);
     }
 }

@@ -12,7 +12,6 @@ import javafx.scene.control.Dialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
@@ -68,19 +67,6 @@ public final class WindowAsker implements Asker {
             c.setInitialDirectory(start.toFile());
         }
         return Optional.ofNullable(c.showDialog(owner.get())).map(File::toPath);
-    }
-
-    @Override
-    public Optional<String> words(String title, String label, String start) {
-        Dialog<String> d = dialog(title);
-        var field = new TextField(start);
-        field.setPrefColumnCount(24);
-        d.getDialogPane().setContent(new VBox(6, new Label(label), field));
-        d.getDialogPane().getButtonTypes().addAll(ButtonType.OK, ButtonType.CANCEL);
-        d.setResultConverter(b -> b == ButtonType.OK ? field.getText() : null);
-        d.setOnShown(e -> field.requestFocus());
-        field.selectAll();
-        return d.showAndWait().filter(s -> !s.isBlank()).map(String::strip);
     }
 
     private <T> Dialog<T> dialog(String title) {

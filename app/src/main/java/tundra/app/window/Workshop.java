@@ -68,7 +68,7 @@ public final class Workshop {
         nodes = new NodesTool(studio);
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
-        details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, registering, () -> tools.take(ToolKind.GRADIENT)));
+        details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(this);
         path = new PathOverlay(studio);
         addTools();
@@ -88,9 +88,9 @@ public final class Workshop {
     private void addTools() {
         Runnable editWords = () -> typing.start(studio.selected().id());
         tools.put(ToolKind.SELECT, new SelectTool(studio, typing, options, path::hover));
-        tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, "Rectangle"));
-        tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, "Ellipse"));
-        tools.put(ToolKind.POLYGON, new BoxTool(studio, tools, paints, () -> new Content.Polygon(options.points, options.inner), "Polygon"));
+        tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, () -> "Rectangle"));
+        tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, () -> "Ellipse"));
+        tools.put(ToolKind.POLYGON, new BoxTool(studio, tools, paints, () -> new Content.Polygon(options.points, options.inner), options::polygonName));
         tools.put(ToolKind.LINE, new LineTool(studio, tools, paints));
         tools.put(ToolKind.FREEHAND, new SketchTool(studio, paints, options, false));
         tools.put(ToolKind.BRUSH, new SketchTool(studio, paints, options, true));

@@ -89,6 +89,22 @@ public final class Arrange {
         return board.withTimelines(board.timelines().stream().filter(t -> !t.id().equals(id)).toList()).withReactions(reactions);
     }
 
+    /** With a copy of a timeline behind it, which starts only when it is told to; the copy's id is {@code copy}. */
+    public static Board duplicateTimeline(Board board, String id, String copy) {
+        var names = new java.util.HashSet<String>();
+        board.timelines().forEach(t -> names.add(t.name()));
+        var all = new ArrayList<Timeline>();
+        for (Timeline t : board.timelines()) {
+            all.add(t);
+            if (t.id().equals(id)) {
+                all.add(t.withId(copy).withName(Names.free(names, t.name())).withStarts(false)
+                        .withMarkers(t.markers().stream().map(m -> new tundra.core.model.Marker(tundra.core.model.Ids.next(), m.name(), m.time())).toList())
+                        .withSounds(t.sounds().stream().map(s -> s.withId(tundra.core.model.Ids.next())).toList()));
+            }
+        }
+        return board.withTimelines(all);
+    }
+
     /** Without keys of, and reactions to, elements that are gone. */
     private static Board tidy(Board board) {
         Set<String> ids = Tree.ids(board.elements());

@@ -8,21 +8,34 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import tundra.core.geometry.Point;
+import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Property;
+import tundra.core.model.Reaction;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.model.Trigger;
 import tundra.core.motion.Track;
 
-/** Elements taken to the clipboard with their keys, by timeline name, and the pictures that they show. */
+/**
+ * Elements taken to the clipboard with their keys.
+ *
+ * @param tracks by the names of timelines
+ * @param shown when they are seen, by the names of timelines
+ * @param reactions what they start
+ * @param timelines the names of the timelines that the reactions move, by their ids
+ * @param assets the shelf that they were taken from
+ */
 public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<?>, Track<?>>>> tracks, Map<String, Map<String, Span>> shown,
-        Map<String, Asset> assets) {
+        List<Reaction> reactions, Map<String, String> timelines, Map<String, Asset> assets) {
 
     /** Copies elements, in their order on the board. */
     public static Clip of(Project project, Board board, Collection<String> ids) {
@@ -43,7 +56,10 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
             spans.keySet().retainAll(all);
             shown.put(t.name(), spans);
         }
-        return new Clip(picked, tracks, shown, project.assets());
+        var reactions = board.reactions().stream().filter(r -> r.when() instanceof Trigger.Tapped tap && all.contains(tap.element())).toList();
+        var names = new LinkedHashMap<String, String>();
+        board.timelines().forEach(t -> names.put(t.id(), t.name()));
+        return new Clip(picked, tracks, shown, reactions, names, project.assets());
     }
 
     /** What a paste gives: the new board and the ids of the pasted elements. */
@@ -74,7 +90,25 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         for (Element e : fresh) {
             b = Placing.shift(b, e.id(), offset);
         }
+        b = withReactions(b, ids);
         return new Pasted(b, fresh.stream().map(Element::id).toList());
+    }
+
+    /** With the reactions to the copies; what moves a timeline that isn't on this board is left out. */
+    private Board withReactions(Board b, Map<String, String> ids) {
+        var all = new ArrayList<>(b.reactions());
+        for (Reaction r : reactions) {
+            var actions = new ArrayList<Action>();
+            for (Action a : r.actions()) {
+                Action.Move m = (Action.Move) a;
+                b.timelines().stream().filter(t -> t.name().equals(timelines.get(m.timeline()))).findFirst()
+                        .ifPresent(t -> actions.add(new Action.Move(m.verb(), t.id(), m.time())));
+            }
+            if (!actions.isEmpty()) {
+                all.add(new Reaction(Ids.next(), new Trigger.Tapped(ids.get(((Trigger.Tapped) r.when()).element())), actions));
+            }
+        }
+        return all.size() == b.reactions().size() ? b : b.withReactions(all);
     }
 
     private static Element renewed(Element e, Map<String, String> ids, Set<String> names) {
@@ -86,26 +120,33 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         return e.children().isEmpty() ? copy : copy.withChildren(e.children().stream().map(c -> renewed(c, ids, names)).toList());
     }
 
-    /** The project with the pictures that the clip shows. */
-    public Project withAssets(Project p) {
-        return withPictures(p, elements, assets);
+    /** The project with the pictures that the clip shows and the fonts of its shelf that its texts are set in. */
+    public Project withAssets(Project p, Function<Asset, String> familyOf) {
+        return withFiles(p, elements, assets, familyOf);
     }
 
-    /** A project with the pictures of some elements, taken from a shelf. */
-    public static Project withPictures(Project p, List<Element> elements, Map<String, Asset> shelf) {
-        Project out = p;
+    /**
+     * A project with the pictures and fonts that some elements need, taken from a shelf.
+     *
+     * @param familyOf the family that a font of the shelf belongs to
+     */
+    public static Project withFiles(Project p, List<Element> elements, Map<String, Asset> shelf, Function<Asset, String> familyOf) {
         var used = new HashSet<String>();
+        var families = new HashSet<String>();
         Tree.each(elements, e -> {
-            if (e.content() instanceof tundra.core.model.Content.Picture pic) {
-                used.add(pic.asset());
+            switch (e.content()) {
+                case Content.Picture x -> used.add(x.asset());
+                case Content.Text x -> families.add(x.family());
+                default -> { }
             }
         });
-        for (String hash : used) {
-            if (shelf.containsKey(hash)) {
-                out = out.withAsset(shelf.get(hash));
+        Project out = p;
+        for (Asset a : shelf.values()) {
+            boolean needed = a.kind() == Asset.Kind.FONT ? !families.isEmpty() && families.contains(familyOf.apply(a)) : used.contains(a.hash());
+            if (needed && !p.assets().containsKey(a.hash())) {
+                out = out.withAsset(a);
             }
         }
         return out;
     }
-
 }

@@ -2,6 +2,7 @@ package tundra.core.edit;
 
 import tundra.core.geometry.Point;
 import tundra.core.motion.Key;
+import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
 /** Keeps the two ends of a closed motion path in one place. */
@@ -18,15 +19,23 @@ final class ClosedPath {
         return changed == last.time() ? track.with(first.with(last.value())) : track;
     }
 
-    /** A closed path from an open one: its last key comes to where the first is, or one more key does when they are far apart. */
-    static Track<Point> close(Track<Point> track, long duration) {
+    /**
+     * A closed path from an open one: where its ends lie apart a key is added that leads back, with all that was there left as it is.
+     * The way home takes the time that it has at the speed of the way so far.
+     *
+     * @param least what one frame takes, in µs
+     */
+    static Track<Point> close(Track<Point> track, long least) {
         Key<Point> first = track.keys().getFirst(), last = track.keys().getLast();
         Track<Point> shaped = track.withShape(track.shape().withClosed(true));
-        if (track.keys().size() < 2 || last.value().distance(first.value()) < 1e-9) {
+        double home = last.value().distance(first.value());
+        if (track.keys().size() < 2 || home < 1e-9) {
             return shaped;
         }
-        long gap = track.keys().size() > 1 ? last.time() - track.keys().get(track.keys().size() - 2).time() : 1_000_000;
-        long at = Math.min(duration, last.time() + gap);
-        return at > last.time() ? shaped.with(new Key<>(at, first.value(), first.easing())) : shaped.with(last.with(first.value()));
+        double way = new MotionPath(track).length();
+        long took = last.time() - first.time();
+        double guess = way < 1e-9 ? took : took * home / way;
+        long frames = Math.max(1, Math.round(guess / least));
+        return shaped.with(new Key<>(last.time() + frames * least, first.value(), first.easing()));
     }
 }

@@ -14,15 +14,18 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.core.motion.Key;
 import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 
 /**
- * Copied keys: of each element, in the order in which they were taken, the keys of its properties with times from the first
- * key of all on.
+ * Copied keys: of each element the keys of its properties with times from the first key of all on.
+ *
+ * @param of the elements that the keys were taken from, in the order of the outline from the back
+ * @param moves the keys of each of them
  */
-public record KeyClip(List<Map<Property<?>, Track<?>>> moves) {
+public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
 
     public static KeyClip of(Timeline t, Collection<Keys.Ref> refs) {
         long first = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0);
@@ -36,12 +39,39 @@ public record KeyClip(List<Map<Property<?>, Track<?>>> moves) {
                 of.put(r.property(), picked(track, times.get(r.element() + " " + r.property().key()), first));
             }
         });
-        return new KeyClip(byElement.values().stream().filter(m -> !m.isEmpty()).toList());
+        byElement.values().removeIf(Map::isEmpty);
+        return new KeyClip(List.copyOf(byElement.keySet()), List.copyOf(byElement.values()));
     }
 
     /** All the keys of some elements. */
     public static KeyClip whole(Timeline t, Collection<String> elements) {
         return of(t, all(t, elements));
+    }
+
+    /**
+     * The elements that a paste goes to, each with the place of its move among those copied: one move to every selected element, several
+     * to as many selected ones in the order of the outline, else each back to the element that it was taken from, if that is there.
+     */
+    public Map<String, Integer> targets(Board board, Collection<String> selected) {
+        List<String> order = new ArrayList<>(Tree.ids(board.elements()));
+        order.addFirst(Board.CANVAS);
+        List<String> chosen = order.stream().filter(selected::contains).toList();
+        var out = new LinkedHashMap<String, Integer>();
+        if (moves.size() == 1 && !chosen.isEmpty()) {
+            chosen.forEach(id -> out.put(id, 0));
+        } else if (chosen.size() == moves.size() && moves.size() > 1) {
+            List<String> from = of.stream().sorted(java.util.Comparator.comparingInt(order::indexOf)).toList();
+            for (int i = 0; i < chosen.size(); i++) {
+                out.put(chosen.get(i), of.indexOf(from.get(i)));
+            }
+        } else {
+            for (int i = 0; i < of.size(); i++) {
+                if (order.contains(of.get(i))) {
+                    out.put(of.get(i), i);
+                }
+            }
+        }
+        return out;
     }
 
     public static List<Keys.Ref> all(Timeline t, Collection<String> elements) {
@@ -55,20 +85,26 @@ public record KeyClip(List<Map<Property<?>, Track<?>>> moves) {
     }
 
     /** The board with the keys on other elements, and which keys they are there. */
-    public record Pasted(Board board, List<Keys.Ref> refs) {}
+    public record Pasted(Board board, List<Keys.Ref> refs) {
+        /** The elements that got keys, in turn. */
+        public List<String> onto() {
+            return refs.stream().map(Keys.Ref::element).distinct().toList();
+        }
+    }
 
     /**
-     * Puts the keys on elements from a time on: one copied move on each of them, several on as many in turn. What an element
-     * doesn't have, such as the corner radius of an ellipse, is left out. A timeline too short for them grows.
+     * Puts the keys on elements from a time on. What an element doesn't have, such as the corner radius of an ellipse, is left out. A
+     * timeline too short for them grows.
      *
+     * @param onto elements with the places of the moves that they get, as {@link #targets} gives them
      * @param shifted whether positions keep their way but begin where each element is, instead of standing where they stood
      */
-    public Pasted paste(Board board, String timeline, List<String> elements, long at, boolean shifted) {
+    public Pasted paste(Board board, String timeline, Map<String, Integer> onto, long at, boolean shifted) {
         Board b = board;
         var refs = new ArrayList<Keys.Ref>();
-        for (int i = 0; i < elements.size() && !moves.isEmpty(); i++) {
-            String id = elements.get(i);
-            for (var e : moves.get(i % moves.size()).entrySet()) {
+        for (var target : onto.entrySet()) {
+            String id = target.getKey();
+            for (var e : moves.get(target.getValue()).entrySet()) {
                 if (e.getKey().appliesTo().test(id.equals(Board.CANVAS) ? null : b.find(id).content())) {
                     b = paste(b, timeline, id, e.getKey(), e.getValue(), at, shifted, refs);
                 }
@@ -122,7 +158,7 @@ public record KeyClip(List<Map<Property<?>, Track<?>>> moves) {
             }
             done += i < segments.size() ? segments.get(i).length(0, 1) : 0;
         }
-        return new KeyClip(List.of(Map.of(Properties.POSITION, new Track<>(keys, new PathShape(0, contour.closed(), tundra.core.motion.Easing.LINEAR)))));
+        return new KeyClip(List.of(""), List.of(Map.of(Properties.POSITION, new Track<>(keys, new PathShape(0, contour.closed(), tundra.core.motion.Easing.LINEAR)))));
     }
 
     /** The way of a copied move as nodes; null when there is none in it. */

@@ -12,13 +12,16 @@ import java.util.function.LongUnaryOperator;
 import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
+import tundra.core.motion.SplitEasing;
 import tundra.core.motion.Track;
+import tundra.core.motion.WholeWay;
 
 /** Changes of keys on a timeline. */
 public final class Keys {
@@ -27,11 +30,19 @@ public final class Keys {
     /** Names one key: an element's property at a time. */
     public record Ref(String element, Property<?> property, long time) {}
 
-    /** A key between two others takes over the easing of the interval that it cuts; a bent path keeps its form when it is cut on it. */
-    static <T> Track<T> insert(Track<T> track, long at, T value, Property<T> p) {
+    /** A key between two others cuts the easing of their interval where it stands, so that the speed stays what it was. */
+    static <T> Track<T> insert(Track<T> track, long at, T value) {
         int i = track.before(at);
-        Easing easing = i < 0 ? PropertyEdit.NEW_EASING : track.keys().get(i).easing();
-        return track.with(new Key<>(at, value, easing));
+        if (i < 0 || i + 1 >= track.keys().size()) {
+            return track.with(new Key<>(at, value, i < 0 ? PropertyEdit.NEW_EASING : track.keys().get(i).easing()));
+        }
+        Key<T> a = track.keys().get(i);
+        SplitEasing cut = SplitEasing.at(a.easing(), done(a, at, track.keys().get(i + 1)));
+        return track.with(a.with(cut.before())).with(new Key<>(at, value, cut.after()));
+    }
+
+    private static double done(Key<?> a, long at, Key<?> b) {
+        return (double) (at - a.time()) / (b.time() - a.time());
     }
 
     /** A new key where the curve passes, without changing the path's form. */
@@ -52,7 +63,7 @@ public final class Keys {
                 return board.mapTimeline(timeline, x -> x.with(element, Properties.POSITION, split));
             }
         }
-        return board.mapTimeline(timeline, x -> x.with(element, p, insert(track, at, seen, p)));
+        return board.mapTimeline(timeline, x -> x.with(element, p, insert(track, at, seen)));
     }
 
     private static Track<Point> splitPath(Track<Point> track, long at) {
@@ -62,14 +73,15 @@ public final class Keys {
             return null;
         }
         Cubic segment = path.segment(i);
-        double done = Math.max(0, Math.min(1, track.progress(i, at)));
+        double done = Math.max(0, Math.min(1, WholeWay.is(track) ? path.progress(i, at) : track.progress(i, at)));
         var arc = new tundra.core.geometry.ArcLength(segment);
         Cubic[] half = segment.split(arc.parameterAt(done * arc.total()));
         Key<Point> a = track.keys().get(i), b = track.keys().get(i + 1);
         Point m = half[0].p3();
+        SplitEasing cut = SplitEasing.at(a.easing(), done(a, at, b));
         return track
-                .with(a.withHandles(a.in(), half[0].p1().minus(a.value())))
-                .with(new Key<>(at, m, a.easing(), half[0].p2().minus(m), half[1].p1().minus(m)))
+                .with(a.with(cut.before()).withHandles(a.in(), half[0].p1().minus(a.value())))
+                .with(new Key<>(at, m, cut.after(), half[0].p2().minus(m), half[1].p1().minus(m)))
                 .with(b.withHandles(half[1].p2().minus(b.value()), b.out()));
     }
 
@@ -134,6 +146,10 @@ public final class Keys {
         if (track == null) {
             return null;
         }
+        if (p == Properties.POSITION && WholeWay.is(track)) {
+            Track<Point> whole = t.track(element, Properties.POSITION);
+            return p.castTrack(WholeWay.retimed(whole, k -> chosen.contains(k) ? times.applyAsLong(k) : k, k -> chosen.contains(k) ? times.applyAsLong(k) : k));
+        }
         var all = new TreeMap<Long, Key<T>>();
         for (Key<T> k : track.keys()) {
             if (!chosen.contains(k.time())) {
@@ -149,9 +165,19 @@ public final class Keys {
         return track.withKeys(List.copyOf(all.values()));
     }
 
-    /** How times go when keys are stretched around one time: by a factor, to frames, within the timeline. */
+    /**
+     * How times go when keys are moved by a number of frames: from frame to frame, and by as much where they lie off the frames, so that
+     * they keep their distances.
+     */
+    public static LongUnaryOperator byFrames(Project project, int frames) {
+        return time -> project.snap(time) == time ? project.frameTime(project.frameAt(time) + frames)
+                : time + Math.round(frames * 1e6 / project.frameRate());
+    }
+
+    /** How times go when keys are stretched around one time, which stays: by a factor, to frames, within the timeline. */
     public static LongUnaryOperator stretch(Timeline t, long around, double factor, LongUnaryOperator frames) {
-        return time -> Math.max(0, Math.min(t.duration(), frames.applyAsLong(Math.round(around + (time - around) * factor))));
+        return time -> time == around ? around
+                : Math.max(0, Math.min(t.duration(), frames.applyAsLong(Math.round(around + (time - around) * factor))));
     }
 
     /** Plays the keys backwards within the time that they take: times, easings and path handles are mirrored. */

@@ -30,10 +30,16 @@ public final class Paths {
         return map(b, timeline, element, t -> t.map(Key::bent));
     }
 
-    /** Closed, the last key stands where the first does; opened, both stay where they are. */
-    public static Board closed(Board b, String timeline, String element, boolean closed) {
-        long duration = b.timeline(timeline).duration();
-        return map(b, timeline, element, t -> closed ? ClosedPath.close(t, duration) : t.withShape(t.shape().withClosed(false)));
+    /**
+     * Closed, a key at the end leads back to where the path begins, and a timeline too short for it grows; opened, all keys stay where
+     * they are.
+     *
+     * @param frame what one frame takes, in µs
+     */
+    public static Board closed(Board b, String timeline, String element, boolean closed, long frame) {
+        Board out = map(b, timeline, element, t -> closed ? ClosedPath.close(t, frame) : t.withShape(t.shape().withClosed(false)));
+        Track<Point> track = out.timeline(timeline).track(element, Properties.POSITION);
+        return track == null ? out : out.mapTimeline(timeline, t -> t.withDuration(Math.max(t.duration(), track.keys().getLast().time())));
     }
 
     /** One easing for the whole way; null gives each interval back its own. */

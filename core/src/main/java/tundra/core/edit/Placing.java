@@ -83,14 +83,16 @@ public final class Placing {
 
     /**
      * Sets the pivot (fractions of the box) without moving the art as it is seen: the position, and every key of it, moves
-     * along.
+     * along. An element that faces a path keeps its way instead, since every turn of the path would move the art differently.
      *
      * @param toParent the element's placement as it is seen
      * @param box its box in px
      */
     public static Board pivot(Board board, String id, Point pivot, Affine toParent, Point box) {
         Point old = board.rest(id).get(Properties.PIVOT);
-        Point by = toParent.applyOffset(pivot.minus(old).times(box));
+        boolean faces = board.timelines().stream().anyMatch(t -> t.track(id, Properties.POSITION) != null)
+                && (board.rest(id).get(Properties.FACE_PATH).equals("yes") || board.timelines().stream().anyMatch(t -> t.track(id, Properties.FACE_PATH) != null));
+        Point by = faces ? Point.ZERO : toParent.applyOffset(pivot.minus(old).times(box));
         return shift(board.withRest(id, v -> v.with(Properties.PIVOT, pivot)), id, by);
     }
 }

@@ -11,6 +11,7 @@ import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
+import tundra.core.motion.WholeWay;
 
 /** Changes of one property of one element on one timeline, in an edit scope. */
 public final class PropertyEdit {
@@ -20,12 +21,26 @@ public final class PropertyEdit {
     private final String timeline;
     private final long time;
     private final EditScope scope;
+    private final FirstKey first;
+
+    /** What becomes of the time before the first key of a property, where that stands later than 0. */
+    public enum FirstKey {
+        /** It changes all the way from the start. */
+        FROM_START,
+        /** It stays as it is until the key. */
+        UNTIL_HERE
+    }
+
+    public PropertyEdit(String timeline, long time, EditScope scope) {
+        this(timeline, time, scope, FirstKey.FROM_START);
+    }
 
     /** @param time of the playhead, in µs */
-    public PropertyEdit(String timeline, long time, EditScope scope) {
+    public PropertyEdit(String timeline, long time, EditScope scope, FirstKey first) {
         this.timeline = timeline;
         this.time = time;
         this.scope = scope;
+        this.first = first;
     }
 
     /** The board with the property of an element (or {@link Board#CANVAS}) set to what should be seen at the playhead. */
@@ -74,11 +89,15 @@ public final class PropertyEdit {
     private <T> Track<T> keyed(Board board, Timeline t, String element, Property<T> p, Track<T> track, T next) {
         long at = Math.min(time, t.duration());
         if (track == null) {
-            Track<T> first = new Track<>(java.util.List.of(new Key<>(at, next, NEW_EASING)));
-            return at == 0 ? first : first.with(new Key<>(0, Resting.of(board, element, p), NEW_EASING));
+            Track<T> one = new Track<>(java.util.List.of(new Key<>(at, next, NEW_EASING)));
+            return at == 0 ? one : one.with(new Key<>(0, Resting.of(board, element, p), first == FirstKey.FROM_START ? NEW_EASING : Easing.HOLD));
+        }
+        boolean within = at > track.keys().getFirst().time() && at < track.keys().getLast().time();
+        if (p == Properties.POSITION && WholeWay.is(track) && within) {
+            return p.castTrack(WholeWay.through(t.track(element, Properties.POSITION), at, (Point) next));
         }
         Key<T> old = track.keyAt(at);
-        Track<T> out = old != null ? track.with(old.with(next)) : Keys.insert(track, at, next, p);
+        Track<T> out = old != null ? track.with(old.with(next)) : Keys.insert(track, at, next);
         return p == Properties.POSITION && track.shape().closed() ? ClosedPath.ends(out, at) : out;
     }
 
@@ -100,7 +119,10 @@ public final class PropertyEdit {
             case KEY -> {
                 if (track == null) {
                     yield time == 0 ? "dragging " + name + " sets its first position key, at the start"
-                            : "dragging " + name + " sets a position key here and one at the start";
+                            : "dragging " + name + " sets its first position key here: " + (first == FirstKey.FROM_START ? "it moves all the way from 0 s" : "it stays as it is until here");
+                }
+                if (WholeWay.is(track) && time > track.keys().getFirst().time() && time < track.keys().getLast().time()) {
+                    yield "dragging " + name + " bends its way here: one easing runs over all of it, keys only shape it";
                 }
                 Key<Point> here = track.keyAt(time);
                 yield here == null ? "dragging " + name + " adds a position key here"

@@ -3,6 +3,7 @@ package tundra.core.edit;
 import tundra.core.motion.CubicEasing;
 import tundra.core.motion.Easing;
 import tundra.core.motion.FamilyEasing;
+import tundra.core.motion.PartEasing;
 import tundra.core.motion.StepsEasing;
 
 /** Easings played backwards: 1 − f(1 − p). A spring has no backwards form among the easings and stays as it is. */
@@ -23,6 +24,7 @@ final class Reversed {
                 case NONE -> StepsEasing.Jump.NONE;
                 case BOTH -> StepsEasing.Jump.BOTH;
             });
+            case PartEasing p -> of(p.of()).equals(p.of()) ? p : new PartEasing(of(p.of()), 1 - p.to(), 1 - p.from());
             case Easing.Hold h -> new StepsEasing(1, StepsEasing.Jump.START);
             default -> easing;
         };

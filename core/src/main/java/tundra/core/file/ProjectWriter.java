@@ -17,6 +17,7 @@ import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -233,7 +234,7 @@ final class ProjectWriter {
         }
         if (!t.sounds().isEmpty()) {
             ArrayNode sounds = o.putArray("sounds");
-            t.sounds().forEach(x -> sounds.addObject().put("id", x.id()).put("asset", x.asset()).put("at", x.start()).put("volume", x.volume()));
+            t.sounds().forEach(x -> sound(x, sounds.addObject()));
         }
     }
 
@@ -273,5 +274,18 @@ final class ProjectWriter {
             }
         }
         return unknown(o, Places.of("reaction", r.id()));
+    }
+
+    private static void sound(PlacedSound x, ObjectNode o) {
+        o.put("id", x.id()).put("asset", x.asset()).put("at", x.start()).put("volume", x.volume());
+        for (var e : java.util.Map.of("fadeIn", x.fadeIn(), "fadeOut", x.fadeOut(), "from", x.from(), "length", x.length()).entrySet().stream()
+                .sorted(java.util.Map.Entry.comparingByKey()).toList()) {
+            if (e.getValue() > 0) {
+                o.put(e.getKey(), e.getValue());
+            }
+        }
+        if (x.loop()) {
+            o.put("loop", true);
+        }
     }
 }

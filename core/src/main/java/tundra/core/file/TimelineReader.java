@@ -128,9 +128,15 @@ final class TimelineReader {
             if (!soundAssets.contains(m.text("asset"))) {
                 throw m.problem("asset", "names a sound that is missing from the file");
             }
-            sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1)));
+            sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1), time(m, "fadeIn"), time(m, "fadeOut"),
+                    time(m, "from"), time(m, "length"), m.has("loop") && m.flag("loop")));
         }
         return out.withMarkers(markers).withSounds(sounds).withRange(f.has("range") ? span(f, "range") : null);
+    }
+
+    /** A time that is 0 where it isn't said. */
+    private static long time(Fields f, String name) throws FileProblem {
+        return f.has(name) ? f.whole(name, 0, Limits.TIME) : 0;
     }
 
     private static Span span(Fields f, String name) throws FileProblem {

@@ -1,13 +1,17 @@
 package tundra.core.flip;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import tundra.core.edit.NaturalOrder;
+import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Ids;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
@@ -38,5 +42,54 @@ public final class SheetBook {
             }
         }
         return new Element(name, new Flipbook(drawings, box, rate, Flipbook.Ending.LOOP), Values.NONE.with(Properties.POSITION, at));
+    }
+
+    /** Pictures in the order that they are meant in: by their numbers where they are numbered alike, else as they stand, line by line. */
+    public static List<Element> inOrder(List<Element> pictures, Frame seen) {
+        if (NaturalOrder.numbered(pictures.stream().map(Element::name).toList())) {
+            return pictures.stream().sorted((a, b) -> NaturalOrder.OF_NAMES.compare(a.name(), b.name())).toList();
+        }
+        var all = new ArrayList<Frame.Placed>();
+        pictures.forEach(e -> all.add(seen.find(e.id())));
+        if (all.contains(null)) {
+            return pictures;
+        }
+        double line = all.stream().mapToDouble(p -> p.bounds().height()).max().orElse(1) / 2;
+        double top = all.stream().mapToDouble(p -> p.bounds().centre().y()).min().orElse(0);
+        return pictures.stream().sorted(Comparator.<Element>comparingLong(e -> Math.round((seen.find(e.id()).bounds().centre().y() - top) / line / 2))
+                .thenComparingDouble(e -> seen.find(e.id()).bounds().centre().x())).toList();
+    }
+
+    /** A looping flipbook of picture elements, each on a drawing of its own with its middle in that of the box. */
+    public static Element ofElements(String name, List<Element> pictures, int hold, int rate, Point at) {
+        double w = 1, h = 1;
+        for (Element e : pictures) {
+            w = Math.max(w, e.rest().get(Properties.SIZE).x());
+            h = Math.max(h, e.rest().get(Properties.SIZE).y());
+        }
+        Point box = new Point(w, h);
+        var drawings = new ArrayList<Drawing>();
+        for (Element e : pictures) {
+            Element own = e.withId(Ids.next()).with(Properties.POSITION, box.times(0.5)).with(Properties.PIVOT, new Point(0.5, 0.5));
+            drawings.add(new Drawing(Flipbook.blank("Drawing " + (drawings.size() + 1), box).withChildren(List.of(own)), drawings.size() * hold, hold));
+        }
+        return new Element(name, new Flipbook(drawings, box, rate, Flipbook.Ending.LOOP), Values.NONE.with(Properties.POSITION, at));
+    }
+
+    /** New drawings of a flipbook, one for each picture, in the middle of its box. */
+    public static List<Drawing> drawings(Flipbook book, List<Asset> pictures, int hold) {
+        var out = new ArrayList<Drawing>();
+        for (Asset a : pictures) {
+            var picture = new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, book.box().times(0.5))
+                    .with(Properties.SIZE, new Point(a.width(), a.height())));
+            out.add(new Drawing(Flipbook.blank("Drawing " + (book.drawings().size() + out.size() + 1), book.box()).withChildren(List.of(picture)), out.size() * hold, hold));
+        }
+        return out;
+    }
+
+    /** A picture element that shows another file as high as the one before, with its own proportions. */
+    public static Element replaced(Element picture, Asset by) {
+        double height = picture.rest().get(Properties.SIZE).y();
+        return picture.withContent(new Content.Picture(by.hash())).with(Properties.SIZE, new Point(by.height() == 0 ? height : height * by.width() / by.height(), height));
     }
 }

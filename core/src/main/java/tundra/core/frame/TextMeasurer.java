@@ -10,4 +10,9 @@ public interface TextMeasurer {
 
     /** The font's descent below the baseline as a multiple of its size (positive). */
     double descent(String family, int weight);
+
+    /** The families that text can be set in, as far as they are known. */
+    default java.util.List<String> families() {
+        return java.util.List.of();
+    }
 }

@@ -17,12 +17,15 @@ import tundra.core.motion.Key;
 /**
  * Falls from a height onto the floor where the element is and bounces until it lies still. A fall from h under gravity g takes
  * √(2h/g), and a ball that keeps the fraction k of its energy rises to k·h; each half of an arc is a parabola, which is what
- * the quadratic easings are. Times are not brought to frames, so that every arc is true.
+ * the quadratic easings are. It is stretched while it falls to the floor and squashed from the contact on. Contacts may be brought to
+ * frames; the heights then follow from the times.
  */
 final class Bounce implements Helper {
     /** Below this height, in px, it lies still. */
     private static final double STILL = 0.5;
     private static final int MOST = 60;
+    /** For how long before and after a contact it is not what it was, in s, at most. */
+    private static final double REACH = 0.12;
     private static final Easing FALL = new FamilyEasing(Family.QUAD, Direction.IN), RISE = new FamilyEasing(Family.QUAD, Direction.OUT);
 
     @Override
@@ -32,14 +35,15 @@ final class Bounce implements Helper {
 
     @Override
     public String says() {
-        return "Falls to where it is now and bounces, each arc as gravity has it.";
+        return "Falls and bounces, each arc as gravity has it.";
     }
 
     @Override
     public List<Param> params() {
         return List.of(Param.number("Height", "px", 1, 10_000, 200), Param.percent("Energy kept", 0, 0.98, 0.55),
                 Param.number("Bounces, 0 for all", "", 0, MOST, 0), Param.number("Gravity", "px/s²", 50, 100_000, 2400),
-                Param.percent("Squash", 0, 0.8, 0.2), Param.number("Travel", "px", -10_000, 10_000, 0));
+                Param.percent("Squash and stretch", 0, 0.8, 0.2), Param.number("Travel", "px", -10_000, 10_000, 0),
+                Param.choice("It stands now", "on the floor", "at the top"), Param.choice("Contacts", "as gravity has them", "on frames"));
     }
 
     /** A height that it falls from, and the seconds of the fall. */
@@ -54,19 +58,41 @@ final class Bounce implements Helper {
         return out;
     }
 
+    /** The arcs between contacts that stand on frames; one too short for a frame is the last. */
+    private static List<Arc> onFrames(Job job, List<Arc> arcs, double gravity) {
+        var out = new ArrayList<Arc>();
+        double t = 0;
+        long before = job.at();
+        for (int i = 0; i < arcs.size(); i++) {
+            t += i == 0 ? arcs.get(i).seconds() : 2 * arcs.get(i).seconds();
+            long contact = job.frame(t);
+            double seconds = (contact - before) / 1e6 / (i == 0 ? 1 : 2);
+            if (seconds <= 0 && i > 0) {
+                break;
+            }
+            double fall = Math.max(seconds, 1e-3);
+            out.add(new Arc(gravity * fall * fall / 2, fall));
+            before = contact;
+        }
+        return out;
+    }
+
     @Override
     public Written apply(Job job, double[] n) {
         Board b = job.board();
         List<Arc> arcs = arcs(n[0], n[1], (int) Math.round(n[2]), n[3]);
+        if (n[7] > 0) {
+            arcs = onFrames(job, arcs, n[3]);
+        }
         double whole = arcs.stream().mapToDouble(a -> 2 * a.seconds).sum() - arcs.getFirst().seconds;
         for (String id : job.elements()) {
-            b = one(job, job.apart(b, id), id, arcs, n[4], n[5], whole);
+            b = one(job, job.apart(b, id), id, arcs, n[4], n[5], n[6] > 0 ? arcs.getFirst().height() : 0, whole);
         }
         return new Written(b, Math.round(whole * 1e6));
     }
 
-    private static Board one(Job job, Board board, String id, List<Arc> arcs, double squash, double travel, double whole) {
-        Point floor = job.place(id);
+    private static Board one(Job job, Board board, String id, List<Arc> arcs, double squash, double travel, double below, double whole) {
+        Point floor = job.place(id).plus(new Point(0, below));
         var y = new ArrayList<Key<Double>>();
         var scale = new ArrayList<Key<Point>>();
         Point size = job.seen(id, Properties.SCALE);
@@ -82,11 +108,9 @@ final class Bounce implements Helper {
             y.add(Job.key(time(job, t), floor.y(), i + 1 < arcs.size() ? RISE : Easing.LINEAR));
             // as fast as it comes down, as flat it is: speed goes with the root of the height
             double flat = squash * Math.sqrt(a.height() / arcs.getFirst().height());
-            double half = Math.min(0.06, (i + 1 < arcs.size() ? arcs.get(i + 1).seconds() : a.seconds()) / 2);
+            double half = Math.min(REACH, (i + 1 < arcs.size() ? arcs.get(i + 1).seconds() : a.seconds()) / 2);
             if (flat > 0.005 && time(job, t - half) > scale.getLast().time()) {
-                scale.add(Job.key(time(job, t - half), size, RISE));
-                scale.add(Job.key(time(job, t), size.times(new Point(1 / (1 - flat), 1 - flat)), FALL));
-                scale.add(Job.key(time(job, t + half), size, Easing.LINEAR));
+                contact(job, scale, size, flat, t, half);
             }
         }
         Board b = squash > 0 ? onFeet(job, board, id) : board;
@@ -101,6 +125,17 @@ final class Bounce implements Helper {
                     List.of(Job.key(time(job, 0), x, Easing.LINEAR), Job.key(time(job, whole), x + travel, Easing.LINEAR)));
         }
         return b;
+    }
+
+    /** Longer up to the contact, flat from it on, with the area kept; then back to what it was. */
+    private static void contact(Job job, List<Key<Point>> scale, Point size, double flat, double t, double half) {
+        scale.add(Job.key(time(job, t - half), size, FALL));
+        long stretched = time(job, t - Math.min(half / 2, 1.0 / job.project().frameRate()));
+        if (stretched > scale.getLast().time() && stretched < time(job, t)) {
+            scale.add(Job.key(stretched, size.times(new Point(1 - flat / 2, 1 / (1 - flat / 2))), Easing.HOLD));
+        }
+        scale.add(Job.key(time(job, t), size.times(new Point(1 / (1 - flat), 1 - flat)), RISE));
+        scale.add(Job.key(time(job, t + half), size, Easing.LINEAR));
     }
 
     /** The pivot at the middle of the lower edge, so that what is squashed stays on the floor. */

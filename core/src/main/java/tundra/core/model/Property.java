@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Predicate;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Outline;
+import tundra.core.motion.Track;
 
 /**
  * One animatable property. The instances stand in {@link Properties}, the only table of them.
@@ -30,6 +31,11 @@ public record Property<T>(int index, String key, String label, ValueType<T> type
             v[i] = Double.isFinite(v[i]) ? Numbers.clamp(v[i], min, max) : d[i];
         }
         return type.of(v);
+    }
+
+    @SuppressWarnings("unchecked")
+    public Track<T> castTrack(Track<?> track) {
+        return (Track<T>) track;
     }
 
     @SuppressWarnings("unchecked")

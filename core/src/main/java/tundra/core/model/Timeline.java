@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
+import tundra.core.motion.WholeWay;
 
 /**
  * Keys over time. Tracks are found by element id, then property; the canvas is the element {@link Board#CANVAS}.
@@ -60,9 +61,15 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
         if (track == null) {
             of.remove(p);
         } else {
-            of.put(p, track);
+            of.put(p, timed(p, track));
         }
         return withTracks(element, of);
+    }
+
+    /** Where one easing runs over a whole path, its keys stand at the times at which they are passed. */
+    @SuppressWarnings("unchecked")
+    private static Track<?> timed(Property<?> p, Track<?> track) {
+        return p == Properties.POSITION && WholeWay.is(track) ? WholeWay.timed((Track<tundra.core.geometry.Point>) track) : track;
     }
 
     /** With other keys for many properties at once; null takes keys away. */
@@ -75,7 +82,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
                 if (track == null) {
                     of.remove(p);
                 } else {
-                    of.put(p, track);
+                    of.put(p, timed(p, track));
                 }
             });
             if (of.isEmpty()) {

@@ -4,7 +4,7 @@ package tundra.core.motion;
  * How a value travels from one key to the next: a function of progress 0..1 with value 0 at the start and 1 at the end (hold
  * excepted). The text form is what CSS easing functions look like, plus the families' names and {@code hold}.
  */
-public sealed interface Easing permits CubicEasing, FamilyEasing, StepsEasing, Easing.Linear, Easing.Hold, SpringEasing {
+public sealed interface Easing permits CubicEasing, FamilyEasing, StepsEasing, Easing.Linear, Easing.Hold, SpringEasing, PartEasing {
     Easing LINEAR = new Linear();
     Easing HOLD = new Hold();
 

@@ -12,10 +12,18 @@ public final class EasingText {
 
     private static final Pattern SPRING = Pattern.compile("spring\\(" + N + "," + N + "," + N + "\\)");
 
+    private static final Pattern PART = Pattern.compile("part\\((.+)," + N + "," + N + "\\)");
+    /** How often a part may be one of a part. */
+    private static final int DEPTH = 8;
+
     private EasingText() {}
 
     /** The easing of a text; throws IllegalArgumentException with one sentence when there is none. */
     public static Easing parse(String text) {
+        return parse(text, 0);
+    }
+
+    private static Easing parse(String text, int depth) {
         String s = text.trim().toLowerCase(Locale.ROOT);
         switch (s) {
             case "linear": return Easing.LINEAR;
@@ -37,6 +45,10 @@ public final class EasingText {
         m = SPRING.matcher(s);
         if (m.matches()) {
             return new SpringEasing(num(m, 1), num(m, 2), num(m, 3));
+        }
+        m = PART.matcher(s);
+        if (m.matches() && depth < DEPTH) {
+            return new PartEasing(parse(m.group(1), depth + 1), num(m, 2), num(m, 3));
         }
         int dash = s.indexOf('-');
         try {

@@ -53,6 +53,10 @@ public final class MotionPath {
         return upTo;
     }
 
+    public Track<Point> track() {
+        return track;
+    }
+
     /** The keys with the handles that are seen: their own, or those that the path's bend makes. */
     public List<Key<Point>> keys() {
         return keys;
@@ -61,6 +65,11 @@ public final class MotionPath {
     /** In px. */
     public double length() {
         return upTo()[keys.size() - 1];
+    }
+
+    /** The way along the path to key {@code i}, in px. */
+    public double lengthTo(int i) {
+        return upTo()[i];
     }
 
     /** The curve between key {@code i} and the next. */
@@ -101,6 +110,12 @@ public final class MotionPath {
         }
         double span = upTo()[i + 1] - upTo()[i];
         return new Spot(i, span == 0 ? 0 : (distance - upTo()[i]) / span);
+    }
+
+    /** The progress along the interval that starts at key {@code i} at a time within it. */
+    public double progress(int i, double time) {
+        Spot s = spot(time);
+        return s.interval == i ? s.progress : s.interval < i ? 0 : 1;
     }
 
     /** The place at a time in µs, which may lie between two whole ones. */

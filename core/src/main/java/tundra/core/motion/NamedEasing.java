@@ -67,6 +67,7 @@ public record NamedEasing(String feel, String trade, Easing easing) {
         String feel = switch (easing) {
             case StepsEasing s -> "in steps";
             case SpringEasing s -> s.ratio() < 1 ? "springs into place" : "settles like a weight";
+            case PartEasing p -> "a part of «" + of(p.of()).feel() + "»";
             default -> "drawn by hand";
         };
         return new NamedEasing(feel, easing.text(), easing);

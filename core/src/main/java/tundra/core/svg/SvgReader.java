@@ -169,6 +169,8 @@ public final class SvgReader {
     }
 
     private boolean inUse;
+    /** The copy whose symbol or drawing is read next; null for none. */
+    private org.w3c.dom.Element using;
     /** What is being copied right now. */
     private final java.util.Set<org.w3c.dom.Element> copied = new java.util.HashSet<>();
 
@@ -257,10 +259,17 @@ public final class SvgReader {
         return new Made(new Element(name, content, Values.NONE.with(Properties.POSITION, box.centre())), box);
     }
 
+    /** A copy of a symbol or drawing says itself how large it is, where it does (SVG 2, section 5.5). */
+    private String sizeOf(org.w3c.dom.Element e, String side) {
+        String own = using == null ? "" : using.getAttribute(side);
+        return own.isEmpty() ? e.getAttribute(side) : own;
+    }
+
     private Made nested(org.w3c.dom.Element e, Affine ctm, Map<String, String> css, int depth) throws FileProblem {
         double[] box = SvgText.numbers(e.getAttribute("viewBox"));
-        double w = SvgText.length(e.getAttribute("width"), viewport.x(), viewport.x(), 16);
-        double h = SvgText.length(e.getAttribute("height"), viewport.y(), viewport.y(), 16);
+        double w = SvgText.length(sizeOf(e, "width"), viewport.x(), viewport.x(), 16);
+        double h = SvgText.length(sizeOf(e, "height"), viewport.y(), viewport.y(), 16);
+        using = null;
         Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
         Point before = viewport;
         boolean hasBox = box.length == 4 && box[2] > 0 && box[3] > 0;
@@ -310,8 +319,11 @@ public final class SvgReader {
         Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
         boolean was = inUse;
         inUse = true;
+        String kind = Style.name(of);
+        using = kind.equals("symbol") || kind.equals("svg") ? e : null;
         Made made = element(of, m, css, depth + 8);
         inUse = was;
+        using = null;
         copied.remove(of);
         return made == null ? null : wrapped(name(e, name(of, "Copy")), List.of(made), null);
     }

@@ -18,6 +18,8 @@ import tundra.core.model.Values;
 
 /** Reads text as lines of Tundra's own fonts, one element for each run that stands on its own. */
 final class TextReader {
+    /** How far italic letters lean, in degrees. */
+    private static final double SLANT = 12;
     private final Style style;
     private final TextMeasurer measure;
     private final Report report;
@@ -112,10 +114,17 @@ final class TextReader {
     private double add(Run r, String words, Affine ctm, Fill fill, List<SvgReader.Made> out) {
         double size = size(r.css);
         String asked = r.css.getOrDefault("font-family", "sans-serif");
+        String first = asked.split(",")[0].replaceAll("[\"']", "").strip();
         String family = family(asked);
+        boolean italic = r.css.getOrDefault("font-style", "normal").matches("(italic|oblique).*");
         int weight = weight(r.css.get("font-weight"));
         double spacing = SvgText.length(r.css.get("letter-spacing"), 0, size, size);
-        report.lost("Text in the font “" + asked.split(",")[0].replaceAll("[\"']", "").strip() + "” is set in " + family);
+        if (!first.equalsIgnoreCase(family)) {
+            report.lost("Text in the font “" + first + "” is set in " + family);
+        }
+        if (italic) {
+            report.lost("Italic text is made of upright letters that are slanted");
+        }
         var own = new Content.Text(words, family, weight, size, Content.Align.LEFT, 1.2);
         TextLayout layout = TextLayout.of(own.withSpacing(spacing), measure);
         double width = layout.box().x();
@@ -132,9 +141,14 @@ final class TextReader {
         var text = own.withSize(Math.max(0.1, Math.min(10_000, size * k)));
         double top = r.y - layout.lines().getFirst().baseline();
         Rect box = new Rect(x, top, width, layout.box().y());
-        Values v = Values.NONE.with(Properties.POSITION, ctm.apply(box.topLeft())).with(Properties.PIVOT, Point.ZERO)
+        // slanted about the baseline, while the pivot lies at the top
+        Point corner = italic ? box.topLeft().plus(new Point(layout.lines().getFirst().baseline() * Math.tan(Math.toRadians(SLANT)), 0)) : box.topLeft();
+        Values v = Values.NONE.with(Properties.POSITION, ctm.apply(corner)).with(Properties.PIVOT, Point.ZERO)
                 .with(Properties.ROTATION, p.rotation()).with(Properties.SCALE, new Point(p.scaleX() / k, p.scaleY() < 0 ? -1 : 1))
                 .with(Properties.FILL, fill.of(r.css, new Rect(0, 0, width, layout.box().y())));
+        if (italic) {
+            v = v.with(Properties.SKEW, new Point(-SLANT, 0));
+        }
         if (spacing != 0) {
             v = v.with(Properties.LETTER_SPACING, spacing * k);
         }
@@ -149,8 +163,16 @@ final class TextReader {
         return css.equals("bold") || css.equals("bolder") ? 700 : css.matches("[1-9]00") ? Integer.parseInt(css) : 400;
     }
 
-    /** The bundled family that is nearest in kind. */
-    private static String family(String css) {
+    /** The first of the wanted families that is there, else the bundled one that is nearest in kind. */
+    private String family(String css) {
+        for (String wanted : css.split(",")) {
+            String name = wanted.replaceAll("[\"']", "").strip();
+            for (String there : measure.families()) {
+                if (there.equalsIgnoreCase(name)) {
+                    return there;
+                }
+            }
+        }
         String f = css.toLowerCase(Locale.ROOT);
         if (f.contains("mono") || f.contains("courier") || f.contains("console")) {
             return "JetBrains Mono";

@@ -94,7 +94,7 @@ class EditTest {
     void theConsequenceIsNamedBeforeItHappens() {
         Board b = board(box("a", 10, 10));
         Element a = b.find("a");
-        assertThat(new PropertyEdit(MAIN, 500_000, EditScope.KEY).consequence(b, a)).isEqualTo("dragging a sets a position key here and one at the start");
+        assertThat(new PropertyEdit(MAIN, 500_000, EditScope.KEY).consequence(b, a)).isEqualTo("dragging a sets its first position key here: it moves all the way from 0 s");
         Board keyed = set(b, EditScope.KEY, 1_000_000, new Point(50, 10));
         assertThat(new PropertyEdit(MAIN, 1_000_000, EditScope.KEY).consequence(keyed, a)).isEqualTo("dragging a changes its second position key");
         assertThat(new PropertyEdit(MAIN, 700_000, EditScope.KEY).consequence(keyed, a)).contains("adds a position key");

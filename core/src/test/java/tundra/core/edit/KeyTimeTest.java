@@ -83,14 +83,14 @@ class KeyTimeTest {
         keys("e", Properties.POSITION, key(1, new Point(50, 60), "linear"), key(2, new Point(150, 60), "linear"));
         board = board.withRest("o", v -> v.with(Properties.POSITION, new Point(300, 200)));
         KeyClip clip = KeyClip.whole(board.main(), List.of("e"));
-        var pasted = clip.paste(board, "t", List.of("o"), 500_000, true);
+        var pasted = clip.paste(board, "t", java.util.Map.of("o", 0), 500_000, true);
         Timeline t = pasted.board().main();
         assertThat(t.tracksOf("o").keySet()).containsExactly(Properties.POSITION, Properties.ROTATION);
         assertThat(t.track("o", Properties.ROTATION).keys()).extracting(Key::time).containsExactly(500_000L, 1_500_000L);
         assertThat(t.track("o", Properties.POSITION).keys()).extracting(Key::value).containsExactly(new Point(300, 200), new Point(400, 200));
         assertThat(pasted.refs()).hasSize(4);
         // as it stood, and past the end of the timeline, which grows
-        var late = clip.paste(board, "t", List.of("o"), 3_500_000, false);
+        var late = clip.paste(board, "t", java.util.Map.of("o", 0), 3_500_000, false);
         assertThat(late.board().main().duration()).isEqualTo(4_500_000);
         assertThat(late.board().main().track("o", Properties.POSITION).keys().getFirst().value()).isEqualTo(new Point(50, 60));
     }
@@ -122,13 +122,15 @@ class KeyTimeTest {
     @Test
     void aClosedPathStaysClosed() {
         keys("e", Properties.POSITION, key(0, new Point(0, 0), "linear"), key(1, new Point(100, 0), "linear"), key(2, new Point(50, 80), "linear"));
-        Board b = Paths.closed(board, "t", "e", true);
+        Board b = Paths.closed(board, "t", "e", true, 40_000);
         var keys = b.main().track("e", Properties.POSITION).keys();
         assertThat(keys).hasSize(4);
         assertThat(keys.getLast().value()).isEqualTo(new Point(0, 0));
+        // 100 + √(50² + 80²) px took 2 s; the way home is as long as the second side, so √8900 / (100 + √8900) · 2 s, to frames of 40 ms
+        assertThat(keys.getLast().time()).isEqualTo(2_000_000 + 24 * 40_000);
         Board moved = Paths.move(b, "t", "e", 0, new Point(-5, 5));
         assertThat(moved.main().track("e", Properties.POSITION).keys().getLast().value()).isEqualTo(new Point(-5, 5));
-        Board keyed = new PropertyEdit("t", 3_000_000, EditScope.KEY).set(b, "e", Properties.POSITION, new Point(9, 9));
+        Board keyed = new PropertyEdit("t", 2_960_000, EditScope.KEY).set(b, "e", Properties.POSITION, new Point(9, 9));
         assertThat(keyed.main().track("e", Properties.POSITION).keys().getFirst().value()).isEqualTo(new Point(9, 9));
     }
 
@@ -136,7 +138,7 @@ class KeyTimeTest {
     void aShapeBecomesAMoveAndTheMoveTheShape() {
         var circle = new Content.Path(Outline.ellipse(new Rect(0, 0, 100, 100)), new Point(100, 100));
         KeyClip clip = KeyClip.along(circle, new Point(100, 100), Affine.translate(200, 50), 2_000_000);
-        Board b = clip.paste(board, "t", List.of("e"), 0, false).board();
+        Board b = clip.paste(board, "t", java.util.Map.of("e", 0), 0, false).board();
         var track = b.main().track("e", Properties.POSITION);
         assertThat(track.shape()).isEqualTo(new PathShape(0, true, Easing.LINEAR));
         var path = new MotionPath(track);

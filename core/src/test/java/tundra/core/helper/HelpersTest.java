@@ -42,10 +42,71 @@ class HelpersTest {
         return Helpers.ALL.stream().filter(h -> h.name().equals(name)).findFirst().orElseThrow();
     }
 
+    /** The numbers of a helper, from its standard ones on where fewer are given. */
+    private static double[] numbers(String helper, double... given) {
+        double[] all = helper(helper).params().stream().mapToDouble(Param::standard).toArray();
+        System.arraycopy(given, 0, all, 0, given.length);
+        return all;
+    }
+
+    @Test
+    void aBounceIsStretchedBeforeTheFloorAndSquashedFromItOn() {
+        Board b = helper("Bounce").apply(job(1), numbers("Bounce", 200, 0.5, 3, 2000, 0.3, 0)).board();
+        double touch = 0.5 + Math.sqrt(2 * 200 / 2000.0);
+        for (double s = touch - 0.3; s < touch - 1e-4; s += 0.004) {
+            assertThat(at(b, "b0", Properties.SCALE, s).y()).as("never flat before it lands, at %.3f", s - touch).isGreaterThanOrEqualTo(1);
+        }
+        assertThat(at(b, "b0", Properties.SCALE, touch - 0.005).y()).isGreaterThan(1.1);
+        assertThat(at(b, "b0", Properties.SCALE, touch + 0.01).y()).isLessThan(0.9);
+    }
+
+    @Test
+    void contactsComeToFramesAndHeightsFollowTheTimes() {
+        Board b = helper("Bounce").apply(job(1), numbers("Bounce", 200, 0.6, 4, 2000, 0, 0, 0, 1)).board();
+        var keys = b.main().track("b0", Properties.POSITION_Y).keys();
+        var contacts = keys.stream().filter(k -> Math.abs(k.value() - 300) < 1e-9).toList();
+        assertThat(contacts).hasSize(5);
+        for (var k : contacts) {
+            assertThat(k.time() * 24 / 1e6).isCloseTo(Math.rint(k.time() * 24 / 1e6), within(1e-4));
+        }
+        // between two contacts it rises to g·s²/2, where s is half of the time
+        for (int i = 0; i + 1 < contacts.size(); i++) {
+            double half = (contacts.get(i + 1).time() - contacts.get(i).time()) / 2e6, middle = contacts.get(i).time() / 1e6 + half;
+            assertThat(300 - at(b, "b0", Properties.POSITION_Y, middle)).isCloseTo(2000 * half * half / 2, within(0.01));
+        }
+    }
+
+    @Test
+    void itCanFallFromWhereItStands() {
+        Board b = helper("Bounce").apply(job(1), numbers("Bounce", 150, 0.6, 2, 2000, 0, 0, 1, 0)).board();
+        assertThat(at(b, "b0", Properties.POSITION_Y, 0.5)).isEqualTo(300);
+        assertThat(at(b, "b0", Properties.POSITION_Y, 3.9)).isCloseTo(450, within(1e-6));
+    }
+
+    @Test
+    void copiesVaryWithinTheirRangesAndComeAgainWithTheirSeed() {
+        double[] n = numbers("Copies with their move", 40, 0, 1, 0, 0, 0, 30, 0.5, 0.4, 90, 0, 20, 7);
+        Board once = helper("Copies with their move").apply(job(1), n).board(), again = helper("Copies with their move").apply(job(1), n).board();
+        var turns = new java.util.HashSet<Double>();
+        for (int i = 1; i <= 40; i++) {
+            Values v = once.elements().get(i).rest();
+            assertThat(v.get(Properties.ROTATION)).isBetween(-30.0, 30.0);
+            assertThat(v.get(Properties.SCALE).x()).isBetween(0.5, 1.5).isEqualTo(v.get(Properties.SCALE).y());
+            assertThat(v.get(Properties.OPACITY)).isBetween(0.6, 1.0);
+            Point off = v.get(Properties.POSITION).minus(new Point(100, 300));
+            assertThat(Math.max(Math.abs(off.x()), Math.abs(off.y()))).isLessThanOrEqualTo(20);
+            turns.add(v.get(Properties.ROTATION));
+            assertThat(again.elements().get(i).rest()).as("the same seed").isEqualTo(v);
+        }
+        assertThat(turns).hasSizeGreaterThan(35);
+        n[12] = 8;
+        assertThat(helper("Copies with their move").apply(job(1), n).board().elements().get(1).rest()).isNotEqualTo(once.elements().get(1).rest());
+    }
+
     @Test
     void aBounceFollowsGravityInEveryArc() {
         double h = 200, kept = 0.6, g = 2000;
-        Board b = helper("Bounce").apply(job(1), new double[] {h, kept, 5, g, 0, 120}).board();
+        Board b = helper("Bounce").apply(job(1), numbers("Bounce", h, kept, 5, g, 0, 120)).board();
         double t = 0.5, fall = Math.sqrt(2 * h / g);
         // the first fall: y = h − ½gt²
         for (double s = 0; s < fall; s += 0.01) {
@@ -67,7 +128,7 @@ class HelpersTest {
     @Test
     void aSquashKeepsTheAreaAndTheFloor() {
         Job job = job(1);
-        Board b = helper("Bounce").apply(job, new double[] {200, 0.5, 3, 2000, 0.3, 0}).board();
+        Board b = helper("Bounce").apply(job, numbers("Bounce", 200, 0.5, 3, 2000, 0.3, 0)).board();
         var frames = new FrameBuilder(b, new FakeMeasurer());
         double touch = 0.5 + Math.sqrt(2 * 200 / 2000.0);
         Point scale = at(b, "b0", Properties.SCALE, touch);
@@ -84,7 +145,7 @@ class HelpersTest {
 
     @Test
     void untilStillEnds() {
-        var written = helper("Bounce").apply(job(1), new double[] {300, 0.8, 0, 1500, 0, 0});
+        var written = helper("Bounce").apply(job(1), numbers("Bounce", 300, 0.8, 0, 1500, 0, 0));
         // the sum of a geometric series bounds the time: t₁ (1 + 2√k/(1 − √k))
         double bound = Math.sqrt(2 * 300 / 1500.0) * (1 + 2 * Math.sqrt(0.8) / (1 - Math.sqrt(0.8)));
         assertThat(written.length() / 1e6).isBetween(bound * 0.8, bound);
@@ -166,7 +227,7 @@ class HelpersTest {
         Job one = job(1);
         Board moving = helper("Appear").apply(one, new double[] {1, 0.5, 40}).board();
         var job = new Job(one.project(), moving, "t", one.elements(), 500_000, one.measure());
-        Board b = helper("Copies with their move").apply(job, new double[] {2, 0.25, 2, 50, 0, 1}).board();
+        Board b = helper("Copies with their move").apply(job, numbers("Copies with their move", 2, 0.25, 2, 50, 0, 1)).board();
         assertThat(b.elements()).hasSize(3);
         var second = b.main().track(b.elements().get(1).id(), Properties.POSITION_Y).keys();
         assertThat(second.getFirst().time()).isEqualTo(750_000);
@@ -208,7 +269,7 @@ class HelpersTest {
         Board moving = Job.write(plain.board(), "t", "b0", Properties.ROTATION, List.of(Job.key(0, 0.0, tundra.core.motion.Easing.LINEAR),
                 Job.key(1_000_000, 90.0, tundra.core.motion.Easing.LINEAR)));
         var job = new Job(plain.project(), moving, "t", List.of("b0"), 0, new FakeMeasurer());
-        Board b = helper("Copies with their move").apply(job, new double[] {3, 0.5, 2, 40, -10, 0}).board();
+        Board b = helper("Copies with their move").apply(job, numbers("Copies with their move", 3, 0.5, 2, 40, -10, 0)).board();
         assertThat(b.elements()).hasSize(4);
         for (int i = 1; i <= 3; i++) {
             String id = b.elements().get(i).id();

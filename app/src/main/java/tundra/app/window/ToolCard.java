@@ -1,0 +1,68 @@
+package tundra.app.window;
+
+import java.util.EnumMap;
+import java.util.Map;
+import javafx.geometry.Orientation;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Region;
+import tundra.app.tool.ToolKind;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
+
+/** The tools in one upright card at the canvas's left edge, on every desk that has a canvas; in two columns where the window is low. */
+final class ToolCard extends FlowPane {
+    /** In px; the side is what the style sheet makes of a tool. */
+    private static final double SIDE = 32, GAP = 3, PADDING = 5;
+    /** Between the card and the canvas's edges. */
+    static final double MARGIN = 10;
+    private final int tools = ToolKind.values().length;
+
+    ToolCard(Workshop w) {
+        super(Orientation.VERTICAL, GAP, GAP);
+        setId("tools");
+        getStyleClass().add("tool-card");
+        Map<ToolKind, Press> buttons = new EnumMap<>(ToolKind.class);
+        for (ToolKind k : ToolKind.values()) {
+            var b = new Press("");
+            b.setId("tool-" + k);
+            b.setMark(k.icon.node(18), Caption.Place.BEFORE);
+            b.setAccessibleText(k.label);
+            b.getStyleClass().setAll("tool-button");
+            Buttons.tip(b, w.commands.get("tool-" + k).tip() + (k.draws() ? "   · a double click keeps it in hand" : ""));
+            b.setOnAction(() -> w.tools.take(k));
+            b.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> {
+                if (e.getClickCount() == 2) {
+                    w.tools.keep(k);
+                    e.consume();
+                }
+            });
+            buttons.put(k, b);
+            getChildren().add(b);
+        }
+        Runnable refresh = () -> buttons.forEach((k, b) -> b.setSelected(k == w.tools.kind()));
+        w.studio.listen(what -> refresh.run());
+        refresh.run();
+        fitTo(1000);
+    }
+
+    private static double height(int rows) {
+        return rows * (SIDE + GAP) - GAP + 2 * PADDING;
+    }
+
+    /** Takes one column where a height has room for it, else two. */
+    void fitTo(double room) {
+        int rows = height(tools) <= room - 2 * MARGIN ? tools : (tools + 1) / 2;
+        int columns = rows == tools ? 1 : 2;
+        setPrefWrapLength(height(rows) - 2 * PADDING);
+        setPrefSize(columns * (SIDE + GAP) - GAP + 2 * PADDING, height(rows));
+        setMinSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+        setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    }
+
+    /** How much of the canvas's left it takes, in px. */
+    double taken() {
+        return getPrefWidth() + 2 * MARGIN;
+    }
+}

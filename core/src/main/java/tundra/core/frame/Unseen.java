@@ -1,0 +1,45 @@
+package tundra.core.frame;
+
+import java.util.List;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+
+/** Why an element can't be seen at a time. */
+public final class Unseen {
+    /** Below this opacity nothing is seen of it. */
+    private static final double FAINT = 0.02;
+
+    private Unseen() {}
+
+    /** One line that says why; null when it can be seen as far as this goes. */
+    public static String why(Board board, FrameBuilder builder, Frame frame, String id, long time) {
+        List<String> path = Tree.path(board.elements(), id);
+        for (String step : path) {
+            Element e = board.find(step);
+            String name = step.equals(id) ? e.name() + " is " : "its group " + e.name() + " is ";
+            if (e.hidden()) {
+                return name + "hidden";
+            }
+            for (Timeline t : board.timelines()) {
+                Span s = t.shown().get(step);
+                if (s != null && (t.local(time) < s.from() || t.local(time) >= s.to())) {
+                    return name + "seen only from " + seconds(s.from()) + " to " + seconds(s.to());
+                }
+            }
+            double opacity = builder.valueAt(step, Properties.OPACITY, time);
+            if (opacity < FAINT) {
+                return name + "faded to " + Numbers.plain(opacity * 100, 0) + " % here";
+            }
+        }
+        return frame.find(id) == null ? board.find(id).name() + " is not seen here" : null;
+    }
+
+    private static String seconds(long time) {
+        return Numbers.plain(time / 1e6, 2) + " s";
+    }
+}
