@@ -61,17 +61,17 @@ class CommandLineTest {
         assertThat(run("check", HOP, "--json")).isZero();
         Project p = Hop.project();
         Flipbook hare = (Flipbook) p.scenes().getFirst().board().find("s-hare").content();
-        var late = hare.drawings().subList(3, 12).stream().map(d -> d.id()).toList();
+        var late = hare.drawings().subList(3, 20).stream().map(d -> d.id()).toList();
         Path bad = folder.resolve("bad.tundra");
         ProjectFile.write(p.mapBoard("s-hop", b -> b.mapElement("s-hare", e -> e.withContent(Drawings.shift(hare, late, 1)))
                 .mapTimeline("t-main", t -> t.withDuration(4_000_000))), bad);
         assertThat(run("check", bad.toString())).isEqualTo(2);
-        assertThat(out).contains("1 finding").contains("Blank frame · Hop at").contains("between Push and Rise");
+        assertThat(out).contains("1 finding").contains("Blank frame · Hop at").contains("between Squash 3 and Push 4");
         assertThat(run("check", bad.toString(), "--json")).isEqualTo(2);
         var found = tools.jackson.databind.json.JsonMapper.builder().build().readTree(out).get("findings");
         assertThat(found.size()).isEqualTo(1);
         assertThat(found.get(0).get("check").asString()).isEqualTo("blank");
-        assertThat(found.get(0).get("drawing").asString()).isEqualTo("Rise");
+        assertThat(found.get(0).get("drawing").asString()).isEqualTo("Push 4");
         fails("0 to 1000", "check", DEMO, "--jump", "-3");
         fails("isn't there", "check", folder.resolve("none.tundra").toString());
     }
@@ -81,16 +81,16 @@ class CommandLineTest {
         Path png = folder.resolve("hare.png");
         assertThat(run("sheet", HOP, "--flipbook", "hare", "--columns", "4", "--margin", "3", "--spacing", "2", "--to", png.toString())).isZero();
         var json = tools.jackson.databind.json.JsonMapper.builder().build().readTree(Files.readString(folder.resolve("hare.json")));
-        assertThat(json.get("frameRate").asInt()).isEqualTo(12);
-        assertThat(json.get("drawings").size()).isEqualTo(12);
+        assertThat(json.get("frameRate").asInt()).isEqualTo(10);
+        assertThat(json.get("drawings").size()).isEqualTo(20);
         int frames = 0;
         for (var d : json.get("drawings")) {
             frames += d.get("frames").asInt();
         }
-        assertThat(frames).isEqualTo(36);
+        assertThat(frames).isEqualTo(20);
         assertThat(run("sheet", HOP, "--flipbook", "Hare", "--series", folder.resolve("series").toString())).isZero();
         var sheet = javax.imageio.ImageIO.read(png.toFile());
-        for (int i = 0; i < 12; i++) {
+        for (int i = 0; i < 20; i++) {
             var d = json.get("drawings").get(i);
             var one = javax.imageio.ImageIO.read(folder.resolve(String.format("series/hare-%03d.png", i + 1)).toFile());
             assertThat(one.getWidth()).isEqualTo(d.get("width").asInt());
@@ -111,8 +111,8 @@ class CommandLineTest {
         }
         // the frames of a scene, opaque and of the canvas's size
         assertThat(run("sheet", HOP, "--until", "0.5", "--series", folder.resolve("frames").toString())).isZero();
-        assertThat(folder.resolve("frames/hop-006.png")).exists();
-        assertThat(folder.resolve("frames/hop-007.png")).doesNotExist();
+        assertThat(folder.resolve("frames/hop-005.png")).exists();
+        assertThat(folder.resolve("frames/hop-006.png")).doesNotExist();
         fails("no flipbook “Moth”", "sheet", HOP, "--flipbook", "Moth", "--to", png.toString());
         fails("either --to", "sheet", HOP);
         fails("pixels", "sheet", HOP, "--flipbook", "Hare", "--scale", "16", "--columns", "12", "--to", folder.resolve("huge.png").toString());

@@ -261,8 +261,16 @@ class DrawDeskTest extends InWindow {
         t.type("300-50");
         t.keys(KeyCode.ENTER);
         assertThat(position(a)).isEqualTo(new Point(250, 120));
+        // the canvas has the keyboard again: an arrow nudges
         t.keys(KeyCode.SHIFT, KeyCode.UP);
-        assertThat(position(a)).isEqualTo(new Point(260, 120));
+        assertThat(position(a)).isEqualTo(new Point(250, 110));
+        t.enter("field-position-x");
+        t.keys(KeyCode.SHIFT, KeyCode.UP);
+        assertThat(position(a)).isEqualTo(new Point(260, 110));
+        t.keys(KeyCode.ENTER);
+        t.enter("field-position-y");
+        t.type("120");
+        t.keys(KeyCode.ENTER);
         t.enter("field-fill");
         t.type("e9b44c");
         t.keys(KeyCode.ENTER);

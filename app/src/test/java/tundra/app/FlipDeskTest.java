@@ -304,7 +304,15 @@ class FlipDeskTest extends InWindow {
         assertThat(t.studio.inside()).isNull();
         t.keys(KeyCode.ESCAPE);
         assertThat(open().is()).isFalse();
-        assertThat(t.stage.getScene().lookup("#strip")).as("the strip goes with it").isNull();
+        assertThat(t.stage.getScene().lookup("#strip").isDisabled()).as("the strip stays, dimmed").isTrue();
+        assertThat(t.words("place-back")).contains("Back into Flipbook");
+        var stood = RealWindow.fx(() -> t.w.canvas.viewport());
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Caption) t.node("strip-lands")).getText())).contains("lands in the scene");
+        t.click("strip-back");
+        assertThat(open().is()).isTrue();
+        assertThat(RealWindow.fx(() -> t.w.canvas.viewport())).as("the canvas stays where it is").isEqualTo(stood);
+        t.keys(KeyCode.ESCAPE);
+        t.keys(KeyCode.ESCAPE);
         t.doubleClick(t.canvas(100, 275));
         assertThat(open().is()).isTrue();
         assertThat(t.studio.selection()).hasSize(1);

@@ -96,12 +96,5 @@ class PanelsTest extends InWindow {
     void whatChangesSeldomIsKeptAsAPictureOnceTheWindowStands() throws Exception {
         Node tools = RealWindow.fx(() -> t.node("tool-SELECT").getParent());
         t.until(tools::isCache);
-        // and at once on a desk that is opened later
-        RealWindow.fx(() -> {
-            t.studio.setDesk(tundra.app.studio.Desk.ANIMATE);
-            return null;
-        });
-        t.settle();
-        assertThat(RealWindow.fx(() -> t.stage.getScene().lookup(".zoom-note").isCache())).isTrue();
     }
 }

@@ -41,7 +41,8 @@ final class RealWindow implements AutoCloseable, Asker {
     Unsaved unsavedAnswer = Unsaved.CANCEL;
     int unsavedAsked;
     NewPiece newPiece;
-    String opened;
+    volatile String opened;
+    volatile boolean noBrowser;
     List<String> reported = List.of();
     /** Presses and releases that reached the window. */
     private volatile int heard;
@@ -59,7 +60,12 @@ final class RealWindow implements AutoCloseable, Asker {
         fx(() -> {
             tundra.app.widget.Look.theme(false);
             stage = new Stage();
-            w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> opened = url);
+            w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> {
+                if (noBrowser) {
+                    throw new java.io.IOException("no browser was found on this machine");
+                }
+                opened = url;
+            });
             window = new MainWindow(w);
             studio = w.studio;
             stage.addEventFilter(javafx.scene.input.InputEvent.ANY, e -> {
@@ -152,7 +158,8 @@ final class RealWindow implements AutoCloseable, Asker {
 
     Point screen(Node n, double x, double y) {
         var p = n.localToScreen(x, y);
-        return new Point(p.getX(), p.getY());
+        // without what computing loses: the robot cuts off what lies behind the point
+        return new Point(Math.rint(p.getX() * 1000) / 1000, Math.rint(p.getY() * 1000) / 1000);
     }
 
     Node node(String id) throws Exception {
@@ -272,6 +279,18 @@ final class RealWindow implements AutoCloseable, Asker {
         settle();
     }
 
+    /** Types letters faster than the window can follow. */
+    void burst(String letters) throws Exception {
+        robot(() -> {
+            for (char c : letters.toCharArray()) {
+                KeyCode k = KeyCode.getKeyCode(String.valueOf(Character.toUpperCase(c)));
+                robot.keyPress(k);
+                robot.keyRelease(k);
+            }
+        });
+        settle();
+    }
+
     void type(String text) throws Exception {
         for (char c : text.toCharArray()) {
             KeyCode k = c == ' ' ? KeyCode.SPACE : c == '.' ? KeyCode.PERIOD : c == '-' ? KeyCode.MINUS
@@ -331,6 +350,22 @@ final class RealWindow implements AutoCloseable, Asker {
     void run(String command) throws Exception {
         fx(() -> w.commands.run(command));
         settle();
+    }
+
+    /** The canvas's picture as it is shown, in rows of ARGB; an empty one when there is none. */
+    int[] picture() throws Exception {
+        settle();
+        return fx(() -> {
+            var view = (javafx.scene.image.ImageView) w.canvas.getChildrenUnmodifiable().getFirst();
+            var image = view.getImage();
+            if (image == null) {
+                return new int[0];
+            }
+            int width = (int) image.getWidth(), height = (int) image.getHeight();
+            int[] out = new int[width * height];
+            image.getPixelReader().getPixels(0, 0, width, height, javafx.scene.image.PixelFormat.getIntArgbInstance(), out, 0, width);
+            return out;
+        });
     }
 
     /** The colour of the window's picture at a screen place. */

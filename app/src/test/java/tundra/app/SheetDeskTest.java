@@ -29,6 +29,7 @@ import tundra.core.model.Properties;
 
 /** Sheets and checks in a real window. */
 class SheetDeskTest extends InWindow {
+    private static final int COLUMNS = 6, ROWS = 4, CELLS = COLUMNS * ROWS;
     private static final int SIDE = 20, MARGIN = 7, SPACING = 3;
     @TempDir
     private Path folder;
@@ -42,12 +43,11 @@ class SheetDeskTest extends InWindow {
     }
 
     private Path sheet() throws Exception {
-        int side = 2 * MARGIN + 5 * SIDE + 4 * SPACING;
-        var image = new BufferedImage(side, side, BufferedImage.TYPE_INT_ARGB);
-        for (int cell = 0; cell < 25; cell++) {
+        var image = new BufferedImage(2 * MARGIN + COLUMNS * SIDE + (COLUMNS - 1) * SPACING, 2 * MARGIN + ROWS * SIDE + (ROWS - 1) * SPACING, BufferedImage.TYPE_INT_ARGB);
+        for (int cell = 0; cell < CELLS; cell++) {
             for (int y = 0; y < SIDE; y++) {
                 for (int x = 0; x < SIDE; x++) {
-                    image.setRGB(MARGIN + cell % 5 * (SIDE + SPACING) + x, MARGIN + cell / 5 * (SIDE + SPACING) + y, pixel(cell, x, y));
+                    image.setRGB(MARGIN + cell % COLUMNS * (SIDE + SPACING) + x, MARGIN + cell / COLUMNS * (SIDE + SPACING) + y, pixel(cell, x, y));
                 }
             }
         }
@@ -61,13 +61,13 @@ class SheetDeskTest extends InWindow {
     }
 
     @Test
-    void aSheetOfTwentyFiveBecomesAFlipbook() throws Exception {
+    void aSheetOfManyBecomesAFlipbook() throws Exception {
         t.fileToOpen = sheet();
         t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.B);
         t.until(() -> t.stage.getScene().lookup("#sheet-panel") != null);
         // by hand, whatever was guessed
-        number("columns", "5");
-        number("rows", "5");
+        number("columns", String.valueOf(COLUMNS));
+        number("rows", String.valueOf(ROWS));
         for (String side : List.of("left", "top", "right", "bottom")) {
             number(side, "7");
         }
@@ -75,14 +75,14 @@ class SheetDeskTest extends InWindow {
         number("down", "3");
         number("hold", "3");
         var words = (Label) t.node("sheet-result");
-        assertThat(RealWindow.fx(words::getText)).isEqualTo("25 drawings of 20×20 px");
+        assertThat(RealWindow.fx(words::getText)).isEqualTo(CELLS + " drawings of 20×20 px");
         t.click("sheet-apply");
         t.until(() -> t.studio.selected() != null && t.studio.selected().content() instanceof Flipbook);
         Flipbook b = (Flipbook) t.studio.selected().content();
-        assertThat(b.drawings()).hasSize(25);
+        assertThat(b.drawings()).hasSize(CELLS);
         assertThat(b.ending()).isEqualTo(Flipbook.Ending.LOOP);
-        assertThat(b.end()).isEqualTo(75);
-        for (int cell = 0; cell < 25; cell++) {
+        assertThat(b.end()).isEqualTo(3 * CELLS);
+        for (int cell = 0; cell < CELLS; cell++) {
             Element picture = b.drawings().get(cell).art().children().getFirst();
             Asset a = t.studio.project().assets().get(((Content.Picture) picture.content()).asset());
             BufferedImage image = ImageIO.read(new ByteArrayInputStream(a.data()));
@@ -107,7 +107,7 @@ class SheetDeskTest extends InWindow {
         t.fill("field-position-x", "200");
         t.run("sheet");
         t.until(() -> t.stage.getScene().lookup("#sheet-panel") != null);
-        assertThat(t.shown("sheet-columns")).as("the guess").isEqualTo("5");
+        assertThat(t.shown("sheet-columns")).as("the guess").isEqualTo(String.valueOf(COLUMNS));
         number("first", "3");
         number("last", "10");
         t.click("sheet-apply");
@@ -149,10 +149,10 @@ class SheetDeskTest extends InWindow {
         t.fileToSave = folder.resolve("out.png");
         t.run("save-sheet");
         t.until(() -> Files.exists(folder.resolve("out.json")) && !t.w.jobs.busy());
-        assertThat(Files.readString(folder.resolve("out.json"))).contains("\"name\" : \"Squash\"");
+        assertThat(Files.readString(folder.resolve("out.json"))).contains("\"name\" : \"Squash 2\"");
         t.folderToUse = folder.resolve("series");
         t.run("save-series");
-        t.until(() -> Files.exists(folder.resolve("series/hare-012.png")) && !t.w.jobs.busy());
+        t.until(() -> Files.exists(folder.resolve("series/hare-020.png")) && !t.w.jobs.busy());
     }
 
     private ChecksPanel checks() throws Exception {
@@ -168,7 +168,7 @@ class SheetDeskTest extends InWindow {
     void checksGoThereAndMend() throws Exception {
         Project hop = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "hop.tundra"));
         Flipbook book = (Flipbook) hop.scenes().getFirst().board().find("s-hare").content();
-        Flipbook holed = Drawings.shift(book, book.drawings().subList(4, 12).stream().map(d -> d.id()).toList(), 1);
+        Flipbook holed = Drawings.shift(book, book.drawings().subList(4, 20).stream().map(d -> d.id()).toList(), 1);
         Project bad = hop.mapBoard("s-hop", b -> b.mapElement("s-hare", e -> e.withContent(holed)).mapTimeline("t-main", x -> x.withDuration(4_000_000))
                 .mapElement(book.drawings().get(6).id(), e -> e.with(Properties.SCALE, new Point(1.1, 1.1))));
         RealWindow.fx(() -> {

@@ -151,6 +151,27 @@ class ChecksTest {
             return project(with(b, 1 + i % 8, b.drawings().get(1 + i % 8).art().with(Properties.SCALE, new Point(k, 1 / k))));
         };
         tenOfEach(Check.SIZE, planted, clean, x -> "%");
+        for (int i = 0; i < 10; i++) {
+            // larger or smaller than both its neighbours: it is named, and they aren't
+            assertThat(check(planted.apply(i))).singleElement().satisfies(f -> assertThat(f.text()).contains("covers"));
+            assertThat(check(planted.apply(i)).getFirst().text()).startsWith("Hare: Drawing " + (2 + i % 8) + " covers");
+        }
+    }
+
+    @Test
+    void blanksHeldLongCopiesAsideAndJumpsUpward() {
+        Flipbook b = hop(10, Flipbook.Ending.LOOP);
+        var held = check(project(Drawings.insert(b, 4, List.of(new Drawing(Flipbook.blank("Drawing x", BOX), 0, 12)))));
+        assertThat(held).singleElement().satisfies(f -> assertThat(f.text()).contains("Drawing x shows nothing for 12 frames"));
+        Element head = b.drawings().get(5).art().children().getLast();
+        Element copy = Drawings.renewed(head).withName("Head 2").with(Properties.POSITION, head.rest().get(Properties.POSITION).plus(new Point(16, 16)));
+        var aside = check(project(add(b, 5, copy)));
+        assertThat(aside).anyMatch(f -> f.check() == Check.REPEATED && f.text().contains("Head 2 in Drawing 6 looks left over"));
+        Element art = b.drawings().get(5).art();
+        for (double up : new double[] {-150, 150}) {
+            var jump = check(project(with(b, 5, art.with(Properties.POSITION, art.rest().get(Properties.POSITION).plus(new Point(0, up))))));
+            assertThat(jump).as("by %.0f px", up).anyMatch(f -> f.check() == Check.SIZE && f.text().startsWith("Hare: Drawing 6 jumps " + (up < 0 ? "up" : "down")));
+        }
     }
 
     @Test

@@ -7,6 +7,7 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -55,38 +56,70 @@ final class Hare {
         return out;
     }
 
-    /** A jump on the spot that ends as it began: 36 frames. */
-    static List<Drawing> jump() {
-        List<Pose> poses = List.of(
-                pose("Sit", 64, 70, 98, 68, 119, 50, 12, hind(80, 84, 62, 94, 84, 99), 104, 86, 110, 99),
-                pose("Crouch", 62, 77, 99, 77, 121, 62, 40, hind(80, 88, 60, 95, 84, 99), 108, 90, 114, 99),
-                pose("Push", 66, 64, 102, 54, 122, 35, 30, hind(66, 82, 58, 92, 78, 99), 112, 68, 120, 80),
-                pose("Rise", 66, 46, 100, 34, 120, 16, 62, hind(58, 62, 50, 72, 60, 82), 114, 46, 126, 56),
-                pose("Top", 64, 34, 100, 32, 122, 15, 30, hind(74, 52, 58, 56, 76, 62), 112, 48, 118, 58),
-                pose("Fall", 64, 42, 99, 46, 121, 30, -16, hind(72, 60, 60, 70, 72, 80), 108, 64, 114, 76),
-                pose("Touch", 64, 62, 98, 66, 120, 49, -12, hind(78, 80, 62, 90, 82, 97), 106, 84, 112, 99),
-                pose("Squash", 60, 80, 99, 80, 122, 66, 58, hind(80, 90, 58, 96, 84, 99), 110, 92, 116, 99),
-                pose("Recover", 63, 72, 98, 70, 119, 52, 24, hind(80, 85, 61, 94, 84, 99), 104, 87, 111, 99),
-                pose("Look", 64, 70, 98, 67, 121, 49, 4, hind(80, 84, 62, 94, 84, 99), 104, 86, 110, 99),
-                pose("Twitch", 64, 70, 98, 68, 120, 50, -20, hind(80, 84, 62, 94, 84, 99), 104, 86, 110, 99),
-                pose("Rest", 64, 70, 98, 68, 119, 50, 11, hind(80, 84, 62, 94, 84, 99), 104, 86, 110, 99));
-        int[] holds = {6, 3, 2, 2, 3, 2, 2, 3, 3, 4, 2, 4};
+    /** How deep the snow is pressed in each of the drawings of a hop, in px. */
+    static final double[] PRESSED = {6, 15, 22, 12, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0};
+    /** How high a hop on the snow goes, in px. */
+    private static final double HIGH = 118;
+
+    /** A hop on snow that gives way and throws it up again, ending as it began: 20 drawings, one frame each. */
+    static List<Drawing> hop() {
+        Pose touch = pose("Touch", 64, 66, 98, 68, 120, 50, -12, hind(80, 82, 62, 92, 84, 99), 106, 86, 112, 99);
+        Pose squash = pose("Squash", 60, 80, 99, 80, 122, 66, 58, hind(80, 90, 58, 96, 84, 99), 110, 92, 116, 99);
+        Pose push = pose("Push", 64, 64, 100, 58, 121, 38, 34, hind(72, 82, 58, 92, 80, 99), 110, 78, 116, 92);
+        Pose rise = pose("Rise", 66, 62, 100, 50, 120, 32, 62, hind(58, 78, 50, 88, 60, 98), 114, 62, 126, 72);
+        Pose top = pose("Top", 64, 66, 100, 64, 122, 47, 30, hind(74, 84, 58, 88, 76, 94), 112, 80, 118, 90);
+        Pose fall = pose("Fall", 64, 62, 99, 66, 121, 50, -16, hind(72, 80, 60, 90, 72, 99), 108, 84, 114, 96);
         var out = new ArrayList<Drawing>();
-        int at = 0;
-        for (int i = 0; i < holds.length; i++) {
-            out.add(new Drawing(art(poses.get(i), "jump"), at, holds[i]));
-            at += holds[i];
+        for (int i = 0; i < PRESSED.length; i++) {
+            double flight = (i - 3.0) / (PRESSED.length - 3), up = i < 4 ? 0 : HIGH * 4 * flight * (1 - flight);
+            Pose p = switch (i) {
+                case 0 -> touch;
+                case 1, 2 -> squash;
+                case 3 -> push;
+                default -> flight < 0.3 ? between(push, rise, flight / 0.3) : flight < 0.55 ? between(rise, top, (flight - 0.3) / 0.25)
+                        : flight < 0.85 ? between(top, fall, (flight - 0.55) / 0.3) : between(fall, touch, (flight - 0.85) / 0.15);
+            };
+            out.add(new Drawing(art(moved(p, HIGH + PRESSED[i] - up, i + 1), "hop", new Point(BOX.x(), BOX.y() + HIGH)), i, 1));
         }
         return out;
     }
 
+    private static Pose between(Pose a, Pose b, double t) {
+        double[] hind = new double[a.hind.length], fore = new double[a.fore.length];
+        for (int i = 0; i < hind.length; i++) {
+            hind[i] = a.hind[i] + (b.hind[i] - a.hind[i]) * t;
+        }
+        for (int i = 0; i < fore.length; i++) {
+            fore[i] = a.fore[i] + (b.fore[i] - a.fore[i]) * t;
+        }
+        return new Pose(t < 0.5 ? a.name : b.name, a.hip.lerp(b.hip, t), a.shoulder.lerp(b.shoulder, t), a.head.lerp(b.head, t), a.ears + (b.ears - a.ears) * t, hind, fore);
+    }
+
+    /** A pose lower by so many px, with a number in its name. */
+    private static Pose moved(Pose p, double down, int number) {
+        Point by = new Point(0, down);
+        double[] hind = p.hind.clone(), fore = p.fore.clone();
+        for (int i = 1; i < hind.length; i += 2) {
+            hind[i] += down;
+        }
+        for (int i = 1; i < fore.length; i += 2) {
+            fore[i] += down;
+        }
+        return new Pose(p.name + " " + number, p.hip.plus(by), p.shoulder.plus(by), p.head.plus(by), p.ears, hind, fore);
+    }
+
     /** A flipbook whose feet line lies at a height of its parent. */
     static Element book(String name, List<Drawing> drawings, int rate, Flipbook.Ending ending, double left, double ground) {
-        return Art.named(name, new Flipbook(drawings, BOX, rate, ending), Values.NONE.with(Properties.POSITION,
-                new Point(left, ground).plus(new Point(BOX.x() / 2, BOX.y() - GROUND))).with(Properties.PIVOT, new Point(0.5, 1)));
+        Point box = ((Content.Group) drawings.getFirst().art().content()).box();
+        return Art.named(name, new Flipbook(drawings, box, rate, ending), Values.NONE.with(Properties.POSITION,
+                new Point(left, ground).plus(new Point(box.x() / 2, BOX.y() - GROUND))).with(Properties.PIVOT, new Point(0.5, 1)));
     }
 
     private static Element art(Pose p, String move) {
+        return art(p, move, BOX);
+    }
+
+    private static Element art(Pose p, String move, Point box) {
         var parts = new ArrayList<Element>();
         parts.add(ear("Far ear", p, -14, "#E4EBEF"));
         parts.add(leg("Far hind leg", p, new Point(5, -1), p.hip, p.hind, "#8E9CA4"));
@@ -102,9 +135,9 @@ final class Hare {
         parts.add(ear("Near ear", p, 8, "#FFFFFF"));
         parts.add(Scenery.inked(Art.circle("Head", p.head.x(), p.head.y(), 14, "#FFFFFF").with(Properties.SIZE, new Point(32, 26)).with(Properties.ROTATION, 18.0)));
         parts.add(Art.circle("Eye", p.head.x() + 5, p.head.y() - 3, 2.2, "#1D2926"));
-        String id = "s-" + move + "-" + p.name.toLowerCase(java.util.Locale.ROOT);
+        String id = "s-" + move + "-" + p.name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
         var own = parts.stream().map(e -> e.withId(id + e.id().substring(1))).toList();
-        return Flipbook.blank(p.name, BOX).withId(id).withChildren(own);
+        return Flipbook.blank(p.name, box).withId(id).withChildren(own);
     }
 
     /** Around hip and shoulder, rounder at the hip, as large however far they lie apart. */

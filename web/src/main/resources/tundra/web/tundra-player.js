@@ -7,6 +7,7 @@ const Tundra = (() => {
   const tell = (text, reaction = "") => dispatchEvent(new CustomEvent("tundra", { detail: { text, reaction } }));
 
   // The numbers of two texts of the same form, to be mixed.
+  const DID = { play: "goes on", pause: "pauses", toggle: "plays or pauses", playFromStart: "plays from its start", goTo: "goes to " };
   const NUMBER = /-?\d*\.?\d+(?:e-?\d+)?/g;
   const mix = (a, b, p) => {
     const to = b.match(NUMBER) || [];
@@ -227,10 +228,10 @@ const Tundra = (() => {
     #react({ id, of, do: actions }) {
       const el = byId(of);
       const fire = () => {
-        tell("tapped " + el.getAttribute("aria-label"), id);
+        tell(el.getAttribute("aria-label") + " was tapped", id);
         for (const { action, timeline, time } of actions) {
           const t = this.timelines.find((x) => x.id === timeline);
-          tell(t.name + " " + action + (action === "goTo" ? " " + time / 1000 + " s" : ""), id);
+          tell(t.name + " " + DID[action] + (action === "goTo" ? time / 1000 + " s" : ""), id);
           t[action](time);
         }
       };

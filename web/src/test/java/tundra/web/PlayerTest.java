@@ -223,7 +223,7 @@ class PlayerTest {
         Thread.sleep(3400);
         assertThat(playing()).as("it ended").isFalse();
         assertThat(x()).as("and stays at its end").isEqualTo(1220);
-        assertThat(browser.run("return told")).asString().contains("tapped Start", "Main playFromStart", "Main ended");
+        assertThat(browser.run("return told")).asString().contains("Start was tapped", "Main plays from its start", "Main ended");
         browser.id("t-toggle").click();
         assertThat(time()).as("playing on from the end starts over").isLessThan(2500);
     }

@@ -149,8 +149,14 @@ public final class CanvasView extends Pane {
         return new Color(argb >> 16 & 255, argb >> 8 & 255, argb & 255, 255);
     }
 
+    /** What the canvas was fitted to, besides the height. */
+    private record Fit(double width, double free, Point size, Desk desk) {}
+
+    private Fit fit;
+
     public void fit() {
         fitted = true;
+        fit = null;
         resized();
     }
 
@@ -172,11 +178,11 @@ public final class CanvasView extends Pane {
         redraw();
     }
 
-    /** One canvas px for one px of the screen, with the canvas in the middle. */
+    /** One canvas px for one px of the screen, with the canvas in the middle of what the tools leave free. */
     public void actualSize() {
         fitted = false;
         Point size = studio.board().size();
-        viewport = new Viewport(1, new Point(Math.round((getWidth() - size.x()) / 2), Math.round((getHeight() - size.y()) / 2)));
+        viewport = new Viewport(1, new Point(Math.round(free + (getWidth() - free - size.x()) / 2), Math.round((getHeight() - size.y()) / 2)));
         redraw();
     }
 
@@ -188,7 +194,13 @@ public final class CanvasView extends Pane {
 
     private void resized() {
         if (fitted && getWidth() > 0 && getHeight() > 0) {
-            viewport = Viewport.fit(studio.board().size(), fitArea());
+            // what comes and goes below the canvas leaves it where it is as long as there is room
+            var now = new Fit(getWidth(), free, studio.board().size(), studio.desk());
+            double top = viewport.origin().y(), bottom = top + studio.board().size().y() * viewport.zoom();
+            if (!now.equals(fit) || top < GAP - 1 || bottom > getHeight() - GAP + 1) {
+                viewport = Viewport.fit(studio.board().size(), fitArea());
+                fit = now;
+            }
         }
         redraw();
     }
@@ -262,7 +274,7 @@ public final class CanvasView extends Pane {
     }
 
     private void drawOverlay() {
-        if (overlay.getWidth() == 0 && !pointerSeen && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
+        if (overlay.getWidth() == 0 && !pointerSeen && studio.unseen() == null && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
             return;
         }
         if (overlay.getWidth() != getWidth() || overlay.getHeight() != getHeight()) {

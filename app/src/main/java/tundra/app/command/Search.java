@@ -14,6 +14,8 @@ final class Search {
     /** How well a command fits; smaller is better. */
     private static final int EXACT = 0, BEGINS = 1, WORDS_BEGIN = 2, HOLDS = 3, OTHER_WORDS = 4, MISSPELT = 5, NOT = 6;
     private static final int NEAREST = 4;
+    private static final JaroWinklerSimilarity LIKE = new JaroWinklerSimilarity();
+    private static final double ALIKE = 0.93;
     /** Their names hold what they would take back, which is not what is looked for. */
     private static final Set<String> BY_FIRST_WORD = Set.of("undo", "redo");
     private final String query;
@@ -45,8 +47,7 @@ final class Search {
 
     /** The few whose names are most like the query, where nothing fits. */
     List<Command> nearest(List<Command> all) {
-        var like = new JaroWinklerSimilarity();
-        return all.stream().sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" ")).mapToDouble(w -> like.apply(query, w)).max().orElse(0)))
+        return all.stream().sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" ")).mapToDouble(w -> LIKE.apply(query, w)).max().orElse(0)))
                 .limit(NEAREST).toList();
     }
 
@@ -80,27 +81,14 @@ final class Search {
         return Arrays.stream(parts).anyMatch(p -> p.startsWith(word));
     }
 
-    /** Whether one of the words, or its beginning, is spelt alike: one slip in four letters, two from seven on. */
+    /** Whether one of the words, or its beginning, is spelt alike: one slip in four letters, two from seven on, or letters that changed places. */
     private static boolean near(String[] parts, String word) {
         int slips = word.length() < 4 ? 0 : word.length() < 7 ? 1 : 2;
         var distance = new LevenshteinDistance(slips);
         for (String p : parts) {
             String beginning = p.substring(0, Math.min(p.length(), word.length()));
-            if (p.length() >= 3 && (swapped(p, word) || distance.apply(p, word) >= 0 || slips > 0 && p.length() > word.length() && distance.apply(beginning, word) >= 0)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /** Whether two letters that follow each other have changed places. */
-    private static boolean swapped(String a, String b) {
-        if (a.length() < b.length() || b.length() < 4) {
-            return false;
-        }
-        for (int i = 0; i + 1 < b.length(); i++) {
-            String other = b.substring(0, i) + b.charAt(i + 1) + b.charAt(i) + b.substring(i + 2);
-            if (a.startsWith(other)) {
+            boolean few = distance.apply(p, word) >= 0 || slips > 0 && p.length() > word.length() && distance.apply(beginning, word) >= 0;
+            if (p.length() >= 3 && (few || word.length() > 4 && LIKE.apply(beginning, word) >= ALIKE)) {
                 return true;
             }
         }

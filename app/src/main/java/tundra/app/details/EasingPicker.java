@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -22,6 +23,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.WholeDrags;
+import tundra.core.model.KeptEasing;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
 import tundra.core.motion.NamedEasing;
@@ -38,7 +40,7 @@ final class EasingPicker {
     private final Easing now;
     private final BiConsumer<Easing, Object> take;
     private final Popup popup = new Popup();
-    private final ListView<NamedEasing> list = new ListView<>();
+    private final ListView<Row> list = new ListView<>();
     private final EasingCurve both = new EasingCurve(118, 92, false);
     private final EasingPreview preview;
     private final VBox numbers = new VBox(6);
@@ -60,9 +62,10 @@ final class EasingPicker {
         list.setCellFactory(v -> new Cell());
         fill();
         list.getSelectionModel().select(find(now));
-        list.getSelectionModel().selectedItemProperty().addListener((o, was, n) -> point(n == null ? now : n.easing()));
+        list.getSelectionModel().selectedItemProperty().addListener((o, was, r) -> point(r == null || r.easing == null ? now : r.easing.easing()));
         list.setOnMouseClicked(e -> {
-            if (list.getSelectionModel().getSelectedItem() != null) {
+            Row r = list.getSelectionModel().getSelectedItem();
+            if (r != null && r.easing != null) {
                 take();
             }
         });
@@ -73,25 +76,54 @@ final class EasingPicker {
         });
     }
 
+    /** A row of the list: an easing, or the words over a group of them. */
+    private record Row(String words, NamedEasing easing) {}
+
     private void fill() {
-        var offered = new ArrayList<NamedEasing>();
-        settings.easings().forEach((k, text) -> {
-            try {
-                offered.add(new NamedEasing(k, "your own · " + NamedEasing.of(EasingText.parse(text)).feel(), EasingText.parse(text)));
-            } catch (IllegalArgumentException e) {
-                // kept by another version; it stays in the settings
-                return;
-            }
-        });
-        offered.addAll(NamedEasing.ALL);
-        if (offered.stream().noneMatch(n -> n.easing().equals(now))) {
-            offered.addFirst(NamedEasing.of(now));
+        var rows = new ArrayList<Row>();
+        var seen = new ArrayList<NamedEasing>();
+        if (NamedEasing.ALL.stream().noneMatch(n -> n.easing().equals(now))) {
+            seen.add(NamedEasing.of(now));
         }
-        list.getItems().setAll(offered);
+        settings.recentEasings().forEach(text -> parsed(text).ifPresent(e -> {
+            if (seen.stream().noneMatch(n -> n.easing().equals(e))) {
+                seen.add(NamedEasing.of(e));
+            }
+        }));
+        group(rows, "used lately", seen);
+        group(rows, "kept with this piece", studio.project().easings().stream()
+                .map(k -> new NamedEasing(NamedEasing.Group.OWN, k.name(), NamedEasing.of(k.easing()).feel(), k.easing())).toList());
+        var elsewhere = new ArrayList<NamedEasing>();
+        settings.easings().forEach((name, text) -> parsed(text).ifPresent(e -> {
+            if (studio.project().easings().stream().noneMatch(k -> k.name().equals(name))) {
+                elsewhere.add(new NamedEasing(NamedEasing.Group.OWN, name, NamedEasing.of(e).feel(), e));
+            }
+        }));
+        group(rows, "kept in other pieces", elsewhere);
+        for (NamedEasing.Group g : NamedEasing.Group.values()) {
+            group(rows, g.words, NamedEasing.ALL.stream().filter(n -> n.group() == g).toList());
+        }
+        list.getItems().setAll(rows);
     }
 
-    private NamedEasing find(Easing e) {
-        return list.getItems().stream().filter(n -> n.easing().equals(e)).findFirst().orElse(null);
+    private static void group(List<Row> rows, String words, List<NamedEasing> of) {
+        if (!of.isEmpty()) {
+            rows.add(new Row(words, null));
+            of.forEach(n -> rows.add(new Row(null, n)));
+        }
+    }
+
+    /** Nothing for one that another version kept; it stays in the settings. */
+    private static Optional<Easing> parsed(String text) {
+        try {
+            return Optional.of(EasingText.parse(text));
+        } catch (IllegalArgumentException e) {
+            return Optional.empty();
+        }
+    }
+
+    private Row find(Easing e) {
+        return list.getItems().stream().filter(r -> r.easing != null && r.easing.easing().equals(e)).findFirst().orElse(null);
     }
 
     void show(Node below) {
@@ -142,6 +174,7 @@ final class EasingPicker {
 
     private void take() {
         popup.hide();
+        settings.addRecentEasing(candidate.text());
         take.accept(candidate, null);
     }
 
@@ -190,8 +223,10 @@ final class EasingPicker {
 
     private void keep() {
         if (!name.getText().isBlank()) {
-            settings.setEasing(name.getText().strip(), candidate.text());
+            String words = name.getText().strip();
+            settings.setEasing(words, candidate.text());
             Easing kept = candidate;
+            studio.editProject("Keep an easing", null, p -> p.withEasing(new KeptEasing(words, kept)));
             fill();
             list.getSelectionModel().select(find(kept));
             name.clear();
@@ -211,14 +246,22 @@ final class EasingPicker {
         }
     }
 
-    private final class Cell extends ListCell<NamedEasing> {
+    private final class Cell extends ListCell<Row> {
         @Override
-        protected void updateItem(NamedEasing n, boolean empty) {
-            super.updateItem(n, empty);
-            if (empty || n == null) {
+        protected void updateItem(Row row, boolean empty) {
+            super.updateItem(row, empty);
+            setDisable(!empty && row != null && row.easing == null);
+            getStyleClass().remove("group-row");
+            if (empty || row == null) {
                 setGraphic(null);
                 return;
             }
+            if (row.easing == null) {
+                getStyleClass().add("group-row");
+                setGraphic(new Label(EasingSection.capital(row.words)));
+                return;
+            }
+            NamedEasing n = row.easing;
             var c = new EasingCurve(44, 30, false);
             c.show(n.easing(), studio.dark());
             var feel = new Label(EasingSection.capital(n.feel()));

@@ -73,8 +73,10 @@ final class EasingSection extends VBox {
 
     void refresh() {
         Easing e = current();
-        setVisible(e != null);
-        setManaged(e != null);
+        // its room is kept, so that the rows below stay where they are
+        curve.setVisible(e != null);
+        choice.setVisible(e != null);
+        trade.setText("no keys to go between here");
         if (e != null) {
             NamedEasing n = NamedEasing.of(e);
             curve.show(e, studio.dark());

@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -14,6 +15,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
+import tundra.core.edit.Facing;
 import tundra.core.edit.Paths;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
@@ -32,6 +34,8 @@ final class PathSection extends VBox {
     private final EasingCurve curve = new EasingCurve(100, 64, true);
     private Object merge = new Object();
     private final HBox bendRow;
+    private final Button front = new Button("Its front is where it flies now");
+    private final VBox turnedOver = new VBox(4);
     private boolean showing;
 
     PathSection(Studio studio, Commands commands, String element) {
@@ -60,6 +64,14 @@ final class PathSection extends VBox {
         curve.onChange((e, m) -> edit("Change easing of the way", m, (b, t) -> Paths.whole(b, t, element, e)));
         bendRow = row;
         var title = Words.section("The whole path");
+        front.setId("path-front");
+        Buttons.tip(front, "The side of the art that looks where it flies at the playhead becomes its front");
+        front.setOnAction(e -> edit("Set front", null, (b, t) -> Facing.frontAhead(b, t, element, studio.playhead())));
+        var over = new Label("It faces against its way: it sets out turned over.");
+        over.setWrapText(true);
+        over.getStyleClass().addAll("quiet", "small");
+        turnedOver.getChildren().addAll(over, front);
+        getChildren().add(turnedOver);
         getChildren().addAll(title, closed, whole, curve, new HBox(6, all));
         refresh();
     }
@@ -94,6 +106,9 @@ final class PathSection extends VBox {
             r.setVisible(any);
             r.setManaged(any);
         }
+        boolean over = Facing.turnedOver(studio.board(), t.id(), element);
+        turnedOver.setVisible(over);
+        turnedOver.setManaged(over);
         PathShape shape = Paths.shape(studio.board(), t.id(), element);
         showing = true;
         bend.setValue(shape.bend());

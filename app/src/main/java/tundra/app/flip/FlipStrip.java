@@ -78,10 +78,10 @@ public final class FlipStrip extends VBox {
         enter.setId("strip-back");
         enter.getStyleClass().add("primary");
         enter.setOnAction(() -> {
-            Element near = studio.book().nearest();
-            if (near != null) {
+            Element last = studio.book().last();
+            if (last != null) {
                 studio.select(java.util.List.of());
-                studio.enter(near.id());
+                studio.enter(last.id());
             }
         });
         lands.getStyleClass().add("quiet");
@@ -144,9 +144,9 @@ public final class FlipStrip extends VBox {
             strip.setOpacity(open ? 1 : 0.35);
         }
         if (!open) {
-            Element near = studio.book().nearest();
-            if (near != null) {
-                enter.setText((near == studio.left() ? "Back into " : "Draw on ") + near.name());
+            Element last = studio.book().last();
+            if (last != null) {
+                enter.setText((last == studio.left() ? "Back into " : "Draw on ") + last.name());
                 lands.setText(studio.inside() == null ? "What is drawn now lands in the scene, not on a drawing." : "What is drawn now lands in " + studio.board().find(studio.inside()).name() + ", not on a drawing.");
                 strip.redraw();
             }

@@ -147,7 +147,7 @@ public final class StripCanvas extends Pane {
             canvas.setWidth(getWidth());
             canvas.setHeight(StripLayout.HEIGHT);
         }
-        Element book = studio.book().is() ? studio.book().element() : studio.book().nearest();
+        Element book = studio.book().is() ? studio.book().element() : studio.book().last();
         if (book != null && !book.id().equals(shown)) {
             shown = book.id();
             // all of it if that leaves cells wide enough to tell the drawings

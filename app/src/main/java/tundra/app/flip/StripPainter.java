@@ -37,7 +37,7 @@ final class StripPainter {
     void draw(GraphicsContext g, StripLayout at, double width, int insert) {
         OpenBook open = studio.book();
         // while none is worked on, the one that could be
-        Flipbook book = open.is() ? open.book() : open.nearest() == null ? null : (Flipbook) open.nearest().content();
+        Flipbook book = open.is() ? open.book() : open.last() == null ? null : (Flipbook) open.last().content();
         Palette c = Palette.of(studio.dark());
         g.clearRect(0, 0, width, StripLayout.HEIGHT);
         if (book == null) {

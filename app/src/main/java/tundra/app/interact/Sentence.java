@@ -6,6 +6,7 @@ import javafx.geometry.Side;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -59,8 +60,13 @@ final class Sentence extends HBox {
         return l;
     }
 
-    /** A word that can be changed. */
-    private static Button chip(String text, String kind, List<MenuItem> choices) {
+    /** A word that can be changed; one without a choice is a plain word. */
+    private static Labeled chip(String text, String kind, List<MenuItem> choices) {
+        if (choices.size() < 2) {
+            var plain = new Label(text);
+            plain.getStyleClass().add("only-word");
+            return plain;
+        }
         var b = new Button(text);
         b.getStyleClass().addAll("chip", "chip-" + kind);
         b.setOnAction(e -> {

@@ -26,6 +26,8 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
 
     OutlineCell(OutlinePanel panel) {
         this.panel = panel;
+        setOnMouseEntered(e -> panel.studio().pointAt(getItem() == null || isEmpty() ? null : getItem().element().id()));
+        setOnMouseExited(e -> panel.studio().pointAt(null));
     }
 
     @Override

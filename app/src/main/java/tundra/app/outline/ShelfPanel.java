@@ -64,8 +64,11 @@ public final class ShelfPanel extends VBox {
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
 
-    /** @param keep takes files that were dropped here */
-    public ShelfPanel(Studio studio, Commands commands, Notices notices, Consumer<List<Path>> keep) {
+    /**
+     * @param narrow whether there is room for one tile only
+     * @param keep takes files that were dropped here
+     */
+    public ShelfPanel(Studio studio, Commands commands, Notices notices, boolean narrow, Consumer<List<Path>> keep) {
         this.studio = studio;
         this.notices = notices;
         setId("shelf");
@@ -81,10 +84,10 @@ public final class ShelfPanel extends VBox {
             item.setOnAction(e -> commands.run(id));
             return item;
         }).toList());
-        var head = new HBox(title, gap, more);
+        var head = narrow ? new HBox(title) : new HBox(title, gap, more);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("panel-head");
-        empty.setWrappingWidth(EMPTY_WIDTH);
+        empty.setWrappingWidth(narrow ? TILE : EMPTY_WIDTH);
         getChildren().addAll(head, box(empty));
         setOnDragOver(this::over);
         setOnDragDropped(e -> {

@@ -59,6 +59,7 @@ public final class PublishPanel extends VBox {
         where.getStyleClass().addAll("mono", "small");
         where.setWrapText(true);
         where.setId("publish-folder");
+        where.setTextOverrun(javafx.scene.control.OverrunStyle.CENTER_ELLIPSIS);
         state.getStyleClass().addAll("mono", "small");
         state.setWrapText(true);
         state.setId("publish-state");
@@ -101,14 +102,14 @@ public final class PublishPanel extends VBox {
             String file = studio.file().getFileName().toString().replaceFirst("\\.tundra$", "");
             folder = studio.file().toAbsolutePath().resolveSibling(file + "-page");
         }
-        where.setText(folder == null ? "no folder chosen yet" : folder.toString());
+        where.setText(folder == null ? "no folder chosen yet" : Places.shown(folder, studio.file()));
     }
 
     private void choose() {
         asker.folder("Folder for the page", folder == null ? null : folder.getParent()).ifPresent(f -> {
             folder = f;
             settings.setOutput(studio.project().id(), f);
-            where.setText(f.toString());
+            where.setText(Places.shown(f, studio.file()));
         });
     }
 
@@ -143,7 +144,7 @@ public final class PublishPanel extends VBox {
             after.setVisible(result.getValue());
             if (result.getValue()) {
                 settings.setOutput(project.id(), to);
-                notices.news("The page is in " + to + ".");
+                notices.news("The page is made: " + Places.shown(to, studio.file()) + ".");
             }
         });
     }

@@ -69,13 +69,11 @@ public final class OpenBook {
         return null;
     }
 
-    /** The flipbook of this scene that was worked on last, else its first; null when the scene has none. */
-    public Element nearest() {
-        Element last = known == null && lastOpen != null ? studio.board().find(lastOpen) : null;
-        if (last != null && last.content() instanceof Flipbook) {
-            return last;
-        }
-        return Tree.first(studio.board().elements(), e -> e.content() instanceof Flipbook);
+    /** The flipbook that was worked on last, while it is in this scene; null for none. */
+    public Element last() {
+        id();
+        Element e = lastOpen == null ? null : studio.board().find(lastOpen);
+        return e != null && e.content() instanceof Flipbook ? e : null;
     }
 
     public boolean is() {

@@ -10,7 +10,7 @@ import java.util.function.Consumer;
 
 /** What Tundra remembers between runs: the theme, recent files, the last output folder. Losing it loses no work. */
 public final class Settings {
-    private static final int RECENT = 8;
+    private static final int RECENT = 8, RECENT_EASINGS = 4;
     private final Path file;
     private final Properties values = new Properties();
     private Consumer<String> onProblem = words -> { };
@@ -98,6 +98,28 @@ public final class Settings {
         } else {
             put("easing." + name, text);
         }
+    }
+
+    /** The texts of the easings that were chosen last, the newest first. */
+    public List<String> recentEasings() {
+        String all = values.getProperty("easings.recent", "");
+        return all.isEmpty() ? List.of() : List.of(all.split(";"));
+    }
+
+    public void addRecentEasing(String text) {
+        var list = new ArrayList<>(recentEasings());
+        list.remove(text);
+        list.addFirst(text);
+        put("easings.recent", String.join(";", list.subList(0, Math.min(RECENT_EASINGS, list.size()))));
+    }
+
+    /** Whether a property's first key, set later than the start, leaves the time before it as it is. */
+    public boolean staysUntilFirstKey() {
+        return Boolean.parseBoolean(values.getProperty("first.stays"));
+    }
+
+    public void setStaysUntilFirstKey(boolean on) {
+        put("first.stays", String.valueOf(on));
     }
 
     /** A size of the window's parts that was set by hand: of a panel in px, of a divider as a fraction. */

@@ -14,6 +14,7 @@ import tundra.core.edit.EditScope;
 import tundra.core.edit.History;
 import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
+import tundra.core.edit.Rested;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -54,6 +55,7 @@ public final class Studio {
     private String inside;
     private String left;
     private String timed;
+    private String pointed;
     private Set<String> solo = Set.of();
     private long playhead;
     private EditScope scope = EditScope.KEY;
@@ -62,6 +64,10 @@ public final class Studio {
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
     private boolean playing;
+    private boolean resting;
+    private Board restedOf;
+    private Board rested;
+    private String pointedElement;
     private FrameBuilder builder;
     private Fonts measured;
     private Frame frame;
@@ -272,7 +278,10 @@ public final class Studio {
 
     /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
     public PropertyEdit propertyEdit(String element, Property<?> p) {
-        return new PropertyEdit(timelineOf(element, p).id(), playhead, desk == Desk.ANIMATE ? scope : EditScope.WHOLE_MOVE, firstKey);
+        String on = timelineOf(element, p).id();
+        // what belongs to the whole way is keyed only by its own button
+        boolean whole = (p == Properties.FACE_PATH || p == Properties.FRONT) && board().timeline(on).track(element, p) == null;
+        return new PropertyEdit(on, playhead, atRest() ? EditScope.REST : desk != Desk.ANIMATE || whole ? EditScope.WHOLE_MOVE : scope, firstKey);
     }
 
     public <T> T valueAt(String element, Property<T> p) {
@@ -398,11 +407,37 @@ public final class Studio {
         return Fonts.of(project().assets());
     }
 
+    /** Whether things are seen as they rest, without what their keys do: a way to draw what is faded in later. */
+    public boolean atRest() {
+        return resting && desk == Desk.DRAW && !playing;
+    }
+
+    public void setAtRest(boolean on) {
+        if (resting != on) {
+            resting = on;
+            frame = null;
+            changed(Aspect.PLAYHEAD);
+        }
+    }
+
+    /** The board that is seen: the real one, or one without keys. */
+    private Board seenBoard() {
+        if (!atRest()) {
+            return board();
+        }
+        if (restedOf != board()) {
+            restedOf = board();
+            rested = Rested.board(restedOf);
+        }
+        return rested;
+    }
+
     /** The evaluator of the board as it is now. */
     public FrameBuilder builder() {
         Fonts fonts = fonts();
-        if (builder == null || builder.board() != board() || fonts != measured) {
-            builder = new FrameBuilder(board(), fonts, fonts == measured ? builder : null, true);
+        Board seen = seenBoard();
+        if (builder == null || builder.board() != seen || fonts != measured) {
+            builder = new FrameBuilder(seen, fonts, fonts == measured ? builder : null, true);
             measured = fonts;
             frame = null;
         }
@@ -526,15 +561,34 @@ public final class Studio {
         }
     }
 
-    /** The one selected element when it is not seen at the playhead, else null. */
+    /** Where the pointer is in a list of elements; null for nowhere. */
+    public void pointAt(String element) {
+        if (!java.util.Objects.equals(element, pointedElement)) {
+            pointedElement = element;
+            changed(Aspect.SCOPE);
+        }
+    }
+
+    /** The element that is pointed at in a list, else the one selected, when it is not seen at the playhead; null for none. */
     public Element unseen() {
-        Element e = selected();
-        return e == null || playing || desk == Desk.PUBLISH || Unseen.why(board(), builder(), frame(), e.id(), seenAt()) == null ? null : e;
+        Element at = pointedElement == null ? null : board().find(pointedElement);
+        Element e = at != null ? at : selected();
+        return e == null || playing || desk == Desk.PUBLISH || Unseen.why(seenBoard(), builder(), frame(), e.id(), seenAt()) == null ? null : e;
     }
 
     /** Why an element is not seen now, as one line. */
     public String whyUnseen(Element e) {
-        return Unseen.why(board(), builder(), frame(), e.id(), seenAt());
+        return Unseen.why(seenBoard(), builder(), frame(), e.id(), seenAt());
+    }
+
+    /** Where an element that is not seen would stand. */
+    public Frame.Placed unseenAt(Element e) {
+        List<String> path = paths().path(e.id());
+        Frame.Placed parent = path.size() < 2 ? null : placed(path.get(path.size() - 2));
+        tundra.core.geometry.Point box = builder().boxAt(e, seenAt());
+        var own = FrameBuilder.placed(builder().valuesAt(e.id(), seenAt()), box);
+        var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), null);
+        return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));
     }
 
     private long seenAt() {
@@ -646,6 +700,13 @@ public final class Studio {
         return firstKey;
     }
 
+    /** Whether a change of the selected element would set its first key, later than the start. */
+    public boolean firstKeyAsked() {
+        Element e = selected();
+        return e != null && desk == Desk.ANIMATE && scope == EditScope.KEY && playhead > 0
+                && timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null && !SplitPosition.is(timeline(), e.id());
+    }
+
     public void setFirstKey(PropertyEdit.FirstKey f) {
         firstKey = f;
         changed(Aspect.SCOPE);
@@ -684,8 +745,19 @@ public final class Studio {
         }
     }
 
+    /** Says what a drag of something that the pointer is over would do, where that is not the selection; null for nothing. */
+    public void setPointed(String words) {
+        if (!java.util.Objects.equals(words, pointed)) {
+            pointed = words;
+            changed(Aspect.SCOPE);
+        }
+    }
+
     /** What dragging the selection would do now, in words. */
     public String consequence() {
+        if (pointed != null) {
+            return pointed;
+        }
         Element e = selected();
         if (e == null) {
             return selection.isEmpty() ? "select something to see what a change would do"

@@ -10,9 +10,11 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import tundra.app.studio.Playback;
+import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.core.edit.EditScope;
+import tundra.core.edit.PropertyEdit.FirstKey;
 import tundra.core.geometry.Numbers;
 
 /** «Edits go to»: says where a change goes, lets it be chosen, and names what dragging the selection would do now. */
@@ -21,8 +23,10 @@ public final class EditStrip extends HBox {
     private final Playback playback;
     private final Map<EditScope, ToggleButton> buttons = new EnumMap<>(EditScope.class);
     private final Label consequence = new Label();
+    private final HBox first = new HBox();
+    private final Map<FirstKey, ToggleButton> firsts = new EnumMap<>(FirstKey.class);
 
-    public EditStrip(Studio studio, Playback playback) {
+    public EditStrip(Studio studio, Settings settings, Playback playback) {
         this.studio = studio;
         this.playback = playback;
         setId("edit-strip");
@@ -44,11 +48,28 @@ public final class EditStrip extends HBox {
             buttons.put(s, b);
             choice.getChildren().add(b);
         }
+        var either = new ToggleGroup();
+        first.setId("first-key");
+        first.getStyleClass().add("segments");
+        first.setMinWidth(USE_PREF_SIZE);
+        for (FirstKey f : FirstKey.values()) {
+            var b = new ToggleButton(f == FirstKey.FROM_START ? "changes all the way from 0 s" : "stays as it is until here");
+            b.setId("first-" + f);
+            b.setToggleGroup(either);
+            b.setOnAction(e -> {
+                settings.setStaysUntilFirstKey(f == FirstKey.UNTIL_HERE);
+                studio.setFirstKey(f);
+            });
+            Buttons.tip(b, "What the first key of a property does to the time before it");
+            firsts.put(f, b);
+            first.getChildren().add(b);
+        }
         var gap = new Region();
         setHgrow(gap, Priority.ALWAYS);
         consequence.setId("consequence");
         consequence.getStyleClass().add("consequence");
-        getChildren().addAll(title, choice, gap, consequence);
+        consequence.setMinWidth(0);
+        getChildren().addAll(title, choice, first, gap, consequence);
         studio.listen(what -> refresh());
         refresh();
     }
@@ -66,6 +87,10 @@ public final class EditStrip extends HBox {
         buttons.get(EditScope.WHOLE_MOVE).setText("the whole move");
         buttons.get(EditScope.REST).setText("the resting value");
         buttons.forEach((s, b) -> b.setSelected(s == studio.scope()));
+        boolean asks = !studio.playing() && studio.firstKeyAsked();
+        first.setVisible(asks);
+        first.setManaged(asks);
+        firsts.forEach((f, b) -> b.setSelected(f == studio.firstKey()));
         consequence.setText(studio.playing() ? playing() : studio.consequence());
     }
 

@@ -373,7 +373,7 @@ final class TimelineHand {
         String timeline = studio.timeline().id(), name = m.refs().size() == 1 ? "Move key" : "Move " + m.refs().size() + " keys";
         double rise = m.values() == null || e.isShiftDown() && !upright ? 0 : m.values().value(e.getY()) - m.values().value(m.y());
         studio.again(name, m.merge(), b -> {
-            Board out = rise == 0 ? b : KeyValues.shift(b, timeline, m.refs(), m.held().ref(), m.held().part(), rise);
+            Board out = rise == 0 ? b : KeyValues.shift(b, timeline, m.refs(), m.held().ref(), m.held().part(), rise, !free);
             return Keys.retime(out, timeline, m.refs(), k -> k + by);
         });
         studio.selectKeys(Keys.moved(m.refs(), k -> k + by));

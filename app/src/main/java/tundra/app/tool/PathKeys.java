@@ -4,6 +4,7 @@ import java.util.List;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Paths;
+import tundra.core.edit.TimeText;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Cubic;
@@ -146,6 +147,20 @@ public final class PathKeys {
 
     /** The place among the keys of the one that is dragged; -1 before a drag. */
     private int held = -1;
+
+    /** What a drag of what lies under the pointer would do, where it isn't what the strip says anyway; null for nothing. */
+    String words(Pointer p) {
+        Grip g = at(p);
+        if (g == null || g.part() == Part.KEY && g.ref().time() == studio.playhead()) {
+            return null;
+        }
+        String name = studio.board().find(g.ref().element()).name(), at = TimeText.seconds(g.ref().time());
+        return switch (g.part()) {
+            case KEY -> "dragging this bead changes where " + name + " is at " + at;
+            case NEW -> "pressing the line adds a key of " + name + " at " + at;
+            default -> "dragging this handle bends the way of " + name;
+        };
+    }
 
     /** Selects a key and goes to its time; on the line between keys a new one is made first. Gives back what is held then. */
     Grip choose(Grip g, Object merge) {

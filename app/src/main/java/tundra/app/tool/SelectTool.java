@@ -435,6 +435,7 @@ public final class SelectTool implements Tool {
             var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
             onHover.accept(under.isEmpty() ? null : choices(under).getFirst());
         }
+        studio.setPointed(studio.desk() == Desk.ANIMATE && onHandle(p, studio.frame()) == null ? pathKeys.words(p) : null);
         Element one = studio.selected();
         Frame.Placed placed = one == null || one.locked() ? null : studio.frame().find(one.id());
         cursor = Cursor.DEFAULT;

@@ -51,6 +51,7 @@ public final class SelectionOverlay implements CanvasView.Overlay {
     public void draw(GraphicsContext g, Viewport v) {
         Palette colors = Palette.of(studio.dark());
         inside(g, v, colors);
+        unseen(g, v, colors);
         if (tools.kind() == ToolKind.NODES) {
             return;
         }
@@ -97,6 +98,16 @@ public final class SelectionOverlay implements CanvasView.Overlay {
         g.strokeOval(pivot.x() - 3.5, pivot.y() - 3.5, 7, 7);
         g.strokeLine(pivot.x() - 6, pivot.y(), pivot.x() + 6, pivot.y());
         g.strokeLine(pivot.x(), pivot.y() - 6, pivot.x(), pivot.y() + 6);
+    }
+
+    /** Where something stands that is selected or pointed at and can't be seen. */
+    private void unseen(GraphicsContext g, Viewport v, Palette colors) {
+        Element e = studio.unseen();
+        if (e != null) {
+            g.setLineDashes(2, 4);
+            outline(g, v, studio.unseenAt(e), colors.space(), 1.5);
+            g.setLineDashes();
+        }
     }
 
     /** The group that is being edited, so that it is plain where a drawing goes. */

@@ -54,7 +54,7 @@ public final class MainWindow {
     private static final KeyCode LOOK_BACK = KeyCode.Q;
     private static final KeyCode LOOK_AHEAD = KeyCode.W;
     /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
-    private static final double SHELF = 92, LARGEST = 560;
+    private static final double SHELF = 96, LARGEST = 560;
     private final Workshop w;
     private final Studio studio;
     /** Null until the window is opened. */
@@ -81,6 +81,7 @@ public final class MainWindow {
     /** Takes off what lies over the window and has to be answered first; null for nothing. */
     private Runnable dialog;
     private BorderPane drawDesk;
+    private BorderPane animateUpper;
 
     /** Makes all that needs no stage yet; may be called on any thread. */
     public MainWindow(Workshop w) {
@@ -101,13 +102,13 @@ public final class MainWindow {
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
-            var shelf = new ShelfPanel(studio, w.commands, w.notices, w.files::keep);
+            var shelf = new ShelfPanel(studio, w.commands, w.notices, false, w.files::keep);
             shelf.setPrefHeight(210);
             shelf.setMinHeight(120);
             VBox.setVgrow(outline.get(), Priority.ALWAYS);
             return new VBox(outline.get(), shelf);
         });
-        shelf = new Lazy<>(() -> new ShelfPanel(studio, w.commands, w.notices, w.files::keep));
+        shelf = new Lazy<>(() -> new ShelfPanel(studio, w.commands, w.notices, true, w.files::keep));
         timeline = new Lazy<>(() -> {
             var panel = new TimelinePanel(studio, w.playback, w.commands);
             panel.lanes().onMenu(e -> TimelineMenu.show(w, panel.lanes(), e));
@@ -118,7 +119,7 @@ public final class MainWindow {
             strip.strip().onDrop((files, at) -> w.files.bringOntoStrip(files.stream().map(java.io.File::toPath).toList(), at));
             return strip;
         });
-        strip = new Lazy<>(() -> new EditStrip(studio, w.playback));
+        strip = new Lazy<>(() -> new EditStrip(studio, w.settings, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
@@ -216,6 +217,7 @@ public final class MainWindow {
             Look.theme(studio.dark());
         }
         showStrip();
+        showShelf();
         title();
     }
 
@@ -290,10 +292,10 @@ public final class MainWindow {
         return pane;
     }
 
-    /** The strip of drawings is there while the scene has a flipbook, so that the canvas stays where it is when one is left. */
+    /** The strip of drawings stays when the flipbook is left, with the way back into it. */
     private void showStrip() {
         if (drawDesk != null && studio.desk() == Desk.DRAW) {
-            boolean wanted = studio.book().is() || studio.book().nearest() != null;
+            boolean wanted = studio.book().is() || studio.book().last() != null;
             if (wanted != (drawDesk.getBottom() != null)) {
                 drawDesk.setBottom(wanted ? drawings.get() : null);
             }
@@ -336,7 +338,8 @@ public final class MainWindow {
         middle.setBottom(strip.get());
         var upper = new BorderPane(middle);
         upper.setRight(side(w.details, "right", 280));
-        upper.setLeft(side(shelf, "left", SHELF));
+        animateUpper = upper;
+        showShelf();
         var split = new javafx.scene.control.SplitPane(upper, timeline.get());
         split.setOrientation(javafx.geometry.Orientation.VERTICAL);
         split.setDividerPositions(w.settings.size("animate.divider", 0.6));
@@ -347,6 +350,16 @@ public final class MainWindow {
             }
         });
         return split;
+    }
+
+    /** The shelf stands beside the canvas once there is something on it. */
+    private void showShelf() {
+        if (animateUpper != null && studio.desk() == Desk.ANIMATE) {
+            boolean wanted = !studio.project().assets().isEmpty() || !studio.project().swatches().isEmpty();
+            if (wanted != (animateUpper.getLeft() != null)) {
+                animateUpper.setLeft(wanted ? side(shelf, "left", SHELF) : null);
+            }
+        }
     }
 
     private Node interact() {

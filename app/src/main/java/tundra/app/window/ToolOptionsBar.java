@@ -9,11 +9,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import tundra.app.color.PaintField;
+import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Press;
+import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Element;
 import tundra.core.model.Paint;
@@ -25,6 +28,8 @@ final class ToolOptionsBar extends HBox {
     private final HBox tool = new HBox(8);
     private final Caption note = new Caption("", "quiet");
     private final HBox place = new HBox(4);
+    /** At which time the canvas is shown. */
+    private final HBox time = new HBox();
     private final Caption zoom = new Caption("", "mono", "quiet");
     private ToolKind shown;
     private boolean kept;
@@ -47,7 +52,18 @@ final class ToolOptionsBar extends HBox {
         note.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(note, Priority.ALWAYS);
         zoom.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(tool, note, place, zoom);
+        time.setId("seen-at");
+        time.setAlignment(Pos.CENTER);
+        time.getStyleClass().addAll("segments", "seen-at");
+        time.setMinWidth(Region.USE_PREF_SIZE);
+        for (boolean resting : new boolean[] {false, true}) {
+            var b = new Press(resting ? "as things rest" : "");
+            b.setId(resting ? "seen-rest" : "seen-playhead");
+            b.setOnAction(() -> w.studio.setAtRest(resting));
+            Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests" : "Shows the canvas at the playhead");
+            time.getChildren().add(b);
+        }
+        getChildren().addAll(tool, note, place, time, zoom);
         w.studio.listen(what -> refresh());
         refresh();
     }
@@ -61,6 +77,14 @@ final class ToolOptionsBar extends HBox {
     private void refresh() {
         zoomed();
         places();
+        boolean drawing = w.studio.desk() == Desk.DRAW;
+        time.setVisible(drawing);
+        time.setManaged(drawing);
+        if (drawing) {
+            ((Press) time.getChildren().get(0)).setText("at " + TimeText.seconds(w.studio.playhead()));
+            ((Press) time.getChildren().get(0)).setSelected(!w.studio.atRest());
+            ((Press) time.getChildren().get(1)).setSelected(w.studio.atRest());
+        }
         note.setText(w.tools.kept() ? "kept in hand: draws one after the other · Escape puts it away" : hint());
         if (shown == w.tools.kind() && kept == w.tools.kept()) {
             return;
@@ -96,7 +120,7 @@ final class ToolOptionsBar extends HBox {
 
     private String hint() {
         Element unseen = w.studio.unseen();
-        return unseen != null ? w.studio.whyUnseen(unseen) : shown == null ? w.tools.kind().hint : w.tools.kind().hint;
+        return unseen != null ? w.studio.whyUnseen(unseen) : w.tools.kind().hint;
     }
 
     /** Where one is: the groups that were entered with the way back, or the way back into the one that was left. */

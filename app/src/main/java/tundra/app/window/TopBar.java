@@ -33,6 +33,9 @@ final class TopBar extends HBox {
         setAlignment(Pos.CENTER_LEFT);
         name.setMinWidth(0);
         state.setId("saved-state");
+        // as wide as its longest words, so that the tabs beside it stay where they are
+        state.setMinWidth(106);
+        state.setPrefWidth(106);
         tabs.setAlignment(Pos.BOTTOM_LEFT);
         tabs.getStyleClass().add("tabs");
         var gap = new Region();

@@ -30,6 +30,7 @@ final class ViewCommands {
         c.add("rename", "Rename", "F2", () -> s.selected() != null, rename);
         c.add("trace", "Trace the picture into paths", "Shortcut+Shift+R",
                 () -> s.selected() != null && s.selected().content() instanceof tundra.core.model.Content.Picture, trace);
+        c.add("at-rest", () -> s.atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null, () -> s.desk() == Desk.DRAW, () -> s.setAtRest(!s.atRest()));
         c.add("theme", () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
             s.setDark(!s.dark());
             w.settings.setDark(s.dark());

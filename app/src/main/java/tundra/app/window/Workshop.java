@@ -31,6 +31,7 @@ import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
 import tundra.app.tool.ZoomTool;
 import tundra.app.widget.Lazy;
+import tundra.core.edit.PropertyEdit;
 import tundra.core.model.Content;
 import tundra.core.model.Project;
 
@@ -63,6 +64,7 @@ public final class Workshop {
         this.browser = browser;
         settings.onProblem(notices::problem);
         studio = new Studio(project, settings.dark());
+        studio.setFirstKey(settings.staysUntilFirstKey() ? PropertyEdit.FirstKey.UNTIL_HERE : PropertyEdit.FirstKey.FROM_START);
         playback = new Playback(studio);
         tools = new ToolBox(studio);
         nodes = new NodesTool(studio);

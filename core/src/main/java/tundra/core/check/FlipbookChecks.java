@@ -14,6 +14,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Properties;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Tree;
@@ -23,6 +24,10 @@ final class FlipbookChecks {
     /** An empty stretch longer than this many seconds is meant. */
     private static final double FLASH = 0.17;
     private static final double SAME = 0.002;
+    /** How far a copy that was pasted aside stands, in px. */
+    private static final double ASIDE = 60;
+    /** A drawing that stands off by less than this fraction of its height may be meant. */
+    private static final double FAR = 0.5;
     private final Scene scene;
     private final Element element;
     private final Flipbook book;
@@ -103,10 +108,11 @@ final class FlipbookChecks {
         }
         for (int i = 0; i < n; i++) {
             boolean inside = first >= 0 && (loops() || i > first && i < last);
-            if (inks.get(i).empty() && inside && all.get(i).frames() <= longest()) {
+            // an empty drawing held for longer flashes as well: it was drawn to be there
+            if (inks.get(i).empty() && inside && (all.get(i).frames() <= longest() || all.get(i).art().children().isEmpty())) {
                 int at = i;
                 boolean mends = i > 0 && !inks.get(i - 1).empty() && all.get(i).art().children().isEmpty();
-                add(Check.BLANK, i, all.get(i).start(), name(i) + " shows nothing for " + frames(all.get(i).frames()) + ", which will flash.",
+                add(Check.BLANK, i, all.get(i).start(), name(i) + " shows nothing for " + frames(all.get(i).frames()) + (all.get(i).frames() <= longest() ? ", which will flash." : ": a gap in the run."),
                         mends ? fix("Hold " + name(i - 1) + " instead", b -> Drawings.merge(b, at - 1)) : null);
             }
         }
@@ -150,11 +156,12 @@ final class FlipbookChecks {
         }
     }
 
-    /** A part that stayed where it was while a copy of it moved on. */
+    /** A part that stayed where it was while a copy of it moved on, or that was pasted aside of the one that goes on. */
     private void leftover(int i, Drawing before, Drawing d) {
-        for (Element p : d.art().children()) {
+        List<Element> parts = d.art().children();
+        for (Element p : parts) {
             boolean stayed = before.art().children().stream().anyMatch(x -> SameArt.is(x, p));
-            boolean moved = stayed && d.art().children().stream().anyMatch(x -> x != p && SameArt.form(x, p) && !SameArt.is(x, p)
+            boolean moved = stayed && parts.stream().anyMatch(x -> x != p && SameArt.form(x, p) && !SameArt.is(x, p)
                     && before.art().children().stream().noneMatch(y -> SameArt.is(y, x)));
             if (moved) {
                 add(Check.REPEATED, i, d.start(), p.name() + " in " + name(i) + " looks left over: it stands where it stood in " + name(i - 1)
@@ -162,19 +169,71 @@ final class FlipbookChecks {
                 return;
             }
         }
+        aside(i, parts, before);
+    }
+
+    /** A second copy of a part beside it, which the drawing before did not have. */
+    private void aside(int i, List<Element> parts, Drawing before) {
+        for (int a = 0; a < parts.size(); a++) {
+            for (int b = a + 1; b < parts.size(); b++) {
+                Element p = parts.get(a), q = parts.get(b);
+                if (SameArt.form(p, q) && !SameArt.is(p, q) && count(before.art().children(), p) < count(parts, p)
+                        && p.rest().get(Properties.POSITION).distance(q.rest().get(Properties.POSITION)) <= ASIDE) {
+                    add(Check.REPEATED, i, book.drawings().get(i).start(), q.name() + " in " + name(i) + " looks left over: it is a copy of " + p.name()
+                            + " a little aside, and " + name(i - 1) + " has it once.",
+                            new Finding.Fix("Delete " + q.name(), board -> tundra.core.edit.Arrange.delete(board, Set.of(q.id()))));
+                    return;
+                }
+            }
+        }
+    }
+
+    private static long count(List<Element> parts, Element like) {
+        return parts.stream().filter(x -> SameArt.form(x, like)).count();
     }
 
     private void sizes() {
+        List<Integer> drawn = new ArrayList<>();
         for (int i = 0; i < inks.size(); i++) {
-            int before = i > 0 ? i - 1 : loops() ? inks.size() - 1 : -1;
-            if (before < 0 || before == i || inks.get(i).empty() || inks.get(before).empty()) {
+            if (!inks.get(i).empty()) {
+                drawn.add(i);
+            }
+        }
+        int n = drawn.size();
+        for (int k = 0; k < n; k++) {
+            boolean first = k == 0, last = k == n - 1;
+            if (n < 2 || first && !loops()) {
                 continue;
             }
+            int i = drawn.get(k), before = drawn.get(Math.floorMod(k - 1, n)), after = drawn.get((k + 1) % n);
             double change = Ink.change(inks.get(before), inks.get(i));
-            if (Math.abs(change) > jump) {
+            // one that differs from both its neighbours, which are alike, is the one that is meant; its neighbour is not
+            boolean back = n > 2 && alone(drawn.get(Math.floorMod(k - 2, n)), before, i, k > 1 || loops());
+            boolean mine = n > 2 && (!last || loops()) && alone(before, i, after, true);
+            if (Math.abs(change) > jump && (!back || mine)) {
                 add(Check.SIZE, i, book.drawings().get(i).start(), String.format(Locale.ROOT, "%s covers %.0f%% %s than %s.", name(i),
                         Math.abs(change) * 100, change > 0 ? "more" : "less", name(before)), null);
             }
+            heights(i, before, after);
+        }
+    }
+
+    /** Whether a drawing differs in size from the one before and the one after it, while these two are alike. */
+    private boolean alone(int before, int i, int after, boolean there) {
+        return there && before != after && Math.abs(Ink.change(inks.get(before), inks.get(i))) > jump && Math.abs(Ink.change(inks.get(i), inks.get(after))) > jump
+                && Math.abs(Ink.change(inks.get(before), inks.get(after))) <= jump;
+    }
+
+    /** A drawing whose feet stand far above or below those of both its neighbours. */
+    private void heights(int i, int before, int after) {
+        if (before == i || after == i || before == after) {
+            return;
+        }
+        double tall = inks.get(i).bounds().height(), feet = inks.get(i).bounds().bottom();
+        double up = inks.get(before).bounds().bottom() - feet, down = inks.get(after).bounds().bottom() - feet;
+        if (tall > 0 && up * down > 0 && Math.min(Math.abs(up), Math.abs(down)) > tall * Math.max(jump, FAR)) {
+            add(Check.SIZE, i, book.drawings().get(i).start(), String.format(Locale.ROOT, "%s jumps %s: its feet stand %.0f px %s those of its neighbours.", name(i),
+                    up > 0 ? "up" : "down", Math.min(Math.abs(up), Math.abs(down)), up > 0 ? "above" : "below"), null);
         }
     }
 

@@ -331,6 +331,10 @@ public final class Trace {
         if (n <= 8) {
             return FitCurve.ring(crack, 0.5, 60);
         }
+        Contour round = EllipseFit.of(crack);
+        if (round != null) {
+            return round;
+        }
         List<Point> calm = crack;
         for (int i = 0; i < 1 + Math.round(options.smoothing * 2); i++) {
             var next = new ArrayList<Point>(n);

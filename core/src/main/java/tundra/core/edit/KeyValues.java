@@ -17,19 +17,20 @@ public final class KeyValues {
      * Raises one number of a key, and of the chosen keys of the same track with it.
      *
      * @param part which of the value's numbers
+     * @param whole whether shown numbers come to one decimal
      */
-    public static Board shift(Board board, String timeline, Collection<Keys.Ref> refs, Keys.Ref held, int part, double by) {
-        return board.mapTimeline(timeline, t -> shift(t, refs, held, held.property(), part, by));
+    public static Board shift(Board board, String timeline, Collection<Keys.Ref> refs, Keys.Ref held, int part, double by, boolean whole) {
+        return board.mapTimeline(timeline, t -> shift(t, refs, held, held.property(), part, by, whole));
     }
 
-    private static <T> Timeline shift(Timeline t, Collection<Keys.Ref> refs, Keys.Ref held, Property<T> p, int part, double by) {
+    private static <T> Timeline shift(Timeline t, Collection<Keys.Ref> refs, Keys.Ref held, Property<T> p, int part, double by, boolean whole) {
         return t.mapKeys(held.element(), p, k -> {
             boolean mine = k.time() == held.time() || refs.contains(new Keys.Ref(held.element(), p, k.time()));
             if (!mine || numberless(p)) {
                 return k;
             }
             double[] v = p.type().parts(k.value());
-            v[part] += by;
+            v[part] = whole ? Numbers.round((v[part] + by) * p.shown(), 1) / p.shown() : v[part] + by;
             return k.with(p.clamped(p.type().of(v)));
         });
     }

@@ -18,6 +18,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.KeptEasing;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.RulerLine;
@@ -80,8 +81,13 @@ final class ProjectReader {
             var s = new Fields(n, "swatch " + (swatches.size() + 1));
             swatches.add(new Swatch(s.text("name"), ValueReader.color(s.raw("color"), s, "color")));
         }
+        var easings = new ArrayList<KeptEasing>();
+        for (JsonNode n : f.has("easings") ? f.list("easings") : List.<JsonNode>of()) {
+            var e = new Fields(n, "kept easing " + (easings.size() + 1));
+            easings.add(new KeptEasing(e.text("name"), TimelineReader.easing(e, "easing")));
+        }
         f.keepUnknown(Places.PROJECT, unknown);
-        return new Project(id, name, rate, scenes, assets, swatches, Map.copyOf(unknown));
+        return new Project(id, name, rate, scenes, assets, swatches, easings, Map.copyOf(unknown));
     }
 
     private String id(Fields f) throws FileProblem {

@@ -58,6 +58,10 @@ final class ProjectWriter {
             }
             unknown(n, Places.of("asset", a.hash()));
         }
+        if (!project.easings().isEmpty()) {
+            ArrayNode easings = o.putArray("easings");
+            project.easings().forEach(e -> easings.addObject().put("name", e.name()).put("easing", e.easing().text()));
+        }
         if (!project.swatches().isEmpty()) {
             ArrayNode swatches = o.putArray("swatches");
             project.swatches().forEach(s -> swatches.addObject().put("name", s.name()).put("color", s.color().hex()));

@@ -145,7 +145,7 @@ final class TimelineReader {
         return new Span(from, s.whole("to", from + 1, Limits.TIME));
     }
 
-    private static Easing easing(Fields f, String field) throws FileProblem {
+    static Easing easing(Fields f, String field) throws FileProblem {
         try {
             return EasingText.parse(f.text(field));
         } catch (IllegalArgumentException e) {

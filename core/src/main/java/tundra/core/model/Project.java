@@ -13,20 +13,22 @@ import tundra.core.geometry.Point;
  * @param frameRate frames per second
  * @param assets brought-in files by content hash
  * @param swatches colours kept for use, in order
+ * @param easings kept under a name, in order
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
-        Map<String, String> unknown) {
+        List<KeptEasing> easings, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
+        easings = List.copyOf(easings);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -40,15 +42,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -58,11 +60,23 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, unknown);
+    }
+
+    public Project withEasings(List<KeptEasing> e) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, unknown);
+    }
+
+    /** With an easing kept under a name, in place of one that had it. */
+    public Project withEasing(KeptEasing kept) {
+        var all = new ArrayList<>(easings);
+        all.removeIf(e -> e.name().equals(kept.name()));
+        all.add(kept);
+        return withEasings(all);
     }
 
     public Project mapBoard(String sceneId, UnaryOperator<Board> change) {

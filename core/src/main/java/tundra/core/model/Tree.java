@@ -71,20 +71,6 @@ public final class Tree {
         return in;
     }
 
-    /** The first element that is as wanted, from the outermost and the back on; null for none. */
-    public static Element first(List<Element> in, java.util.function.Predicate<Element> wanted) {
-        for (Element e : in) {
-            if (wanted.test(e)) {
-                return e;
-            }
-            Element inner = first(e.children(), wanted);
-            if (inner != null) {
-                return inner;
-            }
-        }
-        return null;
-    }
-
     public static void each(List<Element> in, Consumer<Element> visit) {
         for (Element e : in) {
             visit.accept(e);

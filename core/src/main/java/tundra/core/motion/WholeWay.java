@@ -11,6 +11,7 @@ import tundra.core.geometry.Point;
 public final class WholeWay {
     /** A key passed within so many µs of a time is passed at it. */
     private static final long SAME = 20_000;
+    private static final long ROUNDED = 3;
     private static final int SAMPLES = 512;
     private static final double CLOSE = 0.002;
 
@@ -36,8 +37,9 @@ public final class WholeWay {
         out.add(keys.getFirst());
         for (int i = 1; i < n - 1; i++) {
             long passed = from + Math.round((to - from) * progressAt(track.shape().whole(), path.lengthTo(i) / path.length()));
-            long least = out.getLast().time() + 1, most = to - (n - 1 - i);
-            out.add(keys.get(i).at(Math.max(least, Math.min(most, passed))));
+            long least = out.getLast().time() + 1, most = to - (n - 1 - i), now = keys.get(i).time();
+            // what numbers written to a file lose changes nothing
+            out.add(Math.abs(now - passed) <= ROUNDED && now >= least && now <= most ? keys.get(i) : keys.get(i).at(Math.max(least, Math.min(most, passed))));
         }
         out.add(keys.getLast());
         return out.equals(keys) ? track : track.withKeys(out);

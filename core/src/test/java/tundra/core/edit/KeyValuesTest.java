@@ -48,22 +48,24 @@ class KeyValuesTest {
 
     @Test
     void aKeyRisesAloneOrWithTheChosenOnesAndKeepsWithinItsRange() {
-        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, -0.3))).containsExactly(0.2, 0.5, 0.5);
-        assertThat(opacities(KeyValues.shift(board, "main", List.of(opacity(0), opacity(1_000_000)), opacity(0), 0, 0.1)))
+        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, -0.3, false))).containsExactly(0.2, 0.5, 0.5);
+        // shown as %: 80 and 12.34 come to 92.3
+        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 0.1234, true)).get(1)).isCloseTo(0.923, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(opacities(KeyValues.shift(board, "main", List.of(opacity(0), opacity(1_000_000)), opacity(0), 0, 0.1, false)))
                 .satisfiesExactly(v -> assertThat(v).isCloseTo(0.3, within(1e-12)), v -> assertThat(v).isCloseTo(0.9, within(1e-12)), v -> assertThat(v).isEqualTo(0.5));
-        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 5))).containsExactly(0.2, 1.0, 0.5);
+        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 5, false))).containsExactly(0.2, 1.0, 0.5);
     }
 
     @Test
     void onlyTheHeldPartOfAPlaceMoves() {
-        Board b = KeyValues.shift(board, "main", Set.of(), new Keys.Ref("e", Properties.POSITION, 0), 1, 15);
+        Board b = KeyValues.shift(board, "main", Set.of(), new Keys.Ref("e", Properties.POSITION, 0), 1, 15, false);
         assertThat(b.main().track("e", Properties.POSITION).keys()).extracting(Key::value)
                 .containsExactly(new Point(10, 35), new Point(110, 20), new Point(50, 90));
     }
 
     @Test
     void coloursHaveNoNumberToRaise() {
-        Board b = KeyValues.shift(board, "main", Set.of(), new Keys.Ref("e", Properties.FILL, 0), 0, 100);
+        Board b = KeyValues.shift(board, "main", Set.of(), new Keys.Ref("e", Properties.FILL, 0), 0, 100, false);
         assertThat(b).isEqualTo(board);
     }
 

@@ -28,6 +28,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
 import tundra.core.model.Ids;
+import tundra.core.model.KeptEasing;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
@@ -43,7 +44,9 @@ import tundra.core.model.Trigger;
 import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
+import tundra.core.motion.EasingText;
 import tundra.core.motion.NamedEasing;
+import tundra.core.motion.PartEasing;
 import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 
@@ -70,13 +73,13 @@ class ProjectFileTest {
         t = keyed(t, Board.CANVAS, Properties.BACKGROUND, r);
         Asset wind = Asset.sound("wind.wav", "audio/wav", 900_000, ("sound " + seed).getBytes(StandardCharsets.UTF_8));
         t = t.withShown(elements.get(0).id(), new Span(10, 1_000_000)).withMarkers(List.of(new Marker(Ids.next(), "Läuft", 400_000)))
-                .withRange(new Span(0, 2_000_000)).withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 250_000, 0.5)));
+                .withRange(new Span(0, 2_000_000)).withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 250_000, 0.5, 1000, 20_000, 30_000, 400_000, seed % 2 == 0)));
         var reactions = List.of(new Reaction(Ids.next(), new Trigger.Tapped(elements.get(0).id()),
                 List.of(new Action.Move(Action.Verb.GO_TO, t.id(), 500_000), new Action.Move(Action.Verb.TOGGLE, t.id(), 0))));
         var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions,
                 List.of(new RulerLine(true, 12.5), new RulerLine(false, -3)));
         return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a, wind.hash(), wind),
-                List.of(new Swatch("Näve", color(r))), Map.of());
+                List.of(new Swatch("Näve", color(r))), List.of(new KeptEasing("Mein «weicher»", new PartEasing(EasingText.parse("bounce-out"), 0.25, 0.75))), Map.of());
     }
 
     private static Color color(Random r) {

@@ -41,11 +41,11 @@ class SheetGuessTest {
     }
 
     private static final List<Case> CASES = List.of(
-            new Case(Style.FREE, 5, 5, 64, 64, 0, 0), new Case(Style.FREE, 8, 1, 48, 72, 0, 0), new Case(Style.FREE, 1, 6, 90, 40, 0, 0),
+            new Case(Style.FREE, 5, 4, 64, 64, 0, 0), new Case(Style.FREE, 8, 1, 48, 72, 0, 0), new Case(Style.FREE, 1, 6, 90, 40, 0, 0),
             new Case(Style.FREE, 4, 3, 50, 60, 4, 4), new Case(Style.FREE, 6, 4, 40, 40, 0, 2), new Case(Style.FREE, 7, 2, 37, 53, 3, 0),
             new Case(Style.FREE, 4, 3, 64, 64, 0, 0, 0, 0, 0, 0, 2), new Case(Style.FREE, 12, 2, 32, 48, 2, 4),
             new Case(Style.PAPER, 5, 2, 60, 80, 0, 0), new Case(Style.PAPER, 3, 3, 70, 70, 6, 6), new Case(Style.PAPER, 10, 1, 30, 50, 1, 1),
-            new Case(Style.CARDS, 5, 5, 40, 40, 5, 3), new Case(Style.CARDS, 4, 2, 64, 48, 0, 1), new Case(Style.CARDS, 3, 4, 33, 47, 10, 7),
+            new Case(Style.CARDS, 6, 5, 40, 40, 5, 3), new Case(Style.CARDS, 4, 2, 64, 48, 0, 1), new Case(Style.CARDS, 3, 4, 33, 47, 10, 7),
             new Case(Style.CARDS, 6, 3, 30, 30, 2, 3, 13, 8, 4, 6, 0), new Case(Style.CARDS, 9, 1, 24, 60, 1, 2), new Case(Style.CARDS, 5, 4, 32, 32, 3, 3, 3, 3, 2, 2, 3),
             new Case(Style.FADING, 4, 4, 48, 48, 0, 0), new Case(Style.FADING, 6, 2, 40, 56, 0, 0), new Case(Style.FADING, 3, 5, 60, 36, 0, 0));
 
