@@ -7,6 +7,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -15,9 +17,13 @@ import tundra.app.command.Command;
 import tundra.app.studio.Desk;
 import tundra.core.edit.Keys;
 import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Values;
 
 /** Every command of the registry, with nothing and with many things selected: none fails, and whatever one changes one undo takes back. */
 class EveryCommandTest extends InWindow {
@@ -26,7 +32,8 @@ class EveryCommandTest extends InWindow {
 
     /** What is selected before a command runs. */
     enum Selected {
-        NOTHING, GROUP("Sled"), TEXT("Title"), FLIPBOOK("Hare"), SEVERAL("Sled", "Title", "Tower", "Hub"), KEYS("Sled");
+        NOTHING, GROUP("Sled"), TEXT("Title"), FLIPBOOK("Hare"), SEVERAL("Sled", "Title", "Tower", "Hub"), KEYS("Sled"),
+        HIDDEN("Tower"), LOCKED("Tower"), EMPTY_GROUP("Nothing in it"), UNSEEN("Tower"), WITHOUT_SIZE("Tower");
 
         private final String[] names;
 
@@ -37,10 +44,27 @@ class EveryCommandTest extends InWindow {
 
     private Project demo;
 
+    /** The demo piece with the odd things in it that a selection can be. */
+    private Project piece(Selected what) {
+        return demo.mapBoard(demo.scenes().getFirst().id(), b -> switch (what) {
+            case HIDDEN -> named(b, e -> e.withHidden(true));
+            case LOCKED -> named(b, e -> e.withLocked(true));
+            case UNSEEN -> named(b, e -> e.withRest(e.rest().with(Properties.OPACITY, 0.0)));
+            case WITHOUT_SIZE -> named(b, e -> e.withRest(e.rest().with(Properties.SCALE, new Point(0, 0))));
+            case EMPTY_GROUP -> b.withElements(Stream.concat(b.elements().stream(),
+                    Stream.of(new Element("odd", "Nothing in it", false, false, Values.NONE, new Content.Group(List.of(), new Point(0, 0), null)))).toList());
+            default -> b;
+        });
+    }
+
+    private static Board named(Board b, UnaryOperator<Element> change) {
+        return b.withElements(b.elements().stream().map(e -> e.name().equals("Tower") ? change.apply(e) : e).toList());
+    }
+
     /** On the interface thread. */
     private void select(Selected what, Desk desk) {
         t.w.playback.stop();
-        t.studio.open(demo, null);
+        t.studio.open(piece(what), null);
         t.studio.setDesk(desk);
         var ids = new ArrayList<String>();
         for (String n : what.names) {

@@ -316,7 +316,7 @@ class InTheHandTest extends InWindow {
     private List<Path> pictures(int n) throws Exception {
         var out = new ArrayList<Path>();
         for (int i = 1; i <= n; i++) {
-            var image = new BufferedImage(40, 30, BufferedImage.TYPE_INT_ARGB);
+            var image = new BufferedImage(60, 30, BufferedImage.TYPE_INT_ARGB);
             for (int x = 0; x < 4 * i; x++) {
                 image.setRGB(x, 10, 0xFF000000 | i * 20);
             }

@@ -60,8 +60,16 @@ class PathHandTest extends InWindow {
     }
 
     private void drag(Point from, double dx, double dy) throws Exception {
+        // Ctrl keeps it from snapping; held from the press on, it would take the pivot
+        Point start = t.canvas(from.x(), from.y());
+        t.moveTo(start);
+        t.down();
         t.hold(KeyCode.CONTROL);
-        t.drag(t.canvas(from.x(), from.y()), t.canvas(from.x() + dx, from.y() + dy));
+        Point end = t.canvas(from.x() + dx, from.y() + dy);
+        for (int i = 1; i <= 6; i++) {
+            t.moveTo(start.lerp(end, i / 6.0));
+        }
+        t.up();
         t.letGo(KeyCode.CONTROL);
     }
 

@@ -20,6 +20,7 @@ import javafx.stage.Stage;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.RestingField;
+import tundra.app.widget.TallPane;
 import tundra.app.window.Asker;
 import tundra.app.window.MainWindow;
 import tundra.app.window.Workshop;
@@ -225,7 +226,22 @@ final class RealWindow implements AutoCloseable, Asker {
         settle();
     }
 
+    /** Scrolls the panel that holds a control until the control is in view, as a hand would with the wheel. */
+    private void bringIntoView(String id) throws Exception {
+        Node n = node(id);
+        fx(() -> {
+            for (Node up = n.getParent(); up != null; up = up.getParent()) {
+                if (up instanceof TallPane pane) {
+                    pane.reveal(n);
+                }
+            }
+            return null;
+        });
+        settle();
+    }
+
     void click(String id) throws Exception {
+        bringIntoView(id);
         click(middle(id));
         // not to be taken for a double click
         Thread.sleep(60);

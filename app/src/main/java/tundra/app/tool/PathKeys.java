@@ -2,6 +2,7 @@ package tundra.app.tool;
 
 import java.util.List;
 import tundra.app.studio.Studio;
+import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Paths;
 import tundra.core.edit.TimeText;
@@ -82,7 +83,7 @@ public final class PathKeys {
 
     /**
      * The key under the pointer: the one at the playhead before others, of those the nearest. One that lies where the element itself is
-     * taken hold of does not count while the playhead stands elsewhere, since a press there means the element.
+     * taken hold of does not count while the playhead stands elsewhere or edits go elsewhere, since a press there means the element.
      */
     private Key<Point> bead(Pointer p, Element e, MotionPath path, Affine m) {
         Frame.Placed placed = studio.frame().find(e.id());
@@ -93,7 +94,7 @@ public final class PathKeys {
             Point at = p.viewport().toView(m.apply(k.value()));
             double d = at.distance(p.view());
             // keys of a way with one easing stand where they are passed, which is seldom on a frame
-            boolean here = Math.abs(k.time() - studio.playhead()) <= (WholeWay.is(path.track()) ? studio.project().frameTime(1) / 2 : 0);
+            boolean here = studio.scope() == EditScope.KEY && Math.abs(k.time() - studio.playhead()) <= (WholeWay.is(path.track()) ? studio.project().frameTime(1) / 2 : 0);
             if (here && d <= REACH) {
                 return k;
             }

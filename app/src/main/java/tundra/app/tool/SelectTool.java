@@ -1,6 +1,7 @@
 package tundra.app.tool;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -45,10 +46,10 @@ public final class SelectTool implements Tool {
     private Cursor cursor = Cursor.DEFAULT;
     private Snapping.Snap snap = Snapping.Snap.NONE;
 
-    /** What the pointer is doing between press and release; a press that never moves may drop an element from the selection. */
+    /** What the pointer is doing between press and release; a press that never moves may change the selection. */
     private sealed interface Gesture {
         /** Nothing yet: it becomes a move once the pointer has gone far enough. */
-        record Press(Pointer at, boolean moves, String drops) implements Gesture {}
+        record Press(Pointer at, boolean moves, Collection<String> selects) implements Gesture {}
 
         record Move(Point from, Map<String, Point> positions, Rect bounds, Snapping snapping, Object merge) implements Gesture {}
 
@@ -169,7 +170,7 @@ public final class SelectTool implements Tool {
             if (studio.book().is() && p.clicks() < 2) {
                 // what lies around a drawing is out of reach while it is drawn; a double click leaves
                 under = List.of();
-            } else {
+            } else if (!under.isEmpty()) {
                 studio.enter(null);
             }
         }
@@ -187,7 +188,9 @@ public final class SelectTool implements Tool {
         String id = p.alt() ? beneath(under) : pick(under);
         if (p.shift()) {
             if (studio.selection().contains(id)) {
-                gesture = new Gesture.Press(p, true, id);
+                var rest = new LinkedHashSet<>(studio.selection());
+                rest.remove(id);
+                gesture = new Gesture.Press(p, true, rest);
                 return;
             }
             var next = new LinkedHashSet<>(studio.selection());
@@ -196,7 +199,9 @@ public final class SelectTool implements Tool {
         } else if (!studio.selection().contains(id)) {
             studio.select(List.of(id));
         }
-        gesture = new Gesture.Press(p, studio.selection().contains(id), null);
+        // of several, the one that is pressed stays when the press never moves
+        boolean one = !p.shift() && studio.selection().size() > 1;
+        gesture = new Gesture.Press(p, studio.selection().contains(id), one ? List.of(id) : studio.selection());
     }
 
     /** A double click: into a group, or to the words of a text. Says whether there was something to go to. */
@@ -397,10 +402,11 @@ public final class SelectTool implements Tool {
             var found = new LinkedHashSet<>(m.add() ? studio.selection() : List.<String>of());
             found.addAll(HitTest.meeting(studio.frame(), studio.inside(), Rect.of(m.from(), m.to())));
             studio.select(found);
-        } else if (gesture instanceof Gesture.Press press && press.drops() != null) {
-            var left = new LinkedHashSet<>(studio.selection());
-            left.remove(press.drops());
-            studio.select(left);
+        } else if (gesture instanceof Gesture.Marquee m && !m.add() && studio.inside() != null && !studio.book().is()) {
+            // a press on nothing that marks nothing leaves the group
+            studio.enter(null);
+        } else if (gesture instanceof Gesture.Press press) {
+            studio.select(press.selects());
         }
         gesture = null;
         snap = Snapping.Snap.NONE;

@@ -77,7 +77,10 @@ public class TallPane extends Region {
     }
 
     /** Scrolls so far that a node of the content is seen. */
-    private void reveal(Node node) {
+    public void reveal(Node node) {
+        if (bar == null) {
+            return;
+        }
         for (Node n = node; n != null; n = n.getParent()) {
             if (n == content) {
                 Bounds at = sceneToLocal(node.localToScene(node.getBoundsInLocal()));
