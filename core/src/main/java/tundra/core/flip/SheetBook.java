@@ -36,9 +36,7 @@ public final class SheetBook {
         for (int i = 0; i < pictures.size(); i++) {
             Asset a = pictures.get(i);
             if (a != null) {
-                var picture = new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, box.times(0.5))
-                        .with(Properties.SIZE, new Point(a.width(), a.height())));
-                drawings.add(new Drawing(Flipbook.blank("Drawing " + (drawings.size() + 1), box).withChildren(List.of(picture)), i * hold, hold));
+                drawings.add(drawing(drawings.size() + 1, box, picture(a, box), i * hold, hold));
             }
         }
         return new Element(name, new Flipbook(drawings, box, rate, Flipbook.Ending.LOOP), Values.NONE.with(Properties.POSITION, at));
@@ -71,7 +69,7 @@ public final class SheetBook {
         var drawings = new ArrayList<Drawing>();
         for (Element e : pictures) {
             Element own = e.withId(Ids.next()).with(Properties.POSITION, box.times(0.5)).with(Properties.PIVOT, new Point(0.5, 0.5));
-            drawings.add(new Drawing(Flipbook.blank("Drawing " + (drawings.size() + 1), box).withChildren(List.of(own)), drawings.size() * hold, hold));
+            drawings.add(drawing(drawings.size() + 1, box, own, drawings.size() * hold, hold));
         }
         return new Element(name, new Flipbook(drawings, box, rate, Flipbook.Ending.LOOP), Values.NONE.with(Properties.POSITION, at));
     }
@@ -80,11 +78,17 @@ public final class SheetBook {
     public static List<Drawing> drawings(Flipbook book, List<Asset> pictures, int hold) {
         var out = new ArrayList<Drawing>();
         for (Asset a : pictures) {
-            var picture = new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, book.box().times(0.5))
-                    .with(Properties.SIZE, new Point(a.width(), a.height())));
-            out.add(new Drawing(Flipbook.blank("Drawing " + (book.drawings().size() + out.size() + 1), book.box()).withChildren(List.of(picture)), out.size() * hold, hold));
+            out.add(drawing(book.drawings().size() + out.size() + 1, book.box(), picture(a, book.box()), out.size() * hold, hold));
         }
         return out;
+    }
+
+    private static Element picture(Asset a, Point box) {
+        return new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, box.times(0.5)).with(Properties.SIZE, new Point(a.width(), a.height())));
+    }
+
+    private static Drawing drawing(int number, Point box, Element picture, int start, int hold) {
+        return new Drawing(Flipbook.blank("Drawing " + number, box).withChildren(List.of(picture)), start, hold);
     }
 
     /** A picture element that shows another file as high as the one before, with its own proportions. */
