@@ -80,6 +80,7 @@ public final class CanvasView extends Pane {
         pulse = new AnimationTimer() {
             @Override
             public void handle(long now) {
+                settling = Math.max(0, settling - 1);
                 refresh();
             }
         };
@@ -153,6 +154,8 @@ public final class CanvasView extends Pane {
     private record Fit(double width, double free, Point size, Desk desk) {}
 
     private Fit fit;
+    /** Pulses left in which another desk's panels may still take their room. */
+    private int settling;
 
     public void fit() {
         fitted = true;
@@ -197,7 +200,7 @@ public final class CanvasView extends Pane {
             // what comes and goes below the canvas leaves it where it is as long as there is room
             var now = new Fit(getWidth(), free, studio.board().size(), studio.desk());
             double top = viewport.origin().y(), bottom = top + studio.board().size().y() * viewport.zoom();
-            if (!now.equals(fit) || top < GAP - 1 || bottom > getHeight() - GAP + 1) {
+            if (!now.equals(fit) || settling > 0 || top < GAP - 1 || bottom > getHeight() - GAP + 1) {
                 viewport = Viewport.fit(studio.board().size(), fitArea());
                 fit = now;
             }
@@ -225,6 +228,9 @@ public final class CanvasView extends Pane {
                 || what.contains(Aspect.DOCUMENT) && fitted) {
             if (what.contains(Aspect.SCENE)) {
                 fitted = true;
+            }
+            if (what.contains(Aspect.DESK)) {
+                settling = 3;
             }
             resized();
         }

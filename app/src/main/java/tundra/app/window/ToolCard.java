@@ -11,7 +11,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Press;
 
-/** The tools in one upright card at the canvas's left edge, on every desk that has a canvas; in two columns where the window is low. */
+/** The tools in one upright card at the canvas's left edge, on every desk that has a canvas; in several columns where the window is low. */
 final class ToolCard extends FlowPane {
     /** In px; the side is what the style sheet makes of a tool. */
     private static final double SIDE = 32, GAP = 3, PADDING = 5;
@@ -47,14 +47,21 @@ final class ToolCard extends FlowPane {
         fitTo(1000);
     }
 
+    private int rows(int columns) {
+        return (tools + columns - 1) / columns;
+    }
+
     private static double height(int rows) {
         return rows * (SIDE + GAP) - GAP + 2 * PADDING;
     }
 
-    /** Takes one column where a height has room for it, else two. */
+    /** Takes as few columns as a height has room for, four at most. */
     void fitTo(double room) {
-        int rows = height(tools) <= room - 2 * MARGIN ? tools : (tools + 1) / 2;
-        int columns = rows == tools ? 1 : 2;
+        int columns = 1;
+        while (columns < 4 && height(rows(columns)) > room - 2 * MARGIN) {
+            columns++;
+        }
+        int rows = rows(columns);
         setPrefWrapLength(height(rows) - 2 * PADDING);
         setPrefSize(columns * (SIDE + GAP) - GAP + 2 * PADDING, height(rows));
         setMinSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
