@@ -56,8 +56,8 @@ public final class PaintField extends HBox {
         hex.setMinWidth(HEX_WIDTH);
         hex.setMaxWidth(Double.MAX_VALUE);
         setHgrow(hex, Priority.ALWAYS);
-        alpha.setPrefWidth(50);
-        alpha.setMinWidth(50);
+        alpha.setPrefWidth(60);
+        alpha.setMinWidth(60);
         getChildren().addAll(swatch, hex, alpha);
         alpha.onChange((v, merge) -> change(paint.main().withAlpha((int) Math.round(Math.max(0, Math.min(100, v)) * 2.55)), merge));
     }
