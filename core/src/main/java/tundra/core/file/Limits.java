@@ -6,8 +6,9 @@ public final class Limits {
     public static final String MIME = "application/x-tundra";
     /** Entries of the zip. */
     public static final int ENTRIES = 10_000;
-    /** Bytes of one unpacked entry, and of all. */
-    public static final long ENTRY_BYTES = 256L << 20;
+    /** Bytes of one entry that is stored as it is, of one that is packed, and of all. */
+    public static final long ENTRY_BYTES = 512L << 20;
+    public static final long PACKED_BYTES = 256L << 20;
     public static final long ALL_BYTES = 1L << 30;
     /** Nesting of the JSON. A group takes two levels. */
     public static final int DEPTH = 200;

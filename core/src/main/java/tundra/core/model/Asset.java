@@ -1,5 +1,7 @@
 package tundra.core.model;
 
+import java.io.IOException;
+import java.io.InputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
@@ -50,8 +52,22 @@ public record Asset(String hash, String name, String mediaType, int width, int h
     }
 
     public static String hash(byte[] data) {
+        return HexFormat.of().formatHex(sha256().digest(data));
+    }
+
+    /** The hash of what a stream still holds, which is read and not kept. */
+    public static String hash(InputStream in) throws IOException {
+        MessageDigest sha = sha256();
+        byte[] some = new byte[1 << 16];
+        for (int n; (n = in.read(some)) >= 0; ) {
+            sha.update(some, 0, n);
+        }
+        return HexFormat.of().formatHex(sha.digest());
+    }
+
+    private static MessageDigest sha256() {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(data));
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);
         }

@@ -1,0 +1,209 @@
+package tundra.core.file;
+
+import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.zip.CRC32;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import tundra.core.model.Asset;
+import tundra.core.model.Project;
+
+/** The zip around a project: {@code mimetype}, {@code project.json} and {@code assets/HASH.ending}. Read and written as a stream. */
+final class ProjectZip {
+    private static final byte[] MIME = Limits.MIME.getBytes(StandardCharsets.US_ASCII);
+    private static final String ASSETS = "assets/";
+    /** How far from its end a zip's directory can end, by the length of the comment behind it. */
+    private static final int TAIL = 22 + 65_535;
+
+    private ProjectZip() {}
+
+    /** What becomes of the bytes of a brought-in file. */
+    interface Keeper {
+        /** @param most how many bytes it may have */
+        byte[] take(String hash, ZipEntry entry, InputStream bytes, long most) throws IOException;
+    }
+
+    /** The project of a zip's bytes. */
+    static Project read(byte[] zip) throws FileProblem {
+        try {
+            return read(new ByteArrayInputStream(zip), Arrays.copyOfRange(zip, Math.max(0, zip.length - TAIL), zip.length), zip.length,
+                    (hash, e, in, most) -> bounded(e, in, most, zip.length));
+        } catch (FileProblem e) {
+            throw e;
+        } catch (IOException e) {
+            throw new FileProblem("it is damaged or cut short", e);
+        }
+    }
+
+    /** The project of a file. */
+    static Project read(Path file) throws IOException {
+        long size = Files.size(file);
+        return read(file, (hash, e, in, most) -> bounded(e, in, most, size));
+    }
+
+    /** Reads what was just written anew, with the brought-in files of the project that was written instead of copies of them. */
+    static Project check(Path file, Project written) throws IOException {
+        return read(file, (hash, e, in, most) -> {
+            Asset a = written.assets().get(hash);
+            if (a == null || !Asset.hash(in).equals(hash)) {
+                throw new FileProblem("a file of the shelf did not come out as it went in");
+            }
+            return a.data();
+        });
+    }
+
+    private static Project read(Path file, Keeper keeper) throws IOException {
+        try (var in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
+            return read(in, tail(file), Files.size(file), keeper);
+        }
+    }
+
+    private static byte[] tail(Path file) throws IOException {
+        try (var ch = FileChannel.open(file)) {
+            var end = ByteBuffer.allocate((int) Math.min(TAIL, ch.size()));
+            ch.position(ch.size() - end.capacity());
+            while (end.hasRemaining() && ch.read(end) >= 0) {
+                continue;
+            }
+            return end.array();
+        }
+    }
+
+    private static Project read(InputStream bytes, byte[] tail, long size, Keeper keeper) throws IOException {
+        if (tail.length == 0) {
+            throw new FileProblem("it is empty");
+        }
+        bytes.mark(2);
+        if (bytes.read() != 'P' || bytes.read() != 'K') {
+            throw new FileProblem("it is not a Tundra project");
+        }
+        bytes.reset();
+        byte[] mime = null, json = null;
+        var data = new HashMap<String, byte[]>();
+        Set<String> names = new HashSet<>();
+        long all = 0;
+        try (var in = new ZipInputStream(bytes)) {
+            for (ZipEntry e; (e = in.getNextEntry()) != null; ) {
+                String name = e.getName();
+                allowed(name, names);
+                long most = Math.min(Limits.ENTRY_BYTES, Limits.ALL_BYTES - all);
+                byte[] content;
+                if (name.startsWith(ASSETS)) {
+                    String hash = name.substring(ASSETS.length()).replaceFirst("\\.[a-z0-9]+$", "");
+                    content = keeper.take(hash, e, in, most);
+                    data.put(hash, content);
+                } else {
+                    content = bounded(e, in, most, size);
+                    mime = name.equals("mimetype") ? content : mime;
+                    json = name.equals("project.json") ? content : json;
+                }
+                all += content.length;
+            }
+        } catch (FileProblem e) {
+            throw e;
+        } catch (IOException | IllegalArgumentException e) {
+            throw new FileProblem("it is damaged or cut short", e);
+        }
+        if (!hasDirectory(tail)) {
+            throw new FileProblem("it is damaged or cut short");
+        }
+        if (mime == null || !Arrays.equals(mime, MIME) || json == null) {
+            throw new FileProblem("it is a zip file, but not a Tundra project");
+        }
+        return project(json, data);
+    }
+
+    private static Project project(byte[] json, Map<String, byte[]> data) throws FileProblem {
+        try {
+            return ProjectReader.read(json, data);
+        } catch (IllegalArgumentException | StackOverflowError e) {
+            throw new FileProblem("it does not hold a valid project (" + e.getMessage() + ")", e);
+        }
+    }
+
+    private static void allowed(String name, Set<String> names) throws FileProblem {
+        if (name.startsWith("/") || name.contains("..") || name.contains("\\") || name.contains(":") || name.length() > 200) {
+            throw new FileProblem("it holds an entry with a forbidden name (" + name.substring(0, Math.min(60, name.length())) + ")");
+        }
+        if (!names.add(name)) {
+            throw new FileProblem("it holds two entries of the same name");
+        }
+        if (names.size() > Limits.ENTRIES) {
+            throw new FileProblem("it holds more than " + Limits.ENTRIES + " entries");
+        }
+    }
+
+    /** A whole zip ends with its directory's end record; a file that was cut off doesn't. */
+    private static boolean hasDirectory(byte[] tail) {
+        for (int i = tail.length - 22; i >= 0; i--) {
+            if (tail[i] == 'P' && tail[i + 1] == 'K' && tail[i + 2] == 5 && tail[i + 3] == 6) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** An entry's bytes, at once in an array of the right size where the entry tells it and the zip is long enough for it. */
+    private static byte[] bounded(ZipEntry e, InputStream in, long most, long zip) throws IOException {
+        if (e.getMethod() == ZipEntry.STORED && e.getSize() >= 0 && e.getSize() <= Math.min(most, zip)) {
+            byte[] bytes = new byte[(int) e.getSize()];
+            if (in.readNBytes(bytes, 0, bytes.length) == bytes.length && in.read() < 0) {
+                return bytes;
+            }
+            throw new FileProblem("it is damaged or cut short");
+        }
+        long bound = Math.min(most, Limits.PACKED_BYTES);
+        byte[] bytes = in.readNBytes((int) bound + 1);
+        if (bytes.length > bound) {
+            throw new FileProblem("it unpacks to more than Tundra reads");
+        }
+        return bytes;
+    }
+
+    /** Writes the zip; the same project always gives the same bytes. */
+    static void write(Project project, OutputStream out) throws IOException {
+        var zip = new ZipOutputStream(out);
+        stored(zip, "mimetype", MIME);
+        zip.putNextEntry(plain("project.json"));
+        zip.write(ProjectWriter.write(project).getBytes(StandardCharsets.UTF_8));
+        var written = new HashSet<String>();
+        for (Asset a : project.assets().values()) {
+            if (written.add(a.hash())) {
+                stored(zip, ASSETS + a.hash() + "." + a.ending(), a.data());
+            }
+        }
+        zip.finish();
+        zip.flush();
+    }
+
+    private static ZipEntry plain(String name) {
+        var e = new ZipEntry(name);
+        e.setTimeLocal(java.time.LocalDateTime.of(2000, 1, 1, 0, 0));
+        return e;
+    }
+
+    private static void stored(ZipOutputStream zip, String name, byte[] data) throws IOException {
+        var e = plain(name);
+        var crc = new CRC32();
+        crc.update(data);
+        e.setMethod(ZipEntry.STORED);
+        e.setSize(data.length);
+        e.setCrc(crc.getValue());
+        zip.putNextEntry(e);
+        zip.write(data);
+    }
+}

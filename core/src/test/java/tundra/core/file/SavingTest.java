@@ -1,0 +1,170 @@
+package tundra.core.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Ids;
+import tundra.core.model.Project;
+import tundra.core.model.Values;
+
+/** What is saved opens, and nothing that goes wrong while saving costs the old file. */
+class SavingTest {
+    @TempDir
+    private Path folder;
+
+    private static Project empty(String name) {
+        return Project.empty(name, new Point(100, 100), 24);
+    }
+
+    private static Project with(Project p, Element e) {
+        return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(e)));
+    }
+
+    private List<String> names() throws Exception {
+        try (var all = Files.list(folder)) {
+            return all.map(p -> p.getFileName().toString()).sorted().toList();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"image/png", "image/jpeg", "image/webp", "image/gif", "audio/wav", "audio/mpeg", "audio/ogg", "audio/flac", "audio/mp4", "font/ttf", "font/otf"})
+    void everyKindOfFileOnTheShelfIsThereAgain(String type) throws Exception {
+        byte[] data = new byte[5000];
+        new Random(7).nextBytes(data);
+        var asset = new Asset(Asset.hash(data), "thing", type, 10, 10, 1000, data);
+        Path file = folder.resolve("a.tundra");
+        ProjectFile.write(empty("Shelf").withAsset(asset), file);
+        Asset back = ProjectFile.read(file).assets().get(asset.hash());
+        assertThat(back.mediaType()).isEqualTo(type);
+        assertThat(back.data()).isEqualTo(data);
+    }
+
+    @Test
+    void whatCouldNotBeOpenedAgainDoesNotReplaceTheFile() throws Exception {
+        Path file = folder.resolve("a.tundra");
+        ProjectFile.write(empty("Before"), file);
+        byte[] before = Files.readAllBytes(file);
+        Element e = new Element("Deep", new Content.Rectangle(), Values.NONE);
+        for (int i = 0; i < 120; i++) {
+            e = new Element(Ids.next(), "Group " + i, false, false, Values.NONE, new Content.Group(List.of(e), new Point(1, 1), null));
+        }
+        Project deep = with(empty("After"), e);
+        assertThatThrownBy(() -> ProjectFile.write(deep, file)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("was not saved").hasMessageContaining("The file is as it was").hasMessageContaining("a.tundra.unsaved");
+        assertThat(Files.readAllBytes(file)).isEqualTo(before);
+        assertThat(names()).containsExactly("a.tundra", "a.tundra.unsaved");
+        assertThat(Files.size(folder.resolve("a.tundra.unsaved"))).isGreaterThan(1000);
+        // the next save goes on as ever
+        ProjectFile.write(empty("After"), file);
+        assertThat(ProjectFile.read(file).name()).isEqualTo("After");
+    }
+
+    @Test
+    void aLinkIsFollowedAndRightsStay() throws Exception {
+        Path real = Files.createDirectories(folder.resolve("elsewhere")).resolve("real.tundra"), link = folder.resolve("link.tundra");
+        ProjectFile.write(empty("One"), real);
+        Files.setPosixFilePermissions(real, PosixFilePermissions.fromString("rw-r-----"));
+        Files.createSymbolicLink(link, real);
+        ProjectFile.write(empty("Two"), link);
+        assertThat(Files.isSymbolicLink(link)).isTrue();
+        assertThat(ProjectFile.read(real).name()).isEqualTo("Two");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(real))).isEqualTo("rw-r-----");
+        assertThat(ProjectFile.read(folder.resolve("elsewhere/real.tundra.previous")).name()).isEqualTo("One");
+        // a link to a file that isn't there yet
+        Path loose = folder.resolve("loose.tundra");
+        Files.createSymbolicLink(loose, Path.of("elsewhere", "new.tundra"));
+        ProjectFile.write(empty("Three"), loose);
+        assertThat(Files.isSymbolicLink(loose)).isTrue();
+        assertThat(ProjectFile.read(folder.resolve("elsewhere/new.tundra")).name()).isEqualTo("Three");
+    }
+
+    @Test
+    void longNamesAreSavedAndTheirVersionBefore() throws Exception {
+        Path file = folder.resolve("n".repeat(241) + ".tundra");
+        ProjectFile.write(empty("One"), file);
+        ProjectFile.write(empty("Two"), file);
+        assertThat(ProjectFile.read(file).name()).isEqualTo("Two");
+        assertThat(names()).hasSize(2).anyMatch(n -> n.endsWith(".previous"));
+        Path umlauts = folder.resolve("ö".repeat(120) + ".tundra");
+        ProjectFile.write(empty("One"), umlauts);
+        ProjectFile.write(empty("Two"), umlauts);
+        assertThat(ProjectFile.read(umlauts).name()).isEqualTo("Two");
+    }
+
+    @Test
+    void leftOversOfKilledSavesAreSweptAndThoseOfRunningOnesAreNot() throws Exception {
+        Path file = folder.resolve("a.tundra"), dead = Files.write(folder.resolve(".tundra-dead.saving"), new byte[99]);
+        Path running = folder.resolve(".tundra-running.saving"), other = Files.write(folder.resolve(".mine.saving"), new byte[9]);
+        try (var ch = java.nio.channels.FileChannel.open(running, java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.WRITE); var lock = ch.lock()) {
+            ProjectFile.write(empty("One"), file);
+            assertThat(dead).doesNotExist();
+            assertThat(running).exists();
+            assertThat(other).exists();
+        }
+        ProjectFile.write(empty("Two"), file);
+        assertThat(running).doesNotExist();
+    }
+
+    @Test
+    void savingThatIsKilledLeavesAWholeFile() throws Exception {
+        byte[] noise = new byte[4 << 20];
+        new Random(3).nextBytes(noise);
+        Path file = folder.resolve("a.tundra");
+        ProjectFile.write(empty("Start").withAsset(new Asset(Asset.hash(noise), "noise", "audio/wav", 0, 0, 1000, noise)), file);
+        int killed = 0;
+        var random = new Random(11);
+        for (int i = 0; i < 20; i++) {
+            Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+                    SavesOnAndOn.class.getName(), file.toString()).redirectErrorStream(true).start();
+            var told = new java.io.BufferedReader(new java.io.InputStreamReader(p.getInputStream(), java.nio.charset.StandardCharsets.UTF_8));
+            assertThat(told.readLine()).isEqualTo("saving");
+            // not a wait for anything: the moment of the kill is meant to be any
+            Thread.sleep(random.nextInt(120));
+            killed += p.isAlive() ? 1 : 0;
+            p.destroyForcibly().waitFor();
+            assertThat(ProjectFile.read(file).assets()).hasSize(1);
+            Path before = folder.resolve("a.tundra.previous");
+            if (Files.exists(before)) {
+                assertThat(ProjectFile.read(before).assets()).hasSize(1);
+            }
+        }
+        assertThat(killed).isEqualTo(20);
+        ProjectFile.write(ProjectFile.read(file), file);
+        assertThat(names()).containsExactly("a.tundra", "a.tundra.previous");
+    }
+
+    /** Run as a process of its own, to be killed. */
+    static final class SavesOnAndOn {
+        public static void main(String[] args) throws Exception {
+            Path file = Path.of(args[0]);
+            Project p = ProjectFile.read(file);
+            System.out.println("saving");
+            for (int i = 0; ; i++) {
+                ProjectFile.write(p.withName("Version " + i), file);
+            }
+        }
+    }
+
+    @Test
+    void whatCantBeWrittenIsSaidInOneSentence() throws Exception {
+        assertThatThrownBy(() -> ProjectFile.write(empty("A"), folder)).hasMessageContaining("it is a folder");
+        Path file = Files.write(folder.resolve("file"), new byte[3]);
+        assertThatThrownBy(() -> ProjectFile.write(empty("A"), file.resolve("a.tundra"))).isInstanceOf(FileProblem.class).hasMessageContaining("can't be saved");
+        var bad = new ArrayList<String>(names());
+        assertThat(bad).containsExactly("file");
+    }
+}
