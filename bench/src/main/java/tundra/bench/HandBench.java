@@ -376,11 +376,6 @@ public final class HandBench implements Asker {
     }
 
     @Override
-    public Optional<String> words(String title, String label, String start) {
-        return Optional.empty();
-    }
-
-    @Override
     public Optional<NewPiece> newPiece() {
         return Optional.empty();
     }

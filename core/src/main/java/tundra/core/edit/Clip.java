@@ -72,8 +72,9 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
 
     /** @param among whose names they may not take, with those of all that lies in them */
     public Pasted paste(Board board, List<Element> among, Point offset) {
-        Set<String> names = new HashSet<>();
-        Tree.each(among, e -> names.add(e.name()));
+        Set<String> taken = new HashSet<>();
+        Tree.each(among, e -> taken.add(e.name()));
+        var names = new FreeNames(taken);
         var ids = new HashMap<String, String>();
         var fresh = elements.stream().map(e -> renewed(e, ids, names)).toList();
         var all = new ArrayList<>(board.elements());
@@ -111,12 +112,10 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         return all.size() == b.reactions().size() ? b : b.withReactions(all);
     }
 
-    private static Element renewed(Element e, Map<String, String> ids, Set<String> names) {
+    private static Element renewed(Element e, Map<String, String> ids, FreeNames names) {
         String id = Ids.next();
         ids.put(e.id(), id);
-        String name = Names.free(names, e.name());
-        names.add(name);
-        Element copy = e.withId(id).withName(name);
+        Element copy = e.withId(id).withName(names.take(e.name()));
         return e.children().isEmpty() ? copy : copy.withChildren(e.children().stream().map(c -> renewed(c, ids, names)).toList());
     }
 

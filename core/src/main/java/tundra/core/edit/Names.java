@@ -17,16 +17,7 @@ public final class Names {
     }
 
     public static String free(Set<String> taken, String wanted) {
-        String base = wanted.isBlank() ? "Element" : wanted.strip();
-        if (!taken.contains(base)) {
-            return base;
-        }
-        String stem = base.replaceFirst(" \\d+$", "");
-        int n = 2;
-        while (taken.contains(stem + " " + n)) {
-            n++;
-        }
-        return stem + " " + n;
+        return new FreeNames(taken).take(wanted);
     }
 
     public static Board rename(Board board, String id, String wanted) {

@@ -10,8 +10,10 @@ public final class Limits {
     public static final long ENTRY_BYTES = 512L << 20;
     public static final long PACKED_BYTES = 256L << 20;
     public static final long ALL_BYTES = 1L << 30;
-    /** Nesting of the JSON. A group takes two levels. */
-    public static final int DEPTH = 200;
+    /** Groups in groups. */
+    public static final int NESTING = 200;
+    /** Nesting of the JSON. A group takes two levels, a drawing of a flipbook four. */
+    public static final int DEPTH = 4 * NESTING + 50;
     public static final int ELEMENTS = 100_000;
     public static final int NODES = 2_000_000;
     public static final int KEYS = 2_000_000;

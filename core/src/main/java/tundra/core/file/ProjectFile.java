@@ -61,6 +61,9 @@ public final class ProjectFile {
         } catch (SafeReplace.Unfit e) {
             throw new FileProblem("“" + name + "” was not saved: what was written can't be opened again (" + e.getMessage()
                     + "). The file is as it was, what was written is kept beside it as “" + e.kept.getFileName() + "”, and the project is still open: undo the last steps and save again.", e);
+        } catch (FileProblem e) {
+            throw new FileProblem("“" + name + "” was not saved: " + e.getMessage()
+                    + ". The file is as it was and the project is still open: undo the last steps and save again.", e);
         } catch (IOException e) {
             throw new FileProblem("“" + name + "” can't be saved in " + file.toAbsolutePath().getParent() + " (" + reason(e)
                     + "). The project is still open; save it to another folder.", e);

@@ -19,6 +19,7 @@ import java.util.zip.CRC32;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
+import tools.jackson.core.JacksonException;
 import tundra.core.model.Asset;
 import tundra.core.model.Project;
 
@@ -179,7 +180,7 @@ final class ProjectZip {
         var zip = new ZipOutputStream(out);
         stored(zip, "mimetype", MIME);
         zip.putNextEntry(plain("project.json"));
-        zip.write(ProjectWriter.write(project).getBytes(StandardCharsets.UTF_8));
+        zip.write(json(project));
         var written = new HashSet<String>();
         for (Asset a : project.assets().values()) {
             if (written.add(a.hash())) {
@@ -188,6 +189,14 @@ final class ProjectZip {
         }
         zip.finish();
         zip.flush();
+    }
+
+    private static byte[] json(Project project) throws FileProblem {
+        try {
+            return ProjectWriter.write(project).getBytes(StandardCharsets.UTF_8);
+        } catch (JacksonException | StackOverflowError e) {
+            throw new FileProblem("its groups lie deeper in each other than a file can hold", e);
+        }
     }
 
     private static ZipEntry plain(String name) {

@@ -5,7 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import tundra.core.edit.Names;
+import tundra.core.edit.FreeNames;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
@@ -37,11 +37,11 @@ public final class ArtPlacing {
         for (var a : art.assets().values()) {
             p = p.withAsset(a);
         }
-        var taken = new HashSet<String>();
-        List<Element> all = art.elements().stream().map(e -> named(e, taken)).toList();
+        var names = new FreeNames(List.of());
+        List<Element> all = art.elements().stream().map(e -> named(e, names)).toList();
         if (k < 1) {
             var content = new Content.Group(all, art.size());
-            all = List.of(new Element(Names.free(taken, "Drawing"), content, Values.NONE.with(Properties.POSITION, size.times(0.5))
+            all = List.of(new Element(names.take("Drawing"), content, Values.NONE.with(Properties.POSITION, size.times(0.5))
                     .with(Properties.SCALE, new Point(k, k))));
         }
         var elements = all;
@@ -56,9 +56,9 @@ public final class ArtPlacing {
         double k = Math.min(1, Math.min(board.size().x() / Math.max(1, art.size().x()), board.size().y() / Math.max(1, art.size().y())));
         Set<String> taken = new HashSet<>();
         Tree.each(board.elements(), e -> taken.add(e.name()));
-        String free = Names.free(taken, name);
-        taken.add(free);
-        List<Element> inside = art.elements().stream().map(e -> named(e, taken)).toList();
+        var names = new FreeNames(taken);
+        String free = names.take(name);
+        List<Element> inside = art.elements().stream().map(e -> named(e, names)).toList();
         Element e;
         if (inside.size() == 1 && k == 1) {
             e = inside.getFirst().withName(free);
@@ -76,11 +76,9 @@ public final class ArtPlacing {
         return e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by));
     }
 
-    private static Element named(Element e, Set<String> taken) {
-        String name = Names.free(taken, e.name());
-        taken.add(name);
-        UnaryOperator<Element> inner = c -> named(c, taken);
-        return e.withName(name).content() instanceof Content.Group
-                ? e.withName(name).withChildren(e.children().stream().map(inner).toList()) : e.withName(name);
+    private static Element named(Element e, FreeNames names) {
+        Element own = e.withName(names.take(e.name()));
+        UnaryOperator<Element> inner = c -> named(c, names);
+        return own.content() instanceof Content.Group ? own.withChildren(e.children().stream().map(inner).toList()) : own;
     }
 }

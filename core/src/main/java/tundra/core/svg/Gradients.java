@@ -17,6 +17,8 @@ import tundra.core.model.Paint;
 
 /** Reads gradients, with what they take from others by reference. */
 final class Gradients {
+    /** Gradients whose ends lie so many boxes away aren't told from a colour. */
+    private static final double FAR = 1e5;
     private final Map<String, Element> ids;
     private final Style style;
 
@@ -80,7 +82,11 @@ final class Gradients {
             default -> Gradient.Spread.PAD;
         };
         var g = new Gradient(linear ? Gradient.Kind.LINEAR : Gradient.Kind.RADIAL, Point.ZERO, new Point(1, 0), new Point(0, 1), focus, spread, stops);
-        return g.through(all, new Point(box.width(), box.height()));
+        Gradient placed = g.through(all, new Point(box.width(), box.height()));
+        // on a box that is next to nothing beside it one colour of it is seen
+        double far = java.util.stream.Stream.of(placed.start(), placed.end(), placed.side(), placed.focus())
+                .mapToDouble(p -> Math.max(Math.abs(p.x()), Math.abs(p.y()))).max().orElse(0);
+        return far < FAR ? placed : stops.get(stops.size() / 2).color();
     }
 
     private List<Element> chain(Element e) {

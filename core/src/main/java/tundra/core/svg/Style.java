@@ -18,27 +18,86 @@ final class Style {
     private static final Set<String> OWN = Set.of("opacity", "display", "stop-color", "stop-opacity", "clip-path", "mask", "filter", "marker-start",
             "marker-mid", "marker-end", "marker", "mix-blend-mode", "transform", "overflow", "baseline-shift", "dominant-baseline", "vector-effect",
             "isolation", "text-decoration");
-    private static final Pattern RULE = Pattern.compile("([^{}]+)\\{([^{}]*)}");
     private static final Pattern PART = Pattern.compile("([.#]?)([\\w-]+)|\\*");
-    private final List<Rule> rules = new ArrayList<>();
+    private static final int RULES = 5000, SELECTOR = 1000;
+    /** Rules by what the element itself must have: a class, an id or a name with its sign, or * for any. */
+    private final Map<String, List<Rule>> rules = new HashMap<>();
+    private int count;
 
-    private record Rule(String[] steps, int weight, Map<String, String> declarations) {}
+    /** One part of a compound selector, such as .big, #hut or rect. */
+    private record Part(String sign, String name) {
+        boolean fits(Element e) {
+            return switch (sign) {
+                case "." -> List.of(e.getAttribute("class").split("\\s+")).contains(name);
+                case "#" -> e.getAttribute("id").equals(name);
+                default -> Style.name(e).equals(name);
+            };
+        }
+    }
+
+    /** @param steps the compounds from the outermost to the element's own; each is met when all its parts are */
+    private record Rule(List<List<Part>> steps, int weight, int order, Map<String, String> declarations) {}
 
     void add(String sheet) {
-        String text = sheet.replaceAll("(?s)/\\*.*?\\*/", "").replaceAll("<!--|-->", "").replaceAll("@[^{};]*;", "");
-        Matcher m = RULE.matcher(text);
-        while (m.find() && rules.size() < 5000) {
+        for (StyleSheet.Rule r : StyleSheet.rules(sheet, RULES - count)) {
             var declarations = new HashMap<String, String>();
-            SvgText.declarations(m.group(2), declarations);
-            for (String selector : m.group(1).split(",")) {
-                String s = selector.strip().replace(">", " ");
-                if (!s.isEmpty() && s.matches("[\\w\\s.#*-]+")) {
-                    int weight = s.replaceAll("[^#]", "").length() * 100 + s.replaceAll("[^.]", "").length() * 10
-                            + (int) Pattern.compile("(^|\\s)[a-zA-Z]").matcher(s).results().count();
-                    rules.add(new Rule(s.split("\\s+"), weight, declarations));
-                }
+            SvgText.declarations(r.body(), declarations);
+            for (String selector : r.selectors().split(",")) {
+                add(selector.strip().replace('>', ' '), declarations);
             }
         }
+    }
+
+    private void add(String selector, Map<String, String> declarations) {
+        if (selector.isEmpty() || selector.length() > SELECTOR || count >= RULES) {
+            return;
+        }
+        var steps = new ArrayList<List<Part>>();
+        int weight = 0;
+        for (String compound : selector.split("\\s+")) {
+            List<Part> parts = compound(compound);
+            if (parts == null) {
+                return;
+            }
+            for (Part p : parts) {
+                weight += p.sign().equals("#") ? 100 : p.sign().equals(".") ? 10 : 1;
+            }
+            steps.add(parts);
+        }
+        List<Part> own = steps.getLast();
+        String key = own.isEmpty() ? "*" : own.getLast().sign() + own.getLast().name();
+        rules.computeIfAbsent(key, k -> new ArrayList<>()).add(new Rule(steps, weight, count++, declarations));
+    }
+
+    /** The parts of a compound selector; null for one with signs that aren't known. */
+    private static List<Part> compound(String text) {
+        var out = new ArrayList<Part>();
+        Matcher m = PART.matcher(text);
+        int end = 0;
+        while (m.find()) {
+            if (m.start() != end) {
+                return null;
+            }
+            end = m.end();
+            if (m.group(2) != null) {
+                out.add(new Part(m.group(1), m.group(2)));
+            }
+        }
+        return end == text.length() ? out : null;
+    }
+
+    private List<Rule> meant(Element e) {
+        if (count == 0) {
+            return List.of();
+        }
+        var out = new ArrayList<Rule>();
+        var keys = new java.util.LinkedHashSet<String>(List.of("*", name(e), "#" + e.getAttribute("id")));
+        for (String c : e.getAttribute("class").split("\\s+")) {
+            keys.add("." + c);
+        }
+        keys.forEach(k -> rules.getOrDefault(k, List.of()).stream().filter(r -> matches(r, e)).forEach(out::add));
+        out.sort(java.util.Comparator.comparingInt(Rule::weight).thenComparingInt(Rule::order));
+        return out;
     }
 
     /** The computed style of an element below a parent's. */
@@ -57,7 +116,7 @@ final class Style {
                 own.put(name, attributes.item(i).getNodeValue().strip());
             }
         }
-        rules.stream().filter(r -> matches(r, e)).sorted((a, b) -> a.weight() - b.weight()).forEach(r -> own.putAll(r.declarations()));
+        meant(e).forEach(r -> own.putAll(r.declarations()));
         if (e.hasAttribute("style")) {
             SvgText.declarations(e.getAttribute("style"), own);
         }
@@ -74,40 +133,26 @@ final class Style {
     }
 
     private static boolean matches(Rule r, Element e) {
-        int step = r.steps().length - 1;
-        if (!matches(r.steps()[step], e)) {
+        int step = r.steps().size() - 1;
+        if (!fits(r.steps().get(step), e)) {
             return false;
         }
         org.w3c.dom.Node up = e.getParentNode();
         for (step--; step >= 0 && up instanceof Element p; up = up.getParentNode()) {
-            if (matches(r.steps()[step], p)) {
+            if (fits(r.steps().get(step), p)) {
                 step--;
             }
         }
         return step < 0;
     }
 
-    private static boolean matches(String compound, Element e) {
-        Matcher m = PART.matcher(compound);
-        int end = 0;
-        while (m.find()) {
-            if (m.start() != end) {
-                return false;
-            }
-            end = m.end();
-            if (m.group(2) == null) {
-                continue;
-            }
-            boolean fits = switch (m.group(1)) {
-                case "." -> List.of(e.getAttribute("class").split("\\s+")).contains(m.group(2));
-                case "#" -> e.getAttribute("id").equals(m.group(2));
-                default -> name(e).equals(m.group(2));
-            };
-            if (!fits) {
+    private static boolean fits(List<Part> compound, Element e) {
+        for (Part p : compound) {
+            if (!p.fits(e)) {
                 return false;
             }
         }
-        return end == compound.length();
+        return true;
     }
 
     /** An element's name without a prefix. */

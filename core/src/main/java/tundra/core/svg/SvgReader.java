@@ -12,6 +12,7 @@ import org.w3c.dom.Node;
 import tundra.core.draw.Combine;
 import tundra.core.draw.StrokeOutline;
 import tundra.core.file.FileProblem;
+import tundra.core.file.Limits;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
@@ -31,14 +32,18 @@ import tundra.core.model.Values;
  * embedded pictures. Links to anything outside of the file are not followed.
  */
 public final class SvgReader {
+    private static final java.util.regex.Pattern URL = java.util.regex.Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)");
     private static final int ELEMENTS = 50_000;
     private static final int DEPTH = 150;
+    /** More dashes on one outline than this are no longer seen as such. */
+    private static final int DASHES = 10_000;
     /** Above so many segments an outline is not cut up by exact geometry. */
     private static final int EXACT = 600;
     /** How far a map may be from keeping angles before strokes become outlines. */
     private static final double UNEVEN = 1.03;
 
     private final Style style = new Style();
+    private final Budget budget = new Budget();
     private final Report report = new Report();
     private final Map<String, org.w3c.dom.Element> ids;
     private final Gradients gradients;
@@ -84,6 +89,9 @@ public final class SvgReader {
             w = hasBox ? h * box[2] / box[3] : 300;
         } else if (h <= 0) {
             h = hasBox ? w * box[3] / box[2] : 150;
+        }
+        if (w > Limits.LENGTH || h > Limits.LENGTH) {
+            throw new FileProblem("it is larger than a million px along one side");
         }
         viewport = hasBox ? new Point(box[2], box[3]) : new Point(w, h);
         Affine view = hasBox ? fitted(root.getAttribute("preserveAspectRatio"), box, w, h) : Affine.IDENTITY;
@@ -131,6 +139,7 @@ public final class SvgReader {
     }
 
     private Made element(org.w3c.dom.Element e, Affine outer, Map<String, String> parent, int depth) throws FileProblem {
+        budget.visit();
         if (depth > DEPTH) {
             throw new FileProblem("its groups lie deeper in each other than " + DEPTH);
         }
@@ -219,7 +228,7 @@ public final class SvgReader {
         if (css == null) {
             return null;
         }
-        var m = java.util.regex.Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)").matcher(css);
+        var m = URL.matcher(css.substring(0, Math.min(css.length(), 400)));
         return m.find() ? ids.get(m.group(1).strip()) : null;
     }
 
@@ -230,8 +239,9 @@ public final class SvgReader {
                 return t.substring(0, Math.min(60, t.length()));
             }
         }
-        String id = e.getAttribute("id").replace('_', ' ').strip();
-        return id.isEmpty() || id.matches("[A-Za-z]+[\\d-]*[A-Za-z]?\\d*") && id.matches(".*\\d.*") ? standard : id.substring(0, Math.min(60, id.length()));
+        String whole = e.getAttribute("id");
+        String id = whole.substring(0, Math.min(60, whole.length())).replace('_', ' ').strip();
+        return id.isEmpty() || id.matches("[A-Za-z]+[\\d-]*[A-Za-z]?\\d*") && id.matches(".*\\d.*") ? standard : id;
     }
 
     private Made group(org.w3c.dom.Element e, List<Made> made) {
@@ -321,7 +331,7 @@ public final class SvgReader {
         inUse = true;
         String kind = Style.name(of);
         using = kind.equals("symbol") || kind.equals("svg") ? e : null;
-        Made made = element(of, m, css, depth + 8);
+        Made made = element(of, m, css, depth + 1);
         inUse = was;
         using = null;
         copied.remove(of);
@@ -329,6 +339,11 @@ public final class SvgReader {
     }
 
     // --- shapes ---
+
+    private static boolean outside(Rect box) {
+        double far = Math.max(Math.max(-box.x(), -box.y()), Math.max(box.right(), box.bottom()));
+        return !(far < Limits.LENGTH / 2) || !Double.isFinite(box.width() + box.height());
+    }
 
     private static double em(Map<String, String> css) {
         return SvgText.length(css.get("font-size"), 16, 16, 16);
@@ -341,7 +356,10 @@ public final class SvgReader {
         }
         Outline outline = own.through(ctm);
         Rect box = outline.bounds();
-        if (box == null || !Double.isFinite(box.width() + box.height()) || box.width() > 1e6 || box.height() > 1e6) {
+        if (box == null || outside(box)) {
+            if (box != null) {
+                report.lost("A shape more than a million px away was left out");
+            }
             return null;
         }
         if (css.keySet().stream().anyMatch(k -> k.startsWith("marker") && !css.get(k).equals("none"))) {
@@ -373,6 +391,11 @@ public final class SvgReader {
             return fill.visible() ? new Made(new Element(name, path, look), box) : null;
         }
         double[] dashes = dashes(css);
+        double period = java.util.Arrays.stream(dashes).sum();
+        if (period > 0 && own.segments().stream().mapToDouble(c -> c.length(0, 1)).sum() / period * dashes.length > DASHES) {
+            report.lost("A pattern of dashes too fine to be seen became a whole line");
+            dashes = new double[0];
+        }
         boolean simple = dashes.length <= 2 && unevenness(ctm) <= UNEVEN;
         if (!simple && own.segments().size() <= EXACT) {
             return outlined(name, own, ctm, css, width, dashes, fill.visible() ? new Element(name, path, look) : null, bounds);
@@ -456,7 +479,7 @@ public final class SvgReader {
     }
 
     private Paint paint(Map<String, String> css, String property, String standard, Rect bounds, Affine ctm, Rect box) {
-        String s = css.getOrDefault(property, standard);
+        String whole = css.getOrDefault(property, standard), s = whole.substring(0, Math.min(whole.length(), 400));
         double opacity = Math.max(0, Math.min(1, SvgText.fraction(css.get(property + "-opacity"), 1)));
         Color current = SvgText.color(css.get("color"), Color.BLACK);
         if (s.startsWith("url(")) {
@@ -496,13 +519,14 @@ public final class SvgReader {
 
     // --- clip paths ---
 
-    private Outline clipOutline(org.w3c.dom.Element clip, Affine ctm, Rect box, int depth) {
+    private Outline clipOutline(org.w3c.dom.Element clip, Affine ctm, Rect box, int depth) throws FileProblem {
         Affine m = ctm.times(SvgText.transform(clip.getAttribute("transform")));
         if (clip.getAttribute("clipPathUnits").equals("objectBoundingBox")) {
             m = new Affine(box.width(), 0, 0, box.height(), box.x(), box.y());
         }
         var parts = new ArrayList<Outline>();
         clipParts(clip, m, style.of(clip, Map.of()), parts, 0);
+        budget.time();
         if (parts.isEmpty()) {
             return null;
         }
@@ -520,7 +544,7 @@ public final class SvgReader {
         return all.contours().isEmpty() ? null : all;
     }
 
-    private void clipParts(org.w3c.dom.Element parent, Affine ctm, Map<String, String> parentCss, List<Outline> out, int depth) {
+    private void clipParts(org.w3c.dom.Element parent, Affine ctm, Map<String, String> parentCss, List<Outline> out, int depth) throws FileProblem {
         for (Node n = parent.getFirstChild(); n != null && depth < 8; n = n.getNextSibling()) {
             if (n instanceof org.w3c.dom.Element e) {
                 clipPart(e, ctm, style.of(e, parentCss), out, depth);
@@ -528,7 +552,8 @@ public final class SvgReader {
         }
     }
 
-    private void clipPart(org.w3c.dom.Element e, Affine outer, Map<String, String> css, List<Outline> out, int depth) {
+    private void clipPart(org.w3c.dom.Element e, Affine outer, Map<String, String> css, List<Outline> out, int depth) throws FileProblem {
+        budget.visit();
         if ("none".equals(css.get("display"))) {
             return;
         }

@@ -15,11 +15,14 @@ final class SvgText {
     private static final Pattern FUNCTION = Pattern.compile("(matrix|translate|scale|rotate|skewX|skewY)\\s*\\(([^)]*)\\)");
     private static final Pattern NUMBER = Pattern.compile("[+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d+)?");
 
+    /** No number and no function is longer; longer texts are made to keep a reader busy. */
+    private static final int LONG = 100;
+
     private SvgText() {}
 
     /** A length in px; {@code fallback} where it can't be read. {@code whole} is what 100 % is, {@code em} the font size. */
     static double length(String s, double fallback, double whole, double em) {
-        Matcher m = s == null ? null : LENGTH.matcher(s);
+        Matcher m = s == null || s.length() > LONG ? null : LENGTH.matcher(s);
         if (m == null || !m.matches()) {
             return fallback;
         }
@@ -55,7 +58,7 @@ final class SvgText {
         if (s == null) {
             return out;
         }
-        Matcher m = FUNCTION.matcher(s);
+        Matcher m = FUNCTION.matcher(s.substring(0, Math.min(s.length(), 100 * LONG)));
         while (m.find()) {
             double[] v = numbers(m.group(2));
             out = out.times(one(m.group(1), v));
@@ -132,7 +135,7 @@ final class SvgText {
 
     /** Declarations of a style text, without {@code !important}. */
     static void declarations(String style, Map<String, String> into) {
-        for (String d : style.replaceAll("(?s)/\\*.*?\\*/", "").split(";")) {
+        for (String d : StyleSheet.withoutComments(style).split(";")) {
             int colon = d.indexOf(':');
             if (colon > 0) {
                 into.put(d.substring(0, colon).strip().toLowerCase(Locale.ROOT), d.substring(colon + 1).replace("!important", "").strip());

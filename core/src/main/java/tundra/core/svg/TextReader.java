@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.w3c.dom.Node;
+import tundra.core.file.Limits;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
@@ -111,7 +112,11 @@ final class TextReader {
     }
 
     /** The width of the run in its own space. */
-    private double add(Run r, String words, Affine ctm, Fill fill, List<SvgReader.Made> out) {
+    private double add(Run r, String all, Affine ctm, Fill fill, List<SvgReader.Made> out) {
+        String words = all.substring(0, Math.min(all.length(), Limits.TEXT_CHARS));
+        if (words.length() < all.length()) {
+            report.lost("A text was cut off after " + Limits.TEXT_CHARS + " letters");
+        }
         double size = size(r.css);
         String asked = r.css.getOrDefault("font-family", "sans-serif");
         String first = asked.split(",")[0].replaceAll("[\"']", "").strip();
@@ -135,7 +140,7 @@ final class TextReader {
         };
         Placement p = Placement.of(ctm, report);
         double k = Math.abs(p.scaleY());
-        if (k < 1e-6 || p.scaleX() < 1e-6) {
+        if (!(k >= 1e-6 && p.scaleX() >= 1e-6)) {
             return width;
         }
         var text = own.withSize(Math.max(0.1, Math.min(10_000, size * k)));

@@ -58,13 +58,16 @@ class SavingTest {
         Path file = folder.resolve("a.tundra");
         ProjectFile.write(empty("Before"), file);
         byte[] before = Files.readAllBytes(file);
+        var tooLong = new Element("Long", new Content.Text("a".repeat(Limits.TEXT_CHARS + 1), "Figtree", 400, 20, Content.Align.LEFT, 1.2), Values.NONE);
+        assertThatThrownBy(() -> ProjectFile.write(with(empty("After"), tooLong), file)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("was not saved").hasMessageContaining("The file is as it was").hasMessageContaining("a.tundra.unsaved");
         Element e = new Element("Deep", new Content.Rectangle(), Values.NONE);
-        for (int i = 0; i < 120; i++) {
+        for (int i = 0; i < 1000; i++) {
             e = new Element(Ids.next(), "Group " + i, false, false, Values.NONE, new Content.Group(List.of(e), new Point(1, 1), null));
         }
         Project deep = with(empty("After"), e);
         assertThatThrownBy(() -> ProjectFile.write(deep, file)).isInstanceOf(FileProblem.class)
-                .hasMessageContaining("was not saved").hasMessageContaining("The file is as it was").hasMessageContaining("a.tundra.unsaved");
+                .hasMessageContaining("was not saved").hasMessageContaining("deeper").hasMessageContaining("The file is as it was");
         assertThat(Files.readAllBytes(file)).isEqualTo(before);
         assertThat(names()).containsExactly("a.tundra", "a.tundra.unsaved");
         assertThat(Files.size(folder.resolve("a.tundra.unsaved"))).isGreaterThan(1000);
