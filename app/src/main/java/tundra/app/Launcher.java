@@ -12,6 +12,11 @@ public final class Launcher {
         if (args.length > 0 && CommandLine.knows(args[0])) {
             System.exit(CommandLine.run(args));
         }
+        String unknown = args.length > 0 ? CommandLine.unknown(args[0]) : null;
+        if (unknown != null) {
+            System.err.println(unknown);
+            System.exit(1);
+        }
         // while the toolkit starts, which takes one processor
         new Thread(Look::readFonts, "font files").start();
         Application.launch(TundraApp.class, args);

@@ -7,6 +7,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
@@ -150,6 +151,52 @@ class CommandLineTest {
         assertThat(image.getHeight()).isEqualTo(160);
         assertThat(run("still", DEMO, "--scene", "arrival", "--at", "0", "--to", png.toString())).isZero();
         assertThat(javax.imageio.ImageIO.read(png.toFile()).getWidth()).isEqualTo(1280);
+    }
+
+    @Test
+    void nothingIsWrittenOverThatIsNotOfItsKind() throws Exception {
+        Path piece = Files.copy(Path.of(DEMO), folder.resolve("piece.tundra")), other = Files.copy(Path.of(HOP), folder.resolve("other.tundra"));
+        Path notes = Files.writeString(folder.resolve("notes.txt"), "mine"), png = folder.resolve("a.png");
+        byte[] before = Files.readAllBytes(piece);
+        for (String command : List.of("still", "svg", "sheet")) {
+            fails("the file that is read", command, piece.toString(), "--to", piece.toString());
+            fails("the file that is read", command, piece.toString(), "--force", "--to", folder.resolve("./piece.tundra").toString());
+            fails("there already", command, piece.toString(), "--to", other.toString());
+            fails("there already", command, piece.toString(), "--to", notes.toString());
+            fails("is a folder", command, piece.toString(), "--to", folder.toString());
+            fails("no folder “none”", command, piece.toString(), "--to", folder.resolve("none/a.png").toString());
+        }
+        assertThat(Files.readAllBytes(piece)).isEqualTo(before);
+        assertThat(Files.readString(notes)).isEqualTo("mine");
+        // its own kind is written over, and anything else when that is asked for
+        for (int i = 0; i < 2; i++) {
+            assertThat(run("still", piece.toString(), "--size", "64x32", "--to", png.toString())).isZero();
+        }
+        assertThat(run("still", piece.toString(), "--size", "64x32", "--force", "--to", notes.toString())).isZero();
+        assertThat(Files.size(notes)).isGreaterThan(100);
+    }
+
+    @Test
+    void whatCantBeIsSaidInOneSentence() throws Exception {
+        fails("isn't there", "info", folder.resolve("none.tundra").toString());
+        fails("it is a folder", "info", folder.toString());
+        fails("between 0 and 86400", "still", DEMO, "--at", "NaN", "--to", folder.resolve("a.png").toString());
+        fails("between 0 and 86400", "sheet", DEMO, "--from", "-3", "--until", "-1", "--to", folder.resolve("a.png").toString());
+        fails("between 0 and 86400", "sheet", DEMO, "--from", "NaN", "--to", folder.resolve("a.png").toString());
+        fails("million pixels", "still", DEMO, "--size", "16384x16384", "--to", folder.resolve("a.png").toString());
+        Path svg = Files.writeString(folder.resolve("bad.svg"), "<svg xmlns='http://www.w3.org/2000/svg'>\n<rect\n</svg>");
+        fails("damaged near line 3", "import", svg.toString(), "--to", folder.resolve("a.tundra").toString());
+        Path deep = Files.writeString(folder.resolve("deep.svg"), "<svg xmlns='http://www.w3.org/2000/svg'>" + "<g>".repeat(300) + "</g>".repeat(300) + "</svg>");
+        fails("nested deeper", "import", deep.toString(), "--to", folder.resolve("a.tundra").toString());
+        assertThat(new ProcessBuilder("mkfifo", folder.resolve("pipe").toString()).start().waitFor()).isZero();
+        fails("a pipe or a device", "info", folder.resolve("pipe").toString());
+        fails("a pipe or a device", "import", folder.resolve("pipe").toString(), "--to", folder.resolve("a.tundra").toString());
+        assertThat(CommandLine.unknown("pubish")).contains("neither a command nor a file").contains("publish", "still");
+        assertThat(CommandLine.unknown(DEMO)).isNull();
+        assertThat(CommandLine.unknown("later.tundra")).isNull();
+        try (var all = Files.list(folder)) {
+            assertThat(all.map(p -> p.getFileName().toString())).containsExactlyInAnyOrder("bad.svg", "deep.svg", "pipe");
+        }
     }
 
     @Test

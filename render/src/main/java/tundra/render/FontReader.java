@@ -34,11 +34,20 @@ public final class FontReader {
                     + ", and Tundra takes single TTF and OTF fonts");
         }
         try (Typeface t = isFont(data) ? typeface(data) : null) {
-            if (t == null || t.getGlyphsCount() == 0 || t.getFamilyName().isBlank()) {
+            if (t == null || t.getGlyphsCount() == 0) {
                 throw problem(name, "it is not a font that can be read, or it is damaged or cut short");
+            }
+            if (family(t) == null) {
+                throw problem(name, "it says no family name by which a text could be set in it");
             }
         }
         return Asset.font(name, magic == CFF ? "font/otf" : "font/ttf", data);
+    }
+
+    /** The family that a font says it belongs to; null for none. */
+    static String family(Typeface t) {
+        String name = t.getFamilyName();
+        return name == null || name.isBlank() ? null : name;
     }
 
     /** The font of a file's bytes; null when it can't be read. The caller closes it. */

@@ -72,7 +72,7 @@ public final class Fonts implements TextMeasurer, FontSource {
         var all = new ArrayList<Face>();
         for (Asset a : own) {
             Typeface t = FontReader.typeface(a.data());
-            if (t != null) {
+            if (t != null && FontReader.family(t) != null) {
                 var face = new Face(t.getFamilyName(), t.getFontStyle().getWeight(), null, a);
                 all.add(face);
                 TYPEFACES.put(face, t);
@@ -82,9 +82,16 @@ public final class Fonts implements TextMeasurer, FontSource {
         return new Fonts(List.copyOf(all));
     }
 
-    /** The family that a font of a shelf belongs to. */
+    /** The family that a font of a shelf belongs to; the standard one for a font that can't be read. */
     public static String familyOf(Asset font) {
-        return of(Map.of(font.hash(), font)).faces.getFirst().family;
+        Face first = of(Map.of(font.hash(), font)).faces.getFirst();
+        return first.own == null ? STANDARD : first.family;
+    }
+
+    /** The fonts of a shelf that can't be read; texts that name them are set in another font. */
+    public static List<Asset> unreadable(Map<String, Asset> shelf) {
+        Fonts all = of(shelf);
+        return shelf.values().stream().filter(a -> a.kind() == Asset.Kind.FONT && all.faces.stream().noneMatch(f -> f.own == a)).toList();
     }
 
     @Override

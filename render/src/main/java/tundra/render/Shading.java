@@ -33,6 +33,10 @@ final class Shading {
                     return;
                 }
                 try (Shader shader = shader(g, toBox)) {
+                    if (shader == null) {
+                        with(p, g.stops().getLast().color(), box, alpha, draw);
+                        return;
+                    }
                     p.setColor(0xFF000000).setAlphaf((float) alpha).setShader(shader).setDither(true);
                     draw.run();
                 } finally {
@@ -42,7 +46,16 @@ final class Shading {
         }
     }
 
+    /** Null where Skia makes none, since the gradient's map is next to nothing or beyond all bounds. */
     private static Shader shader(Gradient g, Affine toBox) {
+        try {
+            return made(g, toBox);
+        } catch (RuntimeException e) {
+            return null;
+        }
+    }
+
+    private static Shader made(Gradient g, Affine toBox) {
         int n = g.stops().size();
         var colors = new Color4f[n];
         float[] at = new float[n];

@@ -27,6 +27,8 @@ public final class PageCompiler {
     static final String GENERATOR = "Tundra";
     private static final JsonMapper JSON = new JsonMapper();
     private final TextMeasurer measure;
+    /** Letters of a font's family in a file name. */
+    private static final int LONGEST = 40;
     private final FontSource fonts;
     private final SheetMaker sheets;
 
@@ -88,8 +90,11 @@ public final class PageCompiler {
         return "t-" + slug(family) + "-" + weight;
     }
 
+    /** A family as a part of file names and of CSS, told from all others: short plain names as they are, others by a hash. */
     private static String slug(String family) {
-        return family.replaceAll("[^A-Za-z0-9]+", "-");
+        String plain = family.replaceAll("[^A-Za-z0-9]+", "-");
+        boolean clear = family.length() <= LONGEST && family.matches("[A-Za-z0-9]+( [A-Za-z0-9]+)*");
+        return clear ? plain : plain.substring(0, Math.min(plain.length(), LONGEST)) + "-" + Asset.hash(utf8(family)).substring(0, 8);
     }
 
     private static String fontPath(Markup.Face f) {

@@ -18,6 +18,9 @@ public final class ArtReader {
 
     public static Brought read(Path file) throws IOException {
         String name = file.getFileName().toString();
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            throw new IOException("“" + name + "” can't be brought in: it is " + (Files.isDirectory(file) ? "a folder" : "no file, but a pipe or a device") + ". Nothing was changed.");
+        }
         if (Files.isRegularFile(file) && Files.size(file) < 64 << 20 && isSvg(name, file)) {
             return drawing(name, Files.readAllBytes(file));
         }

@@ -1,8 +1,11 @@
 package tundra.app.cli;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Set;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
+import tundra.app.window.Troubles;
 
 /** The command line. Exit code 0, or 1 with one sentence on standard error. */
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
@@ -16,9 +19,21 @@ public final class CommandLine implements Runnable {
         return WORDS.contains(word) || word.startsWith("-");
     }
 
+    /** Says that a word is neither a command nor a file that could be opened; null when it could. */
+    public static String unknown(String word) {
+        return word.endsWith(".tundra") || Files.exists(Path.of(word)) ? null
+                : "“" + word + "” is neither a command nor a file that is there. The commands are " + String.join(", ", new picocli.CommandLine(new CommandLine()).getSubcommands().keySet())
+                + "; with a project's file, or with nothing, the desktop opens.";
+    }
+
     @Override
     public void run() {
         picocli.CommandLine.usage(this, System.out);
+    }
+
+    private static int told(Throwable e) {
+        System.err.println(Troubles.sentence(e).lines().findFirst().orElse(""));
+        return 1;
     }
 
     public static int run(String... args) {
@@ -32,10 +47,11 @@ public final class CommandLine implements Runnable {
                     + (e.getCommandLine().getParent() == null ? "" : e.getCommandLine().getCommandName() + " ") + "--help)");
             return 1;
         });
-        cl.setExecutionExceptionHandler((e, c, r) -> {
-            System.err.println(e.getMessage() == null ? e.toString() : e.getMessage().lines().findFirst().orElse(""));
-            return 1;
-        });
-        return cl.execute(args);
+        cl.setExecutionExceptionHandler((e, c, r) -> told(e));
+        try {
+            return cl.execute(args);
+        } catch (Error e) {
+            return told(e);
+        }
     }
 }

@@ -19,6 +19,10 @@ final class FrameOptions {
     @Option(names = "--at", defaultValue = "0", paramLabel = "SECONDS", description = "the time (default ${DEFAULT-VALUE})")
     private double at;
 
+    Path file() {
+        return file;
+    }
+
     Project project() throws IOException {
         if (!(at >= 0 && at <= 86_400)) {
             throw new IllegalArgumentException("The time must lie between 0 and 86400 seconds.");

@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.app.publish.SheetSaver;
@@ -22,6 +23,8 @@ import tundra.render.Fonts;
 final class SheetCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "the project")
     private Path file;
+    @Mixin
+    private Output output;
     @Option(names = "--scene", paramLabel = "NAME", description = "the scene; the first when it is left out")
     private String scene;
     @Option(names = "--flipbook", paramLabel = "NAME", description = "the flipbook; the scene's frames when it is left out")
@@ -48,8 +51,14 @@ final class SheetCommand implements Callable<Integer> {
         if ((to == null) == (series == null)) {
             throw new IllegalArgumentException("Say either --to with a PNG file or --series with a folder.");
         }
+        if (!(from >= 0 && from <= 86_400) || until != null && !(until > from && until <= 86_400)) {
+            throw new IllegalArgumentException("The frames lie between 0 and 86400 seconds, --until after --from.");
+        }
         if (!(scale > 0 && scale <= 16) || margin < 0 || spacing < 0 || margin > 1000 || spacing > 1000 || columns < 0) {
             throw new IllegalArgumentException("The scale goes up to 16, margin and spacing from 0 to 1000.");
+        }
+        if (to != null) {
+            output.allow(to, Output.Kind.PNG, file);
         }
         Project p = ProjectFile.read(file);
         SheetFile.Series s = pictures(p);

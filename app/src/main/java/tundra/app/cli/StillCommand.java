@@ -6,6 +6,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import tundra.core.file.Limits;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
@@ -16,6 +17,8 @@ import tundra.render.Still;
 final class StillCommand implements Callable<Integer> {
     @Mixin
     private FrameOptions of;
+    @Mixin
+    private Output output;
     @Option(names = "--size", paramLabel = "WxH", description = "pixels; the canvas's own size when it is left out")
     private String size;
     @Option(names = "--to", required = true, paramLabel = "PNG", description = "the picture to write")
@@ -23,9 +26,13 @@ final class StillCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
+        output.allow(to, Output.Kind.PNG, of.file());
         Project p = of.project();
         Frame frame = of.frame(p);
         Point s = size == null ? frame.size() : Sizes.parse(size);
+        if (s.x() * s.y() > Limits.PIXELS) {
+            throw new IllegalArgumentException("That picture would have " + Math.round(s.x() * s.y() / 1e6) + " million pixels; up to " + Limits.PIXELS / 1_000_000 + " are possible.");
+        }
         Files.write(to, Still.png(p, frame, (int) Math.ceil(s.x()), (int) Math.ceil(s.y())));
         System.out.println(to);
         return 0;

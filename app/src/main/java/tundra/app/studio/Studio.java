@@ -16,6 +16,7 @@ import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.Rested;
 import tundra.core.edit.SplitPosition;
+import tundra.core.file.Savable;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -46,6 +47,7 @@ public final class Studio {
     /** What was chosen when a version of the project was left. */
     private final java.util.Map<Project, Chosen> chosen = new java.util.IdentityHashMap<>();
     private Object remembered;
+    private java.util.function.Consumer<String> onRefused = words -> { };
     private Project saved;
     private Path file;
     private String sceneId;
@@ -243,10 +245,20 @@ public final class Studio {
         edit(name, null, change);
     }
 
+    /** Gets the sentence of an edit that was not done since no file could hold its result. */
+    public void onRefused(java.util.function.Consumer<String> told) {
+        onRefused = told;
+    }
+
     /** Changes the scene's board. Changes with the same merge object become one step of undo. */
     public void edit(String name, Object merge, UnaryOperator<Board> change) {
         dropPreview();
         Board before = board(), after = change.apply(before);
+        String refusal = after == before ? null : Savable.refusal(before, after);
+        if (refusal != null) {
+            onRefused.accept(refusal);
+            return;
+        }
         if (after != before && !after.equals(before)) {
             editProject(name, merge, p -> p.mapBoard(sceneId, b -> after));
         }

@@ -27,6 +27,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
+import tundra.render.Fonts;
 import tundra.render.PictureReader;
 
 /** Opens, saves and brings in files: off the interface thread, and never without asking when something would be lost. */
@@ -72,6 +73,10 @@ public final class FileJobs {
         w.jobs.run(() -> ProjectFile.read(file), project -> {
             w.studio.open(project, file);
             w.settings.addRecent(file);
+            var lost = Fonts.unreadable(project.assets());
+            if (!lost.isEmpty()) {
+                w.notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
+            }
         });
     }
 

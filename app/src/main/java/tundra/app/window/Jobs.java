@@ -28,10 +28,11 @@ public final class Jobs {
                     running--;
                     done.accept(result);
                 });
-            } catch (Exception e) {
+            } catch (Throwable e) {
+                String words = Troubles.sentence(e);
                 Platform.runLater(() -> {
                     running--;
-                    notices.problem(e.getMessage() == null ? e.toString() : e.getMessage());
+                    notices.problem(words);
                 });
             }
         });

@@ -64,6 +64,7 @@ public final class Workshop {
         this.browser = browser;
         settings.onProblem(notices::problem);
         studio = new Studio(project, settings.dark());
+        studio.onRefused(notices::problem);
         studio.setFirstKey(settings.staysUntilFirstKey() ? PropertyEdit.FirstKey.UNTIL_HERE : PropertyEdit.FirstKey.FROM_START);
         playback = new Playback(studio);
         tools = new ToolBox(studio);

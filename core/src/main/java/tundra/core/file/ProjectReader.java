@@ -41,13 +41,14 @@ final class ProjectReader {
         try {
             root = Json.MAPPER.readTree(json);
         } catch (JacksonException e) {
-            throw new FileProblem("its project.json is damaged near line " + line(e) + " and can't be read", e);
+            throw new FileProblem("its project.json is damaged" + line(e) + " and can't be read", e);
         }
         return new ProjectReader().project(root, data);
     }
 
-    private static int line(JacksonException e) {
-        return e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+    private static String line(JacksonException e) {
+        int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+        return line > 0 ? " near line " + line : "";
     }
 
     private Project project(JsonNode root, Map<String, byte[]> data) throws FileProblem {

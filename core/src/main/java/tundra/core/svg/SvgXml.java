@@ -39,10 +39,18 @@ final class SvgXml {
             }
             return d;
         } catch (SAXException e) {
-            throw new FileProblem("its XML is damaged: " + String.valueOf(e.getMessage()).replaceAll("\\s+", " "), e);
+            throw new FileProblem(why(e), e);
         } catch (IOException | ParserConfigurationException e) {
             throw new FileProblem("it can't be read: " + e.getMessage(), e);
         }
+    }
+
+    private static String why(SAXException e) {
+        if (String.valueOf(e.getMessage()).contains("JAXP")) {
+            return "it is nested deeper, or holds more, than Tundra reads";
+        }
+        int line = e instanceof org.xml.sax.SAXParseException p ? p.getLineNumber() : 0;
+        return "its XML is damaged" + (line > 0 ? " near line " + line : "");
     }
 
     private static DocumentBuilder builder() throws ParserConfigurationException {
