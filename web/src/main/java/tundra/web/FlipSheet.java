@@ -75,7 +75,7 @@ record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGr
     }
 
     static String target(Element e) {
-        return "t-" + e.id() + "-f";
+        return PageId.of(e.id()) + "-f";
     }
 
     /** How far the sheet is moved to show a drawing's cell. */

@@ -72,7 +72,7 @@ final class Markup {
     }
 
     static String sceneTarget(Scene s) {
-        return "t-" + s.id();
+        return PageId.of(s.id());
     }
 
     static String picturePath(Asset a) {
@@ -119,7 +119,7 @@ final class Markup {
             return;
         }
         Values v = e.rest();
-        String id = "t-" + e.id();
+        String id = PageId.of(e.id());
         Point box = box(e);
         Point pivot = v.get(Properties.PIVOT).times(box);
         boolean split = Channels.keyed(board, e.id(), Properties.SIZE) || Channels.keyed(board, e.id(), Properties.PIVOT)
@@ -193,7 +193,7 @@ final class Markup {
 
     /** The box that shows or hides a drawing. */
     static String drawingTarget(Element art) {
-        return "t-" + art.id() + "-d";
+        return PageId.of(art.id()) + "-d";
     }
 
     private Point box(Element e) {

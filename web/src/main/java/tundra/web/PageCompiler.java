@@ -195,7 +195,7 @@ public final class PageCompiler {
     }
 
     private static void reaction(ObjectNode o, Reaction r, Trigger.Tapped tapped) {
-        o.put("id", r.id()).put("when", "tapped").put("of", "t-" + tapped.element());
+        o.put("id", r.id()).put("when", "tapped").put("of", PageId.of(tapped.element()));
         ArrayNode actions = o.putArray("do");
         for (Action a : r.actions()) {
             switch (a) {

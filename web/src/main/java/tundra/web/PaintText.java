@@ -31,12 +31,12 @@ final class PaintText {
 
     /** Stands for the gradient's content, so that the same one is written once. */
     private static String id(Element e, Gradient g) {
-        return "t-" + e.id() + "-" + Integer.toHexString(g.hashCode());
+        return PageId.of(e.id()) + "-g" + Integer.toHexString(g.hashCode());
     }
 
     /** The gradient that blends from a key of an element's property to the next. */
     static String blendId(Element e, Property<Paint> p, Timeline t, int key) {
-        return "t-" + e.id() + "-" + p.key() + "-" + t.id() + "-" + key;
+        return PageId.of(e.id()) + "-k" + p.key() + "-" + PageId.of(t.id()) + "-" + key;
     }
 
     /** Whether the browser stretches an element's gradients with its shape: where its size changes. */

@@ -6,6 +6,9 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.security.SecureRandom;
+import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -17,10 +20,22 @@ import tools.jackson.databind.json.JsonMapper;
 public final class PreviewServer implements AutoCloseable {
     private static final Map<String, String> TYPES = Map.of("html", "text/html; charset=utf-8", "js", "text/javascript; charset=utf-8",
             "png", "image/png", "jpg", "image/jpeg", "webp", "image/webp", "gif", "image/gif", "ttf", "font/ttf", "txt", "text/plain; charset=utf-8");
+    private static final Map<String, String> HEARD_AND_SEEN = Map.of("wav", "audio/wav", "mp3", "audio/mpeg", "ogg", "audio/ogg", "flac", "audio/flac", "mp4", "audio/mp4",
+            "css", "text/css; charset=utf-8", "otf", "font/otf", "svg", "image/svg+xml", "webm", "video/webm");
+    private static final java.util.regex.Pattern RANGE = java.util.regex.Pattern.compile("bytes=(\\d{0,18})-(\\d{0,18})");
+
+    static {
+        // requests that are only half sent are closed after so many seconds; read once, by the JDK's server
+        System.setProperty("sun.net.httpserver.maxReqTime", "10");
+        System.setProperty("sun.net.httpserver.maxRspTime", "120");
+    }
+
     private static final JsonMapper JSON = new JsonMapper();
     private final HttpServer server;
     private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
     private final Consumer<LogLine> log;
+    /** In every address, so that nothing else on this machine can guess one. */
+    private final String token = HexFormat.of().formatHex(random());
     private volatile Page page = new Page(Map.of());
 
     /**
@@ -45,33 +60,78 @@ public final class PreviewServer implements AutoCloseable {
         page = p;
     }
 
-    public static final String LOG_SCRIPT = "/tundra-log.js";
+    public static final String LOG_SCRIPT = "tundra-log.js";
+
+    private static byte[] random() {
+        byte[] out = new byte[16];
+        new SecureRandom().nextBytes(out);
+        return out;
+    }
 
     public String url() {
-        return "http://127.0.0.1:" + server.getAddress().getPort() + "/";
+        return "http://127.0.0.1:" + server.getAddress().getPort() + "/" + token + "/";
     }
 
     private void answer(HttpExchange x) throws IOException {
         try (x) {
-            String path = x.getRequestURI().getPath();
+            String path = x.getRequestURI().getPath(), method = x.getRequestMethod(), own = "/" + token + "/";
             if (!ownHost(x)) {
                 send(x, 403, "text/plain", "This address serves this machine only.".getBytes(StandardCharsets.UTF_8));
-            } else if (path.equals("/log") && x.getRequestMethod().equals("POST")) {
-                take(x.getRequestBody().readNBytes(10_000));
-                x.sendResponseHeaders(204, -1);
-            } else if (path.equals(LOG_SCRIPT)) {
-                try (var in = PreviewServer.class.getResourceAsStream("tundra-log.js")) {
-                    send(x, 200, TYPES.get("js"), in.readAllBytes());
-                }
+            } else if (!path.startsWith(own)) {
+                send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
+            } else if (path.equals(own + "log")) {
+                log(x);
+            } else if (!method.equals("GET") && !method.equals("HEAD")) {
+                x.getResponseHeaders().set("Allow", "GET, HEAD");
+                send(x, 405, "text/plain", "Only read.".getBytes(StandardCharsets.UTF_8));
             } else {
-                String name = path.equals("/") ? "index.html" : path.substring(1);
-                byte[] body = page.files().get(name);
-                if (body == null) {
-                    send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
-                } else {
-                    send(x, 200, TYPES.getOrDefault(name.substring(name.lastIndexOf('.') + 1), "application/octet-stream"), body);
-                }
+                file(x, path.substring(own.length()));
             }
+        }
+    }
+
+    private void log(HttpExchange x) throws IOException {
+        String origin = x.getRequestHeaders().getFirst("Origin");
+        if (!x.getRequestMethod().equals("POST")) {
+            x.getResponseHeaders().set("Allow", "POST");
+            send(x, 405, "text/plain", "Only written to.".getBytes(StandardCharsets.UTF_8));
+        } else if (origin != null && !origin.equals("http://127.0.0.1:" + server.getAddress().getPort())) {
+            send(x, 403, "text/plain", "Only its own page tells.".getBytes(StandardCharsets.UTF_8));
+        } else {
+            take(x.getRequestBody().readNBytes(10_000));
+            x.sendResponseHeaders(204, -1);
+        }
+    }
+
+    private void file(HttpExchange x, String path) throws IOException {
+        if (path.equals(LOG_SCRIPT)) {
+            try (var in = PreviewServer.class.getResourceAsStream("tundra-log.js")) {
+                send(x, 200, TYPES.get("js"), in.readAllBytes());
+            }
+            return;
+        }
+        String name = path.isEmpty() ? "index.html" : path, ending = name.substring(name.lastIndexOf('.') + 1);
+        byte[] body = page.files().get(name);
+        if (body == null) {
+            send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
+            return;
+        }
+        String type = TYPES.getOrDefault(ending, HEARD_AND_SEEN.getOrDefault(ending, "application/octet-stream"));
+        x.getResponseHeaders().set("Accept-Ranges", "bytes");
+        var range = RANGE.matcher(String.valueOf(x.getRequestHeaders().getFirst("Range")));
+        if (!range.matches() || range.group(1).isEmpty() && range.group(2).isEmpty()) {
+            send(x, 200, type, body);
+            return;
+        }
+        // from-to, from- or -last (RFC 9110, section 14.1.2)
+        long from = range.group(1).isEmpty() ? Math.max(0, body.length - Long.parseLong(range.group(2))) : Long.parseLong(range.group(1));
+        long to = range.group(1).isEmpty() || range.group(2).isEmpty() ? body.length - 1 : Math.min(body.length - 1, Long.parseLong(range.group(2)));
+        if (from > to) {
+            x.getResponseHeaders().set("Content-Range", "bytes */" + body.length);
+            send(x, 416, "text/plain", "There is no such part.".getBytes(StandardCharsets.UTF_8));
+        } else {
+            x.getResponseHeaders().set("Content-Range", "bytes " + from + "-" + to + "/" + body.length);
+            send(x, 206, type, Arrays.copyOfRange(body, (int) from, (int) to + 1));
         }
     }
 
@@ -94,8 +154,13 @@ public final class PreviewServer implements AutoCloseable {
     private static void send(HttpExchange x, int code, String type, byte[] body) throws IOException {
         x.getResponseHeaders().set("Content-Type", type);
         x.getResponseHeaders().set("Cache-Control", "no-store");
-        x.sendResponseHeaders(code, body.length == 0 ? -1 : body.length);
-        x.getResponseBody().write(body);
+        x.getResponseHeaders().set("Cross-Origin-Resource-Policy", "same-origin");
+        x.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
+        boolean head = x.getRequestMethod().equals("HEAD");
+        x.sendResponseHeaders(code, body.length == 0 || head ? -1 : body.length);
+        if (!head) {
+            x.getResponseBody().write(body);
+        }
     }
 
     @Override

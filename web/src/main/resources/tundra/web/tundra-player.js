@@ -257,7 +257,7 @@ const Tundra = (() => {
   class Piece {
     constructor(data) {
       this.scenes = data.scenes.map((s) => new Scene(s));
-      this.show(this.scenes[0].name);
+      this.#show(this.scenes[0]);
     }
 
     scene(name) {
@@ -269,8 +269,14 @@ const Tundra = (() => {
       return this.scenes.find((s) => !s.el.hidden).timelines.find((t) => t.name === name);
     }
 
+    // Shows the first scene of a name; a name that no scene has changes nothing.
     show(name) {
-      for (const s of this.scenes) s.show(s.name === name);
+      const scene = this.scene(name);
+      if (scene) this.#show(scene);
+    }
+
+    #show(scene) {
+      for (const s of this.scenes) s.show(s === scene);
     }
   }
 

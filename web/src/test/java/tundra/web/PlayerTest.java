@@ -280,6 +280,21 @@ class PlayerTest {
     }
 
     @Test
+    void ofTwoScenesOfOneNameOneIsShown() throws Exception {
+        Project two;
+        try (var in = PlayerTest.class.getResourceAsStream("two.tundra")) {
+            two = tundra.core.file.ProjectFile.read(in.readAllBytes());
+        }
+        assertThat(two.scenes().get(0).name()).isEqualTo(two.scenes().get(1).name());
+        Path to = folder.resolve("two");
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(two, null), to, x -> { }, () -> false);
+        browser.open(to, 700, 300);
+        assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).isEqualTo(1L);
+        browser.run("Tundra.pieces[0].show('nowhere')");
+        assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).as("a name that is none").isEqualTo(1L);
+    }
+
+    @Test
     void thePlayerIsSmall() throws Exception {
         var out = new ByteArrayOutputStream();
         try (var zip = new GZIPOutputStream(out)) {

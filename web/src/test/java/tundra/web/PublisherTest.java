@@ -118,4 +118,50 @@ class PublisherTest {
             assertThat(heard.poll(5, TimeUnit.SECONDS).text()).contains("can't be read");
         }
     }
+
+    @Test
+    void thePreviewIsOpenToItsOwnPageOnly() throws Exception {
+        var heard = new LinkedBlockingQueue<PreviewServer.LogLine>();
+        byte[] sound = new byte[1000];
+        new java.util.Random(5).nextBytes(sound);
+        try (var s = new PreviewServer(heard::add); var other = new PreviewServer(heard::add); HttpClient c = HttpClient.newHttpClient()) {
+            s.serve(new Page(Map.of("index.html", "page".getBytes(StandardCharsets.UTF_8), "sounds/a.mp3", sound)));
+            assertThat(s.url()).matches("http://127\\.0\\.0\\.1:\\d+/[0-9a-f]{32}/").isNotEqualTo(other.url());
+            URI at = URI.create(s.url());
+            String root = "http://127.0.0.1:" + at.getPort() + "/";
+            assertThat(get(root).statusCode()).as("without the token").isEqualTo(404);
+            assertThat(get(root + "index.html").statusCode()).isEqualTo(404);
+            assertThat(get(root + "0".repeat(32) + "/index.html").statusCode()).isEqualTo(404);
+            assertThat(get(s.url()).headers().firstValue("Cross-Origin-Resource-Policy")).contains("same-origin");
+            for (String method : java.util.List.of("PUT", "DELETE", "POST", "OPTIONS")) {
+                assertThat(c.send(HttpRequest.newBuilder(at).method(method, HttpRequest.BodyPublishers.ofString("x")).build(), HttpResponse.BodyHandlers.discarding()).statusCode())
+                        .as(method).isEqualTo(405);
+            }
+            assertThat(get(s.url() + "log").statusCode()).isEqualTo(405);
+            var lie = HttpRequest.newBuilder(URI.create(s.url() + "log")).header("Origin", other.url().replaceAll("/[0-9a-f]+/$", "")).POST(HttpRequest.BodyPublishers.ofString("{}"));
+            assertThat(c.send(lie.build(), HttpResponse.BodyHandlers.discarding()).statusCode()).as("another page of this machine").isEqualTo(403);
+            assertThat(heard).isEmpty();
+            // parts of a sound, as a player asks for them to seek
+            for (var e : Map.of("bytes=0-9", new int[] {0, 10}, "bytes=990-", new int[] {990, 1000}, "bytes=-5", new int[] {995, 1000}, "bytes=10-99999", new int[] {10, 1000}).entrySet()) {
+                var part = c.send(HttpRequest.newBuilder(URI.create(s.url() + "sounds/a.mp3")).header("Range", e.getKey()).build(), HttpResponse.BodyHandlers.ofByteArray());
+                assertThat(part.statusCode()).isEqualTo(206);
+                assertThat(part.headers().firstValue("Content-Type")).contains("audio/mpeg");
+                assertThat(part.headers().firstValue("Content-Range")).contains("bytes " + e.getValue()[0] + "-" + (e.getValue()[1] - 1) + "/1000");
+                assertThat(part.body()).isEqualTo(java.util.Arrays.copyOfRange(sound, e.getValue()[0], e.getValue()[1]));
+            }
+            assertThat(get(s.url() + "sounds/a.mp3", "Range", "bytes=1000-").statusCode()).isEqualTo(416);
+            assertThat(get(s.url() + "sounds/a.mp3", "Range", "lines=1-2").statusCode()).isEqualTo(200);
+        }
+    }
+
+    @Test
+    void halfSentRequestsAreClosed() throws Exception {
+        try (var s = new PreviewServer(x -> { }); var socket = new java.net.Socket("127.0.0.1", URI.create(s.url()).getPort())) {
+            socket.setSoTimeout(30_000);
+            socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: 127.0".getBytes(StandardCharsets.US_ASCII));
+            long start = System.nanoTime();
+            assertThat(socket.getInputStream().read()).as("closed by the server").isNegative();
+            assertThat((System.nanoTime() - start) / 1e9).isLessThan(25);
+        }
+    }
 }
