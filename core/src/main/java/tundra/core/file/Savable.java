@@ -1,9 +1,13 @@
 package tundra.core.file;
 
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.List;
+import tools.jackson.core.JacksonException;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Project;
 
 /** Holds edits to what a file can hold, so that what was made can always be saved. */
 public final class Savable {
@@ -23,6 +27,20 @@ public final class Savable {
             return "A scene can hold " + Limits.ELEMENTS + " elements, and that would be " + count.elements + ". Nothing was changed.";
         }
         return count.letters > Limits.TEXT_CHARS ? "A text can have " + Limits.TEXT_CHARS + " letters, and that would be " + count.letters + ". Nothing was changed." : null;
+    }
+
+    /** Why a project could not be opened again once it was saved, as a clause; null when it could. */
+    public static String problem(Project p) {
+        var data = new HashMap<String, byte[]>();
+        p.assets().values().forEach(a -> data.put(a.hash(), a.data()));
+        try {
+            ProjectReader.read(ProjectWriter.write(p).getBytes(StandardCharsets.UTF_8), data);
+            return null;
+        } catch (FileProblem e) {
+            return e.getMessage();
+        } catch (JacksonException | StackOverflowError | IllegalArgumentException e) {
+            return "its groups lie too deep in each other";
+        }
     }
 
     private static final class Count {

@@ -13,6 +13,7 @@ import tundra.core.draw.Combine;
 import tundra.core.draw.StrokeOutline;
 import tundra.core.file.FileProblem;
 import tundra.core.file.Limits;
+import tundra.core.file.Savable;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
@@ -70,7 +71,12 @@ public final class SvgReader {
     public static SvgArt read(String name, byte[] data, TextMeasurer measure, PictureSource pictures) throws FileProblem {
         try {
             Document d = SvgXml.read(data);
-            return new SvgReader(d, measure, pictures).art(name, d.getDocumentElement());
+            SvgArt art = new SvgReader(d, measure, pictures).art(name, d.getDocumentElement());
+            String problem = Savable.problem(ArtPlacing.project(art, "Art", 24));
+            if (problem != null) {
+                throw new FileProblem("a part of it lies beyond what a project can hold (" + problem + ")");
+            }
+            return art;
         } catch (FileProblem e) {
             throw new FileProblem("“" + name + "” can't be brought in: " + e.getMessage() + ". Nothing was changed.", e);
         }

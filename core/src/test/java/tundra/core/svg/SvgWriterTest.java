@@ -50,7 +50,7 @@ class SvgWriterTest {
         }
     };
     private final List<Element> elements = new ArrayList<>();
-    private final Asset picture = new Asset("a".repeat(64), "p.png", "image/png", 4, 2, 0, new byte[] {9, 8, 7});
+    private final Asset picture = new Asset(Asset.hash(new byte[] {9, 8, 7}), "p.png", "image/png", 4, 2, 0, new byte[] {9, 8, 7});
 
     private Element add(String name, Content c, Rect r, Values v) {
         var e = new Element(name, c, v.with(Properties.POSITION, r.centre()).with(Properties.SIZE, new Point(r.width(), r.height())));
