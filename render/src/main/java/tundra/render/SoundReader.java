@@ -28,7 +28,9 @@ import tundra.core.model.Asset;
 public final class SoundReader {
     public static final int RATE = 48_000;
     /** Half an hour; what is longer is refused, since sounds are decoded in memory. */
-    private static final long MOST = 1800L * RATE * 2;
+    private static final long MOST = 1800L * RATE;
+    /** Samples a second of a file; fewer would grow without bound when they are made more. */
+    private static final int SLOWEST = 1000, FASTEST = 768_000;
 
     private SoundReader() {}
 
@@ -65,8 +67,8 @@ public final class SoundReader {
         if (type == null) {
             throw problem(name, "Tundra takes WAV, MP3, OGG, FLAC and M4A sounds");
         }
-        float[] samples = decode(name, data);
-        long duration = samples.length / 2 * 1_000_000L / RATE;
+        // counted, not kept
+        long duration = samples(name, data, false).frames * 1_000_000L / RATE;
         if (duration == 0) {
             throw problem(name, "it is silent from the start: there is no sound in it");
         }
@@ -75,16 +77,20 @@ public final class SoundReader {
 
     /** The samples of a sound. */
     public static float[] decode(String name, byte[] data) throws IOException {
+        return samples(name, data, true).all();
+    }
+
+    private static Samples samples(String name, byte[] data, boolean keep) throws IOException {
         Path file = Files.createTempFile("tundra-sound", ".bin");
         try {
             Files.write(file, data);
-            return decode(name, file);
+            return decode(name, file, keep);
         } finally {
             Files.delete(file);
         }
     }
 
-    private static float[] decode(String name, Path file) throws IOException {
+    private static Samples decode(String name, Path file, boolean keep) throws IOException {
         av_log_set_level(AV_LOG_QUIET);
         var format = new AVFormatContext(null);
         AVCodecContext codec = null;
@@ -100,10 +106,13 @@ public final class SoundReader {
             codec = avcodec_alloc_context3(decoder);
             check(name, avcodec_parameters_to_context(codec, format.streams(stream).codecpar()));
             check(name, avcodec_open2(codec, decoder, (AVDictionary) null));
+            if (codec.sample_rate() < SLOWEST || codec.sample_rate() > FASTEST) {
+                throw problem(name, "it has " + codec.sample_rate() + " samples a second, and Tundra reads " + SLOWEST + " to " + FASTEST);
+            }
             // one channel goes to both sides unchanged; the converter's own mixing would make it quieter
             boolean mono = codec.ch_layout().nb_channels() == 1;
             av_channel_layout_default(layout, mono ? 1 : 2);
-            var out = new Samples(mono);
+            var out = new Samples(mono, keep);
             check(name, swr_alloc_set_opts2(swr, layout, AV_SAMPLE_FMT_FLT, RATE, codec.ch_layout(), codec.sample_fmt(), codec.sample_rate(), 0, null));
             check(name, swr_init(swr));
             while (av_read_frame(format, packet) >= 0) {
@@ -120,7 +129,7 @@ public final class SoundReader {
             swr_free(swr);
             av_packet_free(packet);
             av_frame_free(frame);
-            return out.all();
+            return out;
         } finally {
             if (codec != null) {
                 avcodec_free_context(codec);
@@ -146,37 +155,48 @@ public final class SoundReader {
         try (BytePointer buffer = new BytePointer(most * 8L); PointerPointer<BytePointer> to = new PointerPointer<>(1)) {
             to.put(0, buffer);
             int n = check(name, swr_convert(swr, to, most, in, count));
-            out.add(buffer, out.mono ? n : n * 2);
-            if (out.size > MOST) {
+            out.add(buffer, n);
+            if (out.frames > MOST) {
                 throw problem(name, "it is longer than half an hour");
             }
         }
     }
 
-    /** Floats that grow. */
+    /** Floats that grow, or only their number. */
     private static final class Samples {
-        private float[] data = new float[1 << 16];
         private final boolean mono;
-        private int size;
+        private final boolean keep;
+        private float[] data;
+        private long frames;
 
-        Samples(boolean mono) {
+        Samples(boolean mono, boolean keep) {
             this.mono = mono;
+            this.keep = keep;
+            this.data = new float[keep ? 1 << 16 : 0];
+        }
+
+        private int size() {
+            return Math.toIntExact(mono ? frames : 2 * frames);
         }
 
         void add(BytePointer from, int count) {
-            if (size + count > data.length) {
-                data = Arrays.copyOf(data, Math.max(size + count, data.length * 2));
+            int before = size();
+            frames += count;
+            if (!keep) {
+                return;
             }
-            from.position(0).asByteBuffer().order(ByteOrder.nativeOrder()).asFloatBuffer().get(data, size, count);
-            size += count;
+            if (size() > data.length) {
+                data = Arrays.copyOf(data, Math.max(size(), data.length * 2));
+            }
+            from.position(0).asByteBuffer().order(ByteOrder.nativeOrder()).asFloatBuffer().get(data, before, size() - before);
         }
 
         float[] all() {
             if (!mono) {
-                return Arrays.copyOf(data, size);
+                return Arrays.copyOf(data, size());
             }
-            float[] both = new float[2 * size];
-            for (int i = 0; i < size; i++) {
+            float[] both = new float[2 * size()];
+            for (int i = 0; i < size(); i++) {
                 both[2 * i] = data[i];
                 both[2 * i + 1] = data[i];
             }

@@ -42,4 +42,30 @@ class SoundReaderTest {
         noise[3] = 'S';
         assertThatThrownBy(() -> SoundReader.read("noise.ogg", noise)).isInstanceOf(FileProblem.class).hasMessageContaining("Nothing was changed");
     }
+
+    /** A WAV of silence with one byte a sample. */
+    private static byte[] plain(int rate, int seconds) {
+        var b = java.nio.ByteBuffer.allocate(44 + rate * seconds).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        b.put("RIFF".getBytes()).putInt(36 + rate * seconds).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1)
+                .putInt(rate).putInt(rate).putShort((short) 1).putShort((short) 8).put("data".getBytes()).putInt(rate * seconds);
+        Arrays.fill(b.array(), 44, b.capacity(), (byte) 0x80);
+        return b.array();
+    }
+
+    @Test
+    void aLongSoundIsMeasuredWithoutBeingKept() throws Exception {
+        byte[] wav = plain(8000, 1500);
+        var threads = (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();
+        long before = threads.getCurrentThreadAllocatedBytes();
+        Asset a = SoundReader.read("long.wav", wav);
+        assertThat(a.duration()).isCloseTo(1_500_000_000L, within(10_000L));
+        // kept, its samples would be 288 MB and twice that while they grow
+        assertThat((threads.getCurrentThreadAllocatedBytes() - before) >> 20).as("MB").isLessThan(100);
+        assertThatThrownBy(() -> SoundReader.read("longer.wav", plain(8000, 1830))).hasMessageContaining("longer than half an hour");
+    }
+
+    @Test
+    void aSampleASecondIsRefusedBeforeItIsMadeMore() {
+        assertThatThrownBy(() -> SoundReader.read("slow.wav", plain(1, 5000))).isInstanceOf(FileProblem.class).hasMessageContaining("1 samples a second");
+    }
 }
