@@ -155,7 +155,7 @@ class WindowTest extends InWindow {
         openDemo();
         t.keys(KeyCode.CONTROL, KeyCode.T);
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("the piece is ready")));
-        t.fx(() -> t.window.tryView().web().getEngine().executeScript("document.getElementById('t-s-start-the-sled').click()"));
+        t.fx(() -> t.window.tryView().web().getEngine().executeScript("document.querySelector('[aria-label=\"Start the sled\"]').click()"));
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("Start the sled was tapped") && l.reaction().equals("r-start")));
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("Sled run plays from its start")));
         assertThat(t.fx(() -> t.stage.getScene().lookup("#sentence-1").getStyleClass())).contains("lit");

@@ -46,7 +46,9 @@ public final class PageCompiler {
             markup.scene(s, s == project.scenes().getFirst());
         }
         var files = new LinkedHashMap<String, byte[]>();
-        files.put("index.html", utf8(html(project, markup, extraScript)));
+        var styles = new InlineStyles(markup.html());
+        files.put("index.html", utf8(html(project, styles.html(), extraScript)));
+        files.put("piece.css", utf8(css(markup) + styles.css()));
         files.put("tundra-player.js", player());
         files.put("piece.js", utf8("Tundra.start(" + data(project, markup) + ");\n"));
         for (String hash : markup.pictures()) {
@@ -101,16 +103,26 @@ public final class PageCompiler {
         return "fonts/" + slug(f.family()) + "-" + f.weight() + ".ttf";
     }
 
-    private static String html(Project p, Markup m, String extraScript) {
+    /** Nothing stands in it that a strict Content-Security-Policy forbids: styles and scripts are files. */
+    private static String html(Project p, String main, String extraScript) {
         var s = new StringBuilder("<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n");
         int width = (int) Math.ceil(p.scenes().getFirst().board().size().x());
         s.append("<meta name=\"viewport\" content=\"width=").append(width).append("\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
-                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<style>\n");
+                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n</head>\n<body>\n<main>\n");
+        s.append(main).append("</main>\n");
+        if (extraScript != null) {
+            s.append("<script src=\"").append(extraScript).append("\"></script>\n");
+        }
+        return s.append("<script src=\"tundra-player.js\"></script>\n<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
+    }
+
+    private static String css(Markup m) {
+        var s = new StringBuilder();
         for (Markup.Face f : m.faces()) {
             s.append("@font-face{font-family:'").append(family(f.family(), f.weight())).append("';font-weight:").append(f.weight())
                     .append(";src:url(").append(fontPath(f)).append(")}\n");
         }
-        s.append("""
+        return s.append("""
                 body{margin:0}
                 .t-scene{position:relative;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
@@ -121,16 +133,7 @@ public final class PageCompiler {
                 .t-scene img{position:absolute;left:0;top:0;display:block}
                 .t-tap{cursor:pointer}
                 .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}
-                </style>
-                </head>
-                <body>
-                <main>
-                """);
-        s.append(m.html()).append("</main>\n");
-        if (extraScript != null) {
-            s.append("<script src=\"").append(extraScript).append("\"></script>\n");
-        }
-        return s.append("<script src=\"tundra-player.js\"></script>\n<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
+                """).toString();
     }
 
     private String data(Project p, Markup markup) {

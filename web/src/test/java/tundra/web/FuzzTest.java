@@ -181,7 +181,12 @@ class FuzzTest {
         Project back = ProjectFile.read(file);
         Files.delete(file);
         Files.deleteIfExists(folder.resolve("a.tundra.previous"));
-        return back.equals(p) ? null : "it comes back as another";
+        return back.equals(p) ? null : "it comes back as another: " + difference(p.toString(), back.toString());
+    }
+
+    private static String difference(String a, String b) {
+        int at = java.util.Arrays.mismatch(a.toCharArray(), b.toCharArray());
+        return at < 0 ? "in what isn't shown" : a.substring(Math.max(0, at - 80), Math.min(a.length(), at + 60)) + " / " + b.substring(at, Math.min(b.length(), at + 60));
     }
 
     // --- changes ---

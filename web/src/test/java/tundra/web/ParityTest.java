@@ -124,8 +124,8 @@ class ParityTest {
             long t = Math.round(seconds * 1e6 * (i + 0.317) / 200);
             browser.seek(times(b, t));
             var values = (List<Map<String, String>>) browser.run("""
-                    return arguments[0].map(id => { const s = getComputedStyle(document.getElementById('t-' + id));
-                      return { translate: s.translate, origin: s.transformOrigin, rotate: s.rotate, scale: s.scale, opacity: s.opacity }; })""", ids);
+                    return arguments[0].map(id => { const s = getComputedStyle(document.getElementById(id));
+                      return { translate: s.translate, origin: s.transformOrigin, rotate: s.rotate, scale: s.scale, opacity: s.opacity }; })""", ids.stream().map(PageId::of).toList());
             for (int k = 0; k < ids.size(); k++) {
                 check(ids.get(k) + " at " + t, builder.valuesAt(ids.get(k), t), values.get(k));
             }

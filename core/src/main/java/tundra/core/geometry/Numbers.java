@@ -16,6 +16,11 @@ public final class Numbers {
         return s.equals("-0") ? "0" : s;
     }
 
+    /** The number that {@link #plain} reads back as. */
+    public static double readBack(double v, int decimals) {
+        return Double.isFinite(v) ? Double.parseDouble(plain(v, decimals)) : v;
+    }
+
     public static double clamp(double v, double min, double max) {
         return Math.max(min, Math.min(max, v));
     }

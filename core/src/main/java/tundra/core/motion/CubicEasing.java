@@ -4,10 +4,17 @@ import tundra.core.geometry.Numbers;
 
 /** CSS {@code cubic-bezier(x1, y1, x2, y2)} (CSS Easing Functions 2, section 2.3); x1 and x2 lie in 0..1. */
 public record CubicEasing(double x1, double y1, double x2, double y2) implements Easing {
+    private static final int DIGITS = 6;
+
     public CubicEasing {
         if (!(x1 >= 0 && x1 <= 1 && x2 >= 0 && x2 <= 1) || !Double.isFinite(y1) || !Double.isFinite(y2)) {
             throw new IllegalArgumentException("cubic-bezier needs x values from 0 to 1 and finite y values");
         }
+        // what its text says is what it is
+        x1 = Numbers.readBack(x1, DIGITS);
+        y1 = Numbers.readBack(y1, DIGITS);
+        x2 = Numbers.readBack(x2, DIGITS);
+        y2 = Numbers.readBack(y2, DIGITS);
     }
 
     @Override
@@ -55,6 +62,6 @@ public record CubicEasing(double x1, double y1, double x2, double y2) implements
     }
 
     private static String num(double v) {
-        return Numbers.plain(v, 6);
+        return Numbers.plain(v, DIGITS);
     }
 }

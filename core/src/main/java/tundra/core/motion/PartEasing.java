@@ -10,7 +10,11 @@ import tundra.core.geometry.Numbers;
  * @param to where it ends, greater than {@code from}, at most 1
  */
 public record PartEasing(Easing of, double from, double to) implements Easing {
+    private static final int DIGITS = 9;
+
     public PartEasing {
+        from = Numbers.readBack(from, DIGITS);
+        to = Numbers.readBack(to, DIGITS);
         if (!(from >= 0 && from < to && to <= 1) || Math.abs(of.at(to) - of.at(from)) < 1e-12) {
             throw new IllegalArgumentException("a part of an easing needs 0 ≤ from < to ≤ 1 and different values there");
         }
@@ -27,6 +31,6 @@ public record PartEasing(Easing of, double from, double to) implements Easing {
 
     @Override
     public String text() {
-        return "part(" + of.text() + ", " + Numbers.plain(from, 9) + ", " + Numbers.plain(to, 9) + ")";
+        return "part(" + of.text() + ", " + Numbers.plain(from, DIGITS) + ", " + Numbers.plain(to, DIGITS) + ")";
     }
 }
