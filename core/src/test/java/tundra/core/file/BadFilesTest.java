@@ -112,7 +112,7 @@ class BadFilesTest {
                 Arguments.of("missing picture", without("assets/"), "is missing"),
                 Arguments.of("damaged picture", with("assets/" + GOOD.assets().keySet().iterator().next() + ".png", new byte[] {9}), "is damaged"),
                 Arguments.of("half a JSON", json(s -> s.substring(0, s.length() / 2)), "near line"),
-                Arguments.of("deep JSON", deep(), "near line"),
+                Arguments.of("deep JSON", deep(), "is damaged and can't be read"),
                 Arguments.of("not an object", with("project.json", "[1]".getBytes(StandardCharsets.UTF_8)), "should be an object"),
                 Arguments.of("newer schema", replaced("\"tundra\" : 1", "\"tundra\" : 99"), "newer Tundra"),
                 Arguments.of("not a number", replaced("\"frameRate\" : 24", "\"frameRate\" : NaN"), "near line"),
