@@ -1,5 +1,7 @@
 package tundra.web;
 
+import static java.util.Map.entry;
+
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
@@ -13,16 +15,17 @@ import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Serves a page to this machine only, and takes the page's log of what happened in it. */
 public final class PreviewServer implements AutoCloseable {
-    private static final Map<String, String> TYPES = Map.of("html", "text/html; charset=utf-8", "js", "text/javascript; charset=utf-8",
-            "png", "image/png", "jpg", "image/jpeg", "webp", "image/webp", "gif", "image/gif", "ttf", "font/ttf", "txt", "text/plain; charset=utf-8");
-    private static final Map<String, String> HEARD_AND_SEEN = Map.of("wav", "audio/wav", "mp3", "audio/mpeg", "ogg", "audio/ogg", "flac", "audio/flac", "mp4", "audio/mp4",
-            "css", "text/css; charset=utf-8", "otf", "font/otf", "svg", "image/svg+xml", "webm", "video/webm");
-    private static final java.util.regex.Pattern RANGE = java.util.regex.Pattern.compile("bytes=(\\d{0,18})-(\\d{0,18})");
+    private static final Map<String, String> TYPES = Map.ofEntries(entry("html", "text/html; charset=utf-8"), entry("js", "text/javascript; charset=utf-8"),
+            entry("css", "text/css; charset=utf-8"), entry("txt", "text/plain; charset=utf-8"), entry("png", "image/png"), entry("jpg", "image/jpeg"),
+            entry("webp", "image/webp"), entry("gif", "image/gif"), entry("ttf", "font/ttf"), entry("wav", "audio/wav"), entry("mp3", "audio/mpeg"),
+            entry("ogg", "audio/ogg"), entry("flac", "audio/flac"), entry("mp4", "audio/mp4"));
+    private static final Pattern RANGE = Pattern.compile("bytes=(\\d{0,18})-(\\d{0,18})");
 
     static {
         // requests that are only half sent are closed after so many seconds; read once, by the JDK's server
@@ -116,7 +119,7 @@ public final class PreviewServer implements AutoCloseable {
             send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
             return;
         }
-        String type = TYPES.getOrDefault(ending, HEARD_AND_SEEN.getOrDefault(ending, "application/octet-stream"));
+        String type = TYPES.getOrDefault(ending, "application/octet-stream");
         x.getResponseHeaders().set("Accept-Ranges", "bytes");
         var range = RANGE.matcher(String.valueOf(x.getRequestHeaders().getFirst("Range")));
         if (!range.matches() || range.group(1).isEmpty() && range.group(2).isEmpty()) {

@@ -13,7 +13,7 @@ final class Output {
 
     /** What a written file starts with. */
     enum Kind {
-        PNG("a PNG picture"), SVG("an SVG drawing"), PROJECT("a Tundra project");
+        PNG("a PNG picture"), SVG("an SVG drawing");
 
         private final String words;
 
@@ -26,7 +26,6 @@ final class Output {
             return switch (this) {
                 case PNG -> text.startsWith("\u0089PNG");
                 case SVG -> text.contains("<svg");
-                case PROJECT -> text.startsWith("PK") && text.contains("mimetypeapplication/x-tundra");
             };
         }
     }

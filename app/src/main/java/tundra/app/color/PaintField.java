@@ -19,7 +19,7 @@ import tundra.core.model.Paint;
 
 /** A paint: a swatch that opens all there is to choose; for one colour also the hex value and the alpha. */
 public final class PaintField extends HBox {
-    private static final double HEX_WIDTH = 66;
+    private static final double HEX_WIDTH = 60;
     private final Studio studio;
     private final String name;
     private final boolean gradients;
@@ -56,8 +56,8 @@ public final class PaintField extends HBox {
         hex.setMinWidth(HEX_WIDTH);
         hex.setMaxWidth(Double.MAX_VALUE);
         setHgrow(hex, Priority.ALWAYS);
-        alpha.setPrefWidth(60);
-        alpha.setMinWidth(60);
+        alpha.setPrefWidth(54);
+        alpha.setMinWidth(54);
         getChildren().addAll(swatch, hex, alpha);
         alpha.onChange((v, merge) -> change(paint.main().withAlpha((int) Math.round(Math.max(0, Math.min(100, v)) * 2.55)), merge));
     }

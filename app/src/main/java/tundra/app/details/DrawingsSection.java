@@ -144,6 +144,8 @@ final class DrawingsSection extends VBox {
         Drawing d = open.drawing();
         held.setDisable(d == null);
         held.show(d == null ? Double.NaN : d.frames());
+        // less than a frame changes nothing
+        takes.setStep(1.0 / b.rate());
         takes.show(length(b) / (double) b.rate());
         error.setManaged(!error.getText().isEmpty());
         strength.setValue(open.skin().strength());

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
+import javafx.geometry.Insets;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -128,6 +129,8 @@ final class PropertyRow<T> extends NamedRow {
         link.setId("link-" + property.key());
         link.setMark(Icon.LINK.node(13), Caption.Place.BEFORE);
         link.getStyleClass().setAll("link-button");
+        // the numbers need the room more than the gaps do
+        setMargin(link, new Insets(0, -4, 0, -4));
         link.setAccessibleText("Keep the proportions of the " + property.label().toLowerCase(Locale.ROOT));
         Buttons.tip(link, "Linked, the two numbers keep their proportions");
         link.setSelected(needs.options().linked.contains(property));

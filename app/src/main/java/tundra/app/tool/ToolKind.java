@@ -4,7 +4,7 @@ import tundra.app.widget.Icon;
 
 /** The tools in the order of the card, each with its one-letter shortcut and what it does. */
 public enum ToolKind {
-    SELECT("Select", "S", Icon.SELECT, "drag on nothing marks several · double click goes into a group · Alt takes what lies beneath"),
+    SELECT("Select", "S", Icon.SELECT, "drag marks several · double click goes in · Alt takes what lies beneath"),
     NODES("Nodes", "N", Icon.NODES, "drag a node, a handle or the line itself · double click adds a node · Delete takes it away"),
     PEN("Pen", "P", Icon.PEN, "click for corners, drag for curves · click the start to close · Enter ends it"),
     FREEHAND("Freehand", "D", Icon.FREEHAND, "Shift draws straight · ends that meet close the line"),

@@ -17,6 +17,7 @@ public final class NumberField extends RestingField {
     private static final String MIXED = "mixed";
     private final int decimals;
     private double value = Double.NaN;
+    private double step;
     private BiConsumer<Double, Object> onChange = (v, merge) -> { };
     /** The same for all values of the scrub under way; null for none. */
     private Object scrub;
@@ -48,7 +49,12 @@ public final class NumberField extends RestingField {
     }
 
     private double unit() {
-        return decimals > 2 ? 0.01 : 1;
+        return step > 0 ? step : decimals > 2 ? 0.01 : 1;
+    }
+
+    /** What one press of an arrow key or one px of a scrub changes, where that is not 1 or, with more than two decimals, 0.01. */
+    public void setStep(double step) {
+        this.step = step;
     }
 
     /** Gets each new value, and an object that is the same for all values of one scrub. */

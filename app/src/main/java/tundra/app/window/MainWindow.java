@@ -315,7 +315,8 @@ public final class MainWindow {
             place.getStyleClass().add("root-colors");
         }
         var edge = new SideEdge(name.equals("left"), place::getWidth, wanted -> width(place, Math.max(least, Math.min(LARGEST, wanted))),
-                () -> w.settings.setSize(key, place.getWidth()));
+                () -> w.settings.setSize(key, place.getPrefWidth()));
+        edge.setId("edge-" + name);
         StackPane.setAlignment(edge, name.equals("left") ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
         furnishing.add(() -> place.getChildren().addAll(panel.get(), edge));
         return place;
@@ -332,12 +333,11 @@ public final class MainWindow {
         r.setMaxWidth(width);
     }
 
-
     private Node animate() {
         BorderPane middle = canvas();
         middle.setBottom(strip.get());
         var upper = new BorderPane(middle);
-        upper.setRight(side(w.details, "right", 280));
+        upper.setRight(side(w.details, "right", 290));
         animateUpper = upper;
         showShelf();
         var split = new javafx.scene.control.SplitPane(upper, timeline.get());
