@@ -92,6 +92,10 @@ public final class EditStrip extends HBox {
         first.setManaged(asks);
         firsts.forEach((f, b) -> b.setSelected(f == studio.firstKey()));
         consequence.setText(studio.playing() ? playing() : studio.consequence());
+        if (!studio.playing()) {
+            // whole also where the strip has no room for it
+            Buttons.tip(consequence, consequence.getText());
+        }
     }
 
     /** How well it plays: frames shown each second, those that came too late, and why nothing is heard. */
