@@ -301,4 +301,27 @@ class ArtTest extends InWindow {
             throw new AssertionError("no row " + name);
         });
     }
+
+    @Test
+    void readingIsGivenUpByItsButton() throws Exception {
+        Path file = folder.resolve("ridges.svg");
+        Files.writeString(file, "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 100 100'>" + "<rect width='9' height='9'/>".repeat(20_000) + "</svg>");
+        var before = t.studio.project();
+        // in one go, so that the end of the reading can't come before the button
+        RealWindow.fx(() -> {
+            t.w.files.bringIn(List.of(file));
+            t.w.notices.applyCss();
+            ((javafx.scene.control.Button) t.w.notices.lookup("#notice-cancel")).fire();
+            return null;
+        });
+        t.settle();
+        assertThat(t.w.notices.told()).isEqualTo("Given up; nothing was brought in.");
+        assertThat(t.studio.project()).isSameAs(before);
+        RealWindow.fx(() -> {
+            t.w.files.bringIn(List.of(file));
+            return null;
+        });
+        t.until(() -> !t.studio.board().elements().isEmpty());
+        assertThat(t.studio.board().elements()).hasSize(1);
+    }
 }

@@ -1,9 +1,11 @@
 package tundra.render;
 
 import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.FontFamilyName;
 import io.github.humbleui.skija.FontMgr;
 import io.github.humbleui.skija.Typeface;
 import java.nio.ByteBuffer;
+import java.util.Arrays;
 import tundra.core.file.FileProblem;
 import tundra.core.model.Asset;
 
@@ -44,9 +46,13 @@ public final class FontReader {
         return Asset.font(name, magic == CFF ? "font/otf" : "font/ttf", data);
     }
 
-    /** The family that a font says it belongs to; null for none. */
+    /** The family that a font says it belongs to; null for none. Skia's short name has "?" for letters beyond ASCII, so the names by language are asked first. */
     static String family(Typeface t) {
-        String name = t.getFamilyName();
+        String plain = t.getFamilyName(), name = plain;
+        if (plain != null && plain.contains("?")) {
+            name = Arrays.stream(t.getFamilyNames()).map(FontFamilyName::getName).filter(n -> !n.isBlank() && !n.contains("?"))
+                    .findFirst().orElse(plain);
+        }
         return name == null || name.isBlank() ? null : name;
     }
 

@@ -73,7 +73,7 @@ public final class Fonts implements TextMeasurer, FontSource {
         for (Asset a : own) {
             Typeface t = FontReader.typeface(a.data());
             if (t != null && FontReader.family(t) != null) {
-                var face = new Face(t.getFamilyName(), t.getFontStyle().getWeight(), null, a);
+                var face = new Face(FontReader.family(t), t.getFontStyle().getWeight(), null, a);
                 all.add(face);
                 TYPEFACES.put(face, t);
             }

@@ -27,8 +27,7 @@ final class Shading {
             }
             case Gradient g -> {
                 Affine toBox = g.toBox(box);
-                if (!toBox.invertible() || g.stops().size() == 1) {
-                    // SVG: a gradient without extent paints its last stop
+                if (lastStopOnly(g, toBox)) {
                     with(p, g.stops().getLast().color(), box, alpha, draw);
                     return;
                 }
@@ -43,6 +42,21 @@ final class Shading {
                     p.setShader(null).setDither(false);
                 }
             }
+        }
+    }
+
+    /** SVG: a gradient without extent paints its last stop. */
+    private static boolean lastStopOnly(Gradient g, Affine toBox) {
+        return !toBox.invertible() || g.stops().size() == 1;
+    }
+
+    /** Whether Skia can paint it in a box of a size. */
+    static boolean can(tundra.core.model.Paint source, Point box) {
+        if (!(source instanceof Gradient g) || lastStopOnly(g, g.toBox(box))) {
+            return true;
+        }
+        try (Shader shader = shader(g, g.toBox(box))) {
+            return shader != null;
         }
     }
 

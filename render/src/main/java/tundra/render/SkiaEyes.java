@@ -12,6 +12,7 @@ import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
+import tundra.core.model.Paint;
 import tundra.core.model.Project;
 
 /** Sees for the checks by painting small pictures. One thread at a time. */
@@ -67,6 +68,21 @@ public final class SkiaEyes implements Eyes {
         }
         return new PictureInk(new Rect((double) x0 / w, (double) y0 / h, (x1 + 1.0 - x0) / w, (y1 + 1.0 - y0) / h), sum / w / h,
                 new Point(sx / sum / w, sy / sum / h));
+    }
+
+    @Override
+    public List<String> families() {
+        return Fonts.of(assets).families();
+    }
+
+    @Override
+    public List<Asset> unreadableFonts() {
+        return Fonts.unreadable(assets);
+    }
+
+    @Override
+    public boolean paints(Paint p, Point box) {
+        return Shading.can(p, box);
     }
 
     @Override

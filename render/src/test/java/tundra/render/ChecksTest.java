@@ -233,4 +233,30 @@ class ChecksTest {
         assertThat(ink.area()).isEqualTo(0.125);
         assertThat(ink.centre()).isEqualTo(new Point(0.375, 0.5));
     }
+
+    @Test
+    void textsInFontsThatAreNotThereAndFontsThatCantBeRead() {
+        Element text = new Element("Sign", new Content.Text("Hello", "Nowhere Sans", 400, 20, Content.Align.LEFT, 1.2), Values.NONE);
+        Project p = project(hop(8, Flipbook.Ending.LOOP)).withAsset(tundra.core.model.Asset.font("torn.ttf", "font/ttf", new byte[] {0, 1, 0, 0, 9, 9}));
+        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(b.elements().getFirst(), text)));
+        var found = check(p);
+        assertThat(found).extracting(Finding::check).containsExactly(Check.FONT, Check.FONT);
+        assertThat(found.get(0).text()).contains("torn").contains("Bring it in again");
+        assertThat(found.get(1).text()).contains("Sign is set in “Nowhere Sans”").contains("Figtree");
+        assertThat(found.get(1).element()).isEqualTo(text.id());
+        assertThat(check(mended(p, found.get(1)))).hasSize(1);
+    }
+
+    @Test
+    void gradientsThatCantBePainted() {
+        var stops = List.of(new tundra.core.model.Gradient.Stop(0, Color.parse("#112233")), new tundra.core.model.Gradient.Stop(1, Color.parse("#AABBCC")));
+        Project p = project(hop(8, Flipbook.Ending.LOOP));
+        var tiny = tundra.core.model.Gradient.radial(stops).placed(new Point(0, 0), new Point(1e30, 0), new Point(0, 1e-30));
+        var good = tundra.core.model.Gradient.linear(stops);
+        for (var g : List.of(tiny, good)) {
+            Element e = part("Sky", new Content.Rectangle(), new Point(50, 50), new Point(90, 1e-9), Color.parse("#000000")).with(Properties.FILL, g);
+            Project q = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(e)));
+            assertThat(check(q)).extracting(Finding::check).isEqualTo(g == good ? List.of() : List.of(Check.UNPAINTED));
+        }
+    }
 }

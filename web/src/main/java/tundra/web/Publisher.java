@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import tundra.core.file.FileProblem;
+import tundra.core.file.ShownPath;
 
 /** Writes a page to a folder. Files of an earlier version that are no longer used go; files of others stay. */
 public final class Publisher {
@@ -52,7 +53,7 @@ public final class Publisher {
         } catch (FileProblem e) {
             throw e;
         } catch (IOException e) {
-            throw new FileProblem("The page can't be written to " + target + " (" + (e instanceof AccessDeniedException
+            throw new FileProblem("The page can't be written to " + ShownPath.of(target) + " (" + (e instanceof AccessDeniedException
                     ? "you may not write there" : e.getMessage()) + "). Choose another folder; the project is unchanged.", e);
         } finally {
             if (staging != null) {

@@ -148,7 +148,7 @@ public final class ChecksPanel extends VBox {
         count.setText(all.isEmpty() ? "nothing found" : String.valueOf(all.size()));
         list.getChildren().setAll(all.stream().map(this::card).toList());
         if (all.isEmpty()) {
-            var none = new Label("Flipbooks are looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
+            var none = new Label("The piece was looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
                     + ". All of it is fine.");
             none.getStyleClass().add("quiet");
             none.setWrapText(true);
@@ -190,7 +190,7 @@ public final class ChecksPanel extends VBox {
         studio.showScene(f.scene());
         studio.setDesk(Desk.DRAW);
         studio.enter(null);
-        studio.select(List.of(f.element()));
+        studio.select(f.element() == null ? List.of() : List.of(f.element()));
         studio.seek(f.time());
         int i = f.drawing() == null || !studio.book().is() ? -1 : studio.book().book().indexOf(f.drawing());
         if (i >= 0) {

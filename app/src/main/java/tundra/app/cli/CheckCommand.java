@@ -48,7 +48,9 @@ final class CheckCommand implements Callable<Integer> {
             var m = new LinkedHashMap<String, Object>();
             m.put("check", f.check().key());
             m.put("scene", p.scene(f.scene()).name());
-            m.put("element", p.scene(f.scene()).board().find(f.element()).name());
+            if (f.element() != null) {
+                m.put("element", p.scene(f.scene()).board().find(f.element()).name());
+            }
             if (f.drawing() != null) {
                 m.put("drawing", p.scene(f.scene()).board().find(f.drawing()).name());
             }

@@ -1,14 +1,14 @@
 package tundra.app.window;
 
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.function.BooleanSupplier;
+import java.util.concurrent.Callable;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
 import tundra.app.studio.Desk;
@@ -149,6 +149,17 @@ public final class FileJobs {
         });
     }
 
+    private static List<Brought> read(List<Path> files) throws IOException {
+        var out = new ArrayList<Brought>();
+        for (Path f : opened(files)) {
+            if (Thread.interrupted()) {
+                throw new InterruptedIOException("Reading was given up.");
+            }
+            out.add(ArtReader.read(f));
+        }
+        return out;
+    }
+
     /** Files, with folders replaced by what they hold that can be brought in, in the order of names. */
     private static List<Path> opened(List<Path> files) throws IOException {
         var out = new ArrayList<Path>();
@@ -189,37 +200,22 @@ public final class FileJobs {
             openRecent(files.getFirst());
             return;
         }
-        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, cancelled -> {
-            var out = new ArrayList<Brought>();
-            for (Path f : opened(files)) {
-                if (cancelled.getAsBoolean()) {
-                    throw new FileProblem("Given up; nothing was brought in.");
-                }
-                out.add(ArtReader.read(f));
-            }
-            return out;
-        });
+        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, () -> read(files));
     }
 
     /** A drawing that was copied as text. */
     void bringInText(String svg) {
-        bringIn("the drawing", null, cancelled -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
+        bringIn("the drawing", null, () -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
     }
 
     /** A picture that was copied. */
     void bringInPicture(byte[] png) {
-        bringIn("the picture", null, cancelled -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
+        bringIn("the picture", null, () -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
     }
 
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
     public void keep(List<Path> files) {
-        w.jobs.run(() -> {
-            var out = new ArrayList<Brought>();
-            for (Path f : opened(files)) {
-                out.add(ArtReader.read(f));
-            }
-            return out;
-        }, all -> {
+        w.jobs.run(() -> read(files), all -> {
             var drawings = all.stream().filter(b -> b instanceof Brought.Drawing).toList();
             w.studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
@@ -233,7 +229,7 @@ public final class FileJobs {
                 return out;
             });
             if (!drawings.isEmpty()) {
-                place(drawings, null);
+                place(drawings, null, placed(w.studio.kept(), w.studio.scene().id(), drawings, null));
             }
         });
     }
@@ -265,18 +261,25 @@ public final class FileJobs {
                 () -> Files.writeString(to, GplPalette.write(p.name(), p.swatches())), done -> w.notices.news("Wrote " + done.getFileName() + ".")));
     }
 
-    /** Reads art; what it does may be cancelled. */
-    private interface Reading {
-        List<Brought> read(BooleanSupplier cancelled) throws IOException;
-    }
+    /** What was read, and the project with it placed: worked out off the interface thread for the project that was open then. */
+    private record Placed(List<Brought> all, Project into, Placing placing) {}
 
-    private void bringIn(String what, Point at, Reading reading) {
-        var cancelled = new AtomicBoolean();
-        w.notices.working("Bringing in " + what + "…", () -> cancelled.set(true));
-        w.jobs.run(() -> reading.read(cancelled::get), all -> {
+    /** A project with art placed in it, and the elements that the art became. */
+    private record Placing(Project project, List<String> ids) {}
+
+    private void bringIn(String what, Point at, Callable<List<Brought>> reading) {
+        Project into = w.studio.kept();
+        String scene = w.studio.scene().id();
+        boolean plain = !onDrawing();
+        Runnable giveUp = w.jobs.start(() -> {
+            List<Brought> all = reading.call();
+            return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
+        }, done -> {
             w.notices.hide();
-            place(all, at);
-        });
+            boolean asItWas = done.placing != null && w.studio.kept() == into && w.studio.scene().id().equals(scene) && !onDrawing();
+            place(done.all, at, asItWas ? done.placing : placed(w.studio.kept(), w.studio.scene().id(), done.all, at));
+        }, "Given up; nothing was brought in.");
+        w.notices.working("Bringing in " + what + "…", giveUp);
     }
 
     private void tellKept(List<Brought> all) {
@@ -286,33 +289,42 @@ public final class FileJobs {
         }
     }
 
-    /** Puts one thing where it belongs: around a point, and on the drawing that is open. */
-    private Board placed(Board board, String id, Point at, int before) {
-        Point by = at == null ? Point.ZERO : at.minus(board.size().times(0.5)).plus(new Point(BESIDE, BESIDE).times(before));
-        Board there = board.mapElement(id, e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by)));
-        return onDrawing() ? w.studio.add(Arrange.delete(there, Set.of(id)), there.find(id)) : there;
+    /** Puts each thing around a point, or in the middle of the canvas. */
+    private static Placing placed(Project project, String scene, List<Brought> all, Point at) {
+        Project out = project;
+        var ids = new ArrayList<String>();
+        for (Brought b : all) {
+            var added = b.addTo(out, scene);
+            out = added.project();
+            if (added.id() != null) {
+                Board board = out.scene(scene).board();
+                Point by = (at == null ? Point.ZERO : at.minus(board.size().times(0.5))).plus(new Point(BESIDE, BESIDE).times(at == null ? 0 : ids.size()));
+                out = out.mapBoard(scene, x -> x.mapElement(added.id(), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by))));
+                ids.add(added.id());
+            }
+        }
+        return new Placing(out, ids);
+    }
+
+    /** Moves what was placed onto the drawing that is open. */
+    private Board ontoDrawing(Board board, List<String> ids) {
+        Board out = board;
+        for (String id : ids) {
+            Board there = out;
+            out = w.studio.add(Arrange.delete(there, Set.of(id)), there.find(id));
+        }
+        return out;
     }
 
     private boolean onDrawing() {
         return w.studio.desk() == Desk.DRAW && w.studio.book().is();
     }
 
-    private void place(List<Brought> all, Point at) {
+    private void place(List<Brought> all, Point at, Placing placing) {
         String scene = w.studio.scene().id();
-        var ids = new ArrayList<String>();
-        w.studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null, p -> {
-            Project out = p;
-            for (Brought b : all) {
-                var added = b.addTo(out, scene);
-                out = added.project();
-                if (added.id() != null) {
-                    int before = ids.size();
-                    out = out.mapBoard(scene, board -> placed(board, added.id(), at, before));
-                    ids.add(added.id());
-                }
-            }
-            return out;
-        });
+        List<String> ids = placing.ids;
+        w.studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null,
+                p -> onDrawing() ? placing.project.mapBoard(scene, b -> ontoDrawing(b, ids)) : placing.project);
         tellKept(all);
         if (ids.isEmpty()) {
             return;

@@ -1,6 +1,7 @@
 package tundra.app.window;
 
 import java.util.concurrent.Callable;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 
@@ -20,20 +21,40 @@ public final class Jobs {
 
     /** @param done gets the result on the interface thread; a failure becomes a notice with its sentence */
     public <T> void run(Callable<T> work, Consumer<T> done) {
+        start(work, done, null);
+    }
+
+    /**
+     * The same for work that can be given up: its thread is interrupted, and whatever it comes to then is dropped.
+     *
+     * @param givenUp what is told then
+     * @return gives the work up
+     */
+    public <T> Runnable start(Callable<T> work, Consumer<T> done, String givenUp) {
         running++;
-        Thread.ofVirtual().name("job").start(() -> {
+        var dropped = new AtomicBoolean();
+        Thread thread = Thread.ofVirtual().name("job").start(() -> {
             try {
                 T result = work.call();
-                Platform.runLater(() -> {
-                    running--;
-                    done.accept(result);
-                });
+                end(() -> done.accept(result), dropped);
             } catch (Throwable e) {
                 String words = Troubles.sentence(e);
-                Platform.runLater(() -> {
-                    running--;
-                    notices.problem(words);
-                });
+                end(() -> notices.problem(words), dropped);
+            }
+        });
+        return () -> {
+            if (!dropped.getAndSet(true)) {
+                thread.interrupt();
+                notices.news(givenUp);
+            }
+        };
+    }
+
+    private void end(Runnable then, AtomicBoolean dropped) {
+        Platform.runLater(() -> {
+            running--;
+            if (!dropped.getAndSet(true)) {
+                then.run();
             }
         });
     }

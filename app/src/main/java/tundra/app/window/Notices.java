@@ -89,6 +89,7 @@ public final class Notices extends StackPane {
         Note n = show(text, "news");
         n.getChildren().add(1, n.progress);
         if (giveUp != null) {
+            n.cancel.setId("notice-cancel");
             n.cancel.setOnAction(e -> giveUp.run());
             n.getChildren().add(2, n.cancel);
         }

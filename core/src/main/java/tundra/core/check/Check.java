@@ -6,7 +6,9 @@ public enum Check {
     REPEATED("Left over", "The same art twice in one place, or a drawing that repeats the one before."),
     SIZE("Size jump", "The area of a drawing differs much from that of the one before."),
     LOOP("Loop ends", "The end of a loop differs more from its start than any two neighbours do."),
-    UNSEEN("Never shown", "A drawing that no frame shows.");
+    UNSEEN("Never shown", "A drawing that no frame shows."),
+    FONT("Font missing", "A text in a font that the piece doesn't have, or a font that can't be read."),
+    UNPAINTED("Not painted", "A gradient so small, large or skewed that it can't be painted; its last colour stands in for it.");
 
     public final String title;
     public final String about;

@@ -31,7 +31,9 @@ public final class Checks {
         eyes.use(project);
         var books = new ArrayList<Runnable>();
         var out = new ArrayList<Finding>();
+        out.addAll(LookChecks.damagedFonts(project, eyes));
         for (Scene s : project.scenes()) {
+            out.addAll(new LookChecks(s, measure, eyes).run());
             var here = new ArrayList<Element>();
             Tree.each(s.board().elements(), e -> {
                 if (e.content() instanceof Flipbook && !e.guide()) {

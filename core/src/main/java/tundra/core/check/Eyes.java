@@ -1,7 +1,11 @@
 package tundra.core.check;
 
+import java.util.List;
 import tundra.core.flip.PictureInk;
 import tundra.core.frame.FrameNode;
+import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Paint;
 import tundra.core.model.Project;
 
 /** What checks need to see and can't work out themselves. */
@@ -14,6 +18,15 @@ public interface Eyes extends AutoCloseable {
 
     /** How much of what two drawings cover looks different, 0 for the same picture to 1 for nothing in common. */
     double difference(FrameNode a, FrameNode b);
+
+    /** The font families that the project's texts can be set in. */
+    List<String> families();
+
+    /** The fonts of the project that can't be read. */
+    List<Asset> unreadableFonts();
+
+    /** Whether a paint can be painted in a box of a size as it is; else its last colour stands in for it. */
+    boolean paints(Paint p, Point box);
 
     @Override
     void close();

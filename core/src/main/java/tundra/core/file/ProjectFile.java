@@ -65,7 +65,7 @@ public final class ProjectFile {
             throw new FileProblem("“" + name + "” was not saved: " + e.getMessage()
                     + ". The file is as it was and the project is still open: undo the last steps and save again.", e);
         } catch (IOException e) {
-            throw new FileProblem("“" + name + "” can't be saved in " + file.toAbsolutePath().getParent() + " (" + reason(e)
+            throw new FileProblem("“" + name + "” can't be saved in " + ShownPath.of(file.toAbsolutePath().getParent()) + " (" + reason(e)
                     + "). The project is still open; save it to another folder.", e);
         }
     }

@@ -54,6 +54,10 @@ public sealed interface Content {
             this(text, family, weight, size, align, lineHeight, 0, 0);
         }
 
+        public Text withFamily(String f) {
+            return new Text(text, f, weight, size, align, lineHeight, spacing, wrap);
+        }
+
         public Text withText(String t) {
             return new Text(t, family, weight, size, align, lineHeight, spacing, wrap);
         }

@@ -170,4 +170,12 @@ class SavingTest {
         var bad = new ArrayList<String>(names());
         assertThat(bad).containsExactly("file");
     }
+
+    /** The system's folder of processes takes no files from anybody, also not from root. */
+    @Test
+    @org.junit.jupiter.api.condition.EnabledOnOs(org.junit.jupiter.api.condition.OS.LINUX)
+    void aFolderThatTakesNoFiles() {
+        assertThatThrownBy(() -> ProjectFile.write(empty("A"), Path.of("/proc/a.tundra"))).isInstanceOf(FileProblem.class)
+                .hasMessageStartingWith("“a.tundra” can't be saved in /proc (").hasMessageEndingWith("). The project is still open; save it to another folder.");
+    }
 }
