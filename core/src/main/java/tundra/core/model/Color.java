@@ -1,6 +1,6 @@
 package tundra.core.model;
 
-import java.util.Locale;
+import java.util.HexFormat;
 
 /** An sRGB colour, 8 bits a channel, not premultiplied. */
 public record Color(int red, int green, int blue, int alpha) implements Paint {
@@ -18,20 +18,26 @@ public record Color(int red, int green, int blue, int alpha) implements Paint {
     public static Color parse(String text) {
         String s = text.trim();
         s = s.startsWith("#") ? s.substring(1) : s;
-        if (s.matches("[0-9a-fA-F]{3}")) {
-            s = s.replaceAll("(.)", "$1$1");
+        if (s.length() == 3) {
+            char r = s.charAt(0), g = s.charAt(1), b = s.charAt(2);
+            s = new String(new char[] {r, r, g, g, b, b});
         }
-        if (!s.matches("[0-9a-fA-F]{6}([0-9a-fA-F]{2})?")) {
+        if (s.length() != 6 && s.length() != 8 || !s.chars().allMatch(Color::isHexDigit)) {
             throw new IllegalArgumentException("“" + text + "” is not a colour such as #1C6A5E or #1C6A5E80");
         }
         long v = Long.parseLong(s.length() == 6 ? s + "ff" : s, 16);
         return new Color((int) (v >> 24 & 255), (int) (v >> 16 & 255), (int) (v >> 8 & 255), (int) (v & 255));
     }
 
+    private static boolean isHexDigit(int c) {
+        return c < 128 && Character.digit(c, 16) >= 0;
+    }
+
     /** #RRGGBB, or #RRGGBBAA when it is not opaque. */
     public String hex() {
-        String rgb = String.format(Locale.ROOT, "#%02X%02X%02X", red, green, blue);
-        return alpha == 255 ? rgb : rgb + String.format(Locale.ROOT, "%02X", alpha);
+        HexFormat f = HexFormat.of().withUpperCase();
+        var s = new StringBuilder(9).append('#').append(f.toHexDigits((byte) red)).append(f.toHexDigits((byte) green)).append(f.toHexDigits((byte) blue));
+        return (alpha == 255 ? s : s.append(f.toHexDigits((byte) alpha))).toString();
     }
 
     public int argb() {
