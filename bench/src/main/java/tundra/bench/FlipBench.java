@@ -11,6 +11,7 @@ import tundra.core.flip.Ghosts;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
@@ -90,7 +91,7 @@ final class FlipBench {
                 long start = System.nanoTime();
                 for (int i = 0; i < 100; i++) {
                     long t = p.frameTime(2L * (round * 60 + i));
-                    Frame f = SKIN.over(builder.at(t), builder, book, t, ghosts);
+                    Frame f = SKIN.over(builder.at(t), builder, book, Moment.opened(builder.board(), t), ghosts);
                     bands.paint(c -> store.paint(c, f, 1, 0, 0, Pieces.WIDTH, Pieces.HEIGHT, false));
                 }
                 step = Math.min(step, (System.nanoTime() - start) / 1e6 / 100);

@@ -196,7 +196,7 @@ public final class Painter implements AutoCloseable {
         try (Font font = fonts.font(g.text().family(), g.text().weight(), g.text().size())) {
             for (var line : g.layout().lines()) {
                 if (!line.text().isEmpty()) {
-                    try (TextLine shaped = Fonts.shape(line.text(), font, g.text().spacing() == 0)) {
+                    try (TextLine shaped = Fonts.shape(line.text(), font, g.layout().ligatures())) {
                         line(canvas, shaped, font, g.text().spacing(), (float) line.x(), (float) line.baseline(), paint);
                     }
                 }

@@ -48,7 +48,7 @@ class GhostImagesTest {
 
     private Frame step(int i, OnionSkin skin) {
         long t = Math.round(i * 1e6 / 24) + 1;
-        return skin.over(builder.at(t), builder, "book", t, ghosts);
+        return skin.over(builder.at(t), builder, "book", tundra.core.frame.Moment.opened(builder.board(), t), ghosts);
     }
 
     @Test

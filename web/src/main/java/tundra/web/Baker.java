@@ -34,6 +34,11 @@ final class Baker {
             between(f, a, b, out, 0);
             out.add(b);
         }
+        // a last interval that jumps at its very end arrives
+        var end = new Sample(times.getLast(), f.apply(times.getLast()));
+        if (distance(out.getLast().at, end.at) > TOLERANCE) {
+            out.add(end);
+        }
         return out;
     }
 

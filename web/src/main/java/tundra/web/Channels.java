@@ -24,7 +24,6 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
@@ -34,6 +33,8 @@ import tundra.core.motion.Track;
 final class Channels {
     /** What CSS cannot blend is set this often, in µs: 120 times a second. */
     static final double FRAME = 1e6 / 120;
+    /** The least side of a shape, in px: one without any width isn't painted by browsers, and its stroke is a line. */
+    static final double THIN = 0.001;
     /** Weighs a degree against a pixel, so that baked turns keep within a thousandth of a degree. */
     private static final double TURN = 20;
     /** Weighs an opacity of 1 against a pixel, so that baked opacities keep within a hundred-thousandth. */
@@ -41,18 +42,23 @@ final class Channels {
     private final Board board;
     private final Timeline timeline;
     private final TextMeasurer measure;
+    private final Mixes mixes;
     private final List<PageTrack> out = new ArrayList<>();
 
-    private Channels(Board board, Timeline timeline, TextMeasurer measure) {
+    private Channels(Board board, Timeline timeline, TextMeasurer measure, Mixes mixes) {
+        this.mixes = mixes;
         this.board = board;
         this.timeline = timeline;
         this.measure = measure;
     }
 
-    /** @param boxed finds how an element is marked up, by its id */
+    /**
+     * @param boxed finds how an element is marked up, by its id
+     * @param mixes gets what values rest at whose parts are keyed on different timelines
+     */
     static List<PageTrack> of(Board board, Timeline timeline, String sceneTarget, Function<String, Boxed> boxed,
-            TextMeasurer measure) {
-        var c = new Channels(board, timeline, measure);
+            TextMeasurer measure, Mixes mixes) {
+        var c = new Channels(board, timeline, measure, mixes);
         var ids = new LinkedHashSet<>(timeline.tracks().keySet());
         ids.addAll(timeline.shown().keySet());
         for (String id : ids) {
@@ -81,7 +87,7 @@ final class Channels {
             words(target, "!strokeLinecap", timeline.track(id, Properties.STROKE_ENDS));
             words(target, "!strokeLinejoin", timeline.track(id, Properties.STROKE_JOINS));
         }
-        out.addAll(StrokeChannels.of(board, timeline, e, box.shape()));
+        out.addAll(StrokeChannels.of(board, timeline, e, box.shape(), mixes));
         size(e, box, timeline.track(id, Properties.SIZE));
         if (e.content() instanceof Content.Path p && keyed(board, id, Properties.OUTLINE)) {
             outline(e, p, box);
@@ -111,25 +117,20 @@ final class Channels {
         return "skewX(" + Numbers.plain(degrees.x(), 5) + "deg) skewY(" + Numbers.plain(degrees.y(), 5) + "deg)";
     }
 
-    /** An element is seen while it and every group around it are. */
+    /** Seen means no more than that it isn't hidden itself: it inherits whether what holds it is. */
     private void shown(Element e, Boxed box) {
-        long from = 0, to = Long.MAX_VALUE;
-        for (String id : Tree.path(board.elements(), e.id())) {
-            Span s = timeline.shown().get(id);
-            from = s == null ? from : Math.max(from, s.from());
-            to = s == null ? to : Math.min(to, s.to());
-        }
-        if (timeline.shown().get(e.id()) == null) {
+        Span s = timeline.shown().get(e.id());
+        if (s == null) {
             return;
         }
         double d = timeline.duration();
         var keys = new ArrayList<PageTrack.PageKey>();
-        keys.add(new PageTrack.PageKey(0, from == 0 && to > 0 ? "visible" : "hidden", "step-end"));
-        if (from > 0 && from < to && from <= d) {
-            keys.add(new PageTrack.PageKey(from / d, "visible", "step-end"));
+        keys.add(new PageTrack.PageKey(0, s.from() == 0 ? "inherit" : "hidden", "step-end"));
+        if (s.from() > 0 && s.from() <= d) {
+            keys.add(new PageTrack.PageKey(s.from() / d, "inherit", "step-end"));
         }
-        if (to <= d && from < to) {
-            keys.add(new PageTrack.PageKey(to / d, "hidden", "step-end"));
+        if (s.to() <= d) {
+            keys.add(new PageTrack.PageKey(s.to() / d, "hidden", "step-end"));
         }
         add(box.outer(), "!visibility", keys);
     }
@@ -139,6 +140,12 @@ final class Channels {
         Track<Point> places = timeline.track(e.id(), Properties.POSITION);
         Track<String> faces = timeline.track(e.id(), Properties.FACE_PATH);
         Track<Double> fronts = timeline.track(e.id(), Properties.FRONT);
+        boolean ever = keyed(board, e.id(), Properties.FACE_PATH) || e.rest().get(Properties.FACE_PATH).equals("yes");
+        if (ever && keyed(board, e.id(), Properties.POSITION)
+                && Mixes.apart(board, e.id(), Properties.ROTATION, Properties.POSITION, Properties.FACE_PATH, Properties.FRONT)) {
+            turn(e, box.outer());
+            return;
+        }
         boolean facing = faces != null || e.rest().get(Properties.FACE_PATH).equals("yes");
         if (!facing || places == null) {
             eased(box.outer(), "rotate", own, (a, b, p) -> Numbers.plain(a + (b - a) * p, 5) + "deg");
@@ -154,6 +161,26 @@ final class Channels {
         bake(box.outer(), "rotate", turn, all(times(own), times(places), times(faces), times(fronts)), v -> Numbers.plain(v[0] / TURN, 5) + "deg");
     }
 
+    /** The parts of a turn that are keyed here, where others are keyed elsewhere. */
+    private void turn(Element e, String target) {
+        mixes.rest(target, "turn", e.rest().get(Properties.ROTATION), e.rest().get(Properties.FACE_PATH).equals("yes") ? 1 : 0, null, e.rest().get(Properties.FRONT));
+        number(target, Mixes.part("turn", 0), timeline.track(e.id(), Properties.ROTATION));
+        Track<String> faces = timeline.track(e.id(), Properties.FACE_PATH);
+        if (faces != null) {
+            words(target, Mixes.part("turn", 1), new Track<>(faces.keys().stream().map(k -> k.with(k.value().equals("yes") ? "1" : "0")).toList()));
+        }
+        Track<Point> places = timeline.track(e.id(), Properties.POSITION);
+        if (places != null) {
+            var path = new MotionPath(places);
+            bake(target, Mixes.part("turn", 2), t -> new double[] {path.direction(t) * TURN}, times(places), v -> Numbers.plain(v[0] / TURN, 5));
+        }
+        number(target, Mixes.part("turn", 3), timeline.track(e.id(), Properties.FRONT));
+    }
+
+    private void number(String target, String property, Track<Double> track) {
+        eased(target, property, track, (a, b, p) -> Numbers.plain(a + (b - a) * p, 5));
+    }
+
     @SafeVarargs
     static List<Double> all(List<Double>... times) {
         return Stream.of(times).flatMap(List::stream).distinct().sorted().toList();
@@ -163,48 +190,80 @@ final class Channels {
     private void outline(Element e, Content.Path p, Boxed box) {
         Track<Outline> track = timeline.track(e.id(), Properties.OUTLINE);
         Track<Point> size = timeline.track(e.id(), Properties.SIZE);
+        boolean apart = Mixes.apart(board, e.id(), Properties.OUTLINE, Properties.SIZE);
+        forms(e, p, track, apart ? null : size, apart, box.shape(), -1);
+        if (StrokeText.split(board, e)) {
+            for (int i = 0; i < StrokeText.contours(board, e); i++) {
+                forms(e, p, track, apart ? null : size, apart, box.shape() + "-" + i, i);
+            }
+        }
+        if (apart) {
+            stretching(e, p, box, size);
+        }
+    }
+
+    /** @param contour the one that is meant; -1 for all */
+    private void forms(Element e, Content.Path p, Track<Outline> track, Track<Point> size, boolean apart, String target, int contour) {
         if (track == null) {
             return;
         }
         if (size == null) {
-            Point rest = e.rest().get(Properties.SIZE);
+            Point rest = apart ? p.box() : e.rest().get(Properties.SIZE);
             var keys = new ArrayList<PageTrack.PageKey>();
             double d = timeline.duration();
             for (int i = 0; i + 1 < track.keys().size(); i++) {
                 Key<Outline> a = track.keys().get(i), b = track.keys().get(i + 1);
                 for (EasingPieces.Piece piece : EasingPieces.of(a.easing())) {
                     double t = a.time() + (b.time() - a.time()) * piece.from();
-                    keys.add(new PageTrack.PageKey(t / d, form(p, Morph.at(a.value(), b.value(), piece.low()), rest), piece.css()));
+                    keys.add(new PageTrack.PageKey(t / d, form(p, Morph.at(a.value(), b.value(), piece.low()), rest, contour), piece.css()));
                 }
                 // each interval ends with as many nodes as it had
-                keys.add(new PageTrack.PageKey(b.time() / d, form(p, Morph.at(a.value(), b.value(), 1), rest), "linear"));
+                keys.add(new PageTrack.PageKey(b.time() / d, form(p, Morph.at(a.value(), b.value(), 1), rest, contour), "linear"));
             }
             if (keys.isEmpty()) {
-                keys.add(new PageTrack.PageKey(0, form(p, track.keys().getFirst().value(), rest), "linear"));
+                keys.add(new PageTrack.PageKey(0, form(p, track.keys().getFirst().value(), rest, contour), "linear"));
             }
-            add(box.shape(), "@d", keys);
+            add(target, apart ? Mixes.part("form", 0) : "@d", keys);
             return;
         }
-        var cuts = all(times(track), times(size));
         var keys = new ArrayList<PageTrack.PageKey>();
         for (double t = 0; t <= timeline.duration(); t += FRAME) {
-            keys.add(key(e, p, track, size, t, "linear"));
+            keys.add(key(p, track, size, t, contour));
         }
-        for (double t : cuts) {
-            keys.add(key(e, p, track, size, Math.max(0, t - 1), "linear"));
-            keys.add(key(e, p, track, size, t, "linear"));
+        for (double t : all(times(track), times(size))) {
+            keys.add(key(p, track, size, Math.max(0, t - 1), contour));
+            keys.add(key(p, track, size, t, contour));
         }
         keys.sort(Comparator.comparingDouble(PageTrack.PageKey::offset));
-        add(box.shape(), "@d", keys);
+        add(target, "@d", keys);
     }
 
-    private PageTrack.PageKey key(Element e, Content.Path p, Track<Outline> track, Track<Point> size, double t, String easing) {
-        return new PageTrack.PageKey(t / timeline.duration(), form(p, track.at(t, Morph::at), size.at(t, Properties.SIZE.type()::lerp)), easing);
+    private PageTrack.PageKey key(Content.Path p, Track<Outline> track, Track<Point> size, double t, int contour) {
+        return new PageTrack.PageKey(t / timeline.duration(), form(p, track.at(t, Morph::at), size.at(t, Properties.SIZE.type()::lerp), contour), "linear");
     }
 
-    private static String form(Content.Path p, Outline o, Point size) {
-        double kx = p.box().x() == 0 ? 1 : Math.max(0, size.x()) / p.box().x(), ky = p.box().y() == 0 ? 1 : Math.max(0, size.y()) / p.box().y();
-        return o.through(Affine.scale(kx, ky)).svgCurves(4);
+    /** The size's part in forms that are keyed on another timeline. */
+    private void stretching(Element e, Content.Path p, Boxed box, Track<Point> size) {
+        int contours = StrokeText.split(board, e) ? StrokeText.contours(board, e) : 0;
+        Point rest = e.rest().get(Properties.SIZE);
+        for (int i = -1; i < contours; i++) {
+            String target = i < 0 ? box.shape() : box.shape() + "-" + i;
+            mixes.rest(target, "form", form(p, p.outline(), p.box(), i), factor(rest.x(), p.box().x()), factor(rest.y(), p.box().y()));
+            if (size != null) {
+                eased(target, Mixes.part("form", 1), size, (a, b, q) -> Numbers.plain(factor(a.lerp(b, q).x(), p.box().x()), 6));
+                eased(target, Mixes.part("form", 2), size, (a, b, q) -> Numbers.plain(factor(a.lerp(b, q).y(), p.box().y()), 6));
+            }
+        }
+    }
+
+    private static double factor(double size, double box) {
+        return box == 0 ? 1 : Math.max(0, size) / box;
+    }
+
+    /** A contour that isn't there yet or any more is a point, which paints nothing. */
+    private static String form(Content.Path p, Outline o, Point size, int contour) {
+        Outline meant = contour < 0 ? o : contour < o.contours().size() ? new Outline(List.of(o.contours().get(contour))) : null;
+        return meant == null ? "M0 0" : meant.through(Affine.scale(factor(size.x(), p.box().x()), factor(size.y(), p.box().y()))).svgCurves(4);
     }
 
     /** The elements that carry the stroke: the shape itself, or one for each of its contours. */
@@ -212,13 +271,17 @@ final class Channels {
         if (!StrokeText.split(board, e)) {
             return box.shape() == null ? List.of() : List.of(box.shape());
         }
-        int n = ((Content.Path) e.content()).outline().contours().size();
+        int n = StrokeText.contours(board, e);
         return IntStream.range(0, n).mapToObj(i -> box.shape() + "-" + i).toList();
     }
 
     private void position(Element e, Boxed box) {
         Track<Point> track = timeline.track(e.id(), Properties.POSITION);
         Track<Double> x = timeline.track(e.id(), Properties.POSITION_X), y = timeline.track(e.id(), Properties.POSITION_Y);
+        if (Mixes.apart(board, e.id(), Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y)) {
+            place(e, box);
+            return;
+        }
         if (x != null || y != null) {
             Point rest = e.rest().get(Properties.POSITION);
             bake(box.outer(), "translate", t -> new double[] {
@@ -234,8 +297,7 @@ final class Channels {
         Easing whole = track.shape().whole();
         boolean bent = whole != null || Stream.iterate(0, i -> i + 1).limit(track.keys().size() - 1L).anyMatch(path::curved);
         if (bent) {
-            var cuts = whole == null ? times(track)
-                    : all(times(new Track<>(List.of(track.keys().getFirst().with(whole), track.keys().getLast().at(last(track))))), passes(track, path));
+            var cuts = cuts(track, path);
             bake(box.outer(), "translate", t -> {
                 Point p = path.at(t).minus(box.shift());
                 return new double[] {p.x(), p.y()};
@@ -243,6 +305,33 @@ final class Channels {
         } else {
             eased(box.outer(), "translate", track, (a, b, p) -> pair(a.lerp(b, p).minus(box.shift()), 4, "px"));
         }
+    }
+
+    /** When the pieces of a path meet. */
+    private static List<Double> cuts(Track<Point> track, MotionPath path) {
+        Easing whole = track.shape().whole();
+        return whole == null ? times(track)
+                : all(times(new Track<>(List.of(track.keys().getFirst().with(whole), track.keys().getLast().at(last(track))))), passes(track, path));
+    }
+
+    /** The parts of a place that are keyed here, where others are keyed elsewhere. */
+    private void place(Element e, Boxed box) {
+        Point rest = e.rest().get(Properties.POSITION).minus(box.shift());
+        mixes.rest(box.outer(), "place", rest.x(), rest.y(), null, null);
+        Track<Point> track = timeline.track(e.id(), Properties.POSITION);
+        if (track != null) {
+            var path = new MotionPath(track);
+            for (int i = 0; i < 2; i++) {
+                int axis = i;
+                bake(box.outer(), Mixes.part("place", i), t -> {
+                    Point p = path.at(t).minus(box.shift());
+                    return new double[] {axis == 0 ? p.x() : p.y()};
+                }, cuts(track, path), v -> Numbers.plain(v[0], 4));
+            }
+        }
+        Track<Double> x = timeline.track(e.id(), Properties.POSITION_X), y = timeline.track(e.id(), Properties.POSITION_Y);
+        eased(box.outer(), Mixes.part("place", 2), x, (a, b, p) -> Numbers.plain(a + (b - a) * p - box.shift().x(), 5));
+        eased(box.outer(), Mixes.part("place", 3), y, (a, b, p) -> Numbers.plain(a + (b - a) * p - box.shift().y(), 5));
     }
 
     private static long last(Track<?> track) {
@@ -265,6 +354,9 @@ final class Channels {
         }
         length(box.inner(), "width", track, Point::x, 1);
         length(box.inner(), "height", track, Point::y, 1);
+        if (e.content() instanceof Content.Path && Mixes.apart(board, e.id(), Properties.OUTLINE, Properties.SIZE)) {
+            return;
+        }
         switch (e.content()) {
             case Content.Rectangle r -> {
                 length(box.shape(), "width", track, Point::x, 1);
@@ -276,15 +368,14 @@ final class Channels {
                 length(box.shape(), "cy", track, Point::y, 0.5);
                 length(box.shape(), "ry", track, Point::y, 0.5);
             }
-            case Content.Polygon p -> eased(box.shape(), "@d", track,
-                    (a, b, q) -> Outline.star(a.lerp(b, q), p.points(), p.inner()).svgPath());
+            case Content.Polygon p -> sized(box.shape(), "@d", track, s -> Outline.star(s, p.points(), p.inner()).svgPath());
             case Content.Path p when timeline.track(e.id(), Properties.OUTLINE) != null -> { }
             case Content.Path p -> {
-                eased(box.shape(), "@d", track, (a, b, q) -> stretched(p, a.lerp(b, q)));
+                sized(box.shape(), "@d", track, s -> stretched(p, s));
                 if (StrokeText.split(board, e)) {
                     for (int i = 0; i < p.outline().contours().size(); i++) {
                         var one = new Content.Path(new Outline(List.of(p.outline().contours().get(i))), p.box());
-                        eased(box.shape() + "-" + i, "@d", track, (a, b, q) -> stretched(one, a.lerp(b, q)));
+                        sized(box.shape() + "-" + i, "@d", track, s -> stretched(one, s));
                     }
                 }
             }
@@ -297,7 +388,26 @@ final class Channels {
     }
 
     private void length(String target, String property, Track<Point> track, Function<Point, Double> part, double factor) {
-        eased(target, property, track, (a, b, p) -> Baker.px(Math.max(0, factor * part.apply(a.lerp(b, p)))));
+        sized(target, property, track, s -> Baker.px(Math.max(THIN, factor * part.apply(s))));
+    }
+
+    /** Text made of a size, which never goes below 0: where an easing leads there it is cut into pieces that don't. */
+    private void sized(String target, String property, Track<Point> track, Function<Point, String> css) {
+        if (target == null) {
+            return;
+        }
+        DoubleFunction<Point> at = t -> track.at(t, Properties.SIZE.type()::lerp);
+        double first = track.keys().getFirst().time(), last = track.keys().getLast().time();
+        boolean leaves = false;
+        for (int i = 0, n = 400 * (track.keys().size() - 1); i <= n; i++) {
+            Point s = at.apply(first + (last - first) * i / Math.max(1, n));
+            leaves |= s.x() < 0 || s.y() < 0;
+        }
+        if (leaves) {
+            bake(target, property, t -> new double[] {Math.max(0, at.apply(t).x()), Math.max(0, at.apply(t).y())}, times(track), v -> css.apply(new Point(v[0], v[1])));
+        } else {
+            eased(target, property, track, (a, b, p) -> css.apply(a.lerp(b, p)));
+        }
     }
 
     static String stretched(Content.Path p, Point size) {
@@ -310,6 +420,11 @@ final class Channels {
     private void radius(Element e, Boxed box) {
         Track<Double> radius = timeline.track(e.id(), Properties.CORNER_RADIUS);
         Track<Point> size = timeline.track(e.id(), Properties.SIZE);
+        boolean ever = keyed(board, e.id(), Properties.CORNER_RADIUS) || e.rest().get(Properties.CORNER_RADIUS) > 0;
+        if (e.content() instanceof Content.Rectangle && ever && Mixes.apart(board, e.id(), Properties.CORNER_RADIUS, Properties.SIZE)) {
+            corner(e, box.shape(), radius, size);
+            return;
+        }
         if (!(e.content() instanceof Content.Rectangle) || radius == null && (size == null || e.rest().get(Properties.CORNER_RADIUS) == 0)) {
             return;
         }
@@ -320,6 +435,17 @@ final class Channels {
                 double r = radius == null ? e.rest().get(Properties.CORNER_RADIUS) : radius.at(t, Properties.CORNER_RADIUS.type()::lerp);
                 return new double[] {Math.max(0, Math.min(r, Math.min(s.x(), s.y()) / 2))};
             }, times, v -> Baker.px(v[0]));
+        }
+    }
+
+    /** The parts of a corner that are keyed here, where others are keyed elsewhere. */
+    private void corner(Element e, String target, Track<Double> radius, Track<Point> size) {
+        Point rest = e.rest().get(Properties.SIZE);
+        mixes.rest(target, "corner", e.rest().get(Properties.CORNER_RADIUS), rest.x(), rest.y());
+        number(target, Mixes.part("corner", 0), radius);
+        if (size != null) {
+            eased(target, Mixes.part("corner", 1), size, (a, b, p) -> Numbers.plain(a.lerp(b, p).x(), 4));
+            eased(target, Mixes.part("corner", 2), size, (a, b, p) -> Numbers.plain(a.lerp(b, p).y(), 4));
         }
     }
 

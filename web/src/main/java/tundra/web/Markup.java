@@ -234,14 +234,14 @@ final class Markup {
         switch (s) {
             case Content.Rectangle r -> {
                 double q = Math.min(e.rest().get(Properties.CORNER_RADIUS), Math.min(box.x(), box.y()) / 2);
-                out.append("rect id=\"").append(id).append("\" style=\"width:").append(px(box.x())).append(";height:").append(px(box.y()));
+                out.append("rect id=\"").append(id).append("\" style=\"width:").append(side(box.x())).append(";height:").append(side(box.y()));
                 if (q > 0) {
                     out.append(";rx:").append(px(q)).append(";ry:").append(px(q));
                 }
                 out.append(';');
             }
             case Content.Ellipse x -> out.append("ellipse id=\"").append(id).append("\" style=\"cx:").append(px(box.x() / 2))
-                    .append(";cy:").append(px(box.y() / 2)).append(";rx:").append(px(box.x() / 2)).append(";ry:").append(px(box.y() / 2)).append(';');
+                    .append(";cy:").append(px(box.y() / 2)).append(";rx:").append(side(box.x() / 2)).append(";ry:").append(side(box.y() / 2)).append(';');
             case Content.Polygon p -> out.append("path id=\"").append(id).append("\" d=\"")
                     .append(Outline.star(box, p.points(), p.inner()).svgPath()).append("\" style=\"");
             case Content.Path p -> out.append("path id=\"").append(id).append("\" d=\"").append(Channels.stretched(p, box)).append("\" style=\"").append(p.evenOdd() ? "fill-rule:evenodd;" : "");
@@ -258,10 +258,10 @@ final class Markup {
             return;
         }
         out.append("\"/>");
-        int i = 0;
-        for (Contour c : form.outline().contours()) {
-            var one = new Outline(List.of(c));
-            out.append("<path id=\"").append(id).append('-').append(i++).append("\" d=\"").append(one.svgPath()).append("\" style=\"fill:none");
+        List<Contour> contours = form.outline().contours();
+        for (int i = 0; i < StrokeText.contours(board, e); i++) {
+            var one = new Outline(i < contours.size() ? List.of(contours.get(i)) : List.of());
+            out.append("<path id=\"").append(id).append('-').append(i).append("\" d=\"").append(one.svgPath()).append("\" style=\"fill:none");
             stroke(e, new Form.Curve(one));
             out.append("\"/>");
         }
@@ -278,7 +278,7 @@ final class Markup {
         out.append("<text id=\"").append(id).append("\" style=\"font:").append(t.weight()).append(' ').append(px(t.size()))
                 .append(" '").append(PageCompiler.family(t.family(), t.weight())).append("';fill:")
                 .append(PaintText.css(e, Properties.FILL, e.rest().get(Properties.FILL)))
-                .append(t.spacing() == 0 ? "" : ";letter-spacing:" + px(t.spacing())).append("\">");
+                .append(t.spacing() == 0 ? "" : ";letter-spacing:" + px(t.spacing()) + ";font-feature-settings:" + escape(TextChannels.APART)).append("\">");
         int n = 0;
         for (var line : TextLayout.of(t, measure).lines()) {
             out.append("<tspan id=\"").append(id).append('-').append(n++).append("\" x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
@@ -292,6 +292,11 @@ final class Markup {
         pictures.add(p.asset());
         out.append("<img id=\"").append(id).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(escape(e.name()))
                 .append("\" draggable=\"false\" style=\"width:").append(px(box.x())).append(";height:").append(px(box.y())).append("\">");
+    }
+
+    /** Of a shape: one without any width isn't painted by browsers, and its stroke is a line. */
+    private static String side(double v) {
+        return px(Math.max(Channels.THIN, v));
     }
 
     private static String px(double v) {

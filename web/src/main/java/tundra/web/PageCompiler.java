@@ -142,8 +142,12 @@ public final class PageCompiler {
         for (Scene s : p.scenes()) {
             ObjectNode o = scenes.addObject().put("id", Markup.sceneTarget(s)).put("name", s.name());
             ArrayNode timelines = o.putArray("timelines");
+            var mixes = new Mixes();
             for (Timeline t : s.board().timelines()) {
-                timeline(timelines.addObject(), p, s, t, markup);
+                timeline(timelines.addObject(), p, s, t, markup, mixes);
+            }
+            if (!mixes.rests().isEmpty()) {
+                o.set("mixes", JSON.valueToTree(mixes.rests()));
             }
             ArrayNode reactions = o.putArray("reactions");
             for (Reaction r : s.board().reactions()) {
@@ -173,14 +177,14 @@ public final class PageCompiler {
         }
     }
 
-    private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Markup markup) {
+    private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Markup markup, Mixes mixes) {
         o.put("id", t.id()).put("name", t.name()).put("duration", t.duration() / 1000.0).put("loop", t.loop()).put("starts", t.starts());
         if (!t.sounds().isEmpty()) {
             ArrayNode sounds = o.putArray("sounds");
             t.sounds().forEach(x -> sound(sounds.addObject(), p.assets().get(x.asset()), x, t));
         }
         ArrayNode tracks = o.putArray("tracks");
-        var all = new ArrayList<>(Channels.of(s.board(), t, Markup.sceneTarget(s), markup.boxes()::get, measure));
+        var all = new ArrayList<>(Channels.of(s.board(), t, Markup.sceneTarget(s), markup.boxes()::get, measure, mixes));
         all.addAll(FlipChannels.of(s.board(), t, markup));
         for (PageTrack track : all) {
             ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");

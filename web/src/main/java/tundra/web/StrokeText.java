@@ -4,12 +4,15 @@ import java.util.List;
 import java.util.stream.Collectors;
 import tundra.core.frame.Form;
 import tundra.core.frame.StrokeStyle;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.core.motion.Track;
 
 /** Strokes as CSS text. */
 final class StrokeText {
@@ -19,7 +22,19 @@ final class StrokeText {
     static boolean split(Board board, Element e) {
         Point reveal = e.rest().get(Properties.REVEAL);
         boolean partly = reveal.x() > 0 || reveal.y() < 1 || Channels.keyed(board, e.id(), Properties.REVEAL);
-        return partly && e.content() instanceof Content.Path p && p.outline().contours().size() > 1;
+        return partly && e.content() instanceof Content.Path && contours(board, e) > 1;
+    }
+
+    /** How many contours are stroked apart at most: the form that rests may have fewer than one that it changes into. */
+    static int contours(Board board, Element e) {
+        int most = ((Content.Path) e.content()).outline().contours().size();
+        for (Timeline t : board.timelines()) {
+            Track<Outline> track = t.track(e.id(), Properties.OUTLINE);
+            for (int i = 0; track != null && i < track.keys().size(); i++) {
+                most = Math.max(most, track.keys().get(i).value().contours().size());
+            }
+        }
+        return most;
     }
 
     /** The pattern as {@code stroke-dasharray}. */

@@ -15,11 +15,9 @@ const Tundra = (() => {
     return a.replace(NUMBER, (x) => +x + (to[i++] - x) * p);
   };
 
-  // What Web Animations cannot do in every browser: an attribute, set at each frame. The browser still does the easing.
-  class Driven {
-    constructor(el, attribute, keys) {
-      this.el = el;
-      this.attribute = attribute;
+  // Texts between two keys: the browser does the easing, the numbers are mixed.
+  class Curve {
+    constructor(keys) {
       this.keys = keys.map(([at, value, easing = "linear"]) => {
         const effect = new KeyframeEffect(null, null, { duration: 1, fill: "both", easing });
         const clock = new Animation(effect, null);
@@ -27,75 +25,251 @@ const Tundra = (() => {
       });
     }
 
-    set(progress) {
+    at(progress) {
       const { keys } = this;
       let i = keys.findLastIndex((k) => k.at <= progress);
       i = Math.max(0, Math.min(i, keys.length - 2));
       const a = keys[i], b = keys[i + 1];
       const p = b.at > a.at ? (progress - a.at) / (b.at - a.at) : 1;
-      this.el.setAttribute(this.attribute, p >= 1 ? b.value : mix(a.value, b.value, a.ease(Math.max(0, p))));
+      return p >= 1 ? b.value : mix(a.value, b.value, a.ease(Math.max(0, p)));
+    }
+  }
+
+  // A value of the page and the tracks that have a say in it, in the order in which their timelines were started: the last one decides.
+  class Slot {
+    tracks = [];
+
+    constructor(el, property) {
+      Object.assign(this, { el, property });
+    }
+
+    get top() {
+      return this.tracks.at(-1);
+    }
+
+    raise(track) {
+      if (this.top !== track) {
+        this.drop(track);
+        this.tracks.push(track);
+      }
+    }
+
+    drop(track) {
+      this.tracks = this.tracks.filter((t) => t !== track);
+    }
+
+    // Writes what moved no longer.
+    settle() {}
+  }
+
+  // A CSS value: an animation while its timeline plays, a plain style once it stands, which browsers paint sharper.
+  class Animated extends Slot {
+    #animation;
+    #of;
+
+    show() {
+      const { top } = this;
+      if (top !== this.#of) {
+        this.#animation?.cancel();
+        this.#animation = null;
+        this.#of = top;
+        if (!top) this.el.style[this.property] = "";
+      }
+      if (!top) return;
+      const { timeline } = top;
+      this.#animation ??= this.el.animate(top.frames, timeline.timing);
+      if (timeline.playing) {
+        this.#animation.startTime = timeline.start;
+      } else {
+        this.#animation.pause();
+        this.#animation.currentTime = timeline.time;
+      }
+    }
+
+    // Styles of what isn't rendered can't be written; they stay as they are.
+    settle() {
+      if (!this.#animation || this.top?.timeline.playing) return false;
+      try {
+        this.#animation.commitStyles();
+        return true;
+      } catch {
+        return false;
+      }
+    }
+
+    rest() {
+      this.#animation.cancel();
+      this.#animation = null;
+    }
+  }
+
+  // An attribute, which Web Animations cannot set in every browser: set at each frame.
+  class Driven extends Slot {
+    constructor(el, property) {
+      super(el, property);
+      this.base = el.getAttribute(property);
+    }
+
+    show() {
+      const { top } = this;
+      if (top) this.el.setAttribute(this.property, top.curve.at(top.timeline.progress));
+      else if (this.base === null) this.el.removeAttribute(this.property);
+      else this.el.setAttribute(this.property, this.base);
     }
   }
 
   // What jumps from value to value: set by a timer, since an animation of it would wake the main thread at every frame.
-  class Switched {
-    static #last = new Map();
-
-    constructor(of, property, keys) {
-      Object.assign(this, { el: byId(of), property, keys, name: of + " " + property });
-      Switched.#last.set(this.name, this);
-    }
-
-    // As with animations, the last timeline that has a say is heard.
-    set(progress) {
-      if (Switched.#last.get(this.name) !== this) return;
-      const now = this.keys.findLast(([at]) => at <= progress + 1e-7) || this.keys[0];
-      this.el.style[this.property] = now[1];
-    }
-
-    // When the next value comes, 0 to 1; without one the timeline's end.
-    next(progress) {
-      const key = this.keys.find(([at]) => at > progress + 1e-7);
-      return key ? key[0] : 1;
+  class Switched extends Slot {
+    show() {
+      const { top } = this;
+      // the document's own time stands still between frames, and a timer that asked it would come too early again and again
+      const now = top && (top.keys.findLast(([at]) => at <= top.timeline.exact + 1e-7) || top.keys[0]);
+      this.el.style[this.property] = now ? now[1] : "";
     }
   }
 
+  // A value that is made of several, which may be keyed on different timelines.
+  const n = (x) => +x.toFixed(4);
+  const MIXES = {
+    // places that were split into halves
+    place: ([px, py, x, y]) => ({ translate: n(x ?? px) + "px " + n(y ?? py) + "px" }),
+    // a rotation, whether it faces its way, the way's direction and the front
+    turn: ([r, faces, ahead, front]) => ({ rotate: n(faces && ahead != null ? r + ahead - front : r) + "deg" }),
+    // a corner never exceeds half of a side
+    corner: ([r, w, h]) => {
+      const q = n(Math.max(0, Math.min(r, w / 2, h / 2))) + "px";
+      return { rx: q, ry: q };
+    },
+    // the dashes between two shares of a line, as one long pattern that starts with a dash of no length
+    dashes: ([dash, gap, offset, from, to, length]) => {
+      from = Math.max(0, Math.min(1, from));
+      to = Math.max(0, Math.min(1, to));
+      const a = from * length, b = to * length, period = dash + gap;
+      const line = (pattern, at) => ({ strokeDasharray: pattern.map((x) => n(x) + "px").join(" "), strokeDashoffset: n(at) + "px" });
+      if (from <= 0 && to >= 1) return dash > 0 && gap > 0 ? line([dash, gap], offset) : { strokeDasharray: "none", strokeDashoffset: "0px" };
+      if (from >= to || !(length > 0)) return line([0, 3 * length + 3], -2 * length - 2);
+      if (dash <= 0 || gap <= 0 || (b - a) / period > 2000) return line([b - a, length + 1], -a);
+      const out = [0], phase = offset % period;
+      let at = 0;
+      for (let s = Math.floor((a + phase) / period) * period - phase; s < b; s += period) {
+        const x = Math.max(a, s), y = Math.min(b, s + dash);
+        if (y > x) {
+          out.push(x - at, y - x);
+          at = y;
+        }
+      }
+      out.push(length + 1);
+      return line(out.length % 2 ? [...out, 0] : out, 0);
+    },
+    // a form and the factors by which it is stretched
+    form: ([d, kx, ky]) => {
+      let i = 0;
+      return { d: d.replace(NUMBER, (x) => n(x * (i++ % 2 ? ky : kx))) };
+    },
+  };
+
+  class Mixed {
+    #parts;
+    #dirty = false;
+
+    constructor(el, mix, rest) {
+      Object.assign(this, { el, mix: MIXES[mix], attribute: mix === "form" && el.getAttribute("d") });
+      this.#parts = rest.map((value) => ({ rest: value, now: value, set: false }));
+    }
+
+    // Undefined for what no timeline has a say in any more.
+    set(part, value) {
+      const p = this.#parts[part];
+      p.set = value !== undefined;
+      p.now = p.set ? value : p.rest;
+      this.#dirty = true;
+    }
+
+    show() {
+      if (!this.#dirty) return;
+      this.#dirty = false;
+      const any = this.#parts.some((p) => p.set);
+      for (const [property, value] of Object.entries(this.mix(this.#parts.map((p) => p.now)))) {
+        if (property === "d") this.el.setAttribute("d", any ? value : this.attribute);
+        else this.el.style[property] = any ? value : "";
+      }
+    }
+  }
+
+  class Part extends Slot {
+    show() {
+      const { top, property: part } = this;
+      const text = top?.curve.at(top.timeline.progress);
+      this.el.set(part, text === undefined ? undefined : /^[-\d.e]+$/.test(text) ? +text : text);
+      this.el.show();
+    }
+  }
+
+  // Finds the slot of a target and a property: "@" is an attribute, "!" jumps, "%" is a part of a mixed value.
+  const slots = (mixes) => {
+    const known = new Map(), mixed = new Map();
+    return (of, property) => {
+      const name = of + " " + property;
+      if (!known.has(name)) {
+        const rest = property.slice(1);
+        known.set(name, property[0] === "@" ? new Driven(byId(of), rest)
+          : property[0] === "!" ? new Switched(byId(of), rest)
+          : property[0] === "%" ? part(of, rest)
+          : new Animated(byId(of), property));
+      }
+      return known.get(name);
+    };
+
+    function part(of, name) {
+      const [mix, i] = name.split(" "), key = of + " " + mix;
+      if (!mixed.has(key)) mixed.set(key, new Mixed(byId(of), mix, mixes[key]));
+      return new Part(mixed.get(key), +i);
+    }
+  };
+
   // All animations of a timeline share one start, so that they keep in step. There is no animation that only keeps time: one
-  // without a target would wake the main thread at every frame.
+  // without a target would wake the main thread at every frame. A timeline that was never started shows nothing.
   class Timeline {
-    #animations = [];
-    #driven = [];
-    #switched = [];
+    #tracks;
+    #driven;
+    #switched;
     #turn;
     #loop;
-    #start = 0;
     #at = 0;
     #end;
     #sounds;
     #again;
+    #step;
+    #scene;
 
-    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }) {
-      Object.assign(this, { id, name, duration, starts, playing: false });
+    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, scene, slot) {
+      Object.assign(this, { id, name, duration, starts, loops: loop, playing: false, start: 0 });
+      this.#scene = scene;
       this.#loop = loop && !quiet.matches;
       this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
-      const timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
-      for (const { of, property, keys } of tracks) {
-        const el = byId(of);
-        if (property[0] === "@") {
-          this.#driven.push(new Driven(el, property.slice(1), keys));
-        } else if (property[0] === "!") {
-          this.#switched.push(new Switched(of, property.slice(1), keys));
-        } else {
-          const frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
-          this.#animations.push(el.animate(frames, timing));
-        }
-      }
-      this.#stop(0);
+      this.timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
+      this.#tracks = tracks.map(({ of, property, keys }) => {
+        const track = { timeline: this, slot: slot(of, property), keys };
+        if (track.slot instanceof Animated) track.frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
+        else if (!(track.slot instanceof Switched)) track.curve = new Curve(keys);
+        return track;
+      });
+      this.#driven = this.#tracks.filter((t) => t.curve);
+      this.#switched = this.#tracks.filter((t) => t.slot instanceof Switched);
     }
 
     // Where it stands, in ms.
     get time() {
-      return this.#wrap(this.playing ? document.timeline.currentTime - this.#start : this.#at);
+      return this.#wrap(this.playing ? document.timeline.currentTime - this.start : this.#at);
+    }
+
+    get progress() {
+      return this.time / this.duration;
+    }
+
+    // The same by the clock, between frames too.
+    get exact() {
+      return this.#wrap(this.playing ? performance.now() - this.start : this.#at) / this.duration;
     }
 
     #wrap(t) {
@@ -138,20 +312,43 @@ const Tundra = (() => {
       }, left);
     }
 
-    #drive() {
-      for (const d of this.#driven) d.set(this.time / this.duration);
+    #show(tracks) {
+      for (const { slot, timeline } of tracks) if (slot.top.timeline === timeline) slot.show();
     }
 
     // Shows what holds now and comes back for the next change.
     #switch() {
       clearTimeout(this.#turn);
       if (!this.#switched.length) return;
-      // the document's own time stands still between frames, and a timer that asked it would come too early again and again
-      const p = this.#wrap(this.playing ? performance.now() - this.#start : this.#at) / this.duration;
-      for (const s of this.#switched) s.set(p);
+      this.#show(this.#switched);
       if (!this.playing) return;
-      const next = Math.min(...this.#switched.map((s) => s.next(p)));
+      const p = this.exact;
+      const next = Math.min(1, ...this.#switched.flatMap(({ keys }) => keys.find(([at]) => at > p + 1e-7)?.[0] ?? []));
       this.#turn = setTimeout(() => this.#switch(), (next - p) * this.duration + 0.5);
+    }
+
+    // From now on it has its say, and the last one.
+    #raise() {
+      const { active } = this.#scene;
+      if (active.at(-1) !== this) {
+        this.#scene.active = [...active.filter((t) => t !== this), this];
+        for (const t of this.#tracks) t.slot.raise(t);
+      }
+    }
+
+    // As if it had never been started.
+    reset() {
+      clearTimeout(this.#end);
+      clearTimeout(this.#turn);
+      this.playing = false;
+      this.#at = 0;
+      this.#sound();
+      this.#scene.active = this.#scene.active.filter((t) => t !== this);
+      for (const t of this.#tracks) {
+        const was = t.slot.top;
+        t.slot.drop(t);
+        if (was === t) t.slot.show();
+      }
     }
 
     #stop(t) {
@@ -159,16 +356,19 @@ const Tundra = (() => {
       this.playing = false;
       this.#at = t;
       this.#sound();
-      for (const a of this.#animations) {
-        a.pause();
-        a.currentTime = t;
-      }
-      this.#drive();
+      this.#show(this.#tracks);
       this.#switch();
+      this.#scene.settleSoon();
+    }
+
+    // What isn't moved by a playing timeline becomes plain styles.
+    settle() {
+      const done = this.#tracks.filter((t) => t.slot.top === t && t.slot.settle());
+      return () => done.forEach((t) => t.slot.rest());
     }
 
     #watch() {
-      const left = this.duration - (document.timeline.currentTime - this.#start);
+      const left = this.duration - (document.timeline.currentTime - this.start);
       if (left > 0) {
         this.#end = setTimeout(() => this.#watch(), left + 1);
       } else {
@@ -180,24 +380,28 @@ const Tundra = (() => {
     play() {
       if (quiet.matches) return this.goTo(this.duration);
       if (this.playing) return;
+      this.#raise();
       const t = !this.#loop && this.#at >= this.duration ? 0 : this.#at;
-      this.#start = document.timeline.currentTime - t;
+      clearTimeout(this.#end);
+      this.start = document.timeline.currentTime - t;
       this.playing = true;
-      for (const a of this.#animations) a.startTime = this.#start;
+      this.#show(this.#tracks);
       if (!this.#loop) this.#watch();
       this.#sound();
       this.#switch();
       if (this.#driven.length) {
+        cancelAnimationFrame(this.#step);
         const step = () => {
-          this.#drive();
-          if (this.playing) requestAnimationFrame(step);
+          if (!this.playing) return;
+          this.#show(this.#driven);
+          this.#step = requestAnimationFrame(step);
         };
-        requestAnimationFrame(step);
+        this.#step = requestAnimationFrame(step);
       }
     }
 
     pause() {
-      this.#stop(this.time);
+      if (this.playing) this.#stop(this.time);
     }
 
     toggle() {
@@ -205,23 +409,31 @@ const Tundra = (() => {
     }
 
     playFromStart() {
-      this.#stop(0);
+      this.#at = 0;
+      this.playing = false;
       this.play();
     }
 
-    // Shows a time in ms; a playing timeline goes on from there.
+    // Shows a time in ms; a playing timeline goes on from there, and is over at its end. A loop has no end of its own: it stands just before.
     goTo(ms) {
-      const on = this.playing;
-      this.#stop(Math.max(0, Math.min(ms, this.duration)));
-      if (on && !quiet.matches) this.play();
+      const on = this.playing, t = Math.max(0, Math.min(ms, this.duration));
+      this.#raise();
+      this.#stop(this.loops && t === this.duration ? t - 0.001 : t);
+      if (on && !quiet.matches && (this.#loop || t < this.duration)) this.play();
+      else if (on) tell(this.name + " ended");
     }
   }
 
   class Scene {
-    constructor({ id, name, timelines, reactions }) {
+    // Timelines that were started, the last one last.
+    active = [];
+    #soon;
+
+    constructor({ id, name, timelines, reactions, mixes = {} }) {
       this.name = name;
       this.el = byId(id);
-      this.timelines = timelines.map((t) => new Timeline(t));
+      const slot = slots(mixes);
+      this.timelines = timelines.map((t) => new Timeline(t, this, slot));
       for (const r of reactions) this.#react(r);
     }
 
@@ -246,11 +458,23 @@ const Tundra = (() => {
 
     show(on) {
       this.el.hidden = !on;
-      for (const t of this.timelines) {
-        if (!on) t.pause();
-        else if (quiet.matches) t.goTo(t.duration);
-        else if (t.starts) t.playFromStart();
-      }
+      for (const t of this.timelines) t.reset();
+      if (on) for (const t of this.timelines) if (t.starts) t.playFromStart();
+    }
+
+    settleSoon() {
+      clearTimeout(this.#soon);
+      this.#soon = setTimeout(() => this.#settle(), 60);
+    }
+
+    // All is written before anything is taken off, so that styles are worked out once.
+    #settle() {
+      for (const done of this.timelines.map((t) => t.settle())) done();
+    }
+
+    // The timelines that were started, in that order, and where each stands, in ms.
+    get moment() {
+      return this.active.map((t) => [t.id, t.time]);
     }
   }
 
@@ -267,6 +491,10 @@ const Tundra = (() => {
     // A timeline of the scene that is shown.
     timeline(name) {
       return this.scenes.find((s) => !s.el.hidden).timelines.find((t) => t.name === name);
+    }
+
+    get moment() {
+      return this.scenes.find((s) => !s.el.hidden).moment;
     }
 
     // Shows the first scene of a name; a name that no scene has changes nothing.

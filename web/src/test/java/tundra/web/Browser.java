@@ -39,9 +39,9 @@ final class Browser implements AutoCloseable {
         return driver.executeScript(script, args);
     }
 
-    /** Puts every timeline of the first scene at its time, in ms. */
+    /** Puts every timeline of the first scene that starts by itself at its time, in ms; others never were. */
     void seek(List<Double> times) {
-        run("const ts = Tundra.pieces[0].scenes[0].timelines; ts.forEach((t, i) => { t.pause(); t.goTo(arguments[0][i]); });", times);
+        run("const ts = Tundra.pieces[0].scenes[0].timelines; ts.forEach((t, i) => { t.reset(); if (t.starts) t.goTo(arguments[0][i]); });", times);
     }
 
     /** Writes the animated values into the styles, as a paused composited animation differs at its edges; then takes the picture. */

@@ -31,7 +31,7 @@ final class EveryPiece {
     static final int WIDTH = 800;
     static final int HEIGHT = 600;
     private final List<Element> elements = new ArrayList<>();
-    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, false, Map.of());
+    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of());
 
     static Project make() throws Exception {
         var p = new EveryPiece();

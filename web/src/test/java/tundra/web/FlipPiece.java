@@ -77,7 +77,7 @@ final class FlipPiece {
         Element still = shape("stands", new Content.Rectangle(), 30, 50, 40, 40, "#2F78A3"), goes = shape("goes", new Content.Ellipse(), 30, 50, 30, 30, "#E9B44C");
         elements.add(book("mixed", 300, 230, new Flipbook(List.of(new Drawing(art("m0", still), 0, 6), new Drawing(art("m1", goes), 6, 20)), new Point(120, 90), 24,
                 Flipbook.Ending.LOOP)));
-        var main = new Timeline("main", Timeline.MAIN, DURATION, true, false, Map.of()).with("goes", Properties.POSITION,
+        var main = new Timeline("main", Timeline.MAIN, DURATION, true, true, Map.of()).with("goes", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0L, new Point(20, 50), Easing.LINEAR), new Key<>(1_500_000L, new Point(100, 40), Easing.LINEAR))));
         var board = new Board(new Point(500, 320), Values.NONE.with(Properties.BACKGROUND, Color.parse("#DCE8ED")), elements, List.of(main), List.of());
         return p.withScenes(List.of(new Scene("scene", "Scene", board)));

@@ -31,7 +31,7 @@ import tundra.core.motion.Track;
 final class MotionPiece {
     private static final Easing GENTLE = EasingText.parse("sine-both");
     private final List<Element> elements = new ArrayList<>();
-    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, false, Map.of());
+    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of());
 
     static Project make() {
         var p = new MotionPiece();

@@ -31,7 +31,7 @@ final class PaintPiece {
     private static final List<Stop> THREE = List.of(new Stop(0, Color.parse("#2E5D73")), new Stop(0.4, Color.parse("#E9B44C80")),
             new Stop(1, Color.parse("#C8503A00")));
     private final List<Element> elements = new ArrayList<>();
-    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, false, Map.of());
+    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of());
 
     static Project make() {
         var p = new PaintPiece();

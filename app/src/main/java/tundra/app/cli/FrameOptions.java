@@ -2,12 +2,16 @@ package tundra.app.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.core.file.ProjectFile;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
+import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.core.model.Timeline;
 import tundra.render.Fonts;
 
 /** The words that name one frame of a project. */
@@ -16,8 +20,10 @@ final class FrameOptions {
     private Path file;
     @Option(names = "--scene", paramLabel = "NAME", description = "the scene; the first when it is left out")
     private String scene;
-    @Option(names = "--at", defaultValue = "0", paramLabel = "SECONDS", description = "the time (default ${DEFAULT-VALUE})")
+    @Option(names = "--at", defaultValue = "0", paramLabel = "SECONDS", description = "seconds after the scene was opened (default ${DEFAULT-VALUE})")
     private double at;
+    @Option(names = "--timeline", paramLabel = "NAME[=SECONDS]", description = "a timeline that was started last, and where it stands; without seconds where --at says")
+    private String timeline;
 
     Path file() {
         return file;
@@ -31,6 +37,45 @@ final class FrameOptions {
     }
 
     Frame frame(Project p) {
-        return new FrameBuilder(Scenes.of(p, scene).board(), Fonts.of(p.assets())).at(Math.round(at * 1e6));
+        Board board = Scenes.of(p, scene).board();
+        return new FrameBuilder(board, Fonts.of(p.assets())).at(moment(board));
+    }
+
+    private Moment moment(Board board) {
+        Moment opened = Moment.opened(board, Math.round(at * 1e6));
+        if (timeline == null) {
+            return opened;
+        }
+        Timeline t = named(board, timeline);
+        int equals = timeline.lastIndexOf('=');
+        if (t != null || equals < 0) {
+            return opened.with(known(board, t, timeline).id(), t.local(Math.round(at * 1e6)));
+        }
+        Timeline told = known(board, named(board, timeline.substring(0, equals)), timeline.substring(0, equals));
+        return opened.with(told.id(), told.local(Math.round(seconds(timeline.substring(equals + 1)) * 1e6)));
+    }
+
+    private static Timeline named(Board board, String name) {
+        return board.timelines().stream().filter(t -> t.name().equals(name)).findFirst().orElse(null);
+    }
+
+    private static Timeline known(Board board, Timeline t, String name) {
+        if (t == null) {
+            throw new IllegalArgumentException("There is no timeline “" + name + "”; there is "
+                    + board.timelines().stream().map(Timeline::name).collect(Collectors.joining(", ")) + ".");
+        }
+        return t;
+    }
+
+    private static double seconds(String text) {
+        try {
+            double s = Double.parseDouble(text);
+            if (s >= 0 && s <= 86_400) {
+                return s;
+            }
+        } catch (NumberFormatException e) {
+            // said below
+        }
+        throw new IllegalArgumentException("“" + text + "” is not a time; say seconds between 0 and 86400.");
     }
 }

@@ -13,7 +13,7 @@ import tundra.core.model.Project;
 import tundra.render.Still;
 
 @Command(name = "still", mixinStandardHelpOptions = true,
-        description = "Writes one frame as PNG. The time counts from the moment when all timelines of the scene are started together.")
+        description = "Writes one frame as PNG: what a visitor sees so many seconds after the scene was opened.")
 final class StillCommand implements Callable<Integer> {
     @Mixin
     private FrameOptions of;

@@ -174,7 +174,7 @@ public final class OutlinePanel extends VBox {
     }
 
     private Element drawing(Element flipbook) {
-        Drawing d = ((Flipbook) flipbook.content()).at(studio.board().main().local(studio.playhead()));
+        Drawing d = ((Flipbook) flipbook.content()).at(studio.mainTime());
         return d == null ? null : d.art();
     }
 

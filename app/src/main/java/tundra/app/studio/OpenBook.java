@@ -93,7 +93,7 @@ public final class OpenBook {
     /** The frame of it that the playhead is at. */
     public long frame() {
         Flipbook b = book();
-        return b == null ? 0 : b.frameAt(studio.board().main().local(studio.playhead()));
+        return b == null ? 0 : b.frameAt(studio.mainTime());
     }
 
     /** The playhead's frame as it counts on the strip: in a loop that of its first turn. */
@@ -167,8 +167,8 @@ public final class OpenBook {
     /** When a frame of the strip is seen, in µs: in the turn of a loop that is nearest to the playhead. */
     public long timeOf(long frame) {
         List<String> path = studio.paths().path(id());
-        return Rounds.timeOf(book(), frame, studio.board().main().local(studio.playhead()), studio.timeline().duration(),
-                time -> path.stream().allMatch(e -> studio.builder().shown(e, time)));
+        return Rounds.timeOf(book(), frame, studio.mainTime(), studio.timeline().duration(),
+                time -> path.stream().allMatch(e -> studio.builder().shown(e, studio.momentAt(time))));
     }
 
     /** Goes to a drawing and chooses it alone. */
@@ -220,7 +220,7 @@ public final class OpenBook {
         }
         String id = id();
         // of the board that is given, which may have got a drawing since
-        Drawing now = ((Flipbook) board.find(id).content()).at(board.main().local(studio.playhead()));
+        Drawing now = ((Flipbook) board.find(id).content()).at(studio.mainTime());
         if (now != null && seen.find(now.id()) != null) {
             String inner = studio.inside() != null && Tree.path(board.elements(), studio.inside()).contains(now.id()) ? studio.inside() : now.id();
             return Arrange.add(board, inner, e, seen);
@@ -262,7 +262,7 @@ public final class OpenBook {
             return;
         }
         Flipbook b = (Flipbook) studio.board().find(of).content();
-        Drawing now = b.at(studio.board().main().local(studio.playhead()));
+        Drawing now = b.at(studio.mainTime());
         if (now != null && studio.paths().path(inside).contains(now.id())) {
             return;
         }
@@ -321,6 +321,6 @@ public final class OpenBook {
 
     /** A frame with the onion skin that belongs there. */
     Frame over(Frame f) {
-        return skins() && peek == 0 ? skin.over(f, studio.builder(), id(), studio.playhead(), ghosts) : f;
+        return skins() && peek == 0 ? skin.over(f, studio.builder(), id(), studio.moment(), ghosts) : f;
     }
 }

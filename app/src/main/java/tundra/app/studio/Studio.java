@@ -20,6 +20,7 @@ import tundra.core.file.Savable;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Moment;
 import tundra.core.frame.Unseen;
 import tundra.core.model.Board;
 import tundra.core.model.Drawing;
@@ -34,6 +35,7 @@ import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.TreePaths;
+import tundra.core.model.Values;
 import tundra.render.Fonts;
 
 /**
@@ -234,9 +236,15 @@ public final class Studio {
         }
     }
 
-    /** The timeline that moves a property: the last one with keys for it, else the chosen one. */
+    /** The timeline that moves a property now: of those with keys for it the one started last; the chosen one when there is none. */
     public Timeline timelineOf(String element, Property<?> p) {
-        return board().timelines().reversed().stream().filter(t -> t.track(element, p) != null || p == Properties.POSITION && SplitPosition.is(t, element)).findFirst().orElseGet(this::timeline);
+        for (Moment.Standing s : moment().standings().reversed()) {
+            Timeline t = board().timeline(s.timeline());
+            if (t.track(element, p) != null || p == Properties.POSITION && SplitPosition.is(t, element)) {
+                return t;
+            }
+        }
+        return timeline();
     }
 
     // --- changes ---
@@ -297,7 +305,7 @@ public final class Studio {
     }
 
     public <T> T valueAt(String element, Property<T> p) {
-        return builder().valueAt(element, p, playhead);
+        return builder().valueAt(element, p, moment());
     }
 
     /** A board after a drag that leads from the value that was seen to another one. */
@@ -456,11 +464,31 @@ public final class Studio {
         return builder;
     }
 
+    /** Where the timelines stand: the opened scene at the playhead, with the chosen timeline on top. */
+    public Moment moment() {
+        return momentAt(playhead);
+    }
+
+    /** The same at another time of the playhead. */
+    Moment momentAt(long time) {
+        return Moment.editing(board(), timelineId, time);
+    }
+
+    /** All values of an element at the playhead; null when there is no such element. */
+    public Values valuesOf(String element) {
+        return builder().valuesAt(element, moment());
+    }
+
+    /** Where Main, by which flipbooks go, stands at the playhead, in µs. */
+    public long mainTime() {
+        return moment().timeOf(board().main().id());
+    }
+
     /** The board at the playhead. */
     public Frame frame() {
         FrameBuilder b = builder();
         if (frame == null) {
-            frame = book.over(soloed(b.at(book.seen())));
+            frame = book.over(soloed(b.at(momentAt(book.seen()))));
         }
         return frame;
     }
@@ -539,7 +567,7 @@ public final class Studio {
     public void enter(String group) {
         String to = group;
         if (group != null && board().find(group) instanceof Element e && e.content() instanceof Flipbook b
-                && b.at(board().main().local(playhead)) instanceof Drawing d) {
+                && b.at(mainTime()) instanceof Drawing d) {
             to = d.id();
         }
         if (!java.util.Objects.equals(to, inside)) {
@@ -585,20 +613,21 @@ public final class Studio {
     public Element unseen() {
         Element at = pointedElement == null ? null : board().find(pointedElement);
         Element e = at != null ? at : selected();
-        return e == null || playing || desk == Desk.PUBLISH || Unseen.why(seenBoard(), builder(), frame(), e.id(), seenAt()) == null ? null : e;
+        return e == null || playing || desk == Desk.PUBLISH || Unseen.why(seenBoard(), builder(), frame(), e.id(), momentAt(seenAt())) == null ? null : e;
     }
 
     /** Why an element is not seen now, as one line. */
     public String whyUnseen(Element e) {
-        return Unseen.why(seenBoard(), builder(), frame(), e.id(), seenAt());
+        return Unseen.why(seenBoard(), builder(), frame(), e.id(), momentAt(seenAt()));
     }
 
     /** Where an element that is not seen would stand. */
     public Frame.Placed unseenAt(Element e) {
         List<String> path = paths().path(e.id());
         Frame.Placed parent = path.size() < 2 ? null : placed(path.get(path.size() - 2));
-        tundra.core.geometry.Point box = builder().boxAt(e, seenAt());
-        var own = FrameBuilder.placed(builder().valuesAt(e.id(), seenAt()), box);
+        Moment at = momentAt(seenAt());
+        tundra.core.geometry.Point box = builder().boxAt(e, at);
+        var own = FrameBuilder.placed(builder().valuesAt(e.id(), at), box);
         var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), null);
         return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));
     }

@@ -267,7 +267,7 @@ final class TimelineHand {
             studio.select(List.of(book.id()));
             studio.setDesk(Desk.DRAW);
             studio.seek((long) view.scale.time(e.getX()));
-            studio.book().goTo(f.indexAt(f.frameAt(studio.board().main().local(studio.playhead()))));
+            studio.book().goTo(f.indexAt(f.frameAt(studio.mainTime())));
             return;
         }
         if (row != null && row.sound() != null) {

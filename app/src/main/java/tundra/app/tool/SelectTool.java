@@ -137,7 +137,7 @@ public final class SelectTool implements Tool {
 
     private Gesture onHandle(Pointer p, Element one, Frame.Placed placed) {
         if (Handles.knob(placed, p.viewport()).distance(p.view()) <= Handles.REACH) {
-            Values v = studio.builder().valuesAt(one.id(), studio.playhead());
+            Values v = studio.valuesOf(one.id());
             Point centre = placed.toCanvas().apply(v.get(Properties.PIVOT).times(placed.node().box()));
             return new Gesture.Turn(one.id(), centre, angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
         }
@@ -151,7 +151,7 @@ public final class SelectTool implements Tool {
         if (options.bounds && one.content() instanceof Content.Parent) {
             return new Gesture.Bounds(one.id(), h.place(), placed.node().box(), placed.toCanvas(), new Object());
         }
-        Values v = studio.builder().valuesAt(one.id(), studio.playhead());
+        Values v = studio.valuesOf(one.id());
         Affine parent = placed.toCanvas().times(placed.node().toParent().inverse());
         return new Gesture.Resize(one.id(), p.at(), parent, new Resizing(one.content(), v, placed.node().box(), h.place()), new Object());
     }

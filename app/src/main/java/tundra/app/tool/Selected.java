@@ -61,7 +61,7 @@ public final class Selected {
         for (String id : studio.selection()) {
             Frame.Placed placed = free(studio, id);
             if (placed != null) {
-                parts.add(new ResizingSeveral.Part(id, studio.board().find(id).content(), studio.builder().valuesAt(id, studio.playhead()),
+                parts.add(new ResizingSeveral.Part(id, studio.board().find(id).content(), studio.valuesOf(id),
                         placed.node().box(), placed.toCanvas().times(placed.node().toParent().inverse())));
             }
         }

@@ -102,7 +102,7 @@ final class DrawCommands {
             if (p == null) {
                 return;
             }
-            Values v = s.builder().valuesAt(e.id(), s.playhead());
+            Values v = s.valuesOf(e.id());
             Form form = Marks.form((Content.Shape) e.content(), v);
             Outline area = form instanceof Form.Curve c && c.evenOdd() ? Combine.fromEvenOdd(c.outline()) : form.outline();
             outlines.add(area.through(p.toCanvas()));
@@ -134,7 +134,7 @@ final class DrawCommands {
 
     private void outlineStroke() {
         for (Element e : inOrder()) {
-            Values v = s.builder().valuesAt(e.id(), s.playhead());
+            Values v = s.valuesOf(e.id());
             Frame.Placed p = s.frame().find(e.id());
             if (p == null || p.node().marks().stream().noneMatch(m -> m instanceof Mark.Stroke)) {
                 continue;

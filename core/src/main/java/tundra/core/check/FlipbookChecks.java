@@ -10,6 +10,7 @@ import tundra.core.edit.Drawings;
 import tundra.core.flip.Ink;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
@@ -53,7 +54,7 @@ final class FlipbookChecks {
             if (cancelled.getAsBoolean()) {
                 return out;
             }
-            inks.add(d.art().hidden() ? Ink.NONE : Ink.of(builder.drawing(d, book.timeOf(d.start())), eyes::picture));
+            inks.add(d.art().hidden() ? Ink.NONE : Ink.of(builder.drawing(d, at(book.timeOf(d.start()))), eyes::picture));
         }
         blanks();
         repeats();
@@ -274,8 +275,12 @@ final class FlipbookChecks {
     /** A drawing where the flipbook carries it at a frame. */
     private FrameNode placed(int i, long frame) {
         long t = Math.min(book.timeOf(frame), scene.board().main().duration());
-        FrameNode n = builder.drawing(book.drawings().get(i), t);
-        return n.withPlacement(FrameBuilder.placed(builder.valuesAt(element.id(), t), book.box()).times(n.toParent()));
+        FrameNode n = builder.drawing(book.drawings().get(i), at(t));
+        return n.withPlacement(FrameBuilder.placed(builder.valuesAt(element.id(), at(t)), book.box()).times(n.toParent()));
+    }
+
+    private Moment at(long time) {
+        return Moment.main(scene.board(), time);
     }
 
     private void unseen() {

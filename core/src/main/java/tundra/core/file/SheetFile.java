@@ -8,6 +8,7 @@ import tundra.core.flip.SheetGrid;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -67,7 +68,7 @@ public final class SheetFile {
         int free = book.start();
         for (int i = 0; i < book.drawings().size(); i++) {
             Drawing d = book.drawings().get(i);
-            FrameNode n = builder.drawing(d, book.timeOf(d.start()));
+            FrameNode n = builder.drawing(d, Moment.main(board, book.timeOf(d.start())));
             Rect inked = n.inked();
             area = inked == null ? area : n.toParent().bounds(inked).union(area);
             pictures.add(new Picture(book.title(i), d.start() - free, d.frames(), Color.NONE, List.of(n)));

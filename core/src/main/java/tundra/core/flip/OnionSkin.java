@@ -5,6 +5,7 @@ import java.util.List;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Moment;
 import tundra.core.model.Color;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
@@ -95,10 +96,10 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
     /**
      * A frame with the onion skin of a flipbook beneath its current drawing.
      *
-     * @param time the time of the frame in µs
+     * @param m the moment of the frame
      * @param kept made before, to be used again
      */
-    public Frame over(Frame frame, FrameBuilder builder, String flipbook, long time, Ghosts kept) {
+    public Frame over(Frame frame, FrameBuilder builder, String flipbook, Moment m, Ghosts kept) {
         List<String> path = Tree.path(builder.board().elements(), flipbook);
         Element e = builder.board().find(flipbook);
         if (!on || e == null || !(e.content() instanceof Flipbook book)) {
@@ -108,10 +109,10 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
             return frame;
         }
         var ghosts = new ArrayList<FrameNode>();
-        for (Ghost g : around(book, book.frameAt(builder.board().main().local(time)))) {
+        for (Ghost g : around(book, book.frameAt(m.timeOf(builder.board().main().id())))) {
             Drawing d = book.drawings().get(g.index);
             if (!d.art().hidden()) {
-                ghosts.add(kept.of(builder.drawing(d, time), g.tint, outlines).withOpacity(g.strength));
+                ghosts.add(kept.of(builder.drawing(d, m), g.tint, outlines).withOpacity(g.strength));
             }
         }
         return ghosts.isEmpty() ? frame : new Frame(frame.size(), frame.background(), with(frame.nodes(), path, ghosts));

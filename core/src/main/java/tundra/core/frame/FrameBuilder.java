@@ -13,12 +13,13 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Span;
 import tundra.core.model.Values;
 import tundra.core.motion.MotionPath;
 
 /**
- * The evaluator: a board at a time becomes a {@link Frame}. The time counts from the moment when all timelines are started
- * together; each goes by its own duration and loop. Immutable but for its store of unchanging nodes; one thread at a time.
+ * The evaluator: a board at a {@link Moment} becomes a {@link Frame}. Where a time is asked for instead, it counts from when the board was
+ * opened. Immutable but for its store of unchanging nodes; one thread at a time.
  */
 public final class FrameBuilder {
     private final Board board;
@@ -64,9 +65,14 @@ public final class FrameBuilder {
         return board;
     }
 
-    /** Whether the timelines show an element at a time in µs. What holds it may still be hidden then. */
-    public boolean shown(String id, long time) {
-        return poses.shown(id, time);
+    /** Whether the timelines show an element at a moment. What holds it may still be hidden then. */
+    public boolean shown(String id, Moment m) {
+        return poses.shown(id, m);
+    }
+
+    /** The stretch of time that decides at a moment whether an element is seen; null when none does. */
+    public Span span(String id, Moment m) {
+        return poses.span(id, m);
     }
 
     /** The motion path of an element on a timeline, measured as far as it was walked; null when its position has no keys there. */
@@ -74,41 +80,57 @@ public final class FrameBuilder {
         return poses.path(timeline, id);
     }
 
-    /** The picture at a time in µs. */
+    /** What a visitor sees so many µs after the board was opened. */
     public Frame at(long time) {
-        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), time).get(Properties.BACKGROUND), nodes(board.elements(), time));
+        return at(Moment.opened(board, time));
     }
 
-    /** All values of an element (or {@link Board#CANVAS}) at a time; null when there is no such element. */
-    public Values valuesAt(String id, long time) {
+    public Frame at(Moment m) {
+        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), m).get(Properties.BACKGROUND), nodes(board.elements(), m));
+    }
+
+    /** All values of an element (or {@link Board#CANVAS}) at a moment; null when there is no such element. */
+    public Values valuesAt(String id, Moment m) {
         Values rest = board.rest(id);
-        return rest == null ? null : poses.at(id, rest, time);
+        return rest == null ? null : poses.at(id, rest, m);
+    }
+
+    public Values valuesAt(String id, long time) {
+        return valuesAt(id, Moment.opened(board, time));
+    }
+
+    public <T> T valueAt(String id, Property<T> p, Moment m) {
+        return valuesAt(id, m).get(p);
     }
 
     public <T> T valueAt(String id, Property<T> p, long time) {
-        return valuesAt(id, time).get(p);
+        return valueAt(id, p, Moment.opened(board, time));
     }
 
-    /** The box of an element at a time. */
+    /** The box of an element at a moment. */
     public Point boxAt(Element e, long time) {
-        Values v = valuesAt(e.id(), time);
-        return Marks.box(Marks.resolved(e.content(), v), v, measure);
+        return boxAt(e, Moment.opened(board, time));
     }
 
-    private List<FrameNode> nodes(List<Element> elements, long time) {
+    public Point boxAt(Element e, Moment m) {
+        Values v = valuesAt(e.id(), m);
+        return Marks.box(Marks.resolved(e.content(), v), v, layout(e, v, m));
+    }
+
+    private List<FrameNode> nodes(List<Element> elements, Moment m) {
         var out = new ArrayList<FrameNode>(elements.size());
         for (Element e : elements) {
-            if (!e.hidden() && (guides || !e.guide()) && poses.shown(e.id(), time)) {
-                out.add(moving.get(e) ? node(e, time) : kept(e, time));
+            if (!e.hidden() && (guides || !e.guide()) && poses.shown(e.id(), m)) {
+                out.add(moving.get(e) ? node(e, m) : kept(e, m));
             }
         }
         return out;
     }
 
-    private FrameNode kept(Element e, long time) {
+    private FrameNode kept(Element e, Moment m) {
         FrameNode n = still.get(e);
         if (n == null) {
-            n = node(e, time);
+            n = node(e, m);
             still.put(e, n);
         }
         return n;
@@ -117,32 +139,36 @@ public final class FrameBuilder {
     /** What an element was made from last, to give back the same node while nothing changes. */
     private record Last(Values values, FrameNode node) {}
 
-    private FrameNode node(Element e, long time) {
-        Values v = poses.at(e.id(), e.rest(), time);
-        List<FrameNode> children = nodes(seen(e, time), time);
+    private FrameNode node(Element e, Moment m) {
+        Values v = poses.at(e.id(), e.rest(), m);
+        List<FrameNode> children = nodes(seen(e, m), m);
         Last before = last.get(e);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children)) {
             return before.node;
         }
-        FrameNode n = make(e, v, children);
+        FrameNode n = make(e, v, children, m);
         if (poses.animated(e.id()) || !children.isEmpty()) {
             last.put(e, new Last(v, n));
         }
         return n;
     }
 
-    /** The children that are there at a time: of a flipbook's drawings one at most. */
-    private List<Element> seen(Element e, long time) {
+    /** The children that are there at a moment: of a flipbook's drawings one at most. */
+    private List<Element> seen(Element e, Moment m) {
         if (!(e.content() instanceof Flipbook book)) {
             return e.children();
         }
-        Drawing d = book.at(board.main().local(time));
+        Drawing d = book.at(m.timeOf(board.main().id()));
         return d == null ? List.of() : List.of(d.art());
     }
 
-    /** A drawing of a flipbook as it looks at a time, wherever the flipbook itself stands then. */
+    /** A drawing of a flipbook as it looks at a moment, wherever the flipbook itself stands then. */
     public FrameNode drawing(Drawing d, long time) {
-        return moving.getOrDefault(d.art(), true) ? node(d.art(), time) : kept(d.art(), time);
+        return drawing(d, Moment.opened(board, time));
+    }
+
+    public FrameNode drawing(Drawing d, Moment m) {
+        return moving.getOrDefault(d.art(), true) ? node(d.art(), m) : kept(d.art(), m);
     }
 
     private static boolean sameInstances(List<FrameNode> a, List<FrameNode> b) {
@@ -157,11 +183,22 @@ public final class FrameBuilder {
         return true;
     }
 
-    private FrameNode make(Element e, Values v, List<FrameNode> children) {
+    /** How a text is laid out at a moment; null for anything else. Where its letter spacing is keyed its letters never join. */
+    private TextLayout layout(Element e, Values v, Moment m) {
+        if (!(Marks.resolved(e.content(), v) instanceof Content.Text t)) {
+            return null;
+        }
+        boolean keyed = poses.keyed(e.id(), Properties.LETTER_SPACING, m);
+        double resting = keyed ? ((Content.Text) Marks.resolved(e.content(), e.rest())).spacing() : t.spacing();
+        return TextLayout.of(t, resting, !keyed && t.spacing() == 0, measure);
+    }
+
+    private FrameNode make(Element e, Values v, List<FrameNode> children, Moment m) {
         Content content = Marks.resolved(e.content(), v);
-        Point box = Marks.box(content, v, measure);
+        TextLayout layout = layout(e, v, m);
+        Point box = Marks.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, measure), children, content instanceof Content.Group g ? g.clip() : null);
+                Marks.of(content, v, layout), children, content instanceof Content.Group g ? g.clip() : null);
     }
 
     /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */

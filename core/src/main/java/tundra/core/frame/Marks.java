@@ -23,20 +23,21 @@ public final class Marks {
         };
     }
 
-    static Point box(Content content, Values v, TextMeasurer measure) {
+    /** @param layout of a text; null for anything else */
+    static Point box(Content content, Values v, TextLayout layout) {
         return switch (content) {
             case Content.Shape s -> v.get(Properties.SIZE);
             case Content.Picture p -> v.get(Properties.SIZE);
-            case Content.Text t -> TextLayout.of(t, measure).box();
+            case Content.Text t -> layout.box();
             case Content.Parent g -> g.box();
         };
     }
 
-    static List<Mark> of(Content content, Values v, TextMeasurer measure) {
+    static List<Mark> of(Content content, Values v, TextLayout layout) {
         return switch (content) {
             case Content.Shape s -> painted(form(s, v), v);
             case Content.Text t -> v.get(Properties.FILL).visible()
-                    ? List.of(new Mark.Glyphs(t, TextLayout.of(t, measure), v.get(Properties.FILL))) : List.of();
+                    ? List.of(new Mark.Glyphs(t, layout, v.get(Properties.FILL))) : List.of();
             case Content.Picture p -> List.of(new Mark.Image(p.asset(), v.get(Properties.SIZE)));
             case Content.Parent g -> List.of();
         };

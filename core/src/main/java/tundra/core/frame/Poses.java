@@ -2,59 +2,97 @@ package tundra.core.frame;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
-/** The animated values of a board's elements. Where two timelines key the same property, the later one in the list wins. */
+/** The animated values of a board's elements at a moment. Of two timelines that key the same property the one started last decides. */
 final class Poses {
-    private final Map<String, List<Channel<?>>> channels = new HashMap<>();
-
-    /** One keyed property of one element on one timeline. */
-    private record Channel<T>(Property<T> property, Timeline timeline, Track<T> track, MotionPath path) {
-        Object at(long time) {
-            long t = timeline.local(time);
-            return path != null ? path.at(t) : track.at(t, property.type()::lerp);
-        }
-    }
-
-    private final Map<String, List<Timeline>> spans = new HashMap<>();
-
-    /** Measured paths by element and timeline, with the keys that they were measured from. */
+    private final Board board;
+    private final Set<String> animated = new HashSet<>();
+    /** Measured paths by timeline and element, with the keys that they were measured from. */
     private final Map<String, Measured> paths = new HashMap<>();
+    private Order order;
 
     private record Measured(Track<Point> track, MotionPath path) {}
 
-    /** @param previous measured paths that may be taken over; null for none */
-    Poses(Board board, Poses previous) {
-        for (Timeline t : board.timelines()) {
-            t.shown().keySet().forEach(id -> spans.computeIfAbsent(id, k -> new ArrayList<>()).add(t));
-            t.tracks().forEach((id, of) -> of.keySet().forEach(p -> {
-                var list = channels.computeIfAbsent(id, k -> new ArrayList<>());
-                list.removeIf(c -> c.property() == p);
-                list.add(channel(t, id, p, previous));
-            }));
+    /** One keyed property of one element, and which of the moment's timelines it is keyed on. */
+    private record Channel<T>(Property<T> property, int standing, Track<T> track, MotionPath path) {
+        Object at(Moment m) {
+            long t = time(m);
+            return path != null ? path.at(t) : track.at(t, property.type()::lerp);
+        }
+
+        long time(Moment m) {
+            return m.standings().get(standing).time();
         }
     }
 
-    private <T> Channel<T> channel(Timeline t, String id, Property<T> p, Poses previous) {
-        Track<T> track = t.track(id, p);
-        Track<Point> places = p == Properties.POSITION ? t.track(id, Properties.POSITION) : null;
-        if (places == null) {
-            return new Channel<>(p, t, track, null);
+    private record Seen(int standing, Span span) {}
+
+    /** What decides while the same timelines are active in the same order. */
+    private final class Order {
+        final Moment of;
+        final Map<String, List<Channel<?>>> channels = new HashMap<>();
+        final Map<String, Seen> spans = new HashMap<>();
+
+        Order(Moment of) {
+            this.of = of;
+            for (int i = 0; i < of.standings().size(); i++) {
+                Timeline t = board.timeline(of.standings().get(i).timeline());
+                if (t != null) {
+                    add(i, t);
+                }
+            }
         }
-        String name = t.id() + " " + id;
-        Measured known = previous == null ? null : previous.paths.get(name);
-        MotionPath path = known == null ? new MotionPath(places) : known.track == places ? known.path : new MotionPath(places, known.path);
-        paths.put(name, new Measured(places, path));
-        return new Channel<>(p, t, track, path);
+
+        private void add(int standing, Timeline t) {
+            t.shown().forEach((id, span) -> spans.put(id, new Seen(standing, span)));
+            t.tracks().forEach((id, of) -> of.keySet().forEach(p -> {
+                var list = channels.computeIfAbsent(id, k -> new ArrayList<>());
+                list.removeIf(c -> c.property() == p);
+                list.add(channel(standing, t, id, p));
+            }));
+        }
+
+        private <T> Channel<T> channel(int standing, Timeline t, String id, Property<T> p) {
+            return new Channel<>(p, standing, t.track(id, p), p == Properties.POSITION ? path(t.id(), id) : null);
+        }
+    }
+
+    /** @param previous measured paths that may be taken over; null for none */
+    Poses(Board board, Poses previous) {
+        this.board = board;
+        for (Timeline t : board.timelines()) {
+            animated.addAll(t.tracks().keySet());
+            animated.addAll(t.shown().keySet());
+            for (String id : t.tracks().keySet()) {
+                Track<Point> places = t.track(id, Properties.POSITION);
+                if (places != null) {
+                    String name = t.id() + " " + id;
+                    Measured known = previous == null ? null : previous.paths.get(name);
+                    MotionPath path = known == null ? new MotionPath(places) : known.track == places ? known.path : new MotionPath(places, known.path);
+                    paths.put(name, new Measured(places, path));
+                }
+            }
+        }
+    }
+
+    private Order order(Moment m) {
+        if (order == null || !order.of.sameOrder(m)) {
+            order = new Order(m);
+        }
+        return order;
     }
 
     /** The measured path of an element's position; null when it has no keys there. */
@@ -64,17 +102,29 @@ final class Poses {
     }
 
     boolean animated(String id) {
-        return channels.containsKey(id) || spans.containsKey(id);
+        return animated.contains(id);
     }
 
-    /** Whether an element is seen at a time, as far as the timelines say. */
-    boolean shown(String id, long time) {
-        List<Timeline> of = spans.get(id);
-        return of == null || of.stream().allMatch(t -> t.shown().get(id).contains(t.local(time)));
+    /** Whether a property of an element has keys on an active timeline. */
+    boolean keyed(String id, Property<?> p, Moment m) {
+        var list = order(m).channels.get(id);
+        return list != null && list.stream().anyMatch(c -> c.property() == p);
     }
 
-    Values at(String id, Values rest, long time) {
-        var list = channels.get(id);
+    /** Whether an element is seen at a moment, as far as the timelines say. */
+    boolean shown(String id, Moment m) {
+        Seen s = order(m).spans.get(id);
+        return s == null || s.span.contains(m.standings().get(s.standing).time());
+    }
+
+    /** The stretch of time that decides whether an element is seen; null when none does. */
+    Span span(String id, Moment m) {
+        Seen s = order(m).spans.get(id);
+        return s == null ? null : s.span;
+    }
+
+    Values at(String id, Values rest, Moment m) {
+        var list = order(m).channels.get(id);
         if (list == null) {
             return rest;
         }
@@ -84,9 +134,9 @@ final class Poses {
         for (int i = 0; i < n; i++) {
             var c = list.get(i);
             properties[i] = c.property();
-            values[i] = c.at(time);
+            values[i] = c.at(m);
         }
-        return facing(list, split(rest.overlay(properties, values, n)), time);
+        return facing(list, split(rest.overlay(properties, values, n)), m);
     }
 
     /** The two halves of a split position in place of the position. */
@@ -99,13 +149,13 @@ final class Poses {
                 v.has(Properties.POSITION_Y) ? v.get(Properties.POSITION_Y) : at.y()));
     }
 
-    private static Values facing(List<Channel<?>> list, Values v, long time) {
+    private static Values facing(List<Channel<?>> list, Values v, Moment m) {
         if (!v.get(Properties.FACE_PATH).equals("yes")) {
             return v;
         }
         for (Channel<?> c : list) {
             if (c.path() != null) {
-                double ahead = c.path().direction(c.timeline().local(time));
+                double ahead = c.path().direction(c.time(m));
                 return v.with(Properties.ROTATION, v.get(Properties.ROTATION) + ahead - v.get(Properties.FRONT));
             }
         }

@@ -5,18 +5,32 @@ import java.util.List;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
 
-/** Where the lines of a text stand in its box, in px. Half of the leading goes above a line and half below, as in CSS. */
-public record TextLayout(Point box, List<Line> lines) {
+/**
+ * Where the lines of a text stand in its box, in px. Half of the leading goes above a line and half below, as in CSS.
+ *
+ * @param ligatures whether letters may join and change with their neighbours, as they do where no letters are spaced
+ */
+public record TextLayout(Point box, List<Line> lines, boolean ligatures) {
 
     /** One line: its start and baseline. */
     public record Line(String text, double x, double baseline) {}
 
+    /** A text that rests. */
     public static TextLayout of(Content.Text t, TextMeasurer measure) {
-        String[] texts = broken(t, measure);
+        return of(t, t.spacing(), t.spacing() == 0, measure);
+    }
+
+    /**
+     * A text whose letter spacing may be moving: its lines break where they do at rest.
+     *
+     * @param resting the letter spacing at rest, in px
+     */
+    public static TextLayout of(Content.Text t, double resting, boolean ligatures, TextMeasurer measure) {
+        String[] texts = broken(t.withSpacing(resting), measure, ligatures);
         double[] widths = new double[texts.length];
         double widest = 0;
         for (int i = 0; i < texts.length; i++) {
-            widths[i] = width(t, texts[i], measure);
+            widths[i] = width(t, texts[i], measure, ligatures);
             widest = Math.max(widest, widths[i]);
         }
         double height = t.size() * t.lineHeight();
@@ -31,17 +45,17 @@ public record TextLayout(Point box, List<Line> lines) {
             };
             lines.add(new Line(texts[i], x, i * height + (height - ascent - descent) / 2 + ascent));
         }
-        return new TextLayout(new Point(Math.max(t.wrap(), widest), height * texts.length), lines);
+        return new TextLayout(new Point(Math.max(t.wrap(), widest), height * texts.length), lines, ligatures);
     }
 
     /** The width of a line, with its letter distances but none after the last letter. */
-    private static double width(Content.Text t, String line, TextMeasurer measure) {
-        double w = measure.width(t.family(), t.weight(), t.size(), line, t.spacing() == 0);
+    private static double width(Content.Text t, String line, TextMeasurer measure, boolean ligatures) {
+        double w = measure.width(t.family(), t.weight(), t.size(), line, ligatures);
         return line.isEmpty() ? w : w + t.spacing() * (line.codePointCount(0, line.length()) - 1);
     }
 
     /** The lines as written, broken at spaces where they would be wider than the wrap width; a longer word stays whole. */
-    private static String[] broken(Content.Text t, TextMeasurer measure) {
+    private static String[] broken(Content.Text t, TextMeasurer measure, boolean ligatures) {
         String[] written = t.text().split("\n", -1);
         if (t.wrap() <= 0) {
             return written;
@@ -51,7 +65,7 @@ public record TextLayout(Point box, List<Line> lines) {
             int start = 0, fits = -1;
             for (int i = line.indexOf(' '); ; i = line.indexOf(' ', i + 1)) {
                 int end = i < 0 ? line.length() : i;
-                if (fits > start && width(t, line.substring(start, end), measure) > t.wrap()) {
+                if (fits > start && width(t, line.substring(start, end), measure, ligatures) > t.wrap()) {
                     out.add(line.substring(start, fits));
                     start = fits + 1;
                 }

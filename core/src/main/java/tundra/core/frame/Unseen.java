@@ -6,10 +6,9 @@ import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Span;
-import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 
-/** Why an element can't be seen at a time. */
+/** Why an element can't be seen at a moment. */
 public final class Unseen {
     /** Below this opacity nothing is seen of it. */
     private static final double FAINT = 0.02;
@@ -17,7 +16,7 @@ public final class Unseen {
     private Unseen() {}
 
     /** One line that says why; null when it can be seen as far as this goes. */
-    public static String why(Board board, FrameBuilder builder, Frame frame, String id, long time) {
+    public static String why(Board board, FrameBuilder builder, Frame frame, String id, Moment m) {
         List<String> path = Tree.path(board.elements(), id);
         for (String step : path) {
             Element e = board.find(step);
@@ -25,13 +24,11 @@ public final class Unseen {
             if (e.hidden()) {
                 return name + "hidden";
             }
-            for (Timeline t : board.timelines()) {
-                Span s = t.shown().get(step);
-                if (s != null && (t.local(time) < s.from() || t.local(time) >= s.to())) {
-                    return name + "seen only from " + seconds(s.from()) + " to " + seconds(s.to());
-                }
+            if (!builder.shown(step, m)) {
+                Span s = builder.span(step, m);
+                return name + "seen only from " + seconds(s.from()) + " to " + seconds(s.to());
             }
-            double opacity = builder.valueAt(step, Properties.OPACITY, time);
+            double opacity = builder.valueAt(step, Properties.OPACITY, m);
             if (opacity < FAINT) {
                 return name + "faded to " + Numbers.plain(opacity * 100, 0) + " % here";
             }

@@ -4,6 +4,7 @@ import java.util.List;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -61,7 +62,7 @@ public record Job(Project project, Board board, String timeline, List<String> el
 
     /** Its box in px. */
     Point box(String element) {
-        return new FrameBuilder(board, measure).boxAt(board.find(element), at);
+        return new FrameBuilder(board, measure).boxAt(board.find(element), Moment.editing(board, timeline, at));
     }
 
     Point place(String element) {

@@ -11,6 +11,7 @@ import tundra.core.edit.Resizing;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Moments;
@@ -202,7 +203,7 @@ class InkTest {
         assertThat(skin.around(b.withEnding(Flipbook.Ending.LOOP), 0)).extracting(OnionSkin.Ghost::index).containsExactlyInAnyOrder(4, 5, 1);
         assertThat(skin.withPinned(b.drawings().get(5).id()).around(b, 6)).extracting(OnionSkin.Ghost::index).containsExactly(1, 2, 4, 5);
         assertThat(skin.withRange(0, 0).around(b, 6)).isEmpty();
-        long time = b.timeOf(6);
+        Moment time = Moment.opened(fb.board(), b.timeOf(6));
         var plain = fb.at(time);
         var over = skin.over(plain, fb, "book", time, new Ghosts());
         List<FrameNode> children = over.nodes().getFirst().children();

@@ -27,7 +27,7 @@ class UnseenTest {
     private static String why(Timeline t, Element e, String id, long time) {
         var b = new Board(new Point(100, 100), Values.NONE, List.of(e), List.of(t), List.of());
         var builder = new FrameBuilder(b, new FakeMeasurer());
-        return Unseen.why(b, builder, builder.at(time), id, time);
+        return Unseen.why(b, builder, builder.at(time), id, Moment.opened(b, time));
     }
 
     private static Timeline main() {
@@ -56,7 +56,7 @@ class UnseenTest {
         var t = main().withShown("box", new Span(1_000_000, 2_500_000)).with("lamp", Properties.OPACITY, fade);
         var b = Rested.board(new Board(new Point(100, 100), Values.NONE, List.of(box), List.of(t), List.of()));
         var builder = new FrameBuilder(b, new FakeMeasurer());
-        assertThat(Unseen.why(b, builder, builder.at(0), "lamp", 0)).isNull();
+        assertThat(Unseen.why(b, builder, builder.at(0), "lamp", Moment.opened(b, 0))).isNull();
         assertThat(b.timelines()).singleElement().satisfies(x -> assertThat(x.duration()).isEqualTo(4_000_000));
     }
 }

@@ -1,0 +1,37 @@
+package tundra.web;
+
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tundra.core.model.Board;
+import tundra.core.model.Property;
+
+/**
+ * Values of the page that are made of several properties which are keyed on different timelines: each timeline moves its parts, and
+ * the player makes the value of what they hold now. The mixes themselves are the player's {@code MIXES}.
+ */
+final class Mixes {
+    private final Map<String, List<Object>> rests = new LinkedHashMap<>();
+
+    /** Whether some timelines key other ones of these properties than others do, so that none of them knows the whole value. */
+    static boolean apart(Board board, String id, Property<?>... of) {
+        return board.timelines().stream().map(t -> Arrays.stream(of).filter(p -> t.track(id, p) != null).toList())
+                .filter(keyed -> !keyed.isEmpty()).distinct().count() > 1;
+    }
+
+    /** What a mix is made of while no timeline has a say: numbers, a text, or null for what is only there as keys. */
+    void rest(String target, String mix, Object... parts) {
+        rests.put(target + " " + mix, Arrays.asList(parts));
+    }
+
+    /** The property of a track that moves a part. */
+    static String part(String mix, int part) {
+        return "%" + mix + " " + part;
+    }
+
+    /** By target and mix. */
+    Map<String, List<Object>> rests() {
+        return rests;
+    }
+}
