@@ -8,6 +8,7 @@ import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import tundra.core.frame.Marks;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Numbers;
@@ -33,8 +34,6 @@ import tundra.core.motion.Track;
 final class Channels {
     /** What CSS cannot blend is set this often, in µs: 120 times a second. */
     static final double FRAME = 1e6 / 120;
-    /** The least side of a shape, in px: one without any width isn't painted by browsers, and its stroke is a line. */
-    static final double THIN = 0.001;
     /** Weighs a degree against a pixel, so that baked turns keep within a thousandth of a degree. */
     private static final double TURN = 20;
     /** Weighs an opacity of 1 against a pixel, so that baked opacities keep within a hundred-thousandth. */
@@ -388,7 +387,7 @@ final class Channels {
     }
 
     private void length(String target, String property, Track<Point> track, Function<Point, Double> part, double factor) {
-        sized(target, property, track, s -> Baker.px(Math.max(THIN, factor * part.apply(s))));
+        sized(target, property, track, s -> Baker.px(Math.max(Marks.THIN, factor * part.apply(s))));
     }
 
     /** Text made of a size, which never goes below 0: where an easing leads there it is cut into pieces that don't. */

@@ -296,7 +296,7 @@ final class Markup {
 
     /** Of a shape: one without any width isn't painted by browsers, and its stroke is a line. */
     private static String side(double v) {
-        return px(Math.max(Channels.THIN, v));
+        return px(Math.max(Marks.THIN, v));
     }
 
     private static String px(double v) {

@@ -15,6 +15,11 @@ const Tundra = (() => {
     return a.replace(NUMBER, (x) => +x + (to[i++] - x) * p);
   };
 
+  const flat = (matrix) => {
+    const [a, b, c, d] = matrix.match(NUMBER);
+    return Math.abs(a * d - b * c) < 1e-9;
+  };
+
   // Texts between two keys: the browser does the easing, the numbers are mixed.
   class Curve {
     constructor(keys) {
@@ -112,8 +117,12 @@ const Tundra = (() => {
 
     show() {
       const { top } = this;
-      if (top) this.el.setAttribute(this.property, top.curve.at(top.timeline.progress));
-      else if (this.base === null) this.el.removeAttribute(this.property);
+      if (top) {
+        const value = top.curve.at(top.timeline.progress);
+        // browsers paint nothing where a gradient is flat, as it is for a moment when it turns over
+        if (this.property === "gradientTransform" && flat(value)) return;
+        this.el.setAttribute(this.property, value);
+      } else if (this.base === null) this.el.removeAttribute(this.property);
       else this.el.setAttribute(this.property, this.base);
     }
   }
@@ -428,6 +437,7 @@ const Tundra = (() => {
     // Timelines that were started, the last one last.
     active = [];
     #soon;
+    #taps = new Map();
 
     constructor({ id, name, timelines, reactions, mixes = {} }) {
       this.name = name;
@@ -435,25 +445,33 @@ const Tundra = (() => {
       const slot = slots(mixes);
       this.timelines = timelines.map((t) => new Timeline(t, this, slot));
       for (const r of reactions) this.#react(r);
+      this.el.addEventListener("click", (e) => this.#tap(e));
     }
 
     #react({ id, of, do: actions }) {
       const el = byId(of);
-      const fire = () => {
+      this.#taps.set(el, [...(this.#taps.get(el) ?? []), () => {
         tell(el.getAttribute("aria-label") + " was tapped", id);
         for (const { action, timeline, time } of actions) {
           const t = this.timelines.find((x) => x.id === timeline);
           tell(t.name + " " + DID[action] + (action === "goTo" ? time / 1000 + " s" : ""), id);
           t[action](time);
         }
-      };
-      el.addEventListener("click", fire);
+      }]);
       el.addEventListener("keydown", (e) => {
         if (e.target === el && (e.key === "Enter" || e.key === " ") && !e.repeat) {
           e.preventDefault();
-          fire();
+          for (const fire of this.#taps.get(el)) fire();
         }
       });
+    }
+
+    // What is seen there is tapped, and all that holds it; what is faded lets taps through, as what is hidden does.
+    #tap({ target, detail, clientX, clientY }) {
+      const clear = ({ fill, stroke }) => [fill, stroke].every((c) => c === "none" || c.endsWith(", 0)"));
+      const seen = (x) => x === this.el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
+      let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => this.el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
+      for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();
     }
 
     show(on) {

@@ -5,7 +5,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import javax.imageio.ImageIO;
 
-/** Peak signal-to-noise ratio of two pictures in dB, over the three channels. */
+/** Peak signal-to-noise ratio of two pictures in dB, over the three channels, both on white as a browser's page is. */
 final class Psnr {
     private Psnr() {}
 
@@ -17,7 +17,7 @@ final class Psnr {
         double sum = 0;
         for (int y = 0; y < a.getHeight(); y++) {
             for (int x = 0; x < a.getWidth(); x++) {
-                int p = a.getRGB(x, y), q = b.getRGB(x, y);
+                int p = onWhite(a.getRGB(x, y)), q = onWhite(b.getRGB(x, y));
                 for (int s = 0; s < 24; s += 8) {
                     int d = (p >> s & 255) - (q >> s & 255);
                     sum += d * d;
@@ -26,5 +26,13 @@ final class Psnr {
         }
         double mse = sum / (3.0 * a.getWidth() * a.getHeight());
         return mse == 0 ? 99 : 10 * Math.log10(255 * 255 / mse);
+    }
+
+    private static int onWhite(int argb) {
+        int a = argb >>> 24, out = 0;
+        for (int s = 0; s < 24; s += 8) {
+            out |= (int) Math.round(((argb >> s & 255) * a + 255.0 * (255 - a)) / 255) << s;
+        }
+        return out;
     }
 }

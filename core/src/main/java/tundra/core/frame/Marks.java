@@ -12,6 +12,9 @@ import tundra.core.model.Values;
 
 /** What an element of given values paints. */
 public final class Marks {
+    /** The least side of rectangles and ellipses, in px. */
+    public static final double THIN = 0.001;
+
     private Marks() {}
 
     /** The content with what its keys change of it: the outline of a path, the letter spacing of a text. */
@@ -47,11 +50,16 @@ public final class Marks {
     public static Form form(Content.Shape shape, Values v) {
         Point size = v.get(Properties.SIZE);
         return switch (shape) {
-            case Content.Rectangle r -> new Form.Box(size, v.get(Properties.CORNER_RADIUS));
-            case Content.Ellipse e -> new Form.Oval(size);
+            case Content.Rectangle r -> new Form.Box(thick(size), v.get(Properties.CORNER_RADIUS));
+            case Content.Ellipse e -> new Form.Oval(thick(size));
             case Content.Polygon p -> new Form.Curve(Outline.star(size, p.points(), p.inner()));
             case Content.Path p -> new Form.Curve(stretched(p, size), p.evenOdd());
         };
+    }
+
+    /** A shape without any width is stroked as a hardly wider one is, which looks alike where it grows from nothing. */
+    private static Point thick(Point size) {
+        return size.x() >= THIN && size.y() >= THIN ? size : new Point(Math.max(THIN, size.x()), Math.max(THIN, size.y()));
     }
 
     /** A path's outline in a box of another size. A box without width or height is not stretched that way. */

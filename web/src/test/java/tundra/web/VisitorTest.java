@@ -1,0 +1,166 @@
+package tundra.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.openqa.selenium.interactions.Actions;
+import tundra.core.frame.Moment;
+
+/** Published pieces as a visitor meets them: opened, tapped at real speed, tapped again. */
+class VisitorTest {
+    private static Browser browser;
+    @TempDir
+    private static Path folder;
+
+    @BeforeAll
+    static void start() throws Exception {
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+    }
+
+    private static Visit open(Browser b, String name) throws Exception {
+        return new Visit(b, folder, name, Visit.piece(name));
+    }
+
+    private static void until(Browser b, String timeline, String condition) throws Exception {
+        b.until("const t = Tundra.pieces[0].timeline('" + timeline + "'); return " + condition);
+    }
+
+    private static List<String> order(Moment m) {
+        return m.standings().stream().map(Moment.Standing::timeline).toList();
+    }
+
+    @Test
+    void whatWasTappedLastDecides() throws Exception {
+        Visit v = open(browser, "v4-menu");
+        until(browser, "Main", "!t.playing");
+        Moment opened = v.paused();
+        assertThat(order(opened)).containsExactly("main");
+        assertThat(v.like(opened)).as("opened").isGreaterThan(44);
+        browser.id("t-bo").click();
+        until(browser, "Open", "t.time > 300");
+        Moment opening = v.paused();
+        assertThat(order(opening)).containsExactly("main", "op");
+        assertThat(v.like(opening)).as("while it opens").isGreaterThan(44);
+        browser.run("Tundra.pieces[0].timeline('Open').play()");
+        until(browser, "Open", "!t.playing");
+        assertThat(v.like(v.paused())).as("open").isGreaterThan(44);
+        browser.id("t-bc").click();
+        until(browser, "Close", "t.time > 200");
+        Moment closing = v.paused();
+        assertThat(order(closing)).containsExactly("main", "op", "cl");
+        assertThat(v.like(closing)).as("while it closes").isGreaterThan(44);
+        browser.id("t-bo").click();
+        until(browser, "Open", "t.time > 100");
+        Moment again = v.paused();
+        assertThat(order(again)).containsExactly("main", "cl", "op");
+        assertThat(v.like(again)).as("opened again before it was closed").isGreaterThan(44);
+        browser.run("Tundra.pieces[0].timeline('Close').goTo(1000)");
+        Moment sought = v.paused();
+        assertThat(order(sought)).containsExactly("main", "op", "cl");
+        assertThat(v.like(sought)).as("closed by seeking").isGreaterThan(44);
+        browser.run("Tundra.pieces[0].show('" + v.project.scenes().getFirst().name() + "')");
+        until(browser, "Main", "!t.playing");
+        assertThat(v.paused()).as("the scene opens anew").isEqualTo(opened);
+        assertThat(v.like(opened)).isGreaterThan(44);
+    }
+
+    @Test
+    void theEndIsTheEndAlsoWhilePlaying() throws Exception {
+        Visit v = open(browser, "v8-skip");
+        until(browser, "Main", "t.playing && t.time > 100");
+        browser.id("t-skip").click();
+        assertThat(browser.run("const t = Tundra.pieces[0].timeline('Main'); return [t.time, t.playing]")).isEqualTo(List.of(3000L, false));
+        v.settled();
+        assertThat(v.like(Moment.opened(v.board, 3_000_000))).isGreaterThan(44);
+    }
+
+    @Test
+    void realTimeIsTheClocks() throws Exception {
+        Visit v = open(browser, "v1-clock");
+        for (int i = 1; i <= 3; i++) {
+            browser.run("window.began = performance.now(); Tundra.pieces[0].timeline('Main').playFromStart()");
+            until(browser, "Main", "t.time > " + 400 * i);
+            var at = (List<?>) browser.run("return [Tundra.pieces[0].timeline('Main').time, performance.now() - began]");
+            double time = ((Number) at.get(0)).doubleValue(), clock = ((Number) at.get(1)).doubleValue();
+            assertThat(time).as("ms by the clock").isCloseTo(clock, within(34.0));
+            Moment m = v.paused();
+            assertThat(v.like(m)).as("paused at %.0f ms", time).isGreaterThan(44);
+        }
+        browser.run("Tundra.pieces[0].timeline('Main').play()");
+        until(browser, "Main", "!t.playing");
+        v.settled();
+        assertThat(v.like(Moment.opened(v.board, 9_000_000))).as("ended").isGreaterThan(44);
+    }
+
+    /** Text and edges of what stands are painted as if there had never been an animation. */
+    @Test
+    void whatIsTakenUpAgainGoesOnWhereItStood() throws Exception {
+        Visit v = open(browser, "v1-clock");
+        until(browser, "Main", "t.time > 500");
+        v.paused();
+        String place = "return [getComputedStyle(document.getElementById('t-A')).translate, Tundra.pieces[0].timeline('Main').time]";
+        Object stood = browser.run(place);
+        var now = (List<?>) browser.run("Tundra.pieces[0].timeline('Main').play(); " + place);
+        assertThat(now).isEqualTo(stood);
+    }
+
+    @Test
+    void tapsGoThroughWhatIsNotSeen() throws Exception {
+        Visit v = open(browser, "v5-through");
+        for (int i = 1; i <= 8; i++) {
+            var b = v.board.find("b" + i).rest().get(tundra.core.model.Properties.POSITION);
+            boolean seen = tundra.core.frame.HitTest.under(new tundra.core.frame.FrameBuilder(v.board, tundra.render.Fonts.BUNDLED).at(0), b, 0).getFirst().getLast().equals("b" + i);
+            tap((int) b.x(), (int) b.y());
+            assertThat(browser.run("return Tundra.pieces[0].timeline('Tb" + i + "').time > 0 || Tundra.pieces[0].timeline('Tb" + i + "').playing")).as("b%d, seen %s", i, seen).isEqualTo(i <= 5 || seen);
+        }
+    }
+
+    private static void tap(int x, int y) {
+        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", java.util.Map.of("type", "mousePressed", "x", x, "y", y, "button", "left", "clickCount", 1));
+        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", java.util.Map.of("type", "mouseReleased", "x", x, "y", y, "button", "left", "clickCount", 1));
+    }
+
+    @Test
+    void whatIsNotSeenIsNotTapped() throws Exception {
+        open(browser, "v6-ghost");
+        tap(250, 100);
+        tap(100, 100);
+        tap(110, 110);
+        assertThat(browser.run("return Tundra.pieces[0].timeline('Q').playing")).isEqualTo(false);
+    }
+
+    @Test
+    void withLessMotionOnlyWhatStartsByItselfIsAtItsEnd() throws Exception {
+        try (var quiet = new Browser("--force-prefers-reduced-motion")) {
+            Visit menu = open(quiet, "v4-menu");
+            assertThat(menu.paused()).isEqualTo(Moment.opened(menu.board, 1_000_000));
+            assertThat(menu.like(menu.paused())).as("the menu is closed").isGreaterThan(44);
+            quiet.id("t-bo").click();
+            Moment opened = menu.paused();
+            assertThat(opened.timeOf("op")).isEqualTo(1_000_000);
+            assertThat(menu.like(opened)).isGreaterThan(44);
+            quiet.id("t-bc").click();
+            assertThat(menu.like(menu.paused())).isGreaterThan(44);
+            Visit waits = open(quiet, "v7-wait");
+            assertThat(waits.paused()).isEqualTo(Moment.REST);
+            assertThat(waits.like(Moment.REST)).isGreaterThan(44);
+            Visit loop = open(quiet, "v2-loop");
+            assertThat(quiet.run("return [...document.querySelectorAll('[id^=t-s]')].filter(e => /^t-s\\d+$/.test(e.id) && getComputedStyle(e).visibility === 'visible').length"))
+                    .as("squares that are seen in turn").isEqualTo(1L);
+            Moment last = new Moment(List.of(new Moment.Standing("main", loop.board.main().duration() - 1)));
+            loop.settled();
+            assertThat(loop.like(last)).isGreaterThan(44);
+        }
+    }
+}
