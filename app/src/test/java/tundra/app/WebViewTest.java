@@ -46,7 +46,7 @@ class WebViewTest extends InWindow {
     @TempDir
     private Path folder;
     private final List<Element> elements = new ArrayList<>();
-    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, false, Map.of());
+    private Timeline timeline = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of());
 
     private void add(String id, Content c, Values v) {
         elements.add(new Element(id, id, false, false, v.with(Properties.POSITION, new Point(100, 100)).with(Properties.SIZE, new Point(60, 40))
@@ -122,7 +122,7 @@ class WebViewTest extends InWindow {
         var builder = new FrameBuilder(p.scenes().getFirst().board(), Fonts.BUNDLED);
         for (int i = 0; i < 40; i++) {
             long time = Math.round(4e6 * (i + 0.317) / 40);
-            run(v, "Tundra.pieces[0].timeline('Main').goTo(" + time / 1000.0 + ")");
+            run(v, "Tundra.pieces[0].timeline('Main').pause(); Tundra.pieces[0].timeline('Main').goTo(" + time / 1000.0 + ")");
             for (Element e : p.scenes().getFirst().board().elements()) {
                 String style = "getComputedStyle(document.getElementById('t-" + e.id() + "'))";
                 Values now = builder.valuesAt(e.id(), time);

@@ -23,11 +23,16 @@ final class Baker {
      */
     static List<Sample> straight(DoubleFunction<double[]> f, List<Double> times) {
         var out = new ArrayList<Sample>();
+        // a first interval that jumps at its very start holds before it
+        var start = new Sample(times.getFirst(), f.apply(times.getFirst()));
         for (int i = 0; i + 1 < times.size(); i++) {
             // a jump at a cut is met from both sides
             double eps = Math.min(1e-3, (times.get(i + 1) - times.get(i)) / 4);
             var a = new Sample(times.get(i), f.apply(times.get(i) + eps));
             var b = new Sample(times.get(i + 1), f.apply(times.get(i + 1) - eps));
+            if (out.isEmpty() && distance(start.at, a.at) > TOLERANCE) {
+                out.add(start);
+            }
             if (out.isEmpty() || distance(out.getLast().at, a.at) > TOLERANCE) {
                 out.add(a);
             }

@@ -86,12 +86,16 @@ final class Channels {
             words(target, "!strokeLinecap", timeline.track(id, Properties.STROKE_ENDS));
             words(target, "!strokeLinejoin", timeline.track(id, Properties.STROKE_JOINS));
         }
-        out.addAll(StrokeChannels.of(board, timeline, e, box.shape(), mixes));
+        if (PaintText.byPlayer(board, e, box.size())) {
+            out.addAll(GradientChannels.stretched(board, timeline, e, mixes));
+        }
         size(e, box, timeline.track(id, Properties.SIZE));
         if (e.content() instanceof Content.Path p && keyed(board, id, Properties.OUTLINE)) {
             outline(e, p, box);
         }
         radius(e, box);
+        // after what the length of the outline depends on
+        out.addAll(StrokeChannels.of(board, timeline, e, box.shape(), mixes));
         out.addAll(TextChannels.of(timeline, e, box, measure));
         shown(e, box);
     }
@@ -531,7 +535,8 @@ final class Channels {
                     keys.add(new PageTrack.PageKey(k.time() / d, PaintText.css(e, p, k.value()), "linear"));
                 }
                 keys.add(new PageTrack.PageKey(k.time() / d, "url(#" + id + ")", "step-end"));
-                out.addAll(GradientChannels.of(timeline, id, k, next, pair, PaintText.byShape(board, e, box.size()) ? new Point(1, 1) : box.size()));
+                out.addAll(GradientChannels.of(timeline, id, k, next, pair, PaintText.byShape(board, e, box.size()) ? new Point(1, 1)
+                        : PaintText.byPlayer(board, e, box.size()) ? null : box.size()));
             } else {
                 keys.add(new PageTrack.PageKey(k.time() / d, PaintText.css(e, p, k.value()), blends ? EasingPieces.single(k.easing()) : "step-end"));
             }

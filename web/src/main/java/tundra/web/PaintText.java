@@ -1,6 +1,9 @@
 package tundra.web;
 
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import tundra.core.frame.Marks;
 import tundra.core.geometry.Point;
@@ -44,34 +47,51 @@ final class PaintText {
         return Channels.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
     }
 
-    /** The definitions of all gradients that an element rests with or is keyed to; empty when there are none. */
-    static String definitions(Board board, Element e, Point box) {
+    /** Whether the player stretches an element's gradients with its size, which the browser can't where the shape isn't its box. */
+    static boolean byPlayer(Board board, Element e, Point box) {
+        return Channels.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape && !byShape(board, e, box);
+    }
+
+    /** The gradients that an element rests with or is keyed to, by their ids on the page. */
+    static Map<String, Gradient> gradients(Board board, Element e) {
         Set<Gradient> all = new LinkedHashSet<>();
         collect(board, e, Properties.FILL, all);
         collect(board, e, Properties.STROKE, all);
+        var out = new LinkedHashMap<String, Gradient>();
+        all.forEach(g -> out.put(id(e, g), g));
+        return out;
+    }
+
+    /** The definitions of all gradients that an element rests with or is keyed to; empty when there are none. */
+    static String definitions(Board board, Element e, Point box) {
+        Map<String, Gradient> all = gradients(board, e);
         boolean byShape = byShape(board, e, box);
-        var blends = new StringBuilder();
-        blends(board, e, Properties.FILL, byShape, box, blends);
-        blends(board, e, Properties.STROKE, byShape, box, blends);
+        Map<String, GradientBlend.Pair> blends = blends(board, e);
         if (all.isEmpty() && blends.isEmpty()) {
             return "";
         }
         var out = new StringBuilder("<defs>");
-        all.forEach(g -> GradientText.definition(out, id(e, g), g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
-        return out.append(blends).append("</defs>").toString();
+        all.forEach((id, g) -> GradientText.definition(out, id, g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
+        blends.forEach((id, pair) -> GradientText.definition(out, id, pair.from(), byShape ? "objectBoundingBox" : "userSpaceOnUse",
+                pair.from().toBox(byShape ? new Point(1, 1) : box), true));
+        return out.append("</defs>").toString();
     }
 
-    private static void blends(Board board, Element e, Property<Paint> p, boolean byShape, Point box, StringBuilder out) {
-        for (Timeline t : board.timelines()) {
-            var track = t.track(e.id(), p);
-            for (int i = 0; track != null && i + 1 < track.keys().size(); i++) {
-                var pair = GradientBlend.pair(track.keys().get(i).value(), track.keys().get(i + 1).value());
-                if (pair != null) {
-                    GradientText.definition(out, blendId(e, p, t, i), pair.from(), byShape ? "objectBoundingBox" : "userSpaceOnUse",
-                            pair.from().toBox(byShape ? new Point(1, 1) : box), true);
+    /** The gradients that change from key to key, by their ids on the page. */
+    static Map<String, GradientBlend.Pair> blends(Board board, Element e) {
+        var out = new LinkedHashMap<String, GradientBlend.Pair>();
+        for (Property<Paint> p : List.of(Properties.FILL, Properties.STROKE)) {
+            for (Timeline t : board.timelines()) {
+                var track = t.track(e.id(), p);
+                for (int i = 0; track != null && i + 1 < track.keys().size(); i++) {
+                    var pair = GradientBlend.pair(track.keys().get(i).value(), track.keys().get(i + 1).value());
+                    if (pair != null) {
+                        out.put(blendId(e, p, t, i), pair);
+                    }
                 }
             }
         }
+        return out;
     }
 
     private static void collect(Board board, Element e, Property<Paint> p, Set<Gradient> all) {

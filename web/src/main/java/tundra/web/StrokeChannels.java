@@ -110,7 +110,8 @@ final class StrokeChannels {
         eachContour(target, (id, contour) -> {
             Values v = element.rest();
             Point reveal = v.get(Properties.REVEAL);
-            mixes.rest(id, "dashes", v.get(Properties.DASH), v.get(Properties.GAP), v.get(Properties.DASH_OFFSET), reveal.x(), reveal.y(), length(v, contour));
+            mixes.rest(id, "dashes", v.get(Properties.DASH), v.get(Properties.GAP), v.get(Properties.DASH_OFFSET), reveal.x(), reveal.y(), length(v, contour),
+                    Mixes.apart(board, element.id(), SHAPING.toArray(Property<?>[]::new)) ? 1 : 0);
             List<Property<Double>> numbers = List.of(Properties.DASH, Properties.GAP, Properties.DASH_OFFSET);
             for (int i = 0; i < numbers.size(); i++) {
                 part(id, i, numbers.get(i), x -> x);

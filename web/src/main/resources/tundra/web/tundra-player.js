@@ -149,27 +149,33 @@ const Tundra = (() => {
       const q = n(Math.max(0, Math.min(r, w / 2, h / 2))) + "px";
       return { rx: q, ry: q };
     },
-    // the dashes between two shares of a line, as one long pattern that starts with a dash of no length
-    dashes: ([dash, gap, offset, from, to, length]) => {
+    // the dashes between two shares of a line as one long pattern, which starts where the first of them does
+    dashes: ([dash, gap, offset, from, to, length, measured], el) => {
+      // where size and corners move on different timelines only the browser knows how long it is now
+      if (measured) length = el.getTotalLength();
       from = Math.max(0, Math.min(1, from));
       to = Math.max(0, Math.min(1, to));
       const a = from * length, b = to * length, period = dash + gap;
       const line = (pattern, at) => ({ strokeDasharray: pattern.map((x) => n(x) + "px").join(" "), strokeDashoffset: n(at) + "px" });
       if (from <= 0 && to >= 1) return dash > 0 && gap > 0 ? line([dash, gap], offset) : { strokeDasharray: "none", strokeDashoffset: "0px" };
-      if (from >= to || !(length > 0)) return line([0, 3 * length + 3], -2 * length - 2);
+      const hidden = () => line([0, 3 * length + 3], -2 * length - 2);
+      if (from >= to || !(length > 0)) return hidden();
       if (dash <= 0 || gap <= 0 || (b - a) / period > 2000) return line([b - a, length + 1], -a);
-      const out = [0], phase = offset % period;
-      let at = 0;
+      const out = [], phase = offset % period;
+      let first = a, at = a;
       for (let s = Math.floor((a + phase) / period) * period - phase; s < b; s += period) {
         const x = Math.max(a, s), y = Math.min(b, s + dash);
         if (y > x) {
-          out.push(x - at, y - x);
+          if (out.length) out.push(x - at);
+          else first = x;
+          out.push(y - x);
           at = y;
         }
       }
-      out.push(length + 1);
-      return line(out.length % 2 ? [...out, 0] : out, 0);
+      return out.length ? line([...out, length + 1], -first) : hidden();
     },
+    // a gradient's map in a box of one by one, and the box
+    map: ([m, w, h]) => ({ gradientTransform: "matrix(" + m.match(NUMBER).map((x, i) => n(x * (i % 2 ? h : w))).join(" ") + ")" }),
     // a form and the factors by which it is stretched
     form: ([d, kx, ky]) => {
       let i = 0;
@@ -177,12 +183,14 @@ const Tundra = (() => {
     },
   };
 
+  const ATTRIBUTES = { d: 1, gradientTransform: 1 };
+
   class Mixed {
     #parts;
     #dirty = false;
 
     constructor(el, mix, rest) {
-      Object.assign(this, { el, mix: MIXES[mix], attribute: mix === "form" && el.getAttribute("d") });
+      Object.assign(this, { el, mix: MIXES[mix], base: Object.fromEntries(Object.keys(ATTRIBUTES).map((a) => [a, el.getAttribute(a)])) });
       this.#parts = rest.map((value) => ({ rest: value, now: value, set: false }));
     }
 
@@ -198,9 +206,10 @@ const Tundra = (() => {
       if (!this.#dirty) return;
       this.#dirty = false;
       const any = this.#parts.some((p) => p.set);
-      for (const [property, value] of Object.entries(this.mix(this.#parts.map((p) => p.now)))) {
-        if (property === "d") this.el.setAttribute("d", any ? value : this.attribute);
-        else this.el.style[property] = any ? value : "";
+      for (const [property, value] of Object.entries(this.mix(this.#parts.map((p) => p.now), this.el))) {
+        if (property in ATTRIBUTES) {
+          if (property === "d" || !flat(value)) this.el.setAttribute(property, any ? value : this.base[property]);
+        } else this.el.style[property] = any ? value : "";
       }
     }
   }

@@ -85,9 +85,8 @@ public final class Commands {
     public Found find(String query) {
         var all = new ArrayList<>(byId.values());
         more.forEach(m -> all.addAll(m.get()));
-        List<Command> enabled = all.stream().filter(c -> c.enabled().getAsBoolean()).toList();
         var search = new Search(query);
-        List<Command> found = search.in(enabled);
-        return found.isEmpty() ? new Found(search.nearest(enabled), true) : new Found(found, false);
+        List<Command> found = search.in(all);
+        return found.isEmpty() ? new Found(search.nearest(all), true) : new Found(found, false);
     }
 }

@@ -6,6 +6,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.ToIntFunction;
+import java.util.regex.Pattern;
 import org.apache.commons.text.similarity.JaroWinklerSimilarity;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
@@ -18,6 +20,7 @@ final class Search {
     private static final double ALIKE = 0.93;
     /** Their names hold what they would take back, which is not what is looked for. */
     private static final Set<String> BY_FIRST_WORD = Set.of("undo", "redo");
+    private static final Pattern SPACES = Pattern.compile("[^\\p{L}\\p{N}]+");
     private final String query;
     private final List<String> words;
 
@@ -28,26 +31,35 @@ final class Search {
 
     private record Ranked(Command command, int rank) {}
 
-    /** Those that fit, best first; of equally good ones in the order given. */
+    /** Those that can be done now and fit, best first; of equally good ones in the order given. */
     List<Command> in(List<Command> all) {
         if (query.isEmpty()) {
-            return all;
+            return all.stream().filter(Search::can).toList();
         }
+        List<Command> named = best(all, this::rank);
+        // who is named so hides those that are only spelt alike
+        return named.isEmpty() ? best(all, c -> misspelt(c) ? MISSPELT : NOT) : named;
+    }
+
+    /** Names are looked at first: whether it can be done is asked only of what fits. */
+    private static List<Command> best(List<Command> all, ToIntFunction<Command> rank) {
         var found = new ArrayList<Ranked>();
         for (Command c : all) {
-            int rank = rank(c);
-            if (rank < NOT) {
-                found.add(new Ranked(c, rank));
+            int r = rank.applyAsInt(c);
+            if (r < NOT && can(c)) {
+                found.add(new Ranked(c, r));
             }
         }
-        // who is named so hides those that are only spelt alike
-        boolean named = found.stream().anyMatch(r -> r.rank < MISSPELT);
-        return found.stream().filter(r -> !named || r.rank < MISSPELT).sorted(Comparator.comparingInt(Ranked::rank)).map(Ranked::command).toList();
+        return found.stream().sorted(Comparator.comparingInt(Ranked::rank)).map(Ranked::command).toList();
+    }
+
+    private static boolean can(Command c) {
+        return c.enabled().getAsBoolean();
     }
 
     /** The few whose names are most like the query, where nothing fits. */
     List<Command> nearest(List<Command> all) {
-        return all.stream().sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" ")).mapToDouble(w -> LIKE.apply(query, w)).max().orElse(0)))
+        return all.stream().filter(Search::can).sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" ")).mapToDouble(w -> LIKE.apply(query, w)).max().orElse(0)))
                 .limit(NEAREST).toList();
     }
 
@@ -64,7 +76,7 @@ final class Search {
         if (name.startsWith(query)) {
             return BEGINS;
         }
-        String[] parts = name.split("[^\\p{L}\\p{N}]+"), others = other.split(" ");
+        String[] parts = SPACES.split(name), others = other.split(" ");
         if (words.stream().allMatch(w -> begins(parts, w))) {
             return WORDS_BEGIN;
         }
@@ -74,7 +86,12 @@ final class Search {
         if (!other.isEmpty() && words.stream().allMatch(w -> begins(parts, w) || begins(others, w))) {
             return OTHER_WORDS;
         }
-        return words.stream().allMatch(w -> near(parts, w) || near(others, w)) ? MISSPELT : NOT;
+        return NOT;
+    }
+
+    private boolean misspelt(Command c) {
+        String[] parts = SPACES.split(name(c)), others = OtherWords.of(c.id()).split(" ");
+        return words.stream().allMatch(w -> near(parts, w) || near(others, w));
     }
 
     private static boolean begins(String[] parts, String word) {

@@ -31,7 +31,6 @@ import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
-import tundra.core.model.Tree;
 
 /** The list of the scene's elements, the front one first: renamed, reordered, locked and hidden here. */
 public final class OutlinePanel extends VBox {
@@ -330,7 +329,7 @@ public final class OutlinePanel extends VBox {
             if (where == Where.INTO) {
                 return Arrange.into(b, moved, into.id(), into.children().size(), seen);
             }
-            List<String> path = Tree.path(b.elements(), onto.id());
+            List<String> path = b.path(onto.id());
             String parent = path.size() == 1 ? null : path.get(path.size() - 2);
             var siblings = parent == null ? b.elements() : b.find(parent).children();
             var ids = siblings.stream().map(Element::id).filter(x -> !x.equals(moved)).toList();

@@ -16,7 +16,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
-import tundra.core.model.Tree;
 
 /** The flipbook that is worked on: the one that is selected, or that holds what is selected or entered. */
 public final class OpenBook {
@@ -222,7 +221,7 @@ public final class OpenBook {
         // of the board that is given, which may have got a drawing since
         Drawing now = ((Flipbook) board.find(id).content()).at(studio.mainTime());
         if (now != null && seen.find(now.id()) != null) {
-            String inner = studio.inside() != null && Tree.path(board.elements(), studio.inside()).contains(now.id()) ? studio.inside() : now.id();
+            String inner = studio.inside() != null && board.path(studio.inside()).contains(now.id()) ? studio.inside() : now.id();
             return Arrange.add(board, inner, e, seen);
         }
         // in the flipbook it becomes a drawing of its own, which then goes to the frame, or onto the drawing that was just made there

@@ -15,7 +15,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
@@ -47,7 +46,7 @@ public final class PathKeys {
 
     /** From the coordinates of an element's parent to the canvas. */
     public Affine toCanvas(Element e) {
-        List<String> path = Tree.path(studio.board().elements(), e.id());
+        List<String> path = studio.board().path(e.id());
         Frame.Placed parent = path.size() < 2 ? null : studio.frame().find(path.get(path.size() - 2));
         return parent == null ? Affine.IDENTITY : parent.toCanvas();
     }

@@ -112,7 +112,7 @@ final class DrawCommands {
 
     /** Puts one path in the place of shapes, with the look of one of them. */
     private void replace(String name, List<Element> old, Outline onCanvas, Element look) {
-        List<String> path = tundra.core.model.Tree.path(s.board().elements(), look.id());
+        List<String> path = s.board().path(look.id());
         Frame.Placed parent = path.size() < 2 ? null : s.frame().find(path.get(path.size() - 2));
         Outline local = parent == null ? onCanvas : onCanvas.through(parent.toCanvas().inverse());
         Rect r = local.bounds();

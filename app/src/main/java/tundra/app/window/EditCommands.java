@@ -168,7 +168,7 @@ final class EditCommands {
     private Clip taken() {
         Board flat = s.board();
         for (String id : s.selection()) {
-            List<String> path = Tree.path(flat.elements(), id);
+            List<String> path = flat.path(id);
             if (path.size() > 1 && path.stream().filter(s.selection()::contains).count() == 1) {
                 flat = Arrange.into(flat, id, null, flat.elements().size(), s.frame());
             }

@@ -148,7 +148,7 @@ final class KeyCommands {
     }
 
     private Frame.Placed parent(String id) {
-        var path = tundra.core.model.Tree.path(s.board().elements(), id);
+        var path = s.board().path(id);
         return path.size() < 2 ? null : s.frame().find(path.get(path.size() - 2));
     }
 

@@ -18,7 +18,6 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
-import tundra.core.model.Tree;
 
 /** The checks of one flipbook. */
 final class FlipbookChecks {
@@ -262,7 +261,7 @@ final class FlipbookChecks {
     /** The first frame of the first turn that begins while the flipbook is seen. */
     private long turnSeen() {
         long from = 0;
-        for (String id : Tree.path(scene.board().elements(), element.id())) {
+        for (String id : scene.board().path(element.id())) {
             Span s = scene.board().main().shown().get(id);
             from = s == null ? from : Math.max(from, s.from());
         }
@@ -285,7 +284,7 @@ final class FlipbookChecks {
 
     private void unseen() {
         Board board = scene.board();
-        List<String> path = Tree.path(board.elements(), element.id());
+        List<String> path = board.path(element.id());
         for (int i = 0; i < book.drawings().size(); i++) {
             Drawing d = book.drawings().get(i);
             if (d.art().hidden()) {

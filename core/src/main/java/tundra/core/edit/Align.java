@@ -12,7 +12,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 
 /** Brings elements into line, spreads them evenly and makes them equally large. Whole moves shift, with all their keys. */
 public final class Align {
@@ -113,7 +112,7 @@ public final class Align {
     }
 
     private static Board shift(Board b, String id, Point by, Frame seen) {
-        List<String> path = Tree.path(b.elements(), id);
+        List<String> path = b.path(id);
         Frame.Placed parent = path.size() < 2 ? null : seen.find(path.get(path.size() - 2));
         Affine m = parent == null ? Affine.IDENTITY : parent.toCanvas().inverse();
         return Placing.shift(b, id, m.applyOffset(by));

@@ -54,7 +54,7 @@ public final class Arrange {
 
     /** Puts an element beneath the lowest of its siblings that has a stroke over an area of the canvas. */
     public static Board beneathStrokes(Board board, String id, Frame seen, Rect area) {
-        List<String> path = Tree.path(board.elements(), id);
+        List<String> path = board.path(id);
         List<Element> all = path.size() < 2 ? board.elements() : board.find(path.get(path.size() - 2)).children();
         for (int i = 0; i < all.size(); i++) {
             Frame.Placed p = seen.find(all.get(i).id());
@@ -71,11 +71,7 @@ public final class Arrange {
 
     /** Takes elements away, with their keys and the reactions to them. */
     public static Board delete(Board board, Collection<String> ids) {
-        List<Element> left = board.elements();
-        for (String id : ids) {
-            left = Tree.remove(left, id);
-        }
-        return tidy(board.withElements(left));
+        return tidy(board.withElements(Tree.without(board.elements(), Set.copyOf(ids))));
     }
 
     /** Without a timeline, and without the actions that moved it; reactions that did nothing else go with them. Main stays. */
@@ -108,24 +104,7 @@ public final class Arrange {
     /** Without keys of, and reactions to, elements that are gone. */
     private static Board tidy(Board board) {
         Set<String> ids = Tree.ids(board.elements());
-        Board b = board;
-        for (Timeline t : board.timelines()) {
-            for (String id : t.tracks().keySet()) {
-                if (!ids.contains(id) && !id.equals(Board.CANVAS)) {
-                    b = b.mapTimeline(t.id(), x -> x.withTracks(id, java.util.Map.of()));
-                }
-            }
-            for (String id : t.shown().keySet()) {
-                if (!ids.contains(id)) {
-                    b = b.mapTimeline(t.id(), x -> x.withShown(id, null));
-                }
-            }
-            for (String id : t.shown().keySet()) {
-                if (b.find(id) == null) {
-                    b = b.mapTimeline(t.id(), x -> x.withShown(id, null));
-                }
-            }
-        }
+        Board b = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> ids.contains(id) || id.equals(Board.CANVAS))).toList());
         return b.withReactions(b.reactions().stream().filter(r -> alive(r, ids)).toList());
     }
 
@@ -137,7 +116,7 @@ public final class Arrange {
 
     /** Moves an element among its siblings; {@code index} counts from the back, after it was taken out. */
     public static Board reorder(Board board, String id, int index) {
-        List<String> path = Tree.path(board.elements(), id);
+        List<String> path = board.path(id);
         if (path.isEmpty()) {
             return board;
         }
@@ -154,8 +133,8 @@ public final class Arrange {
      * @param index among the new siblings, counted from the back without the element itself
      */
     public static Board into(Board board, String id, String parent, int index, Frame seen) {
-        List<String> path = Tree.path(board.elements(), id);
-        if (path.isEmpty() || parent != null && (parent.equals(id) || Tree.path(board.elements(), parent).contains(id))) {
+        List<String> path = board.path(id);
+        if (path.isEmpty() || parent != null && (parent.equals(id) || board.path(parent).contains(id))) {
             return board;
         }
         String from = path.size() > 1 ? path.get(path.size() - 2) : null;
@@ -217,7 +196,7 @@ public final class Arrange {
     }
 
     private static String parent(Board board, String id) {
-        List<String> path = Tree.path(board.elements(), id);
+        List<String> path = board.path(id);
         return path.size() < 2 ? null : path.get(path.size() - 2);
     }
 
@@ -229,8 +208,7 @@ public final class Arrange {
      * come into the innermost that holds them all.
      */
     public static Grouped group(Board board, Collection<String> ids, Frame seen) {
-        List<String> members = Tree.ids(board.elements()).stream()
-                .filter(id -> Tree.path(board.elements(), id).stream().filter(ids::contains).count() == 1 && ids.contains(id)).toList();
+        List<String> members = Tree.topmost(board.elements(), Set.copyOf(ids)).stream().map(Element::id).toList();
         String around = around(board, members);
         if (members.isEmpty() || around != null && board.find(around).content() instanceof Flipbook) {
             return new Grouped(board, List.copyOf(ids));
@@ -262,7 +240,7 @@ public final class Arrange {
     private static String around(Board board, List<String> ids) {
         List<String> common = null;
         for (String id : ids) {
-            List<String> path = Tree.path(board.elements(), id), above = path.subList(0, path.size() - 1);
+            List<String> path = board.path(id), above = path.subList(0, path.size() - 1);
             int n = 0;
             while (common != null && n < Math.min(common.size(), above.size()) && common.get(n).equals(above.get(n))) {
                 n++;
@@ -273,10 +251,11 @@ public final class Arrange {
     }
 
     private static List<Element> gathered(List<Element> siblings, List<String> members, Element group) {
-        List<Element> in = siblings.stream().filter(e -> members.contains(e.id())).toList();
+        Set<String> meant = Set.copyOf(members);
+        List<Element> in = siblings.stream().filter(e -> meant.contains(e.id())).toList();
         var out = new ArrayList<Element>();
         for (Element e : siblings) {
-            if (!in.contains(e)) {
+            if (!meant.contains(e.id())) {
                 out.add(e);
             } else if (e == in.getLast()) {
                 out.add(group.withChildren(in));
@@ -292,10 +271,11 @@ public final class Arrange {
     public static Grouped ungroup(Board board, Collection<String> ids, Frame seen) {
         Board b = board;
         var out = new ArrayList<String>();
+        var apart = new java.util.HashSet<String>();
         for (String id : ids) {
             Element g = b.find(id);
             Frame.Placed placed = g == null ? null : seen.find(id);
-            List<String> path = Tree.path(b.elements(), id);
+            List<String> path = b.path(id);
             boolean drawing = path.size() > 1 && b.find(path.get(path.size() - 2)).content() instanceof Flipbook;
             if (placed == null || drawing || !(g.content() instanceof Content.Group)) {
                 out.add(id);
@@ -306,8 +286,8 @@ public final class Arrange {
                 b = Placing.carried(b, c.id(), m);
                 out.add(c.id());
             }
-            b = tidy(b.withElements(Tree.replace(b.elements(), id, Element::children)));
+            apart.add(id);
         }
-        return new Grouped(b, out);
+        return new Grouped(apart.isEmpty() ? b : tidy(b.withElements(Tree.opened(b.elements(), apart))), out);
     }
 }

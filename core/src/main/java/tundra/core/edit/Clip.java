@@ -39,12 +39,7 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
 
     /** Copies elements, in their order on the board. */
     public static Clip of(Project project, Board board, Collection<String> ids) {
-        var picked = new ArrayList<Element>();
-        Tree.each(board.elements(), e -> {
-            if (ids.contains(e.id()) && Tree.path(board.elements(), e.id()).stream().filter(ids::contains).count() == 1) {
-                picked.add(e);
-            }
-        });
+        List<Element> picked = Tree.topmost(board.elements(), Set.copyOf(ids));
         Set<String> all = Tree.ids(picked);
         var tracks = new LinkedHashMap<String, Map<String, Map<Property<?>, Track<?>>>>();
         var shown = new LinkedHashMap<String, Map<String, Span>>();

@@ -1,6 +1,10 @@
 package tundra.core.file;
 
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -25,6 +29,7 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.core.model.Trigger;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
@@ -93,7 +98,10 @@ final class ProjectWriter {
             b.lines().forEach(l -> lines.addObject().put("upright", l.upright()).put("at", l.at()));
         }
         ArrayNode timelines = o.putArray("timelines");
-        b.timelines().forEach(t -> timelines.add(timeline(t)));
+        var order = new HashMap<String, Integer>();
+        order.put(Board.CANVAS, 0);
+        Tree.each(b.elements(), e -> order.put(e.id(), order.size()));
+        b.timelines().forEach(t -> timelines.add(timeline(t, order)));
         ArrayNode reactions = o.putArray("reactions");
         b.reactions().forEach(r -> reactions.add(reaction(r)));
         return unknown(o, Places.of("scene", s.id()));
@@ -198,22 +206,31 @@ final class ProjectWriter {
         return Json.MAPPER.createArrayNode().add(p.x()).add(p.y());
     }
 
-    private ObjectNode timeline(Timeline t) {
+    /** What belongs to elements, in the order of the elements. */
+    private static <V> Map<String, V> ordered(Map<String, V> m, Map<String, Integer> order) {
+        var out = new LinkedHashMap<String, V>();
+        m.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<String, V> e) -> order.getOrDefault(e.getKey(), Integer.MAX_VALUE)).thenComparing(Map.Entry::getKey))
+                .forEach(e -> out.put(e.getKey(), e.getValue()));
+        return out;
+    }
+
+    private ObjectNode timeline(Timeline t, Map<String, Integer> order) {
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", t.id()).put("name", t.name()).put("duration", t.duration())
                 .put("loop", t.loop()).put("starts", t.starts());
         ObjectNode keys = o.putObject("keys");
-        t.tracks().forEach((element, of) -> {
+        var all = ordered(t.tracks(), order);
+        all.forEach((element, of) -> {
             ObjectNode tracks = keys.putObject(element);
             of.forEach((p, track) -> tracks.set(p.key(), track(t, element, p, track)));
             unknown(tracks, Places.keys(t.id(), element));
         });
-        extras(o, t);
+        extras(o, t, all, order);
         return unknown(o, Places.of("timeline", t.id()));
     }
 
-    private static void extras(ObjectNode o, Timeline t) {
+    private static void extras(ObjectNode o, Timeline t, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Integer> order) {
         ObjectNode paths = Json.MAPPER.createObjectNode();
-        t.tracks().forEach((element, of) -> {
+        tracks.forEach((element, of) -> {
             Track<?> track = of.get(Properties.POSITION);
             if (track != null && !track.shape().equals(PathShape.PLAIN)) {
                 ObjectNode p = paths.putObject(element).put("bend", track.shape().bend()).put("closed", track.shape().closed());
@@ -227,7 +244,7 @@ final class ProjectWriter {
         }
         if (!t.shown().isEmpty()) {
             ObjectNode shown = o.putObject("shown");
-            t.shown().forEach((element, span) -> shown.set(element, span(span)));
+            ordered(t.shown(), order).forEach((element, span) -> shown.set(element, span(span)));
         }
         if (!t.markers().isEmpty()) {
             ArrayNode markers = o.putArray("markers");

@@ -10,7 +10,6 @@ import tundra.core.model.Color;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
-import tundra.core.model.Tree;
 
 /**
  * Faint drawings around the current one, for the eye only: locked, so that nothing selects them, and never in what is published.
@@ -100,7 +99,7 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
      * @param kept made before, to be used again
      */
     public Frame over(Frame frame, FrameBuilder builder, String flipbook, Moment m, Ghosts kept) {
-        List<String> path = Tree.path(builder.board().elements(), flipbook);
+        List<String> path = builder.board().path(flipbook);
         Element e = builder.board().find(flipbook);
         if (!on || e == null || !(e.content() instanceof Flipbook book)) {
             return frame;

@@ -3,13 +3,50 @@ package tundra.core.frame;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Color;
 
-/** A board at one time, resolved to final numbers: plain data that a painter paints. */
-public record Frame(Point size, Color background, List<FrameNode> nodes) {
+/** A board at one moment, resolved to final numbers: plain data that a painter paints. */
+public final class Frame {
+    /** So often it is searched through before an index is made. */
+    private static final int SEARCHES = 6;
+    private final Point size;
+    private final Color background;
+    private final List<FrameNode> nodes;
+    private volatile Map<String, Placed> index;
+    private int asked;
+
+    public Frame(Point size, Color background, List<FrameNode> nodes) {
+        this.size = size;
+        this.background = background;
+        this.nodes = nodes;
+    }
+
+    public Point size() {
+        return size;
+    }
+
+    public Color background() {
+        return background;
+    }
+
+    /** From back to front. */
+    public List<FrameNode> nodes() {
+        return nodes;
+    }
+
+    @Override
+    public boolean equals(Object o) {
+        return this == o || o instanceof Frame f && size.equals(f.size) && background.equals(f.background) && nodes.equals(f.nodes);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(size, background, nodes);
+    }
 
     /** An element and its way to the canvas. */
     public record Placed(FrameNode node, Affine toCanvas) {
@@ -24,7 +61,7 @@ public record Frame(Point size, Color background, List<FrameNode> nodes) {
 
     /** Where an element stands; null when the frame does not show it. */
     public Placed find(String id) {
-        return find(nodes, id, Affine.IDENTITY);
+        return index == null && asked++ < SEARCHES ? find(nodes, id, Affine.IDENTITY) : index().get(id);
     }
 
     /** What stands directly in a group, from back to front; on the canvas itself when the group is null. Nothing when the group isn't shown. */
@@ -38,15 +75,18 @@ public record Frame(Point size, Color background, List<FrameNode> nodes) {
 
     /** Where every element stands, for asking after many of them. */
     public Map<String, Placed> index() {
-        var out = new HashMap<String, Placed>();
-        index(nodes, Affine.IDENTITY, out);
-        return out;
+        if (index == null) {
+            var out = new HashMap<String, Placed>();
+            index(nodes, Affine.IDENTITY, out);
+            index = out;
+        }
+        return index;
     }
 
     private static void index(List<FrameNode> in, Affine outer, Map<String, Placed> out) {
         for (FrameNode n : in) {
             Affine m = outer.times(n.toParent());
-            out.put(n.id(), new Placed(n, m));
+            out.putIfAbsent(n.id(), new Placed(n, m));
             index(n.children(), m, out);
         }
     }

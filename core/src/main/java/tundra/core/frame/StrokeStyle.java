@@ -49,7 +49,10 @@ public record StrokeStyle(double width, String ends, String joins, List<Double> 
             double length = length(c);
             if (length > 0) {
                 Form one = contours.size() == 1 ? form : new Form.Curve(new Outline(List.of(c)));
-                out.add(new Run(one, revealed(v, length, reveal, dash, gap)));
+                StrokeStyle style = revealed(v, length, reveal, dash, gap);
+                if (style != null) {
+                    out.add(new Run(one, style));
+                }
             }
         }
         return out;
@@ -59,32 +62,34 @@ public record StrokeStyle(double width, String ends, String joins, List<Double> 
         return new StrokeStyle(v.get(Properties.STROKE_WIDTH), v.get(Properties.STROKE_ENDS), v.get(Properties.STROKE_JOINS), pattern, offset);
     }
 
+    /** Null where only a gap is revealed. */
     private static StrokeStyle revealed(Values v, double length, Point reveal, double dash, double gap) {
         double from = reveal.x() * length, to = reveal.y() * length;
         double period = dash + gap;
         if (dash <= 0 || gap <= 0 || (to - from) / period > MAX_DASHES) {
             return style(v, List.of(to - from, length + 1), -from);
         }
-        // the dashes that lie between, as one long pattern that starts with a dash of no length
+        // the dashes that lie between as one long pattern, which starts where the first of them does
         var pattern = new ArrayList<Double>();
-        double at = 0;
+        double first = from, at = from;
         double phase = v.get(Properties.DASH_OFFSET) % period;
         for (double s = Math.floor((from + phase) / period) * period - phase; s < to; s += period) {
             double a = Math.max(from, s), b = Math.min(to, s + dash);
             if (b > a) {
-                pattern.add(a - at);
+                if (pattern.isEmpty()) {
+                    first = a;
+                } else {
+                    pattern.add(a - at);
+                }
                 pattern.add(b - a);
                 at = b;
             }
         }
-        pattern.addFirst(0.0);
+        if (pattern.isEmpty()) {
+            return null;
+        }
         pattern.add(length + 1);
-        return style(v, pattern.size() % 2 == 0 ? pattern : with(pattern), 0);
-    }
-
-    private static List<Double> with(List<Double> pattern) {
-        pattern.add(0.0);
-        return pattern;
+        return style(v, pattern, -first);
     }
 
     static double length(Contour c) {

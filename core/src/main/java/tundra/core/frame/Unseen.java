@@ -6,7 +6,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Span;
-import tundra.core.model.Tree;
 
 /** Why an element can't be seen at a moment. */
 public final class Unseen {
@@ -17,7 +16,7 @@ public final class Unseen {
 
     /** One line that says why; null when it can be seen as far as this goes. */
     public static String why(Board board, FrameBuilder builder, Frame frame, String id, Moment m) {
-        List<String> path = Tree.path(board.elements(), id);
+        List<String> path = board.path(id);
         for (String step : path) {
             Element e = board.find(step);
             String name = step.equals(id) ? e.name() + " is " : "its group " + e.name() + " is ";

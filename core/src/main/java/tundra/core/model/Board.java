@@ -2,6 +2,7 @@ package tundra.core.model;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.geometry.Point;
 
@@ -12,7 +13,7 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     public static final String CANVAS = "canvas";
 
     public Board {
-        elements = List.copyOf(elements);
+        elements = Elements.of(elements);
         timelines = List.copyOf(timelines);
         reactions = List.copyOf(reactions);
         lines = List.copyOf(lines);
@@ -32,7 +33,12 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
 
     /** The element of an id, at any depth; null when there is none. */
     public Element find(String id) {
-        return Tree.find(elements, id);
+        return ((Elements) elements).find(id);
+    }
+
+    /** The ids from the outermost group down to an element itself; empty when there is none. */
+    public List<String> path(String id) {
+        return ((Elements) elements).path(id);
     }
 
     public Board withElements(List<Element> e) {
@@ -60,13 +66,32 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     }
 
     public Board mapElement(String id, UnaryOperator<Element> change) {
-        return withElements(Tree.map(elements, id, change));
+        return with(((Elements) elements).map(id, change));
+    }
+
+    /** With several elements changed, each by itself. */
+    public Board mapElements(Set<String> ids, UnaryOperator<Element> change) {
+        return with(((Elements) elements).map(ids, change));
+    }
+
+    private Board with(Elements e) {
+        return e == elements ? this : withElements(e);
     }
 
     public Board mapTimeline(String id, UnaryOperator<Timeline> change) {
-        var out = new ArrayList<>(timelines);
-        out.replaceAll(t -> t.id().equals(id) ? change.apply(t) : t);
-        return withTimelines(out);
+        for (int i = 0; i < timelines.size(); i++) {
+            Timeline was = timelines.get(i);
+            if (was.id().equals(id)) {
+                Timeline now = change.apply(was);
+                if (now == was) {
+                    return this;
+                }
+                var out = new ArrayList<>(timelines);
+                out.set(i, now);
+                return withTimelines(out);
+            }
+        }
+        return this;
     }
 
     public Board mapReaction(String id, UnaryOperator<Reaction> change) {

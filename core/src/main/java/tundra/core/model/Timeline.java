@@ -1,11 +1,13 @@
 package tundra.core.model;
 
 import java.util.Comparator;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import org.pcollections.HashTreePMap;
+import org.pcollections.PMap;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 import tundra.core.motion.WholeWay;
@@ -25,6 +27,8 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     public static final String MAIN = "Main";
 
     public Timeline {
+        tracks = persistent(tracks);
+        shown = persistent(shown);
         markers = markers.isEmpty() ? List.of() : markers.stream().sorted(Comparator.comparingLong(Marker::time)).toList();
         sounds = List.copyOf(sounds);
     }
@@ -54,16 +58,37 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
         return tracks.getOrDefault(element, Map.of());
     }
 
+    /** Maps that share what they hold with the ones that they came from: a change of one of thousands of tracks copies next to nothing. */
+    private static <V> Map<String, V> persistent(Map<String, V> m) {
+        return m instanceof PMap<String, V> p ? p : HashTreePMap.from(m);
+    }
+
+    private PMap<String, Map<Property<?>, Track<?>>> all() {
+        return (PMap<String, Map<Property<?>, Track<?>>>) tracks;
+    }
+
+    private Timeline withTracks(Map<String, Map<Property<?>, Track<?>>> all) {
+        return all == tracks ? this : new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds);
+    }
+
     /** With these keys for a property; null takes them away. */
     public <T> Timeline with(String element, Property<T> p, Track<T> track) {
+        var one = new java.util.HashMap<Property<?>, Track<?>>();
+        one.put(p, track);
+        return withTracks(changed(all(), element, one));
+    }
+
+    private static PMap<String, Map<Property<?>, Track<?>>> changed(PMap<String, Map<Property<?>, Track<?>>> all, String element, Map<Property<?>, Track<?>> changes) {
         var of = new TreeMap<Property<?>, Track<?>>((a, b) -> a.index() - b.index());
-        of.putAll(tracksOf(element));
-        if (track == null) {
-            of.remove(p);
-        } else {
-            of.put(p, timed(p, track));
-        }
-        return withTracks(element, of);
+        of.putAll(all.getOrDefault(element, Map.of()));
+        changes.forEach((p, track) -> {
+            if (track == null) {
+                of.remove(p);
+            } else {
+                of.put(p, timed(p, track));
+            }
+        });
+        return of.isEmpty() ? all.minus(element) : all.plus(element, of);
     }
 
     /** Where one easing runs over a whole path, its keys stand at the times at which they are passed. */
@@ -73,35 +98,23 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     }
 
     /** With other keys for many properties at once; null takes keys away. */
-    public Timeline withAll(Map<String, Map<Property<?>, Track<?>>> changed) {
-        var all = new LinkedHashMap<>(tracks);
-        changed.forEach((element, tracksOf) -> {
-            var of = new TreeMap<Property<?>, Track<?>>((a, b) -> a.index() - b.index());
-            of.putAll(tracksOf(element));
-            tracksOf.forEach((p, track) -> {
-                if (track == null) {
-                    of.remove(p);
-                } else {
-                    of.put(p, timed(p, track));
-                }
-            });
-            if (of.isEmpty()) {
-                all.remove(element);
-            } else {
-                all.put(element, of);
-            }
-        });
-        return new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds);
+    public Timeline withAll(Map<String, Map<Property<?>, Track<?>>> changes) {
+        var all = all();
+        for (var e : changes.entrySet()) {
+            all = changed(all, e.getKey(), e.getValue());
+        }
+        return withTracks(all);
     }
 
     public Timeline withTracks(String element, Map<Property<?>, Track<?>> of) {
-        var all = new LinkedHashMap<>(tracks);
-        if (of.isEmpty()) {
-            all.remove(element);
-        } else {
-            all.put(element, of);
-        }
-        return new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds);
+        return withTracks(of.isEmpty() ? all().minus(element) : all().plus(element, of));
+    }
+
+    /** Without the keys and spans of other elements than those. */
+    public Timeline of(Predicate<String> elements) {
+        PMap<String, Map<Property<?>, Track<?>>> keys = all().minusAll(all().keySet().stream().filter(elements.negate()).toList());
+        var spans = ((PMap<String, Span>) shown).minusAll(shown.keySet().stream().filter(elements.negate()).toList());
+        return keys == tracks && spans == shown ? this : new Timeline(id, name, duration, loop, starts, keys, spans, markers, range, sounds);
     }
 
     /** With every key of one element's property changed by {@code change}. */
@@ -132,12 +145,8 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
 
     /** With an element seen only during a span; null shows it all the time. */
     public Timeline withShown(String element, Span span) {
-        var all = new LinkedHashMap<>(shown);
-        if (span == null) {
-            all.remove(element);
-        } else {
-            all.put(element, span);
-        }
+        var all = (PMap<String, Span>) shown;
+        all = span == null ? all.minus(element) : all.plus(element, span);
         return new Timeline(id, name, duration, loop, starts, tracks, all, markers, range, sounds);
     }
 

@@ -71,6 +71,50 @@ public final class Tree {
         return in;
     }
 
+    /** Without the elements of some ids, at any depth; the same list when none is there. */
+    public static List<Element> without(List<Element> in, Set<String> ids) {
+        List<Element> out = new ArrayList<>(in.size());
+        boolean other = false;
+        for (Element e : in) {
+            List<Element> children = e.children(), inner = ids.contains(e.id()) ? children : without(children, ids);
+            other |= ids.contains(e.id()) || inner != children;
+            if (!ids.contains(e.id())) {
+                out.add(inner == children ? e : e.withChildren(inner));
+            }
+        }
+        return other ? out : in;
+    }
+
+    /** With groups replaced by what they hold. */
+    public static List<Element> opened(List<Element> in, Set<String> groups) {
+        var out = new ArrayList<Element>(in.size());
+        boolean other = false;
+        for (Element e : in) {
+            List<Element> children = e.children(), inner = opened(children, groups);
+            if (groups.contains(e.id())) {
+                out.addAll(inner);
+                other = true;
+            } else {
+                out.add(inner == children ? e : e.withChildren(inner));
+                other |= inner != children;
+            }
+        }
+        return other ? out : in;
+    }
+
+    /** Of the elements of some ids those that lie in none of the others, from back to front. */
+    public static List<Element> topmost(List<Element> in, Set<String> ids) {
+        var out = new ArrayList<Element>();
+        for (Element e : in) {
+            if (ids.contains(e.id())) {
+                out.add(e);
+            } else {
+                out.addAll(topmost(e.children(), ids));
+            }
+        }
+        return out;
+    }
+
     public static void each(List<Element> in, Consumer<Element> visit) {
         for (Element e : in) {
             visit.accept(e);

@@ -1,0 +1,65 @@
+package tundra.web;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Locale;
+import java.util.Random;
+import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.core.frame.Moment;
+import tundra.core.model.Project;
+import tundra.core.model.Timeline;
+
+/** Pieces drawn by lot look the same on the page once they stand; -Dparity.seeds=40 tries more. */
+class RandomParityTest {
+    private static final int SEEDS = Integer.getInteger("parity.seeds", 8), FROM = Integer.getInteger("parity.from", 1);
+    private static Browser browser;
+    @TempDir
+    private static Path folder;
+
+    @BeforeAll
+    static void start() throws Exception {
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void stop() {
+        browser.close();
+    }
+
+    private static void alike(boolean text, double least) throws Exception {
+        var soft = new SoftAssertions();
+        for (int seed = FROM; seed < FROM + SEEDS; seed++) {
+            Project p = RandomPiece.make(seed, text);
+            var visit = new Visit(browser, folder, (text ? "text" : "plain") + seed, p);
+            var random = new Random(seed);
+            var seen = new ArrayList<String>();
+            for (int i = 0; i < 4; i++) {
+                Moment m = Moment.opened(visit.board, Math.round(2_600_000 * random.nextDouble()));
+                for (int n = random.nextInt(3); n > 0; n--) {
+                    Timeline t = visit.board.timelines().get(random.nextInt(4));
+                    m = m.with(t.id(), Math.round(t.duration() * random.nextDouble()));
+                }
+                visit.go(m);
+                double db = visit.like(m);
+                seen.add(String.format(Locale.ROOT, "%.1f", db));
+                soft.assertThat(db).as("seed %d at %s", seed, m).isGreaterThanOrEqualTo(least);
+            }
+            System.out.println("PSNR of seed " + seed + (text ? " with text" : "") + ": " + seen + " dB");
+        }
+        soft.assertAll();
+    }
+
+    @Test
+    void piecesWithoutText() throws Exception {
+        alike(false, 44);
+    }
+
+    @Test
+    void piecesWithText() throws Exception {
+        alike(true, 40);
+    }
+}
