@@ -24,7 +24,7 @@ final class Baker {
     static List<Sample> straight(DoubleFunction<double[]> f, List<Double> times) {
         var out = new ArrayList<Sample>();
         // a first interval that jumps at its very start holds before it
-        var start = new Sample(times.getFirst(), f.apply(times.getFirst()));
+        var start = new Sample(times.getFirst(), f.apply(times.getFirst() - 1));
         for (int i = 0; i + 1 < times.size(); i++) {
             // a jump at a cut is met from both sides
             double eps = Math.min(1e-3, (times.get(i + 1) - times.get(i)) / 4);

@@ -538,16 +538,38 @@ final class Channels {
                 out.addAll(GradientChannels.of(timeline, id, k, next, pair, PaintText.byShape(board, e, box.size()) ? new Point(1, 1)
                         : PaintText.byPlayer(board, e, box.size()) ? null : box.size()));
             } else {
-                keys.add(new PageTrack.PageKey(k.time() / d, PaintText.css(e, p, k.value()), blends ? EasingPieces.single(k.easing()) : "step-end"));
+                if (blends) {
+                    keys.add(new PageTrack.PageKey(k.time() / d, PaintText.css(e, p, k.value()), EasingPieces.single(k.easing())));
+                } else {
+                    held(keys, track.keys(), i, v -> PaintText.css(e, p, v));
+                }
             }
         }
         add(target, property, keys);
     }
 
+    /** A value that can't blend with the next one: it jumps to it for as long as its easing is there. */
+    private <T> void held(List<PageTrack.PageKey> out, List<Key<T>> keys, int i, Function<T, String> css) {
+        Key<T> k = keys.get(i);
+        double d = timeline.duration();
+        out.add(new PageTrack.PageKey(k.time() / d, css.apply(k.value()), "step-end"));
+        if (i + 1 < keys.size()) {
+            Key<T> next = keys.get(i + 1);
+            boolean there = k.easing().at(0) >= 1;
+            for (double p : EasingPieces.arrivals(k.easing())) {
+                there = !there;
+                out.add(new PageTrack.PageKey((k.time() + (next.time() - k.time()) * p) / d, css.apply(there ? next.value() : k.value()), "step-end"));
+            }
+        }
+    }
+
     private void words(String target, String property, Track<String> track) {
         if (track != null) {
-            add(target, property, new ArrayList<>(track.keys().stream()
-                    .map(k -> new PageTrack.PageKey((double) k.time() / timeline.duration(), k.value(), "step-end")).toList()));
+            var keys = new ArrayList<PageTrack.PageKey>();
+            for (int i = 0; i < track.keys().size(); i++) {
+                held(keys, track.keys(), i, v -> v);
+            }
+            add(target, property, keys);
         }
     }
 

@@ -175,4 +175,27 @@ final class EasingPieces {
     private static String number(double v) {
         return Numbers.plain(v, 7);
     }
+
+    /** Where within 0 to 1 an easing reaches or leaves its end, in turn. */
+    static List<Double> arrivals(Easing e) {
+        var out = new ArrayList<Double>();
+        int n = 600;
+        boolean there = e.at(0) >= 1;
+        for (int i = 1; i < n; i++) {
+            double lo = (i - 1.0) / n, hi = (double) i / n;
+            if (e.at(hi) >= 1 != there) {
+                there = !there;
+                for (int k = 0; k < 30; k++) {
+                    double m = (lo + hi) / 2;
+                    if (e.at(m) >= 1 == there) {
+                        hi = m;
+                    } else {
+                        lo = m;
+                    }
+                }
+                out.add(hi);
+            }
+        }
+        return out;
+    }
 }

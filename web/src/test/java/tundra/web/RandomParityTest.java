@@ -15,7 +15,7 @@ import tundra.core.model.Timeline;
 
 /** Pieces drawn by lot look the same on the page once they stand; -Dparity.seeds=40 tries more. */
 class RandomParityTest {
-    private static final int SEEDS = Integer.getInteger("parity.seeds", 8), FROM = Integer.getInteger("parity.from", 1);
+    private static final int SEEDS = Integer.getInteger("parity.seeds", 6), FROM = Integer.getInteger("parity.from", 1);
     private static Browser browser;
     @TempDir
     private static Path folder;
