@@ -53,6 +53,8 @@ public final class Studio {
     private Project saved;
     private Path file;
     private String sceneId;
+    private Project sceneOf;
+    private Scene sceneNow;
     private String timelineId;
     private Set<String> selection = Set.of();
     private Set<Keys.Ref> keys = Set.of();
@@ -195,7 +197,12 @@ public final class Studio {
     }
 
     public Scene scene() {
-        return project().scene(sceneId);
+        Project p = project();
+        if (sceneOf != p || sceneNow == null || !sceneNow.id().equals(sceneId)) {
+            sceneOf = p;
+            sceneNow = p.scene(sceneId);
+        }
+        return sceneNow;
     }
 
     public Board board() {

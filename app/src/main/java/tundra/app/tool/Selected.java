@@ -1,6 +1,7 @@
 package tundra.app.tool;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import tundra.app.studio.Studio;
 import tundra.core.edit.ResizingSeveral;
@@ -11,6 +12,7 @@ import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Values;
 
 /** What several selected elements are together. */
 public final class Selected {
@@ -47,11 +49,13 @@ public final class Selected {
 
     /** Sets what a drag of several changes, each from the value that it had. */
     public static ResizingSeveral.Setter dragging(Studio studio, List<ResizingSeveral.Part> parts) {
+        var starts = new HashMap<String, Values>();
+        parts.forEach(p -> starts.put(p.id(), p.start()));
         return new ResizingSeveral.Setter() {
             @Override
             public <T> Board set(Board b, String id, Property<T> p, T value) {
-                T from = parts.stream().filter(x -> x.id().equals(id)).map(x -> x.start().get(p)).findFirst().orElse(value);
-                return studio.drag(b, id, p, from, value);
+                Values start = starts.get(id);
+                return studio.drag(b, id, p, start == null ? value : start.get(p), value);
             }
         };
     }

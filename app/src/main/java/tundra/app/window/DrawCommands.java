@@ -1,6 +1,5 @@
 package tundra.app.window;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import tundra.app.command.Commands;
@@ -10,27 +9,17 @@ import tundra.app.tool.Selected;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
 import tundra.core.draw.Combine;
+import tundra.core.draw.ShapeAreas;
 import tundra.core.draw.NodeEdit;
-import tundra.core.draw.StrokeOutline;
 import tundra.core.edit.Align;
-import tundra.core.edit.Arrange;
-import tundra.core.edit.Names;
 import tundra.core.edit.Reshape;
-import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
-import tundra.core.frame.Mark;
-import tundra.core.frame.Marks;
-import tundra.core.frame.StrokeStyle;
-import tundra.core.geometry.Affine;
-import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
-import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
-import tundra.core.model.Values;
 
 /** Commands of drawing: nodes, areas, alignment. */
 final class DrawCommands {
@@ -55,12 +44,12 @@ final class DrawCommands {
     }
 
     private boolean shapes() {
-        return !shapesOf(s.selection()).isEmpty();
+        return shapes(1);
     }
 
-    private List<Element> shapesOf(Set<String> ids) {
-        return s.board().elements().isEmpty() ? List.of()
-                : ids.stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof Content.Shape && !e.locked()).toList();
+    /** Whether so many shapes are selected that aren't locked; no more of the selection is looked at than that takes. */
+    private boolean shapes(int many) {
+        return s.selection().stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof Content.Shape && !e.locked()).limit(many).count() == many;
     }
 
     private void nodes(Commands c) {
@@ -72,7 +61,7 @@ final class DrawCommands {
         c.add("nodes-join", "Join ends, or close path", "Shift+J", any, w.nodes::join);
         c.add("to-path", "Turn into path", "Shortcut+Shift+P", this::shapes, () -> s.edit("Turn into path", b -> {
             Board out = b;
-            for (Element e : shapesOf(s.selection())) {
+            for (Element e : ShapeAreas.shapes(s.board(), s.selection())) {
                 out = Reshape.toPath(out, e.id());
             }
             return out;
@@ -83,85 +72,33 @@ final class DrawCommands {
         String[] names = {"Union of areas", "Subtract the upper areas", "Intersect areas", "Exclude where areas meet"};
         for (Combine.Operation o : Combine.Operation.values()) {
             c.add("combine-" + o, names[o.ordinal()], "Alt+" + new String[] {"U", "B", "I", "X"}[o.ordinal()],
-                    () -> shapesOf(s.selection()).size() > 1, () -> combine(o, names[o.ordinal()]));
+                    () -> shapes(2), () -> combine(o, names[o.ordinal()]));
         }
         c.add("outline-stroke", "Turn stroke into an outline", "Alt+O", this::shapes, this::outlineStroke);
     }
 
-    /** The selected shapes from back to front. */
-    private List<Element> inOrder() {
-        var order = new ArrayList<>(tundra.core.model.Tree.ids(s.board().elements()));
-        return shapesOf(s.selection()).stream().sorted(java.util.Comparator.comparingInt(e -> order.indexOf(e.id()))).toList();
-    }
-
     private void combine(Combine.Operation operation, String name) {
-        var all = inOrder();
-        var outlines = new ArrayList<Outline>();
-        for (Element e : all) {
-            Frame.Placed p = s.frame().find(e.id());
-            if (p == null) {
-                return;
-            }
-            Values v = s.valuesOf(e.id());
-            Form form = Marks.form((Content.Shape) e.content(), v);
-            Outline area = form instanceof Form.Curve c && c.evenOdd() ? Combine.fromEvenOdd(c.outline()) : form.outline();
-            outlines.add(area.through(p.toCanvas()));
-        }
-        replace(name, all, Combine.of(operation, outlines), all.getFirst());
-    }
-
-    /** Puts one path in the place of shapes, with the look of one of them. */
-    private void replace(String name, List<Element> old, Outline onCanvas, Element look) {
-        List<String> path = s.board().path(look.id());
-        Frame.Placed parent = path.size() < 2 ? null : s.frame().find(path.get(path.size() - 2));
-        Outline local = parent == null ? onCanvas : onCanvas.through(parent.toCanvas().inverse());
-        Rect r = local.bounds();
-        if (r == null) {
+        var result = areas().combined(operation, s.selection());
+        if (result == null) {
             w.notices.news("Nothing is left: the areas don't meet. They stay as they are.");
             return;
         }
-        Point box = new Point(r.width(), r.height());
-        Element e = new Element(look.name(), new Content.Path(local.through(Affine.translate(-r.x(), -r.y())), box),
-                look.rest().with(Properties.POSITION, r.centre()).with(Properties.SIZE, box).with(Properties.PIVOT, new Point(0.5, 0.5))
-                        .with(Properties.ROTATION, 0.0).with(Properties.SCALE, new Point(1, 1)));
-        s.edit(name, b -> {
-            Board out = b.withElements(tundra.core.model.Tree.replace(b.elements(), look.id(), x -> List.of(x, e)));
-            out = Arrange.delete(out, old.stream().map(Element::id).toList());
-            return Names.rename(out.mapElement(e.id(), x -> x.withName("")), e.id(), look.name());
-        });
-        s.select(List.of(e.id()));
+        s.edit(name, b -> result.board());
+        s.select(result.ids());
+    }
+
+    private ShapeAreas areas() {
+        return new ShapeAreas(s.board(), s.frame(), s::valuesOf);
     }
 
     private void outlineStroke() {
-        for (Element e : inOrder()) {
-            Values v = s.valuesOf(e.id());
-            Frame.Placed p = s.frame().find(e.id());
-            if (p == null || p.node().marks().stream().noneMatch(m -> m instanceof Mark.Stroke)) {
-                continue;
-            }
-            var outlines = new ArrayList<Outline>();
-            for (StrokeStyle.Run run : StrokeStyle.runs(Marks.form((Content.Shape) e.content(), v), v)) {
-                outlines.add(StrokeOutline.of(run.form().outline(), run.style()));
-            }
-            Element painted = e.with(Properties.FILL, v.get(Properties.STROKE)).with(Properties.STROKE, Color.NONE);
-            Outline stroke = Combine.of(Combine.Operation.UNION, outlines).through(p.toCanvas());
-            if (v.get(Properties.FILL).visible()) {
-                // the area stays beneath its own outline
-                s.edit("Turn stroke into an outline", b -> b.mapElement(e.id(), x -> x.with(Properties.STROKE, Color.NONE)));
-                Element top = path(painted.name() + " outline", stroke, painted);
-                s.edit("Turn stroke into an outline", b -> s.add(b, top));
-                s.select(List.of(top.id()));
-            } else {
-                replace("Turn stroke into an outline", List.of(e), stroke, painted);
-            }
+        var result = areas().outlined(s.selection());
+        if (result == null) {
+            w.notices.news("None of what is selected has a stroke that is seen.");
+            return;
         }
-    }
-
-    private static Element path(String name, Outline onCanvas, Element look) {
-        Rect r = onCanvas.bounds();
-        Point box = new Point(r.width(), r.height());
-        return new Element(name, new Content.Path(onCanvas.through(Affine.translate(-r.x(), -r.y())), box), Values.NONE
-                .with(Properties.POSITION, r.centre()).with(Properties.SIZE, box).with(Properties.FILL, look.rest().get(Properties.FILL)));
+        s.edit("Turn stroke into an outline", b -> result.board());
+        s.select(result.ids());
     }
 
     private void lines(Commands c) {

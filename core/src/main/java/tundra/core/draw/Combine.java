@@ -17,16 +17,29 @@ public final class Combine {
     /** The first outline combined with each of the others in turn; open contours count as closed. */
     public static Outline of(Operation operation, List<Outline> outlines) {
         var area = new Area(Awt.path(outlines.getFirst()));
-        for (Outline o : outlines.subList(1, outlines.size())) {
-            var other = new Area(Awt.path(o));
-            switch (operation) {
-                case UNION -> area.add(other);
-                case SUBTRACT -> area.subtract(other);
-                case INTERSECT -> area.intersect(other);
-                case EXCLUDE -> area.exclusiveOr(other);
+        if (operation == Operation.SUBTRACT) {
+            if (outlines.size() > 1) {
+                area.subtract(all(Operation.UNION, outlines.subList(1, outlines.size())));
             }
+            return Awt.outline(area);
         }
-        return Awt.outline(area);
+        return Awt.outline(all(operation, outlines));
+    }
+
+    /** In pairs, and the pairs in pairs: each is taken up a few times only, however many there are. */
+    private static Area all(Operation operation, List<Outline> outlines) {
+        int n = outlines.size();
+        if (n == 1) {
+            return new Area(Awt.path(outlines.getFirst()));
+        }
+        Area area = all(operation, outlines.subList(0, n / 2)), other = all(operation, outlines.subList(n / 2, n));
+        switch (operation) {
+            case UNION -> area.add(other);
+            case INTERSECT -> area.intersect(other);
+            case EXCLUDE -> area.exclusiveOr(other);
+            case SUBTRACT -> area.subtract(other);
+        }
+        return area;
     }
 
     /** An outline filled by the even-odd rule as one that is filled the same by the non-zero rule. */

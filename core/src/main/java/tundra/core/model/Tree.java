@@ -85,6 +85,24 @@ public final class Tree {
         return other ? out : in;
     }
 
+    /** With elements replaced by others in their places, by their ids. */
+    public static List<Element> replaced(List<Element> in, java.util.Map<String, List<Element>> by) {
+        var out = new ArrayList<Element>(in.size());
+        boolean other = false;
+        for (Element e : in) {
+            List<Element> put = by.get(e.id());
+            if (put != null) {
+                out.addAll(put);
+                other = true;
+                continue;
+            }
+            List<Element> children = e.children(), inner = replaced(children, by);
+            out.add(inner == children ? e : e.withChildren(inner));
+            other |= inner != children;
+        }
+        return other ? out : in;
+    }
+
     /** With groups replaced by what they hold. */
     public static List<Element> opened(List<Element> in, Set<String> groups) {
         var out = new ArrayList<Element>(in.size());
