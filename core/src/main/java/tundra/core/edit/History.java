@@ -32,6 +32,7 @@ public final class History {
             steps.remove(now);
             now--;
         }
+        steps.get(now).after.release(after);
         steps.add(new Step(name, after, merge));
         now++;
     }

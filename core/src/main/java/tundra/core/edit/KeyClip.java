@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -53,20 +54,22 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
      * to as many selected ones in the order of the outline, else each back to the element that it was taken from, if that is there.
      */
     public Map<String, Integer> targets(Board board, Collection<String> selected) {
-        List<String> order = new ArrayList<>(Tree.ids(board.elements()));
-        order.addFirst(Board.CANVAS);
-        List<String> chosen = order.stream().filter(selected::contains).toList();
+        var order = new LinkedHashMap<String, Integer>();
+        order.put(Board.CANVAS, 0);
+        Tree.each(board.elements(), e -> order.put(e.id(), order.size()));
+        Set<String> picked = Set.copyOf(selected);
+        List<String> chosen = order.keySet().stream().filter(picked::contains).toList();
         var out = new LinkedHashMap<String, Integer>();
         if (moves.size() == 1 && !chosen.isEmpty()) {
             chosen.forEach(id -> out.put(id, 0));
         } else if (chosen.size() == moves.size() && moves.size() > 1) {
-            List<String> from = of.stream().sorted(java.util.Comparator.comparingInt(order::indexOf)).toList();
+            List<Integer> from = IntStream.range(0, of.size()).boxed().sorted(java.util.Comparator.comparingInt(i -> order.getOrDefault(of.get(i), -1))).toList();
             for (int i = 0; i < chosen.size(); i++) {
-                out.put(chosen.get(i), of.indexOf(from.get(i)));
+                out.put(chosen.get(i), from.get(i));
             }
         } else {
             for (int i = 0; i < of.size(); i++) {
-                if (order.contains(of.get(i))) {
+                if (order.containsKey(of.get(i))) {
                     out.put(of.get(i), i);
                 }
             }

@@ -74,6 +74,11 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
         return with(((Elements) elements).map(ids, change));
     }
 
+    /** Lets go of what can be made again once another version, null for none, took this one's place. */
+    void release(Board next) {
+        ((Elements) elements).release(next == null ? null : (Elements) next.elements);
+    }
+
     private Board with(Elements e) {
         return e == elements ? this : withElements(e);
     }

@@ -19,6 +19,8 @@ import org.pcollections.PSet;
  * elements are kept aside until the list is looked at, and then made in one pass, so that many of them cost no more than one.
  */
 final class Elements extends AbstractList<Element> implements RandomAccess {
+    /** So many changes are kept aside before a version becomes a list of its own. */
+    private static final int KEPT = 256;
     private final Base base;
     private final PMap<String, Element> changed;
     /** The groups around what was changed. */
@@ -66,8 +68,9 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
 
     /** Null when there is none. */
     Element find(String id) {
-        if (whole != null) {
-            return whole.find(id);
+        Base known = whole;
+        if (known != null && (changed.size() >= KEPT || changed.isEmpty())) {
+            return known.find(id);
         }
         if (around.contains(id)) {
             return whole().find(id);
@@ -78,12 +81,12 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
 
     /** The ids from the outermost group down to the element itself; empty when there is none. */
     List<String> path(String id) {
-        return (whole != null ? whole : base).path(id);
+        return base.path(id);
     }
 
     /** With an element changed; the same when it isn't there or stays as it is. */
     Elements map(String id, UnaryOperator<Element> change) {
-        if (whole != null && whole != base) {
+        if (changed.size() >= KEPT && whole != null) {
             return new Elements(whole, HashTreePMap.empty(), HashTreePSet.empty()).map(id, change);
         }
         if (around.contains(id)) {
@@ -115,11 +118,23 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
         return out;
     }
 
-    private Base whole() {
-        if (whole == null) {
-            whole = new Base(List.copyOf(made(base.list, new HashMap<>(changed), new HashSet<>(around))));
+    /** Lets go of what can be made again, as a version of the past is seldom looked at. */
+    void release(Elements next) {
+        if (next == null || next.base != base) {
+            base.index = null;
         }
-        return whole;
+        if (next != this && whole != base) {
+            whole = null;
+        }
+    }
+
+    private Base whole() {
+        Base known = whole;
+        if (known == null) {
+            known = new Base(List.copyOf(made(base.list, new HashMap<>(changed), new HashSet<>(around))));
+            whole = known;
+        }
+        return known;
     }
 
     private static List<Element> made(List<Element> list, Map<String, Element> changed, Set<String> around) {

@@ -79,6 +79,14 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return withEasings(all);
     }
 
+    /** Lets go of what can be made again once another version took this one's place. */
+    public void release(Project next) {
+        for (Scene s : scenes) {
+            Scene then = next.scene(s.id());
+            s.board().release(then == null ? null : then.board());
+        }
+    }
+
     public Project mapBoard(String sceneId, UnaryOperator<Board> change) {
         var out = new ArrayList<>(scenes);
         out.replaceAll(s -> s.id().equals(sceneId) ? s.withBoard(change.apply(s.board())) : s);
