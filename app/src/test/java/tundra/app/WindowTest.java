@@ -17,7 +17,7 @@ import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.window.Asker;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
+import tundra.core.model.Actions;
 import tundra.core.model.Project;
 
 /** The frame of the window: finding things, losing nothing, themes, reactions and trying them. */
@@ -142,10 +142,10 @@ class WindowTest extends InWindow {
         t.click("chip-verb");
         t.keys(KeyCode.DOWN);
         t.keys(KeyCode.ENTER);
-        var action = (Action.Move) t.studio.board().reactions().getFirst().actions().getFirst();
-        assertThat(action.verb()).isEqualTo(Action.Verb.PAUSE);
+        var action = t.studio.board().reactions().getFirst().actions().getFirst();
+        assertThat(action.kind()).isEqualTo(Actions.PAUSE);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(((Action.Move) t.studio.board().reactions().getFirst().actions().getFirst()).verb()).isEqualTo(Action.Verb.PLAY_FROM_START);
+        assertThat(t.studio.board().reactions().getFirst().actions().getFirst().kind()).isEqualTo(Actions.PLAY_FROM_START);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.board().reactions()).isEmpty();
     }

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -16,7 +16,7 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
-import tundra.core.model.Trigger;
+import tundra.core.model.Events;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
@@ -67,8 +67,8 @@ public final class OpenNight {
         elements.add(Scenery.button());
         var canvas = Values.NONE.with(Properties.BACKGROUND, Art.color("#23566B"));
         Timeline sled = sledRun();
-        var start = new Reaction("r-start", new Trigger.Tapped("s-start-the-sled"),
-                List.of(new Action.Move(Action.Verb.PLAY_FROM_START, sled.id(), 0)));
+        var start = new Reaction("r-start", Events.tapped("s-start-the-sled"),
+                List.of(Actions.of(Actions.PLAY_FROM_START, sled.id())));
         return new Scene("arrival", "Arrival", new Board(new Point(1280, 640), canvas, elements,
                 List.of(opening(), sled, weather(high, low)), List.of(start)));
     }

@@ -23,7 +23,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
-import tundra.core.model.Trigger;
+import tundra.core.model.Events;
 import tundra.core.model.Values;
 
 /** The HTML of a scene: each element a box of its own with its resting values, so that it can move off the main thread. */
@@ -102,8 +102,8 @@ final class Markup {
         Board b = s.board();
         var reactive = new HashSet<String>();
         b.reactions().forEach(r -> {
-            switch (r.when()) {
-                case Trigger.Tapped t -> reactive.add(t.element());
+            if (r.when().kind() == Events.TAPPED) {
+                reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
         });
         out.append("<section id=\"").append(sceneTarget(s)).append("\" class=\"t-scene\" aria-label=\"").append(escape(s.name()))

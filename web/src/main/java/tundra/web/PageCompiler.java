@@ -12,15 +12,15 @@ import tools.jackson.databind.node.ObjectNode;
 import tundra.core.flip.SheetMaker;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Numbers;
-import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.FontSource;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
-import tundra.core.model.Trigger;
 
 /** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
 public final class PageCompiler {
@@ -151,8 +151,9 @@ public final class PageCompiler {
             }
             ArrayNode reactions = o.putArray("reactions");
             for (Reaction r : s.board().reactions()) {
-                if (r.when() instanceof Trigger.Tapped tapped && markup.boxes().containsKey(tapped.element())) {
-                    reaction(reactions.addObject(), r, tapped);
+                // a reaction to what isn't published, such as something hidden, never happens
+                if (r.when().slots().map(Slot.Type.ELEMENT, id -> markup.boxes().containsKey(id) ? id : null) != null) {
+                    reaction(reactions.addObject(), r);
                 }
             }
         }
@@ -201,18 +202,20 @@ public final class PageCompiler {
         return new java.math.BigDecimal(Numbers.plain(offset, 9));
     }
 
-    private static void reaction(ObjectNode o, Reaction r, Trigger.Tapped tapped) {
-        o.put("id", r.id()).put("when", "tapped").put("of", PageId.of(tapped.element()));
+    private static void reaction(ObjectNode o, Reaction r) {
+        slots(o.put("id", r.id()).put("when", r.when().kind().key()), r.when().slots());
         ArrayNode actions = o.putArray("do");
-        for (Action a : r.actions()) {
-            switch (a) {
-                case Action.Move m -> {
-                    ObjectNode n = actions.addObject().put("action", m.verb().key).put("timeline", m.timeline());
-                    if (m.verb() == Action.Verb.GO_TO) {
-                        n.put("time", m.time() / 1000.0);
-                    }
-                }
+        r.actions().forEach(a -> slots(actions.addObject().put("action", a.kind().key()), a.slots()));
+    }
+
+    /** Elements by their ids on the page, times in ms. */
+    private static void slots(ObjectNode o, Slots slots) {
+        slots.values().forEach((slot, value) -> {
+            switch (slot.type()) {
+                case ELEMENT -> o.put(slot.key(), PageId.of((String) value));
+                case TIMELINE -> o.put(slot.key(), (String) value);
+                case TIME -> o.put(slot.key(), (Long) value / 1000.0);
             }
-        }
+        });
     }
 }

@@ -7,7 +7,6 @@ const Tundra = (() => {
   const tell = (text, reaction = "") => dispatchEvent(new CustomEvent("tundra", { detail: { text, reaction } }));
 
   // The numbers of two texts of the same form, to be mixed.
-  const DID = { play: "goes on", pause: "pauses", toggle: "plays or pauses", playFromStart: "plays from its start", goTo: "goes to " };
   const NUMBER = /-?\d*\.?\d+(?:e-?\d+)?/g;
   const mix = (a, b, p) => {
     const to = b.match(NUMBER) || [];
@@ -442,6 +441,23 @@ const Tundra = (() => {
     }
   }
 
+  // One entry for each kind of event: how it is listened for.
+  const EVENTS = {
+    tapped: (scene, { element }, fire) => {
+      const el = byId(element);
+      scene.onTap(el, () => fire(el.getAttribute("aria-label") + " was tapped"));
+    },
+  };
+
+  // One entry for each kind of action: what the log says of it, and what it does.
+  const ACTIONS = {
+    play: { says: ({ timeline: t }) => t.name + " goes on", run: ({ timeline: t }) => t.play() },
+    pause: { says: ({ timeline: t }) => t.name + " pauses", run: ({ timeline: t }) => t.pause() },
+    toggle: { says: ({ timeline: t }) => t.name + " plays or pauses", run: ({ timeline: t }) => t.toggle() },
+    playFromStart: { says: ({ timeline: t }) => t.name + " plays from its start", run: ({ timeline: t }) => t.playFromStart() },
+    goTo: { says: ({ timeline: t, time }) => t.name + " goes to " + time / 1000 + " s", run: ({ timeline: t, time }) => t.goTo(time) },
+  };
+
   class Scene {
     // Timelines that were started, the last one last.
     active = [];
@@ -457,20 +473,26 @@ const Tundra = (() => {
       this.el.addEventListener("click", (e) => this.#tap(e));
     }
 
-    #react({ id, of, do: actions }) {
-      const el = byId(of);
-      this.#taps.set(el, [...(this.#taps.get(el) ?? []), () => {
-        tell(el.getAttribute("aria-label") + " was tapped", id);
-        for (const { action, timeline, time } of actions) {
-          const t = this.timelines.find((x) => x.id === timeline);
-          tell(t.name + " " + DID[action] + (action === "goTo" ? time / 1000 + " s" : ""), id);
-          t[action](time);
+    #react(reaction) {
+      EVENTS[reaction.when](this, reaction, (what) => {
+        tell(what, reaction.id);
+        for (const a of reaction.do) {
+          const timeline = this.timelines.find((t) => t.id === a.timeline);
+          const { says, run } = ACTIONS[a.action];
+          tell(says({ ...a, timeline }), reaction.id);
+          run({ ...a, timeline });
         }
-      }]);
+      });
+    }
+
+    // Taps and the keys that stand for them.
+    onTap(el, fire) {
+      this.#taps.set(el, [...(this.#taps.get(el) ?? []), fire]);
+      if (this.#taps.get(el).length > 1) return;
       el.addEventListener("keydown", (e) => {
         if (e.target === el && (e.key === "Enter" || e.key === " ") && !e.repeat) {
           e.preventDefault();
-          for (const fire of this.#taps.get(el)) fire();
+          for (const f of this.#taps.get(el)) f();
         }
       });
     }

@@ -14,12 +14,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
+import tundra.core.model.ActionKind;
+import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -27,7 +29,6 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
-import tundra.core.model.Trigger;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -68,16 +69,16 @@ class PlayerTest {
                 new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 360.0, Easing.LINEAR))));
         var path = new Element("morph", "Morph", false, false, box("x", "x", 600).rest(), new Content.Path(
                 tundra.core.geometry.Outline.polygon(0, 0, 40, 0, 40, 40), new Point(40, 40)));
-        var reactions = List.of(tap("r1", "play", Action.Verb.PLAY), tap("r2", "pause", Action.Verb.PAUSE), tap("r3", "toggle", Action.Verb.TOGGLE),
-                tap("r4", "start", Action.Verb.PLAY_FROM_START), tap("r5", "goto", Action.Verb.GO_TO));
+        var reactions = List.of(tap("r1", "play", Actions.PLAY), tap("r2", "pause", Actions.PAUSE), tap("r3", "toggle", Actions.TOGGLE),
+                tap("r4", "start", Actions.PLAY_FROM_START), tap("r5", "goto", Actions.GO_TO));
         var elements = List.of(box("play", NAME, 40), box("pause", "Pause", 100), box("toggle", "Toggle", 160), box("start", "Start", 220),
                 box("goto", "Go to", 280), box("mover", "Mover", 40), words, path);
         return new Project("p", "Page " + NAME, 24, List.of(new Scene("s", "Scene", new Board(new Point(700, 300), Values.NONE, elements,
                 List.of(main, loop), reactions))), Map.of(), Map.of());
     }
 
-    private static Reaction tap(String id, String element, Action.Verb verb) {
-        return new Reaction(id, new Trigger.Tapped(element), List.of(new Action.Move(verb, "main", verb == Action.Verb.GO_TO ? 250_000 : 0)));
+    private static Reaction tap(String id, String element, ActionKind kind) {
+        return new Reaction(id, Events.tapped(element), List.of(kind == Actions.GO_TO ? Actions.of(kind, "main", 250_000L) : Actions.of(kind, "main")));
     }
 
     private void open() {
@@ -176,8 +177,11 @@ class PlayerTest {
         browser.run("""
                 window.heard = [];
                 const now = () => Tundra.pieces[0].timeline('Main').time;
+                const seen = id => getComputedStyle(document.getElementById(id)).visibility === 'visible' ? 1 : 0;
+                const last = {};
+                // other styles are written too, once what moved them stands
                 for (const [i, id] of ['t-mover', 't-toggle'].entries())
-                  new MutationObserver(() => heard.push([i, now(), getComputedStyle(document.getElementById(id)).visibility === 'visible' ? 1 : 0]))
+                  new MutationObserver(() => { if (last[id] !== (last[id] = seen(id))) heard.push([i, now(), last[id]]); })
                     .observe(document.getElementById(id), { attributes: true });
                 Tundra.pieces[0].timeline('Main').playFromStart();""");
         Thread.sleep(1500);

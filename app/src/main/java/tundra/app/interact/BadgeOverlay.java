@@ -13,7 +13,7 @@ import tundra.app.widget.Palette;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Reaction;
-import tundra.core.model.Trigger;
+import tundra.core.model.Slot;
 
 /** Marks each element that reacts with the number of its reaction. */
 public final class BadgeOverlay implements CanvasView.Overlay {
@@ -30,7 +30,7 @@ public final class BadgeOverlay implements CanvasView.Overlay {
         g.setTextBaseline(VPos.CENTER);
         g.setFont(Font.font("Figtree SemiBold", 11));
         for (int i = 0; i < reactions.size(); i++) {
-            if (reactions.get(i).when() instanceof Trigger.Tapped t && studio.frame().find(t.element()) instanceof Frame.Placed p) {
+            if (reactions.get(i).when().slots().first(Slot.Type.ELEMENT) instanceof String id && studio.frame().find(id) instanceof Frame.Placed p) {
                 Point at = v.toView(p.bounds().topLeft()).plus(new Point(18 * earlier(reactions, i), 0));
                 g.setFill(Palette.of(studio.dark()).interaction());
                 g.fillOval(at.x() - 10, at.y() - 10, 20, 20);

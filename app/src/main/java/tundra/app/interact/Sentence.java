@@ -2,7 +2,9 @@ package tundra.app.interact;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.geometry.Side;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -18,11 +20,16 @@ import tundra.app.widget.Icon;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Action;
+import tundra.core.model.ActionKind;
+import tundra.core.model.Actions;
 import tundra.core.model.Element;
+import tundra.core.model.Event;
 import tundra.core.model.Reaction;
+import tundra.core.model.SentenceKind;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
-import tundra.core.model.Trigger;
 
 /** One reaction, written as a sentence whose words are chips; a chip opens the words that may stand in its place. */
 final class Sentence extends HBox {
@@ -49,7 +56,7 @@ final class Sentence extends HBox {
         Buttons.tip(delete, "Delete this reaction");
         delete.setOnAction(e -> studio.edit("Delete reaction", b -> Reactions.delete(b, reaction.id())));
         getChildren().addAll(n, words, delete);
-        if (reaction.when() instanceof Trigger.Tapped t && studio.selection().contains(t.element())) {
+        if (reaction.when().slots().first(Slot.Type.ELEMENT) instanceof String id && studio.selection().contains(id)) {
             getStyleClass().add("picked");
         }
     }
@@ -92,61 +99,68 @@ final class Sentence extends HBox {
     }
 
     private FlowPane when() {
-        return switch (reaction.when()) {
-            case Trigger.Tapped t -> {
-                Element e = studio.board().find(t.element());
-                var choices = new ArrayList<MenuItem>();
-                Tree.each(studio.board().elements(), x -> choices.add(choice(x.name(), () -> studio.edit("Change who is tapped",
-                        b -> b.mapReaction(reaction.id(), r -> r.withWhen(new Trigger.Tapped(x.id())))))));
-                var who = chip(e == null ? "?" : e.name(), "space", choices);
-                who.setId("chip-who");
-                yield line(word("When"), who, word("is"), chip("tapped", "interaction", List.of(choice("tapped", () -> { }))));
-            }
-        };
+        Event e = reaction.when();
+        return line(sentence(e.kind(), e.slots(), "interaction", List.of(), slots -> studio.edit("Change when it happens",
+                b -> b.mapReaction(reaction.id(), r -> r.withWhen(new Event(e.kind(), slots))))));
     }
 
     private FlowPane action(int i) {
-        return switch (reaction.actions().get(i)) {
-            case Action.Move m -> {
-                Timeline t = studio.board().timeline(m.timeline());
-                var verb = chip(verbWords(m.verb()), "verb", verbs(i, m));
-                verb.setId("chip-verb");
-                var which = chip(t == null ? "?" : t.name(), "time", timelines(i, m));
-                which.setId("chip-timeline");
-                var line = line(verb, which);
-                if (m.verb() == Action.Verb.PLAY_FROM_START) {
-                    line.getChildren().addAll(word("from start"));
-                } else if (m.verb() == Action.Verb.GO_TO) {
-                    line.getChildren().addAll(word("at"), chip(TimeText.seconds(m.time()), "time", times(i, m)));
-                }
-                if (i + 1 < reaction.actions().size()) {
-                    line.getChildren().add(word("then"));
-                } else {
-                    var more = new Button("+");
-                    more.getStyleClass().addAll("chip", "chip-more");
-                    more.setAccessibleText("Then do more");
-                    Buttons.tip(more, "Then do more");
-                    more.setOnAction(e -> studio.edit("Add action", b -> b.mapReaction(reaction.id(), r -> Reactions.more(b, r))));
-                    line.getChildren().add(more);
-                }
-                yield line;
+        Action a = reaction.actions().get(i);
+        FlowPane line = line(sentence(a.kind(), a.slots(), "verb", kinds(i, a), slots -> put(i, new Action(a.kind(), slots))));
+        if (i + 1 < reaction.actions().size()) {
+            line.getChildren().add(word("then"));
+        } else {
+            var more = new Button("+");
+            more.getStyleClass().addAll("chip", "chip-more");
+            more.setAccessibleText("Then do more");
+            Buttons.tip(more, "Then do more");
+            more.setOnAction(e -> studio.edit("Add action", b -> b.mapReaction(reaction.id(), r -> Reactions.more(b, r))));
+            line.getChildren().add(more);
+        }
+        return line;
+    }
+
+    /** The words of a sentence and its slots as chips; the first words choose what kind it is, where there are several. */
+    private Node[] sentence(SentenceKind kind, Slots slots, String look, List<MenuItem> kinds, Consumer<Slots> change) {
+        var out = new ArrayList<Node>();
+        for (SentenceKind.Part p : kind.parts()) {
+            if (p.slot() != null) {
+                var chip = slot(p.slot(), slots, change);
+                chip.setId("chip-" + p.slot().key());
+                out.add(chip);
+            } else if (out.isEmpty() && !kinds.isEmpty()) {
+                var verb = chip(p.words(), look, kinds);
+                verb.setId("chip-" + look);
+                out.add(verb);
+            } else {
+                out.add(word(p.words()));
             }
+        }
+        return out.toArray(Node[]::new);
+    }
+
+    private Labeled slot(Slot s, Slots slots, Consumer<Slots> change) {
+        Object now = slots.get(s);
+        return switch (s.type()) {
+            case ELEMENT -> {
+                Element e = studio.board().find((String) now);
+                var choices = new ArrayList<MenuItem>();
+                Tree.each(studio.board().elements(), x -> choices.add(choice(x.name(), () -> change.accept(slots.with(s, x.id())))));
+                yield chip(e == null ? "?" : e.name(), "space", choices);
+            }
+            case TIMELINE -> {
+                Timeline t = studio.board().timeline((String) now);
+                yield chip(t == null ? "?" : t.name(), "time",
+                        studio.board().timelines().stream().map(x -> choice(x.name(), () -> change.accept(slots.with(s, x.id())))).toList());
+            }
+            case TIME -> chip(TimeText.seconds((Long) now), "time", times(studio.board().timeline((String) slots.first(Slot.Type.TIMELINE)), at -> change.accept(slots.with(s, at))));
         };
     }
 
-    private static String verbWords(Action.Verb v) {
-        return switch (v) {
-            case PLAY_FROM_START -> "play";
-            case PLAY -> "go on with";
-            default -> v.words;
-        };
-    }
-
-    private List<MenuItem> verbs(int i, Action.Move m) {
+    private List<MenuItem> kinds(int i, Action a) {
         var out = new ArrayList<MenuItem>();
-        for (Action.Verb v : Action.Verb.values()) {
-            String words = v == Action.Verb.PLAY_FROM_START ? "play … from start" : v == Action.Verb.GO_TO ? "go to … at a time" : verbWords(v);
-            out.add(choice(words, () -> put(i, new Action.Move(v, m.timeline(), v == Action.Verb.GO_TO ? studio.playhead() : 0))));
+        for (ActionKind k : Actions.ALL) {
+            out.add(choice(k.outline(), () -> put(i, Reactions.as(a, k, studio.timeline().id(), studio.playhead()))));
         }
         if (reaction.actions().size() > 1) {
             out.add(choice("take this action away", () -> studio.edit("Delete action",
@@ -155,19 +169,13 @@ final class Sentence extends HBox {
         return out;
     }
 
-    private List<MenuItem> timelines(int i, Action.Move m) {
-        return studio.board().timelines().stream()
-                .map(t -> choice(t.name(), () -> put(i, new Action.Move(m.verb(), t.id(), m.time())))).toList();
-    }
-
-    private List<MenuItem> times(int i, Action.Move m) {
+    private List<MenuItem> times(Timeline t, Consumer<Long> change) {
         var out = new ArrayList<MenuItem>();
-        out.add(choice("the playhead, " + TimeText.seconds(studio.playhead()),
-                () -> put(i, new Action.Move(m.verb(), m.timeline(), studio.playhead()))));
-        Timeline t = studio.board().timeline(m.timeline());
+        long playhead = studio.playhead();
+        out.add(choice("the playhead, " + TimeText.seconds(playhead), () -> change.accept(playhead)));
         for (long s = 0; t != null && s <= t.duration() && s <= 20_000_000; s += 1_000_000) {
             long at = s;
-            out.add(choice(TimeText.seconds(at), () -> put(i, new Action.Move(m.verb(), m.timeline(), at))));
+            out.add(choice(TimeText.seconds(at), () -> change.accept(at)));
         }
         return out;
     }

@@ -16,10 +16,9 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
-import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
-import tundra.core.model.Trigger;
 import tundra.core.model.Values;
 
 /** Adds, takes away, orders and groups elements. */
@@ -80,7 +79,7 @@ public final class Arrange {
             return board;
         }
         var reactions = board.reactions().stream()
-                .map(r -> new Reaction(r.id(), r.when(), r.actions().stream().filter(a -> !(a instanceof tundra.core.model.Action.Move m && m.timeline().equals(id))).toList()))
+                .map(r -> r.withActions(r.actions().stream().filter(a -> !a.slots().names(Slot.Type.TIMELINE, id)).toList()))
                 .filter(r -> !r.actions().isEmpty()).toList();
         return board.withTimelines(board.timelines().stream().filter(t -> !t.id().equals(id)).toList()).withReactions(reactions);
     }
@@ -105,13 +104,7 @@ public final class Arrange {
     private static Board tidy(Board board) {
         Set<String> ids = Tree.ids(board.elements());
         Board b = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> ids.contains(id) || id.equals(Board.CANVAS))).toList());
-        return b.withReactions(b.reactions().stream().filter(r -> alive(r, ids)).toList());
-    }
-
-    private static boolean alive(Reaction r, Set<String> ids) {
-        return switch (r.when()) {
-            case Trigger.Tapped t -> ids.contains(t.element());
-        };
+        return b.withReactions(Reactions.withoutGone(b.reactions(), ids));
     }
 
     /** Moves an element among its siblings; {@code index} counts from the back, after it was taken out. */

@@ -15,14 +15,16 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Event;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
-import tundra.core.model.Trigger;
 import tundra.core.motion.Track;
 
 /**
@@ -51,7 +53,7 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
             spans.keySet().retainAll(all);
             shown.put(t.name(), spans);
         }
-        var reactions = board.reactions().stream().filter(r -> r.when() instanceof Trigger.Tapped tap && all.contains(tap.element())).toList();
+        var reactions = board.reactions().stream().filter(r -> all.contains(r.when().slots().first(Slot.Type.ELEMENT))).toList();
         var names = new LinkedHashMap<String, String>();
         board.timelines().forEach(t -> names.put(t.id(), t.name()));
         return new Clip(picked, tracks, shown, reactions, names, project.assets());
@@ -96,15 +98,24 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         for (Reaction r : reactions) {
             var actions = new ArrayList<Action>();
             for (Action a : r.actions()) {
-                Action.Move m = (Action.Move) a;
-                b.timelines().stream().filter(t -> t.name().equals(timelines.get(m.timeline()))).findFirst()
-                        .ifPresent(t -> actions.add(new Action.Move(m.verb(), t.id(), m.time())));
+                Slots slots = there(a.slots(), b, ids);
+                if (slots != null) {
+                    actions.add(new Action(a.kind(), slots));
+                }
             }
-            if (!actions.isEmpty()) {
-                all.add(new Reaction(Ids.next(), new Trigger.Tapped(ids.get(((Trigger.Tapped) r.when()).element())), actions));
+            Slots when = there(r.when().slots(), b, ids);
+            if (!actions.isEmpty() && when != null) {
+                all.add(new Reaction(Ids.next(), new Event(r.when().kind(), when), actions));
             }
         }
         return all.size() == b.reactions().size() ? b : b.withReactions(all);
+    }
+
+    /** What is named, as it is called on another board; null when something isn't there. */
+    private Slots there(Slots slots, Board b, Map<String, String> ids) {
+        Slots elements = slots.map(Slot.Type.ELEMENT, id -> ids.containsKey(id) ? ids.get(id) : b.find((String) id) == null ? null : id);
+        return elements == null ? null : elements.map(Slot.Type.TIMELINE,
+                id -> b.timelines().stream().filter(t -> t.name().equals(timelines.get(id))).map(Timeline::id).findFirst().orElse(null));
     }
 
     private static Element renewed(Element e, Map<String, String> ids, FreeNames names) {

@@ -12,7 +12,6 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -27,10 +26,10 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
-import tundra.core.model.Trigger;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
 import tundra.core.motion.PathShape;
@@ -280,21 +279,19 @@ final class ProjectWriter {
 
     private ObjectNode reaction(Reaction r) {
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", r.id());
-        switch (r.when()) {
-            case Trigger.Tapped t -> o.putObject("when").put("event", "tapped").put("element", t.element());
-        }
+        slots(o.putObject("when").put("event", r.when().kind().key()), r.when().slots());
         ArrayNode actions = o.putArray("do");
-        for (Action a : r.actions()) {
-            switch (a) {
-                case Action.Move m -> {
-                    ObjectNode n = actions.addObject().put("action", m.verb().key).put("timeline", m.timeline());
-                    if (m.verb() == Action.Verb.GO_TO) {
-                        n.put("time", m.time());
-                    }
-                }
-            }
-        }
+        r.actions().forEach(a -> slots(actions.addObject().put("action", a.kind().key()), a.slots()));
         return unknown(o, Places.of("reaction", r.id()));
+    }
+
+    private static void slots(ObjectNode o, Slots slots) {
+        slots.values().forEach((slot, value) -> {
+            switch (slot.type()) {
+                case ELEMENT, TIMELINE -> o.put(slot.key(), (String) value);
+                case TIME -> o.put(slot.key(), (Long) value);
+            }
+        });
     }
 
     private static void sound(PlacedSound x, ObjectNode o) {

@@ -12,7 +12,7 @@ import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
-import tundra.core.model.Action;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -21,7 +21,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
-import tundra.core.model.Trigger;
+import tundra.core.model.Events;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -94,12 +94,12 @@ class ArrangeTest {
     @Test
     void aCopyTakesItsReactionsAlong() {
         Board b = board(box("a", 0, 0), box("b", 0, 0)).withReactions(List.of(
-                new Reaction("r", new Trigger.Tapped("a"), List.of(new Action.Move(Action.Verb.PLAY, "t", 0))),
-                new Reaction("q", new Trigger.Tapped("b"), List.of(new Action.Move(Action.Verb.PAUSE, "t", 0)))));
+                new Reaction("r", Events.tapped("a"), List.of(Actions.of(Actions.PLAY, "t"))),
+                new Reaction("q", Events.tapped("b"), List.of(Actions.of(Actions.PAUSE, "t")))));
         var pasted = Clip.of(Project.empty("p", new Point(1, 1), 24), b, List.of("a")).paste(b, Point.ZERO);
         assertThat(pasted.board().reactions()).hasSize(3);
         Reaction copy = pasted.board().reactions().getLast();
-        assertThat(copy.when()).isEqualTo(new Trigger.Tapped(pasted.ids().getFirst()));
+        assertThat(copy.when()).isEqualTo(Events.tapped(pasted.ids().getFirst()));
         assertThat(copy.id()).isNotEqualTo("r");
         assertThat(copy.actions()).isEqualTo(b.reactions().getFirst().actions());
         // cut and pasted back

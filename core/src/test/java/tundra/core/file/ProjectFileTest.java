@@ -18,7 +18,7 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
+import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -40,7 +40,7 @@ import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Swatch;
 import tundra.core.model.Timeline;
-import tundra.core.model.Trigger;
+import tundra.core.model.Events;
 import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
@@ -74,8 +74,8 @@ class ProjectFileTest {
         Asset wind = Asset.sound("wind.wav", "audio/wav", 900_000, ("sound " + seed).getBytes(StandardCharsets.UTF_8));
         t = t.withShown(elements.get(0).id(), new Span(10, 1_000_000)).withMarkers(List.of(new Marker(Ids.next(), "Läuft", 400_000)))
                 .withRange(new Span(0, 2_000_000)).withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 250_000, 0.5, 1000, 20_000, 30_000, 400_000, seed % 2 == 0)));
-        var reactions = List.of(new Reaction(Ids.next(), new Trigger.Tapped(elements.get(0).id()),
-                List.of(new Action.Move(Action.Verb.GO_TO, t.id(), 500_000), new Action.Move(Action.Verb.TOGGLE, t.id(), 0))));
+        var reactions = List.of(new Reaction(Ids.next(), Events.tapped(elements.get(0).id()),
+                List.of(Actions.of(Actions.GO_TO, t.id(), 500_000L), Actions.of(Actions.TOGGLE, t.id()))));
         var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions,
                 List.of(new RulerLine(true, 12.5), new RulerLine(false, -3)));
         return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a, wind.hash(), wind),

@@ -1,0 +1,4 @@
+package tundra.core.model;
+
+/** When a reaction happens. */
+public record Event(EventKind kind, Slots slots) {}

@@ -1,0 +1,103 @@
+package tundra.core.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Actions;
+import tundra.core.model.Content;
+import tundra.core.model.Events;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.SentenceKind;
+import tundra.core.model.ValueType;
+
+/** What is documented of the file follows the tables of properties, events and actions; -Dtundra.docs=write brings the tables of docs/file-format.md up to date. */
+class DocsTest {
+    private static final Path FORMAT = Path.of("../docs/file-format.md"), SCHEMA = Path.of("../docs/tundra-1.schema.json");
+    private static final String BEGIN = "<!-- made from the tables of properties, events and actions: begin -->\n", END = "<!-- end -->\n";
+
+    private static String tables() {
+        var s = new StringBuilder("\n| property | what it is | of | range |\n|---|---|---|---|\n");
+        for (Property<?> p : Properties.ALL) {
+            s.append("| `").append(p.key()).append("` | ").append(p.label()).append(p.unit().isEmpty() ? "" : ", in " + (p.shown() == 1 ? p.unit() : "parts of 1"))
+                    .append(Properties.keysOnly(p) ? "; only as keys" : "").append(" | ").append(of(p)).append(" | ").append(range(p)).append(" |\n");
+        }
+        s.append("\n| event | sentence | slots |\n|---|---|---|\n");
+        Events.ALL.forEach(k -> s.append(row(k)));
+        s.append("\n| action | sentence | slots |\n|---|---|---|\n");
+        Actions.ALL.forEach(k -> s.append(row(k)));
+        return s.append('\n').toString();
+    }
+
+    private static String row(SentenceKind k) {
+        return "| `" + k.key() + "` | " + k.outline() + " | " + k.slots().stream().map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(java.util.Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
+    }
+
+    private static String of(Property<?> p) {
+        var contents = Map.<String, Content>of("rectangles", new Content.Rectangle(), "ellipses", new Content.Ellipse(), "paths", new Content.Path(new tundra.core.geometry.Outline(List.of()), tundra.core.geometry.Point.ZERO),
+                "texts", new Content.Text("", "Figtree", 400, 10, Content.Align.LEFT, 1), "pictures", new Content.Picture("x"), "groups", new Content.Group(List.of(), tundra.core.geometry.Point.ZERO, null));
+        var out = new TreeSet<String>();
+        contents.forEach((name, c) -> {
+            if (p.appliesTo().test(c)) {
+                out.add(name);
+            }
+        });
+        return out.isEmpty() ? "the canvas" : out.size() == contents.size() ? "all" : String.join(", ", out);
+    }
+
+    private static String range(Property<?> p) {
+        return p.type() instanceof ValueType.ChoiceType c ? String.join(", ", c.options())
+                : p.unit().isEmpty() ? "" : Numbers.plain(p.min(), 3) + " to " + Numbers.plain(p.max(), 3);
+    }
+
+    @Test
+    void theTablesOfTheFormatAreThoseOfTheProgram() throws Exception {
+        String text = Files.readString(FORMAT);
+        int from = text.indexOf(BEGIN) + BEGIN.length(), to = text.indexOf(END, from);
+        assertThat(to).as("the marks around the tables").isGreaterThanOrEqualTo(from);
+        if ("write".equals(System.getProperty("tundra.docs"))) {
+            Files.writeString(FORMAT, text.substring(0, from) + tables() + text.substring(to));
+        } else {
+            assertThat(text.substring(from, to)).as("run with -Dtundra.docs=write to bring it up to date").isEqualTo(tables());
+        }
+    }
+
+    private static List<String> words(JsonNode n) {
+        var out = new ArrayList<String>();
+        n.forEach(x -> out.add(x.asString()));
+        return out;
+    }
+
+    @Test
+    void theSchemaKnowsEveryPropertyEventAndAction() throws Exception {
+        JsonNode defs = JsonMapper.builder().build().readTree(Files.readString(SCHEMA)).get("$defs");
+        JsonNode rest = defs.get("element").get("properties").get("rest").get("properties");
+        var keys = Properties.ALL.stream().filter(p -> !Properties.keysOnly(p) && p != Properties.BACKGROUND).map(Property::key).toList();
+        assertThat(List.copyOf(rest.propertyNames())).containsExactlyInAnyOrderElementsOf(keys);
+        for (Property<?> p : Properties.ALL) {
+            JsonNode own = rest.get(p.key());
+            if (own != null && own.has("minimum")) {
+                assertThat(own.get("minimum").asDouble()).as(p.key()).isEqualTo(p.min());
+                assertThat(own.get("maximum").asDouble()).as(p.key()).isEqualTo(p.max());
+            }
+            if (own != null && p.type() instanceof ValueType.ChoiceType c) {
+                assertThat(words(own.get("enum"))).as(p.key()).isEqualTo(c.options());
+            }
+        }
+        JsonNode reaction = defs.get("reaction").get("properties");
+        assertThat(words(reaction.get("when").get("properties").get("event").get("enum"))).isEqualTo(Events.ALL.stream().map(SentenceKind::key).toList());
+        JsonNode action = reaction.get("do").get("items").get("properties");
+        assertThat(words(action.get("action").get("enum"))).isEqualTo(Actions.ALL.stream().map(SentenceKind::key).toList());
+        Actions.ALL.forEach(k -> k.slots().forEach(s -> assertThat(action.has(s.key())).as(k.key() + " " + s.key()).isTrue()));
+    }
+}
