@@ -139,4 +139,33 @@ class FilesTest {
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
         assertThat(((Label) t.node("publish-state")).getText()).contains("runs without a server");
     }
+
+    @Test
+    void undoShowsTheSceneWhereTheChangeWas() throws Exception {
+        RealWindow.fx(() -> {
+            var p = t.studio.project();
+            var other = new tundra.core.model.Scene("other", "Other", p.scenes().getFirst().board().withElements(java.util.List.of()));
+            t.studio.open(p.withScenes(java.util.List.of(p.scenes().getFirst(), other)), null);
+            t.studio.showScene("other");
+            return null;
+        });
+        String first = t.studio.project().scenes().getFirst().id();
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(10, 10), t.canvas(40, 40));
+        assertThat(t.studio.project().scene("other").board().elements()).hasSize(1);
+        RealWindow.fx(() -> {
+            t.studio.showScene(first);
+            return null;
+        });
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.scene().id()).isEqualTo("other");
+        assertThat(t.studio.board().elements()).isEmpty();
+        RealWindow.fx(() -> {
+            t.studio.showScene(first);
+            return null;
+        });
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        assertThat(t.studio.scene().id()).isEqualTo("other");
+        assertThat(t.studio.board().elements()).hasSize(1);
+    }
 }

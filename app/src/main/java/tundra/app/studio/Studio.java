@@ -349,6 +349,7 @@ public final class Studio {
         Project before = kept();
         var now = new Chosen(selection, keys, inside);
         boolean did = step.getAsBoolean();
+        showWhereItChanged(before);
         settle();
         if (did) {
             chosen.put(before, now);
@@ -362,6 +363,21 @@ public final class Studio {
             }
         }
         return did;
+    }
+
+    /** What was taken back or done again is seen: its scene is shown, unless the one that is shown changed as well. */
+    private void showWhereItChanged(Project before) {
+        Scene shown = kept().scene(sceneId), was = before.scene(sceneId);
+        if (shown == null || was == null || shown.board() != was.board()) {
+            return;
+        }
+        for (Scene s : kept().scenes()) {
+            Scene then = before.scene(s.id());
+            if (then == null || then.board() != s.board()) {
+                showScene(s.id());
+                return;
+            }
+        }
     }
 
     public String undoName() {
