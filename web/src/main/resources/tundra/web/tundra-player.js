@@ -19,6 +19,10 @@ const Tundra = (() => {
     return Math.abs(a * d - b * c) < 1e-9;
   };
 
+  // What browsers move on their compositor is shown a frame ahead of what the page's own thread works out, so the rest runs ahead by as much.
+  const COMPOSITED = new Set(["translate", "rotate", "scale", "transform", "opacity"]);
+  let frame = 1000 / 60;
+
   // Texts between two keys: the browser does the easing, the numbers are mixed.
   class Curve {
     constructor(keys) {
@@ -83,7 +87,7 @@ const Tundra = (() => {
       const { timeline } = top;
       this.#animation ??= this.el.animate(top.frames, timeline.timing);
       if (timeline.playing) {
-        this.#animation.startTime = timeline.start;
+        this.#animation.startTime = timeline.start - (COMPOSITED.has(this.property) ? 0 : frame);
       } else {
         this.#animation.pause();
         this.#animation.currentTime = timeline.time;
@@ -280,8 +284,9 @@ const Tundra = (() => {
       return this.#wrap(this.playing ? document.timeline.currentTime - this.start : this.#at);
     }
 
+    // Of what the page's own thread moves.
     get progress() {
-      return this.time / this.duration;
+      return (this.playing ? this.#wrap(document.timeline.currentTime - this.start + frame) : this.time) / this.duration;
     }
 
     // The same by the clock, between frames too.
@@ -408,8 +413,11 @@ const Tundra = (() => {
       this.#switch();
       if (this.#driven.length) {
         cancelAnimationFrame(this.#step);
-        const step = () => {
+        let before = 0;
+        const step = (now) => {
           if (!this.playing) return;
+          if (before && now > before) frame = Math.max(4, Math.min(34, frame + (now - before - frame) / 8));
+          before = now;
           this.#show(this.#driven);
           this.#step = requestAnimationFrame(step);
         };

@@ -164,4 +164,36 @@ class VisitorTest {
             assertThat(loop.like(last)).isGreaterThan(44);
         }
     }
+
+    /** A square that moves, a path that grows and a rectangle that grows have their right edges at the same place, standing and moving. */
+    @Test
+    void whatThePagesThreadMovesKeepsUpWithTheCompositor() throws Exception {
+        Visit v = open(browser, "v1-clock");
+        v.go(Moment.opened(v.board, 1_203_000));
+        int[] standing = edges();
+        assertThat(standing[1] - standing[0]).isBetween(-1, 1);
+        assertThat(standing[2] - standing[0]).isBetween(-1, 1);
+        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+        until(browser, "Main", "t.time > 150");
+        int together = 0;
+        for (int i = 0; i < 12; i++) {
+            int[] moving = edges();
+            together += Math.abs(moving[1] - moving[0]) <= 1 && Math.abs(moving[2] - moving[0]) <= 1 ? 1 : 0;
+        }
+        // a frame is 3.3 px here; a machine that is busy may drop one
+        assertThat(together).isGreaterThanOrEqualTo(8);
+    }
+
+    private static int[] edges() throws Exception {
+        var picture = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.driver.getScreenshotAs(org.openqa.selenium.OutputType.BYTES)));
+        int[] out = new int[3];
+        for (int i = 0; i < 3; i++) {
+            int x = picture.getWidth() - 1;
+            while (x > 0 && picture.getRGB(x, 20 + 40 * i) == picture.getRGB(picture.getWidth() - 1, 2)) {
+                x--;
+            }
+            out[i] = x;
+        }
+        return out;
+    }
 }
