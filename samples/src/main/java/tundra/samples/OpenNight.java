@@ -105,18 +105,17 @@ public final class OpenNight {
         return new Track<>(keys);
     }
 
-    /** Along the snow from left to right, slower up the rise, with a soft landing. */
+    /** From where it waits along the snow to the right, slower up the rise, with a soft landing. */
     private static Timeline sledRun() {
         var path = new Track<>(List.of(
-                new Key<>(0L, new Point(112, 590), GENTLE, Point.ZERO, new Point(110, -44)),
+                new Key<>(0L, new Point(262, 559.6), GENTLE, Point.ZERO, new Point(50, 14)),
                 new Key<>(1_500_000L, new Point(420, 596), Easing.LINEAR, new Point(-110, 26), new Point(120, -28)),
                 new Key<>(3_625_000L, new Point(808, 556), EasingText.parse("sine-out"), new Point(-120, -16), new Point(100, 14)),
                 new Key<>(6_000_000L, new Point(1010, 560), Easing.LINEAR, new Point(-60, 70), Point.ZERO)));
         return timeline("t-sled", "Sled run", 6.5, false, false)
                 .with("s-sled", Properties.POSITION, path)
-                .with("s-sled", Properties.ROTATION, new Track<>(List.of(key(0, -14.0, GENTLE), key(1.5, -2.0, GENTLE), key(3.625, 6.0, GENTLE),
-                        key(5.25, -18.0, GENTLE), key(6, -6.0, GENTLE))))
-                .with("s-sled", Properties.OPACITY, new Track<>(List.of(key(0, 0.0, LANDS), key(0.625, 1.0, Easing.LINEAR))));
+                .with("s-sled", Properties.ROTATION, new Track<>(List.of(key(0, 0.0, GENTLE), key(1.5, -2.0, GENTLE), key(3.625, 6.0, GENTLE),
+                        key(5.25, -18.0, GENTLE), key(6, -6.0, GENTLE))));
     }
 
     private static Timeline weather(Element high, Element low) {

@@ -5,16 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.SoftAssertions;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Placing;
 import tundra.core.frame.FrameBuilder;
@@ -30,21 +26,7 @@ import tundra.render.Still;
 import tundra.samples.OpenNight;
 
 /** Flipbooks in Chromium, frame by frame. */
-class FlipParityTest {
-    private static Browser browser;
-    @TempDir
-    private static Path folder;
-
-    @BeforeAll
-    static void start() throws Exception {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-    }
-
+class FlipParityTest extends InBrowser {
     private static Page publish(Project p, String name) throws Exception {
         Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
         Publisher.publish(page, folder.resolve(name), x -> { }, () -> false);

@@ -2,35 +2,17 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.assertj.core.api.SoftAssertions;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tundra.core.frame.Moment;
 import tundra.core.model.Timeline;
 
 /** Pieces that once looked otherwise on the page than in the editor, settled at moments of all their timelines. */
-class MendedTest {
-    private static Browser browser;
-    @TempDir
-    private static Path folder;
-
-    @BeforeAll
-    static void start() throws Exception {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-    }
-
+class MendedTest extends InBrowser {
     /** Opened at seven times, each waiting timeline started over it at four, and two of them in both orders. */
     private static List<Moment> moments(Visit v) {
         long longest = v.board.timelines().stream().mapToLong(Timeline::duration).max().orElseThrow();

@@ -9,10 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.assertj.core.api.SoftAssertions;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -25,21 +22,7 @@ import tundra.render.Still;
 import tundra.samples.OpenNight;
 
 /** What the editor paints and what Chromium shows of the published page is the same picture, and the same numbers. */
-class ParityTest {
-    private static Browser browser;
-    @TempDir
-    private static Path folder;
-
-    @BeforeAll
-    static void start() throws Exception {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-    }
-
+class ParityTest extends InBrowser {
     private static Path publish(Project p, String name) throws Exception {
         Path to = folder.resolve(name);
         Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);

@@ -8,10 +8,8 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.GZIPOutputStream;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.Keys;
 import tundra.core.geometry.Point;
 import tundra.core.model.ActionKind;
@@ -37,21 +35,12 @@ import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
 /** The published page in a real browser: timelines, taps, keys, reduced motion. */
-class PlayerTest {
+class PlayerTest extends InBrowser {
     private static final String NAME = "Go <b>\"now\"</b> & 'then' </script>";
-    private static Browser browser;
-    @TempDir
-    private static Path folder;
 
     @BeforeAll
-    static void start() throws Exception {
-        browser = new Browser();
+    static void publish() throws Exception {
         Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(piece(), null), folder, x -> { }, () -> false);
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
     }
 
     private static Element box(String id, String name, double x) {

@@ -1,35 +1,17 @@
 package tundra.web;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Locale;
 import java.util.Random;
 import org.assertj.core.api.SoftAssertions;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import tundra.core.frame.Moment;
 import tundra.core.model.Project;
 import tundra.core.model.Timeline;
 
 /** Pieces drawn by lot look the same on the page once they stand; -Dparity.seeds=40 tries more. */
-class RandomParityTest {
+class RandomParityTest extends InBrowser {
     private static final int SEEDS = Integer.getInteger("parity.seeds", 6), FROM = Integer.getInteger("parity.from", 1);
-    private static Browser browser;
-    @TempDir
-    private static Path folder;
-
-    @BeforeAll
-    static void start() throws Exception {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-    }
-
     private static void alike(boolean text, double least) throws Exception {
         var soft = new SoftAssertions();
         for (int seed = FROM; seed < FROM + SEEDS; seed++) {

@@ -3,31 +3,13 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.nio.file.Path;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.openqa.selenium.interactions.Actions;
 import tundra.core.frame.Moment;
 
 /** Published pieces as a visitor meets them: opened, tapped at real speed, tapped again. */
-class VisitorTest {
-    private static Browser browser;
-    @TempDir
-    private static Path folder;
-
-    @BeforeAll
-    static void start() throws Exception {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void stop() {
-        browser.close();
-    }
-
+class VisitorTest extends InBrowser {
     private static Visit open(Browser b, String name) throws Exception {
         return new Visit(b, folder, name, Visit.piece(name));
     }
