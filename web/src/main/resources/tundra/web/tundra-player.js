@@ -342,9 +342,10 @@ const Tundra = (() => {
     #switch() {
       clearTimeout(this.#turn);
       if (!this.#switched.length) return;
+      // asked before it is shown: what comes in between would be passed over
+      const p = this.exact;
       this.#show(this.#switched);
       if (!this.playing) return;
-      const p = this.exact;
       const next = Math.min(1, ...this.#switched.flatMap(({ keys }) => keys.find(([at]) => at > p + 1e-7)?.[0] ?? []));
       this.#turn = setTimeout(() => this.#switch(), (next - p) * this.duration + 0.5);
     }
