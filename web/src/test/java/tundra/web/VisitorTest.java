@@ -155,14 +155,16 @@ class VisitorTest extends InBrowser {
         int[] standing = edges();
         assertThat(standing[1] - standing[0]).isBetween(-1, 1);
         assertThat(standing[2] - standing[0]).isBetween(-1, 1);
-        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
-        until(browser, "Main", "t.time > 150");
+        // a frame is 3.3 px here: what lags is never together, while a busy machine may drop a frame
         int together = 0;
-        for (int i = 0; i < 12; i++) {
+        for (int i = 0; i < 60 && together < 8; i++) {
+            if (i % 10 == 0) {
+                browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+                until(browser, "Main", "t.time > 150");
+            }
             int[] moving = edges();
             together += Math.abs(moving[1] - moving[0]) <= 1 && Math.abs(moving[2] - moving[0]) <= 1 ? 1 : 0;
         }
-        // a frame is 3.3 px here; a machine that is busy may drop one
         assertThat(together).isGreaterThanOrEqualTo(8);
     }
 
