@@ -33,22 +33,22 @@ final class MovingGroups implements AutoCloseable {
     private long pixels;
 
     /** What a group held when it was seen last, and its images by their place between the pixels; none before it was seen twice. */
-    private record Kept(List<FrameNode> children, Outline clip, double scale, tundra.core.geometry.Rect ink, Map<Integer, Image> images) {
+    private record Kept(List<FrameNode> children, List<Outline> clips, double scale, tundra.core.geometry.Rect ink, Map<Integer, Image> images) {
         Kept(FrameNode n, double scale) {
-            this(n.children(), n.clip(), scale, ink(n.children()), new HashMap<>());
+            this(n.children(), n.clips(), scale, ink(n.children()), new HashMap<>());
         }
 
         private static tundra.core.geometry.Rect ink(List<FrameNode> nodes) {
             tundra.core.geometry.Rect all = null;
             for (FrameNode n : nodes) {
-                all = n.toParent().bounds(n.painted()).union(all);
+                all = n.reach() == null ? all : n.toParent().bounds(n.reach()).union(all);
             }
             return all;
         }
 
         boolean shows(FrameNode n, double s) {
             // what turns keeps its scale but for rounding
-            return Math.abs(scale - s) <= 1e-9 * s && clip == n.clip() && same(children, n.children());
+            return Math.abs(scale - s) <= 1e-9 * s && clips.equals(n.clips()) && same(children, n.children());
         }
 
         long pixels() {
@@ -83,6 +83,9 @@ final class MovingGroups implements AutoCloseable {
             }
             // children that move on their own would only be painted twice
             kept.put(n.id(), new Kept(n, s));
+            return false;
+        }
+        if (k.ink == null) {
             return false;
         }
         double pad = 2 / s, left = k.ink.x() - pad, top = k.ink.y() - pad;

@@ -74,7 +74,7 @@ public final class Painter implements AutoCloseable {
     }
 
     private void node(Canvas canvas, FrameNode n, double scale) {
-        if (n.opacity() <= 0 || ghosts != null && ghosts.paint(canvas, n)) {
+        if (n.opacity() <= 0 || n.reach() == null || ghosts != null && ghosts.paint(canvas, n)) {
             return;
         }
         Affine m = n.toParent();
@@ -82,7 +82,7 @@ public final class Painter implements AutoCloseable {
         canvas.concat(matrix(m));
         double alpha = n.opacity();
         if (alpha < 1 && n.marks().size() + n.children().size() > 1 || alpha < 1 && !n.children().isEmpty()) {
-            tundra.core.geometry.Rect r = n.painted().grow(1);
+            tundra.core.geometry.Rect r = n.reach().grow(1);
             try (var layer = new Paint().setAlphaf((float) alpha)) {
                 canvas.saveLayer(Rect.makeXYWH((float) r.x(), (float) r.y(), (float) r.width(), (float) r.height()), layer);
             }
@@ -97,9 +97,7 @@ public final class Painter implements AutoCloseable {
         for (Mark mark : n.marks()) {
             mark(canvas, mark, alpha, scale);
         }
-        if (n.clip() != null) {
-            canvas.clipPath(path(n.clip()), true);
-        }
+        n.clips().forEach(c -> canvas.clipPath(path(c), true));
         nodes(canvas, n.children(), scale);
     }
 

@@ -127,7 +127,10 @@ public final class StillStore implements AutoCloseable {
     private Kept keep(List<FrameNode> nodes) {
         Rect all = null;
         for (FrameNode n : nodes) {
-            all = n.toParent().bounds(n.painted()).union(all);
+            all = n.reach() == null ? all : n.toParent().bounds(n.reach()).union(all);
+        }
+        if (all == null) {
+            return new Kept(nodes, null, 0, 0);
         }
         Rect r = toView().bounds(all).grow(2);
         int x0 = (int) Math.max(0, Math.floor(r.x())), y0 = (int) Math.max(0, Math.floor(r.y()));

@@ -166,7 +166,7 @@ class MovingGroupsTest {
     @Test
     void fewChildrenAreAsFastWithoutAnImage() {
         FrameNode all = at(builder(false, 1, null), 0);
-        var few = new FrameNode(all.id(), false, all.toParent(), 1, all.box(), List.of(), all.children().subList(0, 3), null);
+        var few = new FrameNode(all.id(), false, all.toParent(), 1, all.box(), List.of(), all.children().subList(0, 3), List.of());
         try (var painter = new Painter(); var groups = new MovingGroups(painter); Surface s = Surface.makeRasterN32Premul(W, H)) {
             groups.paint(s.getCanvas(), few, VIEW);
             assertThat(groups.paint(s.getCanvas(), few, VIEW)).isFalse();

@@ -70,13 +70,13 @@ final class RandomPiece {
         if (!outer) {
             v = v.with(Properties.POSITION, new Point(50, 45));
         }
-        for (Property<?> p : Properties.of(c)) {
+        for (Property<?> p : Properties.of(new Element(id, id, false, false, v, c))) {
             if (p != Properties.POSITION && (random.nextInt(3) == 0 || p == Properties.FILL || p == Properties.SIZE)) {
                 v = with(v, p);
             }
         }
         for (Property<?> p : Properties.ALL) {
-            if (p.appliesTo().test(c) && random.nextInt(3) == 0) {
+            if (p.appliesTo(new Element(id, id, false, false, v, c)) && random.nextInt(3) == 0) {
                 keyed(id, c, p);
             }
         }

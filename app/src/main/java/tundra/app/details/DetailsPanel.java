@@ -182,8 +182,8 @@ public final class DetailsPanel extends TallPane {
     private void several() {
         List<Element> all = studio.selection().stream().map(studio.board()::find).toList();
         List<String> ids = all.stream().map(Element::id).toList();
-        var common = new ArrayList<>(Properties.of(all.getFirst().content()));
-        all.forEach(e -> common.retainAll(Properties.of(e.content())));
+        var common = new ArrayList<>(Properties.of(all.getFirst()));
+        all.forEach(e -> common.retainAll(Properties.of(e)));
         box.getChildren().add(heading(all.size() + " elements", "selected"));
         together = new TogetherSection(studio, options);
         box.getChildren().add(together);
@@ -203,7 +203,7 @@ public final class DetailsPanel extends TallPane {
 
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
-        var all = Properties.of(e.content());
+        var all = Properties.of(e);
         section("Place", PLACE.stream().filter(all::contains).toList(), List.of(e.id()));
         if (studio.desk() == Desk.DRAW) {
             box.getChildren().add(new ArrangeSection(commands, options, false));

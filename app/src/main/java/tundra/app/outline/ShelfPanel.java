@@ -283,7 +283,7 @@ public final class ShelfPanel extends VBox {
         b.setOnAction(e -> studio.edit("Fill with " + s.name(), board -> {
             var out = board;
             for (String id : studio.selection()) {
-                if (Properties.of(board.find(id).content()).contains(Properties.FILL)) {
+                if (Properties.FILL.appliesTo(board.find(id))) {
                     out = studio.set(out, id, Properties.FILL, s.color());
                 }
             }

@@ -651,7 +651,7 @@ public final class Studio {
         Moment at = momentAt(seenAt());
         tundra.core.geometry.Point box = builder().boxAt(e, at);
         var own = FrameBuilder.placed(builder().valuesAt(e.id(), at), box);
-        var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), null);
+        var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), List.of());
         return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));
     }
 

@@ -63,7 +63,7 @@ public final class GradientTool implements Tool {
         Element e = studio.selected();
         if (e != null) {
             for (Property<Paint> p : List.of(Properties.FILL, Properties.STROKE)) {
-                if (Properties.of(e.content()).contains(p) && studio.valueAt(e.id(), p) instanceof Gradient g && placed(e, p, g) instanceof Shown s) {
+                if (p.appliesTo(e) && studio.valueAt(e.id(), p) instanceof Gradient g && placed(e, p, g) instanceof Shown s) {
                     out.add(s);
                 }
             }
@@ -97,7 +97,7 @@ public final class GradientTool implements Tool {
             }
         }
         Element e = studio.selected();
-        if (e == null || e.locked() || !Properties.of(e.content()).contains(Properties.FILL)) {
+        if (e == null || e.locked() || !Properties.FILL.appliesTo(e)) {
             return null;
         }
         all = shown();

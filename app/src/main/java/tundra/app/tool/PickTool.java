@@ -46,7 +46,7 @@ public final class PickTool implements Tool {
             Board out = b;
             for (String id : studio.selection()) {
                 Element e = b.find(id);
-                if (e != null && Properties.of(e.content()).contains(target) && !(e.content() instanceof Content.Group)) {
+                if (e != null && target.appliesTo(e) && !(e.content() instanceof Content.Group)) {
                     out = studio.set(out, id, target, c);
                 }
             }

@@ -55,7 +55,7 @@ final class SystemClip {
         Frame all = only(w, ids);
         Rect r = null;
         for (FrameNode n : all.nodes()) {
-            r = n.toParent().bounds(n.painted()).union(r);
+            r = n.reach() == null ? r : n.toParent().bounds(n.reach()).union(r);
         }
         if (r == null) {
             return;

@@ -101,7 +101,7 @@ public final class Align {
             double kx = width && p.box().width() > 0 ? target.width() / p.box().width() : 1;
             double ky = height && p.box().height() > 0 ? target.height() / p.box().height() : 1;
             Point k = new Point(kx, ky);
-            boolean sized = Properties.of(board.find(p.id()).content()).contains(Properties.SIZE);
+            boolean sized = Resizing.sized(board.find(p.id()).content());
             var property = sized ? Properties.SIZE : Properties.SCALE;
             b = b.withRest(p.id(), v -> v.with(property, v.get(property).times(k)));
             for (Timeline t : board.timelines()) {

@@ -108,7 +108,7 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
         for (var target : onto.entrySet()) {
             String id = target.getKey();
             for (var e : moves.get(target.getValue()).entrySet()) {
-                if (e.getKey().appliesTo().test(id.equals(Board.CANVAS) ? null : b.find(id).content())) {
+                if (e.getKey().appliesTo(b.owner(id))) {
                     b = paste(b, timeline, id, e.getKey(), e.getValue(), at, shifted, refs);
                 }
             }

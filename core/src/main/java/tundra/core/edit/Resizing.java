@@ -39,6 +39,11 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
         return scaled(wide ? new Point(k, 1 / k) : new Point(1 / k, k), fromCentre);
     }
 
+    /** Whether its handles change its size; texts and groups are scaled by theirs. */
+    static boolean sized(Content content) {
+        return !(content instanceof Content.Text || content instanceof Content.Parent);
+    }
+
     /** What a drag would stretch each side by. */
     private Point factors(Point by, boolean fromCentre) {
         Point local = Affine.turned(start.get(Properties.ROTATION), start.get(Properties.SCALE), start.get(Properties.SKEW)).inverse().apply(by);
@@ -49,7 +54,7 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
     private Result scaled(Point k, boolean fromCentre) {
         double turn = start.get(Properties.ROTATION);
         Point scale = start.get(Properties.SCALE), skew = start.get(Properties.SKEW);
-        boolean sized = !(content instanceof Content.Text || content instanceof Content.Parent);
+        boolean sized = sized(content);
         Property<Point> sizing = sized ? Properties.SIZE : Properties.SCALE;
         Point factor = sized ? new Point(Math.max(0, k.x()), Math.max(0, k.y())) : k;
         Point value = sizing.clamped((sized ? box : scale).times(factor));

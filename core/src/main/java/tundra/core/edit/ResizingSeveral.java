@@ -65,7 +65,7 @@ public record ResizingSeveral(Rect bounds, Point handle, List<Part> parts) {
             boolean across = p.quarters() % 2 == 1;
             Point k = across ? new Point(ky, kx) : new Point(kx, ky);
             out = setter.set(out, p.id, Properties.POSITION, p.parent.inverse().apply(stretch.apply(p.parent.apply(p.start.get(Properties.POSITION)))));
-            boolean sized = !(p.content instanceof Content.Text || p.content instanceof Content.Parent);
+            boolean sized = Resizing.sized(p.content);
             out = sized ? setter.set(out, p.id, Properties.SIZE, p.box.times(k))
                     : setter.set(out, p.id, Properties.SCALE, p.start.get(Properties.SCALE).times(k));
         }

@@ -2,8 +2,10 @@ package tundra.core.edit;
 
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
+import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 
@@ -31,6 +33,11 @@ public final class Resting {
             Point at = board.rest(element).get(Properties.POSITION);
             double v = (Double) value;
             return board.withRest(element, x -> x.with(Properties.POSITION, p == Properties.POSITION_X ? new Point(v, at.y()) : new Point(at.x(), v)));
+        }
+        if (p == Properties.SIZE && board.find(element) instanceof Element e && e.content() instanceof Content.Group) {
+            // what it holds stays where it is
+            Point size = (Point) value;
+            return GroupBox.set(board, element, new Rect(0, 0, Math.max(1, size.x()), Math.max(1, size.y())));
         }
         return board.withRest(element, v -> v.with(p, value));
     }

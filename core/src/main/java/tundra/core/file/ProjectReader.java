@@ -14,6 +14,7 @@ import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Canvas;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
@@ -133,7 +134,7 @@ final class ProjectReader {
         String id = id(f), name = f.text("name");
         Point size = f.pair("size", 1, Limits.SIDE);
         Fields canvas = f.object("canvas");
-        Values values = ValueReader.values(canvas, null);
+        Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
         canvas.keepUnknown(Places.of("canvas", id), unknown);
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements);
@@ -163,7 +164,7 @@ final class ProjectReader {
         String id = id(f), name = f.text("name");
         Content content = content(f);
         Fields rest = f.object("rest");
-        Values values = ValueReader.values(rest, content);
+        Values values = ValueReader.values(rest, new Element(id, name, false, false, Values.NONE, content));
         if (content instanceof Content.Text t && t.spacing() != 0) {
             // files of the first versions kept the letter spacing with the words
             values = values.with(Properties.LETTER_SPACING, t.spacing());
@@ -223,7 +224,7 @@ final class ProjectReader {
 
     private static Content.Align align(Fields f) throws FileProblem {
         try {
-            return Content.Align.valueOf(f.text("align").toUpperCase(Locale.ROOT));
+            return Content.Align.of(f.text("align"));
         } catch (IllegalArgumentException e) {
             throw f.problem("align", "should be left, centre or right");
         }

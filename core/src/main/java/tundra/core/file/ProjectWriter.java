@@ -117,7 +117,7 @@ final class ProjectWriter {
         if (e.guide()) {
             o.put("guide", true);
         }
-        o.set("rest", unknown(values(e.rest()), Places.of("rest", e.id())));
+        o.set("rest", unknown(values(plain(e)), Places.of("rest", e.id())));
         switch (e.content()) {
             case Content.Path p -> {
                 o.set("box", pair(p.box()));
@@ -127,7 +127,7 @@ final class ProjectWriter {
                 }
             }
             case Content.Text t -> o.put("text", t.text()).put("family", t.family()).put("weight", t.weight())
-                    .put("fontSize", t.size()).put("align", t.align().name().toLowerCase(Locale.ROOT)).put("lineHeight", t.lineHeight())
+                    .put("fontSize", t.size()).put("align", t.align().word()).put("lineHeight", t.lineHeight())
                     .put("wrap", t.wrap());
             case Content.Picture p -> o.put("asset", p.asset());
             case Content.Group g -> {
@@ -165,6 +165,17 @@ final class ProjectWriter {
             }
         }
         return out;
+    }
+
+    /** What isn't written with the content. */
+    private static Values plain(Element e) {
+        Values v = e.rest();
+        if (e.content() instanceof Content.Text) {
+            for (Property<?> p : Properties.OF_TEXT) {
+                v = v.without(p);
+            }
+        }
+        return e.content() instanceof Content.Group ? v.without(Properties.SIZE) : v;
     }
 
     private ObjectNode values(Values v) {

@@ -8,7 +8,9 @@ import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
-import tundra.core.model.Content;
+import tundra.core.model.Canvas;
+import tundra.core.model.Owner;
+import tundra.core.model.Values;
 import tundra.core.model.Element;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
@@ -31,7 +33,7 @@ final class TimelineReader {
     }
 
     private final Set<String> elements;
-    private final Map<String, Content> contents = new HashMap<>();
+    private final Map<String, Owner> owners = new HashMap<>();
     private final Map<String, String> unknown;
     private final IdReader ids;
     private final Set<String> soundAssets;
@@ -41,7 +43,8 @@ final class TimelineReader {
     /** @param sounds the hashes of the sounds on the shelf */
     TimelineReader(Set<String> ids, List<Element> tree, Set<String> sounds, Map<String, String> unknown, IdReader reader) {
         this.elements = ids;
-        Tree.each(tree, e -> contents.put(e.id(), e.content()));
+        owners.put(Board.CANVAS, new Canvas(Values.NONE));
+        Tree.each(tree, e -> owners.put(e.id(), e));
         this.soundAssets = sounds;
         this.unknown = unknown;
         this.ids = reader;
@@ -69,7 +72,7 @@ final class TimelineReader {
             Fields of = all.object(element);
             for (String name : of.names()) {
                 Property<?> p = Properties.byKey(name);
-                if (p != null && p.appliesTo().test(contents.get(element))) {
+                if (p != null && p.appliesTo(owners.get(element))) {
                     t = track(t, of, element, p);
                 }
             }

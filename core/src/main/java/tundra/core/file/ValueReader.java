@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Locale;
 import tools.jackson.databind.JsonNode;
 import tundra.core.model.Color;
-import tundra.core.model.Content;
+import tundra.core.model.Owner;
 import tundra.core.model.Gradient;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
@@ -16,10 +16,10 @@ import tundra.core.model.Values;
 final class ValueReader {
     private ValueReader() {}
 
-    /** The known properties of an object; {@code content} null reads the canvas. */
-    static Values values(Fields f, Content content) throws FileProblem {
+    /** The properties that such an owner has, of an object. */
+    static Values values(Fields f, Owner owner) throws FileProblem {
         Values v = Values.NONE;
-        for (Property<?> p : Properties.of(content)) {
+        for (Property<?> p : Properties.of(owner)) {
             if (f.has(p.key())) {
                 v = with(v, p, f.raw(p.key()), f);
             }

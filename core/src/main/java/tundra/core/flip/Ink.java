@@ -64,9 +64,14 @@ public record Ink(Rect bounds, double area, Point centre) {
             for (Mark mark : n.marks()) {
                 mark(mark, m, clip);
             }
-            Outline own = n.clip() == null ? null : n.clip().through(m);
-            Outline inner = own == null ? clip : clip == null ? own : Combine.of(Combine.Operation.INTERSECT, List.of(clip, own));
-            n.children().forEach(c -> node(c, m, inner));
+            Outline inner = clip;
+            for (Outline c : n.clips()) {
+                Outline own = c.through(m);
+                inner = inner == null ? own : Combine.of(Combine.Operation.INTERSECT, List.of(inner, own));
+            }
+            for (FrameNode c : n.children()) {
+                node(c, m, inner);
+            }
         }
 
         private void mark(Mark mark, Affine m, Outline clip) {

@@ -67,7 +67,7 @@ public final class FrameBuilder {
 
     /** Whether the timelines show an element at a moment. What holds it may still be hidden then. */
     public boolean shown(String id, Moment m) {
-        return poses.shown(id, m);
+        return poses.shown(board.find(id), m);
     }
 
     /** The stretch of time that decides at a moment whether an element is seen; null when none does. */
@@ -120,7 +120,7 @@ public final class FrameBuilder {
     private List<FrameNode> nodes(List<Element> elements, Moment m) {
         var out = new ArrayList<FrameNode>(elements.size());
         for (Element e : elements) {
-            if (!e.hidden() && (guides || !e.guide()) && poses.shown(e.id(), m)) {
+            if (!e.hidden() && (guides || !e.guide()) && poses.shown(e, m)) {
                 out.add(moving.get(e) ? node(e, m) : kept(e, m));
             }
         }
@@ -198,7 +198,7 @@ public final class FrameBuilder {
         TextLayout layout = layout(e, v, m);
         Point box = Marks.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, layout), children, content instanceof Content.Group g ? g.clip() : null);
+                Marks.of(content, v, layout), children, Marks.clips(content, v));
     }
 
     /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */

@@ -1,6 +1,7 @@
 package tundra.core.frame;
 
 import java.util.List;
+import java.util.Objects;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -9,61 +10,127 @@ import tundra.core.geometry.Rect;
 /**
  * An element at one time. The same instance comes back for as long as nothing in it changes, so that a painter can keep its
  * picture.
- *
- * @param toParent from its box to its parent
- * @param box its width and height
- * @param clip hides what of the children lies outside; null hides nothing
  */
-public record FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children,
-        Outline clip) {
+public final class FrameNode {
+    private static final Rect UNKNOWN = new Rect(0, 0, 0, 0);
+    private final String id;
+    private final boolean locked;
+    private final Affine toParent;
+    private final double opacity;
+    private final Point box;
+    private final List<Mark> marks;
+    private final List<FrameNode> children;
+    private final List<Outline> clips;
+    private Rect reach = UNKNOWN;
+
+    /**
+     * @param toParent from its box to its parent
+     * @param box its width and height
+     * @param clips what lies outside of any of them hides of the children
+     */
+    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips) {
+        this.id = id;
+        this.locked = locked;
+        this.toParent = toParent;
+        this.opacity = opacity;
+        this.box = box;
+        this.marks = marks;
+        this.children = children;
+        this.clips = clips;
+    }
+
+    public String id() {
+        return id;
+    }
+
+    public boolean locked() {
+        return locked;
+    }
+
+    public Affine toParent() {
+        return toParent;
+    }
+
+    public double opacity() {
+        return opacity;
+    }
+
+    public Point box() {
+        return box;
+    }
+
+    public List<Mark> marks() {
+        return marks;
+    }
+
+    public List<FrameNode> children() {
+        return children;
+    }
+
+    public List<Outline> clips() {
+        return clips;
+    }
 
     /** The same node placed otherwise. */
     public FrameNode withPlacement(Affine m) {
-        return new FrameNode(id, locked, m, opacity, box, marks, children, clip);
+        var n = new FrameNode(id, locked, m, opacity, box, marks, children, clips);
+        n.reach = reach;
+        return n;
     }
 
     public FrameNode withOpacity(double o) {
-        return new FrameNode(id, locked, toParent, o, box, marks, children, clip);
+        return new FrameNode(id, locked, toParent, o, box, marks, children, clips);
     }
 
     public FrameNode withChildren(List<FrameNode> c) {
-        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clip);
+        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clips);
     }
 
-    /** The box around all that it paints, strokes included, in its own coordinates. */
-    public Rect painted() {
-        Rect all = new Rect(0, 0, box.x(), box.y());
-        for (Mark m : marks) {
-            if (m instanceof Mark.Stroke s) {
-                Rect outline = s.form().outline().bounds();
-                all = outline == null ? all : outline.grow(s.style().reach()).union(all);
-            } else if (m instanceof Mark.Glyphs g) {
-                all = all.grow(g.text().size() / 2);
-            }
+    /** The box around all that it can paint on, strokes and what letters stick out included, cut by its clips, in its own coordinates; null for nothing. */
+    public Rect reach() {
+        if (reach == UNKNOWN) {
+            reach = around(true);
         }
-        for (FrameNode c : children) {
-            all = c.toParent().bounds(c.painted()).union(all);
-        }
-        return all;
+        return reach;
     }
 
-    /** The box around what can be seen of it, in its own coordinates: its marks and children, cut by its clip; null for nothing. */
+    /** The box around what is seen of it, letters by the boxes of their lines; null for nothing. */
     public Rect inked() {
+        return around(false);
+    }
+
+    private Rect around(boolean overhang) {
         Rect all = null;
         for (Mark m : marks) {
-            Rect r = switch (m) {
-                case Mark.Fill f -> f.form().outline().bounds();
-                case Mark.Stroke s -> s.form().outline().bounds() == null ? null : s.form().outline().bounds().grow(s.style().reach());
-                case Mark.Image i -> new Rect(0, 0, i.size().x(), i.size().y());
-                case Mark.Glyphs g -> new Rect(0, 0, g.layout().box().x(), g.layout().box().y());
-            };
+            Rect r = m.reach();
+            r = r != null && overhang && m instanceof Mark.Glyphs g ? r.grow(g.text().size() / 2) : r;
             all = r == null ? all : r.union(all);
         }
+        Rect inside = null;
         for (FrameNode c : children) {
-            Rect r = c.inked();
-            all = r == null ? all : c.toParent().bounds(r).union(all);
+            Rect r = overhang ? c.reach() : c.inked();
+            inside = r == null ? inside : c.toParent.bounds(r).union(inside);
         }
-        Rect within = clip == null ? null : clip.bounds();
-        return all == null || within == null ? all : all.intersects(within) ? all.intersection(within) : null;
+        for (Outline clip : clips) {
+            Rect within = clip.bounds();
+            inside = inside == null || within == null || !inside.intersects(within) ? null : inside.intersection(within);
+        }
+        return inside == null ? all : inside.union(all);
+    }
+
+    @Override
+    public boolean equals(Object o) {
+        return this == o || o instanceof FrameNode n && Objects.equals(id, n.id) && locked == n.locked && toParent.equals(n.toParent) && opacity == n.opacity
+                && box.equals(n.box) && marks.equals(n.marks) && clips.equals(n.clips) && children.equals(n.children);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(id, toParent, opacity, marks, children);
+    }
+
+    @Override
+    public String toString() {
+        return "FrameNode[" + id + ", " + toParent + ", opacity " + opacity + ", " + marks + ", " + children + "]";
     }
 }

@@ -27,9 +27,12 @@ public final class HitTest {
                 continue;
             }
             Affine m = outer.times(n.toParent());
+            if (n.reach() == null || !m.bounds(n.reach()).grow(tolerance).contains(p)) {
+                continue;
+            }
             var here = new ArrayList<>(path);
             here.add(n.id());
-            if (n.clip() == null || m.invertible() && Inside.filled(n.clip(), m.inverse().apply(p))) {
+            if (n.clips().isEmpty() || m.invertible() && n.clips().stream().allMatch(c -> Inside.filled(c, m.inverse().apply(p)))) {
                 collect(n.children(), m, p, tolerance, here, out);
             }
             if (m.invertible() && hit(n, m.inverse().apply(p), tolerance / Math.sqrt(Math.abs(m.determinant())))) {

@@ -1,12 +1,23 @@
 package tundra.core.frame;
 
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Paint;
 
 /** One thing to paint, in the coordinates of its element's box. {@code box} is the box's size, which gradients go by. */
 public sealed interface Mark {
+    /** The box around what it paints on, the ends and corners of strokes included; null for nothing. */
+    default Rect reach() {
+        return switch (this) {
+            case Fill f -> f.form.outline().bounds();
+            case Stroke s -> s.form.outline().bounds() == null ? null : s.form.outline().bounds().grow(s.style.reach());
+            case Image i -> new Rect(0, 0, i.size.x(), i.size.y());
+            case Glyphs g -> new Rect(0, 0, g.layout.box().x(), g.layout.box().y());
+        };
+    }
+
     record Fill(Form form, Paint paint, Point box) implements Mark {}
 
     record Stroke(Form form, Paint paint, Point box, StrokeStyle style) implements Mark {}

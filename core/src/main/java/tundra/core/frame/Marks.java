@@ -5,6 +5,7 @@ import java.util.List;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
@@ -17,13 +18,26 @@ public final class Marks {
 
     private Marks() {}
 
-    /** The content with what its keys change of it: the outline of a path, the letter spacing of a text. */
+    /** The content with what its values say of it: the outline of a path, how a text is set, the size of a group. */
     public static Content resolved(Content content, Values v) {
         return switch (content) {
             case Content.Path p when v.has(Properties.OUTLINE) -> new Content.Path(v.get(Properties.OUTLINE), p.box(), p.evenOdd());
-            case Content.Text t when v.has(Properties.LETTER_SPACING) -> t.withSpacing(v.get(Properties.LETTER_SPACING));
-            default -> content;
+            case Content.Text t when v.has(Properties.LETTER_SPACING) -> t.with(v).withSpacing(v.get(Properties.LETTER_SPACING));
+            default -> content.with(v);
         };
+    }
+
+    /** What hides parts of the children of an element of given values. */
+    static List<Outline> clips(Content content, Values v) {
+        if (!(content instanceof Content.Group g)) {
+            return List.of();
+        }
+        boolean cut = v.get(Properties.OVERFLOW).equals("clipped");
+        if (!cut) {
+            return g.clip() == null ? List.of() : List.of(g.clip());
+        }
+        Outline box = Outline.rectangle(new Rect(0, 0, g.box().x(), g.box().y()), 0);
+        return g.clip() == null ? List.of(box) : List.of(g.clip(), box);
     }
 
     /** @param layout of a text; null for anything else */

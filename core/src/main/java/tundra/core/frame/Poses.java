@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
@@ -107,14 +108,28 @@ final class Poses {
 
     /** Whether a property of an element has keys on an active timeline. */
     boolean keyed(String id, Property<?> p, Moment m) {
-        var list = order(m).channels.get(id);
-        return list != null && list.stream().anyMatch(c -> c.property() == p);
+        return channel(id, p, order(m)) != null;
     }
 
-    /** Whether an element is seen at a moment, as far as the timelines say. */
-    boolean shown(String id, Moment m) {
-        Seen s = order(m).spans.get(id);
-        return s == null || s.span.contains(m.standings().get(s.standing).time());
+    /** Whether an element is seen at a moment, as far as its spans and values say. */
+    boolean shown(Element e, Moment m) {
+        Order o = order(m);
+        Seen s = o.spans.get(e.id());
+        if (s != null && !s.span.contains(m.standings().get(s.standing).time())) {
+            return false;
+        }
+        Channel<?> keyed = channel(e.id(), Properties.SHOWN, o);
+        return (keyed == null ? e.rest().get(Properties.SHOWN) : keyed.at(m)).equals("yes");
+    }
+
+    private static Channel<?> channel(String id, Property<?> p, Order o) {
+        var list = o.channels.get(id);
+        for (int i = 0; list != null && i < list.size(); i++) {
+            if (list.get(i).property() == p) {
+                return list.get(i);
+            }
+        }
+        return null;
     }
 
     /** The stretch of time that decides whether an element is seen; null when none does. */

@@ -25,6 +25,9 @@ public final class Unseen {
             }
             if (!builder.shown(step, m)) {
                 Span s = builder.span(step, m);
+                if (s == null || !builder.valueAt(step, Properties.SHOWN, m).equals("yes")) {
+                    return name + "not shown here";
+                }
                 return name + "seen only from " + seconds(s.from()) + " to " + seconds(s.to());
             }
             double opacity = builder.valueAt(step, Properties.OPACITY, m);

@@ -91,7 +91,7 @@ final class Copies implements Helper {
     }
 
     private static <T> Board changed(Board board, String id, Property<T> p, UnaryOperator<T> change) {
-        Board b = board.mapElement(id, e -> p.appliesTo().test(e.content()) ? e.with(p, p.clamped(change.apply(e.rest().get(p)))) : e);
+        Board b = board.mapElement(id, e -> p.appliesTo(e) ? e.with(p, p.clamped(change.apply(e.rest().get(p)))) : e);
         for (Timeline t : board.timelines()) {
             b = b.mapTimeline(t.id(), x -> x.mapKeys(id, p, k -> k.with(p.clamped(change.apply(k.value())))));
         }

@@ -114,6 +114,11 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
         return e == null ? null : e.rest();
     }
 
+    /** The canvas or an element by its id; null when there is none. */
+    public Owner owner(String id) {
+        return id.equals(CANVAS) ? new Canvas(canvas) : find(id);
+    }
+
     public Board withRest(String id, UnaryOperator<Values> change) {
         return id.equals(CANVAS) ? withCanvas(change.apply(canvas)) : mapElement(id, e -> e.withRest(change.apply(e.rest())));
     }

@@ -1,11 +1,22 @@
 package tundra.core.model;
 
 import java.util.List;
+import java.util.Locale;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
 /** What an element is. */
 public sealed interface Content {
+
+    /** Resting values with those that this content keeps itself, such as the size of a text. */
+    default Values kept(Values rest) {
+        return rest;
+    }
+
+    /** This content as values say of what it keeps. */
+    default Content with(Values v) {
+        return this;
+    }
 
     /** Has a fill, a stroke and a size. */
     sealed interface Shape extends Content {}
@@ -52,6 +63,20 @@ public sealed interface Content {
         /** Free of a width, with the font's own letter distances. */
         public Text(String text, String family, int weight, double size, Align align, double lineHeight) {
             this(text, family, weight, size, align, lineHeight, 0, 0);
+        }
+
+        @Override
+        public Values kept(Values rest) {
+            return rest.keeping(Properties.FONT_SIZE, size).keeping(Properties.FONT_WEIGHT, (double) weight).keeping(Properties.LINE_HEIGHT, lineHeight)
+                    .keeping(Properties.WRAP, wrap).keeping(Properties.TEXT_ALIGN, align.word());
+        }
+
+        @Override
+        public Text with(Values v) {
+            var t = new Text(text, family, v.has(Properties.FONT_WEIGHT) ? v.get(Properties.FONT_WEIGHT).intValue() : weight,
+                    v.has(Properties.FONT_SIZE) ? v.get(Properties.FONT_SIZE) : size, v.has(Properties.TEXT_ALIGN) ? Align.of(v.get(Properties.TEXT_ALIGN)) : align,
+                    v.has(Properties.LINE_HEIGHT) ? v.get(Properties.LINE_HEIGHT) : lineHeight, spacing, v.has(Properties.WRAP) ? v.get(Properties.WRAP) : wrap);
+            return t.equals(this) ? this : t;
         }
 
         public Text withFamily(String f) {
@@ -108,6 +133,16 @@ public sealed interface Content {
             children = List.copyOf(children);
         }
 
+        @Override
+        public Values kept(Values rest) {
+            return rest.keeping(Properties.SIZE, box);
+        }
+
+        @Override
+        public Group with(Values v) {
+            return v.has(Properties.SIZE) && !v.get(Properties.SIZE).equals(box) ? withBox(v.get(Properties.SIZE)) : this;
+        }
+
         public Group(List<Element> children, Point box) {
             this(children, box, null);
         }
@@ -125,7 +160,16 @@ public sealed interface Content {
 
     /** How lines of text stand to each other. */
     enum Align {
-        LEFT, CENTRE, RIGHT
+        LEFT, CENTRE, RIGHT;
+
+        /** As it is written in values and files. */
+        public String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
+
+        public static Align of(String word) {
+            return valueOf(word.toUpperCase(Locale.ROOT));
+        }
     }
 
     /** The word for it in the interface. */

@@ -3,7 +3,10 @@ package tundra.core.model;
 import java.util.List;
 
 /** Anything placed on the canvas. Immutable; the id is unique in the project, the name is for people. */
-public record Element(String id, String name, boolean locked, boolean hidden, boolean guide, Values rest, Content content) {
+public record Element(String id, String name, boolean locked, boolean hidden, boolean guide, Values rest, Content content) implements Owner {
+    public Element {
+        rest = content.kept(rest);
+    }
 
     public Element(String name, Content content, Values rest) {
         this(Ids.next(), name, false, false, rest, content);
@@ -31,7 +34,7 @@ public record Element(String id, String name, boolean locked, boolean hidden, bo
     }
 
     public Element withRest(Values v) {
-        return new Element(id, name, locked, hidden, guide, v, content);
+        return new Element(id, name, locked, hidden, guide, v, content.with(v));
     }
 
     public <T> Element with(Property<T> p, T value) {

@@ -17,11 +17,13 @@ public final class Properties {
     private static final double FAR = 1e6;
     private static final List<Property<?>> TABLE = new ArrayList<>();
 
-    private static final Predicate<Content> ANY = c -> c != null;
-    private static final Predicate<Content> PAINTED = c -> c instanceof Content.Shape;
-    private static final Predicate<Content> FILLED = c -> c instanceof Content.Shape || c instanceof Content.Text;
-    private static final Predicate<Content> SIZED = c -> c instanceof Content.Shape || c instanceof Content.Picture;
-    private static final Predicate<Content> CANVAS = c -> c == null;
+    private static final Predicate<Owner> ANY = o -> o instanceof Element;
+    private static final Predicate<Owner> PAINTED = content(Content.Shape.class);
+    private static final Predicate<Owner> TEXT = content(Content.Text.class);
+    private static final Predicate<Owner> FILLED = PAINTED.or(TEXT);
+    private static final Predicate<Owner> GROUP = content(Content.Group.class);
+    private static final Predicate<Owner> SIZED = PAINTED.or(GROUP).or(content(Content.Picture.class));
+    private static final Predicate<Owner> CANVAS = o -> o instanceof Canvas;
 
     /** Where the pivot stands in the parent. */
     public static final Property<Point> POSITION =
@@ -44,7 +46,7 @@ public final class Properties {
     public static final Property<Double> STROKE_WIDTH =
             add("strokeWidth", "Stroke width", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 1.0, PAINTED);
     public static final Property<Double> CORNER_RADIUS = add("cornerRadius", "Corner radius", ValueType.NUMBER, "px", 1, List.of("px"),
-            0, 100_000, 0.0, c -> c instanceof Content.Rectangle);
+            0, 100_000, 0.0, content(Content.Rectangle.class));
     public static final Property<Color> BACKGROUND =
             add("background", "Canvas", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.WHITE, CANVAS);
 
@@ -65,10 +67,10 @@ public final class Properties {
             add("skew", "Skew", ValueType.PAIR, "°", 1, List.of("x", "y"), -89, 89, Point.ZERO, ANY);
     /** Between letters. */
     public static final Property<Double> LETTER_SPACING = add("letterSpacing", "Letter spacing", ValueType.NUMBER, "px", 1, List.of("px"),
-            -1000, 1000, 0.0, c -> c instanceof Content.Text);
+            -1000, 1000, 0.0, TEXT);
     /** The form of a path while it changes, in the box of its content; where it has no keys the content's own outline holds. */
     public static final Property<Outline> OUTLINE = add("outline", "Outline", ValueType.OUTLINE, "", 1, List.of("px²"), -FAR, FAR,
-            new Outline(List.of()), c -> c instanceof Content.Path);
+            new Outline(List.of()), content(Content.Path.class));
     /** The position split into its two numbers, each with keys of its own; in place of the position's keys. */
     public static final Property<Double> POSITION_X =
             add("positionX", "Position x", ValueType.NUMBER, "px", 1, List.of("px"), -FAR, FAR, 0.0, ANY);
@@ -79,20 +81,40 @@ public final class Properties {
     /** The angle of the art that looks ahead on the path. */
     public static final Property<Double> FRONT =
             add("front", "Front at", ValueType.NUMBER, "°", 1, List.of("°"), -360, 360, 0.0, ANY);
+    /** Seen or not; what isn't seen catches no pointer either. */
+    public static final Property<String> SHOWN = choice("shown", "Shown", ANY, "yes", "no");
+    /** What becomes of what a group holds outside of its size. */
+    public static final Property<String> OVERFLOW = choice("overflow", "Overflow", GROUP, "shown", "clipped");
+    public static final Property<Double> FONT_SIZE =
+            add("fontSize", "Text size", ValueType.NUMBER, "px", 1, List.of("px"), 0.1, 10_000, 24.0, TEXT);
+    public static final Property<Double> FONT_WEIGHT =
+            add("fontWeight", "Weight", ValueType.STEP, "", 1, List.of(""), 100, 900, 400.0, TEXT);
+    /** A multiple of the text size. */
+    public static final Property<Double> LINE_HEIGHT =
+            add("lineHeight", "Line height", ValueType.NUMBER, "×", 1, List.of("×"), 0.1, 10, 1.2, TEXT);
+    /** The width at which lines break at spaces; 0 breaks at line ends only. */
+    public static final Property<Double> WRAP = add("wrap", "Wrap width", ValueType.NUMBER, "px", 1, List.of("px"), 0, FAR, 0.0, TEXT);
+    public static final Property<String> TEXT_ALIGN = choice("textAlign", "Alignment", TEXT, "left", "centre", "right");
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
+    /** What texts keep at rest in their content, as files do. */
+    public static final List<Property<?>> OF_TEXT = List.of(FONT_SIZE, FONT_WEIGHT, LINE_HEIGHT, WRAP, TEXT_ALIGN);
 
     public static final List<Property<?>> ALL = List.copyOf(TABLE);
     private static final Map<String, Property<?>> BY_KEY = ALL.stream().collect(Collectors.toMap(Property::key, Function.identity()));
 
     private Properties() {}
 
-    private static Property<String> choice(String key, String label, Predicate<Content> appliesTo, String... options) {
+    private static Predicate<Owner> content(Class<? extends Content> type) {
+        return o -> o instanceof Element e && type.isInstance(e.content());
+    }
+
+    private static Property<String> choice(String key, String label, Predicate<Owner> appliesTo, String... options) {
         return add(key, label, new ValueType.ChoiceType(List.of(options)), "", 1, List.of(""), 0, options.length - 1, options[0], appliesTo);
     }
 
     private static <T> Property<T> add(String key, String label, ValueType<T> type, String unit, double shown, List<String> parts,
-            double min, double max, T standard, Predicate<Content> appliesTo) {
+            double min, double max, T standard, Predicate<Owner> appliesTo) {
         var p = new Property<>(TABLE.size(), key, label, type, unit, shown, parts, min, max, standard, appliesTo);
         TABLE.add(p);
         return p;
@@ -108,8 +130,8 @@ public final class Properties {
         return KEYS_ONLY.contains(p);
     }
 
-    /** What an element of this content rests with; null content is the canvas itself. */
-    public static List<Property<?>> of(Content content) {
-        return ALL.stream().filter(p -> p.appliesTo().test(content) && !keysOnly(p)).toList();
+    /** What an owner rests with. */
+    public static List<Property<?>> of(Owner owner) {
+        return ALL.stream().filter(p -> p.appliesTo(owner) && !keysOnly(p)).toList();
     }
 }

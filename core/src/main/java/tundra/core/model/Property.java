@@ -17,9 +17,15 @@ import tundra.core.motion.Track;
  * @param parts the labels of its numbers, in the order of the value type
  * @param min the least stored number
  * @param max the greatest stored number
+ * @param owners which have it
  */
 public record Property<T>(int index, String key, String label, ValueType<T> type, String unit, double shown, List<String> parts,
-        double min, double max, T standard, Predicate<Content> appliesTo) {
+        double min, double max, T standard, Predicate<Owner> owners) {
+
+    /** Whether such an owner has it. */
+    public boolean appliesTo(Owner owner) {
+        return owners.test(owner);
+    }
 
     /** The value with every number brought into the range; not-a-number becomes the standard's. */
     public T clamped(T value) {

@@ -8,6 +8,7 @@ import tundra.core.geometry.Point;
 /** A kind of value: how it blends, and the plain numbers it is made of. */
 public sealed interface ValueType<T> {
     ValueType<Double> NUMBER = new NumberType();
+    ValueType<Double> STEP = new StepType();
     ValueType<Point> PAIR = new PairType();
     ValueType<Color> COLOR = new ColorType();
     ValueType<Paint> PAINT = new PaintType();
@@ -47,6 +48,29 @@ public sealed interface ValueType<T> {
         @Override
         public Double of(double[] p) {
             return p[0];
+        }
+
+        @Override
+        public Class<Double> type() {
+            return Double.class;
+        }
+    }
+
+    /** A whole number that can't blend; holds until the next key. */
+    record StepType() implements ValueType<Double> {
+        @Override
+        public Double lerp(Double a, Double b, double p) {
+            return p < 1 ? a : b;
+        }
+
+        @Override
+        public double[] parts(Double v) {
+            return new double[] {v};
+        }
+
+        @Override
+        public Double of(double[] p) {
+            return (double) Math.round(p[0]);
         }
 
         @Override

@@ -26,6 +26,22 @@ public final class Values {
         return new Values(next);
     }
 
+    /** With a value if it isn't there already. */
+    <T> Values keeping(Property<T> p, T value) {
+        T v = p.clamped(value);
+        return has(p) && get(p).equals(v) ? this : with(p, v);
+    }
+
+    /** With the standard value of a property. */
+    public Values without(Property<?> p) {
+        if (!has(p)) {
+            return this;
+        }
+        Object[] next = slots.clone();
+        next[p.index()] = null;
+        return new Values(next);
+    }
+
     /** These values with the first {@code n} of others laid over them; the values are clamped. */
     public Values overlay(Property<?>[] properties, Object[] values, int n) {
         Object[] next = Arrays.copyOf(slots, Math.max(slots.length, Properties.ALL.size()));

@@ -85,13 +85,13 @@ public final class SvgWriter {
             body.append("<title>").append(escape(name)).append("</title>");
         }
         n.marks().forEach(this::mark);
-        if (n.clip() != null) {
+        for (tundra.core.geometry.Outline clip : n.clips()) {
             String id = "c" + next++;
-            definitions.append("<clipPath id=\"").append(id).append("\"><path d=\"").append(n.clip().svgPath()).append("\"/></clipPath>\n");
+            definitions.append("<clipPath id=\"").append(id).append("\"><path d=\"").append(clip.svgPath()).append("\"/></clipPath>\n");
             body.append("<g clip-path=\"url(#").append(id).append(")\">");
         }
         n.children().forEach(this::node);
-        body.append(n.clip() != null ? "</g></g>\n" : "</g>\n");
+        body.append("</g>".repeat(n.clips().size())).append("</g>\n");
     }
 
     private void mark(Mark m) {

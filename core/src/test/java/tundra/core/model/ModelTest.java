@@ -48,8 +48,8 @@ class ModelTest {
                 check(p);
             }
         }
-        assertThat(Properties.of(new Content.Ellipse())).contains(Properties.FILL, Properties.SIZE).doesNotContain(Properties.CORNER_RADIUS);
-        assertThat(Properties.of(null)).containsExactly(Properties.BACKGROUND);
+        assertThat(Properties.of(new Element("Sun", new Content.Ellipse(), Values.NONE))).contains(Properties.FILL, Properties.SIZE).doesNotContain(Properties.CORNER_RADIUS);
+        assertThat(Properties.of(new Canvas(Values.NONE))).containsExactly(Properties.BACKGROUND);
     }
 
     private static <T> void check(Property<T> p) {

@@ -1,0 +1,9 @@
+package tundra.core.model;
+
+/** What holds values and can be keyed: the canvas of a board, or an element. Tracks name it by its id. */
+public sealed interface Owner permits Canvas, Element {
+    String id();
+
+    /** What its properties are when no key changes them. */
+    Values rest();
+}
