@@ -124,7 +124,7 @@ class WebViewTest extends InWindow {
             long time = Math.round(4e6 * (i + 0.317) / 40);
             run(v, "Tundra.pieces[0].timeline('Main').pause(); Tundra.pieces[0].timeline('Main').goTo(" + time / 1000.0 + ")");
             for (Element e : p.scenes().getFirst().board().elements()) {
-                String style = "getComputedStyle(document.getElementById('t-" + e.id() + "'))";
+                String style = "getComputedStyle(document.querySelector('.t-" + e.id() + "'))";
                 Values now = builder.valuesAt(e.id(), time);
                 double[] translate = numbers(run(v, style + ".translate"), 0, 0), origin = numbers(run(v, style + ".transformOrigin"), 0, 0);
                 Point at = now.get(Properties.POSITION);
@@ -135,13 +135,13 @@ class WebViewTest extends InWindow {
                 assertThat(Double.parseDouble(run(v, style + ".opacity"))).as(what + " opacity").isCloseTo(now.get(Properties.OPACITY), within(1e-5));
             }
             Affine skew = Affine.skew(builder.valueAt("skewed", Properties.SKEW, time));
-            double[] m = numbers(run(v, "getComputedStyle(document.getElementById('t-skewed')).transform").replace("matrix", ""), 1, 0, 0, 1);
+            double[] m = numbers(run(v, "getComputedStyle(document.querySelector('.t-skewed')).transform").replace("matrix", ""), 1, 0, 0, 1);
             assertThat(m).as("skew at " + time).containsExactly(new double[] {skew.a(), skew.b(), skew.c(), skew.d()}, within(1e-4));
             Outline o = builder.valueAt("morph", Properties.OUTLINE, time);
-            double[] d = numbers(run(v, "document.getElementById('t-morph-s').getAttribute('d')"), 0, 0, 0, 0);
+            double[] d = numbers(run(v, "document.querySelector('.t-morph-s').getAttribute('d')"), 0, 0, 0, 0);
             assertThat(d[0]).as("morph at " + time).isCloseTo(o.contours().getFirst().nodes().getFirst().at().x(), within(0.02));
             var blend = (Gradient) builder.valueAt("blend", Properties.FILL, time);
-            String offset = run(v, "document.querySelectorAll('#t-blend stop[id]')[0].getAttribute('offset')");
+            String offset = run(v, "document.querySelectorAll('.t-blend stop[class]')[0].getAttribute('offset')");
             assertThat(Double.parseDouble(offset)).as("stop at " + time).isCloseTo(blend.stops().getFirst().at(), within(1e-4));
         }
     }

@@ -128,7 +128,7 @@ class WholeWayTest {
         try {
             driver.get(page.toUri().toString());
             Thread.sleep(400);
-            var box = driver.findElement(By.id("t-" + id));
+            var box = driver.findElement(By.className("t-" + id));
             int before = box.getRect().x;
             // what was never started doesn't apply: it stands where it was drawn
             assertThat(before).isEqualTo(driver.findElement(By.className("t-scene")).getRect().x + 60);

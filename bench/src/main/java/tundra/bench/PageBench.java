@@ -58,14 +58,14 @@ final class PageBench implements AutoCloseable {
                 for (const t of data.scenes[0].timelines) {
                   for (const { of, property, keys } of t.tracks) {
                     if (property[0] === "!") {
-                      const style = document.getElementById(of).style, name = property.slice(1);
+                      const style = document.querySelector("." + of).style, name = property.slice(1);
                       const round = () => keys.forEach(([offset, value]) => setTimeout(() => style[name] = value, offset * t.duration));
                       style[name] = keys[0][1];
                       if (t.starts) round();
                       if (t.starts && t.loop) setInterval(round, t.duration);
                       continue;
                     }
-                    const a = document.getElementById(of).animate(
+                    const a = document.querySelector("." + of).animate(
                       keys.map(([offset, value, easing]) => ({ offset, [property]: value, easing: easing || "linear" })),
                       { duration: t.duration, fill: "both", iterations: t.loop ? Infinity : 1 });
                     if (!t.starts) a.pause();

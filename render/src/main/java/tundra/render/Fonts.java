@@ -141,9 +141,9 @@ public final class Fonts implements TextMeasurer, FontSource {
         });
     }
 
-    /** A Skia font that lays out and paints as Chromium's geometric precision does. The caller closes it. */
+    /** A Skia font that lays out and paints as Chromium's geometric precision does, which has sizes in steps of a hundredth. The caller closes it. */
     Font font(String family, int weight, double size) {
-        return new Font(typeface(face(family, weight)), (float) size)
+        return new Font(typeface(face(family, weight)), (float) (Math.floor(size * 100 + 1e-6) / 100))
                 .setEdging(FontEdging.ANTI_ALIAS).setHinting(FontHinting.NONE).setSubpixel(true).setMetricsLinear(true);
     }
 

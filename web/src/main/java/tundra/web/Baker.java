@@ -3,13 +3,17 @@ package tundra.web;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleFunction;
-import tundra.core.geometry.Numbers;
+import java.util.function.Predicate;
+import tundra.core.motion.Track;
 
 /** Cuts a motion that CSS cannot express into straight pieces, as few as keep within a tolerance. */
 final class Baker {
     /** In px; half of what may be seen by the parity tests, the other half is for the browser's own rounding. */
     static final double TOLERANCE = 0.008;
+    /** What CSS cannot blend is set this often, in µs: 120 times a second. */
+    static final double FRAME = 1e6 / 120;
     private static final int DEPTH = 14;
+    private static final int LOOKS = 400;
 
     private Baker() {}
 
@@ -80,7 +84,14 @@ final class Baker {
         return d;
     }
 
-    static String px(double v) {
-        return Numbers.plain(v, 4) + "px";
+    /** Whether the values of a track are ever out of bounds on their way from key to key. */
+    static <T> boolean leaves(Track<?> track, DoubleFunction<T> at, Predicate<T> out) {
+        double first = track.keys().getFirst().time(), last = track.keys().getLast().time();
+        for (int i = 0, n = LOOKS * (track.keys().size() - 1); i <= n; i++) {
+            if (out.test(at.apply(first + (last - first) * i / Math.max(1, n)))) {
+                return true;
+            }
+        }
+        return false;
     }
 }

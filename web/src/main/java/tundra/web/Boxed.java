@@ -1,14 +1,34 @@
 package tundra.web;
 
 import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
 
 /**
- * How an element is marked up: an outer HTML box that moves, for some an inner one that its pivot shifts, and the shape in it.
+ * The names of the parts that an element has on the page: an HTML box that moves; for some one around it that spans of time hide, and one
+ * inside that the pivot shifts; and the shape.
  *
- * @param outer the id that place, rotation, scale and opacity go to
- * @param inner the id of the inner box; null when the outer one is the box itself
- * @param shape the id of what is painted; null for a group
+ * @param outer the box that place, rotation, scale and opacity go to
+ * @param inner the inner box; null when the outer one is the box itself
+ * @param span the box around; null where spans hide the outer one, since nothing else does
+ * @param shape what is painted; null for a group
  * @param shift what to take off the position, in px; zero when an inner box does it
  * @param size at rest, in px
  */
-record Boxed(String outer, String inner, String shape, Point shift, Point size) {}
+record Boxed(String outer, String inner, String span, String shape, Point shift, Point size) {
+    static Boxed of(Board board, Element e, Point size) {
+        String name = PageId.of(e.id());
+        boolean split = Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Tracks.keyed(board, e.id(), p)));
+        boolean spans = board.timelines().stream().anyMatch(t -> t.shown().containsKey(e.id()))
+                && (Tracks.keyed(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no"));
+        return new Boxed(name, split ? name + "-b" : null, spans ? name + "-v" : null, e.content() instanceof Content.Parent ? null : name + "-s",
+                split ? Point.ZERO : e.rest().get(Properties.PIVOT).times(size), size);
+    }
+
+    /** The box of its width and height. */
+    String box() {
+        return inner == null ? outer : inner;
+    }
+}

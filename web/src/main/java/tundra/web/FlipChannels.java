@@ -14,18 +14,18 @@ final class FlipChannels {
     private FlipChannels() {}
 
     static List<PageTrack> of(Board board, Timeline timeline, Markup markup) {
-        var out = new ArrayList<PageTrack>();
+        var out = new Tracks(timeline, null);
         if (timeline == board.main()) {
             Tree.each(board.elements(), e -> {
-                if (e.content() instanceof Flipbook f && markup.boxes().containsKey(e.id())) {
+                if (e.content() instanceof Flipbook f && markup.of(e.id()) != null) {
                     flipbook(out, timeline, e, f, markup.flips().get(e.id()));
                 }
             });
         }
-        return out;
+        return out.all();
     }
 
-    private static void flipbook(List<PageTrack> out, Timeline timeline, Element e, Flipbook f, FlipSheet sheet) {
+    private static void flipbook(Tracks out, Timeline timeline, Element e, Flipbook f, FlipSheet sheet) {
         List<Change> changes = changes(timeline, f);
         if (sheet == null) {
             for (int i = 0; i < f.drawings().size(); i++) {
@@ -37,7 +37,7 @@ final class FlipChannels {
             return;
         }
         int first = Math.max(0, f.indexAt(0));
-        track(out, timeline, FlipSheet.target(e), "translate", changes, now -> Channels.pair(sheet.shift(now < 0 ? first : now), 4, "px"));
+        track(out, timeline, FlipSheet.target(e), "translate", changes, now -> CssText.pair(sheet.shift(now < 0 ? first : now), 4, "px"));
         track(out, timeline, FlipSheet.target(e) + "-w", "opacity", changes, now -> now < 0 ? "0" : "1");
     }
 
@@ -86,7 +86,7 @@ final class FlipChannels {
     }
 
     /** Steps; the same value all the time is no track but for the first, which the markup has. */
-    private static void track(List<PageTrack> out, Timeline timeline, String target, String property, List<Change> changes, IntFunction<String> value) {
+    private static void track(Tracks out, Timeline timeline, String target, String property, List<Change> changes, IntFunction<String> value) {
         var keys = new ArrayList<PageTrack.PageKey>();
         double d = timeline.duration();
         for (Change c : changes) {
@@ -97,7 +97,7 @@ final class FlipChannels {
             }
         }
         if (keys.size() > 1) {
-            out.add(new PageTrack(target, property, Channels.closed(keys)));
+            out.add(target, property, keys);
         }
     }
 }

@@ -14,7 +14,7 @@ import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
-import tundra.core.model.Values;
+import tundra.core.model.Property;
 
 /**
  * A flipbook whose drawings are one picture each, all of one size in one place: one sheet behind a window, moved by whole cells.
@@ -26,6 +26,8 @@ import tundra.core.model.Values;
 record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGrid grid, Point at, Point size) {
     /** Sheets no larger than every device can show. */
     private static final int MOST = 4096;
+    /** What of a picture the sheet goes by, whatever it is. */
+    private static final List<Property<?>> LYING = List.of(Properties.POSITION, Properties.SIZE, Properties.PIVOT);
 
     /** Null when the drawings are anything else. */
     static FlipSheet of(Board board, Element e, Flipbook f, Map<String, Asset> shelf, Set<String> reactive) {
@@ -67,10 +69,8 @@ record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGr
 
     /** Stands upright in its own size, is seen as it is, and nothing moves or taps it. */
     private static boolean plain(Board board, Element e, Set<String> reactive) {
-        Values v = e.rest();
-        return !e.hidden() && !e.guide() && !reactive.contains(e.id()) && v.get(Properties.ROTATION) == 0 && v.get(Properties.OPACITY) == 1
-                && v.get(Properties.SCALE).equals(new Point(1, 1)) && v.get(Properties.SKEW).equals(Point.ZERO)
-                && !(e.content() instanceof Content.Group g && g.clip() != null)
+        return !e.hidden() && !e.guide() && !reactive.contains(e.id()) && !(e.content() instanceof Content.Group g && g.clip() != null)
+                && Properties.of(e).stream().allMatch(p -> LYING.contains(p) || e.rest().get(p).equals(p.standard()))
                 && board.timelines().stream().allMatch(t -> t.tracksOf(e.id()).isEmpty() && !t.shown().containsKey(e.id()));
     }
 
@@ -85,17 +85,20 @@ record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGr
         return new Point(-(1 + c * (w + 2.0)) * size.x() / w, -(1 + r * (h + 2.0)) * size.y() / h);
     }
 
-    String markup(Element e) {
+    String markup(Element e, StyleSheet css) {
         int w = pictures.getFirst().width(), h = pictures.getFirst().height();
         double kx = size.x() / w, ky = size.y() / h;
         int first = Math.max(0, ((Flipbook) e.content()).indexAt(0));
-        return "<div id=\"" + target(e) + "-w\" style=\"overflow:hidden;left:" + px(at.x()) + ";top:" + px(at.y()) + ";width:" + px(size.x()) + ";height:" + px(size.y())
-                + "\"><div id=\"" + target(e) + "\" style=\"translate:" + Channels.pair(shift(first), 4, "px") + "\"><img src=\"" + path + "\" alt=\"" + Markup.escape(e.name())
-                + "\" draggable=\"false\" style=\"width:" + px(grid.columns() * (w + 2) * kx) + ";height:" + px(grid.rows() * (h + 2) * ky)
-                + "\"></div></div>";
-    }
-
-    private static String px(double v) {
-        return Numbers.plain(v, 4) + "px";
+        String window = target(e) + "-w", picture = target(e) + "-p";
+        css.put(window, "overflow", "hidden");
+        css.put(window, "left", CssText.px(at.x()));
+        css.put(window, "top", CssText.px(at.y()));
+        css.put(window, "width", CssText.px(size.x()));
+        css.put(window, "height", CssText.px(size.y()));
+        css.put(target(e), "translate", CssText.pair(shift(first), 4, "px"));
+        css.put(picture, "width", CssText.px(grid.columns() * (w + 2) * kx));
+        css.put(picture, "height", CssText.px(grid.rows() * (h + 2) * ky));
+        return "<div class=\"" + window + "\"><div class=\"" + target(e) + "\"><img class=\"" + picture + "\" src=\"" + path + "\" alt=\"" + Markup.escape(e.name())
+                + "\" draggable=\"false\"></div></div>";
     }
 }

@@ -7,7 +7,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import tundra.core.frame.Form;
 import tundra.core.frame.Marks;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
@@ -19,19 +18,25 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Scene;
-import tundra.core.model.Events;
-import tundra.core.model.Values;
 
-/** The HTML of a scene: each element a box of its own with its resting values, so that it can move off the main thread. */
+/**
+ * The HTML of a piece's scenes: each element a box of its own, so that it can move off the main thread. Parts are found by the first of
+ * their classes, which is their name within the board; how they look at rest stands in the style sheet.
+ */
 final class Markup {
     private final Project project;
     private final TextMeasurer measure;
     private final StringBuilder out = new StringBuilder();
-    private final Map<String, Boxed> boxes = new HashMap<>();
+    private final StyleSheet css = new StyleSheet();
+    private final Map<String, PageElement> elements = new HashMap<>();
     private final Set<Face> faces = new LinkedHashSet<>();
     private final Set<String> pictures = new LinkedHashSet<>();
     private final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
@@ -49,8 +54,13 @@ final class Markup {
         return out.toString();
     }
 
-    Map<String, Boxed> boxes() {
-        return boxes;
+    StyleSheet css() {
+        return css;
+    }
+
+    /** What is published of an element; null for nothing. */
+    PageElement of(String id) {
+        return elements.get(id);
     }
 
     Set<Face> faces() {
@@ -98,77 +108,54 @@ final class Markup {
         return b.toString();
     }
 
+    /** @param first whether it is there from the beginning; what the others hold is made when they are shown */
     void scene(Scene s, boolean first) {
         Board b = s.board();
+        String name = sceneTarget(s);
+        css.put(name, "width", CssText.px(b.size().x()));
+        css.put(name, "height", CssText.px(b.size().y()));
+        Channels.rest(b, name, css);
+        out.append("<section class=\"").append(name).append(" t-scene\" aria-label=\"").append(escape(s.name())).append('"').append(first ? ">\n" : " hidden>\n<template>\n");
+        board(b);
+        out.append(first ? "</section>\n" : "</template>\n</section>\n");
+    }
+
+    private void board(Board b) {
         var reactive = new HashSet<String>();
         b.reactions().forEach(r -> {
             if (r.when().kind() == Events.TAPPED) {
                 reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
         });
-        out.append("<section id=\"").append(sceneTarget(s)).append("\" class=\"t-scene\" aria-label=\"").append(escape(s.name()))
-                .append("\" style=\"width:").append(px(b.size().x())).append(";height:").append(px(b.size().y()))
-                .append(";background-color:").append(b.canvas().get(Properties.BACKGROUND).hex()).append('"')
-                .append(first ? "" : " hidden").append(">\n");
         b.elements().forEach(e -> element(b, e, reactive));
-        out.append("</section>\n");
     }
 
     private void element(Board board, Element e, Set<String> reactive) {
         if (e.hidden() || e.guide()) {
             return;
         }
-        Values v = e.rest();
-        String id = PageId.of(e.id());
-        Point box = box(e);
-        Point pivot = v.get(Properties.PIVOT).times(box);
-        boolean split = Channels.keyed(board, e.id(), Properties.SIZE) || Channels.keyed(board, e.id(), Properties.PIVOT)
-                || Channels.keyed(board, e.id(), Properties.LETTER_SPACING);
-        Point shift = split ? Point.ZERO : pivot;
-        boolean group = e.content() instanceof Content.Parent;
-        boxes.put(e.id(), new Boxed(id, split ? id + "-b" : null, group ? null : id + "-s", shift, box));
-        out.append("<div id=\"").append(id).append('"');
+        Boxed box = Boxed.of(board, e, box(e));
+        var page = new PageElement(board, e, box, measure);
+        elements.put(e.id(), page);
+        Channels.rest(page, css);
+        if (box.span() != null) {
+            out.append("<div class=\"").append(box.span()).append("\">");
+        }
+        out.append("<div class=\"").append(box.outer());
         if (reactive.contains(e.id())) {
-            out.append(" class=\"t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.name())).append('"');
+            out.append(" t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.name()));
         }
-        out.append(" style=\"");
-        if (!split) {
-            size(box);
-            out.append("transform-origin:").append(Channels.pair(pivot, 4, "px")).append(';');
+        out.append(box.inner() == null ? "\">" : "\"><div class=\"" + box.inner() + "\">");
+        if (e.content() instanceof Content.Group g && g.clip() != null) {
+            css.put(box.box(), "clip-path", "path('" + g.clip().svgPath() + "')");
         }
-        out.append("translate:").append(Channels.pair(v.get(Properties.POSITION).minus(shift), 4, "px"));
-        if (v.get(Properties.ROTATION) != 0) {
-            out.append(";rotate:").append(Numbers.plain(v.get(Properties.ROTATION), 5)).append("deg");
-        }
-        if (!v.get(Properties.SCALE).equals(new Point(1, 1))) {
-            out.append(";scale:").append(Channels.pair(v.get(Properties.SCALE), 6, ""));
-        }
-        if (!v.get(Properties.SKEW).equals(Point.ZERO)) {
-            out.append(";transform:").append(Channels.skew(v.get(Properties.SKEW)));
-        }
-        if (v.get(Properties.OPACITY) != 1) {
-            out.append(";opacity:").append(Numbers.plain(v.get(Properties.OPACITY), 6));
-        }
-        if (!split && e.content() instanceof Content.Group g && g.clip() != null) {
-            clip(g);
-        }
-        out.append("\">");
-        if (split) {
-            out.append("<div id=\"").append(id).append("-b\" style=\"");
-            size(box);
-            out.append("translate:").append(Channels.pair(v.get(Properties.PIVOT).times(-100), 5, "%"));
-            if (e.content() instanceof Content.Group g && g.clip() != null) {
-                clip(g);
-            }
-            out.append("\">");
-        }
-        content(board, e, id + "-s", box);
+        content(page);
         if (e.content() instanceof Flipbook f) {
             flipbook(board, e, f, reactive);
         } else {
             e.children().forEach(c -> element(board, c, reactive));
         }
-        out.append(split ? "</div></div>\n" : "</div>\n");
+        out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1))).append('\n');
     }
 
     /** All drawings lie on top of each other, each in a box that is seen at its frames; or side by side on one picture. */
@@ -177,14 +164,18 @@ final class Markup {
         if (sheet != null) {
             sheets.put(sheet.path(), sheet);
             flips.put(e.id(), sheet);
-            out.append(sheet.markup(e));
+            out.append(sheet.markup(e, css));
             return;
         }
         int first = f.indexAt(0);
         for (int i = 0; i < f.drawings().size(); i++) {
             Element art = f.drawings().get(i).art();
             if (!art.hidden()) {
-                out.append("<div id=\"").append(drawingTarget(art)).append('"').append(i == first ? ">" : " style=\"opacity:0\">");
+                String name = drawingTarget(art);
+                if (i != first) {
+                    css.put(name, "opacity", "0");
+                }
+                out.append("<div class=\"").append(name).append("\">");
                 element(board, art, reactive);
                 out.append("</div>\n");
             }
@@ -204,102 +195,69 @@ final class Markup {
         };
     }
 
-    private void size(Point box) {
-        out.append("width:").append(px(box.x())).append(";height:").append(px(box.y())).append(';');
-    }
-
-    private void content(Board board, Element e, String id, Point box) {
+    private void content(PageElement e) {
         switch (e.content()) {
             case Content.Parent g -> { }
-            case Content.Picture p -> picture(e, p, id, box);
+            case Content.Picture p -> picture(e, p);
             case Content.Text t -> {
-                out.append("<svg class=\"t-p\">").append(PaintText.definitions(board, e, box));
-                text(e, t, id);
+                out.append("<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
+                text(e);
                 out.append("</svg>");
             }
             case Content.Shape s -> {
-                out.append("<svg class=\"t-p\" aria-hidden=\"true\">").append(PaintText.definitions(board, e, box)).append('<');
-                shape(e, s, id, box);
-                paint(board, e, s, id);
+                out.append("<svg class=\"t-p\" aria-hidden=\"true\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
+                shape(e, s);
                 out.append("</svg>");
             }
         }
     }
 
-    private void clip(Content.Group g) {
-        out.append(";clip-path:path('").append(g.clip().svgPath()).append("')");
-    }
-
-    private void shape(Element e, Content.Shape s, String id, Point box) {
+    private void shape(PageElement e, Content.Shape s) {
+        String name = e.box().shape();
+        boolean split = StrokeText.split(e.board(), e.element());
+        String paints = gradient(e, Properties.FILL) + (split ? "" : gradient(e, Properties.STROKE));
         switch (s) {
-            case Content.Rectangle r -> {
-                double q = Math.min(e.rest().get(Properties.CORNER_RADIUS), Math.min(box.x(), box.y()) / 2);
-                out.append("rect id=\"").append(id).append("\" style=\"width:").append(side(box.x())).append(";height:").append(side(box.y()));
-                if (q > 0) {
-                    out.append(";rx:").append(px(q)).append(";ry:").append(px(q));
-                }
-                out.append(';');
+            case Content.Rectangle r -> out.append("<rect class=\"").append(name).append('"').append(paints).append("/>");
+            case Content.Ellipse x -> out.append("<ellipse class=\"").append(name).append('"').append(paints).append("/>");
+            default -> out.append("<path class=\"").append(name).append("\" d=\"").append(FormChannel.data(s, e.box().size())).append('"').append(paints).append("/>");
+        }
+        if (split) {
+            List<Contour> contours = Marks.form(s, e.element().rest()).outline().contours();
+            List<String> names = e.strokes();
+            for (int i = 0; i < names.size(); i++) {
+                var one = new Outline(i < contours.size() ? List.of(contours.get(i)) : List.of());
+                css.put(names.get(i), "fill", "none");
+                out.append("<path class=\"").append(names.get(i)).append("\" d=\"").append(one.svgPath()).append('"').append(gradient(e, Properties.STROKE)).append("/>");
             }
-            case Content.Ellipse x -> out.append("ellipse id=\"").append(id).append("\" style=\"cx:").append(px(box.x() / 2))
-                    .append(";cy:").append(px(box.y() / 2)).append(";rx:").append(side(box.x() / 2)).append(";ry:").append(side(box.y() / 2)).append(';');
-            case Content.Polygon p -> out.append("path id=\"").append(id).append("\" d=\"")
-                    .append(Outline.star(box, p.points(), p.inner()).svgPath()).append("\" style=\"");
-            case Content.Path p -> out.append("path id=\"").append(id).append("\" d=\"").append(Channels.stretched(p, box)).append("\" style=\"").append(p.evenOdd() ? "fill-rule:evenodd;" : "");
         }
     }
 
-    private void paint(Board board, Element e, Content.Shape s, String id) {
-        Values v = e.rest();
-        out.append("fill:").append(PaintText.css(e, Properties.FILL, v.get(Properties.FILL)));
-        Form form = Marks.form(s, v);
-        if (!StrokeText.split(board, e)) {
-            stroke(e, form);
-            out.append("\"/>");
-            return;
-        }
-        out.append("\"/>");
-        List<Contour> contours = form.outline().contours();
-        for (int i = 0; i < StrokeText.contours(board, e); i++) {
-            var one = new Outline(i < contours.size() ? List.of(contours.get(i)) : List.of());
-            out.append("<path id=\"").append(id).append('-').append(i).append("\" d=\"").append(one.svgPath()).append("\" style=\"fill:none");
-            stroke(e, new Form.Curve(one));
-            out.append("\"/>");
-        }
+    /** A gradient that rests, as an attribute; nothing for a colour. */
+    private static String gradient(PageElement e, Property<Paint> p) {
+        return e.rest(p) instanceof Gradient ? " " + p.key() + "=\"" + PaintText.css(e.element(), p, e.rest(p)) + "\"" : "";
     }
 
-    private void stroke(Element e, Form form) {
-        out.append(";stroke:").append(PaintText.css(e, Properties.STROKE, e.rest().get(Properties.STROKE)))
-                .append(StrokeText.css(StrokeText.hiddenOr(form, e.rest())));
-    }
-
-    private void text(Element e, Content.Text unspaced, String id) {
-        var t = (Content.Text) Marks.resolved(unspaced, e.rest());
-        faces.add(new Face(t.family(), t.weight()));
-        out.append("<text id=\"").append(id).append("\" style=\"font:").append(t.weight()).append(' ').append(px(t.size()))
-                .append(" '").append(PageCompiler.family(t.family(), t.weight())).append("';fill:")
-                .append(PaintText.css(e, Properties.FILL, e.rest().get(Properties.FILL)))
-                .append(t.spacing() == 0 ? "" : ";letter-spacing:" + px(t.spacing()) + ";font-feature-settings:" + escape(TextChannels.APART)).append("\">");
+    private void text(PageElement e) {
+        var t = TextChannel.rest(e);
+        TextChannel.weights(e).forEach(w -> faces.add(new Face(t.family(), w)));
+        String name = e.box().shape();
+        out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL)).append('>');
+        List<TextLayout.Line> lines = TextLayout.of(t, measure).lines();
         int n = 0;
-        for (var line : TextLayout.of(t, measure).lines()) {
-            out.append("<tspan id=\"").append(id).append('-').append(n++).append("\" x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
+        for (var line : lines) {
+            out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
                     .append("\">").append(escape(line.text())).append("</tspan>");
+        }
+        for (int most = TextChannel.lines(e); n < most; n++) {
+            out.append("<tspan class=\"").append(name).append('-').append(n).append("\"></tspan>");
         }
         out.append("</text>");
     }
 
-    private void picture(Element e, Content.Picture p, String id, Point box) {
+    private void picture(PageElement e, Content.Picture p) {
         Asset a = project.assets().get(p.asset());
         pictures.add(p.asset());
-        out.append("<img id=\"").append(id).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(escape(e.name()))
-                .append("\" draggable=\"false\" style=\"width:").append(px(box.x())).append(";height:").append(px(box.y())).append("\">");
-    }
-
-    /** Of a shape: one without any width isn't painted by browsers, and its stroke is a line. */
-    private static String side(double v) {
-        return px(Math.max(Marks.THIN, v));
-    }
-
-    private static String px(double v) {
-        return Numbers.plain(v, 4) + "px";
+        out.append("<img class=\"").append(e.box().shape()).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(escape(e.element().name()))
+                .append("\" draggable=\"false\">");
     }
 }

@@ -12,7 +12,13 @@ import tundra.core.model.Property;
  * the player makes the value of what they hold now. The mixes themselves are the player's {@code MIXES}.
  */
 final class Mixes {
-    private final Map<String, List<Object>> rests = new LinkedHashMap<>();
+    private final Map<String, Mix> all = new LinkedHashMap<>();
+
+    /**
+     * @param rest what its parts are while no timeline has a say: numbers, texts, or null for what is only there as keys
+     * @param data what it is made with besides; null for nothing
+     */
+    record Mix(List<Object> rest, Object data) {}
 
     /** Whether some timelines key other ones of these properties than others do, so that none of them knows the whole value. */
     static boolean apart(Board board, String id, Property<?>... of) {
@@ -20,9 +26,12 @@ final class Mixes {
                 .filter(keyed -> !keyed.isEmpty()).distinct().count() > 1;
     }
 
-    /** What a mix is made of while no timeline has a say: numbers, a text, or null for what is only there as keys. */
     void rest(String target, String mix, Object... parts) {
-        rests.put(target + " " + mix, Arrays.asList(parts));
+        with(target, mix, null, parts);
+    }
+
+    void with(String target, String mix, Object data, Object... parts) {
+        all.put(target + " " + mix, new Mix(Arrays.asList(parts), data));
     }
 
     /** The property of a track that moves a part. */
@@ -31,7 +40,7 @@ final class Mixes {
     }
 
     /** By target and mix. */
-    Map<String, List<Object>> rests() {
-        return rests;
+    Map<String, Mix> all() {
+        return all;
     }
 }

@@ -46,9 +46,8 @@ public final class PageCompiler {
             markup.scene(s, s == project.scenes().getFirst());
         }
         var files = new LinkedHashMap<String, byte[]>();
-        var styles = new InlineStyles(markup.html());
-        files.put("index.html", utf8(html(project, styles.html(), extraScript)));
-        files.put("piece.css", utf8(css(markup) + styles.css()));
+        files.put("index.html", utf8(html(project, markup.html(), extraScript)));
+        files.put("piece.css", utf8(css(markup) + markup.css().css(scope(project))));
         files.put("tundra-player.js", player());
         files.put("piece.js", utf8("Tundra.start(" + data(project, markup) + ");\n"));
         for (String hash : markup.pictures()) {
@@ -68,6 +67,11 @@ public final class PageCompiler {
             }
         }
         return new Page(files);
+    }
+
+    /** The class of a piece, by which its own names are told from those of others on the same page. */
+    private static String scope(Project p) {
+        return "tundra-" + PageId.of(p.id());
     }
 
     private static String soundPath(Asset a) {
@@ -108,7 +112,7 @@ public final class PageCompiler {
         var s = new StringBuilder("<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n");
         int width = (int) Math.ceil(p.scenes().getFirst().board().size().x());
         s.append("<meta name=\"viewport\" content=\"width=").append(width).append("\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
-                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n</head>\n<body>\n<main>\n");
+                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n</head>\n<body>\n<main class=\"tundra ").append(scope(p)).append("\">\n");
         s.append(main).append("</main>\n");
         if (extraScript != null) {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");
@@ -124,7 +128,8 @@ public final class PageCompiler {
         }
         return s.append("""
                 body{margin:0}
-                .t-scene{position:relative;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
+                .tundra{display:grid}
+                .t-scene{grid-area:1/1;position:relative;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
                 .t-scene div{position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
                 .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}
@@ -140,19 +145,19 @@ public final class PageCompiler {
         ObjectNode root = JSON.createObjectNode();
         ArrayNode scenes = root.putArray("scenes");
         for (Scene s : p.scenes()) {
-            ObjectNode o = scenes.addObject().put("id", Markup.sceneTarget(s)).put("name", s.name());
+            ObjectNode o = scenes.addObject().put("of", Markup.sceneTarget(s)).put("name", s.name());
             ArrayNode timelines = o.putArray("timelines");
             var mixes = new Mixes();
             for (Timeline t : s.board().timelines()) {
                 timeline(timelines.addObject(), p, s, t, markup, mixes);
             }
-            if (!mixes.rests().isEmpty()) {
-                o.set("mixes", JSON.valueToTree(mixes.rests()));
+            if (!mixes.all().isEmpty()) {
+                o.set("mixes", JSON.valueToTree(mixes.all()));
             }
             ArrayNode reactions = o.putArray("reactions");
             for (Reaction r : s.board().reactions()) {
                 // a reaction to what isn't published, such as something hidden, never happens
-                if (r.when().slots().map(Slot.Type.ELEMENT, id -> markup.boxes().containsKey(id) ? id : null) != null) {
+                if (r.when().slots().map(Slot.Type.ELEMENT, id -> markup.of((String) id) == null ? null : id) != null) {
                     reaction(reactions.addObject(), r);
                 }
             }
@@ -185,7 +190,7 @@ public final class PageCompiler {
             t.sounds().forEach(x -> sound(sounds.addObject(), p.assets().get(x.asset()), x, t));
         }
         ArrayNode tracks = o.putArray("tracks");
-        var all = new ArrayList<>(Channels.of(s.board(), t, Markup.sceneTarget(s), markup.boxes()::get, measure, mixes));
+        var all = new ArrayList<>(Channels.keys(t, Markup.sceneTarget(s), markup::of, mixes));
         all.addAll(FlipChannels.of(s.board(), t, markup));
         for (PageTrack track : all) {
             ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");

@@ -5,7 +5,7 @@ import java.util.List;
 /**
  * The keys of one CSS property of one published element.
  *
- * @param target the id of the HTML or SVG element
+ * @param target the name of a part of the page
  * @param property in the camel case of Web Animations; an attribute that the player sets itself begins with @, what only jumps
  *     from value to value and is switched by the player with !
  */

@@ -20,9 +20,13 @@ final class StrokeText {
 
     /** Whether each contour has a stroke element of its own: when contours of different lengths are revealed. */
     static boolean split(Board board, Element e) {
+        return partly(board, e) && e.content() instanceof Content.Path && contours(board, e) > 1;
+    }
+
+    /** Whether a stroke is ever revealed in parts. */
+    static boolean partly(Board board, Element e) {
         Point reveal = e.rest().get(Properties.REVEAL);
-        boolean partly = reveal.x() > 0 || reveal.y() < 1 || Channels.keyed(board, e.id(), Properties.REVEAL);
-        return partly && e.content() instanceof Content.Path && contours(board, e) > 1;
+        return reveal.x() > 0 || reveal.y() < 1 || Tracks.keyed(board, e.id(), Properties.REVEAL);
     }
 
     /** How many contours are stroked apart at most: the form that rests may have fewer than one that it changes into. */
@@ -39,7 +43,7 @@ final class StrokeText {
 
     /** The pattern as {@code stroke-dasharray}. */
     static String dashes(StrokeStyle s) {
-        return s.pattern().isEmpty() ? "none" : s.pattern().stream().map(Baker::px).collect(Collectors.joining(" "));
+        return s.pattern().isEmpty() ? "none" : s.pattern().stream().map(CssText::px).collect(Collectors.joining(" "));
     }
 
     /** The style of a form of one contour; where nothing of it is revealed, a pattern whose only dash lies past its end. */
@@ -51,23 +55,5 @@ final class StrokeText {
         StrokeStyle all = StrokeStyle.runs(form, v.with(Properties.REVEAL, new Point(0, 1)).with(Properties.DASH, 0.0)).getFirst().style();
         double length = form.outline().segments().stream().mapToDouble(s -> s.length(0, 1)).sum();
         return new StrokeStyle(all.width(), all.ends(), all.joins(), List.of(0.0, 3 * length + 3), -2 * length - 2);
-    }
-
-    /** All of the style but the paint. */
-    static String css(StrokeStyle s) {
-        var out = new StringBuilder(";stroke-width:").append(Baker.px(s.width()));
-        if (!s.ends().equals("butt")) {
-            out.append(";stroke-linecap:").append(s.ends());
-        }
-        if (!s.joins().equals("miter")) {
-            out.append(";stroke-linejoin:").append(s.joins());
-        }
-        if (!s.pattern().isEmpty()) {
-            out.append(";stroke-dasharray:").append(dashes(s));
-            if (s.offset() != 0) {
-                out.append(";stroke-dashoffset:").append(Baker.px(s.offset()));
-            }
-        }
-        return out.toString();
     }
 }

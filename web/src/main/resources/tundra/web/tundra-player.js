@@ -3,7 +3,6 @@ const Tundra = (() => {
   "use strict";
   const quiet = matchMedia("(prefers-reduced-motion: reduce)");
   const pieces = [];
-  const byId = (id) => document.getElementById(id);
   const tell = (text, reaction = "") => dispatchEvent(new CustomEvent("tundra", { detail: { text, reaction } }));
 
   // The numbers of two texts of the same form, to be mixed.
@@ -184,6 +183,33 @@ const Tundra = (() => {
       let i = 0;
       return { d: d.replace(NUMBER, (x) => n(x * (i++ % 2 ? ky : kx))) };
     },
+    // how a text is set: its lines are placed as their measures say
+    text: ([size, weight, lead, wrap, align, spacing], el, { faces, ways, gradients }, { box, lines, mixed }, set) => {
+      const [family, ascent, descent] = faces[weight];
+      const apart = spacing || set[5];
+      // browsers have fonts in steps of a hundredth, and measure them in steps of a 64th
+      const measured = Math.floor(Math.floor(size * 100 + 1e-6) * 0.64) / 64;
+      const rows = (wrap > 0 ? ways.find(([from]) => wrap >= from) : ways.at(-1))[1];
+      const widths = rows.map(([text, w]) => (text ? w[weight][apart ? 1 : 0] * measured + spacing * ([...text].length - 1) : 0));
+      const wide = Math.max(wrap, ...widths), high = size * lead;
+      lines.forEach((line, i) => {
+        const text = rows[i]?.[0] ?? "";
+        if (line.textContent !== text) line.textContent = text;
+        if (!text) return;
+        line.setAttribute("x", n(((wide - widths[i]) * align) / 2));
+        line.setAttribute("y", n(i * high + (high - (ascent + descent) * size) / 2 + ascent * size));
+      });
+      box.style.width = n(wide) + "px";
+      box.style.height = n(high * rows.length) + "px";
+      for (const g of gradients) {
+        const map = mixed(g, "map");
+        map.set(1, wide);
+        map.set(2, high * rows.length);
+        map.show();
+      }
+      const features = apart ? '"liga" 0,"clig" 0,"calt" 0,"dlig" 0,"hlig" 0' : "normal";
+      return { fontSize: n(size) + "px", fontWeight: weight, fontFamily: "'" + family + "'", letterSpacing: n(spacing) + "px", fontFeatureSettings: features };
+    },
   };
 
   const ATTRIBUTES = { d: 1, gradientTransform: 1 };
@@ -192,8 +218,9 @@ const Tundra = (() => {
     #parts;
     #dirty = false;
 
-    constructor(el, mix, rest) {
-      Object.assign(this, { el, mix: MIXES[mix], base: Object.fromEntries(Object.keys(ATTRIBUTES).map((a) => [a, el.getAttribute(a)])) });
+    constructor(board, of, mix, { rest, data }, mixed) {
+      const el = board.part(of), parts = { box: data?.box && board.part(data.box), lines: [...el.children], mixed };
+      Object.assign(this, { el, mix: (now, set) => MIXES[mix](now, el, data, parts, set), base: Object.fromEntries(Object.keys(ATTRIBUTES).map((a) => [a, el.getAttribute(a)])) });
       this.#parts = rest.map((value) => ({ rest: value, now: value, set: false }));
     }
 
@@ -209,7 +236,7 @@ const Tundra = (() => {
       if (!this.#dirty) return;
       this.#dirty = false;
       const any = this.#parts.some((p) => p.set);
-      for (const [property, value] of Object.entries(this.mix(this.#parts.map((p) => p.now), this.el))) {
+      for (const [property, value] of Object.entries(this.mix(this.#parts.map((p) => p.now), this.#parts.map((p) => p.set)))) {
         if (property in ATTRIBUTES) {
           if (property === "d" || !flat(value)) this.el.setAttribute(property, any ? value : this.base[property]);
         } else this.el.style[property] = any ? value : "";
@@ -226,25 +253,30 @@ const Tundra = (() => {
     }
   }
 
-  // Finds the slot of a target and a property: "@" is an attribute, "!" jumps, "%" is a part of a mixed value.
-  const slots = (mixes) => {
-    const known = new Map(), mixed = new Map();
+  // Finds the slot of a part of a board and a property: "@" is an attribute, "!" jumps, "%" is a part of a mixed value.
+  const slots = (board, mixes) => {
+    const known = new Map(), made = new Map();
     return (of, property) => {
       const name = of + " " + property;
       if (!known.has(name)) {
         const rest = property.slice(1);
-        known.set(name, property[0] === "@" ? new Driven(byId(of), rest)
-          : property[0] === "!" ? new Switched(byId(of), rest)
+        known.set(name, property[0] === "@" ? new Driven(board.part(of), rest)
+          : property[0] === "!" ? new Switched(board.part(of), rest)
           : property[0] === "%" ? part(of, rest)
-          : new Animated(byId(of), property));
+          : new Animated(board.part(of), property));
       }
       return known.get(name);
     };
 
+    function mixed(of, mix) {
+      const key = of + " " + mix;
+      if (!made.has(key)) made.set(key, new Mixed(board, of, mix, mixes[key], mixed));
+      return made.get(key);
+    }
+
     function part(of, name) {
-      const [mix, i] = name.split(" "), key = of + " " + mix;
-      if (!mixed.has(key)) mixed.set(key, new Mixed(byId(of), mix, mixes[key]));
-      return new Part(mixed.get(key), +i);
+      const [mix, i] = name.split(" ");
+      return new Part(mixed(of, mix), +i);
     }
   };
 
@@ -261,15 +293,16 @@ const Tundra = (() => {
     #sounds;
     #again;
     #step;
-    #scene;
+    #board;
 
-    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, scene, slot) {
+    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, board, slot) {
       Object.assign(this, { id, name, duration, starts, loops: loop, playing: false, start: 0 });
-      this.#scene = scene;
+      this.#board = board;
       this.#loop = loop && !quiet.matches;
       this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
       this.timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
       this.#tracks = tracks.map(({ of, property, keys }) => {
+        keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
         const track = { timeline: this, slot: slot(of, property), keys };
         if (track.slot instanceof Animated) track.frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
         else if (!(track.slot instanceof Switched)) track.curve = new Curve(keys);
@@ -352,9 +385,9 @@ const Tundra = (() => {
 
     // From now on it has its say, and the last one.
     #raise() {
-      const { active } = this.#scene;
+      const { active } = this.#board;
       if (active.at(-1) !== this) {
-        this.#scene.active = [...active.filter((t) => t !== this), this];
+        this.#board.active = [...active.filter((t) => t !== this), this];
         for (const t of this.#tracks) t.slot.raise(t);
       }
     }
@@ -366,7 +399,7 @@ const Tundra = (() => {
       this.playing = false;
       this.#at = 0;
       this.#sound();
-      this.#scene.active = this.#scene.active.filter((t) => t !== this);
+      this.#board.active = this.#board.active.filter((t) => t !== this);
       for (const t of this.#tracks) {
         const was = t.slot.top;
         t.slot.drop(t);
@@ -381,7 +414,7 @@ const Tundra = (() => {
       this.#sound();
       this.#show(this.#tracks);
       this.#switch();
-      this.#scene.settleSoon();
+      this.#board.settleSoon();
     }
 
     // What isn't moved by a playing timeline becomes plain styles.
@@ -452,9 +485,9 @@ const Tundra = (() => {
 
   // One entry for each kind of event: how it is listened for.
   const EVENTS = {
-    tapped: (scene, { element }, fire) => {
-      const el = byId(element);
-      scene.onTap(el, () => fire(el.getAttribute("aria-label") + " was tapped"));
+    tapped: (board, { element }, fire) => {
+      const el = board.part(element);
+      board.onTap(el, () => fire(el.getAttribute("aria-label") + " was tapped"));
     },
   };
 
@@ -467,19 +500,46 @@ const Tundra = (() => {
     goTo: { says: ({ timeline: t, time }) => t.name + " goes to " + time / 1000 + " s", run: ({ timeline: t, time }) => t.goTo(time) },
   };
 
-  class Scene {
+  // What stands on a board: its parts by their names, which are the first of their classes, its timelines and reactions. The same board may
+  // stand on the page several times.
+  class Board {
     // Timelines that were started, the last one last.
     active = [];
+    #parts = new Map();
+    #renamed = new Map();
     #soon;
     #taps = new Map();
 
-    constructor({ id, name, timelines, reactions, mixes = {} }) {
-      this.name = name;
-      this.el = byId(id);
-      const slot = slots(mixes);
+    constructor(el, { timelines, reactions, mixes = {} }) {
+      this.el = el;
+      for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
+      this.#rename();
+      const slot = slots(this, mixes);
       this.timelines = timelines.map((t) => new Timeline(t, this, slot));
       for (const r of reactions) this.#react(r);
-      this.el.addEventListener("click", (e) => this.#tap(e));
+      el.addEventListener("click", (e) => this.#tap(e));
+    }
+
+    part(name) {
+      return this.#parts.get(name);
+    }
+
+    // Only gradients have ids, since that is how they are named by what they paint; one that is there already gets another.
+    #rename() {
+      for (const [name, x] of this.#parts) {
+        if (!x.id || document.getElementById(x.id) === x) continue;
+        let i = 2;
+        while (document.getElementById(name + "_" + i)) i++;
+        this.#renamed.set("url(#" + name + ")", "url(#" + (x.id = name + "_" + i) + ")");
+      }
+      if (!this.#renamed.size) return;
+      for (const x of this.el.querySelectorAll("[fill], [stroke]"))
+        for (const a of ["fill", "stroke"]) if (x.hasAttribute(a)) x.setAttribute(a, this.own(x.getAttribute(a)));
+    }
+
+    // A value with the names that this board's gradients have.
+    own(value) {
+      return this.#renamed.get(value) ?? value;
     }
 
     #react(reaction) {
@@ -514,10 +574,14 @@ const Tundra = (() => {
       for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();
     }
 
-    show(on) {
-      this.el.hidden = !on;
+    // As it is before anything was started.
+    reset() {
       for (const t of this.timelines) t.reset();
-      if (on) for (const t of this.timelines) if (t.starts) t.playFromStart();
+    }
+
+    // The timelines that start by themselves play.
+    open() {
+      for (const t of this.timelines) if (t.starts) t.playFromStart();
     }
 
     settleSoon() {
@@ -536,9 +600,45 @@ const Tundra = (() => {
     }
   }
 
+  // A screen of the piece; what it holds is made when it is first near.
+  class Scene {
+    #data;
+    #board;
+
+    constructor(root, data) {
+      this.name = data.name;
+      this.#data = data;
+      this.el = root.querySelector("." + data.of);
+    }
+
+    get board() {
+      if (!this.#board) {
+        const later = this.el.querySelector(":scope > template");
+        later?.replaceWith(later.content);
+        this.#board = new Board(this.el, this.#data);
+      }
+      return this.#board;
+    }
+
+    get timelines() {
+      return this.board.timelines;
+    }
+
+    get moment() {
+      return this.board.moment;
+    }
+
+    show(on) {
+      this.el.hidden = !on;
+      if (on || this.#board) this.board.reset();
+      if (on) this.board.open();
+    }
+  }
+
   class Piece {
-    constructor(data) {
-      this.scenes = data.scenes.map((s) => new Scene(s));
+    constructor(data, root) {
+      this.el = root;
+      this.scenes = data.scenes.map((s) => new Scene(root, s));
       this.#show(this.scenes[0]);
     }
 
@@ -546,13 +646,17 @@ const Tundra = (() => {
       return this.scenes.find((s) => s.name === name);
     }
 
+    get shown() {
+      return this.scenes.find((s) => !s.el.hidden);
+    }
+
     // A timeline of the scene that is shown.
     timeline(name) {
-      return this.scenes.find((s) => !s.el.hidden).timelines.find((t) => t.name === name);
+      return this.shown.timelines.find((t) => t.name === name);
     }
 
     get moment() {
-      return this.scenes.find((s) => !s.el.hidden).moment;
+      return this.shown.moment;
     }
 
     // Shows the first scene of a name; a name that no scene has changes nothing.
@@ -568,8 +672,9 @@ const Tundra = (() => {
 
   return {
     pieces,
-    start(data) {
-      const piece = new Piece(data);
+    // In the first place for a piece that none was started in yet.
+    start(data, root = [...document.querySelectorAll(".tundra")].find((x) => pieces.every((p) => p.el !== x))) {
+      const piece = new Piece(data, root);
       pieces.push(piece);
       tell("the piece is ready");
       return piece;

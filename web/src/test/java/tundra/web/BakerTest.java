@@ -68,8 +68,8 @@ class BakerTest {
 
     @Test
     void lengthsAreWrittenShort() {
-        assertThat(Baker.px(12)).isEqualTo("12px");
-        assertThat(Baker.px(-0.00001)).isEqualTo("0px");
-        assertThat(Baker.px(1.23456)).isEqualTo("1.2346px");
+        assertThat(CssText.px(12)).isEqualTo("12px");
+        assertThat(CssText.px(-0.00001)).isEqualTo("0px");
+        assertThat(CssText.px(1.23456)).isEqualTo("1.2346px");
     }
 }

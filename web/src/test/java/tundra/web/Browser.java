@@ -52,7 +52,7 @@ final class Browser implements AutoCloseable {
     }
 
     WebElement id(String id) {
-        return driver.findElement(By.id(id));
+        return driver.findElement(By.className(id));
     }
 
     @Override

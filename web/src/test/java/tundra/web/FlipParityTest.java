@@ -131,6 +131,6 @@ class FlipParityTest extends InBrowser {
         var properties = (List<String>) browser.run("""
                 return [...new Set(document.getAnimations().flatMap(a => Object.keys(a.effect.getKeyframes()[0])))]""");
         assertThat(properties).contains("opacity", "translate").doesNotContain("visibility", "display", "backgroundPosition");
-        assertThat((Map<String, Object>) browser.run("return { n: document.querySelectorAll('#t-pictures img').length }")).containsEntry("n", 1L);
+        assertThat((Map<String, Object>) browser.run("return { n: document.querySelectorAll('.t-pictures img').length }")).containsEntry("n", 1L);
     }
 }

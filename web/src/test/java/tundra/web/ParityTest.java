@@ -77,6 +77,11 @@ class ParityTest extends InBrowser {
     }
 
     @Test
+    void wordsAndGroupsThatChangeLookTheSame() throws Exception {
+        pictures(TypePiece.make(), "type", 4, 12, 40);
+    }
+
+    @Test
     void textOfAllFamiliesLooksTheSame() throws Exception {
         // a canvas full of text; a letter out of place gives below 30
         pictures(PaintPiece.words(), "words", 1, 1, 39);
@@ -84,7 +89,7 @@ class ParityTest extends InBrowser {
 
     @Test
     void everyPropertyIsComparedSomewhere() throws Exception {
-        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make())
+        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make())
                 .flatMap(p -> p.scenes().getFirst().board().timelines().stream()).toList());
     }
 
@@ -107,7 +112,7 @@ class ParityTest extends InBrowser {
             long t = Math.round(seconds * 1e6 * (i + 0.317) / 200);
             browser.seek(times(b, t));
             var values = (List<Map<String, String>>) browser.run("""
-                    return arguments[0].map(id => { const s = getComputedStyle(document.getElementById(id));
+                    return arguments[0].map(id => { const s = getComputedStyle(document.querySelector('.' + id));
                       return { translate: s.translate, origin: s.transformOrigin, rotate: s.rotate, scale: s.scale, opacity: s.opacity }; })""", ids.stream().map(PageId::of).toList());
             for (int k = 0; k < ids.size(); k++) {
                 check(ids.get(k) + " at " + t, builder.valuesAt(ids.get(k), t), values.get(k));

@@ -164,6 +164,13 @@ final class RandomPiece {
             case "facePath" -> random.nextBoolean() ? "yes" : "no";
             case "strokeEnds" -> List.of("butt", "round", "square").get(random.nextInt(3));
             case "strokeJoins" -> List.of("miter", "round", "bevel").get(random.nextInt(3));
+            case "shown" -> random.nextInt(4) > 0 ? "yes" : "no";
+            case "overflow" -> random.nextBoolean() ? "shown" : "clipped";
+            case "fontSize" -> between(12, 30);
+            case "fontWeight" -> List.of(400.0, 600.0, 700.0).get(random.nextInt(3));
+            case "lineHeight" -> between(0.9, 1.8);
+            case "wrap" -> random.nextInt(3) == 0 ? 0.0 : between(40, 160);
+            case "textAlign" -> List.of("left", "centre", "right").get(random.nextInt(3));
             default -> throw new IllegalStateException("say what " + p.key() + " may be");
         };
     }

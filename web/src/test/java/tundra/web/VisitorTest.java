@@ -91,7 +91,7 @@ class VisitorTest extends InBrowser {
         Visit v = open(browser, "v1-clock");
         until(browser, "Main", "t.time > 500");
         v.paused();
-        String place = "return [getComputedStyle(document.getElementById('t-A')).translate, Tundra.pieces[0].timeline('Main').time]";
+        String place = "return [getComputedStyle(document.querySelector('.t-A')).translate, Tundra.pieces[0].timeline('Main').time]";
         Object stood = browser.run(place);
         var now = (List<?>) browser.run("Tundra.pieces[0].timeline('Main').play(); " + place);
         assertThat(now).isEqualTo(stood);
@@ -139,7 +139,7 @@ class VisitorTest extends InBrowser {
             assertThat(waits.paused()).isEqualTo(Moment.REST);
             assertThat(waits.like(Moment.REST)).isGreaterThan(44);
             Visit loop = open(quiet, "v2-loop");
-            assertThat(quiet.run("return [...document.querySelectorAll('[id^=t-s]')].filter(e => /^t-s\\d+$/.test(e.id) && getComputedStyle(e).visibility === 'visible').length"))
+            assertThat(quiet.run("return [...document.querySelectorAll('[class^=t-s]')].filter(e => /^t-s\\d+$/.test(e.className) && getComputedStyle(e).visibility === 'visible').length"))
                     .as("squares that are seen in turn").isEqualTo(1L);
             Moment last = new Moment(List.of(new Moment.Standing("main", loop.board.main().duration() - 1)));
             loop.settled();

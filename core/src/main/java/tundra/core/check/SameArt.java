@@ -1,6 +1,5 @@
 package tundra.core.check;
 
-import java.util.stream.Stream;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
@@ -28,6 +27,6 @@ final class SameArt {
             }
             return true;
         }
-        return a.content().equals(b.content()) && Stream.of(Properties.SIZE, Properties.FILL, Properties.STROKE).allMatch(p -> a.rest().get(p).equals(b.rest().get(p)));
+        return a.content().equals(b.content()) && Properties.of(a).stream().allMatch(p -> Properties.PLACING.contains(p) || a.rest().get(p).equals(b.rest().get(p)));
     }
 }

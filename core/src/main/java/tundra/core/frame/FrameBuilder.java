@@ -183,14 +183,13 @@ public final class FrameBuilder {
         return true;
     }
 
-    /** How a text is laid out at a moment; null for anything else. Where its letter spacing is keyed its letters never join. */
+    /** How a text is laid out at a moment; null for anything else. Where its letter spacing moves its letters never join. */
     private TextLayout layout(Element e, Values v, Moment m) {
         if (!(Marks.resolved(e.content(), v) instanceof Content.Text t)) {
             return null;
         }
         boolean keyed = poses.keyed(e.id(), Properties.LETTER_SPACING, m);
-        double resting = keyed ? ((Content.Text) Marks.resolved(e.content(), e.rest())).spacing() : t.spacing();
-        return TextLayout.of(t, resting, !keyed && t.spacing() == 0, measure);
+        return TextLayout.of(t, (Content.Text) Marks.resolved(e.content(), e.rest()), !keyed && t.spacing() == 0, measure);
     }
 
     private FrameNode make(Element e, Values v, List<FrameNode> children, Moment m) {

@@ -17,16 +17,17 @@ public record TextLayout(Point box, List<Line> lines, boolean ligatures) {
 
     /** A text that rests. */
     public static TextLayout of(Content.Text t, TextMeasurer measure) {
-        return of(t, t.spacing(), t.spacing() == 0, measure);
+        return of(t, t, t.spacing() == 0, measure);
     }
 
     /**
-     * A text whose letter spacing may be moving: its lines break where they do at rest.
+     * A text that may be moving: its lines break where they do at rest, at the wrap width that it has now.
      *
-     * @param resting the letter spacing at rest, in px
+     * @param rest the text as it rests
+     * @param ligatures whether its letters may join
      */
-    public static TextLayout of(Content.Text t, double resting, boolean ligatures, TextMeasurer measure) {
-        String[] texts = broken(t.withSpacing(resting), measure, ligatures);
+    public static TextLayout of(Content.Text t, Content.Text rest, boolean ligatures, TextMeasurer measure) {
+        String[] texts = broken(rest.withWrap(t.wrap()), measure);
         double[] widths = new double[texts.length];
         double widest = 0;
         for (int i = 0; i < texts.length; i++) {
@@ -49,13 +50,14 @@ public record TextLayout(Point box, List<Line> lines, boolean ligatures) {
     }
 
     /** The width of a line, with its letter distances but none after the last letter. */
-    private static double width(Content.Text t, String line, TextMeasurer measure, boolean ligatures) {
+    public static double width(Content.Text t, String line, TextMeasurer measure, boolean ligatures) {
         double w = measure.width(t.family(), t.weight(), t.size(), line, ligatures);
         return line.isEmpty() ? w : w + t.spacing() * (line.codePointCount(0, line.length()) - 1);
     }
 
     /** The lines as written, broken at spaces where they would be wider than the wrap width; a longer word stays whole. */
-    private static String[] broken(Content.Text t, TextMeasurer measure, boolean ligatures) {
+    public static String[] broken(Content.Text t, TextMeasurer measure) {
+        boolean ligatures = t.spacing() == 0;
         String[] written = t.text().split("\n", -1);
         if (t.wrap() <= 0) {
             return written;

@@ -97,6 +97,8 @@ public final class Properties {
     public static final Property<String> TEXT_ALIGN = choice("textAlign", "Alignment", TEXT, "left", "centre", "right");
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
+    /** Where an element stands and how it lies there, whatever it looks like. */
+    public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */
     public static final List<Property<?>> OF_TEXT = List.of(FONT_SIZE, FONT_WEIGHT, LINE_HEIGHT, WRAP, TEXT_ALIGN);
 

@@ -20,7 +20,7 @@ public final class GradientText {
         definition(out, id, g, units, m, false);
     }
 
-    /** @param changing whether its attributes are going to be changed: each stop gets an id, the gradient's and its number */
+    /** @param changing whether its attributes are going to be changed: each stop gets a class, the gradient's id and its number */
     public static void definition(StringBuilder out, String id, Gradient g, String units, Affine m, boolean changing) {
         if (!m.invertible() && !changing) {
             // a gradient without extent paints its last stop, as it does in Tundra
@@ -50,7 +50,7 @@ public final class GradientText {
     }
 
     private static void stop(StringBuilder out, String id, double at, Color c) {
-        out.append(id == null ? "<stop" : "<stop id=\"" + id + "\"").append(" offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.withAlpha(255).hex());
+        out.append(id == null ? "<stop" : "<stop class=\"" + id + "\"").append(" offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.withAlpha(255).hex());
         if (c.alpha() < 255) {
             out.append("\" stop-opacity=\"").append(Numbers.plain(c.alpha() / 255.0, 5));
         }
