@@ -31,6 +31,8 @@ public final class DetailsPanel extends TallPane {
             Properties.PIVOT, Properties.SKEW);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
+    private static final List<Property<?>> TYPE = List.of(Properties.FONT_SIZE, Properties.FONT_WEIGHT, Properties.LINE_HEIGHT, Properties.TEXT_ALIGN,
+            Properties.WRAP, Properties.LETTER_SPACING);
     private final Studio studio;
     private final Commands commands;
     private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
@@ -187,11 +189,10 @@ public final class DetailsPanel extends TallPane {
         box.getChildren().add(heading(all.size() + " elements", "selected"));
         together = new TogetherSection(studio, options);
         box.getChildren().add(together);
-        section("Look", common.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), ids);
+        section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
         if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Text)) {
-            text = new TextSection(studio, ids);
-            box.getChildren().add(text);
+            text(ids);
         }
         section("Place", PLACE.stream().filter(common::contains).toList(), ids);
         if (studio.desk() == Desk.ANIMATE) {
@@ -204,30 +205,42 @@ public final class DetailsPanel extends TallPane {
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
         var all = Properties.of(e);
-        section("Place", PLACE.stream().filter(all::contains).toList(), List.of(e.id()));
+        // the size of a group stands with its bounds while drawing
+        boolean bounds = e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW;
+        section("Place", PLACE.stream().filter(p -> all.contains(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
         if (studio.desk() == Desk.DRAW) {
             box.getChildren().add(new ArrangeSection(commands, options, false));
         }
-        if (e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW) {
-            bounds = new BoundsSection(studio, commands, options, e);
-            box.getChildren().add(bounds);
+        if (bounds) {
+            this.bounds = new BoundsSection(studio, commands, options, e);
+            box.getChildren().add(this.bounds);
         }
         if (e.content() instanceof tundra.core.model.Content.Polygon) {
             polygon = new PolygonSection(studio, e);
             box.getChildren().add(polygon);
         }
         if (e.content() instanceof tundra.core.model.Content.Text) {
-            text = new TextSection(studio, List.of(e.id()));
-            box.getChildren().add(text);
+            text(List.of(e.id()));
         }
         if (studio.desk() == Desk.ANIMATE) {
             section("Move along path", ALONG, List.of(e.id()));
             path = new PathSection(studio, commands, e.id());
             box.getChildren().addAll(path.bend(), easing.get(), path);
         }
-        section("Look", all.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p)).toList(), List.of(e.id()));
+        section("Look", look(all), List.of(e.id()));
         section("Stroke", STROKE.stream().filter(all::contains).toList(), List.of(e.id()));
         strokeRows();
+    }
+
+    /** What has no section of its own. */
+    private static List<Property<?>> look(List<Property<?>> of) {
+        return of.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p) && !TYPE.contains(p)).toList();
+    }
+
+    private void text(List<String> ids) {
+        text = new TextSection(studio, ids);
+        text.getChildren().addAll(rows(TYPE, ids));
+        box.getChildren().add(text);
     }
 
     private String drawingName() {
@@ -254,11 +267,14 @@ public final class DetailsPanel extends TallPane {
             return;
         }
         var section = new VBox(6, Words.section(name));
-        for (Property<?> p : properties) {
-            var row = new PropertyRow<>(studio, elements, p, needs);
-            rows.add(row);
-            section.getChildren().add(row);
-        }
+        section.getChildren().addAll(rows(properties, elements));
         box.getChildren().add(section);
+    }
+
+    private List<PropertyRow<?>> rows(List<Property<?>> properties, List<String> elements) {
+        var out = new ArrayList<PropertyRow<?>>();
+        properties.forEach(p -> out.add(new PropertyRow<>(studio, elements, p, needs)));
+        rows.addAll(out);
+        return out;
     }
 }

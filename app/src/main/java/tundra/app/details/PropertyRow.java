@@ -9,6 +9,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.Circle;
+import javafx.util.StringConverter;
 import tundra.app.color.PaintField;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -27,6 +28,7 @@ import tundra.core.frame.Frame;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
@@ -51,7 +53,7 @@ final class PropertyRow<T> extends NamedRow {
     private final Circle dot = new Circle(3);
     private Press link;
     private PaintField color;
-    private ComboBox<String> choice;
+    private ComboBox<T> choice;
     private boolean showing;
 
     PropertyRow(Studio studio, List<String> elements, Property<T> property, Needs needs) {
@@ -66,9 +68,10 @@ final class PropertyRow<T> extends NamedRow {
             color.setId("field-" + property.key());
             setHgrow(color, Priority.ALWAYS);
             getChildren().add(color);
-        } else if (property.type() instanceof ValueType.ChoiceType words) {
+        } else if (property.type() instanceof ValueType.ChoiceType || property == Properties.FONT_WEIGHT) {
             choice = new ComboBox<>();
-            choice.getItems().setAll(words.options());
+            choice.getItems().setAll(options());
+            choice.setConverter(new Word());
             choice.setId("field-" + property.key());
             choice.setAccessibleText(property.label());
             choice.setPromptText("mixed");
@@ -76,7 +79,7 @@ final class PropertyRow<T> extends NamedRow {
             setHgrow(choice, Priority.ALWAYS);
             choice.setOnAction(e -> {
                 if (!showing && choice.getValue() != null) {
-                    set(old -> property.cast(choice.getValue()), null);
+                    set(old -> choice.getValue(), null);
                 }
             });
             getChildren().add(choice);
@@ -85,6 +88,9 @@ final class PropertyRow<T> extends NamedRow {
                 numbers.add(number(i));
             }
             getChildren().addAll(numbers);
+            if (property == Properties.WRAP) {
+                getChildren().add(free());
+            }
             if (property == Properties.SCALE || property == Properties.SIZE) {
                 getChildren().add(2, link());
             }
@@ -93,6 +99,39 @@ final class PropertyRow<T> extends NamedRow {
             getChildren().add(keyButton());
         }
         refresh();
+    }
+
+    /** What can be chosen: the words of the property, or the weights that the font has. */
+    private List<T> options() {
+        if (property.type() instanceof ValueType.ChoiceType words) {
+            return words.options().stream().map(property::cast).toList();
+        }
+        return studio.board().find(elements.getFirst()) instanceof Element e && e.content() instanceof Content.Text t
+                ? studio.fonts().weights(t.family()).stream().map(w -> property.cast((double) w)).toList() : List.of();
+    }
+
+    /** Whole numbers without a point. */
+    private final class Word extends StringConverter<T> {
+        @Override
+        public String toString(T v) {
+            return v == null ? "" : v instanceof Double d ? Numbers.plain(d, 0) : v.toString();
+        }
+
+        @Override
+        public T fromString(String s) {
+            return property.cast(property.standard() instanceof Double ? Double.valueOf(s) : s);
+        }
+    }
+
+    /** Lets the lines be as long as they are written. */
+    private Press free() {
+        var free = new Press("Free");
+        free.setId("free-wrap");
+        free.getStyleClass().add("small-press");
+        free.setMinWidth(USE_PREF_SIZE);
+        Buttons.tip(free, "Lines as long as they are written");
+        free.setOnAction(() -> set(old -> property.standard(), null));
+        return free;
     }
 
     Property<T> property() {
@@ -193,7 +232,10 @@ final class PropertyRow<T> extends NamedRow {
             color.show((Paint) v);
             color.setMixed(mixed);
         } else if (choice != null) {
-            choice.setValue(mixed ? null : (String) v);
+            if (!choice.getItems().equals(options())) {
+                choice.getItems().setAll(options());
+            }
+            choice.setValue(mixed ? null : v);
         } else {
             showNumbers(v);
         }

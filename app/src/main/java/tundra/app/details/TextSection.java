@@ -1,34 +1,21 @@
 package tundra.app.details;
 
 import java.util.List;
-import java.util.Locale;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextArea;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
-import tundra.app.widget.Buttons;
-import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
-import tundra.core.file.Limits;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 
-/** The words of a text and how they are set. */
+/** The words of texts and their family; how they are set follows as rows of properties. */
 final class TextSection extends VBox {
     private final Studio studio;
     private final List<String> ids;
     private final TextArea words = new TextArea();
     private final ComboBox<String> family = new ComboBox<>();
-    private final ComboBox<Integer> weight = new ComboBox<>();
-    private final ComboBox<Content.Align> align = new ComboBox<>();
-    private final NumberField size = new NumberField("Font size", "px", 1);
-    private final NumberField lead = new NumberField("Line height", "×", 2);
-    private final NumberField wrap = new NumberField("Wrap width", "wrap", 0);
-    private final Button free = new Button("Free");
     private Object typing = new Object();
     private boolean showing;
 
@@ -46,38 +33,7 @@ final class TextSection extends VBox {
         family.setAccessibleText("Font family");
         family.setMaxWidth(Double.MAX_VALUE);
         family.setOnAction(x -> change(t -> t.withFace(family.getValue(), t.weight()), null));
-        weight.setAccessibleText("Weight");
-        weight.setOnAction(x -> {
-            if (weight.getValue() != null) {
-                change(t -> t.withFace(t.family(), weight.getValue()), null);
-            }
-        });
-        align.getItems().setAll(Content.Align.values());
-        align.setAccessibleText("Alignment");
-        align.setConverter(new javafx.util.StringConverter<>() {
-            @Override
-            public String toString(Content.Align a) {
-                return a == null ? "" : a.name().toLowerCase(Locale.ROOT);
-            }
-
-            @Override
-            public Content.Align fromString(String s) {
-                return Content.Align.valueOf(s.toUpperCase(Locale.ROOT));
-            }
-        });
-        align.setOnAction(x -> change(t -> t.withAlign(align.getValue()), null));
-        size.setId("field-fontSize");
-        size.onChange((v, merge) -> change(t -> t.withSize(Math.max(0.1, Math.min(10_000, v))), merge));
-        lead.onChange((v, merge) -> change(t -> t.withLineHeight(Math.max(0.1, Math.min(10, v))), merge));
-        wrap.setId("field-wrap");
-        wrap.onChange((v, merge) -> change(t -> t.withWrap(Math.max(0, Math.min(Limits.LENGTH, v))), merge));
-        Buttons.tip(free, "Lines as long as they are written");
-        free.setOnAction(x -> change(t -> t.withWrap(0), null));
-        HBox.setHgrow(wrap, Priority.ALWAYS);
-        HBox.setHgrow(family, Priority.ALWAYS);
-        HBox.setHgrow(size, Priority.ALWAYS);
-        HBox.setHgrow(lead, Priority.ALWAYS);
-        getChildren().addAll(title, words, new HBox(6, family, weight), new HBox(6, size, lead, align), new HBox(6, wrap, free));
+        getChildren().addAll(title, words, family);
         refresh();
     }
 
@@ -98,15 +54,6 @@ final class TextSection extends VBox {
         }
     }
 
-    private void show(NumberField f, java.util.function.ToDoubleFunction<Content.Text> of, List<Element> all) {
-        double first = of.applyAsDouble((Content.Text) all.getFirst().content());
-        if (all.stream().anyMatch(e -> of.applyAsDouble((Content.Text) e.content()) != first)) {
-            f.showMixed();
-        } else {
-            f.show(first);
-        }
-    }
-
     void refresh() {
         List<Element> all = texts();
         if (!all.isEmpty()) {
@@ -122,15 +69,6 @@ final class TextSection extends VBox {
                 family.getItems().setAll(studio.fonts().families());
             }
             family.setValue(t.family());
-            if (!weight.getItems().equals(studio.fonts().weights(t.family()))) {
-                weight.getItems().setAll(studio.fonts().weights(t.family()));
-            }
-            weight.setValue(t.weight());
-            align.setValue(t.align());
-            show(size, Content.Text::size, all);
-            show(lead, Content.Text::lineHeight, all);
-            show(wrap, Content.Text::wrap, all);
-            free.setDisable(t.wrap() == 0);
             showing = false;
         }
     }
