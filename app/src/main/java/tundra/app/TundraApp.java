@@ -4,12 +4,12 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.stage.Stage;
+import tundra.app.commands.Workshop;
 import tundra.app.publish.SystemBrowser;
 import tundra.app.studio.Settings;
 import tundra.app.widget.Look;
 import tundra.app.window.MainWindow;
 import tundra.app.window.WindowAsker;
-import tundra.app.window.Workshop;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 

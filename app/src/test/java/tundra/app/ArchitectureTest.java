@@ -8,6 +8,7 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -59,9 +60,14 @@ class ArchitectureTest {
 
     @Test
     void toolsAndPanelsDoNotKnowTheWindow() {
-        never("tundra.app.studio..", "tundra.app.window..", "tundra.app.tool..", "tundra.app.canvas..");
-        never("tundra.app.tool..", "tundra.app.window..");
-        never("tundra.app.timeline..", "tundra.app.window..");
-        never("tundra.app.details..", "tundra.app.window..");
+        never("tundra.app.studio..", "tundra.app.tool..", "tundra.app.canvas..");
+        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art", "color", "widget", "job", "files")) {
+            never("tundra.app." + panel + "..", "tundra.app.window..", "tundra.app.commands..");
+        }
+    }
+
+    @Test
+    void noTwoPackagesUseEachOther() {
+        SlicesRuleDefinition.slices().matching("tundra.(*).(*)..").should().beFreeOfCycles().check(ALL);
     }
 }

@@ -309,7 +309,7 @@ class DrawDeskTest extends InWindow {
         Path broken = folder.resolve("broken.tundra");
         Files.write(broken, new byte[] {'P', 'K', 3, 4, 0});
         t.fileToOpen = broken;
-        t.unsavedAnswer = tundra.app.window.Asker.Unsaved.DISCARD;
+        t.unsavedAnswer = tundra.app.job.Asker.Unsaved.DISCARD;
         t.keys(KeyCode.CONTROL, KeyCode.O);
         t.settle();
         assertThat(t.w.notices.told()).startsWith("“broken.tundra” can't be opened");

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tundra.app.window.Asker;
+import tundra.app.job.Asker;
 import tundra.core.file.ProjectFile;
 import tundra.core.model.Project;
 

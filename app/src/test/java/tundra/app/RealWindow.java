@@ -17,13 +17,13 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Stage;
+import tundra.app.commands.Workshop;
+import tundra.app.job.Asker;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.TallPane;
-import tundra.app.window.Asker;
 import tundra.app.window.MainWindow;
-import tundra.app.window.Workshop;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 

@@ -20,6 +20,8 @@ import tundra.app.tool.Pointer;
 import tundra.app.tool.Tool;
 import tundra.app.tool.ToolBox;
 import tundra.app.tool.ToolKind;
+import tundra.app.view.Overlay;
+import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -49,11 +51,6 @@ public final class CanvasView extends Pane {
     private Point panFrom;
     private BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
     private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
-
-    /** Draws over the picture, in view coordinates. */
-    public interface Overlay {
-        void draw(GraphicsContext g, Viewport v);
-    }
 
     public CanvasView(Studio studio, ToolBox tools) {
         this.studio = studio;

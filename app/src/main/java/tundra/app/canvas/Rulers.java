@@ -8,6 +8,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Studio;
+import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;

@@ -5,7 +5,7 @@ import java.nio.file.Path;
 import java.util.Set;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
-import tundra.app.window.Troubles;
+import tundra.app.job.Troubles;
 
 /** The command line. Exit code 0, or 1 with one sentence on standard error. */
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",

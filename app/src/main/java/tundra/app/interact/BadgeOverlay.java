@@ -6,9 +6,9 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import tundra.app.canvas.CanvasView;
-import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
+import tundra.app.view.Overlay;
+import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
@@ -16,7 +16,7 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Slot;
 
 /** Marks each element that reacts with the number of its reaction. */
-public final class BadgeOverlay implements CanvasView.Overlay {
+public final class BadgeOverlay implements Overlay {
     private final Studio studio;
 
     public BadgeOverlay(Studio studio) {

@@ -10,8 +10,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.web.WebView;
+import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
-import tundra.app.window.Jobs;
 import tundra.core.geometry.Point;
 
 /** The published page inside Tundra. The engine is made when it is first needed, since that takes a while. */

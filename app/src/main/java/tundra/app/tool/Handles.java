@@ -2,7 +2,7 @@ package tundra.app.tool;
 
 import java.util.ArrayList;
 import java.util.List;
-import tundra.app.canvas.Viewport;
+import tundra.app.view.Viewport;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;

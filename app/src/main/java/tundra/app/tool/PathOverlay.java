@@ -3,10 +3,10 @@ package tundra.app.tool;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
-import tundra.app.canvas.CanvasView;
-import tundra.app.canvas.Viewport;
 import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
+import tundra.app.view.Overlay;
+import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.edit.TimeText;
@@ -21,7 +21,7 @@ import tundra.core.motion.PathTicks;
 import tundra.core.motion.Track;
 
 /** Draws the motion path of the selected element: the curve, ticks at equal times, keys with their times, an arrow ahead. */
-public final class PathOverlay implements CanvasView.Overlay {
+public final class PathOverlay implements Overlay {
     private final Studio studio;
     private final PathKeys keys;
     private String hover;

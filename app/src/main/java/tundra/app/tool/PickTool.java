@@ -2,8 +2,8 @@ package tundra.app.tool;
 
 import java.util.function.Function;
 import javafx.scene.canvas.GraphicsContext;
-import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
+import tundra.app.view.Viewport;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;

@@ -1,6 +1,6 @@
 package tundra.app.tool;
 
-import tundra.app.canvas.Viewport;
+import tundra.app.view.Viewport;
 import tundra.core.geometry.Point;
 
 /** The pointer over the canvas, in canvas and in view coordinates, with the keys held. */

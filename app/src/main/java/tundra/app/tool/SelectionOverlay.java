@@ -3,9 +3,9 @@ package tundra.app.tool;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import tundra.app.canvas.CanvasView;
-import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
+import tundra.app.view.Overlay;
+import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
@@ -14,7 +14,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 
 /** Draws the boxes around what is selected, with handles when it is one element. */
-public final class SelectionOverlay implements CanvasView.Overlay {
+public final class SelectionOverlay implements Overlay {
     private final Studio studio;
     private final ToolBox tools;
 

@@ -5,9 +5,9 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import tundra.app.canvas.CanvasView;
-import tundra.app.canvas.Viewport;
 import tundra.app.studio.Studio;
+import tundra.app.view.Overlay;
+import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.edit.TextCaret;
 import tundra.core.file.Limits;
@@ -20,7 +20,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 
 /** Types the words of a text on the canvas itself, where they stand. Escape or a press elsewhere ends it; one step of undo. */
-public final class TextEditing implements CanvasView.Overlay {
+public final class TextEditing implements Overlay {
     private final Studio studio;
     private String id;
     private TextCaret caret;

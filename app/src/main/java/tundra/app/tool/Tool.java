@@ -2,7 +2,7 @@ package tundra.app.tool;
 
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
-import tundra.app.canvas.Viewport;
+import tundra.app.view.Viewport;
 
 /** A tool of the canvas: a small state machine that hears the pointer and edits through the studio. */
 public interface Tool {

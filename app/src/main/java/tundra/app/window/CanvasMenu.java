@@ -8,6 +8,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.MouseEvent;
 import tundra.app.command.Command;
+import tundra.app.commands.Workshop;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Point;
 import tundra.core.model.Element;

@@ -5,6 +5,7 @@ import java.util.Map;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.commands.Workshop;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;

@@ -6,6 +6,7 @@ import javafx.geometry.Orientation;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
+import tundra.app.commands.Workshop;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;

@@ -18,6 +18,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
+import tundra.app.job.Asker;
 import tundra.app.widget.NumberField;
 import tundra.core.file.Limits;
 import tundra.core.geometry.Point;

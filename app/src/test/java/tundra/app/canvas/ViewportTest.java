@@ -1,5 +1,6 @@
 package tundra.app.canvas;
 
+import tundra.app.view.Viewport;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.job;
 
 import java.nio.file.Path;
 import java.util.List;
@@ -8,12 +8,12 @@ import tundra.core.geometry.Point;
 /** The questions that the desktop asks. Tests answer them in their own way. */
 public interface Asker {
     /** What to do with changes that would be lost. */
-    enum Unsaved {
+    public enum Unsaved {
         SAVE, DISCARD, CANCEL
     }
 
     /** A new piece. */
-    record NewPiece(Point size, int frameRate) {}
+    public record NewPiece(Point size, int frameRate) {}
 
     Optional<Path> open(String title, String kind, List<String> patterns);
 

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.List;
 import java.util.Set;
@@ -24,7 +24,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Commands of flipbooks: drawings in time, onion skin, registration, speed. */
-final class FlipCommands {
+public final class FlipCommands {
     private final Workshop w;
     private final Studio s;
     private final OpenBook open;
@@ -35,7 +35,7 @@ final class FlipCommands {
         this.open = s.book();
     }
 
-    static void add(Workshop w) {
+    public static void add(Workshop w) {
         var f = new FlipCommands(w);
         f.making(w.commands);
         f.drawings(w.commands);
@@ -160,7 +160,7 @@ final class FlipCommands {
         return open.meant().size() > 1;
     }
 
-    static String count(Set<String> ids) {
+    public static String count(Set<String> ids) {
         return ids.size() == 1 ? "a drawing" : ids.size() + " drawings";
     }
 
@@ -186,14 +186,14 @@ final class FlipCommands {
         open.go(open.book().drawings().get(open.book().indexOf(id)).start());
     }
 
-    void delete() {
+    public void delete() {
         Set<String> ids = open.meant();
         int at = Math.max(0, open.current());
         edit("Delete " + count(ids), b -> Drawings.delete(b, ids));
         open.goTo(Math.min(at, open.book().drawings().size() - 1));
     }
 
-    void paste() {
+    public void paste() {
         List<Drawing> copies = Drawings.copies(w.copied.drawings(), w.copied.drawings().drawings().stream().map(Drawing::id).toList());
         Flipbook b = open.book();
         List<Drawing> here = Drawings.atRate(copies, w.copied.drawings().rate(), b.rate());

@@ -1,4 +1,4 @@
-package tundra.app.canvas;
+package tundra.app.view;
 
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.files;
 
 import java.io.ByteArrayInputStream;
 import java.util.Collection;
@@ -7,6 +7,9 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DataFormat;
 import tundra.app.art.ArtReader;
+import tundra.app.job.Jobs;
+import tundra.app.job.Notices;
+import tundra.app.studio.Studio;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Affine;
@@ -20,7 +23,7 @@ import tundra.render.Fonts;
 import tundra.render.Still;
 
 /** The system's clipboard: elements go there as SVG text; SVG text and pictures of other programs come in from there. */
-final class SystemClip {
+public final class SystemClip {
     private static final DataFormat MARK = format("application/x-tundra-copy");
     private static final DataFormat SVG = format("image/svg+xml");
 
@@ -32,8 +35,8 @@ final class SystemClip {
     }
 
     /** @param mark lets a paste in the same window know its own copy; null for text alone */
-    static void put(Workshop w, Collection<String> ids, String mark) {
-        String svg = SvgWriter.write(w.studio.project(), only(w, ids), Fonts.of(w.studio.project().assets()));
+    public static void put(Studio studio, Collection<String> ids, String mark) {
+        String svg = SvgWriter.write(studio.project(), only(studio, ids), Fonts.of(studio.project().assets()));
         var content = new ClipboardContent();
         content.putString(svg);
         content.put(SVG, svg);
@@ -44,15 +47,15 @@ final class SystemClip {
     }
 
     /** What is on the canvas of some elements, and nothing else. */
-    private static Frame only(Workshop w, Collection<String> ids) {
-        Frame f = w.studio.frame();
-        return new Frame(f.size(), Color.NONE, Tree.ids(w.studio.board().elements()).stream().filter(ids::contains).map(f::find)
+    private static Frame only(Studio studio, Collection<String> ids) {
+        Frame f = studio.frame();
+        return new Frame(f.size(), Color.NONE, Tree.ids(studio.board().elements()).stream().filter(ids::contains).map(f::find)
                 .filter(p -> p != null).map(p -> p.node().withPlacement(p.toCanvas())).toList());
     }
 
     /** Copies what elements look like as a picture of twice their size, cut to what they paint. */
-    static void putPicture(Workshop w, Collection<String> ids) {
-        Frame all = only(w, ids);
+    public static void putPicture(Studio studio, Jobs jobs, Notices notices, Collection<String> ids) {
+        Frame all = only(studio, ids);
         Rect r = null;
         for (FrameNode n : all.nodes()) {
             r = n.reach() == null ? r : n.toParent().bounds(n.reach()).union(r);
@@ -64,32 +67,32 @@ final class SystemClip {
         var cut = new Frame(new Point(Math.max(1, r.width()), Math.max(1, r.height())), Color.NONE,
                 all.nodes().stream().map(n -> n.withPlacement(to.times(n.toParent()))).toList());
         double k = Math.min(2, 4096 / Math.max(cut.size().x(), cut.size().y()));
-        Project p = w.studio.project();
-        w.jobs.run(() -> Still.png(p, cut, (int) Math.ceil(cut.size().x() * k), (int) Math.ceil(cut.size().y() * k)), png -> {
+        Project p = studio.project();
+        jobs.run(() -> Still.png(p, cut, (int) Math.ceil(cut.size().x() * k), (int) Math.ceil(cut.size().y() * k)), png -> {
             var content = new ClipboardContent();
             content.putImage(new javafx.scene.image.Image(new ByteArrayInputStream(png)));
             Clipboard.getSystemClipboard().setContent(content);
-            w.notices.news("Copied as a picture.");
+            notices.news("Copied as a picture.");
         });
     }
 
-    static boolean isMarked(String mark) {
+    public static boolean isMarked(String mark) {
         return mark != null && mark.equals(Clipboard.getSystemClipboard().getContent(MARK));
     }
 
     /** Brings in what another program copied; says whether there was something to bring in. */
-    static boolean bringIn(Workshop w) {
+    public static boolean bringIn(FileJobs files, Notices notices) {
         Clipboard c = Clipboard.getSystemClipboard();
         if (c.hasString() && ArtReader.isSvg(c.getString())) {
-            w.files.bringInText(c.getString());
+            files.bringInText(c.getString());
         } else if (c.hasFiles()) {
-            w.files.bringIn(c.getFiles().stream().map(java.io.File::toPath).toList());
+            files.bringIn(c.getFiles().stream().map(java.io.File::toPath).toList());
         } else if (c.hasImage()) {
             try (var out = new java.io.ByteArrayOutputStream()) {
                 javax.imageio.ImageIO.write(SwingFXUtils.fromFXImage(c.getImage(), null), "png", out);
-                w.files.bringInPicture(out.toByteArray());
+                files.bringInPicture(out.toByteArray());
             } catch (java.io.IOException e) {
-                w.notices.problem("The picture on the clipboard can't be read: " + e.getMessage());
+                notices.problem("The picture on the clipboard can't be read: " + e.getMessage());
             }
         } else {
             return false;

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -28,7 +28,7 @@ import tundra.core.model.Timeline;
 import tundra.core.motion.PathShape;
 
 /** Commands of keys, motion paths, markers and timelines. */
-final class KeyCommands {
+public final class KeyCommands {
     private final Workshop w;
     private final Studio s;
     private Object nudge;
@@ -44,7 +44,7 @@ final class KeyCommands {
         this.lanes = () -> panel.get().lanes();
     }
 
-    static void add(Workshop w, Supplier<TimelinePanel> panel) {
+    public static void add(Workshop w, Supplier<TimelinePanel> panel) {
         var k = new KeyCommands(w, panel);
         k.keys(w.commands);
         k.paths(w.commands);

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.job;
 
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.job;
 
 /** What went wrong, in one sentence. */
 public final class Troubles {

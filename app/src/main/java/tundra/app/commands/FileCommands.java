@@ -1,13 +1,13 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.ArrayList;
 import tundra.app.command.Command;
 
 /** Commands about files. */
-final class FileCommands {
+public final class FileCommands {
     private FileCommands() {}
 
-    static void add(Workshop w, Runnable quit) {
+    public static void add(Workshop w, Runnable quit) {
         var c = w.commands;
         c.add("new", "New piece…", "Shortcut+N", () -> true, w.files::newPiece);
         c.add("open", "Open…", "Shortcut+O", () -> true, w.files::open);

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import tundra.app.command.Command;
+import tundra.app.files.SystemClip;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
@@ -21,7 +22,7 @@ import tundra.core.model.Tree;
 import tundra.render.Fonts;
 
 /** Commands that change elements and keys. */
-final class EditCommands {
+public final class EditCommands {
     private static final Point PASTE_OFFSET = new Point(16, 16);
     private final Workshop w;
     private final Studio s;
@@ -37,7 +38,7 @@ final class EditCommands {
         this.s = w.studio;
     }
 
-    static void add(Workshop w) {
+    public static void add(Workshop w) {
         var e = new EditCommands(w);
         e.history();
         e.clipboard();
@@ -92,8 +93,8 @@ final class EditCommands {
         c.add("copy", "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::copy);
         // whether there is anything is asked only when it is wanted: asking the system's clipboard lets other keys overtake
         c.add("paste", "Paste", "Shortcut+V", () -> true, this::paste);
-        c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(w, s.selection()));
-        c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(w, s.selection(), null));
+        c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(s, w.jobs, w.notices, s.selection()));
+        c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(s, s.selection(), null));
         c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), taken(), PASTE_OFFSET));
         c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
@@ -129,7 +130,7 @@ final class EditCommands {
         w.copied.elements(clip);
         pasted = 0;
         mark = java.util.UUID.randomUUID().toString();
-        SystemClip.put(w, s.selection(), mark);
+        SystemClip.put(s, s.selection(), mark);
     }
 
     /** What was copied last, here or in another program. */
@@ -149,7 +150,7 @@ final class EditCommands {
         }
         if (clip != null && SystemClip.isMarked(mark)) {
             pasteClip();
-        } else if (!SystemClip.bringIn(w)) {
+        } else if (!SystemClip.bringIn(w.files, w.notices)) {
             if (clip != null) {
                 pasteClip();
             } else {

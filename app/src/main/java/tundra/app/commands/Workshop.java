@@ -1,10 +1,15 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.List;
 import tundra.app.canvas.CanvasView;
 import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
+import tundra.app.files.Copied;
+import tundra.app.files.FileJobs;
 import tundra.app.interact.BadgeOverlay;
+import tundra.app.job.Asker;
+import tundra.app.job.Jobs;
+import tundra.app.job.Notices;
 import tundra.app.publish.Browser;
 import tundra.app.publish.TryIt;
 import tundra.app.studio.Playback;
@@ -30,6 +35,7 @@ import tundra.app.tool.ToolBox;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
 import tundra.app.tool.ZoomTool;
+import tundra.app.view.Overlay;
 import tundra.app.widget.Lazy;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.model.Content;
@@ -55,7 +61,7 @@ public final class Workshop {
     public final TryIt tryIt = new TryIt();
     public final Browser browser;
     public final FileJobs files;
-    final Copied copied = new Copied();
+    public final Copied copied = new Copied();
     public final Registering registering = new Registering();
 
     public Workshop(Project project, Settings settings, Asker asker, Browser browser) {
@@ -72,12 +78,12 @@ public final class Workshop {
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
         details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
-        files = new FileJobs(this);
+        files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run("flipbook"));
         path = new PathOverlay(studio);
         addTools();
         var selection = new SelectionOverlay(studio, tools);
         var badges = new BadgeOverlay(studio);
-        CanvasView.Overlay tool = (g, v) -> tools.active().draw(g, v);
+        Overlay tool = (g, v) -> tools.active().draw(g, v);
         canvas.overlays(desk -> switch (desk) {
             case DRAW -> List.of(selection, typing, tool);
             case ANIMATE -> List.of(selection, path, typing, tool);

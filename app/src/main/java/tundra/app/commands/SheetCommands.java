@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.List;
 import java.util.function.Function;
@@ -23,7 +23,7 @@ import tundra.render.PictureReader;
 import tundra.render.Sheet;
 
 /** Commands that cut sheets of drawings into flipbooks, and write flipbooks and scenes as sheets. */
-final class SheetCommands {
+public final class SheetCommands {
     private final Workshop w;
     private final Studio s;
     private final Function<Node, Runnable> over;
@@ -35,7 +35,7 @@ final class SheetCommands {
     }
 
     /** @param over lays a panel over the window and gives what takes it off */
-    static void add(Workshop w, Function<Node, Runnable> over) {
+    public static void add(Workshop w, Function<Node, Runnable> over) {
         var c = new SheetCommands(w, over);
         w.commands.add("sheet", () -> c.picture() != null ? "Cut the picture into a flipbook…" : "Bring in a sheet of drawings…", "Shortcut+Shift+B", () -> true, c::bringIn);
         w.commands.add("save-sheet", () -> "Save " + c.what() + " as a sheet…", null, () -> true, c::saveSheet);

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -12,10 +12,10 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 
 /** Commands about time: playing, stepping, keys, timelines; and reactions, which start them. */
-final class TimeCommands {
+public final class TimeCommands {
     private TimeCommands() {}
 
-    static void add(Workshop w) {
+    public static void add(Workshop w) {
         Studio s = w.studio;
         var c = w.commands;
         c.add("play", () -> s.playing() ? "Pause" : "Play", "Space", () -> s.desk() != Desk.PUBLISH, w.playback::toggle);

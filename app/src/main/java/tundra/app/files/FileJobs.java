@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.files;
 
 import java.io.IOException;
 import java.io.InterruptedIOException;
@@ -10,7 +10,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import tundra.app.art.ArtReader;
+import tundra.app.job.Asker;
+import tundra.app.job.Jobs;
+import tundra.app.job.Notices;
 import tundra.app.art.Brought;
+import tundra.app.studio.Settings;
+import tundra.app.studio.Studio;
 import tundra.app.studio.Desk;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
@@ -37,31 +42,42 @@ public final class FileJobs {
     private static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
     /** Several things dropped together lie this far apart, in px. */
     private static final double BESIDE = 16;
-    private final Workshop w;
+    private final Studio studio;
+    private final Settings settings;
+    private final Asker asker;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final Runnable makeFlipbook;
 
-    FileJobs(Workshop w) {
-        this.w = w;
+    /** @param makeFlipbook makes a flipbook of the selected elements */
+    public FileJobs(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Runnable makeFlipbook) {
+        this.studio = studio;
+        this.settings = settings;
+        this.asker = asker;
+        this.jobs = jobs;
+        this.notices = notices;
+        this.makeFlipbook = makeFlipbook;
     }
 
     /** Goes on once nothing is lost: at once, after saving, or when the changes are given up. */
     public void whenSafe(Runnable then) {
-        if (!w.studio.unsaved()) {
+        if (!studio.unsaved()) {
             then.run();
             return;
         }
-        switch (w.asker.unsaved(w.studio.project().name())) {
-            case SAVE -> save(w.studio.file(), then);
+        switch (asker.unsaved(studio.project().name())) {
+            case SAVE -> save(studio.file(), then);
             case DISCARD -> then.run();
             case CANCEL -> { }
         }
     }
 
     public void newPiece() {
-        whenSafe(() -> w.asker.newPiece().ifPresent(n -> w.studio.open(Project.empty("Untitled", n.size(), n.frameRate()), null)));
+        whenSafe(() -> asker.newPiece().ifPresent(n -> studio.open(Project.empty("Untitled", n.size(), n.frameRate()), null)));
     }
 
     public void open() {
-        whenSafe(() -> w.asker.open("Open a project", "Tundra projects", List.of("*.tundra")).ifPresent(this::load));
+        whenSafe(() -> asker.open("Open a project", "Tundra projects", List.of("*.tundra")).ifPresent(this::load));
     }
 
     public void openRecent(Path file) {
@@ -70,37 +86,37 @@ public final class FileJobs {
 
     /** Reads a project; whatever is wrong with the file leaves the open one as it is. */
     public void load(Path file) {
-        w.jobs.run(() -> ProjectFile.read(file), project -> {
-            w.studio.open(project, file);
-            w.settings.addRecent(file);
+        jobs.run(() -> ProjectFile.read(file), project -> {
+            studio.open(project, file);
+            settings.addRecent(file);
             var lost = Fonts.unreadable(project.assets());
             if (!lost.isEmpty()) {
-                w.notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
+                notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
             }
         });
     }
 
     /** Saves to a file; asks for one when it is null. */
     public void save(Path file, Runnable then) {
-        Path to = file != null ? file : w.asker.save("Save the project", w.studio.project().name() + ".tundra",
-                w.studio.file() == null ? null : w.studio.file().toAbsolutePath().getParent()).map(FileJobs::withEnding).orElse(null);
+        Path to = file != null ? file : asker.save("Save the project", studio.project().name() + ".tundra",
+                studio.file() == null ? null : studio.file().toAbsolutePath().getParent()).map(FileJobs::withEnding).orElse(null);
         if (to == null) {
             return;
         }
         String name = to.getFileName().toString().replaceFirst("\\.tundra$", "");
-        Project open = w.studio.kept();
+        Project open = studio.kept();
         // a piece that was never saved takes the name of its file
-        Project project = w.studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : open;
-        w.jobs.run(() -> {
+        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : open;
+        jobs.run(() -> {
             ProjectFile.write(project, to);
             return to;
         }, saved -> {
-            if (project != open && w.studio.kept() == open) {
-                w.studio.editProject("Name the piece", null, p -> project);
+            if (project != open && studio.kept() == open) {
+                studio.editProject("Name the piece", null, p -> project);
             }
-            w.studio.savedAs(saved, project);
-            w.settings.addRecent(saved);
-            w.notices.news("Saved " + saved.getFileName() + ".");
+            studio.savedAs(saved, project);
+            settings.addRecent(saved);
+            notices.news("Saved " + saved.getFileName() + ".");
             then.run();
         });
     }
@@ -110,18 +126,18 @@ public final class FileJobs {
     }
 
     /** Shows another file in the place of a picture. */
-    void replacePicture(Element picture) {
-        w.asker.open("Replace the picture", "Pictures", PICTURES).ifPresent(file -> w.jobs.run(() -> PictureReader.read(file), asset -> {
-            String scene = w.studio.scene().id();
-            w.studio.editProject("Replace the picture of " + picture.name(), null,
+    public void replacePicture(Element picture) {
+        asker.open("Replace the picture", "Pictures", PICTURES).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
+            String scene = studio.scene().id();
+            studio.editProject("Replace the picture of " + picture.name(), null,
                     p -> p.withAsset(asset).mapBoard(scene, b -> b.mapElement(picture.id(), e -> SheetBook.replaced(e, asset))));
         }));
     }
 
     /** Puts pictures onto new drawings of the flipbook that is worked on, one each, before the drawing of an index. */
     public void bringOntoStrip(List<Path> files, int index) {
-        var book = w.studio.book().element();
-        w.jobs.run(() -> {
+        var book = studio.book().element();
+        jobs.run(() -> {
             var out = new ArrayList<Asset>();
             for (Path f : opened(files)) {
                 if (ArtReader.read(f) instanceof Brought.Picture p) {
@@ -133,8 +149,8 @@ public final class FileJobs {
             }
             return out;
         }, pictures -> {
-            String scene = w.studio.scene().id();
-            w.studio.editProject(pictures.size() == 1 ? "Bring in a drawing" : "Bring in " + pictures.size() + " drawings", null, p -> {
+            String scene = studio.scene().id();
+            studio.editProject(pictures.size() == 1 ? "Bring in a drawing" : "Bring in " + pictures.size() + " drawings", null, p -> {
                 Project out = p;
                 for (Asset a : pictures) {
                     out = out.withAsset(a);
@@ -145,7 +161,7 @@ public final class FileJobs {
                     return e.withContent(Drawings.insert(old, Math.min(index, old.drawings().size()), SheetBook.drawings(old, pictures, hold)));
                 }));
             });
-            w.studio.book().goTo(index);
+            studio.book().goTo(index);
         });
     }
 
@@ -186,7 +202,7 @@ public final class FileJobs {
     }
 
     public void bringIn() {
-        w.asker.open("Bring in art", "Pictures, drawings, sounds and fonts", ART).ifPresent(p -> bringIn(List.of(p)));
+        asker.open("Bring in art", "Pictures, drawings, sounds and fonts", ART).ifPresent(p -> bringIn(List.of(p)));
     }
 
     /** Brings art in and places it in the middle of the canvas; a project alone is opened. */
@@ -204,20 +220,20 @@ public final class FileJobs {
     }
 
     /** A drawing that was copied as text. */
-    void bringInText(String svg) {
+    public void bringInText(String svg) {
         bringIn("the drawing", null, () -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
     }
 
     /** A picture that was copied. */
-    void bringInPicture(byte[] png) {
+    public void bringInPicture(byte[] png) {
         bringIn("the picture", null, () -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
     }
 
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
     public void keep(List<Path> files) {
-        w.jobs.run(() -> read(files), all -> {
+        jobs.run(() -> read(files), all -> {
             var drawings = all.stream().filter(b -> b instanceof Brought.Drawing).toList();
-            w.studio.editProject("Keep on the shelf", null, p -> {
+            studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
                 for (Brought b : all) {
                     out = switch (b) {
@@ -229,14 +245,14 @@ public final class FileJobs {
                 return out;
             });
             if (!drawings.isEmpty()) {
-                place(drawings, null, placed(w.studio.kept(), w.studio.scene().id(), drawings, null));
+                place(drawings, null, placed(studio.kept(), studio.scene().id(), drawings, null));
             }
         });
     }
 
-    void readSwatches() {
-        w.asker.open("Read swatches", "Palettes", List.of("*.gpl")).ifPresent(file -> w.jobs.run(
-                () -> palette(file), read -> w.studio.editProject("Read " + read.size() + " swatches", null, p -> {
+    public void readSwatches() {
+        asker.open("Read swatches", "Palettes", List.of("*.gpl")).ifPresent(file -> jobs.run(
+                () -> palette(file), read -> studio.editProject("Read " + read.size() + " swatches", null, p -> {
                     var all = new ArrayList<>(p.swatches());
                     read.stream().filter(s -> !all.contains(s)).forEach(all::add);
                     return p.withSwatches(all);
@@ -255,10 +271,10 @@ public final class FileJobs {
         }
     }
 
-    void writeSwatches() {
-        Project p = w.studio.project();
-        w.asker.save("Write the swatches", p.name() + ".gpl", null).ifPresent(to -> w.jobs.run(
-                () -> Files.writeString(to, GplPalette.write(p.name(), p.swatches())), done -> w.notices.news("Wrote " + done.getFileName() + ".")));
+    public void writeSwatches() {
+        Project p = studio.project();
+        asker.save("Write the swatches", p.name() + ".gpl", null).ifPresent(to -> jobs.run(
+                () -> Files.writeString(to, GplPalette.write(p.name(), p.swatches())), done -> notices.news("Wrote " + done.getFileName() + ".")));
     }
 
     /** What was read, and the project with it placed: worked out off the interface thread for the project that was open then. */
@@ -268,24 +284,24 @@ public final class FileJobs {
     private record Placing(Project project, List<String> ids) {}
 
     private void bringIn(String what, Point at, Callable<List<Brought>> reading) {
-        Project into = w.studio.kept();
-        String scene = w.studio.scene().id();
+        Project into = studio.kept();
+        String scene = studio.scene().id();
         boolean plain = !onDrawing();
-        Runnable giveUp = w.jobs.start(() -> {
+        Runnable giveUp = jobs.start(() -> {
             List<Brought> all = reading.call();
             return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
         }, done -> {
-            w.notices.hide();
-            boolean asItWas = done.placing != null && w.studio.kept() == into && w.studio.scene().id().equals(scene) && !onDrawing();
-            place(done.all, at, asItWas ? done.placing : placed(w.studio.kept(), w.studio.scene().id(), done.all, at));
+            notices.hide();
+            boolean asItWas = done.placing != null && studio.kept() == into && studio.scene().id().equals(scene) && !onDrawing();
+            place(done.all, at, asItWas ? done.placing : placed(studio.kept(), studio.scene().id(), done.all, at));
         }, "Given up; nothing was brought in.");
-        w.notices.working("Bringing in " + what + "…", giveUp);
+        notices.working("Bringing in " + what + "…", giveUp);
     }
 
     private void tellKept(List<Brought> all) {
         String names = all.stream().filter(b -> b instanceof Brought.Kept).map(Brought::name).collect(java.util.stream.Collectors.joining(", "));
         if (!names.isEmpty()) {
-            w.notices.news("Kept on the shelf: " + names + ".");
+            notices.news("Kept on the shelf: " + names + ".");
         }
     }
 
@@ -311,36 +327,36 @@ public final class FileJobs {
         Board out = board;
         for (String id : ids) {
             Board there = out;
-            out = w.studio.add(Arrange.delete(there, Set.of(id)), there.find(id));
+            out = studio.add(Arrange.delete(there, Set.of(id)), there.find(id));
         }
         return out;
     }
 
     private boolean onDrawing() {
-        return w.studio.desk() == Desk.DRAW && w.studio.book().is();
+        return studio.desk() == Desk.DRAW && studio.book().is();
     }
 
     private void place(List<Brought> all, Point at, Placing placing) {
-        String scene = w.studio.scene().id();
+        String scene = studio.scene().id();
         List<String> ids = placing.ids;
-        w.studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null,
+        studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null,
                 p -> onDrawing() ? placing.project.mapBoard(scene, b -> ontoDrawing(b, ids)) : placing.project);
         tellKept(all);
         if (ids.isEmpty()) {
             return;
         }
-        w.studio.enter(onDrawing() ? w.studio.book().id() : null);
-        w.studio.select(ids);
+        studio.enter(onDrawing() ? studio.book().id() : null);
+        studio.select(ids);
         if (ids.size() > 1 && all.stream().allMatch(b -> b instanceof Brought.Picture) && !onDrawing()) {
-            w.notices.news("Brought in " + ids.size() + " pictures.", "Make one flipbook of them", () -> {
-                w.studio.select(ids);
-                w.commands.run("flipbook");
+            notices.news("Brought in " + ids.size() + " pictures.", "Make one flipbook of them", () -> {
+                studio.select(ids);
+                makeFlipbook.run();
             });
         }
         var lines = new ArrayList<String>();
         all.forEach(b -> b.report().forEach(line -> lines.add(all.size() == 1 ? line : b.name() + ": " + line)));
         if (!lines.isEmpty()) {
-            w.asker.report("Brought in, with some things left out", "Everything else came in as it is. Undo takes it all out again.", lines);
+            asker.report("Brought in, with some things left out", "Everything else came in as it is. Undo takes it all out again.", lines);
         }
     }
 }

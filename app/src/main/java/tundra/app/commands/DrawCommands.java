@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.List;
 import java.util.Set;
@@ -9,8 +9,8 @@ import tundra.app.tool.Selected;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolOptions;
 import tundra.core.draw.Combine;
-import tundra.core.draw.ShapeAreas;
 import tundra.core.draw.NodeEdit;
+import tundra.core.draw.ShapeAreas;
 import tundra.core.edit.Align;
 import tundra.core.edit.Reshape;
 import tundra.core.frame.Frame;
@@ -22,7 +22,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 
 /** Commands of drawing: nodes, areas, alignment. */
-final class DrawCommands {
+public final class DrawCommands {
     private final Workshop w;
     private final Studio s;
 
@@ -31,7 +31,7 @@ final class DrawCommands {
         this.s = w.studio;
     }
 
-    static void add(Workshop w) {
+    public static void add(Workshop w) {
         var d = new DrawCommands(w);
         d.nodes(w.commands);
         d.areas(w.commands);

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.job;
 
 import java.util.concurrent.Callable;
 import java.util.concurrent.atomic.AtomicBoolean;

@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.commands;
 
 import java.util.ArrayList;
 import tundra.app.command.Command;
@@ -7,10 +7,10 @@ import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
 
 /** Commands about the window: desks, tools, zoom, theme. */
-final class ViewCommands {
+public final class ViewCommands {
     private ViewCommands() {}
 
-    static void add(Workshop w, Runnable find, Runnable tryIt, Runnable rename, Runnable fitTime, Runnable trace) {
+    public static void add(Workshop w, Runnable find, Runnable tryIt, Runnable rename, Runnable fitTime, Runnable trace) {
         Studio s = w.studio;
         var c = w.commands;
         for (Desk d : Desk.values()) {
@@ -46,7 +46,7 @@ final class ViewCommands {
     }
 
     /** The page as it is now, from the server on this machine. */
-    static void openInBrowser(Workshop w) {
+    public static void openInBrowser(Workshop w) {
         var project = w.studio.kept();
         w.notices.working("Making the page…", null);
         w.jobs.run(() -> w.tryIt.url(project), url -> {
@@ -56,7 +56,7 @@ final class ViewCommands {
     }
 
     /** Where no browser opens, the address is given to be copied. */
-    static void open(Workshop w, String address) {
+    public static void open(Workshop w, String address) {
         w.jobs.run(() -> {
             try {
                 w.browser.open(address);

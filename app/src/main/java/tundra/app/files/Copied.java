@@ -1,4 +1,4 @@
-package tundra.app.window;
+package tundra.app.files;
 
 import java.util.Map;
 import tundra.core.edit.Clip;
@@ -9,7 +9,7 @@ import tundra.core.model.Project;
 import tundra.render.Fonts;
 
 /** What was copied last in this window: elements, keys, or drawings of a flipbook. */
-final class Copied {
+public final class Copied {
     private Clip elements;
     private KeyClip keys;
     private boolean keysLast;
@@ -17,50 +17,50 @@ final class Copied {
     private Map<String, Asset> shelf = Map.of();
     private boolean drawingsLast;
 
-    void elements(Clip c) {
+    public void elements(Clip c) {
         elements = c;
         keysLast = false;
         drawingsLast = false;
     }
 
-    void keys(KeyClip k) {
+    public void keys(KeyClip k) {
         keys = k;
         keysLast = true;
         drawingsLast = false;
     }
 
-    Clip elements() {
+    public Clip elements() {
         return elements;
     }
 
-    KeyClip keys() {
+    public KeyClip keys() {
         return keys;
     }
 
     /** Whether keys were copied after elements. */
-    boolean keysLast() {
+    public boolean keysLast() {
         return keysLast;
     }
 
     /** @param shelf of the project, for the pictures on them */
-    void drawings(Flipbook of, Map<String, Asset> from) {
+    public void drawings(Flipbook of, Map<String, Asset> from) {
         drawings = of;
         shelf = from;
         drawingsLast = true;
     }
 
     /** A flipbook of the copied drawings; null when none were. */
-    Flipbook drawings() {
+    public Flipbook drawings() {
         return drawings;
     }
 
     /** Whether drawings were copied after anything else. */
-    boolean drawingsLast() {
+    public boolean drawingsLast() {
         return drawingsLast;
     }
 
     /** A project with the pictures that the copied drawings show. */
-    Project withPictures(Project p) {
+    public Project withPictures(Project p) {
         return Clip.withFiles(p, drawings.children(), shelf, Fonts::familyOf);
     }
 }
