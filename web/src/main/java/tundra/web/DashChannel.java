@@ -15,7 +15,6 @@ import tundra.core.model.Content;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Values;
-import tundra.core.motion.Track;
 
 /** The dashes of a stroke and how much of it is revealed, as one pattern. */
 final class DashChannel implements Channel {

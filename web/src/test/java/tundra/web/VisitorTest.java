@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.interactions.Actions;
 import tundra.core.frame.Moment;
 
 /** Published pieces as a visitor meets them: opened, tapped at real speed, tapped again. */

@@ -12,8 +12,10 @@ import tundra.app.timeline.TimelineCanvas;
 import tundra.app.timeline.TimelinePanel;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
+import tundra.core.edit.Markers;
 import tundra.core.edit.Names;
 import tundra.core.edit.Paths;
+import tundra.core.edit.Spans;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Affine;
@@ -223,7 +225,7 @@ public final class KeyCommands {
     }
 
     private Marker here() {
-        return s.timeline().markers().stream().filter(m -> m.time() == s.playhead()).findFirst().orElse(null);
+        return Markers.at(s.timeline(), s.playhead());
     }
 
     private void times(Commands c) {
@@ -231,7 +233,7 @@ public final class KeyCommands {
         c.add("marker-rename", () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null, () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
         c.add("marker-delete", () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M", () -> target() != null, () -> {
             Marker m = target();
-            edit("Delete marker " + m.name(), t -> t.withMarkers(t.markers().stream().filter(x -> x != m).toList()));
+            edit("Delete marker " + m.name(), t -> Markers.delete(t, m.id()));
         });
         c.add("range", "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
             var times = s.keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();
@@ -289,25 +291,17 @@ public final class KeyCommands {
             lanes.get().nameMarker(here().id());
             return;
         }
-        var taken = new java.util.HashSet<String>();
-        s.timeline().markers().forEach(m -> taken.add(m.name()));
-        var made = new Marker(Ids.next(), Names.free(taken, "Marker"), s.playhead());
-        edit("Set marker", t -> {
-            var all = new ArrayList<>(t.markers());
-            all.add(made);
-            return t.withMarkers(all);
-        });
+        edit("Set marker", t -> Markers.add(t, s.playhead()));
     }
 
     private void seen(boolean from) {
         Element e = s.selected();
-        Span old = s.timeline().shown().getOrDefault(e.id(), new Span(0, Math.max(1, s.timeline().duration())));
-        long a = from ? s.playhead() : old.from(), b = from ? old.to() : s.playhead();
-        if (a >= b) {
+        Timeline now = from ? Spans.from(s.timeline(), e.id(), s.playhead()) : Spans.until(s.timeline(), e.id(), s.playhead());
+        if (now == null) {
             w.notices.news("It would never be seen: it would end before it begins.");
             return;
         }
-        edit(from ? "Show " + e.name() + " from here on" : "Show " + e.name() + " until here", t -> t.withShown(e.id(), new Span(a, b)));
+        edit(from ? "Show " + e.name() + " from here on" : "Show " + e.name() + " until here", t -> now);
     }
 
     private void view(Commands c) {

@@ -7,7 +7,6 @@ import tundra.app.art.SheetPanel;
 import tundra.app.publish.SheetSaver;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
-import tundra.core.edit.Arrange;
 import tundra.core.edit.Names;
 import tundra.core.file.SheetFile;
 import tundra.core.flip.SheetBook;
@@ -17,8 +16,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
-import tundra.core.model.Tree;
 import tundra.render.PictureReader;
 import tundra.render.Sheet;
 
@@ -77,27 +74,13 @@ public final class SheetCommands {
             Board board = s.board();
             Point middle = board.size().times(0.5);
             Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), s.project().frameRate(), middle);
-            Element book = in == null || board.find(in.id()) == null ? made : placed(made, in, sheet.asset());
+            Element book = in == null || board.find(in.id()) == null ? made : SheetBook.like(made, in, sheet.asset());
             String scene = s.scene().id();
-            s.editProject("Make a flipbook of " + sheet.asset().title(), null, p -> {
-                Project out = p;
-                for (Asset a : pictures) {
-                    out = a == null ? out : out.withAsset(a);
-                }
-                return out.mapBoard(scene, b -> in == null || b.find(in.id()) == null ? Arrange.add(b, book)
-                        : Arrange.delete(b.withElements(Tree.replace(b.elements(), in.id(), e -> List.of(e, book))), List.of(in.id())));
-            });
+            s.editProject("Make a flipbook of " + sheet.asset().title(), null, p -> SheetBook.place(p, scene, book, pictures, in == null ? null : in.id()));
             s.setDesk(Desk.DRAW);
             s.enter(null);
             s.select(List.of(book.id()));
         });
-    }
-
-    /** As large beside its drawings as the picture stood beside its pixels, around the same point. */
-    private static Element placed(Element book, Element in, Asset sheet) {
-        Point size = in.rest().get(Properties.SIZE), scale = in.rest().get(Properties.SCALE);
-        return book.withName(in.name()).with(Properties.POSITION, in.rest().get(Properties.POSITION)).with(Properties.ROTATION, in.rest().get(Properties.ROTATION))
-                .with(Properties.SCALE, new Point(scale.x() * size.x() / sheet.width(), scale.y() * size.y() / sheet.height()));
     }
 
     private String what() {

@@ -14,7 +14,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.NameField;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
-import tundra.core.edit.Names;
+import tundra.core.edit.Markers;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -204,12 +204,8 @@ public final class TimelineCanvas extends Pane {
             return;
         }
         studio.chooseInTime(id);
-        NameField.open(this, Math.max(HEAD + 2, Math.min(getWidth() - 132, scale.x(m.time()))), 0, 130, m.name(), name -> studio.edit("Rename marker " + m.name(), b -> {
-            var taken = new java.util.HashSet<String>();
-            studio.timeline().markers().stream().filter(x -> !x.id().equals(id)).forEach(x -> taken.add(x.name()));
-            return b.mapTimeline(studio.timeline().id(), t -> t.withMarkers(t.markers().stream()
-                    .map(x -> x.id().equals(id) ? new Marker(id, Names.free(taken, name), x.time()) : x).toList()));
-        }));
+        NameField.open(this, Math.max(HEAD + 2, Math.min(getWidth() - 132, scale.x(m.time()))), 0, 130, m.name(), name -> studio.edit("Rename marker " + m.name(),
+                b -> b.mapTimeline(studio.timeline().id(), t -> Markers.rename(t, id, name))));
     }
 
     /** The row at a height of this view; null for the ruler and below the last one. */
@@ -223,20 +219,10 @@ public final class TimelineCanvas extends Pane {
     }
 
     /** Sets a key of a property at the playhead, or takes it away when there is one. */
-    public static <T> void toggleKey(Studio studio, String element, Property<T> p) {
-        if (p == tundra.core.model.Properties.POSITION && tundra.core.edit.SplitPosition.is(studio.timeline(), element)) {
-            toggleKey(studio, element, tundra.core.model.Properties.POSITION_X);
-            toggleKey(studio, element, tundra.core.model.Properties.POSITION_Y);
-            return;
-        }
+    public static void toggleKey(Studio studio, String element, Property<?> p) {
         Timeline t = studio.timelineOf(element, p);
-        String what = p.label().toLowerCase(java.util.Locale.ROOT) + " key";
-        var track = t.track(element, p);
-        if (track != null && track.keyAt(studio.playhead()) != null) {
-            studio.edit("Delete " + what, b -> Keys.delete(b, t.id(), java.util.List.of(new Keys.Ref(element, p, studio.playhead()))));
-        } else {
-            studio.edit("Add " + what, b -> Keys.addAt(b, t.id(), element, p, studio.playhead()));
-        }
+        long at = studio.playhead();
+        studio.edit((Keys.isAt(t, element, p, at) ? "Delete " : "Add ") + p.label().toLowerCase(java.util.Locale.ROOT) + " key", b -> Keys.toggle(b, t.id(), element, p, at));
     }
 
     /** Gives up what the pointer is doing; says whether there was something. */

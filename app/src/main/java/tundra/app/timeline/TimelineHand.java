@@ -13,6 +13,8 @@ import tundra.app.studio.Studio;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.KeyValues;
 import tundra.core.edit.Keys;
+import tundra.core.edit.Markers;
+import tundra.core.edit.Spans;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -334,8 +336,7 @@ final class TimelineHand {
             case Drag.Trim t -> trim(t, e, free);
             case Drag.MoveMarker m -> {
                 long at = m.snap().at(time, view.scale, free);
-                again(m.merge(), "Move marker " + m.marker().name(), t -> t.withMarkers(t.markers().stream()
-                        .map(x -> x.id().equals(m.marker().id()) ? new Marker(x.id(), x.name(), at) : x).toList()));
+                again(m.merge(), "Move marker " + m.marker().name(), t -> Markers.move(t, m.marker().id(), at));
             }
             case Drag.Range r -> {
                 long at = r.snap().at(time, view.scale, free);
@@ -397,24 +398,15 @@ final class TimelineHand {
     }
 
     private void trim(Drag.Trim d, MouseEvent e, boolean free) {
-        long duration = studio.timeline().duration();
         double by = (e.getX() - d.x()) / view.scale.perSecond() * 1e6;
         long least = studio.project().frameTime(1);
-        long from = d.start().from(), to = d.start().to();
-        if (d.side() <= 0) {
-            from = d.snap().at(d.start().from() + by, view.scale, free);
-        }
-        if (d.side() < 0) {
-            from = Math.min(from, to - least);
-        } else if (d.side() == 0) {
-            from = Math.min(from, duration - (d.start().to() - d.start().from()));
-            to = from + d.start().to() - d.start().from();
-        } else {
-            to = Math.max(from + least, d.snap().at(d.start().to() + by, view.scale, free));
-        }
-        Span span = from <= 0 && to >= duration ? null : new Span(Math.max(0, from), Math.max(from + 1, to));
+        long at = d.snap().at((d.side() > 0 ? d.start().to() : d.start().from()) + by, view.scale, free);
         String name = studio.board().find(d.element()).name();
-        again(d.merge(), d.side() == 0 ? "Slide when " + name + " is seen" : "Trim when " + name + " is seen", t -> t.withShown(d.element(), span));
+        again(d.merge(), d.side() == 0 ? "Slide when " + name + " is seen" : "Trim when " + name + " is seen", t -> switch (Integer.signum(d.side())) {
+            case -1 -> Spans.trimStart(t, d.element(), d.start(), at, least);
+            case 0 -> Spans.slide(t, d.element(), d.start(), at);
+            default -> Spans.trimEnd(t, d.element(), d.start(), at, least);
+        });
     }
 
     void release(MouseEvent e) {

@@ -30,6 +30,31 @@ public final class Keys {
     /** Names one key: an element's property at a time. */
     public record Ref(String element, Property<?> property, long time) {}
 
+    /** Whether a property, a split position in both its halves, has a key at a time. */
+    public static boolean isAt(Timeline t, String element, Property<?> p, long time) {
+        if (p == Properties.POSITION && SplitPosition.is(t, element)) {
+            return SplitPosition.keyed(t, element, time);
+        }
+        var track = t.track(element, p);
+        return track != null && track.keyAt(time) != null;
+    }
+
+    /** Without the key of a property at a time, or with one where there is none; of a split position both halves. */
+    public static Board toggle(Board board, String timeline, String element, Property<?> p, long time) {
+        Timeline t = board.timeline(timeline);
+        List<Property<?>> of = p == Properties.POSITION && SplitPosition.is(t, element) ? List.of(Properties.POSITION_X, Properties.POSITION_Y) : List.of(p);
+        boolean there = isAt(t, element, p, time);
+        Board b = board;
+        for (Property<?> one : of) {
+            if (there) {
+                b = delete(b, timeline, List.of(new Ref(element, one, time)));
+            } else if (!isAt(b.timeline(timeline), element, one, time)) {
+                b = addAt(b, timeline, element, one, time);
+            }
+        }
+        return b;
+    }
+
     /** A key between two others cuts the easing of their interval where it stands, so that the speed stays what it was. */
     static <T> Track<T> insert(Track<T> track, long at, T value) {
         int i = track.before(at);

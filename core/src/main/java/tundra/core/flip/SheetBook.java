@@ -3,6 +3,7 @@ package tundra.core.flip;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import tundra.core.edit.Arrange;
 import tundra.core.edit.NaturalOrder;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
@@ -12,7 +13,9 @@ import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Ids;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
 /** Flipbooks of pictures. */
@@ -95,5 +98,27 @@ public final class SheetBook {
     public static Element replaced(Element picture, Asset by) {
         double height = picture.rest().get(Properties.SIZE).y();
         return picture.withContent(new Content.Picture(by.hash())).with(Properties.SIZE, new Point(by.height() == 0 ? height : height * by.width() / by.height(), height));
+    }
+
+    /** A flipbook as large beside its drawings as a picture of the sheet stood beside its pixels, around the same point and under its name. */
+    public static Element like(Element book, Element picture, Asset sheet) {
+        Point size = picture.rest().get(Properties.SIZE), scale = picture.rest().get(Properties.SCALE);
+        return book.withName(picture.name()).with(Properties.POSITION, picture.rest().get(Properties.POSITION)).with(Properties.ROTATION, picture.rest().get(Properties.ROTATION))
+                .with(Properties.SCALE, new Point(scale.x() * size.x() / sheet.width(), scale.y() * size.y() / sheet.height()));
+    }
+
+    /**
+     * A project with a flipbook and its pictures.
+     *
+     * @param pictures null for drawings that are empty
+     * @param instead the element whose place it takes; null, or one that isn't there, puts it in front of all
+     */
+    public static Project place(Project p, String scene, Element book, List<Asset> pictures, String instead) {
+        Project out = p;
+        for (Asset a : pictures) {
+            out = a == null ? out : out.withAsset(a);
+        }
+        return out.mapBoard(scene, b -> instead == null || b.find(instead) == null ? Arrange.add(b, book)
+                : Arrange.delete(b.withElements(Tree.replace(b.elements(), instead, e -> List.of(e, book))), List.of(instead)));
     }
 }

@@ -9,9 +9,9 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Properties;
 import tundra.core.motion.Easing;
-import tundra.core.motion.FamilyEasing;
 import tundra.core.motion.FamilyEasing.Direction;
 import tundra.core.motion.FamilyEasing.Family;
+import tundra.core.motion.FamilyEasing;
 import tundra.core.motion.Key;
 
 /**

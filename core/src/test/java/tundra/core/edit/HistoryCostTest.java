@@ -14,7 +14,6 @@ import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
-import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
