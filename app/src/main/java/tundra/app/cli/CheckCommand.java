@@ -13,7 +13,6 @@ import tools.jackson.databind.json.JsonMapper;
 import tundra.core.check.Checks;
 import tundra.core.check.Finding;
 import tundra.core.edit.TimeText;
-import tundra.core.file.ProjectFile;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.SkiaEyes;
@@ -33,7 +32,7 @@ final class CheckCommand implements Callable<Integer> {
         if (!(jump > 0 && jump <= 1000)) {
             throw new IllegalArgumentException("The change of area goes from 0 to 1000 percent.");
         }
-        Project p = ProjectFile.read(file);
+        Project p = Opening.of(file);
         List<Finding> found;
         try (var eyes = new SkiaEyes()) {
             found = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, x -> { }, () -> false);

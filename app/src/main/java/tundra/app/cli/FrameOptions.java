@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import tundra.core.file.ProjectFile;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
@@ -33,7 +32,7 @@ final class FrameOptions {
         if (!(at >= 0 && at <= 86_400)) {
             throw new IllegalArgumentException("The time must lie between 0 and 86400 seconds.");
         }
-        return ProjectFile.read(file);
+        return Opening.of(file);
     }
 
     Frame frame(Project p) {

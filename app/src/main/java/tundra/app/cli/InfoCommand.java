@@ -11,7 +11,6 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tools.jackson.databind.json.JsonMapper;
-import tundra.core.file.ProjectFile;
 import tundra.core.model.Asset;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
@@ -27,7 +26,7 @@ final class InfoCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        Map<String, Object> facts = facts(ProjectFile.read(file));
+        Map<String, Object> facts = facts(Opening.of(file));
         System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts) : text(facts));
         return 0;
     }

@@ -5,7 +5,6 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import tundra.core.file.ProjectFile;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
@@ -22,7 +21,7 @@ final class PublishCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        Project project = ProjectFile.read(file);
+        Project project = Opening.of(file);
         Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets()).compile(project, null);
         Publisher.publish(page, to, p -> { }, () -> false);
         System.out.println(to.resolve("index.html"));

@@ -8,7 +8,6 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.app.publish.SheetSaver;
-import tundra.core.file.ProjectFile;
 import tundra.core.file.SheetFile;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.model.Board;
@@ -60,7 +59,7 @@ final class SheetCommand implements Callable<Integer> {
         if (to != null) {
             output.allow(to, Output.Kind.PNG, file);
         }
-        Project p = ProjectFile.read(file);
+        Project p = Opening.of(file);
         SheetFile.Series s = pictures(p);
         if (series != null) {
             System.out.println(SheetSaver.series(p, s, scale, series) + " pictures in " + series);

@@ -7,7 +7,6 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.app.studio.Desk;
-import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 
@@ -54,7 +53,7 @@ final class ShotCommand implements Callable<Integer> {
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact and publish.", e);
         }
-        Project p = file == null ? tundra.app.TundraApp.blank() : ProjectFile.read(file);
+        Project p = file == null ? tundra.app.TundraApp.blank() : Opening.of(file);
         Scenes.of(p, scene);
         return ShotApp.take(new State(p, file, d, scene, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
                 Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn));

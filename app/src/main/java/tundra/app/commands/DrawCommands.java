@@ -53,7 +53,7 @@ public final class DrawCommands {
     }
 
     private void nodes(Commands c) {
-        java.util.function.BooleanSupplier any = () -> w.tools.kind() == ToolKind.NODES && w.nodes.any();
+        java.util.function.BooleanSupplier any = () -> w.tools.kind() == ToolKind.NODES && w.nodes.chose();
         c.add("nodes-corner", "Make nodes corners", "Shift+C", any, () -> w.nodes.convert(NodeEdit.Kind.CORNER));
         c.add("nodes-smooth", "Make nodes smooth", "Shift+S", any, () -> w.nodes.convert(NodeEdit.Kind.SMOOTH));
         c.add("nodes-symmetric", "Make nodes symmetric", "Shift+Y", any, () -> w.nodes.convert(NodeEdit.Kind.SYMMETRIC));

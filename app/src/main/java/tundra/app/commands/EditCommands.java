@@ -46,11 +46,6 @@ public final class EditCommands {
         e.nudges();
     }
 
-    /** Whether nodes of paths are chosen rather than whole elements. */
-    private boolean nodes() {
-        return w.tools.kind() == tundra.app.tool.ToolKind.NODES && w.nodes.any();
-    }
-
     private boolean any() {
         return !s.selection().isEmpty();
     }
@@ -106,8 +101,7 @@ public final class EditCommands {
     }
 
     private void selectAll() {
-        if (w.tools.kind() == tundra.app.tool.ToolKind.NODES && any()) {
-            w.nodes.chooseAll();
+        if (w.tools.active().chooseAll()) {
             w.canvas.redrawOverlay();
             return;
         }
@@ -204,8 +198,8 @@ public final class EditCommands {
     }
 
     private void delete() {
-        if (nodes()) {
-            w.nodes.delete();
+        if (w.tools.active().chose()) {
+            w.tools.active().delete();
         } else if (s.book().drawingsMeant()) {
             w.commands.run("drawing-delete");
         } else if (s.marker() != null) {
@@ -288,8 +282,8 @@ public final class EditCommands {
 
     private void nudge(String to, String shortcut, String by, Point way, int far) {
         w.commands.add("nudge-" + to + "-" + far, "Nudge " + to + by, shortcut, this::any, () -> {
-            if (nodes()) {
-                w.nodes.nudge(way);
+            if (w.tools.active().chose()) {
+                w.tools.active().nudge(way);
                 return;
             }
             long now = System.nanoTime();

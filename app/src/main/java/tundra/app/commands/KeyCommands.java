@@ -86,7 +86,7 @@ public final class KeyCommands {
         });
         c.add("key-outline", "Key the outline here", "Shift+O", () -> s.selected() != null && s.selected().content() instanceof Content.Path,
                 () -> TimelineCanvas.toggleKey(s, s.selected().id(), Properties.OUTLINE));
-        c.add("start-node", "Begin the outline at the chosen node", null, w.nodes::any, this::startNode);
+        c.add("start-node", "Begin the outline at the chosen node", null, w.nodes::chose, this::startNode);
     }
 
     private boolean moves() {

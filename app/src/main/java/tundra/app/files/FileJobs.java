@@ -86,9 +86,14 @@ public final class FileJobs {
 
     /** Reads a project; whatever is wrong with the file leaves the open one as it is. */
     public void load(Path file) {
-        jobs.run(() -> ProjectFile.read(file), project -> {
+        jobs.run(() -> ProjectFile.open(file), opened -> {
+            Project project = opened.project();
             studio.open(project, file);
             settings.addRecent(file);
+            if (!opened.leftOut().isEmpty()) {
+                asker.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
+                        + " and keeps the version before it beside it as " + file.getFileName() + ".previous.", opened.leftOut());
+            }
             var lost = Fonts.unreadable(project.assets());
             if (!lost.isEmpty()) {
                 notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");

@@ -1,5 +1,6 @@
 package tundra.app.tool;
 
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
 import tundra.app.studio.Studio;
@@ -18,17 +19,34 @@ public final class BoxTool implements Tool {
     private final Paints paints;
     private final Supplier<Content> content;
     private final Supplier<String> naming;
+    private final Consumer<ToolSettings> settings;
     private String name;
     private Point start;
     private Object drag;
     private Snapping.Snap snap = Snapping.Snap.NONE;
 
-    public BoxTool(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, Supplier<String> naming) {
+    /** @param settings shows what is set besides the fill */
+    public BoxTool(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, Supplier<String> naming, Consumer<ToolSettings> settings) {
         this.studio = studio;
         this.tools = tools;
         this.paints = paints;
         this.content = content;
         this.naming = naming;
+        this.settings = settings;
+    }
+
+    /** A polygon or a star. */
+    public static BoxTool polygon(Studio studio, ToolBox tools, Paints paints, ToolOptions o) {
+        return new BoxTool(studio, tools, paints, () -> new Content.Polygon(o.points, o.inner), o::polygonName, row -> {
+            row.number("Points", "", 0, () -> o.points, v -> o.points = (int) Math.max(3, Math.min(100, Math.round(v))));
+            row.number("Inner radius", "%", 0, () -> o.inner * 100, v -> o.inner = Math.max(0, Math.min(1, v / 100)));
+        });
+    }
+
+    @Override
+    public void settings(ToolSettings row) {
+        settings.accept(row);
+        row.fill("Fill");
     }
 
     @Override

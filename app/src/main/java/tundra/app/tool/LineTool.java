@@ -39,6 +39,11 @@ public final class LineTool implements Tool {
     }
 
     @Override
+    public void settings(ToolSettings row) {
+        row.stroke();
+    }
+
+    @Override
     public void press(Pointer p) {
         if (p.clicks() > 1) {
             finish();

@@ -361,7 +361,8 @@ public final class NodesTool implements Tool {
     // --- commands ---
 
     /** Whether nodes are chosen. */
-    public boolean any() {
+    @Override
+    public boolean chose() {
         return shown().stream().anyMatch(s -> !chosenOf(s).isEmpty());
     }
 
@@ -384,6 +385,7 @@ public final class NodesTool implements Tool {
         });
     }
 
+    @Override
     public void delete() {
         each("Delete nodes", NodeEdit::delete);
         chosen.clear();
@@ -411,12 +413,18 @@ public final class NodesTool implements Tool {
         chosen.clear();
     }
 
+    @Override
     public void nudge(Point by) {
         each("Nudge nodes", (o, refs) -> NodeEdit.map(o, refs, n -> new Node(n.at().plus(by), n.in(), n.out(), n.smooth())));
     }
 
-    public void chooseAll() {
+    @Override
+    public boolean chooseAll() {
+        if (studio.selection().isEmpty()) {
+            return false;
+        }
         shown().forEach(s -> chosen.put(s.id(), new TreeSet<>(NodeEdit.inside(s.outline(), x -> true))));
+        return true;
     }
 
     // --- the picture ---

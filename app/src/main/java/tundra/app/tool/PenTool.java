@@ -41,6 +41,11 @@ public final class PenTool implements Tool {
     }
 
     @Override
+    public void settings(ToolSettings row) {
+        row.stroke();
+    }
+
+    @Override
     public void press(Pointer p) {
         boolean again = !nodes.isEmpty() && p.viewport().toView(nodes.getLast().at()).distance(p.view()) <= NEAR / 2;
         if (p.clicks() > 1 || again) {

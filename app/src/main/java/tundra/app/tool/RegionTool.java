@@ -87,6 +87,12 @@ public final class RegionTool implements Tool {
     }
 
     @Override
+    public void settings(ToolSettings row) {
+        row.fill("Colour");
+        row.number("Bridges gaps up to", "px", 1, () -> options.gap, v -> options.gap = Math.max(0, Math.min(200, v)));
+    }
+
+    @Override
     public void press(Pointer p) {
         Frame at = studio.frame();
         net().thenApplyAsync(n -> n.at(p.at()), worker).thenAccept(region -> Platform.runLater(() -> {

@@ -36,6 +36,18 @@ public final class SketchTool implements Tool {
     }
 
     @Override
+    public void settings(ToolSettings row) {
+        if (brush) {
+            row.fill("Colour");
+            row.number("Size", "px", 1, () -> options.brushSize, v -> options.brushSize = Math.max(0.5, Math.min(500, v)));
+            row.slider("Roundness", 1, () -> options.roundness, v -> options.roundness = v);
+        } else {
+            row.stroke();
+        }
+        row.slider("Smoothing", 1, () -> options.smoothing, v -> options.smoothing = v);
+    }
+
+    @Override
     public void press(Pointer p) {
         points.clear();
         points.add(p.at());

@@ -3,6 +3,7 @@ package tundra.app.tool;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.GraphicsContext;
 import tundra.app.view.Viewport;
+import tundra.core.geometry.Point;
 
 /** A tool of the canvas: a small state machine that hears the pointer and edits through the studio. */
 public interface Tool {
@@ -21,6 +22,25 @@ public interface Tool {
 
     /** Ends what is under way and keeps it; says whether there was something. */
     default boolean finish() {
+        return false;
+    }
+
+    /** Shows what it can be set to. */
+    default void settings(ToolSettings row) {}
+
+    /** Whether it has chosen something of its own, such as nodes, that is deleted, nudged and copied rather than the elements. */
+    default boolean chose() {
+        return false;
+    }
+
+    /** Deletes what it has chosen. */
+    default void delete() {}
+
+    /** Moves what it has chosen. */
+    default void nudge(Point by) {}
+
+    /** Chooses all that it can choose; says whether there is anything of its own. */
+    default boolean chooseAll() {
         return false;
     }
 

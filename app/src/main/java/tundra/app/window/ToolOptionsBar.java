@@ -12,7 +12,7 @@ import tundra.app.color.PaintField;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
-import tundra.app.tool.ToolOptions;
+import tundra.app.tool.ToolSettings;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.NumberField;
@@ -25,7 +25,6 @@ import tundra.core.model.Paint;
 /** Along the canvas's top: the tool in hand with its settings and what it does, where one is, and how large the canvas is seen. */
 final class ToolOptionsBar extends HBox {
     private final Workshop w;
-    private final ToolOptions o;
     private final HBox tool = new HBox(8);
     private final Caption note = new Caption("", "quiet");
     private final HBox place = new HBox(4);
@@ -39,7 +38,6 @@ final class ToolOptionsBar extends HBox {
     ToolOptionsBar(Workshop w) {
         super(10);
         this.w = w;
-        this.o = w.options;
         setId("tool-options");
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("tool-options");
@@ -93,30 +91,7 @@ final class ToolOptionsBar extends HBox {
         shown = w.tools.kind();
         kept = w.tools.kept();
         tool.getChildren().setAll(new Caption(shown.label, "tool-name"));
-        switch (shown) {
-            case FREEHAND -> {
-                stroke();
-                slider("Smoothing", 1, () -> o.smoothing, v -> o.smoothing = v);
-            }
-            case BRUSH -> {
-                fill("Colour");
-                number("Size", "px", 1, () -> o.brushSize, v -> o.brushSize = Math.max(0.5, Math.min(500, v)));
-                slider("Roundness", 1, () -> o.roundness, v -> o.roundness = v);
-                slider("Smoothing", 1, () -> o.smoothing, v -> o.smoothing = v);
-            }
-            case POLYGON -> {
-                number("Points", "", 0, () -> o.points, v -> o.points = (int) Math.max(3, Math.min(100, Math.round(v))));
-                number("Inner radius", "%", 0, () -> o.inner * 100, v -> o.inner = Math.max(0, Math.min(1, v / 100)));
-                fill("Fill");
-            }
-            case RECTANGLE, ELLIPSE -> fill("Fill");
-            case LINE, PEN -> stroke();
-            case FILL -> {
-                fill("Colour");
-                number("Bridges gaps up to", "px", 1, () -> o.gap, v -> o.gap = Math.max(0, Math.min(200, v)));
-            }
-            default -> { }
-        }
+        w.tools.active().settings(new Row());
     }
 
     private String hint() {
@@ -156,49 +131,56 @@ final class ToolOptionsBar extends HBox {
         }
     }
 
-    private void label(String words) {
-        tool.getChildren().add(new Caption(words, "quiet"));
-    }
+    /** The settings of the tool in hand, after its name. */
+    private final class Row implements ToolSettings {
+        private void label(String words) {
+            tool.getChildren().add(new Caption(words, "quiet"));
+        }
 
-    private void fill(String name) {
-        paint(name, "option-fill", w.paints.fill, p -> w.paints.fill = p);
-    }
+        @Override
+        public void fill(String name) {
+            paint(name, "option-fill", w.paints.fill, p -> w.paints.fill = p);
+        }
 
-    private void stroke() {
-        paint("Stroke", "option-stroke", w.paints.stroke.visible() ? w.paints.stroke : tundra.core.model.Color.parse("#1D2926"), p -> w.paints.stroke = p);
-        number("Width", "px", 1, () -> w.paints.width, v -> w.paints.width = Math.max(0.1, Math.min(1000, v)));
-    }
+        @Override
+        public void stroke() {
+            paint("Stroke", "option-stroke", w.paints.stroke.visible() ? w.paints.stroke : tundra.core.model.Color.parse("#1D2926"), p -> w.paints.stroke = p);
+            number("Width", "px", 1, () -> w.paints.width, v -> w.paints.width = Math.max(0.1, Math.min(1000, v)));
+        }
 
-    private void paint(String name, String id, Paint now, java.util.function.Consumer<Paint> take) {
-        label(name);
-        var f = new PaintField(w.studio, name + " of what is drawn", true).onChange((p, merge) -> take.accept(p));
-        f.setId(id);
-        f.show(now);
-        f.setMinWidth(176);
-        f.setPrefWidth(176);
-        tool.getChildren().add(f);
-    }
+        private void paint(String name, String id, Paint now, java.util.function.Consumer<Paint> take) {
+            label(name);
+            var f = new PaintField(w.studio, name + " of what is drawn", true).onChange((p, merge) -> take.accept(p));
+            f.setId(id);
+            f.show(now);
+            f.setMinWidth(176);
+            f.setPrefWidth(176);
+            tool.getChildren().add(f);
+        }
 
-    private void slider(String name, double max, DoubleSupplier now, DoubleConsumer take) {
-        label(name);
-        var s = new Slider(0, max, now.getAsDouble());
-        s.setId("option-" + name.toLowerCase(java.util.Locale.ROOT));
-        s.setAccessibleText(name);
-        s.setPrefWidth(80);
-        s.valueProperty().addListener((x, was, is) -> take.accept(is.doubleValue()));
-        tool.getChildren().add(s);
-    }
+        @Override
+        public void slider(String name, double max, DoubleSupplier now, DoubleConsumer take) {
+            label(name);
+            var s = new Slider(0, max, now.getAsDouble());
+            s.setId("option-" + name.toLowerCase(java.util.Locale.ROOT));
+            s.setAccessibleText(name);
+            s.setPrefWidth(80);
+            s.valueProperty().addListener((x, was, is) -> take.accept(is.doubleValue()));
+            tool.getChildren().add(s);
+        }
 
-    private void number(String name, String unit, int decimals, DoubleSupplier now, DoubleConsumer take) {
-        label(name);
-        var f = new NumberField(name, unit, decimals);
-        f.setId("option-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
-        f.setPrefWidth(78);
-        f.onChange((v, merge) -> {
-            take.accept(v);
+        @Override
+        public void number(String name, String unit, int decimals, DoubleSupplier now, DoubleConsumer take) {
+            label(name);
+            var f = new NumberField(name, unit, decimals);
+            f.setId("option-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+            f.setPrefWidth(78);
+            f.onChange((v, merge) -> {
+                take.accept(v);
+                f.show(now.getAsDouble());
+            });
             f.show(now.getAsDouble());
-        });
-        f.show(now.getAsDouble());
-        tool.getChildren().add(f);
+            tool.getChildren().add(f);
+        }
     }
 }

@@ -3,7 +3,7 @@ package tundra.core.file;
 import java.io.IOException;
 
 /** A file that can't be used. The message is one sentence for people: what is wrong, and what stays safe. */
-public final class FileProblem extends IOException {
+public class FileProblem extends IOException {
     public FileProblem(String sentence) {
         super(sentence);
     }

@@ -2,7 +2,7 @@ package tundra.core.file;
 
 /** The bounds of what is read from outside. */
 public final class Limits {
-    public static final int SCHEMA = 1;
+    public static final int SCHEMA = 2;
     public static final String MIME = "application/x-tundra";
     /** Entries of the zip. */
     public static final int ENTRIES = 10_000;

@@ -8,16 +8,42 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
+import java.util.List;
 import tundra.core.model.Project;
 
 /** Reads and writes .tundra files: a zip of {@code mimetype}, {@code project.json} and {@code assets/HASH.ending}. */
 public final class ProjectFile {
     private ProjectFile() {}
 
+    /**
+     * What was read of a file.
+     *
+     * @param leftOut a clause for each part that is damaged or unknown to this version and was left out
+     */
+    public record Opened(Project project, List<String> leftOut) {}
+
     /** The project of a file. Throws a {@link FileProblem} whose sentence names the file. */
     public static Project read(Path file) throws IOException {
+        return read(file, Parts.strict());
+    }
+
+    /** The project of a file without what can't be read of it. Throws a {@link FileProblem} when nothing of it can. */
+    public static Opened open(Path file) throws IOException {
+        Parts parts = Parts.lenient();
+        Project p = read(file, parts);
+        return new Opened(p, parts.leftOut());
+    }
+
+    /** The same of a file's bytes. */
+    public static Opened open(byte[] zip) throws FileProblem {
+        Parts parts = Parts.lenient();
+        Project p = ProjectZip.read(zip, parts);
+        return new Opened(p, parts.leftOut());
+    }
+
+    private static Project read(Path file, Parts parts) throws IOException {
         try {
-            return ProjectZip.read(bounded(file));
+            return ProjectZip.read(bounded(file), parts);
         } catch (NoSuchFileException e) {
             throw new FileProblem("“" + file.getFileName() + "” isn't there.", e);
         } catch (AccessDeniedException e) {
@@ -44,7 +70,7 @@ public final class ProjectFile {
 
     /** The project of a file's bytes; the sentence of a {@link FileProblem} is a clause without the file's name. */
     public static Project read(byte[] zip) throws FileProblem {
-        return ProjectZip.read(zip);
+        return ProjectZip.read(zip, Parts.strict());
     }
 
     /**

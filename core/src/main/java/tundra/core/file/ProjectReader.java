@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
@@ -21,7 +22,6 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
 import tundra.core.model.Swatch;
@@ -34,17 +34,22 @@ final class ProjectReader {
     private final Set<String> ids = new HashSet<>();
     private final Set<String> pictures = new HashSet<>();
     private final Set<String> sounds = new HashSet<>();
+    private final Parts parts;
     private int nodes;
 
+    private ProjectReader(Parts parts) {
+        this.parts = parts;
+    }
+
     /** @param data the bytes of the brought-in files by hash */
-    static Project read(byte[] json, Map<String, byte[]> data) throws FileProblem {
+    static Project read(byte[] json, Map<String, byte[]> data, Parts parts) throws FileProblem {
         JsonNode root;
         try {
             root = Json.MAPPER.readTree(json);
         } catch (JacksonException e) {
             throw new FileProblem("its project.json is damaged" + line(e) + " and can't be read", e);
         }
-        return new ProjectReader().project(root, data);
+        return new ProjectReader(parts).project(root, data);
     }
 
     private static String line(JacksonException e) {
@@ -59,19 +64,24 @@ final class ProjectReader {
             throw new FileProblem("it was saved by a newer Tundra (schema " + schema + "; this one reads up to " + Limits.SCHEMA
                     + "), so open it with that version");
         }
+        for (Migration m : Migration.ALL.subList((int) schema - 1, Migration.ALL.size())) {
+            m.apply((ObjectNode) root);
+        }
         var assets = new LinkedHashMap<String, Asset>();
         for (JsonNode n : f.list("assets")) {
-            Asset a = asset(new Fields(n, "asset " + (assets.size() + 1)), data);
-            assets.put(a.hash(), a);
-            switch (a.kind()) {
-                case PICTURE -> pictures.add(a.hash());
-                case SOUND -> sounds.add(a.hash());
-                case FONT -> { }
-            }
+            parts.part(() -> {
+                Asset a = asset(new Fields(n, "asset " + (assets.size() + 1)), data);
+                assets.put(a.hash(), a);
+                switch (a.kind()) {
+                    case PICTURE -> pictures.add(a.hash());
+                    case SOUND -> sounds.add(a.hash());
+                    case FONT -> { }
+                }
+            });
         }
         var scenes = new ArrayList<Scene>();
         for (JsonNode n : f.list("scenes")) {
-            scenes.add(scene(new Fields(n, "scene " + (scenes.size() + 1))));
+            parts.part(() -> scenes.add(scene(new Fields(n, "scene " + (scenes.size() + 1)))));
         }
         if (scenes.isEmpty() || scenes.size() > 1000) {
             throw f.problem("scenes", "should hold 1 to 1000 scenes");
@@ -80,13 +90,17 @@ final class ProjectReader {
         String id = id(f), name = f.text("name");
         var swatches = new ArrayList<Swatch>();
         for (JsonNode n : f.has("swatches") ? f.list("swatches") : List.<JsonNode>of()) {
-            var s = new Fields(n, "swatch " + (swatches.size() + 1));
-            swatches.add(new Swatch(s.text("name"), ValueReader.color(s.raw("color"), s, "color")));
+            parts.part(() -> {
+                var s = new Fields(n, "swatch " + (swatches.size() + 1));
+                swatches.add(new Swatch(s.text("name"), ValueReader.color(s.raw("color"), s, "color")));
+            });
         }
         var easings = new ArrayList<KeptEasing>();
         for (JsonNode n : f.has("easings") ? f.list("easings") : List.<JsonNode>of()) {
-            var e = new Fields(n, "kept easing " + (easings.size() + 1));
-            easings.add(new KeptEasing(e.text("name"), TimelineReader.easing(e, "easing")));
+            parts.part(() -> {
+                var e = new Fields(n, "kept easing " + (easings.size() + 1));
+                easings.add(new KeptEasing(e.text("name"), TimelineReader.easing(e, "easing")));
+            });
         }
         f.keepUnknown(Places.PROJECT, unknown);
         return new Project(id, name, rate, scenes, assets, swatches, easings, Map.copyOf(unknown));
@@ -138,12 +152,14 @@ final class ProjectReader {
         canvas.keepUnknown(Places.of("canvas", id), unknown);
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements);
-        var timelines = new TimelineReader(here, elements, sounds, unknown, this::id).read(f);
-        var reactions = new ReactionReader(here, timelines, unknown, this::id).read(f);
+        var timelines = new TimelineReader(here, elements, sounds, unknown, this::id, parts).read(f);
+        var reactions = new ReactionReader(here, timelines, unknown, this::id, parts).read(f);
         var lines = new ArrayList<RulerLine>();
         for (JsonNode n : f.has("lines") ? f.list("lines") : List.<JsonNode>of()) {
-            var l = new Fields(n, "a ruler line of " + f.where());
-            lines.add(new RulerLine(l.flag("upright"), l.number("at", -Limits.LENGTH, Limits.LENGTH)));
+            parts.part(() -> {
+                var l = new Fields(n, "a ruler line of " + f.where());
+                lines.add(new RulerLine(l.flag("upright"), l.number("at", -Limits.LENGTH, Limits.LENGTH)));
+            });
         }
         f.keepUnknown(Places.of("scene", id), unknown);
         return new Scene(id, name, new Board(size, values, elements, timelines, reactions, lines));
@@ -151,13 +167,20 @@ final class ProjectReader {
 
     private List<Element> elements(Fields f, String field) throws FileProblem {
         var out = new ArrayList<Element>();
+        int i = 0;
         for (JsonNode n : f.list(field)) {
-            out.add(element(new Fields(n, "element " + (out.size() + 1) + " in " + f.where())));
+            String where = "element " + ++i + named(n) + " in " + f.where();
+            parts.part(() -> out.add(element(new Fields(n, where))));
             if (ids.size() > Limits.ELEMENTS) {
-                throw new FileProblem("it holds more than " + Limits.ELEMENTS + " elements");
+                throw new Parts.TooMuch("it holds more than " + Limits.ELEMENTS + " elements");
             }
         }
         return out;
+    }
+
+    private static String named(JsonNode n) {
+        String name = n.path("name").asString("");
+        return name.isEmpty() ? "" : " “" + name.substring(0, Math.min(40, name.length())) + "”";
     }
 
     private Element element(Fields f) throws FileProblem {
@@ -165,11 +188,6 @@ final class ProjectReader {
         Content content = content(f);
         Fields rest = f.object("rest");
         Values values = ValueReader.values(rest, new Element(id, name, false, false, Values.NONE, content));
-        if (content instanceof Content.Text t && t.spacing() != 0) {
-            // files of the first versions kept the letter spacing with the words
-            values = values.with(Properties.LETTER_SPACING, t.spacing());
-            content = t.withSpacing(0);
-        }
         rest.keepUnknown(Places.of("rest", id), unknown);
         var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content);
         f.keepUnknown(Places.of("element", id), unknown);
@@ -184,8 +202,7 @@ final class ProjectReader {
             case "polygon" -> new Content.Polygon((int) f.whole("points", 3, 100), f.number("inner", 0, 1));
             case "path" -> new Content.Path(outline(f, "outline"), f.pair("box", 0, Limits.LENGTH), f.flag("evenOdd"));
             case "text" -> new Content.Text(f.text("text"), f.text("family"), (int) f.whole("weight", 100, 900),
-                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10),
-                    f.has("spacing") ? f.number("spacing", -1000, 1000) : 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);
+                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10), 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);
             case "picture" -> picture(f);
             case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
                     f.has("clip") ? outline(f, "clip") : null);
@@ -196,20 +213,20 @@ final class ProjectReader {
 
     private Content flipbook(Fields f) throws FileProblem {
         var drawings = new ArrayList<Drawing>();
-        int free = 0;
         for (JsonNode n : f.list("drawings")) {
-            var d = new Fields(n, "drawing " + (drawings.size() + 1) + " of " + f.where());
-            int start = (int) d.whole("start", 0, Drawing.LIMIT);
-            if (start < free) {
-                throw d.problem("start", "lies within the drawing before it");
-            }
-            Element art = element(d.object("art"));
-            if (!(art.content() instanceof Content.Group)) {
-                throw d.problem("art", "should be a group");
-            }
-            drawings.add(new Drawing(art, start, (int) d.whole("frames", 1, Drawing.LIMIT)));
-            free = drawings.getLast().end();
-            d.keepUnknown(Places.of("drawing", art.id()), unknown);
+            parts.part(() -> {
+                var d = new Fields(n, "drawing " + (drawings.size() + 1) + " of " + f.where());
+                int start = (int) d.whole("start", 0, Drawing.LIMIT);
+                if (!drawings.isEmpty() && start < drawings.getLast().end()) {
+                    throw d.problem("start", "lies within the drawing before it");
+                }
+                Element art = element(d.object("art"));
+                if (!(art.content() instanceof Content.Group)) {
+                    throw d.problem("art", "should be a group");
+                }
+                drawings.add(new Drawing(art, start, (int) d.whole("frames", 1, Drawing.LIMIT)));
+                d.keepUnknown(Places.of("drawing", art.id()), unknown);
+            });
         }
         return new Flipbook(drawings, f.pair("box", 0, Limits.LENGTH), (int) f.whole("rate", 1, 240), ending(f));
     }
@@ -242,7 +259,7 @@ final class ProjectReader {
         Outline o = OutlineReader.read(f.raw(field), f, field);
         nodes += o.contours().stream().mapToInt(c -> c.nodes().size()).sum();
         if (nodes > Limits.NODES) {
-            throw new FileProblem("it holds more than " + Limits.NODES + " path nodes");
+            throw new Parts.TooMuch("it holds more than " + Limits.NODES + " path nodes");
         }
         return o;
     }

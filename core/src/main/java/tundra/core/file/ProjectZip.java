@@ -39,10 +39,10 @@ final class ProjectZip {
     }
 
     /** The project of a zip's bytes. */
-    static Project read(byte[] zip) throws FileProblem {
+    static Project read(byte[] zip, Parts parts) throws FileProblem {
         try {
             return read(new ByteArrayInputStream(zip), Arrays.copyOfRange(zip, Math.max(0, zip.length - TAIL), zip.length), zip.length,
-                    (hash, e, in, most) -> bounded(e, in, most, zip.length));
+                    (hash, e, in, most) -> bounded(e, in, most, zip.length), parts);
         } catch (FileProblem e) {
             throw e;
         } catch (IOException e) {
@@ -51,9 +51,9 @@ final class ProjectZip {
     }
 
     /** The project of a file. */
-    static Project read(Path file) throws IOException {
+    static Project read(Path file, Parts parts) throws IOException {
         long size = Files.size(file);
-        return read(file, (hash, e, in, most) -> bounded(e, in, most, size));
+        return read(file, (hash, e, in, most) -> bounded(e, in, most, size), parts);
     }
 
     /** Reads what was just written anew, with the brought-in files of the project that was written instead of copies of them. */
@@ -64,12 +64,12 @@ final class ProjectZip {
                 throw new FileProblem("a file of the shelf did not come out as it went in");
             }
             return a.data();
-        });
+        }, Parts.strict());
     }
 
-    private static Project read(Path file, Keeper keeper) throws IOException {
+    private static Project read(Path file, Keeper keeper, Parts parts) throws IOException {
         try (var in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
-            return read(in, tail(file), Files.size(file), keeper);
+            return read(in, tail(file), Files.size(file), keeper, parts);
         }
     }
 
@@ -84,7 +84,7 @@ final class ProjectZip {
         }
     }
 
-    private static Project read(InputStream bytes, byte[] tail, long size, Keeper keeper) throws IOException {
+    private static Project read(InputStream bytes, byte[] tail, long size, Keeper keeper, Parts parts) throws IOException {
         if (tail.length == 0) {
             throw new FileProblem("it is empty");
         }
@@ -125,12 +125,12 @@ final class ProjectZip {
         if (mime == null || !Arrays.equals(mime, MIME) || json == null) {
             throw new FileProblem("it is a zip file, but not a Tundra project");
         }
-        return project(json, data);
+        return project(json, data, parts);
     }
 
-    private static Project project(byte[] json, Map<String, byte[]> data) throws FileProblem {
+    private static Project project(byte[] json, Map<String, byte[]> data, Parts parts) throws FileProblem {
         try {
-            return ProjectReader.read(json, data);
+            return ProjectReader.read(json, data, parts);
         } catch (IllegalArgumentException | StackOverflowError e) {
             throw new FileProblem("it does not hold a valid project (" + e.getMessage() + ")", e);
         }

@@ -24,8 +24,10 @@ final class ReactionReader {
     private final List<Timeline> timelines;
     private final Map<String, String> unknown;
     private final TimelineReader.IdReader ids;
+    private final Parts parts;
 
-    ReactionReader(Set<String> elements, List<Timeline> timelines, Map<String, String> unknown, TimelineReader.IdReader ids) {
+    ReactionReader(Set<String> elements, List<Timeline> timelines, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
+        this.parts = parts;
         this.elements = elements;
         this.timelines = timelines;
         this.unknown = unknown;
@@ -35,20 +37,22 @@ final class ReactionReader {
     List<Reaction> read(Fields scene) throws FileProblem {
         var out = new ArrayList<Reaction>();
         for (JsonNode n : scene.list("reactions")) {
-            var f = new Fields(n, "reaction " + (out.size() + 1) + " of " + scene.where());
-            String id = ids.id(f);
-            Fields when = f.object("when");
-            EventKind event = Events.byKey(when.text("event"));
-            if (event == null) {
-                throw when.problem("event", "is not one that this version knows");
-            }
-            Slots who = slots(when, event);
-            var actions = new ArrayList<Action>();
-            for (JsonNode a : f.list("do")) {
-                actions.add(action(new Fields(a, "an action of " + f.where())));
-            }
-            f.keepUnknown(Places.of("reaction", id), unknown);
-            out.add(new Reaction(id, new Event(event, who), actions));
+            parts.part(() -> {
+                var f = new Fields(n, "reaction " + (out.size() + 1) + " of " + scene.where());
+                String id = ids.id(f);
+                Fields when = f.object("when");
+                EventKind event = Events.byKey(when.text("event"));
+                if (event == null) {
+                    throw when.problem("event", "is not one that this version knows");
+                }
+                Slots who = slots(when, event);
+                var actions = new ArrayList<Action>();
+                for (JsonNode a : f.list("do")) {
+                    actions.add(action(new Fields(a, "an action of " + f.where())));
+                }
+                f.keepUnknown(Places.of("reaction", id), unknown);
+                out.add(new Reaction(id, new Event(event, who), actions));
+            });
         }
         return out;
     }

@@ -34,7 +34,7 @@ public final class Savable {
         var data = new HashMap<String, byte[]>();
         p.assets().values().forEach(a -> data.put(a.hash(), a.data()));
         try {
-            ProjectReader.read(ProjectWriter.write(p).getBytes(StandardCharsets.UTF_8), data);
+            ProjectReader.read(ProjectWriter.write(p).getBytes(StandardCharsets.UTF_8), data, Parts.strict());
             return null;
         } catch (FileProblem e) {
             return e.getMessage();

@@ -38,10 +38,12 @@ final class TimelineReader {
     private final IdReader ids;
     private final Set<String> soundAssets;
     private Fields paths;
+    private final Parts parts;
     private int keys;
 
     /** @param sounds the hashes of the sounds on the shelf */
-    TimelineReader(Set<String> ids, List<Element> tree, Set<String> sounds, Map<String, String> unknown, IdReader reader) {
+    TimelineReader(Set<String> ids, List<Element> tree, Set<String> sounds, Map<String, String> unknown, IdReader reader, Parts parts) {
+        this.parts = parts;
         this.elements = ids;
         owners.put(Board.CANVAS, new Canvas(Values.NONE));
         Tree.each(tree, e -> owners.put(e.id(), e));
@@ -53,7 +55,7 @@ final class TimelineReader {
     List<Timeline> read(Fields scene) throws FileProblem {
         var out = new ArrayList<Timeline>();
         for (JsonNode n : scene.list("timelines")) {
-            out.add(timeline(new Fields(n, "timeline " + (out.size() + 1) + " of " + scene.where())));
+            parts.part(() -> out.add(timeline(new Fields(n, "timeline " + (out.size() + 1) + " of " + scene.where()))));
         }
         if (out.isEmpty()) {
             throw scene.problem("timelines", "should hold at least one timeline");
@@ -65,20 +67,23 @@ final class TimelineReader {
         var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of());
         paths = f.has("paths") ? f.object("paths") : null;
         Fields all = f.object("keys");
+        var made = new Timeline[] {t};
         for (String element : all.names()) {
-            if (!elements.contains(element) && !element.equals(Board.CANVAS)) {
-                throw f.problem("keys", "name an element that isn't there (" + element + ")");
-            }
-            Fields of = all.object(element);
-            for (String name : of.names()) {
-                Property<?> p = Properties.byKey(name);
-                if (p != null && p.appliesTo(owners.get(element))) {
-                    t = track(t, of, element, p);
+            parts.part(() -> {
+                if (!elements.contains(element) && !element.equals(Board.CANVAS)) {
+                    throw f.problem("keys", "name an element that isn't there (" + element + ")");
                 }
-            }
-            of.keepUnknown(Places.keys(t.id(), element), unknown);
+                Fields of = all.object(element);
+                for (String name : of.names()) {
+                    Property<?> p = Properties.byKey(name);
+                    if (p != null && p.appliesTo(owners.get(element))) {
+                        parts.part(() -> made[0] = track(made[0], of, element, p));
+                    }
+                }
+                of.keepUnknown(Places.keys(made[0].id(), element), unknown);
+            });
         }
-        t = extras(t, f);
+        t = extras(made[0], f);
         f.keepUnknown(Places.of("timeline", t.id()), unknown);
         return t;
     }
@@ -97,7 +102,7 @@ final class TimelineReader {
             list.add(new Key<>(at, ValueReader.value(p, f.raw("value"), f, "value"), easing(f, "easing"), in, out, own));
             f.keepUnknown(Places.key(t.id(), element, p, at), unknown);
             if (++keys > Limits.KEYS) {
-                throw new FileProblem("it holds more than " + Limits.KEYS + " keys");
+                throw new Parts.TooMuch("it holds more than " + Limits.KEYS + " keys");
             }
         }
         return list.isEmpty() ? t : t.with(element, p, new Track<>(list, p == Properties.POSITION ? shape(paths, element) : PathShape.PLAIN));
@@ -112,29 +117,35 @@ final class TimelineReader {
     }
 
     private Timeline extras(Timeline t, Fields f) throws FileProblem {
-        Timeline out = t;
+        var out = new Timeline[] {t};
         Fields shown = f.has("shown") ? f.object("shown") : null;
         for (String element : shown == null ? List.<String>of() : shown.names()) {
-            if (!elements.contains(element)) {
-                throw f.problem("shown", "names an element that isn't there (" + element + ")");
-            }
-            out = out.withShown(element, span(shown, element));
+            parts.part(() -> {
+                if (!elements.contains(element)) {
+                    throw f.problem("shown", "names an element that isn't there (" + element + ")");
+                }
+                out[0] = out[0].withShown(element, span(shown, element));
+            });
         }
         var markers = new ArrayList<Marker>();
         for (JsonNode n : f.has("markers") ? f.list("markers") : List.<JsonNode>of()) {
-            var m = new Fields(n, "a marker of " + f.where());
-            markers.add(new Marker(ids.id(m), m.text("name"), m.whole("at", 0, t.duration())));
+            parts.part(() -> {
+                var m = new Fields(n, "a marker of " + f.where());
+                markers.add(new Marker(ids.id(m), m.text("name"), m.whole("at", 0, t.duration())));
+            });
         }
         var sounds = new ArrayList<PlacedSound>();
         for (JsonNode n : f.has("sounds") ? f.list("sounds") : List.<JsonNode>of()) {
-            var m = new Fields(n, "a sound of " + f.where());
-            if (!soundAssets.contains(m.text("asset"))) {
-                throw m.problem("asset", "names a sound that is missing from the file");
-            }
-            sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1), time(m, "fadeIn"), time(m, "fadeOut"),
-                    time(m, "from"), time(m, "length"), m.has("loop") && m.flag("loop")));
+            parts.part(() -> {
+                var m = new Fields(n, "a sound of " + f.where());
+                if (!soundAssets.contains(m.text("asset"))) {
+                    throw m.problem("asset", "names a sound that is missing from the file");
+                }
+                sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1), time(m, "fadeIn"), time(m, "fadeOut"),
+                        time(m, "from"), time(m, "length"), m.has("loop") && m.flag("loop")));
+            });
         }
-        return out.withMarkers(markers).withSounds(sounds).withRange(f.has("range") ? span(f, "range") : null);
+        return out[0].withMarkers(markers).withSounds(sounds).withRange(f.has("range") ? span(f, "range") : null);
     }
 
     /** A time that is 0 where it isn't said. */

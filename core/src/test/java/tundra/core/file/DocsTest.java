@@ -23,7 +23,7 @@ import tundra.core.model.ValueType;
 
 /** What is documented of the file follows the tables of properties, events and actions; -Dtundra.docs=write brings the tables of docs/file-format.md up to date. */
 class DocsTest {
-    private static final Path FORMAT = Path.of("../docs/file-format.md"), SCHEMA = Path.of("../docs/tundra-1.schema.json");
+    private static final Path FORMAT = Path.of("../docs/file-format.md"), SCHEMA = Path.of("../docs/tundra-2.schema.json");
     private static final String BEGIN = "<!-- made from the tables of properties, events and actions: begin -->\n", END = "<!-- end -->\n";
 
     private static String tables() {
