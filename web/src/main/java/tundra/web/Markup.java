@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import tundra.core.edit.Motifs;
 import tundra.core.frame.Marks;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
@@ -21,6 +22,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
+import tundra.core.model.Motif;
 import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -120,6 +122,13 @@ final class Markup {
         out.append(first ? "</section>\n" : "</template>\n</section>\n");
     }
 
+    /** What the player fills the instances of a motif with. */
+    void motif(Motif m) {
+        out.append("<template class=\"").append(PageId.of(m.id())).append("\">\n");
+        board(m.board());
+        out.append("</template>\n");
+    }
+
     private void board(Board b) {
         var reactive = new HashSet<String>();
         b.reactions().forEach(r -> {
@@ -127,6 +136,7 @@ final class Markup {
                 reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
         });
+        Motifs.instances(b, id -> project.motif(id) != null && project.motif(id).states() != null).forEach(e -> reactive.add(e.id()));
         b.elements().forEach(e -> element(b, e, reactive));
     }
 
@@ -191,6 +201,7 @@ final class Markup {
         return switch (e.content()) {
             case Content.Text t -> TextLayout.of((Content.Text) Marks.resolved(t, e.rest()), measure).box();
             case Content.Parent g -> g.box();
+            case Content.Instance i -> i.box();
             default -> e.rest().get(Properties.SIZE);
         };
     }
@@ -198,6 +209,7 @@ final class Markup {
     private void content(PageElement e) {
         switch (e.content()) {
             case Content.Parent g -> { }
+            case Content.Instance i -> { }
             case Content.Picture p -> picture(e, p);
             case Content.Text t -> {
                 out.append("<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));

@@ -6,20 +6,32 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import tundra.core.edit.Motifs;
 import tundra.core.flip.SheetMaker;
+import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
 import tundra.core.model.FontSource;
+import tundra.core.model.Motif;
+import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
+import tundra.core.model.Span;
+import tundra.core.model.States;
 import tundra.core.model.Timeline;
 
 /** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
@@ -45,17 +57,19 @@ public final class PageCompiler {
         for (Scene s : project.scenes()) {
             markup.scene(s, s == project.scenes().getFirst());
         }
+        List<Motif> motifs = motifs(project);
+        motifs.forEach(markup::motif);
         var files = new LinkedHashMap<String, byte[]>();
         files.put("index.html", utf8(html(project, markup.html(), extraScript)));
         files.put("piece.css", utf8(css(markup) + markup.css().css(scope(project))));
         files.put("tundra-player.js", player());
-        files.put("piece.js", utf8("Tundra.start(" + data(project, markup) + ");\n"));
+        files.put("piece.js", utf8("Tundra.start(" + data(project, motifs, markup) + ");\n"));
         for (String hash : markup.pictures()) {
             Asset a = project.assets().get(hash);
             files.put(Markup.picturePath(a), a.data());
         }
         markup.sheets().forEach((path, sheet) -> files.put(path, sheets.sheet(sheet.pictures(), sheet.grid())));
-        project.scenes().forEach(x -> x.board().timelines().forEach(t -> t.sounds().forEach(sound -> {
+        project.places().forEach(x -> x.board().timelines().forEach(t -> t.sounds().forEach(sound -> {
             Asset a = project.assets().get(sound.asset());
             files.put(soundPath(a), a.data());
         })));
@@ -141,29 +155,77 @@ public final class PageCompiler {
                 """).toString();
     }
 
-    private String data(Project p, Markup markup) {
+    /** The motifs that the scenes show, by whatever way. */
+    private static List<Motif> motifs(Project p) {
+        return p.motifs().stream().filter(m -> p.scenes().stream().anyMatch(s -> Motifs.holds(p, s.id(), m.id()))).toList();
+    }
+
+    private String data(Project p, List<Motif> motifs, Markup markup) {
         ObjectNode root = JSON.createObjectNode();
         ArrayNode scenes = root.putArray("scenes");
         for (Scene s : p.scenes()) {
-            ObjectNode o = scenes.addObject().put("of", Markup.sceneTarget(s)).put("name", s.name());
-            ArrayNode timelines = o.putArray("timelines");
-            var mixes = new Mixes();
-            for (Timeline t : s.board().timelines()) {
-                timeline(timelines.addObject(), p, s, t, markup, mixes);
-            }
-            if (!mixes.all().isEmpty()) {
-                o.set("mixes", JSON.valueToTree(mixes.all()));
-            }
-            ArrayNode reactions = o.putArray("reactions");
-            for (Reaction r : s.board().reactions()) {
-                // a reaction to what isn't published, such as something hidden, never happens
-                if (r.when().slots().map(Slot.Type.ELEMENT, id -> markup.of((String) id) == null ? null : id) != null) {
-                    reaction(reactions.addObject(), r);
+            board(scenes.addObject().put("of", Markup.sceneTarget(s)).put("name", s.name()), p, s, markup);
+        }
+        if (!motifs.isEmpty()) {
+            ObjectNode all = root.putObject("motifs");
+            for (Motif m : motifs) {
+                ObjectNode o = all.putObject(m.id()).put("of", PageId.of(m.id()));
+                board(o, p, m, markup);
+                if (m.states() != null) {
+                    ObjectNode states = o.putObject("states").put("travel", m.states().travel() / 1000.0);
+                    for (States.State x : States.State.values()) {
+                        states.put(x.name().toLowerCase(Locale.ROOT), m.states().time(x) / 1000.0);
+                    }
                 }
             }
         }
         // a script element is not used, but the text may be pasted into one
         return root.toString().replace("</", "<\\/");
+    }
+
+    private void board(ObjectNode o, Project p, Place place, Markup markup) {
+        Board b = place.board();
+        ArrayNode timelines = o.putArray("timelines");
+        var mixes = new Mixes();
+        for (Timeline t : b.timelines()) {
+            timeline(timelines.addObject(), p, place, t, markup, mixes);
+        }
+        if (!mixes.all().isEmpty()) {
+            o.set("mixes", JSON.valueToTree(mixes.all()));
+        }
+        ArrayNode reactions = o.putArray("reactions");
+        for (Reaction r : b.reactions()) {
+            // a reaction to what isn't published, such as something hidden, never happens
+            if (r.when().slots().map(Slot.Type.ELEMENT, id -> markup.of((String) id) == null ? null : id) != null) {
+                reaction(reactions.addObject(), r);
+            }
+        }
+        List<Element> instances = Motifs.instances(b, x -> true).stream().filter(e -> markup.of(e.id()) != null).toList();
+        if (!instances.isEmpty()) {
+            ArrayNode all = o.putArray("instances");
+            instances.forEach(e -> instance(all.addObject(), b, e, markup));
+        }
+    }
+
+    /** Where a motif stands, and what its time goes by; said only where it isn't usual. */
+    private static void instance(ObjectNode o, Board b, Element e, Markup markup) {
+        var i = (Content.Instance) e.content();
+        Clock c = i.clock();
+        o.put("of", markup.of(e.id()).box().box()).put("outer", markup.of(e.id()).box().outer()).put("motif", i.motif()).put("repeat", c.repeat().name().toLowerCase(Locale.ROOT));
+        if (c.phase() != 0) {
+            o.put("phase", c.phase() / 1000.0);
+        }
+        if (c.speed() != 1) {
+            o.put("speed", c.speed());
+        }
+        if (!c.own()) {
+            Timeline on = Moment.sitsOn(b, e.id());
+            o.put("timeline", on.id());
+            Span s = on.shown().get(e.id());
+            if (s != null && s.from() > 0) {
+                o.put("from", s.from() / 1000.0);
+            }
+        }
     }
 
     /** What a sound does besides being heard from its start to its end is said only where it does. */
@@ -183,14 +245,14 @@ public final class PageCompiler {
         }
     }
 
-    private void timeline(ObjectNode o, Project p, Scene s, Timeline t, Markup markup, Mixes mixes) {
+    private void timeline(ObjectNode o, Project p, Place s, Timeline t, Markup markup, Mixes mixes) {
         o.put("id", t.id()).put("name", t.name()).put("duration", t.duration() / 1000.0).put("loop", t.loop()).put("starts", t.starts());
         if (!t.sounds().isEmpty()) {
             ArrayNode sounds = o.putArray("sounds");
             t.sounds().forEach(x -> sound(sounds.addObject(), p.assets().get(x.asset()), x, t));
         }
         ArrayNode tracks = o.putArray("tracks");
-        var all = new ArrayList<>(Channels.keys(t, Markup.sceneTarget(s), markup::of, mixes));
+        var all = new ArrayList<>(Channels.keys(t, PageId.of(s.id()), markup::of, mixes));
         all.addAll(FlipChannels.of(s.board(), t, markup));
         for (PageTrack track : all) {
             ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");

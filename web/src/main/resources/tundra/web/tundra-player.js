@@ -3,6 +3,8 @@ const Tundra = (() => {
   "use strict";
   const quiet = matchMedia("(prefers-reduced-motion: reduce)");
   const pieces = [];
+  // How many gradients of a name there are.
+  const copies = new Map();
   const tell = (text, reaction = "") => dispatchEvent(new CustomEvent("tundra", { detail: { text, reaction } }));
 
   // The numbers of two texts of the same form, to be mixed.
@@ -85,11 +87,11 @@ const Tundra = (() => {
       if (!top) return;
       const { timeline } = top;
       this.#animation ??= this.el.animate(top.frames, timeline.timing);
-      if (timeline.playing) {
+      if (timeline.playing && !timeline.stepped) {
         this.#animation.startTime = timeline.start - (COMPOSITED.has(this.property) ? 0 : frame);
       } else {
         this.#animation.pause();
-        this.#animation.currentTime = timeline.time;
+        this.#animation.currentTime = timeline.stands;
       }
     }
 
@@ -107,6 +109,14 @@ const Tundra = (() => {
     rest() {
       this.#animation.cancel();
       this.#animation = null;
+    }
+
+    // The timing of a track is another one from now on.
+    renew(track) {
+      if (this.#of === track) {
+        this.#animation?.cancel();
+        this.#animation = null;
+      }
     }
   }
 
@@ -280,6 +290,36 @@ const Tundra = (() => {
     }
   };
 
+  // What the time of a motif's instance goes by: how far its driver has come, in ms, becomes a time of the motif, whose length is given.
+  class Clock {
+    constructor({ repeat = "loop", phase = 0, speed = 1 }, duration) {
+      const over = repeat === "once" && (speed < 0 ? phase <= 0 : phase >= duration);
+      Object.assign(this, { repeat, phase, speed, duration, still: repeat === "hold" || !speed || over });
+    }
+
+    local(elapsed) {
+      const { duration: d, phase, repeat } = this;
+      const t = repeat === "hold" ? phase : phase + elapsed * this.speed;
+      return repeat === "loop" ? ((t % d) + d) % d : Math.max(0, Math.min(d, t));
+    }
+
+    // How an animation as long as the motif goes by the driver's own time.
+    get timing() {
+      const { duration, phase, repeat } = this, pace = Math.abs(this.speed), back = this.speed < 0;
+      const share = Math.max(0, Math.min(1, phase / duration));
+      const timing = { duration: duration / pace, fill: "both", direction: back ? "reverse" : "normal", iterations: Infinity };
+      if (repeat === "loop") return { ...timing, iterationStart: (((back ? 1 - phase / duration : phase / duration) % 1) + 1) % 1 };
+      return { ...timing, iterationStart: back ? 1 - share : share, iterations: back ? share : 1 - share, delay: phase < 0 && !back ? -phase / pace : 0 };
+    }
+
+    // When, in ms from now, the local time passes one of some shares of the motif.
+    next(p, shares) {
+      const pace = this.duration / Math.abs(this.speed), loops = this.repeat === "loop";
+      if (this.speed > 0) return Math.min(...shares.filter((at) => at > p + 1e-7).map((at) => at - p), loops ? 1 - p : Infinity) * pace;
+      return Math.min(...shares.filter((at) => at < p + 1e-7 && at > 0).map((at) => Math.max(0, p - at)), loops ? p : Infinity) * pace + 0.5;
+    }
+  }
+
   // All animations of a timeline share one start, so that they keep in step. There is no animation that only keeps time: one
   // without a target would wake the main thread at every frame. A timeline that was never started shows nothing.
   class Timeline {
@@ -294,13 +334,20 @@ const Tundra = (() => {
     #again;
     #step;
     #board;
+    #clock;
+    #source;
+    #round;
 
-    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, board, slot) {
+    // With a clock it isn't played, but goes along with what drives the motif that it is part of.
+    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, board, slot, clock) {
       Object.assign(this, { id, name, duration, starts, loops: loop, playing: false, start: 0 });
       this.#board = board;
       this.#loop = loop && !quiet.matches;
-      this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
-      this.timing = { duration, fill: "both", iterations: this.#loop ? Infinity : 1 };
+      this.#clock = clock;
+      // what is as long as the motif goes by the browser's own animations, the rest is set frame by frame
+      this.composed = clock && !clock.still && clock.duration === duration;
+      this.#sounds = (clock ? [] : sounds).map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
+      this.timing = this.composed ? clock.timing : { duration, fill: "both", iterations: this.#loop && !clock ? Infinity : 1 };
       this.#tracks = tracks.map(({ of, property, keys }) => {
         keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
         const track = { timeline: this, slot: slot(of, property), keys };
@@ -314,21 +361,85 @@ const Tundra = (() => {
 
     // Where it stands, in ms.
     get time() {
-      return this.#wrap(this.playing ? document.timeline.currentTime - this.start : this.#at);
+      return this.#wrap(this.#elapsed(document.timeline.currentTime));
     }
 
     // Of what the page's own thread moves.
     get progress() {
-      return (this.playing ? this.#wrap(document.timeline.currentTime - this.start + frame) : this.time) / this.duration;
+      return this.#wrap(this.#elapsed(document.timeline.currentTime + frame)) / this.duration;
     }
 
     // The same by the clock, between frames too.
     get exact() {
-      return this.#wrap(this.playing ? performance.now() - this.start : this.#at) / this.duration;
+      return this.#wrap(this.#elapsed(performance.now())) / this.duration;
+    }
+
+    // Where its animations stand while they don't run.
+    get stands() {
+      return this.composed && !this.stepped ? this.#at : this.time;
+    }
+
+    // Whether its animations are set frame by frame.
+    get stepped() {
+      return this.#clock && (!this.composed || !!this.#source);
+    }
+
+    #elapsed(now) {
+      return !this.playing ? this.#at : this.#source ? this.#source() : now - this.start;
     }
 
     #wrap(t) {
-      return this.#loop ? t % this.duration : Math.min(t, this.duration);
+      if (this.#clock) t = this.#clock.local(t);
+      return this.#loop || (this.#clock && this.loops) ? t % this.duration : Math.min(t, this.duration);
+    }
+
+    // Goes along with what drives it: since a start, or standing so many ms after it; or as far as a source says at each frame.
+    follow({ playing, start, at, source }) {
+      const was = this.stepped;
+      Object.assign(this, { playing: playing && !this.#clock.still, start: start ?? 0 });
+      this.#at = at ?? 0;
+      this.#source = this.playing ? source : null;
+      if (was !== this.stepped) {
+        this.timing = this.stepped ? { duration: this.duration, fill: "both" } : this.composed ? this.#clock.timing : this.timing;
+        for (const t of this.#tracks) t.slot.renew?.(t);
+      }
+      if (!this.#board.active.includes(this)) this.#raise();
+      this.#show(this.#tracks);
+      this.#switch();
+      this.#drive();
+      this.#board.conduct(this);
+      if (!this.playing) this.#board.settleSoon();
+    }
+
+    // How what goes along with this timeline, since some ms on it, is driven.
+    drives(from) {
+      const wraps = this.playing && this.#loop && !this.#clock;
+      const turns = wraps ? Math.floor((document.timeline.currentTime - this.start) / this.duration) : 0;
+      if (this.#clock && this.playing) return { playing: true, source: () => this.time - from, at: this.time - from };
+      return { playing: this.playing, start: this.start + turns * this.duration + from, at: this.time - from };
+    }
+
+    // Each frame what the page's own thread moves.
+    #drive() {
+      const moved = this.stepped ? this.#tracks : this.#driven;
+      cancelAnimationFrame(this.#step);
+      if (!this.playing || !moved.length) return;
+      let before = 0;
+      const step = (now) => {
+        if (!this.playing) return;
+        if (before && now > before) frame = Math.max(4, Math.min(34, frame + (now - before - frame) / 8));
+        before = now;
+        this.#show(moved);
+        this.#step = requestAnimationFrame(step);
+      };
+      this.#step = requestAnimationFrame(step);
+    }
+
+    // Tells what goes along with it; where it loops, again at each turn.
+    #told() {
+      clearTimeout(this.#round);
+      this.#board.conduct(this);
+      if (this.playing && this.#loop && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
     }
 
     // Starts what is to be heard from here on, or hushes everything when nothing plays.
@@ -379,8 +490,10 @@ const Tundra = (() => {
       const p = this.exact;
       this.#show(this.#switched);
       if (!this.playing) return;
-      const next = Math.min(1, ...this.#switched.flatMap(({ keys }) => keys.find(([at]) => at > p + 1e-7)?.[0] ?? []));
-      this.#turn = setTimeout(() => this.#switch(), (next - p) * this.duration + 0.5);
+      if (this.stepped) return;
+      const shares = this.#switched.flatMap(({ keys }) => keys.map(([at]) => at));
+      const wait = this.#clock ? this.#clock.next(p, shares) : (Math.min(1, ...shares.filter((at) => at > p + 1e-7)) - p) * this.duration;
+      if (wait < Infinity) this.#turn = setTimeout(() => this.#switch(), wait + 0.5);
     }
 
     // From now on it has its say, and the last one.
@@ -396,6 +509,7 @@ const Tundra = (() => {
     reset() {
       clearTimeout(this.#end);
       clearTimeout(this.#turn);
+      clearTimeout(this.#round);
       this.playing = false;
       this.#at = 0;
       this.#sound();
@@ -414,6 +528,7 @@ const Tundra = (() => {
       this.#sound();
       this.#show(this.#tracks);
       this.#switch();
+      this.#told();
       this.#board.settleSoon();
     }
 
@@ -445,18 +560,8 @@ const Tundra = (() => {
       if (!this.#loop) this.#watch();
       this.#sound();
       this.#switch();
-      if (this.#driven.length) {
-        cancelAnimationFrame(this.#step);
-        let before = 0;
-        const step = (now) => {
-          if (!this.playing) return;
-          if (before && now > before) frame = Math.max(4, Math.min(34, frame + (now - before - frame) / 8));
-          before = now;
-          this.#show(this.#driven);
-          this.#step = requestAnimationFrame(step);
-        };
-        this.#step = requestAnimationFrame(step);
-      }
+      this.#drive();
+      this.#told();
     }
 
     pause() {
@@ -509,15 +614,41 @@ const Tundra = (() => {
     #renamed = new Map();
     #soon;
     #taps = new Map();
+    #conducted;
+    #instances;
 
-    constructor(el, { timelines, reactions, mixes = {} }) {
+    // Of a motif's instance with its clock, otherwise without.
+    constructor(el, { timelines, reactions, mixes = {}, instances = [] }, piece, clock) {
       this.el = el;
       for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
       this.#rename();
       const slot = slots(this, mixes);
-      this.timelines = timelines.map((t) => new Timeline(t, this, slot));
+      const own = clock && new Clock(clock, timelines[0].duration);
+      this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
+      this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
+      this.#instances = instances.map((i) => new Instance(this, i, piece));
       for (const r of reactions) this.#react(r);
-      el.addEventListener("click", (e) => this.#tap(e));
+      if (reactions.length) el.addEventListener("click", (e) => this.#tap(e));
+    }
+
+    // Whether anything goes along with a timeline of this board.
+    conducts(timeline) {
+      return this.#instances.some((i) => i.timeline === timeline.id);
+    }
+
+    // Takes along what goes by one of its timelines.
+    conduct(timeline) {
+      for (const i of this.#instances) if (i.timeline === timeline.id) i.board.follow(timeline.drives(i.from));
+    }
+
+    // As part of a motif: goes along with what drives it.
+    follow(how) {
+      for (const t of this.#conducted) t.follow(how);
+    }
+
+    // Starts, or stops at a time since the opening of the scene in ms, the motifs with clocks of their own and all in them.
+    run(how) {
+      for (const i of this.#instances) i.run(how);
     }
 
     part(name) {
@@ -528,8 +659,8 @@ const Tundra = (() => {
     #rename() {
       for (const [name, x] of this.#parts) {
         if (!x.id || document.getElementById(x.id) === x) continue;
-        let i = 2;
-        while (document.getElementById(name + "_" + i)) i++;
+        const i = (copies.get(name) ?? 1) + 1;
+        copies.set(name, i);
         this.#renamed.set("url(#" + name + ")", "url(#" + (x.id = name + "_" + i) + ")");
       }
       if (!this.#renamed.size) return;
@@ -577,11 +708,16 @@ const Tundra = (() => {
     // As it is before anything was started.
     reset() {
       for (const t of this.timelines) t.reset();
+      for (const i of this.#instances) i.board.reset();
     }
 
     // The timelines that start by themselves play.
     open() {
-      for (const t of this.timelines) if (t.starts) t.playFromStart();
+      this.run({ playing: true, start: document.timeline.currentTime });
+      for (const t of this.timelines) {
+        if (t.starts) t.playFromStart();
+        else this.conduct(t);
+      }
     }
 
     settleSoon() {
@@ -600,22 +736,105 @@ const Tundra = (() => {
     }
   }
 
+  // A motif where it stands.
+  class Instance {
+    #states;
+    #clock;
+
+    constructor(around, data, piece) {
+      const motif = piece.motifs[data.motif];
+      const { of, outer, timeline, from = 0 } = data;
+      const el = around.part(of);
+      el.append(piece.el.querySelector(":scope > template." + motif.of).content.cloneNode(true));
+      Object.assign(this, { timeline, from });
+      this.#clock = new Clock(data, motif.timelines[0].duration);
+      this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data);
+      if (motif.states) this.#states = new States(around.part(outer), this.board, motif.states, this.#clock.local(0));
+    }
+
+    run(how) {
+      if (this.#states) this.#states.stand();
+      else if (!this.timeline) this.board.follow(quiet.matches ? this.#quiet : how);
+      this.board.run(how);
+    }
+
+    // For who asks for less motion: a loop stands at its phase, what runs once at its end.
+    get #quiet() {
+      const { duration, speed, repeat } = this.#clock;
+      return { playing: false, at: repeat === "once" && speed ? (2 * duration) / Math.abs(speed) : 0 };
+    }
+  }
+
+  // Moments of a motif that it plays to under the pointer or with the keyboard's focus: from wherever it is, in a set time.
+  class States {
+    #board;
+    #at;
+    #step;
+    #over = false;
+    #down = false;
+    #focus = false;
+
+    constructor(el, board, { travel, ...states }, at) {
+      Object.assign(this, { states, travel, now: "rest" });
+      this.#board = board;
+      this.#at = at;
+      const on = (types, change) => {
+        for (const type of types.split(" "))
+          el.addEventListener(type, (e) => {
+            change(e);
+            this.#go(this.#down ? "pressed" : this.#over || this.#focus ? "over" : "rest");
+          });
+      };
+      const key = (e) => e.key === "Enter" || e.key === " ";
+      on("pointerenter", (e) => (this.#over = e.pointerType !== "touch"));
+      on("pointerleave pointercancel", () => (this.#over = this.#down = false));
+      on("pointerdown", () => (this.#down = true));
+      on("pointerup", () => (this.#down = false));
+      on("keydown", (e) => (this.#down ||= key(e)));
+      on("keyup", (e) => (this.#down &&= !key(e)));
+      on("focus", () => (this.#focus = el.matches(":focus-visible")));
+      on("blur", () => (this.#focus = this.#down = false));
+    }
+
+    stand() {
+      cancelAnimationFrame(this.#step);
+      this.#board.follow({ playing: false, at: this.#at });
+    }
+
+    #go(state) {
+      if (state === this.now) return;
+      this.now = state;
+      const to = this.states[state], from = this.#at, began = performance.now();
+      cancelAnimationFrame(this.#step);
+      const step = () => {
+        const p = this.travel && !quiet.matches ? Math.min(1, (performance.now() - began) / this.travel) : 1;
+        this.#at = from + (to - from) * p;
+        this.#board.follow({ playing: false, at: this.#at });
+        if (p < 1) this.#step = requestAnimationFrame(step);
+      };
+      step();
+    }
+  }
+
   // A screen of the piece; what it holds is made when it is first near.
   class Scene {
     #data;
     #board;
 
-    constructor(root, data) {
+    #piece;
+
+    constructor(piece, data) {
       this.name = data.name;
       this.#data = data;
-      this.el = root.querySelector("." + data.of);
+      this.#piece = piece;
+      this.el = piece.el.querySelector("." + data.of);
     }
 
     get board() {
       if (!this.#board) {
         const later = this.el.querySelector(":scope > template");
         later?.replaceWith(later.content);
-        this.#board = new Board(this.el, this.#data);
+        this.#board = new Board(this.el, this.#data, this.#piece);
       }
       return this.#board;
     }
@@ -638,7 +857,8 @@ const Tundra = (() => {
   class Piece {
     constructor(data, root) {
       this.el = root;
-      this.scenes = data.scenes.map((s) => new Scene(root, s));
+      this.motifs = data.motifs ?? {};
+      this.scenes = data.scenes.map((s) => new Scene(this, s));
       this.#show(this.scenes[0]);
     }
 

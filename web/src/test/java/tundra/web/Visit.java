@@ -28,7 +28,7 @@ final class Visit {
         this.name = name;
         board = project.scenes().getFirst().board();
         Fonts fonts = Fonts.of(project.assets());
-        builder = new FrameBuilder(board, fonts);
+        builder = FrameBuilder.of(project, board, fonts);
         Path to = folder.resolve(name);
         Publisher.publish(new PageCompiler(fonts, fonts, new PictureSheets()).compile(project, null), to, x -> { }, () -> false);
         browser.open(to, (int) board.size().x(), (int) board.size().y());
@@ -44,8 +44,8 @@ final class Visit {
     /** Has the page start and seek the timelines of a moment in their order, and waits until what stands is plain style. */
     void go(Moment m) throws Exception {
         browser.run("const s = Tundra.pieces[0].scenes[0]; s.timelines.forEach(t => t.reset());"
-                + "for (const [id, ms] of arguments[0]) s.timelines.find(t => t.id === id).goTo(ms);",
-                m.standings().stream().map(s -> List.of(s.timeline(), s.time() / 1000.0)).toList());
+                + "for (const [id, ms] of arguments[0]) s.timelines.find(t => t.id === id).goTo(ms); s.board.run({ playing: false, at: arguments[1] });",
+                m.standings().stream().map(s -> List.of(s.timeline(), s.time() / 1000.0)).toList(), m.since() / 1000.0);
         settled();
     }
 

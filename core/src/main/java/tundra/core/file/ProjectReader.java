@@ -11,19 +11,23 @@ import java.util.Set;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
+import tundra.core.edit.Motifs;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
+import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
+import tundra.core.model.States;
 import tundra.core.model.Swatch;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -34,6 +38,7 @@ final class ProjectReader {
     private final Set<String> ids = new HashSet<>();
     private final Set<String> pictures = new HashSet<>();
     private final Set<String> sounds = new HashSet<>();
+    private final Set<String> motifIds = new HashSet<>();
     private final Parts parts;
     private int nodes;
 
@@ -79,6 +84,12 @@ final class ProjectReader {
                 }
             });
         }
+        var motifNodes = f.has("motifs") ? f.list("motifs") : List.<JsonNode>of();
+        motifNodes.forEach(n -> motifIds.add(n.path("id").asString("")));
+        var motifs = new ArrayList<Motif>();
+        for (JsonNode n : motifNodes) {
+            parts.part(() -> motifs.add(motif(new Fields(n, "motif " + (motifs.size() + 1) + named(n)))));
+        }
         var scenes = new ArrayList<Scene>();
         for (JsonNode n : f.list("scenes")) {
             parts.part(() -> scenes.add(scene(new Fields(n, "scene " + (scenes.size() + 1)))));
@@ -103,7 +114,16 @@ final class ProjectReader {
             });
         }
         f.keepUnknown(Places.PROJECT, unknown);
-        return new Project(id, name, rate, scenes, assets, swatches, easings, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, Map.copyOf(unknown));
+        for (Motif m : motifs) {
+            if (Motifs.holds(p, m.id(), m.id())) {
+                throw new FileProblem("the motif “" + m.name() + "” holds itself");
+            }
+        }
+        // instances of motifs that were left out go with them
+        Set<String> there = new HashSet<>();
+        motifs.forEach(m -> there.add(m.id()));
+        return motifs.size() == motifNodes.size() ? p : p.mapBoards(b -> Motifs.withoutInstances(b, x -> !there.contains(x)));
     }
 
     private String id(Fields f) throws FileProblem {
@@ -146,6 +166,25 @@ final class ProjectReader {
 
     private Scene scene(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
+        return new Scene(id, name, board(f, id));
+    }
+
+    private Motif motif(Fields f) throws FileProblem {
+        String id = id(f), name = f.text("name");
+        States states = f.has("states") ? states(f.object("states")) : null;
+        return new Motif(id, name, board(f, id), states);
+    }
+
+    private static States states(Fields f) throws FileProblem {
+        var s = new States(Map.of(), f.whole("travel", 0, Limits.TIME));
+        for (States.State x : States.State.values()) {
+            String key = x.name().toLowerCase(Locale.ROOT);
+            s = f.has(key) ? s.with(x, f.whole(key, 0, Limits.TIME)) : s;
+        }
+        return s;
+    }
+
+    private Board board(Fields f, String id) throws FileProblem {
         Point size = f.pair("size", 1, Limits.SIDE);
         Fields canvas = f.object("canvas");
         Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
@@ -162,7 +201,7 @@ final class ProjectReader {
             });
         }
         f.keepUnknown(Places.of("scene", id), unknown);
-        return new Scene(id, name, new Board(size, values, elements, timelines, reactions, lines));
+        return new Board(size, values, elements, timelines, reactions, lines);
     }
 
     private List<Element> elements(Fields f, String field) throws FileProblem {
@@ -207,8 +246,27 @@ final class ProjectReader {
             case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
                     f.has("clip") ? outline(f, "clip") : null);
             case "flipbook" -> flipbook(f);
+            case "instance" -> instance(f);
             default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
         };
+    }
+
+    private Content instance(Fields f) throws FileProblem {
+        String motif = f.text("motif"), clock = f.text("clock");
+        if (!motifIds.contains(motif)) {
+            throw f.problem("motif", "names a motif that is missing from the file");
+        }
+        if (!clock.equals("own") && !clock.equals("parent")) {
+            throw f.problem("clock", "should be own or parent");
+        }
+        Clock.Repeat repeat;
+        try {
+            repeat = Clock.Repeat.valueOf(f.text("repeat").toUpperCase(Locale.ROOT));
+        } catch (IllegalArgumentException e) {
+            throw f.problem("repeat", "should be loop, once or hold");
+        }
+        return new Content.Instance(motif, f.pair("box", 0, Limits.LENGTH),
+                new Clock(clock.equals("own"), repeat, f.whole("phase", -Limits.TIME, Limits.TIME), f.number("speed", -100, 100)));
     }
 
     private Content flipbook(Fields f) throws FileProblem {

@@ -20,14 +20,16 @@ import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
+import tundra.core.model.Motif;
+import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
-import tundra.core.model.Scene;
 import tundra.core.model.Slots;
 import tundra.core.model.Span;
+import tundra.core.model.States;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -51,7 +53,11 @@ final class ProjectWriter {
         ObjectNode o = Json.MAPPER.createObjectNode();
         o.put("tundra", Limits.SCHEMA).put("id", project.id()).put("name", project.name()).put("frameRate", project.frameRate());
         ArrayNode scenes = o.putArray("scenes");
-        project.scenes().forEach(s -> scenes.add(scene(s)));
+        project.scenes().forEach(s -> scenes.add(place(s)));
+        if (!project.motifs().isEmpty()) {
+            ArrayNode motifs = o.putArray("motifs");
+            project.motifs().forEach(m -> motifs.add(motif(m)));
+        }
         ArrayNode assets = o.putArray("assets");
         for (Asset a : project.assets().values()) {
             ObjectNode n = assets.addObject().put("hash", a.hash()).put("name", a.name()).put("type", a.mediaType());
@@ -85,7 +91,20 @@ final class ProjectWriter {
         return o;
     }
 
-    private ObjectNode scene(Scene s) {
+    private ObjectNode motif(Motif m) {
+        ObjectNode o = place(m);
+        if (m.states() != null) {
+            ObjectNode states = o.putObject("states").put("travel", m.states().travel());
+            for (States.State s : States.State.values()) {
+                if (m.states().at().containsKey(s)) {
+                    states.put(s.name().toLowerCase(Locale.ROOT), m.states().at().get(s));
+                }
+            }
+        }
+        return o;
+    }
+
+    private ObjectNode place(Place s) {
         Board b = s.board();
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", s.id()).put("name", s.name());
         o.set("size", pair(b.size()));
@@ -147,6 +166,12 @@ final class ProjectWriter {
                     n.set("art", element(d.art()));
                     unknown(n, Places.of("drawing", d.id()));
                 }
+            }
+            case Content.Instance i -> {
+                o.put("motif", i.motif());
+                o.set("box", pair(i.box()));
+                o.put("clock", i.clock().own() ? "own" : "parent").put("repeat", i.clock().repeat().name().toLowerCase(Locale.ROOT)).put("phase", i.clock().phase())
+                        .put("speed", i.clock().speed());
             }
             case Content.Polygon p -> o.put("points", p.points()).put("inner", p.inner());
             case Content.Rectangle r -> { }

@@ -87,7 +87,9 @@ public final class Frame {
         for (FrameNode n : in) {
             Affine m = outer.times(n.toParent());
             out.putIfAbsent(n.id(), new Placed(n, m));
-            index(n.children(), m, out);
+            if (n.motif() == null) {
+                index(n.children(), m, out);
+            }
         }
     }
 
@@ -97,7 +99,7 @@ public final class Frame {
             if (n.id().equals(id)) {
                 return new Placed(n, m);
             }
-            Placed inner = find(n.children(), id, m);
+            Placed inner = n.motif() != null ? null : find(n.children(), id, m);
             if (inner != null) {
                 return inner;
             }

@@ -11,6 +11,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
@@ -29,6 +30,12 @@ public final class FrameBuilder {
     private final Map<Element, Last> last = new IdentityHashMap<>();
     private final Map<Element, Boolean> moving = new IdentityHashMap<>();
     private final boolean guides;
+    private final MotifFrames motifs;
+
+    /** What visitors see of a scene or a motif of a project. */
+    public static FrameBuilder of(Project p, Board board, TextMeasurer measure) {
+        return new FrameBuilder(board, measure, null, false, new MotifFrames(p.motifs(), measure));
+    }
 
     /** What visitors see: without the guide elements. */
     public FrameBuilder(Board board, TextMeasurer measure) {
@@ -41,6 +48,12 @@ public final class FrameBuilder {
      * @param guides whether guide elements are shown, as while drawing
      */
     public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous, boolean guides) {
+        this(board, measure, previous, guides, new MotifFrames(List.of(), measure));
+    }
+
+    /** @param motifs that the board's instances show */
+    public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous, boolean guides, MotifFrames motifs) {
+        this.motifs = motifs;
         this.guides = guides;
         this.board = board;
         this.measure = measure;
@@ -53,7 +66,7 @@ public final class FrameBuilder {
     }
 
     private boolean findMoving(Element e) {
-        boolean any = poses.animated(e.id()) || e.content() instanceof Flipbook;
+        boolean any = poses.animated(e.id()) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance;
         for (Element c : e.children()) {
             any |= findMoving(c);
         }
@@ -63,6 +76,15 @@ public final class FrameBuilder {
 
     public Board board() {
         return board;
+    }
+
+    public MotifFrames motifs() {
+        return motifs;
+    }
+
+    /** The same builder with other motifs, which look the same as far as this board shows them. */
+    FrameBuilder with(MotifFrames others) {
+        return others == motifs ? this : new FrameBuilder(board, measure, this, guides, others);
     }
 
     /** Whether the timelines show an element at a moment. What holds it may still be hidden then. */
@@ -141,7 +163,8 @@ public final class FrameBuilder {
 
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
-        List<FrameNode> children = nodes(seen(e, m), m);
+        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null
+                ? motifs.at(i.motif(), m.inside(board, e.id(), i.clock(), motifs.board(i.motif()))) : nodes(seen(e, m), m);
         Last before = last.get(e);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children)) {
             return before.node;
@@ -172,6 +195,9 @@ public final class FrameBuilder {
     }
 
     private static boolean sameInstances(List<FrameNode> a, List<FrameNode> b) {
+        if (a == b) {
+            return true;
+        }
         if (a.size() != b.size()) {
             return false;
         }
@@ -197,7 +223,7 @@ public final class FrameBuilder {
         TextLayout layout = layout(e, v, m);
         Point box = Marks.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, layout), children, Marks.clips(content, v));
+                Marks.of(content, v, layout), children, Marks.clips(content, v), content instanceof Content.Instance i ? i.motif() : null);
     }
 
     /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */

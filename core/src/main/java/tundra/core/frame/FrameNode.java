@@ -21,6 +21,7 @@ public final class FrameNode {
     private final List<Mark> marks;
     private final List<FrameNode> children;
     private final List<Outline> clips;
+    private final String motif;
     private Rect reach = UNKNOWN;
 
     /**
@@ -29,6 +30,12 @@ public final class FrameNode {
      * @param clips what lies outside of any of them hides of the children
      */
     public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips) {
+        this(id, locked, toParent, opacity, box, marks, children, clips, null);
+    }
+
+    /** @param motif the motif that its children belong to, whose elements are no elements of this board; null for anything but an instance */
+    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips,
+            String motif) {
         this.id = id;
         this.locked = locked;
         this.toParent = toParent;
@@ -37,6 +44,7 @@ public final class FrameNode {
         this.marks = marks;
         this.children = children;
         this.clips = clips;
+        this.motif = motif;
     }
 
     public String id() {
@@ -71,19 +79,24 @@ public final class FrameNode {
         return clips;
     }
 
+    /** The motif that its children belong to; null for anything but an instance. */
+    public String motif() {
+        return motif;
+    }
+
     /** The same node placed otherwise. */
     public FrameNode withPlacement(Affine m) {
-        var n = new FrameNode(id, locked, m, opacity, box, marks, children, clips);
+        var n = new FrameNode(id, locked, m, opacity, box, marks, children, clips, motif);
         n.reach = reach;
         return n;
     }
 
     public FrameNode withOpacity(double o) {
-        return new FrameNode(id, locked, toParent, o, box, marks, children, clips);
+        return new FrameNode(id, locked, toParent, o, box, marks, children, clips, motif);
     }
 
     public FrameNode withChildren(List<FrameNode> c) {
-        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clips);
+        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clips, motif);
     }
 
     /** The box around all that it can paint on, strokes and what letters stick out included, cut by its clips, in its own coordinates; null for nothing. */

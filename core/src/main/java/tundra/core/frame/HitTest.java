@@ -32,6 +32,13 @@ public final class HitTest {
             }
             var here = new ArrayList<>(path);
             here.add(n.id());
+            if (n.motif() != null) {
+                // what lies in it is no part of this board
+                if (!within(n, m, p, tolerance).isEmpty()) {
+                    out.add(here);
+                }
+                continue;
+            }
             if (n.clips().isEmpty() || m.invertible() && n.clips().stream().allMatch(c -> Inside.filled(c, m.inverse().apply(p)))) {
                 collect(n.children(), m, p, tolerance, here, out);
             }
@@ -39,6 +46,12 @@ public final class HitTest {
                 out.add(here);
             }
         }
+    }
+
+    private static List<List<String>> within(FrameNode n, Affine m, Point p, double tolerance) {
+        var inside = new ArrayList<List<String>>();
+        collect(n.children(), m, p, tolerance, List.of(), inside);
+        return inside;
     }
 
     private static boolean hit(FrameNode n, Point p, double tolerance) {

@@ -47,6 +47,7 @@ public final class Marks {
             case Content.Picture p -> v.get(Properties.SIZE);
             case Content.Text t -> layout.box();
             case Content.Parent g -> g.box();
+            case Content.Instance i -> i.box();
         };
     }
 
@@ -57,6 +58,7 @@ public final class Marks {
                     ? List.of(new Mark.Glyphs(t, layout, v.get(Properties.FILL))) : List.of();
             case Content.Picture p -> List.of(new Mark.Image(p.asset(), v.get(Properties.SIZE)));
             case Content.Parent g -> List.of();
+            case Content.Instance i -> List.of();
         };
     }
 

@@ -3,15 +3,24 @@ package tundra.core.frame;
 import java.util.ArrayList;
 import java.util.List;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 
 /**
  * Where each active timeline of a board stands, in the order in which they were started. A timeline that was never started does not
  * apply; of two that have a say in the same value the one started last decides.
+ *
+ * @param since how long ago the scene was opened, in µs, by which motifs with clocks of their own go
  */
-public record Moment(List<Standing> standings) {
+public record Moment(List<Standing> standings, long since) {
     /** Nothing was started. */
     public static final Moment REST = new Moment(List.of());
+
+    /** Of a board that was just opened. */
+    public Moment(List<Standing> standings) {
+        this(standings, 0);
+    }
 
     /**
      * @param timeline its id
@@ -31,7 +40,7 @@ public record Moment(List<Standing> standings) {
                 out.add(new Standing(t.id(), t.local(time)));
             }
         }
-        return new Moment(out);
+        return new Moment(out, time);
     }
 
     /** What is edited: the opened board with the timeline that is worked on on top, all at the same time after their start. */
@@ -54,7 +63,30 @@ public record Moment(List<Standing> standings) {
             }
         }
         out.add(new Standing(timeline, time));
-        return new Moment(out);
+        return new Moment(out, since);
+    }
+
+    /**
+     * The moment of a motif's board where it stands at this one.
+     *
+     * @param around the board that the instance stands on
+     * @param element the instance's id
+     */
+    public Moment inside(Board around, String element, Clock clock, Board motif) {
+        long local = clock.local(clock.own() ? since : sinceSpan(around, element), motif.main().duration());
+        return new Moment(opened(motif, local).standings, since);
+    }
+
+    /** The time on the timeline that an instance sits on since its span began. */
+    private long sinceSpan(Board around, String element) {
+        Timeline on = sitsOn(around, element);
+        Span s = on.shown().get(element);
+        return timeOf(on.id()) - (s == null ? 0 : s.from());
+    }
+
+    /** The timeline that an instance goes by: the one that says when it is seen, else Main. */
+    public static Timeline sitsOn(Board around, String element) {
+        return around.timelines().stream().filter(t -> t.shown().containsKey(element)).findFirst().orElse(around.main());
     }
 
     /** Where a timeline stands, in µs; 0 when it was not started. */

@@ -115,6 +115,18 @@ public sealed interface Content {
     /** A picture of the shelf, by its content hash. */
     record Picture(String asset) implements Content {}
 
+    /**
+     * A motif as it is placed.
+     *
+     * @param motif its id
+     * @param box the size of the motif's canvas, which it is handled by
+     */
+    record Instance(String motif, Point box, Clock clock) implements Content {
+        public Instance withClock(Clock c) {
+            return new Instance(motif, box, c);
+        }
+    }
+
     /** Holds other elements. */
     sealed interface Parent extends Content permits Group, Flipbook {
         List<Element> children();
@@ -183,6 +195,7 @@ public sealed interface Content {
             case Picture p -> "picture";
             case Group g -> "group";
             case Flipbook f -> "flipbook";
+            case Instance i -> "instance";
         };
     }
 }

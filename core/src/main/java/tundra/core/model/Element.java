@@ -41,8 +41,17 @@ public record Element(String id, String name, boolean locked, boolean hidden, bo
         return withRest(rest.with(p, value));
     }
 
+    /** As something else where need be: then without the values that this doesn't have. */
     public Element withContent(Content c) {
-        return new Element(id, name, locked, hidden, guide, rest, c);
+        var e = new Element(id, name, locked, hidden, guide, rest, c);
+        if (c.getClass() == content.getClass()) {
+            return e;
+        }
+        Values v = e.rest;
+        for (Property<?> p : Properties.ALL) {
+            v = v.has(p) && !p.appliesTo(e) ? v.without(p) : v;
+        }
+        return v == e.rest ? e : new Element(id, name, locked, hidden, guide, v, c);
     }
 
     public Element withId(String newId) {

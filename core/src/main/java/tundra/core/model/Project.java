@@ -14,21 +14,28 @@ import tundra.core.geometry.Point;
  * @param assets brought-in files by content hash
  * @param swatches colours kept for use, in order
  * @param easings kept under a name, in order
+ * @param motifs in order; none holds itself, by whatever way
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
-        List<KeptEasing> easings, Map<String, String> unknown) {
+        List<KeptEasing> easings, List<Motif> motifs, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
         easings = List.copyOf(easings);
+        motifs = List.copyOf(motifs);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), unknown);
+    }
+
+    public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
+            Map<String, String> unknown) {
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -41,16 +48,37 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return scenes.stream().filter(s -> s.id().equals(sceneId)).findFirst().orElse(null);
     }
 
+    public Motif motif(String motifId) {
+        return motifs.stream().filter(m -> m.id().equals(motifId)).findFirst().orElse(null);
+    }
+
+    public Project withMotifs(List<Motif> m) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, unknown);
+    }
+
+    /** All that has a board: the scenes, then the motifs. */
+    public List<Place> places() {
+        var out = new ArrayList<Place>(scenes);
+        out.addAll(motifs);
+        return out;
+    }
+
+    /** The scene or motif of an id; null when there is none. */
+    public Place place(String placeId) {
+        Scene s = scene(placeId);
+        return s != null ? s : motif(placeId);
+    }
+
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, easings, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, easings, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, easings, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -60,15 +88,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, easings, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, easings, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, unknown);
     }
 
     public Project withEasings(List<KeptEasing> e) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, e, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, unknown);
     }
 
     /** With an easing kept under a name, in place of one that had it. */
@@ -81,16 +109,46 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
 
     /** Lets go of what can be made again once another version took this one's place. */
     public void release(Project next) {
-        for (Scene s : scenes) {
-            Scene then = next.scene(s.id());
-            s.board().release(then == null ? null : then.board());
+        for (Place p : places()) {
+            Place then = next.place(p.id());
+            p.board().release(then == null ? null : then.board());
         }
     }
 
-    public Project mapBoard(String sceneId, UnaryOperator<Board> change) {
-        var out = new ArrayList<>(scenes);
-        out.replaceAll(s -> s.id().equals(sceneId) ? s.withBoard(change.apply(s.board())) : s);
-        return withScenes(out);
+    /** With the board of one scene or motif changed. A motif of another size is of that size wherever it stands. */
+    public Project mapBoard(String placeId, UnaryOperator<Board> change) {
+        Motif m = motif(placeId);
+        if (m == null) {
+            return withScenes(mapped(scenes, placeId, s -> s.withBoard(change.apply(s.board()))));
+        }
+        Board now = change.apply(m.board());
+        Project out = withMotifs(mapped(motifs, placeId, x -> x.withBoard(now)));
+        return now.size().equals(m.board().size()) ? out : out.mapBoards(b -> sized(b, placeId, now.size()));
+    }
+
+    private static Board sized(Board b, String motif, Point size) {
+        var ids = new java.util.HashSet<String>();
+        Tree.each(b.elements(), e -> {
+            if (e.content() instanceof Content.Instance i && i.motif().equals(motif)) {
+                ids.add(e.id());
+            }
+        });
+        return b.mapElements(ids, e -> e.withContent(new Content.Instance(motif, size, ((Content.Instance) e.content()).clock())));
+    }
+
+    /** With every board changed. */
+    public Project mapBoards(UnaryOperator<Board> change) {
+        var s = new ArrayList<>(scenes);
+        s.replaceAll(x -> x.withBoard(change.apply(x.board())));
+        var m = new ArrayList<>(motifs);
+        m.replaceAll(x -> x.withBoard(change.apply(x.board())));
+        return new Project(id, name, frameRate, s, assets, swatches, easings, m, unknown);
+    }
+
+    private static <P extends Place> List<P> mapped(List<P> all, String id, UnaryOperator<P> change) {
+        var out = new ArrayList<>(all);
+        out.replaceAll(p -> p.id().equals(id) ? change.apply(p) : p);
+        return out;
     }
 
     /** The time of a frame's start, in µs. */

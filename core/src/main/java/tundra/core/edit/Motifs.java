@@ -1,0 +1,221 @@
+package tundra.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Point;
+import tundra.core.model.Action;
+import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Event;
+import tundra.core.model.Ids;
+import tundra.core.model.Motif;
+import tundra.core.model.Place;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+import tundra.core.model.Values;
+
+/** Motifs: made, placed, exchanged, copied and taken away. */
+public final class Motifs {
+    private Motifs() {}
+
+    /** A project, a motif in it and an instance of it. */
+    public record Made(Project project, String motif, String instance) {}
+
+    /** The instances on a board, at any depth. */
+    public static List<Element> instances(Board b, Predicate<String> of) {
+        var out = new ArrayList<Element>();
+        Tree.each(b.elements(), e -> {
+            if (e.content() instanceof Content.Instance i && of.test(i.motif())) {
+                out.add(e);
+            }
+        });
+        return out;
+    }
+
+    /** Whether a scene or motif shows a motif, by whatever way. */
+    public static boolean holds(Project p, String place, String motif) {
+        return holds(p, place, motif, new HashSet<>());
+    }
+
+    private static boolean holds(Project p, String place, String motif, Set<String> asked) {
+        Place in = p.place(place);
+        if (in == null || !asked.add(place)) {
+            return false;
+        }
+        return instances(in.board(), x -> true).stream().map(e -> ((Content.Instance) e.content()).motif()).distinct()
+                .anyMatch(x -> x.equals(motif) || holds(p, x, motif, asked));
+    }
+
+    /** Whether a motif can be placed somewhere: not in itself, nor in what it shows. */
+    public static boolean fits(Project p, String place, String motif) {
+        return p.motif(motif) != null && !place.equals(motif) && !holds(p, motif, place);
+    }
+
+    /** How often a motif is placed, and where: the names of the scenes and motifs. */
+    public record Uses(int count, List<String> where) {}
+
+    public static Uses uses(Project p, String motif) {
+        int n = 0;
+        var where = new ArrayList<String>();
+        for (Place in : p.places()) {
+            int here = instances(in.board(), motif::equals).size();
+            n += here;
+            if (here > 0) {
+                where.add(in.name());
+            }
+        }
+        return new Uses(n, where);
+    }
+
+    private static String name(Project p, String wanted) {
+        var taken = new HashSet<String>();
+        p.motifs().forEach(m -> taken.add(m.name()));
+        return Names.free(taken, wanted);
+    }
+
+    private static Project with(Project p, Motif m) {
+        var all = new ArrayList<>(p.motifs());
+        all.add(m);
+        return p.withMotifs(all);
+    }
+
+    /** A new motif with an empty canvas and a Main timeline as long as that of a place. */
+    public static Made empty(Project p, String wanted, Point size, long duration) {
+        var board = new Board(size, Values.NONE, List.of(), List.of(new Timeline(Timeline.MAIN, duration)), List.of());
+        var m = new Motif(Ids.next(), name(p, wanted), board);
+        return new Made(with(p, m), m.id(), null);
+    }
+
+    /**
+     * Makes a motif of elements, with their keys, and puts an instance in their place: in step with the timeline that they were keyed on, so
+     * that nothing moves. Reactions to any of them become reactions to the instance.
+     *
+     * @param seen the place as it is shown
+     */
+    public static Made make(Project p, String place, Collection<String> ids, String wanted, Frame seen) {
+        Board before = p.place(place).board();
+        Arrange.Grouped grouped = Arrange.group(before, ids, seen);
+        Element group = grouped.ids().size() == 1 ? grouped.board().find(grouped.ids().getFirst()) : null;
+        if (group == null || !(group.content() instanceof Content.Group g) || before.find(group.id()) != null) {
+            return new Made(p, null, null);
+        }
+        Set<String> inside = Tree.ids(g.children());
+        var timelines = new ArrayList<Timeline>();
+        for (Timeline t : grouped.board().timelines()) {
+            Timeline own = t.of(inside::contains).withMarkers(List.of()).withSounds(List.of()).withRange(null).withId(Ids.next());
+            if (t == grouped.board().main() || !own.tracks().isEmpty() || !own.shown().isEmpty()) {
+                timelines.add(own);
+            }
+        }
+        var motif = new Motif(Ids.next(), name(p, wanted), new Board(g.box(), Values.NONE, g.children(), timelines, List.of()));
+        Element instance = group.withName(Names.free(before, motif.name()))
+                .withContent(new Content.Instance(motif.id(), g.box(), Clock.PARENT.withRepeat(Clock.Repeat.ONCE)));
+        Board board = grouped.board().mapElement(group.id(), e -> instance);
+        board = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> !inside.contains(id))).toList())
+                .withReactions(board.reactions().stream().map(r -> named(r, inside, instance.id())).toList());
+        Board now = board;
+        return new Made(with(p, motif).mapBoard(place, b -> now), motif.id(), instance.id());
+    }
+
+    private static Reaction named(Reaction r, Set<String> old, String now) {
+        UnaryOperator<Object> other = id -> old.contains(id) ? now : id;
+        UnaryOperator<Slots> slots = s -> s.map(Slot.Type.ELEMENT, other);
+        return new Reaction(r.id(), new Event(r.when().kind(), slots.apply(r.when().slots())), r.actions().stream().map(a -> new Action(a.kind(), slots.apply(a.slots()))).toList());
+    }
+
+    /** A new element that shows a motif around a point, with a clock of its own. */
+    public static Element instance(Project p, String motif, Point at) {
+        Motif m = p.motif(motif);
+        return new Element(m.name(), new Content.Instance(motif, m.board().size(), Clock.OWN), Values.NONE.with(Properties.POSITION, at));
+    }
+
+    /** Lets instances show another motif where they stand, with their keys. */
+    public static Project swap(Project p, String place, Collection<String> ids, String motif) {
+        Point size = p.motif(motif).board().size();
+        return !fits(p, place, motif) ? p : p.mapBoard(place, b -> b.mapElements(new LinkedHashSet<>(ids), e -> e.content() instanceof Content.Instance i
+                ? e.withContent(new Content.Instance(motif, size, i.clock())) : e));
+    }
+
+    /** A copy of a motif; instances go on showing the old one. */
+    public static Made duplicate(Project p, String motif) {
+        Motif m = p.motif(motif);
+        var copy = new Motif(Ids.next(), name(p, m.name()), Renewed.of(m.board()), m.states());
+        return new Made(with(p, copy), copy.id(), null);
+    }
+
+    public static Project rename(Project p, String motif, String wanted) {
+        if (wanted.isBlank()) {
+            return p;
+        }
+        var taken = new HashSet<String>();
+        p.motifs().stream().filter(m -> !m.id().equals(motif)).forEach(m -> taken.add(m.name()));
+        return map(p, motif, m -> m.withName(Names.free(taken, wanted)));
+    }
+
+    public static Project map(Project p, String motif, UnaryOperator<Motif> change) {
+        return p.withMotifs(p.motifs().stream().map(m -> m.id().equals(motif) ? change.apply(m) : m).toList());
+    }
+
+    /** Without a motif and all its instances. */
+    public static Project delete(Project p, String motif) {
+        return p.withMotifs(p.motifs().stream().filter(m -> !m.id().equals(motif)).toList()).mapBoards(b -> withoutInstances(b, motif::equals));
+    }
+
+    /** A board without the instances of some motifs. */
+    public static Board withoutInstances(Board b, Predicate<String> of) {
+        List<String> gone = instances(b, of).stream().map(Element::id).toList();
+        return gone.isEmpty() ? b : Arrange.delete(b, gone);
+    }
+
+    /** With the clocks of instances changed. */
+    public static Board clocks(Board b, Collection<String> ids, UnaryOperator<Clock> change) {
+        return b.mapElements(new LinkedHashSet<>(ids), e -> e.content() instanceof Content.Instance i ? e.withContent(i.withClock(change.apply(i.clock()))) : e);
+    }
+
+    /** With the phases of instances, in their order from back to front, spread evenly over the length of what they show. */
+    public static Board spread(Board b, Project p, Collection<String> ids) {
+        List<Element> all = instances(b, x -> true).stream().filter(e -> ids.contains(e.id())).toList();
+        Map<String, Long> phase = new HashMap<>();
+        for (int i = 0; i < all.size(); i++) {
+            Motif m = p.motif(((Content.Instance) all.get(i).content()).motif());
+            phase.put(all.get(i).id(), m == null ? 0 : m.board().main().duration() * i / all.size());
+        }
+        return phased(b, phase);
+    }
+
+    /** With phases drawn by lot from a seed. */
+    public static Board shuffle(Board b, Project p, Collection<String> ids, long seed) {
+        var random = new java.util.Random(seed);
+        Map<String, Long> phase = new HashMap<>();
+        for (Element e : instances(b, x -> true)) {
+            Motif m = p.motif(((Content.Instance) e.content()).motif());
+            if (ids.contains(e.id()) && m != null) {
+                phase.put(e.id(), p.snap((long) (random.nextDouble() * m.board().main().duration())));
+            }
+        }
+        return phased(b, phase);
+    }
+
+    private static Board phased(Board b, Map<String, Long> phase) {
+        return b.mapElements(phase.keySet(), e -> {
+            var i = (Content.Instance) e.content();
+            return e.withContent(i.withClock(i.clock().withPhase(phase.get(e.id()))));
+        });
+    }
+}

@@ -1,0 +1,62 @@
+package tundra.core.edit;
+
+import java.util.HashMap;
+import java.util.Map;
+import tundra.core.model.Action;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Event;
+import tundra.core.model.Ids;
+import tundra.core.model.Marker;
+import tundra.core.model.Property;
+import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+import tundra.core.motion.Track;
+
+/** A copy of a board whose elements, timelines and reactions have ids of their own. */
+public final class Renewed {
+    private final Map<String, String> ids = new HashMap<>();
+
+    private Renewed() {
+        ids.put(Board.CANVAS, Board.CANVAS);
+    }
+
+    public static Board of(Board b) {
+        return new Renewed().board(b);
+    }
+
+    private Board board(Board b) {
+        var elements = b.elements().stream().map(this::element).toList();
+        var timelines = b.timelines().stream().map(this::timeline).toList();
+        return new Board(b.size(), b.canvas(), elements, timelines, b.reactions().stream().map(this::reaction).toList(), b.lines());
+    }
+
+    private String id(String old) {
+        return ids.computeIfAbsent(old, x -> Ids.next());
+    }
+
+    private Element element(Element e) {
+        Element copy = e.withId(id(e.id()));
+        return e.children().isEmpty() ? copy : copy.withChildren(e.children().stream().map(this::element).toList());
+    }
+
+    private Timeline timeline(Timeline t) {
+        var tracks = new HashMap<String, Map<Property<?>, Track<?>>>();
+        t.tracks().forEach((of, x) -> tracks.put(id(of), x));
+        var shown = new HashMap<String, Span>();
+        t.shown().forEach((of, s) -> shown.put(id(of), s));
+        return new Timeline(id(t.id()), t.name(), t.duration(), t.loop(), t.starts(), tracks, shown,
+                t.markers().stream().map(m -> new Marker(Ids.next(), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList());
+    }
+
+    private Reaction reaction(Reaction r) {
+        return new Reaction(Ids.next(), new Event(r.when().kind(), slots(r.when().slots())), r.actions().stream().map(a -> new Action(a.kind(), slots(a.slots()))).toList());
+    }
+
+    private Slots slots(Slots s) {
+        return s.map(Slot.Type.ELEMENT, id -> id((String) id)).map(Slot.Type.TIMELINE, id -> id((String) id));
+    }
+}

@@ -1,0 +1,84 @@
+package tundra.core.frame;
+
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tundra.core.model.Board;
+import tundra.core.model.Motif;
+
+/** Pictures of motifs: each is made once for a moment, however often it is shown then. One thread at a time. */
+public final class MotifFrames {
+    /** Of one motif so many moments are kept. */
+    private static final int KEPT = 256;
+    private final Map<String, Board> boards = new HashMap<>();
+    private final Map<String, FrameBuilder> builders = new HashMap<>();
+    private final Map<String, Map<Moment, List<FrameNode>>> frames = new HashMap<>();
+    private final TextMeasurer measure;
+    private final List<Motif> motifs;
+
+    public MotifFrames(List<Motif> motifs, TextMeasurer measure) {
+        this(motifs, measure, null);
+    }
+
+    /** @param previous of an earlier version of the project, whose pictures of what stayed the same are taken over; null for none */
+    public MotifFrames(List<Motif> motifs, TextMeasurer measure, MotifFrames previous) {
+        this.motifs = motifs;
+        this.measure = measure;
+        motifs.forEach(m -> boards.put(m.id(), m.board()));
+        if (previous != null && previous.measure == measure) {
+            boards.forEach((id, b) -> {
+                FrameBuilder old = previous.builders.get(id);
+                if (old != null && same(previous, id, new java.util.HashSet<>())) {
+                    builders.put(id, old.with(this));
+                    frames.put(id, previous.frames.getOrDefault(id, new LinkedHashMap<>()));
+                }
+            });
+        }
+    }
+
+    /** Whether a motif and all that it shows are as they were. */
+    private boolean same(MotifFrames previous, String id, java.util.Set<String> asked) {
+        Board now = boards.get(id);
+        if (now == null || previous.boards.get(id) != now) {
+            return false;
+        }
+        boolean[] all = {true};
+        if (asked.add(id)) {
+            tundra.core.model.Tree.each(now.elements(), e -> {
+                if (e.content() instanceof tundra.core.model.Content.Instance i) {
+                    all[0] &= same(previous, i.motif(), asked);
+                }
+            });
+        }
+        return all[0];
+    }
+
+    /** The motifs that these are pictures of. */
+    public List<Motif> of() {
+        return motifs;
+    }
+
+    /** The board of a motif; null when there is none of that id. */
+    public Board board(String motif) {
+        return boards.get(motif);
+    }
+
+    /** What a motif shows, from back to front; nothing when there is none of that id. */
+    List<FrameNode> at(String motif, Moment m) {
+        Board b = boards.get(motif);
+        if (b == null) {
+            return List.of();
+        }
+        var known = frames.computeIfAbsent(motif, k -> new LinkedHashMap<>());
+        List<FrameNode> nodes = known.get(m);
+        if (nodes == null) {
+            nodes = builders.computeIfAbsent(motif, k -> new FrameBuilder(b, measure, null, false, this)).at(m).nodes();
+            if (known.size() >= KEPT) {
+                known.remove(known.keySet().iterator().next());
+            }
+            known.put(m, nodes);
+        }
+        return nodes;
+    }
+}

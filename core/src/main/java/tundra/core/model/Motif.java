@@ -1,0 +1,31 @@
+package tundra.core.model;
+
+/**
+ * Something with timelines of its own that is placed as often as one likes; what is changed in it changes wherever it stands. Its canvas has
+ * no colour and hides nothing.
+ *
+ * @param states the moments that it shows under the pointer; null for none
+ */
+public record Motif(String id, String name, Board board, States states) implements Place {
+    public Motif(String id, String name, Board board) {
+        this(id, name, board, null);
+    }
+
+    @Override
+    public Motif withBoard(Board b) {
+        return new Motif(id, name, b, states);
+    }
+
+    @Override
+    public Motif withName(String n) {
+        return new Motif(id, n, board, states);
+    }
+
+    public Motif withStates(States s) {
+        return new Motif(id, name, board, s);
+    }
+
+    public Motif withId(String i) {
+        return new Motif(i, name, board, states);
+    }
+}
