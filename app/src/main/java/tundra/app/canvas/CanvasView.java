@@ -20,6 +20,7 @@ import tundra.app.tool.Pointer;
 import tundra.app.tool.Tool;
 import tundra.app.tool.ToolBox;
 import tundra.app.tool.ToolKind;
+import tundra.app.view.DropFormats;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -50,6 +51,7 @@ public final class CanvasView extends Pane {
     private boolean pointerSeen;
     private Point panFrom;
     private BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
+    private BiConsumer<String, Point> onMotif = (motif, at) -> { };
     private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
 
     public CanvasView(Studio studio, ToolBox tools) {
@@ -100,6 +102,11 @@ public final class CanvasView extends Pane {
     /** Takes files that were dropped, and where on the canvas. */
     public void onDrop(BiConsumer<List<java.io.File>, Point> drop) {
         onDrop = drop;
+    }
+
+    /** Takes a motif that was dropped, and where on the canvas. */
+    public void onMotif(BiConsumer<String, Point> drop) {
+        onMotif = drop;
     }
 
     /** Shows a menu where the right button was pressed. */
@@ -224,7 +231,7 @@ public final class CanvasView extends Pane {
         if (what.contains(Aspect.SCENE) || what.contains(Aspect.DESK)
                 || what.contains(Aspect.DOCUMENT) && fitted) {
             if (what.contains(Aspect.SCENE)) {
-                fitted = true;
+                placed();
             }
             if (what.contains(Aspect.DESK)) {
                 settling = 3;
@@ -232,6 +239,31 @@ public final class CanvasView extends Pane {
             resized();
         }
         redraw();
+    }
+
+    /** How each place on the way was seen when it was left. */
+    private final java.util.ArrayDeque<Viewport> left = new java.util.ArrayDeque<>();
+
+    /** What is opened in place stays where it is seen; coming back up shows what was seen before. */
+    private void placed() {
+        var way = studio.open().way();
+        if (way.size() > left.size() && way.getLast().instance() != null) {
+            left.push(viewport);
+            tundra.core.geometry.Affine m = studio.open().toAround(studio.project());
+            double k = Math.sqrt(Math.abs(m.determinant()));
+            Point middle = studio.board().size().times(0.5), seen = viewport.toView(m.apply(middle));
+            double zoom = tundra.core.geometry.Numbers.clamp(viewport.zoom() * k, Viewport.MIN, Viewport.MAX);
+            viewport = new Viewport(zoom, seen.minus(middle.times(zoom)));
+            fitted = false;
+        } else if (way.size() < left.size()) {
+            while (left.size() > way.size()) {
+                viewport = left.pop();
+            }
+            fitted = false;
+        } else {
+            left.clear();
+            fitted = true;
+        }
     }
 
     /** Asks for the picture and the overlay to be drawn anew at the next pulse. */
@@ -268,7 +300,7 @@ public final class CanvasView extends Pane {
             int argb = 0xFF000000 | (int) Math.round(surround.getRed() * 255) << 16 | (int) Math.round(surround.getGreen() * 255) << 8
                     | (int) Math.round(surround.getBlue() * 255);
             loop.paint(new RenderLoop.Request(studio.frame(), studio.project().assets(), viewport.zoom() * out,
-                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing()));
+                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing(), studio.place() instanceof tundra.core.model.Scene));
         }
         if (overlayDirty) {
             overlayDirty = false;
@@ -394,13 +426,19 @@ public final class CanvasView extends Pane {
     }
 
     private void over(DragEvent e) {
-        if (e.getDragboard().hasFiles()) {
+        if (e.getDragboard().hasFiles() || e.getDragboard().hasContent(DropFormats.MOTIF)) {
             e.acceptTransferModes(TransferMode.COPY);
             e.consume();
         }
     }
 
     private void drop(DragEvent e) {
+        if (e.getDragboard().getContent(DropFormats.MOTIF) instanceof String motif) {
+            onMotif.accept(motif, viewport.toCanvas(new Point(e.getX(), e.getY())));
+            e.setDropCompleted(true);
+            e.consume();
+            return;
+        }
         if (e.getDragboard().hasFiles()) {
             onDrop.accept(e.getDragboard().getFiles(), viewport.toCanvas(new Point(e.getX(), e.getY())));
             e.setDropCompleted(true);

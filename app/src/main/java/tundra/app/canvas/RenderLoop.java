@@ -27,7 +27,7 @@ import tundra.render.StillStore;
  */
 final class RenderLoop implements AutoCloseable {
     /** What to paint: the frame at a scale, in a view of device pixels. */
-    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion) {}
+    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion, boolean veiled) {}
 
     private static final class Picture {
         final Bands bands;
@@ -138,6 +138,9 @@ final class RenderLoop implements AutoCloseable {
     private static void paint(Request r, Canvas c, StillStore store, Paint surround) {
         c.clear(r.surround);
         store.paint(c, r.frame, r.scale, r.x, r.y, r.width, r.height, r.inMotion);
+        if (!r.veiled) {
+            return;
+        }
         // what lies outside of the canvas is seen through the surround, since it is not published
         surround.setColor(r.surround & 0xFFFFFF | 0xEE000000);
         float x0 = within(r.x, r.width), y0 = within(r.y, r.height);

@@ -26,8 +26,8 @@ import tundra.core.check.Check;
 import tundra.core.check.Checks;
 import tundra.core.check.Finding;
 import tundra.core.edit.TimeText;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.core.model.Scene;
 import tundra.render.Fonts;
 import tundra.render.SkiaEyes;
 
@@ -160,7 +160,7 @@ public final class ChecksPanel extends VBox {
     private Node card(Finding f) {
         var kind = new Label(f.check().title);
         kind.getStyleClass().addAll("chip", "chip-time");
-        Scene s = studio.project().scene(f.scene());
+        Place s = studio.project().place(f.scene());
         var where = new Label((s == null ? "" : s.name()) + " · " + TimeText.seconds(f.time()));
         where.getStyleClass().addAll("quiet", "small");
         var head = new HBox(8, kind, where);
@@ -176,7 +176,7 @@ public final class ChecksPanel extends VBox {
             var fix = new Button(f.fix().name());
             fix.getStyleClass().addAll("small", "check-fix");
             fix.setOnAction(e -> {
-                studio.showScene(f.scene());
+                studio.showPlace(f.scene());
                 studio.edit(f.fix().name(), f.fix().change());
             });
             doing.getChildren().add(fix);
@@ -187,7 +187,7 @@ public final class ChecksPanel extends VBox {
     }
 
     private void go(Finding f) {
-        studio.showScene(f.scene());
+        studio.showPlace(f.scene());
         studio.setDesk(Desk.DRAW);
         studio.enter(null);
         studio.select(f.element() == null ? List.of() : List.of(f.element()));

@@ -46,12 +46,12 @@ final class CheckCommand implements Callable<Integer> {
         for (Finding f : found) {
             var m = new LinkedHashMap<String, Object>();
             m.put("check", f.check().key());
-            m.put("scene", p.scene(f.scene()).name());
+            m.put("scene", p.place(f.scene()).name());
             if (f.element() != null) {
-                m.put("element", p.scene(f.scene()).board().find(f.element()).name());
+                m.put("element", p.place(f.scene()).board().find(f.element()).name());
             }
             if (f.drawing() != null) {
-                m.put("drawing", p.scene(f.scene()).board().find(f.drawing()).name());
+                m.put("drawing", p.place(f.scene()).board().find(f.drawing()).name());
             }
             m.put("seconds", f.time() / 1e6);
             m.put("text", f.text());
@@ -68,7 +68,7 @@ final class CheckCommand implements Callable<Integer> {
             return p.name() + ": nothing found.";
         }
         var s = new StringBuilder(p.name() + ": " + (found.size() == 1 ? "1 finding" : found.size() + " findings"));
-        found.forEach(f -> s.append("\n  ").append(f.check().title).append(" · ").append(p.scene(f.scene()).name()).append(" at ").append(TimeText.seconds(f.time()))
+        found.forEach(f -> s.append("\n  ").append(f.check().title).append(" · ").append(p.place(f.scene()).name()).append(" at ").append(TimeText.seconds(f.time()))
                 .append(" · ").append(f.text()));
         return s.toString();
     }

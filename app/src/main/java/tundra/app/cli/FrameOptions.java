@@ -37,7 +37,7 @@ final class FrameOptions {
 
     Frame frame(Project p) {
         Board board = Scenes.of(p, scene).board();
-        return new FrameBuilder(board, Fonts.of(p.assets())).at(moment(board));
+        return FrameBuilder.of(p, board, Fonts.of(p.assets())).at(moment(board));
     }
 
     private Moment moment(Board board) {

@@ -72,7 +72,7 @@ final class SheetCommand implements Callable<Integer> {
     private SheetFile.Series pictures(Project p) {
         var of = Scenes.of(p, scene);
         Board board = of.board();
-        var builder = new FrameBuilder(board, Fonts.of(p.assets()));
+        var builder = FrameBuilder.of(p, board, Fonts.of(p.assets()));
         if (flipbook == null) {
             long end = until == null ? board.main().duration() : Math.round(until * 1e6);
             long a = p.frameAt(Math.round(from * 1e6)), z = p.frameAt(Math.min(end, board.main().duration()));

@@ -189,7 +189,7 @@ public final class EditCommands {
             board = Arrange.into(board, id, goal, board.find(goal).children().size(), s.frame());
         }
         Board done = board;
-        String scene = s.scene().id();
+        String scene = s.place().id();
         s.editProject(name, null, p -> from.withAssets(p, Fonts::familyOf).mapBoard(scene, b -> done));
         s.select(result.ids());
         if (s.book().is()) {

@@ -75,7 +75,7 @@ public final class SheetCommands {
             Point middle = board.size().times(0.5);
             Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), s.project().frameRate(), middle);
             Element book = in == null || board.find(in.id()) == null ? made : SheetBook.like(made, in, sheet.asset());
-            String scene = s.scene().id();
+            String scene = s.place().id();
             s.editProject("Make a flipbook of " + sheet.asset().title(), null, p -> SheetBook.place(p, scene, book, pictures, in == null ? null : in.id()));
             s.setDesk(Desk.DRAW);
             s.enter(null);
@@ -84,22 +84,22 @@ public final class SheetCommands {
     }
 
     private String what() {
-        return s.book().is() ? "the drawings of " + s.book().element().name() : "the frames of " + s.scene().name();
+        return s.book().is() ? "the drawings of " + s.book().element().name() : "the frames of " + s.place().name();
     }
 
     /** The drawings of the flipbook that is worked on; else the frames of the scene, those of the marked part if there is one. */
     private SheetFile.Series series() {
         if (s.book().is()) {
-            return SheetFile.of(s.board(), s.book().element(), new tundra.core.frame.FrameBuilder(s.board(), s.fonts()));
+            return SheetFile.of(s.board(), s.book().element(), tundra.core.frame.FrameBuilder.of(s.project(), s.board(), s.fonts()));
         }
         var range = s.board().main().range();
         long from = range == null ? 0 : range.from(), to = range == null ? s.board().main().duration() : range.to();
-        return SheetFile.of(s.project(), s.scene().name(), s.board(), new tundra.core.frame.FrameBuilder(s.board(), s.fonts()), s.project().frameAt(from), s.project().frameAt(to));
+        return SheetFile.of(s.project(), s.place().name(), s.board(), tundra.core.frame.FrameBuilder.of(s.project(), s.board(), s.fonts()), s.project().frameAt(from), s.project().frameAt(to));
     }
 
     private void saveSheet() {
         Project p = s.project();
-        String name = s.book().is() ? s.book().element().name() : s.scene().name();
+        String name = s.book().is() ? s.book().element().name() : s.place().name();
         w.asker.save("Save as a sheet", name + ".png", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
             var pictures = series();
             w.jobs.run(() -> SheetSaver.sheet(p, pictures, pictures.grid(0, 1, 2), 1, to),

@@ -38,7 +38,7 @@ public final class ViewCommands {
         c.addMore(() -> {
             var out = new ArrayList<Command>();
             s.project().scenes().forEach(x -> out.add(new Command("scene", () -> "Go to scene " + x.name(), null, () -> true,
-                    () -> s.showScene(x.id()))));
+                    () -> s.showPlace(x.id()))));
             s.board().timelines().forEach(t -> out.add(new Command("timeline", () -> "Show timeline " + t.name(), null, () -> true,
                     () -> s.showTimeline(t.id()))));
             return out;

@@ -91,6 +91,7 @@ public final class Workshop {
             case PUBLISH -> List.of();
         });
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));
+        canvas.onMotif((motif, at) -> MotifCommands.place(studio, motif, at));
         canvas.onDrop((dropped, at) -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
     }
 

@@ -45,6 +45,7 @@ public final class DetailsPanel extends TallPane {
     private TextSection text;
     private PolygonSection polygon;
     private BoundsSection bounds;
+    private ClockSection clock;
     private CanvasSection canvas;
     private SoundSection sound;
     private TogetherSection together;
@@ -88,6 +89,9 @@ public final class DetailsPanel extends TallPane {
             if (polygon != null) {
                 polygon.refresh();
             }
+            if (clock != null) {
+                clock.refresh();
+            }
             if (canvas != null) {
                 canvas.refresh();
             }
@@ -118,7 +122,7 @@ public final class DetailsPanel extends TallPane {
         if (studio.sound() != null) {
             return studio.desk() + " sound " + studio.sound().id();
         }
-        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.scene().id() : e.id() + e.name() + e.content().word());
+        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.place().id() : e.id() + e.name() + e.content().word());
     }
 
     /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
@@ -143,6 +147,7 @@ public final class DetailsPanel extends TallPane {
         text = null;
         polygon = null;
         bounds = null;
+        clock = null;
         canvas = null;
         together = null;
         sound = null;
@@ -160,9 +165,11 @@ public final class DetailsPanel extends TallPane {
         } else if (studio.book().is() && studio.desk() == Desk.DRAW) {
             box.getChildren().add(heading(drawingName(), "of " + studio.book().element().name()));
         } else {
-            box.getChildren().add(heading(studio.scene().name(), "scene"));
+            box.getChildren().add(heading(studio.place().name(), studio.place() instanceof tundra.core.model.Motif ? "motif" : "scene"));
             // first what does no harm where an element's numbers stood a moment ago
-            section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
+            if (studio.place() instanceof tundra.core.model.Scene) {
+                section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
+            }
             box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
             canvas = new CanvasSection(studio);
             box.getChildren().add(canvas);
@@ -191,6 +198,10 @@ public final class DetailsPanel extends TallPane {
         box.getChildren().add(together);
         section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
+        if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Instance)) {
+            clock = new ClockSection(studio, ids);
+            box.getChildren().add(clock);
+        }
         if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Text)) {
             text(ids);
         }
@@ -204,6 +215,10 @@ public final class DetailsPanel extends TallPane {
 
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
+        if (e.content() instanceof tundra.core.model.Content.Instance) {
+            clock = new ClockSection(studio, List.of(e.id()));
+            box.getChildren().add(clock);
+        }
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW;

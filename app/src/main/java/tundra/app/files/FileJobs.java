@@ -133,7 +133,7 @@ public final class FileJobs {
     /** Shows another file in the place of a picture. */
     public void replacePicture(Element picture) {
         asker.open("Replace the picture", "Pictures", PICTURES).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
-            String scene = studio.scene().id();
+            String scene = studio.place().id();
             studio.editProject("Replace the picture of " + picture.name(), null,
                     p -> p.withAsset(asset).mapBoard(scene, b -> b.mapElement(picture.id(), e -> SheetBook.replaced(e, asset))));
         }));
@@ -154,7 +154,7 @@ public final class FileJobs {
             }
             return out;
         }, pictures -> {
-            String scene = studio.scene().id();
+            String scene = studio.place().id();
             studio.editProject(pictures.size() == 1 ? "Bring in a drawing" : "Bring in " + pictures.size() + " drawings", null, p -> {
                 Project out = p;
                 for (Asset a : pictures) {
@@ -250,7 +250,7 @@ public final class FileJobs {
                 return out;
             });
             if (!drawings.isEmpty()) {
-                place(drawings, null, placed(studio.kept(), studio.scene().id(), drawings, null));
+                place(drawings, null, placed(studio.kept(), studio.place().id(), drawings, null));
             }
         });
     }
@@ -290,15 +290,15 @@ public final class FileJobs {
 
     private void bringIn(String what, Point at, Callable<List<Brought>> reading) {
         Project into = studio.kept();
-        String scene = studio.scene().id();
+        String scene = studio.place().id();
         boolean plain = !onDrawing();
         Runnable giveUp = jobs.start(() -> {
             List<Brought> all = reading.call();
             return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
         }, done -> {
             notices.hide();
-            boolean asItWas = done.placing != null && studio.kept() == into && studio.scene().id().equals(scene) && !onDrawing();
-            place(done.all, at, asItWas ? done.placing : placed(studio.kept(), studio.scene().id(), done.all, at));
+            boolean asItWas = done.placing != null && studio.kept() == into && studio.place().id().equals(scene) && !onDrawing();
+            place(done.all, at, asItWas ? done.placing : placed(studio.kept(), studio.place().id(), done.all, at));
         }, "Given up; nothing was brought in.");
         notices.working("Bringing in " + what + "…", giveUp);
     }
@@ -342,7 +342,7 @@ public final class FileJobs {
     }
 
     private void place(List<Brought> all, Point at, Placing placing) {
-        String scene = studio.scene().id();
+        String scene = studio.place().id();
         List<String> ids = placing.ids;
         studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null,
                 p -> onDrawing() ? placing.project.mapBoard(scene, b -> ontoDrawing(b, ids)) : placing.project);

@@ -33,9 +33,11 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
+import tundra.core.edit.Motifs;
 import tundra.core.edit.Names;
 import tundra.core.edit.Shelf;
 import tundra.core.edit.TimeText;
@@ -44,6 +46,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
+import tundra.core.model.Motif;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -56,6 +59,9 @@ public final class ShelfPanel extends VBox {
     private static final double TILE = 58;
     private final Studio studio;
     private final Notices notices;
+    private final FlowPane motifs = new FlowPane(6, 6);
+    private List<Motif> shownMotifs = List.of();
+    private Project countedIn;
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
     private final Text empty = Words.of("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.", "quiet", "small");
@@ -133,15 +139,28 @@ public final class ShelfPanel extends VBox {
             assets.stream().filter(a -> series.values().stream().noneMatch(of -> of.contains(a))).forEach(a -> tiles.add(tile(a)));
             pictures.getChildren().setAll(tiles);
         }
+        if (p != countedIn && !(p.motifs().isEmpty() && shownMotifs.isEmpty())) {
+            countedIn = p;
+            shownMotifs = p.motifs();
+            motifs.getChildren().setAll(p.motifs().stream().map(m -> new MotifTile(studio, m, Motifs.uses(p, m.id()).count(), this::rename)).toList());
+        }
         if (!p.swatches().equals(shownSwatches)) {
             shownSwatches = p.swatches();
             swatches.getChildren().setAll(shownSwatches.stream().map(this::swatch).toList());
         }
-        boolean none = assets.isEmpty() && shownSwatches.isEmpty();
+        boolean none = assets.isEmpty() && shownSwatches.isEmpty() && shownMotifs.isEmpty();
         if (none != saysEmpty) {
             saysEmpty = none;
-            getChildren().set(1, none ? box(empty) : scrolling(box(pictures, swatches)));
+            getChildren().set(1, none ? box(empty) : scrolling(box(motifs, pictures, swatches)));
         }
+    }
+
+    /** Lets the name of a motif be typed over its tile. */
+    private void rename(Motif m) {
+        Node tile = motifs.getChildren().get(shownMotifs.indexOf(m));
+        var at = sceneToLocal(tile.localToScene(0, tile.getBoundsInLocal().getHeight() - 18));
+        NameField.open(this, at.getX(), at.getY(), Math.max(90, tile.getBoundsInLocal().getWidth()), m.name(),
+                name -> studio.editProject("Rename motif " + m.name(), null, x -> Motifs.rename(x, m.id(), name)));
     }
 
     /** Numbered pictures together, which are placed as a flipbook. */

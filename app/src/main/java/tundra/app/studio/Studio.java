@@ -21,12 +21,16 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
+import tundra.core.frame.MotifFrames;
 import tundra.core.frame.Unseen;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Marker;
+import tundra.core.model.Motif;
+import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -52,9 +56,9 @@ public final class Studio {
     private java.util.function.Consumer<String> onRefused = words -> { };
     private Project saved;
     private Path file;
-    private String sceneId;
-    private Project sceneOf;
-    private Scene sceneNow;
+    private final OpenPlace open = new OpenPlace();
+    private Project placeOf;
+    private Place placeNow;
     private String timelineId;
     private Set<String> selection = Set.of();
     private Set<Keys.Ref> keys = Set.of();
@@ -151,7 +155,7 @@ public final class Studio {
         left = null;
         solo = Set.of();
         playhead = 0;
-        sceneId = project.scenes().getFirst().id();
+        open.show(project.scenes().getFirst().id());
         timelineId = board().main().id();
     }
 
@@ -167,7 +171,7 @@ public final class Studio {
 
     /** Shows another board without changing the project; null ends that, and so does the next change. */
     public void preview(Board board) {
-        preview = board == null ? null : kept().mapBoard(sceneId, b -> board);
+        preview = board == null ? null : kept().mapBoard(open.id(), b -> board);
         settle();
     }
 
@@ -196,17 +200,28 @@ public final class Studio {
         changed(Aspect.FILE);
     }
 
-    public Scene scene() {
+    /** What is open: a scene or a motif. */
+    public Place place() {
         Project p = project();
-        if (sceneOf != p || sceneNow == null || !sceneNow.id().equals(sceneId)) {
-            sceneOf = p;
-            sceneNow = p.scene(sceneId);
+        if (placeOf != p || placeNow == null || !placeNow.id().equals(open.id())) {
+            placeOf = p;
+            placeNow = p.place(open.id());
         }
-        return sceneNow;
+        return placeNow;
+    }
+
+    /** The scene that is open, or that the open motif was opened from. */
+    public Scene scene() {
+        return open.scene(project());
+    }
+
+    /** How one came to what is open. */
+    public OpenPlace open() {
+        return open;
     }
 
     public Board board() {
-        return scene().board();
+        return place().board();
     }
 
     /** Where each element of the scene stands. */
@@ -218,16 +233,53 @@ public final class Studio {
         return paths;
     }
 
-    public void showScene(String id) {
-        if (project().scene(id) != null && !id.equals(sceneId)) {
-            sceneId = id;
-            timelineId = board().main().id();
-            selection = Set.of();
-            keys = Set.of();
-            inside = null;
-            playhead = 0;
-            changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.SELECTION, Aspect.PLAYHEAD);
+    /** Shows a scene, or a motif by itself. */
+    public void showPlace(String id) {
+        if (project().place(id) != null && !(id.equals(open.id()) && open.way().isEmpty())) {
+            if (project().scene(id) != null) {
+                open.show(id);
+            } else {
+                open.into(id, new OpenPlace.Step(place().id(), null, playhead, timelineId));
+            }
+            opened(board().main().id(), 0, List.of());
         }
+    }
+
+    /** Opens the motif of an instance where it stands. */
+    public void openInPlace(String instance) {
+        Element e = board().find(instance);
+        if (e != null && e.content() instanceof Content.Instance i && project().motif(i.motif()) instanceof Motif m) {
+            long local = moment().inside(board(), instance, i.clock(), m.board()).timeOf(m.board().main().id());
+            open.into(i.motif(), new OpenPlace.Step(open.id(), instance, playhead, timelineId));
+            opened(m.board().main().id(), project().snap(local), List.of());
+        }
+    }
+
+    /** Back to one of the places passed, with the instance that was opened there selected. */
+    public void backTo(int step) {
+        OpenPlace.Step to = open.back(step);
+        opened(to.timeline(), to.playhead(), to.instance() == null ? List.of() : List.of(to.instance()));
+    }
+
+    /** One place up; says whether there was one. */
+    public boolean goUp() {
+        if (open.way().isEmpty()) {
+            return false;
+        }
+        backTo(open.way().size() - 1);
+        return true;
+    }
+
+    private void opened(String timeline, long time, List<String> selected) {
+        timelineId = board().timeline(timeline) == null ? board().main().id() : timeline;
+        selection = new LinkedHashSet<>(selected);
+        keys = Set.of();
+        inside = null;
+        left = null;
+        solo = Set.of();
+        playhead = Math.min(time, timeline().duration());
+        frame = null;
+        changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.SELECTION, Aspect.PLAYHEAD);
     }
 
     public Timeline timeline() {
@@ -275,21 +327,21 @@ public final class Studio {
             return;
         }
         if (after != before && !after.equals(before)) {
-            editProject(name, merge, p -> p.mapBoard(sceneId, b -> after));
+            editProject(name, merge, p -> p.mapBoard(open.id(), b -> after));
         }
     }
 
     public void editProject(String name, Object merge, UnaryOperator<Project> change) {
         Board tried = preview == null ? null : board();
-        Board was = kept().scene(sceneId).board();
+        Board was = kept().place(open.id()).board();
         preview = null;
         Project before = kept();
         history.add(name, change.apply(before), merge);
         // what is tried stays as long as the board beneath it does
         remember(before, merge);
-        Scene scene = kept().scene(sceneId);
-        if (tried != null && scene != null && scene.board() == was) {
-            preview = kept().mapBoard(sceneId, b -> tried);
+        Place there = kept().place(open.id());
+        if (tried != null && there != null && there.board() == was) {
+            preview = kept().mapBoard(open.id(), b -> tried);
         }
         settle();
     }
@@ -367,14 +419,15 @@ public final class Studio {
 
     /** What was taken back or done again is seen: its scene is shown, unless the one that is shown changed as well. */
     private void showWhereItChanged(Project before) {
-        Scene shown = kept().scene(sceneId), was = before.scene(sceneId);
+        Place shown = kept().place(open.id()), was = before.place(open.id());
         if (shown == null || was == null || shown.board() != was.board()) {
             return;
         }
-        for (Scene s : kept().scenes()) {
-            Scene then = before.scene(s.id());
-            if (then == null || then.board() != s.board()) {
-                showScene(s.id());
+        for (Place p : kept().places()) {
+            Place then = before.place(p.id());
+            // a motif shows as well what happens in the scene around it
+            if ((then == null || then.board() != p.board()) && open.way().stream().noneMatch(s -> s.place().equals(p.id()))) {
+                showPlace(p.id());
                 return;
             }
         }
@@ -409,8 +462,7 @@ public final class Studio {
 
     /** After the project became another version: what is gone can't stay selected. */
     private void settle() {
-        if (project().scene(sceneId) == null) {
-            sceneId = project().scenes().getFirst().id();
+        if (!open.settle(project())) {
             changed(Aspect.SCENE);
         }
         Board b = board();
@@ -479,8 +531,11 @@ public final class Studio {
     public FrameBuilder builder() {
         Fonts fonts = fonts();
         Board seen = seenBoard();
-        if (builder == null || builder.board() != seen || fonts != measured) {
-            builder = new FrameBuilder(seen, fonts, fonts == measured ? builder : null, true);
+        boolean otherMotifs = builder == null || builder.motifs().of() != project().motifs();
+        if (builder == null || builder.board() != seen || fonts != measured || otherMotifs) {
+            FrameBuilder old = fonts == measured ? builder : null;
+            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : new MotifFrames(project().motifs(), fonts, old == null ? null : old.motifs());
+            builder = new FrameBuilder(seen, fonts, old, true, motifs);
             measured = fonts;
             frame = null;
         }
@@ -511,7 +566,7 @@ public final class Studio {
     public Frame frame() {
         FrameBuilder b = builder();
         if (frame == null) {
-            frame = book.over(soloed(b.at(momentAt(book.seen()))));
+            frame = open.within(project(), book.over(soloed(b.at(momentAt(book.seen())))));
         }
         return frame;
     }

@@ -98,7 +98,7 @@ final class TimeRows {
 
     /** Whether an element or one within it has keys: a group's still children would only make the list long. */
     private static boolean moves(Timeline t, Element e) {
-        return !t.tracksOf(e.id()).isEmpty() || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
+        return e.content() instanceof tundra.core.model.Content.Instance || !t.tracksOf(e.id()).isEmpty() || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
     }
 
     private double lanes(List<Row> out, Timeline t, String id, String name, int depth, double y, boolean locked, boolean group) {

@@ -14,10 +14,13 @@ import tundra.core.edit.KeyClip;
 import tundra.core.edit.KeyValues;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Markers;
+import tundra.core.edit.Motifs;
 import tundra.core.edit.Spans;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Marker;
@@ -67,6 +70,9 @@ final class TimelineHand {
         record Range(long fixed, TimeSnap snap, Object merge) implements Drag {}
 
         record MoveSound(PlacedSound sound, double x, TimeSnap snap, Object merge) implements Drag {}
+
+        /** Moves what an instance plays; its phase goes the other way. */
+        record Phase(String element, Clock clock, double x, Object merge) implements Drag {}
 
         record Height(TimeRows.Row row) implements Drag {}
     }
@@ -277,6 +283,15 @@ final class TimelineHand {
             drag = new Drag.MoveSound(row.sound(), e.getX(), snap(Set.of()), new Object());
             return;
         }
+        if (row != null && row.property() == null && studio.board().find(row.element()) instanceof Element e2 && e2.content() instanceof Content.Instance i) {
+            studio.select(List.of(row.element()));
+            if (e.getClickCount() == 2) {
+                studio.openInPlace(row.element());
+            } else if (i.clock().repeat() != Clock.Repeat.HOLD) {
+                drag = new Drag.Phase(row.element(), i.clock(), e.getX(), new Object());
+            }
+            return;
+        }
         if (row != null && row.property() == null && !row.element().equals(Board.CANVAS)) {
             studio.select(List.of(row.element()));
             var refs = KeyClip.all(studio.timeline(), inside(row.element()));
@@ -347,6 +362,11 @@ final class TimelineHand {
             case Drag.MoveSound m -> {
                 long at = m.snap().at(m.sound().start() + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free);
                 again(m.merge(), "Move sound", t -> t.withSounds(t.sounds().stream().map(x -> x.id().equals(m.sound().id()) ? x.withStart(at) : x).toList()));
+            }
+            case Drag.Phase f -> {
+                long by = Math.round((e.getX() - f.x()) / view.scale.perSecond() * 1e6 * f.clock().speed());
+                long phase = free ? f.clock().phase() - by : studio.project().snap(f.clock().phase() - by);
+                studio.again("Change phase", f.merge(), b -> Motifs.clocks(b, List.of(f.element()), c -> c.withPhase(phase)));
             }
             case Drag.Height h -> {
                 view.rows.setHeight(h.row().element(), h.row().property(), e.getY() - view.topOf(h.row()));
@@ -444,6 +464,7 @@ final class TimelineHand {
             case Drag.MoveMarker m -> studio.cancel(m.merge());
             case Drag.Range r -> studio.cancel(r.merge());
             case Drag.MoveSound m -> studio.cancel(m.merge());
+            case Drag.Phase f -> studio.cancel(f.merge());
             case Drag.Scrub s -> { }
             case Drag.Marquee m -> { }
             case Drag.Height h -> { }

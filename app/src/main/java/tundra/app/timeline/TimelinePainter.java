@@ -9,10 +9,15 @@ import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
+import tundra.core.frame.Moment;
+import tundra.core.frame.Turns;
 import tundra.core.geometry.Numbers;
+import tundra.core.model.Clock;
 import tundra.core.model.Color;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Motif;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
@@ -124,11 +129,13 @@ final class TimelinePainter {
             triangle(g, x, mid, rows.unfolded(r.element()), colors);
         }
         name(g, shortened(r.name(), 24 - r.depth() * 2), x + 14, mid, true, colors.ink1());
-        if (r.locked()) {
+        String side = r.locked() ? "locked" : studio.board().find(r.element()) instanceof Element e && e.content() instanceof Content.Instance i
+                ? (i.clock().own() ? "own · " : "parent · ") + (i.clock().repeat() == Clock.Repeat.HOLD ? "hold" : i.clock().repeat().words) : null;
+        if (side != null) {
             g.setFont(text(11, false));
             g.setFill(colors.ink2());
             g.setTextAlign(TextAlignment.RIGHT);
-            g.fillText("locked", HEAD - 10, mid);
+            g.fillText(side, HEAD - 10, mid);
         }
     }
 
@@ -169,7 +176,13 @@ final class TimelinePainter {
             g.fillRect(b - 3, top, 3, tall);
         }
         Flipbook book = t == studio.board().main() && studio.board().find(r.element()) instanceof Element e && e.content() instanceof Flipbook f ? f : null;
-        if (book != null) {
+        Element motion = studio.board().find(r.element());
+        if (motion != null && motion.content() instanceof Content.Instance i && studio.project().motif(i.motif()) instanceof Motif m
+                && (t == studio.board().main() || t == Moment.sitsOn(studio.board(), r.element()))) {
+            TurnsPainter.draw(g, Turns.of(studio.board(), motion, m.board()), i.clock(), scale, top, tall, HEAD, w, colors);
+            g.setFill(colors.space());
+            times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));
+        } else if (book != null) {
             BookPainter.draw(g, book, scale, t.duration(), top + 1, tall - 2, w, colors);
             g.setFill(colors.space());
             times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));

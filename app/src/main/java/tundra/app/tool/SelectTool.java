@@ -213,6 +213,10 @@ public final class SelectTool implements Tool {
             typing.start(e.id());
             return true;
         }
+        if (e.content() instanceof Content.Instance) {
+            studio.openInPlace(e.id());
+            return true;
+        }
         if (e.content() instanceof Content.Parent && path.size() > 1) {
             int inner = e.content() instanceof Flipbook && path.size() > 2 ? 2 : 1;
             studio.enter(e.id());

@@ -19,6 +19,7 @@ final class CanvasMenu {
     private static final List<String> ORDER = List.of("front", "forward", "backward", "back", "group", "ungroup");
     private static final List<String> SHAPE = List.of("to-path", "outline-stroke", "combine-UNION", "combine-SUBTRACT", "combine-INTERSECT",
             "combine-EXCLUDE", "flip-level", "flip-upright");
+    private static final List<String> MOTIF = List.of("motif-open", "motif-make", "motif-apart", "motif-copy");
     private static final List<String> NODES = List.of("nodes-corner", "nodes-smooth", "nodes-symmetric", "nodes-break", "nodes-join");
     private static final List<String> STATE = List.of("lock", "hide", "solo", "guide", "rename");
     private static ContextMenu open;
@@ -50,7 +51,7 @@ final class CanvasMenu {
             }
             menu.getItems().addAll(beneath, new SeparatorMenuItem());
         }
-        for (List<String> part : List.of(NODES, EDIT, ORDER, SHAPE, STATE)) {
+        for (List<String> part : List.of(NODES, MOTIF, EDIT, ORDER, SHAPE, STATE)) {
             int before = menu.getItems().size();
             part.forEach(id -> add(w, menu, id));
             if (menu.getItems().size() > before) {

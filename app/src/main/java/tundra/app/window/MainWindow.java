@@ -27,6 +27,7 @@ import tundra.app.commands.EditCommands;
 import tundra.app.commands.FileCommands;
 import tundra.app.commands.FlipCommands;
 import tundra.app.commands.KeyCommands;
+import tundra.app.commands.MotifCommands;
 import tundra.app.commands.SheetCommands;
 import tundra.app.commands.TimeCommands;
 import tundra.app.commands.ViewCommands;
@@ -82,6 +83,7 @@ public final class MainWindow {
     private final Lazy<LogPanel> log;
     private final Lazy<TryView> tryView;
     private final Lazy<ToolCard> tools;
+    private final Lazy<WayBar> way;
     private final Lazy<ToolOptionsBar> toolOptions;
     private final Furnishing furnishing = new Furnishing();
     private boolean trying;
@@ -103,6 +105,7 @@ public final class MainWindow {
         TimeCommands.add(w);
         FlipCommands.add(w);
         SheetCommands.add(w, this::over);
+        MotifCommands.add(w);
         w.commands.add("checks", () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
@@ -134,6 +137,7 @@ public final class MainWindow {
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         tools = new Lazy<>(() -> new ToolCard(w));
+        way = new Lazy<>(() -> new WayBar(studio));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
         root.setTop(new TopBar(w));
         root.setLeft(new DeskRail(w));
@@ -287,7 +291,7 @@ public final class MainWindow {
         });
         w.canvas.keepFree(card.taken());
         var with = new BorderPane(pane);
-        with.setTop(toolOptions.get());
+        with.setTop(new VBox(way.get(), toolOptions.get()));
         return with;
     }
 
@@ -364,7 +368,7 @@ public final class MainWindow {
     /** The shelf stands beside the canvas once there is something on it. */
     private void showShelf() {
         if (animateUpper != null && studio.desk() == Desk.ANIMATE) {
-            boolean wanted = !studio.project().assets().isEmpty() || !studio.project().swatches().isEmpty();
+            boolean wanted = !studio.project().assets().isEmpty() || !studio.project().motifs().isEmpty() || !studio.project().swatches().isEmpty();
             if (wanted != (animateUpper.getLeft() != null)) {
                 animateUpper.setLeft(wanted ? side(shelf, "left", SHELF) : null);
             }
@@ -593,7 +597,7 @@ public final class MainWindow {
         boolean gaveUp = (outline.isMade() && outline.get().giveUp()) | w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
-        } else if (!gaveUp && studio.desk() == Desk.DRAW && studio.leave()) {
+        } else if (!gaveUp && (studio.desk() == Desk.DRAW && studio.leave() || studio.selection().isEmpty() && studio.goUp())) {
             w.canvas.redrawOverlay();
         } else if (!gaveUp && trying) {
             leaveTry();

@@ -111,7 +111,7 @@ final class TopBar extends HBox {
             var tab = (Press) tabs.getChildren().get(i);
             tab.setText(s.name());
             tab.setSelected(s == studio.scene());
-            tab.setOnAction(() -> studio.showScene(s.id()));
+            tab.setOnAction(() -> studio.showPlace(s.id()));
         }
     }
 }

@@ -8,7 +8,8 @@ public enum Check {
     LOOP("Loop ends", "The end of a loop differs more from its start than any two neighbours do."),
     UNSEEN("Never shown", "A drawing that no frame shows."),
     FONT("Font missing", "A text in a font that the piece doesn't have, or a font that can't be read."),
-    UNPAINTED("Not painted", "A gradient so small, large or skewed that it can't be painted; its last colour stands in for it.");
+    UNPAINTED("Not painted", "A gradient so small, large or skewed that it can't be painted; its last colour stands in for it."),
+    UNSEEN_MOTIF("Motif cut short", "A motif in step with a timeline that ends before it does.");
 
     public final String title;
     public final String about;

@@ -9,8 +9,8 @@ import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.core.model.Scene;
 import tundra.core.model.Tree;
 
 /** Looks all of a project over. */
@@ -32,8 +32,9 @@ public final class Checks {
         var books = new ArrayList<Runnable>();
         var out = new ArrayList<Finding>();
         out.addAll(LookChecks.damagedFonts(project, eyes));
-        for (Scene s : project.scenes()) {
-            out.addAll(new LookChecks(s, measure, eyes).run());
+        for (Place s : project.places()) {
+            out.addAll(new LookChecks(project, s, measure, eyes).run());
+            out.addAll(MotifChecks.of(project, s));
             var here = new ArrayList<Element>();
             Tree.each(s.board().elements(), e -> {
                 if (e.content() instanceof Flipbook && !e.guide()) {
@@ -41,7 +42,7 @@ public final class Checks {
                 }
             });
             if (!here.isEmpty()) {
-                var builder = new FrameBuilder(s.board(), measure);
+                var builder = FrameBuilder.of(project, s.board(), measure);
                 here.forEach(e -> books.add(() -> {
                     var found = new ArrayList<>(new FlipbookChecks(s, e, builder, eyes, jump, cancelled).run());
                     found.sort(Comparator.comparing(Finding::check).thenComparingLong(Finding::time));

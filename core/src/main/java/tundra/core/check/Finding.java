@@ -6,7 +6,7 @@ import tundra.core.model.Board;
 /**
  * Something that looks wrong, where it is, and a safe way to mend it if there is one.
  *
- * @param scene the id of the scene
+ * @param scene the id of the scene or motif
  * @param element the id of the flipbook or of what else is meant; null for a thing of the whole piece
  * @param drawing the id of the drawing's art; null where none is meant
  * @param time when it is seen, in µs of the scene

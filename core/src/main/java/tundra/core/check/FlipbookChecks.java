@@ -15,8 +15,8 @@ import tundra.core.model.Board;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Place;
 import tundra.core.model.Properties;
-import tundra.core.model.Scene;
 import tundra.core.model.Span;
 
 /** The checks of one flipbook. */
@@ -28,7 +28,7 @@ final class FlipbookChecks {
     private static final double ASIDE = 60;
     /** A drawing that stands off by less than this fraction of its height may be meant. */
     private static final double FAR = 0.5;
-    private final Scene scene;
+    private final Place scene;
     private final Element element;
     private final Flipbook book;
     private final FrameBuilder builder;
@@ -38,7 +38,7 @@ final class FlipbookChecks {
     private final List<Ink> inks = new ArrayList<>();
     private final List<Finding> out = new ArrayList<>();
 
-    FlipbookChecks(Scene scene, Element element, FrameBuilder builder, Eyes eyes, double jump, BooleanSupplier cancelled) {
+    FlipbookChecks(Place scene, Element element, FrameBuilder builder, Eyes eyes, double jump, BooleanSupplier cancelled) {
         this.scene = scene;
         this.element = element;
         this.book = (Flipbook) element.content();

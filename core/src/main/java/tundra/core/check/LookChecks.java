@@ -12,18 +12,20 @@ import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.FontSource;
 import tundra.core.model.Paint;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.core.model.Scene;
 import tundra.core.model.Tree;
 
 /** Finds what can't be shown as it is meant: fonts that are missing or damaged, and gradients that can't be painted. */
 final class LookChecks {
-    private final Scene scene;
+    private final Project project;
+    private final Place scene;
     private final TextMeasurer measure;
     private final Eyes eyes;
     private final List<Finding> out = new ArrayList<>();
 
-    LookChecks(Scene scene, TextMeasurer measure, Eyes eyes) {
+    LookChecks(Project project, Place scene, TextMeasurer measure, Eyes eyes) {
+        this.project = project;
         this.scene = scene;
         this.measure = measure;
         this.eyes = eyes;
@@ -49,7 +51,7 @@ final class LookChecks {
                         new Finding.Fix("Set in " + FontSource.STANDARD, b -> b.mapElement(id, x -> x.withContent(((Content.Text) x.content()).withFamily(FontSource.STANDARD))))));
             }
         });
-        new FrameBuilder(scene.board(), measure).at(0).nodes().forEach(this::look);
+        FrameBuilder.of(project, scene.board(), measure).at(0).nodes().forEach(this::look);
         return out;
     }
 
@@ -67,6 +69,8 @@ final class LookChecks {
                 break;
             }
         }
-        n.children().forEach(this::look);
+        if (n.motif() == null) {
+            n.children().forEach(this::look);
+        }
     }
 }

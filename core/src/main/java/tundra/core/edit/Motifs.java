@@ -124,13 +124,24 @@ public final class Motifs {
             }
         }
         var motif = new Motif(Ids.next(), name(p, wanted), new Board(g.box(), Values.NONE, g.children(), timelines, List.of()));
-        Element instance = group.withName(Names.free(before, motif.name()))
+        Element instance = group.withName(free(before, inside, motif.name()))
                 .withContent(new Content.Instance(motif.id(), g.box(), Clock.PARENT.withRepeat(Clock.Repeat.ONCE)));
         Board board = grouped.board().mapElement(group.id(), e -> instance);
         board = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> !inside.contains(id))).toList())
                 .withReactions(board.reactions().stream().map(r -> named(r, inside, instance.id())).toList());
         Board now = board;
         return new Made(with(p, motif).mapBoard(place, b -> now), motif.id(), instance.id());
+    }
+
+    /** A name that nothing has which stays on a board. */
+    private static String free(Board b, Set<String> gone, String wanted) {
+        var taken = new HashSet<String>();
+        Tree.each(b.elements(), e -> {
+            if (!gone.contains(e.id())) {
+                taken.add(e.name());
+            }
+        });
+        return Names.free(taken, wanted);
     }
 
     private static Reaction named(Reaction r, Set<String> old, String now) {

@@ -1,0 +1,146 @@
+package tundra.app.commands;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import tundra.app.command.Command;
+import tundra.app.command.Commands;
+import tundra.app.studio.Studio;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.BrokenApart;
+import tundra.core.edit.Motifs;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Motif;
+
+/** Commands of motifs: making, opening, exchanging, copying, their clocks. */
+public final class MotifCommands {
+    private final Workshop w;
+    private final Studio s;
+
+    private MotifCommands(Workshop w) {
+        this.w = w;
+        this.s = w.studio;
+    }
+
+    public static void add(Workshop w) {
+        var m = new MotifCommands(w);
+        m.places(w.commands);
+        m.clocks(w.commands);
+        w.commands.addMore(m::ofMotifs);
+    }
+
+    /** The selected instances; empty when anything else is selected as well. */
+    private List<Element> instances() {
+        List<Element> all = s.selection().stream().map(s.board()::find).toList();
+        return all.stream().allMatch(e -> e != null && e.content() instanceof Content.Instance) ? all : List.of();
+    }
+
+    private boolean any() {
+        return !s.selection().isEmpty() && s.board().find(s.selection().iterator().next()) instanceof Element e && e.content() instanceof Content.Instance
+                && !instances().isEmpty();
+    }
+
+    /** The motif of the one selected instance, else the one that is open; null for neither. */
+    private Motif meant() {
+        Element e = s.selected();
+        return e != null && e.content() instanceof Content.Instance i ? s.project().motif(i.motif()) : s.place() instanceof Motif m ? m : null;
+    }
+
+    private void places(Commands c) {
+        c.add("motif-make", "Make a motif of the selection", "Shortcut+M", () -> !s.selection().isEmpty(), this::make);
+        c.add("motif-open", () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place", "Shortcut+ENTER",
+                () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.openInPlace(s.selected().id()));
+        c.add("motif-up", "Go up from the motif", "Shortcut+UP", () -> !s.open().way().isEmpty(), s::goUp);
+        c.add("motif-apart", "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
+            var ids = List.copyOf(s.selection());
+            s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
+        });
+        c.add("motif-copy", () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
+        c.add("motif-new", "New empty motif", null, () -> true, () -> {
+            var made = Motifs.empty(s.kept(), "Motif", s.board().size().times(0.25), s.board().main().duration());
+            s.editProject("New motif", null, p -> made.project());
+            s.showPlace(made.motif());
+        });
+        c.add("motif-delete", () -> meant() == null ? "Delete motif" : "Delete the motif " + meant().name(), null, () -> meant() != null, () -> delete(meant()));
+    }
+
+    private void make() {
+        Element one = s.selected();
+        var made = Motifs.make(s.kept(), s.place().id(), s.selection(), one == null ? "Motif" : one.name(), s.frame());
+        if (made.motif() == null) {
+            w.notices.news("A motif can be made of elements that stand on the canvas or in a group; drawings of a flipbook stay there.");
+            return;
+        }
+        s.editProject("Make a motif", null, p -> made.project());
+        s.select(List.of(made.instance()));
+        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif now: a double click opens it where it stands, the shelf places more of it.");
+    }
+
+    private void copy() {
+        Element e = s.selected();
+        var made = Motifs.duplicate(s.kept(), meant().id());
+        boolean shown = e != null && e.content() instanceof Content.Instance;
+        s.editProject("Duplicate " + meant().name(), null, p -> shown ? Motifs.swap(made.project(), s.place().id(), List.of(e.id()), made.motif()) : made.project());
+        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif of its own" + (shown ? ", and the selected instance shows it." : "."));
+    }
+
+    /** Takes a motif away with all that shows it, and says how many that were. */
+    private void delete(Motif m) {
+        var uses = Motifs.uses(s.kept(), m.id());
+        s.editProject("Delete motif " + m.name(), null, p -> Motifs.delete(p, m.id()));
+        w.notices.news("“" + m.name() + "” is gone" + (uses.count() == 0 ? "." : ", and with it what showed it: " + (uses.count() == 1 ? "one instance" : uses.count() + " instances")
+                + " in " + String.join(", ", uses.where()) + ". Undo brings all of it back."));
+    }
+
+    private void clocks(Commands c) {
+        c.add("clock-own", "Give it its own clock", "Alt+P", this::any, () -> clock("Give it its own clock", k -> k.withOwn(true)));
+        c.add("clock-parent", "Keep it in step with its timeline", "Alt+Shift+P", this::any, () -> clock("Keep it in step", k -> k.withOwn(false)));
+        for (Clock.Repeat r : Clock.Repeat.values()) {
+            c.add("repeat-" + r, "Repeat: " + r.words, null, this::any, () -> clock("Repeat: " + r.words, k -> k.withRepeat(r)));
+        }
+        c.add("phase-spread", "Spread phases evenly", null, () -> instances().size() > 1, () -> phases("Spread phases evenly", b -> Motifs.spread(b, s.project(), s.selection())));
+        c.add("phase-shuffle", "Phases at random", null, () -> !instances().isEmpty(), () -> {
+            long seed = System.nanoTime();
+            phases("Phases at random", b -> Motifs.shuffle(b, s.project(), s.selection(), seed));
+        });
+    }
+
+    private void clock(String name, UnaryOperator<Clock> change) {
+        s.edit(name, b -> Motifs.clocks(b, s.selection(), change));
+    }
+
+    private void phases(String name, UnaryOperator<Board> change) {
+        s.edit(name, change);
+    }
+
+    /** Found by the names of the motifs. */
+    private List<Command> ofMotifs() {
+        var out = new ArrayList<Command>();
+        for (Motif m : s.project().motifs()) {
+            out.add(new Command("motif-go", () -> "Open the motif " + m.name(), null, () -> true, () -> s.showPlace(m.id())));
+            out.add(new Command("motif-place", () -> "Place " + m.name() + " on the canvas", null, () -> Motifs.fits(s.project(), s.place().id(), m.id()), () -> place(s, m.id(), s.board().size().times(0.5))));
+            out.add(new Command("motif-swap", () -> "Show " + m.name() + " instead", null, () -> any() && Motifs.fits(s.project(), s.place().id(), m.id()), () -> swap(m)));
+        }
+        return out;
+    }
+
+    private void swap(Motif m) {
+        var ids = List.copyOf(s.selection());
+        s.editProject("Show " + m.name() + " instead", null, p -> Motifs.swap(p, s.place().id(), ids, m.id()));
+    }
+
+    /** Puts a motif on the canvas; nothing happens where it would hold itself. */
+    static void place(Studio s, String motif, Point at) {
+        if (!Motifs.fits(s.project(), s.place().id(), motif)) {
+            return;
+        }
+        Element e = Motifs.instance(s.project(), motif, at);
+        s.edit("Place " + e.name(), b -> Arrange.add(b, e));
+        s.enter(null);
+        s.select(List.of(e.id()));
+    }
+}

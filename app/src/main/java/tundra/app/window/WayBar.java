@@ -1,0 +1,61 @@
+package tundra.app.window;
+
+import java.util.List;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import tundra.app.studio.OpenPlace;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
+import tundra.core.edit.Motifs;
+import tundra.core.model.Place;
+
+/** Above the canvas while a motif is open: the places passed, each of which leads back, and how often the motif is used. */
+final class WayBar extends HBox {
+    private final Studio studio;
+    private String shown = "";
+
+    WayBar(Studio studio) {
+        super(4);
+        this.studio = studio;
+        setId("way");
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("way");
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        List<OpenPlace.Step> way = studio.open().way();
+        setVisible(!way.isEmpty());
+        setManaged(!way.isEmpty());
+        var uses = Motifs.uses(studio.project(), studio.place().id());
+        String now = Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
+                .map(id -> studio.project().place(id)).map(p -> p == null ? "" : p.name()).toList() + " " + uses.count();
+        if (way.isEmpty() || now.equals(shown)) {
+            return;
+        }
+        shown = now;
+        getChildren().clear();
+        for (int i = 0; i < way.size(); i++) {
+            int step = i;
+            Place p = studio.project().place(way.get(i).place());
+            var back = new Press(p.name());
+            back.setId("way-" + i);
+            back.getStyleClass().add("flat");
+            back.setOnAction(() -> studio.backTo(step));
+            getChildren().addAll(back, new Caption("›", "quiet"));
+        }
+        var here = new Caption(studio.place().name(), "chip", "chip-motif");
+        var words = new Caption("a motif, " + (uses.count() == 1 ? "used once" : "used " + uses.count() + " times: what you change here changes all of them"), "quiet");
+        words.setMinWidth(0);
+        words.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(words, Priority.ALWAYS);
+        var up = new Caption("Esc goes up", "quiet");
+        up.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(here, words, up);
+    }
+}

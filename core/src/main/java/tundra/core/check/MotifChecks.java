@@ -1,0 +1,46 @@
+package tundra.core.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import tundra.core.edit.Motifs;
+import tundra.core.frame.Moment;
+import tundra.core.frame.Turns;
+import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Motif;
+import tundra.core.model.Place;
+import tundra.core.model.Project;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+
+/** Instances that go by a timeline too short to show all of their motif. */
+final class MotifChecks {
+    private MotifChecks() {}
+
+    static List<Finding> of(Project p, Place place) {
+        var out = new ArrayList<Finding>();
+        Board b = place.board();
+        for (Element e : Motifs.instances(b, x -> true)) {
+            Motif m = p.motif(((Content.Instance) e.content()).motif());
+            String missing = m == null || e.guide() || e.hidden() ? null : Turns.missing(b, e, m.board(), p.frameRate());
+            if (missing != null) {
+                String words = e.name() + " " + missing + ": the timeline that it goes by ends before the motif does.";
+                out.add(new Finding(Check.UNSEEN_MOTIF, place.id(), e.id(), null, Turns.of(b, e, m.board()).never().from(), words, longer(b, e, m)));
+            }
+        }
+        return out;
+    }
+
+    /** A longer span where the timeline has room for it, else a clock of its own. */
+    private static Finding.Fix longer(Board b, Element e, Motif m) {
+        Timeline on = Moment.sitsOn(b, e.id());
+        Span span = on.shown().get(e.id());
+        long end = Turns.of(b, e, m.board()).never().to();
+        return span != null && end <= on.duration()
+                ? new Finding.Fix("Lengthen its span", x -> x.mapTimeline(on.id(), t -> t.withShown(e.id(), new Span(span.from(), end))))
+                : new Finding.Fix("Give it its own clock", x -> Motifs.clocks(x, Set.of(e.id()), (Clock c) -> c.withOwn(true)));
+    }
+}
