@@ -27,6 +27,7 @@ import java.util.Map;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Look;
 import tundra.core.frame.Mark;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
@@ -81,15 +82,25 @@ public final class Painter implements AutoCloseable {
         int saved = canvas.save();
         canvas.concat(matrix(m));
         double alpha = n.opacity();
-        if (alpha < 1 && n.marks().size() + n.children().size() > 1 || alpha < 1 && !n.children().isEmpty()) {
-            tundra.core.geometry.Rect r = n.reach().grow(1);
-            try (var layer = new Paint().setAlphaf((float) alpha)) {
-                canvas.saveLayer(Rect.makeXYWH((float) r.x(), (float) r.y(), (float) r.width(), (float) r.height()), layer);
-            }
+        Look look = n.look();
+        boolean plain = look.filters().isEmpty() && look.blend().equals("normal");
+        boolean several = n.marks().size() + n.children().size() > 1 || !n.children().isEmpty();
+        if (!plain || look.isolated() || alpha < 1 && several) {
+            layer(canvas, n, alpha);
             alpha = 1;
         }
         inside(canvas, n, alpha, scale * Math.sqrt(Math.abs(m.determinant())));
         canvas.restoreToCount(saved);
+    }
+
+    /** A layer of its own, which is filtered, faded and blended as a whole. */
+    private static void layer(Canvas canvas, FrameNode n, double alpha) {
+        tundra.core.geometry.Rect r = n.content().grow(1);
+        Rect bounds = Rect.makeXYWH((float) r.x(), (float) r.y(), (float) r.width(), (float) r.height());
+        try (var filtering = new Filtering(n.look().filters());
+                var paint = new Paint().setAlphaf((float) alpha).setBlendMode(Filtering.blend(n.look().blend())).setImageFilter(filtering.filter())) {
+            canvas.saveLayer(bounds, paint);
+        }
     }
 
     /** What a node shows, on a canvas in its coordinates. */

@@ -90,11 +90,12 @@ public final class StillStore implements AutoCloseable {
         var next = new ArrayList<Kept>();
         var run = new ArrayList<FrameNode>();
         for (FrameNode n : frame.nodes()) {
-            if (before.contains(new Same(n))) {
+            boolean blends = n.look().passes() || !n.look().blend().equals("normal");
+            if (before.contains(new Same(n)) && !blends) {
                 run.add(n);
             } else {
                 flush(canvas, run, next);
-                if (!inMotion || !moving.paint(canvas, n, toView())) {
+                if (!inMotion || blends || !n.look().filters().isEmpty() || !moving.paint(canvas, n, toView())) {
                     painter.nodes(canvas, List.of(n), scale);
                 }
             }

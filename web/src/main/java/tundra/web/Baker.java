@@ -17,8 +17,16 @@ final class Baker {
 
     private Baker() {}
 
-    /** A time in µs and the numbers there. */
-    record Sample(double time, double[] at) {}
+    /**
+     * A time in µs and the numbers there.
+     *
+     * @param asked the time that they were asked for, on the side of a jump that is meant
+     */
+    record Sample(double time, double[] at, double asked) {
+        Sample(double time, double asked, DoubleFunction<double[]> f) {
+            this(time, f.apply(asked), asked);
+        }
+    }
 
     /**
      * Samples that, joined by straight lines, follow {@code f}. The function must be continuous between the given times.
@@ -28,12 +36,12 @@ final class Baker {
     static List<Sample> straight(DoubleFunction<double[]> f, List<Double> times) {
         var out = new ArrayList<Sample>();
         // a first interval that jumps at its very start holds before it
-        var start = new Sample(times.getFirst(), f.apply(times.getFirst() - 1));
+        var start = new Sample(times.getFirst(), times.getFirst() - 1, f);
         for (int i = 0; i + 1 < times.size(); i++) {
             // a jump at a cut is met from both sides
             double eps = Math.min(1e-3, (times.get(i + 1) - times.get(i)) / 4);
-            var a = new Sample(times.get(i), f.apply(times.get(i) + eps));
-            var b = new Sample(times.get(i + 1), f.apply(times.get(i + 1) - eps));
+            var a = new Sample(times.get(i), times.get(i) + eps, f);
+            var b = new Sample(times.get(i + 1), times.get(i + 1) - eps, f);
             if (out.isEmpty() && distance(start.at, a.at) > TOLERANCE) {
                 out.add(start);
             }
@@ -44,7 +52,7 @@ final class Baker {
             out.add(b);
         }
         // a last interval that jumps at its very end arrives
-        var end = new Sample(times.getLast(), f.apply(times.getLast()));
+        var end = new Sample(times.getLast(), times.getLast(), f);
         if (distance(out.getLast().at, end.at) > TOLERANCE) {
             out.add(end);
         }
@@ -56,7 +64,7 @@ final class Baker {
             return;
         }
         double t = (a.time + b.time) / 2;
-        var m = new Sample(t, f.apply(t));
+        var m = new Sample(t, t, f);
         between(f, a, m, out, depth + 1);
         out.add(m);
         between(f, m, b, out, depth + 1);

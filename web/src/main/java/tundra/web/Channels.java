@@ -28,6 +28,10 @@ final class Channels {
             new PivotChannel(),
             new WordChannel(Properties.SHOWN, outer(), "visibility", v -> v.equals("yes") ? "inherit" : "hidden"),
             new WordChannel(Properties.OVERFLOW, e -> List.of(e.box().box()), "overflow", v -> v.equals("clipped") ? "clip" : "visible"),
+            new WordChannel(Properties.CURSOR, outer(), "cursor", v -> v),
+            new WordChannel(Properties.BLEND, outer(), "mixBlendMode", v -> v),
+            new WordChannel(Properties.ISOLATE, outer(), "isolation", v -> v.equals("yes") ? "isolate" : "auto"),
+            new FilterChannel(),
             new PaintChannel(Properties.FILL, "fill", e -> e.box().shape() == null ? List.of() : List.of(e.box().shape())),
             new PaintChannel(Properties.STROKE, "stroke", PageElement::strokes),
             new ValueChannel<>(Properties.STROKE_WIDTH, PageElement::strokes, "strokeWidth", v -> CssText.px(Math.max(0, v))),
@@ -68,24 +72,22 @@ final class Channels {
      * The keys of one timeline of a board.
      *
      * @param canvas the name of the board's own part of the page
-     * @param element finds what is published of an element, by its id; null for what isn't
+     * @param element finds what is published of an element, by its id or that of one of its effects; null for what isn't
      */
     static List<PageTrack> keys(Timeline timeline, String canvas, Function<String, PageElement> element, Mixes mixes) {
         var out = new Tracks(timeline, mixes);
-        var ids = new LinkedHashSet<>(timeline.tracks().keySet());
-        ids.addAll(timeline.shown().keySet());
-        for (String id : ids) {
-            PageElement e = element.apply(id);
-            if (id.equals(Board.CANVAS)) {
-                background(timeline.track(id, Properties.BACKGROUND), canvas, out);
-            } else if (e != null) {
-                for (Channel c : TABLE) {
-                    if (applies(c, e)) {
-                        c.keys(e, out);
-                    }
+        background(timeline.track(Board.CANVAS, Properties.BACKGROUND), canvas, out);
+        var elements = new LinkedHashSet<PageElement>();
+        timeline.tracks().keySet().forEach(id -> elements.add(element.apply(id)));
+        timeline.shown().keySet().forEach(id -> elements.add(element.apply(id)));
+        elements.remove(null);
+        for (PageElement e : elements) {
+            for (Channel c : TABLE) {
+                if (applies(c, e)) {
+                    c.keys(e, out);
                 }
-                span(timeline.shown().get(id), e, out);
             }
+            span(timeline.shown().get(e.id()), e, out);
         }
         return out.all();
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import tundra.core.edit.Motifs;
+import tundra.core.frame.Blending;
 import tundra.core.frame.Marks;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
@@ -39,6 +40,7 @@ final class Markup {
     private final StringBuilder out = new StringBuilder();
     private final StyleSheet css = new StyleSheet();
     private final Map<String, PageElement> elements = new HashMap<>();
+    private final Map<String, Board> boards = new HashMap<>();
     private final Set<Face> faces = new LinkedHashSet<>();
     private final Set<String> pictures = new LinkedHashSet<>();
     private final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
@@ -144,9 +146,11 @@ final class Markup {
         if (e.hidden() || e.guide()) {
             return;
         }
+        boards.put(e.id(), board);
         Boxed box = Boxed.of(board, e, box(e));
-        var page = new PageElement(board, e, box, measure);
+        var page = new PageElement(board, e, box, measure, Blending.passes(board, e) && blends(e));
         elements.put(e.id(), page);
+        e.effects().forEach(x -> elements.put(x.id(), page));
         Channels.rest(page, css);
         if (box.span() != null) {
             out.append("<div class=\"").append(box.span()).append("\">");
@@ -159,6 +163,7 @@ final class Markup {
         if (e.content() instanceof Content.Group g && g.clip() != null) {
             css.put(box.box(), "clip-path", "path('" + g.clip().svgPath() + "')");
         }
+        out.append(FilterChannel.definition(page));
         content(page);
         if (e.content() instanceof Flipbook f) {
             flipbook(board, e, f, reactive);
@@ -166,6 +171,21 @@ final class Markup {
             e.children().forEach(c -> element(board, c, reactive));
         }
         out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1))).append('\n');
+    }
+
+    /** Whether anything that an element holds blends with what lies behind it, at rest or by keys. */
+    private boolean blends(Element e) {
+        if (e.content() instanceof Content.Instance i) {
+            Motif m = project.motif(i.motif());
+            return m != null && m.board().elements().stream().anyMatch(x -> blending(m.board(), x));
+        }
+        Board b = boards.get(e.id());
+        return e.children().stream().anyMatch(x -> blending(b, x));
+    }
+
+    private boolean blending(Board b, Element e) {
+        boards.put(e.id(), b);
+        return !e.rest().get(Properties.BLEND).equals("normal") || b != null && Tracks.keyed(b, e.id(), Properties.BLEND) || (b == null || Blending.passes(b, e)) && blends(e);
     }
 
     /** All drawings lie on top of each other, each in a box that is seen at its frames; or side by side on one picture. */

@@ -143,7 +143,7 @@ public final class PageCompiler {
         return s.append("""
                 body{margin:0}
                 .tundra{display:grid}
-                .t-scene{grid-area:1/1;position:relative;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
+                .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
                 .t-scene div{position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
                 .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}

@@ -8,8 +8,23 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Property;
 
-/** An element of a board and its parts on the page. */
-record PageElement(Board board, Element element, Boxed box, TextMeasurer measure) {
+/**
+ * An element of a board and its parts on the page.
+ *
+ * @param lets whether what it holds blends with what lies behind it
+ */
+record PageElement(Board board, Element element, Boxed box, TextMeasurer measure, boolean lets) {
+    /** What is the same element is the same. */
+    @Override
+    public boolean equals(Object o) {
+        return this == o;
+    }
+
+    @Override
+    public int hashCode() {
+        return System.identityHashCode(this);
+    }
+
     String id() {
         return element.id();
     }

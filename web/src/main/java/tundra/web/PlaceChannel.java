@@ -20,7 +20,14 @@ final class PlaceChannel implements Channel {
 
     @Override
     public void rest(PageElement e, StyleSheet css) {
-        css.put(e.box().outer(), "translate", CssText.pair(e.rest(Properties.POSITION).minus(e.box().shift()), 4, "px"));
+        Point at = e.rest(Properties.POSITION).minus(e.box().shift());
+        if (e.lets()) {
+            // a transform would part what it holds from what lies behind it
+            css.put(e.box().outer(), "left", CssText.px(at.x()));
+            css.put(e.box().outer(), "top", CssText.px(at.y()));
+        } else {
+            css.put(e.box().outer(), "translate", CssText.pair(at, 4, "px"));
+        }
     }
 
     @Override

@@ -87,6 +87,19 @@ final class Tracks {
         add(target, property, keys);
     }
 
+    /** A function of time that is sampled by its numbers, as near as straight pieces between them follow it, and said as text. */
+    void sampled(String target, String property, DoubleFunction<double[]> numbers, List<Double> times, DoubleFunction<String> css) {
+        var keys = new ArrayList<PageTrack.PageKey>();
+        if (times.size() == 1) {
+            keys.add(new PageTrack.PageKey(0, css.apply(times.getFirst()), "linear"));
+        } else {
+            for (Baker.Sample s : Baker.straight(numbers, times)) {
+                keys.add(new PageTrack.PageKey(s.time() / timeline.duration(), css.apply(s.asked()), "linear"));
+            }
+        }
+        add(target, property, keys);
+    }
+
     /** Values that jump. */
     <T> void held(String target, String property, Track<T> track, Function<T, String> css) {
         if (track != null && target != null) {

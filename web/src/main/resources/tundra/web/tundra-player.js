@@ -664,6 +664,10 @@ const Tundra = (() => {
         this.#renamed.set("url(#" + name + ")", "url(#" + (x.id = name + "_" + i) + ")");
       }
       if (!this.#renamed.size) return;
+      for (const [name, x] of this.#parts) {
+        const filter = this.#renamed.get("url(#" + name + "-x)");
+        if (filter) x.style.filter = filter;
+      }
       for (const x of this.el.querySelectorAll("[fill], [stroke]"))
         for (const a of ["fill", "stroke"]) if (x.hasAttribute(a)) x.setAttribute(a, this.own(x.getAttribute(a)));
     }

@@ -171,6 +171,9 @@ final class RandomPiece {
             case "lineHeight" -> between(0.9, 1.8);
             case "wrap" -> random.nextInt(3) == 0 ? 0.0 : between(40, 160);
             case "textAlign" -> List.of("left", "centre", "right").get(random.nextInt(3));
+            case "blend" -> random.nextInt(4) > 0 ? "normal" : List.of("multiply", "screen", "overlay", "difference").get(random.nextInt(4));
+            case "isolate" -> random.nextBoolean() ? "yes" : "no";
+            case "cursor" -> random.nextBoolean() ? "auto" : "pointer";
             default -> throw new IllegalStateException("say what " + p.key() + " may be");
         };
     }

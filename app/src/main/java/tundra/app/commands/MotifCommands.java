@@ -54,7 +54,7 @@ public final class MotifCommands {
         c.add("motif-make", "Make a motif of the selection", "Shortcut+M", () -> !s.selection().isEmpty(), this::make);
         c.add("motif-open", () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place", "Shortcut+ENTER",
                 () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.openInPlace(s.selected().id()));
-        c.add("motif-up", "Go up from the motif", "Shortcut+UP", () -> !s.open().way().isEmpty(), s::goUp);
+        c.add("motif-up", "Go up from the motif", "Shortcut+Shift+ENTER", () -> !s.open().way().isEmpty(), s::goUp);
         c.add("motif-apart", "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
             var ids = List.copyOf(s.selection());
             s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));

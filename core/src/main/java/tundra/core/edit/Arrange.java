@@ -103,7 +103,8 @@ public final class Arrange {
     /** Without keys of, and reactions to, elements that are gone. */
     private static Board tidy(Board board) {
         Set<String> ids = Tree.ids(board.elements());
-        Board b = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> ids.contains(id) || id.equals(Board.CANVAS))).toList());
+        Set<String> owners = Tree.owners(board.elements());
+        Board b = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> owners.contains(id) || id.equals(Board.CANVAS))).toList());
         return b.withReactions(Reactions.withoutGone(b.reactions(), ids));
     }
 

@@ -66,7 +66,8 @@ public final class BrokenApart {
             case Content.Instance i when !i.clock().own() -> i.withClock(stopped(i, m, in, e.id()));
             default -> e.content();
         };
-        return new Element(Ids.next(), names.take(e.name()), e.locked(), false, e.guide(), rest, content.with(rest));
+        var effects = e.effects().stream().map(x -> x.withId(Ids.next()).withRest(builder.valuesAt(x.id(), m))).toList();
+        return new Element(Ids.next(), names.take(e.name()), e.locked(), false, e.guide(), rest, content.with(rest), effects);
     }
 
     private static <T> Values copied(Values to, Property<T> p, Values from) {

@@ -42,7 +42,7 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
     /** Copies elements, in their order on the board. */
     public static Clip of(Project project, Board board, Collection<String> ids) {
         List<Element> picked = Tree.topmost(board.elements(), Set.copyOf(ids));
-        Set<String> all = Tree.ids(picked);
+        Set<String> all = Tree.owners(picked);
         var tracks = new LinkedHashMap<String, Map<String, Map<Property<?>, Track<?>>>>();
         var shown = new LinkedHashMap<String, Map<String, Span>>();
         for (Timeline t : board.timelines()) {
@@ -121,7 +121,7 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
     private static Element renewed(Element e, Map<String, String> ids, FreeNames names) {
         String id = Ids.next();
         ids.put(e.id(), id);
-        Element copy = e.withId(id).withName(names.take(e.name()));
+        Element copy = e.withId(id).withName(names.take(e.name())).withEffects(Effects.renewed(e.effects(), ids));
         return e.children().isEmpty() ? copy : copy.withChildren(e.children().stream().map(c -> renewed(c, ids, names)).toList());
     }
 

@@ -115,7 +115,7 @@ public final class Motifs {
         if (group == null || !(group.content() instanceof Content.Group g) || before.find(group.id()) != null) {
             return new Made(p, null, null);
         }
-        Set<String> inside = Tree.ids(g.children());
+        Set<String> inside = Tree.owners(g.children());
         var timelines = new ArrayList<Timeline>();
         for (Timeline t : grouped.board().timelines()) {
             Timeline own = t.of(inside::contains).withMarkers(List.of()).withSounds(List.of()).withRange(null).withId(Ids.next());

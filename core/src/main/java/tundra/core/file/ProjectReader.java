@@ -20,6 +20,8 @@ import tundra.core.model.Canvas;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
+import tundra.core.model.Effect;
+import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
@@ -190,8 +192,8 @@ final class ProjectReader {
         Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
         canvas.keepUnknown(Places.of("canvas", id), unknown);
         List<Element> elements = elements(f, "elements");
-        Set<String> here = Tree.ids(elements);
-        var timelines = new TimelineReader(here, elements, sounds, unknown, this::id, parts).read(f);
+        Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
+        var timelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts).read(f);
         var reactions = new ReactionReader(here, timelines, unknown, this::id, parts).read(f);
         var lines = new ArrayList<RulerLine>();
         for (JsonNode n : f.has("lines") ? f.list("lines") : List.<JsonNode>of()) {
@@ -228,9 +230,22 @@ final class ProjectReader {
         Fields rest = f.object("rest");
         Values values = ValueReader.values(rest, new Element(id, name, false, false, Values.NONE, content));
         rest.keepUnknown(Places.of("rest", id), unknown);
-        var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content);
+        var effects = new ArrayList<Effect>();
+        for (JsonNode n : f.has("effects") ? f.list("effects") : List.<JsonNode>of()) {
+            parts.part(() -> effects.add(effect(new Fields(n, "effect " + (effects.size() + 1) + " of " + f.where()))));
+        }
+        var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content, effects);
         f.keepUnknown(Places.of("element", id), unknown);
         return e;
+    }
+
+    private Effect effect(Fields f) throws FileProblem {
+        EffectKind kind = EffectKind.byKey(f.text("kind"));
+        if (kind == null) {
+            throw f.problem("kind", "is “" + f.text("kind") + "”, which this version doesn't know");
+        }
+        String id = id(f);
+        return new Effect(id, kind, !f.flag("off"), ValueReader.values(f, new Effect(id, kind, true, Values.NONE)));
     }
 
     private Content content(Fields f) throws FileProblem {

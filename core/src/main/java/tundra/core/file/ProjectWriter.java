@@ -17,6 +17,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
+import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
@@ -26,6 +27,7 @@ import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Quad;
 import tundra.core.model.Reaction;
 import tundra.core.model.Slots;
 import tundra.core.model.Span;
@@ -118,7 +120,7 @@ final class ProjectWriter {
         ArrayNode timelines = o.putArray("timelines");
         var order = new HashMap<String, Integer>();
         order.put(Board.CANVAS, 0);
-        Tree.each(b.elements(), e -> order.put(e.id(), order.size()));
+        Tree.owners(b.elements()).forEach(id -> order.put(id, order.size()));
         b.timelines().forEach(t -> timelines.add(timeline(t, order)));
         ArrayNode reactions = o.putArray("reactions");
         b.reactions().forEach(r -> reactions.add(reaction(r)));
@@ -137,6 +139,16 @@ final class ProjectWriter {
             o.put("guide", true);
         }
         o.set("rest", unknown(values(plain(e)), Places.of("rest", e.id())));
+        if (!e.effects().isEmpty()) {
+            ArrayNode effects = o.putArray("effects");
+            for (Effect x : e.effects()) {
+                ObjectNode n = effects.addObject().put("id", x.id()).put("kind", x.kind().key());
+                if (!x.on()) {
+                    n.put("off", true);
+                }
+                n.setAll(values(x.rest()));
+            }
+        }
         switch (e.content()) {
             case Content.Path p -> {
                 o.set("box", pair(p.box()));
@@ -219,6 +231,7 @@ final class ProjectWriter {
             case Gradient g -> gradient(g);
             case String s -> Json.MAPPER.getNodeFactory().stringNode(s);
             case Point p -> pair(p);
+            case Quad q -> Json.MAPPER.createArrayNode().add(q.r()).add(q.g()).add(q.b()).add(q.a());
             case Outline o -> outline(o);
             case Double d -> Json.MAPPER.getNodeFactory().numberNode(d);
             default -> throw new IllegalStateException("no JSON for " + v.getClass());

@@ -46,7 +46,10 @@ final class TimelineReader {
         this.parts = parts;
         this.elements = ids;
         owners.put(Board.CANVAS, new Canvas(Values.NONE));
-        Tree.each(tree, e -> owners.put(e.id(), e));
+        Tree.each(tree, e -> {
+            owners.put(e.id(), e);
+            e.effects().forEach(x -> owners.put(x.id(), x));
+        });
         this.soundAssets = sounds;
         this.unknown = unknown;
         this.ids = reader;

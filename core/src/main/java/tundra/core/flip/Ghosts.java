@@ -57,7 +57,7 @@ public final class Ghosts {
             last = m instanceof Mark.Fill f ? f.form() : null;
         }
         return new FrameNode("", true, n.toParent(), outlines ? 1 : n.opacity(), n.box(), marks,
-                n.children().stream().map(c -> ghost(c, tint, outlines)).toList(), n.clips(), n.motif());
+                n.children().stream().map(c -> ghost(c, tint, outlines)).toList(), n.clips(), n.motif(), n.look());
     }
 
     private static Mark line(Mark mark, Color tint) {

@@ -9,6 +9,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
+import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
@@ -66,7 +67,7 @@ public final class FrameBuilder {
     }
 
     private boolean findMoving(Element e) {
-        boolean any = poses.animated(e.id()) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance;
+        boolean any = poses.animated(e.id()) || e.effects().stream().anyMatch(x -> poses.animated(x.id())) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance;
         for (Element c : e.children()) {
             any |= findMoving(c);
         }
@@ -166,10 +167,11 @@ public final class FrameBuilder {
         List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null
                 ? motifs.at(i.motif(), m.inside(board, e.id(), i.clock(), motifs.board(i.motif()))) : nodes(seen(e, m), m);
         Last before = last.get(e);
-        if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children)) {
+        Look look = look(e, v, children, m);
+        if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children) && before.node.look().equals(look)) {
             return before.node;
         }
-        FrameNode n = make(e, v, children, m);
+        FrameNode n = make(e, v, children, look, m);
         if (poses.animated(e.id()) || !children.isEmpty()) {
             last.put(e, new Last(v, n));
         }
@@ -218,12 +220,29 @@ public final class FrameBuilder {
         return TextLayout.of(t, (Content.Text) Marks.resolved(e.content(), e.rest()), !keyed && t.spacing() == 0, measure);
     }
 
-    private FrameNode make(Element e, Values v, List<FrameNode> children, Moment m) {
+    private Look look(Element e, Values v, List<FrameNode> children, Moment m) {
+        List<Filter> filters = List.of();
+        if (!e.effects().isEmpty()) {
+            filters = Filters.needed(e.effects().stream().filter(Effect::on).map(x -> Filters.of(x.kind(), poses.at(x.id(), x.rest(), m))).toList());
+        }
+        boolean inside = false;
+        for (int i = 0; i < children.size() && !inside; i++) {
+            inside = children.get(i).look().blends();
+        }
+        String blend = v.get(Properties.BLEND);
+        if (!inside && filters.isEmpty() && blend.equals("normal")) {
+            return Look.PLAIN;
+        }
+        boolean passes = inside && Blending.passes(board, e);
+        return new Look(filters, blend, inside && !passes, passes);
+    }
+
+    private FrameNode make(Element e, Values v, List<FrameNode> children, Look look, Moment m) {
         Content content = Marks.resolved(e.content(), v);
         TextLayout layout = layout(e, v, m);
         Point box = Marks.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, layout), children, Marks.clips(content, v), content instanceof Content.Instance i ? i.motif() : null);
+                Marks.of(content, v, layout), children, Marks.clips(content, v), content instanceof Content.Instance i ? i.motif() : null, look);
     }
 
     /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */

@@ -22,6 +22,7 @@ public final class FrameNode {
     private final List<FrameNode> children;
     private final List<Outline> clips;
     private final String motif;
+    private final Look look;
     private Rect reach = UNKNOWN;
 
     /**
@@ -36,6 +37,13 @@ public final class FrameNode {
     /** @param motif the motif that its children belong to, whose elements are no elements of this board; null for anything but an instance */
     public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips,
             String motif) {
+        this(id, locked, toParent, opacity, box, marks, children, clips, motif, Look.PLAIN);
+    }
+
+    /** @param look how it is laid over what lies behind it */
+    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips,
+            String motif, Look look) {
+        this.look = look;
         this.id = id;
         this.locked = locked;
         this.toParent = toParent;
@@ -84,25 +92,35 @@ public final class FrameNode {
         return motif;
     }
 
+    public Look look() {
+        return look;
+    }
+
+    /** The box around all that it paints before its filters; null for nothing. */
+    public Rect content() {
+        return around(true);
+    }
+
     /** The same node placed otherwise. */
     public FrameNode withPlacement(Affine m) {
-        var n = new FrameNode(id, locked, m, opacity, box, marks, children, clips, motif);
+        var n = new FrameNode(id, locked, m, opacity, box, marks, children, clips, motif, look);
         n.reach = reach;
         return n;
     }
 
     public FrameNode withOpacity(double o) {
-        return new FrameNode(id, locked, toParent, o, box, marks, children, clips, motif);
+        return new FrameNode(id, locked, toParent, o, box, marks, children, clips, motif, look);
     }
 
     public FrameNode withChildren(List<FrameNode> c) {
-        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clips, motif);
+        return new FrameNode(id, locked, toParent, opacity, box, marks, c, clips, motif, look);
     }
 
     /** The box around all that it can paint on, strokes and what letters stick out included, cut by its clips, in its own coordinates; null for nothing. */
     public Rect reach() {
         if (reach == UNKNOWN) {
-            reach = around(true);
+            Rect own = around(true);
+            reach = own == null || look.filters().isEmpty() ? own : own.grow(Filters.reach(look.filters()));
         }
         return reach;
     }
@@ -134,7 +152,7 @@ public final class FrameNode {
     @Override
     public boolean equals(Object o) {
         return this == o || o instanceof FrameNode n && Objects.equals(id, n.id) && locked == n.locked && toParent.equals(n.toParent) && opacity == n.opacity
-                && box.equals(n.box) && marks.equals(n.marks) && clips.equals(n.clips) && children.equals(n.children);
+                && box.equals(n.box) && marks.equals(n.marks) && clips.equals(n.clips) && look.equals(n.look) && children.equals(n.children);
     }
 
     @Override

@@ -110,16 +110,33 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
         if (id.equals(CANVAS)) {
             return canvas;
         }
-        Element e = find(id);
-        return e == null ? null : e.rest();
+        Owner o = owner(id);
+        return o == null ? null : o.rest();
     }
 
-    /** The canvas or an element by its id; null when there is none. */
+    /** The canvas, an element or an effect by its id; null when there is none. */
     public Owner owner(String id) {
-        return id.equals(CANVAS) ? new Canvas(canvas) : find(id);
+        if (id.equals(CANVAS)) {
+            return new Canvas(canvas);
+        }
+        Element e = find(id);
+        return e != null ? e : Tree.effect(elements, id);
+    }
+
+    /** The element that has an effect, or is the element itself; null for the canvas and for what isn't there. */
+    public Element holder(String owner) {
+        Element e = find(owner);
+        return e != null ? e : Tree.withEffect(elements, owner);
+    }
+
+    private Board withEffect(String id, UnaryOperator<Values> change) {
+        Element holder = Tree.withEffect(elements, id);
+        return holder == null ? this : mapElement(holder.id(), e -> e.withEffects(e.effects().stream()
+                .map(x -> x.id().equals(id) ? x.withRest(change.apply(x.rest())) : x).toList()));
     }
 
     public Board withRest(String id, UnaryOperator<Values> change) {
-        return id.equals(CANVAS) ? withCanvas(change.apply(canvas)) : mapElement(id, e -> e.withRest(change.apply(e.rest())));
+        return id.equals(CANVAS) ? withCanvas(change.apply(canvas))
+                : find(id) == null ? withEffect(id, change) : mapElement(id, e -> e.withRest(change.apply(e.rest())));
     }
 }

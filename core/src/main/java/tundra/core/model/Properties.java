@@ -95,6 +95,44 @@ public final class Properties {
     /** The width at which lines break at spaces; 0 breaks at line ends only. */
     public static final Property<Double> WRAP = add("wrap", "Wrap width", ValueType.NUMBER, "px", 1, List.of("px"), 0, FAR, 0.0, TEXT);
     public static final Property<String> TEXT_ALIGN = choice("textAlign", "Alignment", TEXT, "left", "centre", "right");
+    /** How an element is laid over what lies behind it, as in CSS. */
+    public static final Property<String> BLEND = choice("blend", "Blend mode", ANY, "normal", "multiply", "screen", "overlay", "darken", "lighten", "color-dodge",
+            "color-burn", "hard-light", "soft-light", "difference", "exclusion", "hue", "saturation", "color", "luminosity", "plus-lighter");
+    /** Whether what a group or a motif holds blends only with each other. */
+    public static final Property<String> ISOLATE = choice("isolate", "Blends only within", GROUP.or(content(Content.Instance.class)).or(content(Flipbook.class)), "no", "yes");
+
+    /** What the pointer looks like over it. */
+    public static final Property<String> CURSOR = choice("cursor", "Cursor", ANY, "auto", "pointer", "default", "grab", "grabbing", "move", "text", "crosshair", "zoom-in", "help",
+            "wait", "not-allowed", "none");
+
+    // of effects
+    public static final Property<Point> BLUR = add("blur", "Blur", ValueType.PAIR, "px", 1, List.of("x", "y"), 0, 1000, new Point(4, 4), effect(EffectKind.BLUR));
+    public static final Property<Double> BRIGHTNESS =
+            add("brightness", "Brightness", ValueType.NUMBER, "%", 100, List.of("%"), 0, 100, 1.0, effect(EffectKind.BRIGHTNESS));
+    public static final Property<Double> CONTRAST =
+            add("contrast", "Contrast", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1000, 1.0, effect(EffectKind.CONTRAST));
+    public static final Property<Double> SATURATION =
+            add("saturation", "Saturation", ValueType.NUMBER, "%", 100, List.of("%"), 0, 100, 1.0, effect(EffectKind.SATURATION));
+    public static final Property<Double> HUE = add("hue", "Hue turn", ValueType.NUMBER, "°", 1, List.of("°"), -FAR, FAR, 0.0, effect(EffectKind.HUE));
+    public static final Property<Double> INVERT = add("invert", "Invert", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.INVERT));
+    public static final Property<Quad> SLOPE = add("slope", "Slope", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ONE, effect(EffectKind.CHANNELS));
+    public static final Property<Quad> OFFSET = add("offset", "Offset", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ZERO, effect(EffectKind.CHANNELS));
+    public static final Property<Color> TINT = add("tint", "Tint", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#DB7A22"), effect(EffectKind.TINT));
+    public static final Property<Double> TINT_AMOUNT =
+            add("tintAmount", "Amount", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.TINT));
+    public static final Property<Point> SHADOW_OFFSET = add("shadowOffset", "Shadow at", ValueType.PAIR, "px", 1, List.of("x", "y"), -10_000, 10_000, new Point(4, 6),
+            effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW));
+    public static final Property<Double> SHADOW_BLUR = add("shadowBlur", "Shadow blur", ValueType.NUMBER, "px", 1, List.of("px"), 0, 1000, 6.0,
+            effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW));
+    public static final Property<Color> SHADOW_COLOR = add("shadowColor", "Shadow colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#1D292680"),
+            effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW, EffectKind.LONG_SHADOW));
+    /** Clockwise from the right. */
+    public static final Property<Double> LONG_DIRECTION =
+            add("longDirection", "Direction", ValueType.NUMBER, "°", 1, List.of("°"), -FAR, FAR, 45.0, effect(EffectKind.LONG_SHADOW));
+    public static final Property<Double> LONG_LENGTH =
+            add("longLength", "Length", ValueType.NUMBER, "px", 1, List.of("px"), 0, 2000, 80.0, effect(EffectKind.LONG_SHADOW));
+    /** How much of its opacity it has lost at its end. */
+    public static final Property<Double> LONG_FADE = add("longFade", "Fade", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.LONG_SHADOW));
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
     /** Where an element stands and how it lies there, whatever it looks like. */
@@ -109,6 +147,11 @@ public final class Properties {
 
     private static Predicate<Owner> content(Class<? extends Content> type) {
         return o -> o instanceof Element e && type.isInstance(e.content());
+    }
+
+    private static Predicate<Owner> effect(EffectKind... kinds) {
+        List<EffectKind> of = List.of(kinds);
+        return o -> o instanceof Effect e && of.contains(e.kind());
     }
 
     private static Property<String> choice(String key, String label, Predicate<Owner> appliesTo, String... options) {

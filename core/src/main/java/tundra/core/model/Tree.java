@@ -145,4 +145,35 @@ public final class Tree {
         each(in, e -> out.add(e.id()));
         return out;
     }
+
+    /** The ids of all that has values: elements and their effects. */
+    public static Set<String> owners(List<Element> in) {
+        var out = new LinkedHashSet<String>();
+        each(in, e -> {
+            out.add(e.id());
+            e.effects().forEach(x -> out.add(x.id()));
+        });
+        return out;
+    }
+
+    /** The element that has an effect; null when there is none. */
+    static Element withEffect(List<Element> in, String id) {
+        for (Element e : in) {
+            for (Effect x : e.effects()) {
+                if (x.id().equals(id)) {
+                    return e;
+                }
+            }
+            Element inner = withEffect(e.children(), id);
+            if (inner != null) {
+                return inner;
+            }
+        }
+        return null;
+    }
+
+    static Effect effect(List<Element> in, String id) {
+        Element e = withEffect(in, id);
+        return e == null ? null : e.effects().stream().filter(x -> x.id().equals(id)).findFirst().orElse(null);
+    }
 }

@@ -10,6 +10,7 @@ public sealed interface ValueType<T> {
     ValueType<Double> NUMBER = new NumberType();
     ValueType<Double> STEP = new StepType();
     ValueType<Point> PAIR = new PairType();
+    ValueType<Quad> QUAD = new QuadType();
     ValueType<Color> COLOR = new ColorType();
     ValueType<Paint> PAINT = new PaintType();
     ValueType<Outline> OUTLINE = new OutlineType();
@@ -99,6 +100,29 @@ public sealed interface ValueType<T> {
         @Override
         public Class<Point> type() {
             return Point.class;
+        }
+    }
+
+    /** Four numbers. */
+    record QuadType() implements ValueType<Quad> {
+        @Override
+        public Quad lerp(Quad a, Quad b, double p) {
+            return a.lerp(b, p);
+        }
+
+        @Override
+        public double[] parts(Quad v) {
+            return new double[] {v.r(), v.g(), v.b(), v.a()};
+        }
+
+        @Override
+        public Quad of(double[] p) {
+            return new Quad(p[0], p[1], p[2], p[3]);
+        }
+
+        @Override
+        public Class<Quad> type() {
+            return Quad.class;
         }
     }
 
