@@ -87,12 +87,15 @@ final class Filtering implements AutoCloseable {
     }
 
     private ImageFilter drawnOut(Filter.LongShadow s, ImageFilter in) {
-        ImageFilter at = colored(s.color(), in);
+        ImageFilter at = colored(s.color(), in), covered = in;
         for (int i = 0; i < Filter.LongShadow.STAGES; i++) {
-            ImageFilter moved = keep(ImageFilter.makeOffset((float) s.step(i).x(), (float) s.step(i).y(), at));
+            float dx = (float) s.step(i).x(), dy = (float) s.step(i).y();
+            ImageFilter moved = keep(ImageFilter.makeOffset(dx, dy, at));
             ImageFilter fainter = keep(ImageFilter.makeColorFilter(keep(ColorFilter.makeMatrix(new ColorMatrix(1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0,
                     (float) s.kept(i), 0))), moved));
-            at = keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, fainter, at));
+            // only where nothing is yet, so that it never grows darker where copies meet
+            at = keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, keep(ImageFilter.makeBlend(BlendMode.DST_OUT, fainter, covered)), at));
+            covered = keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, keep(ImageFilter.makeOffset(dx, dy, covered)), covered));
         }
         return keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, at, in));
     }

@@ -181,8 +181,10 @@ final class FilterChannel implements Channel {
         var out = new ArrayList<Attribute>(List.of(flood(f -> ((Filter.LongShadow) f).color()), opacity(f -> ((Filter.LongShadow) f).color())));
         for (int i = 0; i < Filter.LongShadow.STAGES; i++) {
             int n = i;
-            out.add(new Attribute("o" + n, "dx", f -> plain(((Filter.LongShadow) f).step(n).x())));
-            out.add(new Attribute("o" + n, "dy", f -> plain(((Filter.LongShadow) f).step(n).y())));
+            for (String moved : List.of("o", "p")) {
+                out.add(new Attribute(moved + n, "dx", f -> plain(((Filter.LongShadow) f).step(n).x())));
+                out.add(new Attribute(moved + n, "dy", f -> plain(((Filter.LongShadow) f).step(n).y())));
+            }
             out.add(new Attribute("a" + n, "slope", f -> plain(((Filter.LongShadow) f).kept(n))));
         }
         return out;
@@ -241,13 +243,18 @@ final class FilterChannel implements Channel {
             case Filter.LongShadow l -> {
                 primitive(s, e, i, "feFlood", "c", x, f, "");
                 s.append("<feComposite in2=\"").append(in).append("\" operator=\"in\" result=\"l").append(i).append("-0\"/>");
+                String covered = in;
                 for (int n = 0; n < Filter.LongShadow.STAGES; n++) {
-                    String was = "l" + i + "-" + n;
+                    String was = "l" + i + "-" + n, next = "l" + i + "-" + (n + 1), more = "v" + i + "-" + n;
                     primitive(s, e, i, "feOffset", "o" + n, x, f, "in=\"" + was + "\"");
-                    s.append("<feComponentTransfer result=\"f").append(i).append('-').append(n).append("\">");
+                    s.append("<feComponentTransfer>");
                     primitive(s, e, i, "feFuncA", "a" + n, x, f, "type=\"linear\"");
-                    s.append("</feComponentTransfer><feComposite in=\"").append(was).append("\" in2=\"f").append(i).append('-').append(n)
-                            .append("\" operator=\"over\" result=\"l").append(i).append('-').append(n + 1).append("\"/>");
+                    // only where nothing is yet, so that it never grows darker where copies meet
+                    s.append("</feComponentTransfer><feComposite in2=\"").append(covered).append("\" operator=\"out\" result=\"f").append(i).append("\"/><feComposite in=\"").append(was)
+                            .append("\" in2=\"f").append(i).append("\" operator=\"over\" result=\"").append(next).append("\"/>");
+                    primitive(s, e, i, "feOffset", "p" + n, x, f, "in=\"" + covered + "\" result=\"f" + i + "\"");
+                    s.append("<feComposite in=\"").append(covered).append("\" in2=\"f").append(i).append("\" operator=\"over\" result=\"").append(more).append("\"/>");
+                    covered = more;
                 }
                 s.append("<feComposite in=\"").append(in).append("\" in2=\"l").append(i).append('-').append(Filter.LongShadow.STAGES).append("\" operator=\"over\" result=\"").append(to)
                         .append("\"/>");

@@ -91,7 +91,8 @@ final class EffectPiece {
         p.cell(fx(EffectKind.BLUR).with(Properties.BLUR, new Point(8, 0)));
         p.cell(p.keyed(fx(EffectKind.BLUR), Properties.BLUR, new Point(0, 6), new Point(6, 0)));
         p.cell(p.keyed(p.keyed(fx(EffectKind.DROP_SHADOW), Properties.SHADOW_COLOR, Color.parse("#1D2926C0"), Color.parse("#DB7A22")), Properties.SHADOW_BLUR, 1.0, 7.0));
-        p.cell(p.keyed(fx(EffectKind.LONG_SHADOW).with(Properties.LONG_LENGTH, 30.0), Properties.LONG_DIRECTION, 0.0, 180.0));
+        p.cell(p.keyed(p.keyed(fx(EffectKind.LONG_SHADOW).with(Properties.LONG_LENGTH, 30.0), Properties.LONG_DIRECTION, 0.0, 180.0), Properties.LONG_FADE, 1.0, 0.2));
+        p.cell(p.keyed(fx(EffectKind.TINT).with(Properties.TINT_AMOUNT, 0.7), Properties.TINT, Color.parse("#2F78A3"), Color.parse("#E9B44C")));
         p.cell(fx(EffectKind.INVERT).withOn(false), fx(EffectKind.HUE).with(Properties.HUE, 90.0));
         p.cell(fx(EffectKind.CONTRAST).with(Properties.CONTRAST, 4.0), fx(EffectKind.BLUR));
         p.cell(fx(EffectKind.BLUR), fx(EffectKind.CONTRAST).with(Properties.CONTRAST, 4.0));

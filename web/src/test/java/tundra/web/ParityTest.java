@@ -89,7 +89,7 @@ class ParityTest extends InBrowser {
 
     @Test
     void everyPropertyIsComparedSomewhere() throws Exception {
-        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make())
+        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make(), EffectPiece.effects(), EffectPiece.blends())
                 .flatMap(p -> p.scenes().getFirst().board().timelines().stream()).toList());
     }
 

@@ -76,7 +76,7 @@ final class RandomPiece {
             }
         }
         for (Property<?> p : Properties.ALL) {
-            if (p.appliesTo(new Element(id, id, false, false, v, c)) && random.nextInt(3) == 0) {
+            if (Properties.keyed(p) && p.appliesTo(new Element(id, id, false, false, v, c)) && random.nextInt(3) == 0) {
                 keyed(id, c, p);
             }
         }

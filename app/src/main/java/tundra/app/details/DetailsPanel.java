@@ -31,6 +31,7 @@ public final class DetailsPanel extends TallPane {
             Properties.PIVOT, Properties.SKEW);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
+    private static final List<Property<?>> BLENDING = List.of(Properties.BLEND, Properties.ISOLATE);
     private static final List<Property<?>> TYPE = List.of(Properties.FONT_SIZE, Properties.FONT_WEIGHT, Properties.LINE_HEIGHT, Properties.TEXT_ALIGN,
             Properties.WRAP, Properties.LETTER_SPACING);
     private final Studio studio;
@@ -46,6 +47,7 @@ public final class DetailsPanel extends TallPane {
     private PolygonSection polygon;
     private BoundsSection bounds;
     private ClockSection clock;
+    private EffectsSection effects;
     private CanvasSection canvas;
     private SoundSection sound;
     private TogetherSection together;
@@ -91,6 +93,9 @@ public final class DetailsPanel extends TallPane {
             }
             if (clock != null) {
                 clock.refresh();
+            }
+            if (effects != null) {
+                effects.refresh();
             }
             if (canvas != null) {
                 canvas.refresh();
@@ -148,6 +153,7 @@ public final class DetailsPanel extends TallPane {
         polygon = null;
         bounds = null;
         clock = null;
+        effects = null;
         canvas = null;
         together = null;
         sound = null;
@@ -198,6 +204,7 @@ public final class DetailsPanel extends TallPane {
         box.getChildren().add(together);
         section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
+        section("Blending", BLENDING.stream().filter(common::contains).toList(), ids);
         if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Instance)) {
             clock = new ClockSection(studio, ids);
             box.getChildren().add(clock);
@@ -223,6 +230,9 @@ public final class DetailsPanel extends TallPane {
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW;
         section("Place", PLACE.stream().filter(p -> all.contains(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        if (studio.desk() == Desk.ANIMATE) {
+            effects(e);
+        }
         if (studio.desk() == Desk.DRAW) {
             box.getChildren().add(new ArrangeSection(commands, options, false));
         }
@@ -244,12 +254,21 @@ public final class DetailsPanel extends TallPane {
         }
         section("Look", look(all), List.of(e.id()));
         section("Stroke", STROKE.stream().filter(all::contains).toList(), List.of(e.id()));
+        if (studio.desk() != Desk.ANIMATE) {
+            effects(e);
+        }
         strokeRows();
     }
 
     /** What has no section of its own. */
     private static List<Property<?>> look(List<Property<?>> of) {
-        return of.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p) && !TYPE.contains(p)).toList();
+        return of.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p) && !TYPE.contains(p) && !BLENDING.contains(p)).toList();
+    }
+
+    private void effects(Element e) {
+        effects = new EffectsSection(studio, commands, e.id(), needs);
+        box.getChildren().add(effects);
+        section("Blending", BLENDING.stream().filter(p -> p.appliesTo(e)).toList(), List.of(e.id()));
     }
 
     private void text(List<String> ids) {

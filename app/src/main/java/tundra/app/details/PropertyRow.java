@@ -95,7 +95,7 @@ final class PropertyRow<T> extends NamedRow {
                 getChildren().add(2, link());
             }
         }
-        if (studio.desk() == Desk.ANIMATE) {
+        if (studio.desk() == Desk.ANIMATE && Properties.keyed(property)) {
             getChildren().add(keyButton());
         }
         refresh();
@@ -216,13 +216,13 @@ final class PropertyRow<T> extends NamedRow {
     }
 
     private String name() {
-        Element e = studio.board().find(elements.getFirst());
+        Element e = studio.board().holder(elements.getFirst());
         return elements.size() > 1 ? elements.size() + " elements" : e == null ? "the canvas" : e.name();
     }
 
     /** Shows the value at the playhead. */
     void refresh() {
-        if (elements.stream().anyMatch(id -> !id.equals(Board.CANVAS) && studio.board().find(id) == null)) {
+        if (elements.stream().anyMatch(id -> studio.board().owner(id) == null)) {
             return;
         }
         T v = studio.valueAt(elements.getFirst(), property);

@@ -24,6 +24,7 @@ final class TimeRows {
     private final Set<String> open = new HashSet<>();
     private final Map<String, Double> heights = new HashMap<>();
     private List<Row> rows = List.of();
+    private Board board;
 
     /** A row; the property is null for the element's own row, the sound for all but the rows of sounds. */
     record Row(String element, String name, Property<?> property, PlacedSound sound, int depth, double y, double height, boolean locked, boolean group) {
@@ -71,6 +72,7 @@ final class TimeRows {
 
     /** @param sounds names the sounds by their assets */
     void build(Board board, Timeline t, Map<String, String> sounds) {
+        this.board = board;
         var out = new ArrayList<Row>();
         double y = 0;
         if (!t.tracksOf(Board.CANVAS).isEmpty()) {
@@ -98,7 +100,22 @@ final class TimeRows {
 
     /** Whether an element or one within it has keys: a group's still children would only make the list long. */
     private static boolean moves(Timeline t, Element e) {
-        return e.content() instanceof tundra.core.model.Content.Instance || !t.tracksOf(e.id()).isEmpty() || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
+        return e.content() instanceof tundra.core.model.Content.Instance || !t.tracksOf(e.id()).isEmpty() || e.effects().stream().anyMatch(x -> !t.tracksOf(x.id()).isEmpty()) || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
+    }
+
+    /** The lanes of an element's effects that have keys, under the effects' names. */
+    private double effects(List<Row> out, Timeline t, String id, int depth, double y, boolean locked) {
+        double next = y;
+        Element e = board.find(id);
+        for (tundra.core.model.Effect x : e == null ? List.<tundra.core.model.Effect>of() : e.effects()) {
+            for (Property<?> p : t.tracksOf(x.id()).keySet()) {
+                String name = p.label().equals(x.kind().label) ? p.label() : x.kind().label + " · " + p.label();
+                double h = height(x.id(), p);
+                out.add(new Row(x.id(), name, p, null, depth, next, h, locked, false));
+                next += h;
+            }
+        }
+        return next;
     }
 
     private double lanes(List<Row> out, Timeline t, String id, String name, int depth, double y, boolean locked, boolean group) {
@@ -110,6 +127,7 @@ final class TimeRows {
                 out.add(new Row(id, p.label(), p, null, depth, next, h, locked, false));
                 next += h;
             }
+            next = effects(out, t, id, depth, next, locked);
         }
         return next;
     }

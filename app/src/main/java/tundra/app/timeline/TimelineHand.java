@@ -44,8 +44,15 @@ final class TimelineHand {
     }
 
     private void select(String element) {
-        selected = Set.of(element);
-        studio.select(List.of(element));
+        String of = holder(element);
+        selected = Set.of(of);
+        studio.select(List.of(of));
+    }
+
+    /** The element that a row belongs to, also where it is a row of one of its effects. */
+    private String holder(String owner) {
+        Element e = studio.board().holder(owner);
+        return e == null ? owner : e.id();
     }
 
     /** What the pointer is doing. */
@@ -329,7 +336,7 @@ final class TimelineHand {
         if (bead != null && !studio.keys().contains(bead.ref())) {
             studio.selectKeys(List.of(bead.ref()));
         } else if (bead == null && row != null && row.sound() == null && !row.element().equals(Board.CANVAS)) {
-            studio.select(List.of(row.element()));
+            studio.select(List.of(holder(row.element())));
         }
     }
 

@@ -125,7 +125,8 @@ final class TimelinePainter {
 
     private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
-        if (r.group() || !t.tracksOf(r.element()).isEmpty()) {
+        boolean effects = studio.board().find(r.element()) instanceof Element of && of.effects().stream().anyMatch(f -> !t.tracksOf(f.id()).isEmpty());
+        if (r.group() || effects || !t.tracksOf(r.element()).isEmpty()) {
             triangle(g, x, mid, rows.unfolded(r.element()), colors);
         }
         name(g, shortened(r.name(), 24 - r.depth() * 2), x + 14, mid, true, colors.ink1());
@@ -219,7 +220,7 @@ final class TimelinePainter {
     private void laneHead(GraphicsContext g, Timeline t, TimeRows.Row r, Property<?> p, double y, Palette colors) {
         double mid = r.editor() ? y + 20 : y + r.height() / 2;
         triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
-        name(g, p.label(), 38 + r.depth() * 14, mid, false, colors.ink2());
+        name(g, shortened(r.name(), 26), 38 + r.depth() * 14, mid, false, colors.ink2());
         g.setFont(mono(11));
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText(shownValue(r.element(), p), HEAD - 28, mid);

@@ -24,6 +24,7 @@ import tundra.app.check.ChecksPanel;
 import tundra.app.command.Command;
 import tundra.app.commands.DrawCommands;
 import tundra.app.commands.EditCommands;
+import tundra.app.commands.EffectCommands;
 import tundra.app.commands.FileCommands;
 import tundra.app.commands.FlipCommands;
 import tundra.app.commands.KeyCommands;
@@ -106,6 +107,7 @@ public final class MainWindow {
         FlipCommands.add(w);
         SheetCommands.add(w, this::over);
         MotifCommands.add(w);
+        EffectCommands.add(w);
         w.commands.add("checks", () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {

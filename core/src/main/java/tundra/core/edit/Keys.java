@@ -45,6 +45,9 @@ public final class Keys {
         List<Property<?>> of = p == Properties.POSITION && SplitPosition.is(t, element) ? List.of(Properties.POSITION_X, Properties.POSITION_Y) : List.of(p);
         boolean there = isAt(t, element, p, time);
         Board b = board;
+        if (!Properties.keyed(p)) {
+            return b;
+        }
         for (Property<?> one : of) {
             if (there) {
                 b = delete(b, timeline, List.of(new Ref(element, one, time)));

@@ -46,6 +46,9 @@ public final class PropertyEdit {
     /** The board with the property of an element (or {@link Board#CANVAS}) set to what should be seen at the playhead. */
     public <T> Board set(Board board, String element, Property<T> p, T value) {
         T next = p.clamped(value);
+        if (!Properties.keyed(p)) {
+            return Resting.with(board, element, p, next);
+        }
         Timeline on = board.timeline(timeline);
         if (p == Properties.POSITION && SplitPosition.is(on, element) && scope != EditScope.REST) {
             Point at = (Point) next;

@@ -79,7 +79,7 @@ final class TimelineReader {
                 Fields of = all.object(element);
                 for (String name : of.names()) {
                     Property<?> p = Properties.byKey(name);
-                    if (p != null && p.appliesTo(owners.get(element))) {
+                    if (p != null && Properties.keyed(p) && p.appliesTo(owners.get(element))) {
                         parts.part(() -> made[0] = track(made[0], of, element, p));
                     }
                 }

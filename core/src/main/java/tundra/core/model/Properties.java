@@ -99,7 +99,7 @@ public final class Properties {
     public static final Property<String> BLEND = choice("blend", "Blend mode", ANY, "normal", "multiply", "screen", "overlay", "darken", "lighten", "color-dodge",
             "color-burn", "hard-light", "soft-light", "difference", "exclusion", "hue", "saturation", "color", "luminosity", "plus-lighter");
     /** Whether what a group or a motif holds blends only with each other. */
-    public static final Property<String> ISOLATE = choice("isolate", "Blends only within", GROUP.or(content(Content.Instance.class)).or(content(Flipbook.class)), "no", "yes");
+    public static final Property<String> ISOLATE = choice("isolate", "Isolate", GROUP.or(content(Content.Instance.class)).or(content(Flipbook.class)), "no", "yes");
 
     /** What the pointer looks like over it. */
     public static final Property<String> CURSOR = choice("cursor", "Cursor", ANY, "auto", "pointer", "default", "grab", "grabbing", "move", "text", "crosshair", "zoom-in", "help",
@@ -117,14 +117,14 @@ public final class Properties {
     public static final Property<Double> INVERT = add("invert", "Invert", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.INVERT));
     public static final Property<Quad> SLOPE = add("slope", "Slope", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ONE, effect(EffectKind.CHANNELS));
     public static final Property<Quad> OFFSET = add("offset", "Offset", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ZERO, effect(EffectKind.CHANNELS));
-    public static final Property<Color> TINT = add("tint", "Tint", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#DB7A22"), effect(EffectKind.TINT));
+    public static final Property<Color> TINT = add("tint", "Colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#DB7A22"), effect(EffectKind.TINT));
     public static final Property<Double> TINT_AMOUNT =
             add("tintAmount", "Amount", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.TINT));
-    public static final Property<Point> SHADOW_OFFSET = add("shadowOffset", "Shadow at", ValueType.PAIR, "px", 1, List.of("x", "y"), -10_000, 10_000, new Point(4, 6),
+    public static final Property<Point> SHADOW_OFFSET = add("shadowOffset", "Offset", ValueType.PAIR, "px", 1, List.of("x", "y"), -10_000, 10_000, new Point(4, 6),
             effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW));
-    public static final Property<Double> SHADOW_BLUR = add("shadowBlur", "Shadow blur", ValueType.NUMBER, "px", 1, List.of("px"), 0, 1000, 6.0,
+    public static final Property<Double> SHADOW_BLUR = add("shadowBlur", "Blur", ValueType.NUMBER, "px", 1, List.of("px"), 0, 1000, 6.0,
             effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW));
-    public static final Property<Color> SHADOW_COLOR = add("shadowColor", "Shadow colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#1D292680"),
+    public static final Property<Color> SHADOW_COLOR = add("shadowColor", "Colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#1D292680"),
             effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW, EffectKind.LONG_SHADOW));
     /** Clockwise from the right. */
     public static final Property<Double> LONG_DIRECTION =
@@ -135,6 +135,8 @@ public final class Properties {
     public static final Property<Double> LONG_FADE = add("longFade", "Fade", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.LONG_SHADOW));
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
+    /** What is never keyed: it holds at all times. */
+    private static final List<Property<?>> REST_ONLY = List.of(ISOLATE, CURSOR);
     /** Where an element stands and how it lies there, whatever it looks like. */
     public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */
@@ -173,6 +175,11 @@ public final class Properties {
     /** Whether a property is there only as keys and has no resting value to show or change. */
     public static boolean keysOnly(Property<?> p) {
         return KEYS_ONLY.contains(p);
+    }
+
+    /** Whether a property can be keyed. */
+    public static boolean keyed(Property<?> p) {
+        return !REST_ONLY.contains(p);
     }
 
     /** What an owner rests with. */

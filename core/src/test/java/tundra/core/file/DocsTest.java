@@ -15,6 +15,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Actions;
 import tundra.core.model.Content;
+import tundra.core.model.EffectKind;
 import tundra.core.model.Events;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -52,7 +53,13 @@ class DocsTest {
                 out.add(name);
             }
         });
-        return out.isEmpty() ? "the canvas" : out.size() == contents.size() ? "all" : String.join(", ", out);
+        var effects = EffectKind.values();
+        String of = java.util.Arrays.stream(effects).filter(k -> k.properties().contains(p)).map(k -> "`" + k.key() + "`").collect(Collectors.joining(", "));
+        return !of.isEmpty() ? "effect " + of : out.isEmpty() ? "the canvas" : out.size() == contents.size() ? "all" : String.join(", ", out);
+    }
+
+    private static boolean ofEffect(Property<?> p) {
+        return java.util.Arrays.stream(EffectKind.values()).anyMatch(k -> k.properties().contains(p));
     }
 
     private static String range(Property<?> p) {
@@ -82,7 +89,7 @@ class DocsTest {
     void theSchemaKnowsEveryPropertyEventAndAction() throws Exception {
         JsonNode defs = JsonMapper.builder().build().readTree(Files.readString(SCHEMA)).get("$defs");
         JsonNode rest = defs.get("element").get("properties").get("rest").get("properties");
-        var keys = Properties.ALL.stream().filter(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && p != Properties.BACKGROUND).map(Property::key).toList();
+        var keys = Properties.ALL.stream().filter(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND).map(Property::key).toList();
         assertThat(List.copyOf(rest.propertyNames())).containsExactlyInAnyOrderElementsOf(keys);
         for (Property<?> p : Properties.ALL) {
             JsonNode own = rest.get(p.key());
@@ -94,6 +101,9 @@ class DocsTest {
                 assertThat(words(own.get("enum"))).as(p.key()).isEqualTo(c.options());
             }
         }
+        JsonNode effect = defs.get("effect").get("properties");
+        assertThat(words(effect.get("kind").get("enum"))).isEqualTo(java.util.Arrays.stream(EffectKind.values()).map(EffectKind::key).toList());
+        Properties.ALL.stream().filter(DocsTest::ofEffect).forEach(p -> assertThat(effect.has(p.key())).as(p.key()).isTrue());
         JsonNode reaction = defs.get("reaction").get("properties");
         assertThat(words(reaction.get("when").get("properties").get("event").get("enum"))).isEqualTo(Events.ALL.stream().map(SentenceKind::key).toList());
         JsonNode action = reaction.get("do").get("items").get("properties");

@@ -24,6 +24,8 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
+import tundra.core.model.Effect;
+import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
@@ -64,7 +66,7 @@ class ProjectFileTest {
         }
         Timeline t = new Timeline(Ids.next(), "Main", 3_000_000, r.nextBoolean(), r.nextBoolean(), Map.of());
         for (Element e : elements) {
-            for (Property<?> p : Properties.ALL.stream().filter(x -> x.appliesTo(e)).toList()) {
+            for (Property<?> p : Properties.ALL.stream().filter(x -> x.appliesTo(e) && Properties.keyed(x)).toList()) {
                 if (r.nextBoolean()) {
                     t = keyed(t, e.id(), p, r);
                 }
@@ -107,7 +109,17 @@ class ProjectFileTest {
                 v = with(v, p, r);
             }
         }
-        return new Element(Ids.next(), "e" + r.nextInt(), r.nextBoolean(), r.nextBoolean(), r.nextBoolean(), v, c);
+        var e = new Element(Ids.next(), "e" + r.nextInt(), r.nextBoolean(), r.nextBoolean(), r.nextBoolean(), v, c);
+        return r.nextInt(3) > 0 ? e : e.withEffects(List.of(effect(r), effect(r)));
+    }
+
+    private static Effect effect(Random r) {
+        var x = new Effect(EffectKind.values()[r.nextInt(EffectKind.values().length)]).withOn(r.nextBoolean());
+        Values v = Values.NONE;
+        for (Property<?> p : x.kind().properties()) {
+            v = r.nextBoolean() ? with(v, p, r) : v;
+        }
+        return x.withRest(v);
     }
 
     private static Element art(Random r, Asset a, int depth) {
