@@ -8,7 +8,9 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.BrokenApart;
+import tundra.core.edit.ButtonMotif;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.Scattering;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
@@ -60,6 +62,18 @@ public final class MotifCommands {
             s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
         });
         c.add("motif-copy", () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
+        c.add("button-make", "Make a button of the selection", "Shortcut+Shift+B", () -> !s.selection().isEmpty(), this::button);
+        c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.saveMotif(meant()));
+        c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files::bringInMotif);
+        c.add("scatter", "Scatter", "Alt+Shift+D", this::any, () -> {
+            var made = Scattering.make(s.project(), s.board(), s.selection(), 24, s.board().size().times(0.5), s.board().size(), System.nanoTime() & 0xFFFF);
+            if (made.scatter() == null) {
+                w.notices.news("Instances inside a group can't be scattered from there: take them out of the group first.");
+                return;
+            }
+            s.edit("Scatter", b -> made.board());
+            s.select(List.of(made.scatter()));
+        });
         c.add("motif-new", "New empty motif", null, () -> true, () -> {
             var made = Motifs.empty(s.kept(), "Motif", s.board().size().times(0.25), s.board().main().duration());
             s.editProject("New motif", null, p -> made.project());
@@ -78,6 +92,18 @@ public final class MotifCommands {
         s.editProject("Make a motif", null, p -> made.project());
         s.select(List.of(made.instance()));
         w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif now: a double click opens it where it stands, the shelf places more of it.");
+    }
+
+    private void button() {
+        Element one = s.selected();
+        var made = ButtonMotif.make(s.kept(), s.place().id(), s.selection(), one == null ? "Button" : one.name(), s.frame());
+        if (made.motif() == null) {
+            w.notices.news("A button can be made of elements that stand on the canvas or in a group.");
+            return;
+        }
+        s.editProject("Make a button", null, p -> made.project());
+        s.select(List.of(made.instance()));
+        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a button now: it has looks at rest, under the pointer, pressed and off. Open it to change them.");
     }
 
     private void copy() {

@@ -46,6 +46,8 @@ public final class DetailsPanel extends TallPane {
     private TextSection text;
     private PolygonSection polygon;
     private BoundsSection bounds;
+    private ScatterSection scatter;
+    private StatesSection states;
     private ClockSection clock;
     private EffectsSection effects;
     private CanvasSection canvas;
@@ -94,6 +96,12 @@ public final class DetailsPanel extends TallPane {
             if (clock != null) {
                 clock.refresh();
             }
+            if (scatter != null) {
+                scatter.refresh();
+            }
+            if (states != null) {
+                states.refresh();
+            }
             if (effects != null) {
                 effects.refresh();
             }
@@ -127,7 +135,7 @@ public final class DetailsPanel extends TallPane {
         if (studio.sound() != null) {
             return studio.desk() + " sound " + studio.sound().id();
         }
-        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.place().id() : e.id() + e.name() + e.content().word());
+        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof tundra.core.model.Content.Group g && g.scatter() != null));
     }
 
     /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
@@ -152,6 +160,8 @@ public final class DetailsPanel extends TallPane {
         text = null;
         polygon = null;
         bounds = null;
+        scatter = null;
+        states = null;
         clock = null;
         effects = null;
         canvas = null;
@@ -177,6 +187,10 @@ public final class DetailsPanel extends TallPane {
                 section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
             }
             box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
+            if (studio.place() instanceof tundra.core.model.Motif m && m.states() != null) {
+                states = new StatesSection(studio, m.id());
+                box.getChildren().add(states);
+            }
             canvas = new CanvasSection(studio);
             box.getChildren().add(canvas);
         }
@@ -225,6 +239,10 @@ public final class DetailsPanel extends TallPane {
         if (e.content() instanceof tundra.core.model.Content.Instance) {
             clock = new ClockSection(studio, List.of(e.id()));
             box.getChildren().add(clock);
+        }
+        if (e.content() instanceof tundra.core.model.Content.Group g && g.scatter() != null) {
+            scatter = new ScatterSection(studio, e.id());
+            box.getChildren().add(scatter);
         }
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing

@@ -19,6 +19,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
+import tundra.core.edit.MotifParts;
 import tundra.core.edit.NaturalOrder;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
@@ -29,6 +30,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
@@ -40,6 +42,7 @@ public final class FileJobs {
     private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif",
             "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
     private static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
+    private static final String MOTIF_ENDING = ".tundra-motif";
     /** Several things dropped together lie this far apart, in px. */
     private static final double BESIDE = 16;
     private final Studio studio;
@@ -221,6 +224,10 @@ public final class FileJobs {
             openRecent(files.getFirst());
             return;
         }
+        if (!files.isEmpty() && files.stream().allMatch(f -> f.toString().endsWith(MOTIF_ENDING))) {
+            files.forEach(this::bringInMotif);
+            return;
+        }
         bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, () -> read(files));
     }
 
@@ -363,5 +370,36 @@ public final class FileJobs {
         if (!lines.isEmpty()) {
             asker.report("Brought in, with some things left out", "Everything else came in as it is. Undo takes it all out again.", lines);
         }
+    }
+
+    /** Writes a motif and what it uses to a file of its own. */
+    public void saveMotif(Motif m) {
+        Project from = studio.kept();
+        asker.save("Save the motif", m.name() + MOTIF_ENDING, studio.file() == null ? null : studio.file().toAbsolutePath().getParent()).ifPresent(to -> {
+            Path file = to.getFileName().toString().endsWith(MOTIF_ENDING) ? to : to.resolveSibling(to.getFileName() + MOTIF_ENDING);
+            jobs.run(() -> {
+                ProjectFile.write(MotifParts.alone(from, m.id(), Fonts::familyOf), file);
+                return file;
+            }, written -> notices.news("Saved “" + m.name() + "” to " + written.getFileName() + "."));
+        });
+    }
+
+    public void bringInMotif() {
+        asker.open("Bring in a motif", "Motifs", List.of("*" + MOTIF_ENDING)).ifPresent(this::bringInMotif);
+    }
+
+    /** Brings the motifs of a file to the shelf; an older version that is in use is offered to be replaced. */
+    private void bringInMotif(Path file) {
+        jobs.run(() -> ProjectFile.read(file), from -> {
+            List<Motif> older = MotifParts.older(studio.kept(), from);
+            studio.editProject("Bring in a motif", null, p -> MotifParts.bring(p, from, false));
+            String names = from.motifs().stream().map(Motif::name).collect(java.util.stream.Collectors.joining(", "));
+            if (older.isEmpty()) {
+                notices.news("Brought in: " + names + ". The shelf places it.");
+            } else {
+                notices.news("This piece has " + older.getFirst().name() + " in another version, which stays.", "Replace it everywhere",
+                        () -> studio.editProject("Replace a motif", null, p -> MotifParts.bring(p, from, true)));
+            }
+        });
     }
 }

@@ -61,7 +61,7 @@ public final class BrokenApart {
         }
         Content content = switch (e.content()) {
             case Content.Path p when now.has(Properties.OUTLINE) -> new Content.Path((Outline) now.get(Properties.OUTLINE), p.box(), p.evenOdd());
-            case Content.Group g -> new Content.Group(posed(g.children(), in, builder, m), g.box(), g.clip());
+            case Content.Group g -> new Content.Group(posed(g.children(), in, builder, m), g.box(), g.clip(), null);
             case Flipbook f -> flipbook(f, in, builder, m);
             case Content.Instance i when !i.clock().own() -> i.withClock(stopped(i, m, in, e.id()));
             default -> e.content();

@@ -66,8 +66,7 @@ public final class Exposures {
     /** The project at another rate with all seconds kept: keys stay, the edges of drawings go to the nearest frame. */
     public static Converted atRate(Project project, int rate) {
         double[] error = {0};
-        var scenes = project.scenes().stream().map(s -> s.withBoard(board(s.board(), rate, error))).toList();
-        return new Converted(project.withScenes(scenes).withFrameRate(rate), error[0]);
+        return new Converted(project.mapBoards(b -> board(b, rate, error)).withFrameRate(rate), error[0]);
     }
 
     private static Board board(Board board, int rate, double[] error) {

@@ -26,7 +26,7 @@ public final class GroupBox {
             b = Placing.shift(b, c.id(), by);
         }
         List<Element> children = b.find(id).children();
-        Content content = g instanceof Content.Group c && c.clip() != null ? new Content.Group(children, now, c.clip().through(Affine.translate(by.x(), by.y())))
+        Content content = g instanceof Content.Group c && c.clip() != null ? new Content.Group(children, now, c.clip().through(Affine.translate(by.x(), by.y())), c.scatter())
                 : g.withChildren(children).withBox(now);
         b = b.mapElement(id, x -> x.withContent(content).with(Properties.PIVOT, pivot(x.rest().get(Properties.PIVOT), old, box)));
         for (Timeline t : board.timelines()) {

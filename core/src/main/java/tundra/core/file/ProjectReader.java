@@ -28,6 +28,7 @@ import tundra.core.model.KeptEasing;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.RulerLine;
+import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
 import tundra.core.model.States;
 import tundra.core.model.Swatch;
@@ -259,11 +260,21 @@ final class ProjectReader {
                     f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10), 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);
             case "picture" -> picture(f);
             case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
-                    f.has("clip") ? outline(f, "clip") : null);
+                    f.has("clip") ? outline(f, "clip") : null,
+                    f.has("scatter") ? scatter(f.object("scatter")) : null);
             case "flipbook" -> flipbook(f);
             case "instance" -> instance(f);
             default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
         };
+    }
+
+    private static Scatter scatter(Fields f) throws FileProblem {
+        var ranges = new java.util.EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
+        for (Scatter.Channel c : Scatter.Channel.values()) {
+            Fields r = f.object(c.name().toLowerCase(Locale.ROOT));
+            ranges.put(c, new Scatter.Range(r.number("from", -Limits.LENGTH, Limits.LENGTH), r.number("to", -Limits.LENGTH, Limits.LENGTH), r.whole("seed", Long.MIN_VALUE, Long.MAX_VALUE)));
+        }
+        return new Scatter((int) f.whole("count", 1, Scatter.MOST), ranges);
     }
 
     private Content instance(Fields f) throws FileProblem {

@@ -29,6 +29,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Quad;
 import tundra.core.model.Reaction;
+import tundra.core.model.Scatter;
 import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.States;
@@ -165,6 +166,13 @@ final class ProjectWriter {
                 o.set("box", pair(g.box()));
                 if (g.clip() != null) {
                     o.set("clip", outline(g.clip()));
+                }
+                if (g.scatter() != null) {
+                    ObjectNode s = o.putObject("scatter").put("count", g.scatter().count());
+                    for (Scatter.Channel c : Scatter.Channel.values()) {
+                        Scatter.Range r = g.scatter().range(c);
+                        s.putObject(c.name().toLowerCase(Locale.ROOT)).put("from", r.from()).put("to", r.to()).put("seed", r.seed());
+                    }
                 }
                 ArrayNode children = o.putArray("children");
                 g.children().forEach(c -> children.add(element(c)));

@@ -11,7 +11,7 @@ public final class ColorsUsed {
 
     public static List<Color> of(Project p, int most) {
         Map<Color, Integer> counts = new LinkedHashMap<>();
-        for (Scene s : p.scenes()) {
+        for (Place s : p.places()) {
             count(s.board().canvas(), counts);
             s.board().elements().forEach(e -> count(e, counts));
             s.board().timelines().forEach(t -> t.tracks().values().forEach(of -> of.values().forEach(

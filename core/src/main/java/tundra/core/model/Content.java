@@ -139,10 +139,23 @@ public sealed interface Content {
         Parent withBox(Point box);
     }
 
-    /** Children from back to front, in a box of its own; {@code clip} in its coordinates hides what lies outside, null hides nothing. */
-    record Group(List<Element> children, Point box, Outline clip) implements Parent {
+    /**
+     * Children from back to front, in a box of its own.
+     *
+     * @param clip in its coordinates hides what lies outside; null hides nothing
+     * @param scatter how its instances were placed by lot; null for any other group
+     */
+    record Group(List<Element> children, Point box, Outline clip, Scatter scatter) implements Parent {
         public Group {
             children = List.copyOf(children);
+        }
+
+        public Group(List<Element> children, Point box, Outline clip) {
+            this(children, box, clip, null);
+        }
+
+        public Group(List<Element> children, Point box) {
+            this(children, box, null, null);
         }
 
         @Override
@@ -155,18 +168,14 @@ public sealed interface Content {
             return v.has(Properties.SIZE) && !v.get(Properties.SIZE).equals(box) ? withBox(v.get(Properties.SIZE)) : this;
         }
 
-        public Group(List<Element> children, Point box) {
-            this(children, box, null);
-        }
-
         @Override
         public Group withChildren(List<Element> c) {
-            return new Group(c, box, clip);
+            return new Group(c, box, clip, scatter);
         }
 
         @Override
         public Group withBox(Point b) {
-            return new Group(children, b, clip);
+            return new Group(children, b, clip, scatter);
         }
     }
 

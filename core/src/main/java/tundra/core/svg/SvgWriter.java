@@ -18,8 +18,8 @@ import tundra.core.model.Element;
 import tundra.core.model.FontSource;
 import tundra.core.model.Gradient;
 import tundra.core.model.Paint;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.core.model.Scene;
 
 /** A frame as one SVG file that holds all it needs: pictures and fonts lie in it. */
 public final class SvgWriter {
@@ -41,7 +41,7 @@ public final class SvgWriter {
     }
 
     private String write(Frame f) {
-        for (Scene s : project.scenes()) {
+        for (Place s : project.places()) {
             Board b = s.board();
             tundra.core.model.Tree.each(b.elements(), (Element e) -> names.put(e.id(), e.name()));
         }
