@@ -8,9 +8,11 @@ import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
@@ -31,6 +33,8 @@ public final class OpenNight {
     private static final double RUN_FROM = 192;
     private static final double RUN_AT = 2;
 
+    private static final Motif ROTOR = DemoMotifs.rotor(Scenery.rotor()), BUTTON = DemoMotifs.button(Scenery.button());
+
     private OpenNight() {}
 
     /** Writes samples/open-night.tundra; the argument is where to. */
@@ -39,7 +43,7 @@ public final class OpenNight {
     }
 
     public static Project project() {
-        return new Project("open-night", "Open Night", 24, List.of(arrival()), Map.of(), Map.of());
+        return new Project("open-night", "Open Night", 24, List.of(arrival()), Map.of(), Map.of()).withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON));
     }
 
     private static Scene arrival() {
@@ -56,15 +60,16 @@ public final class OpenNight {
         elements.addAll(Scenery.snow().subList(0, 1));
         elements.add(Scenery.station());
         elements.add(Scenery.tower());
-        elements.add(Scenery.rotor());
+        elements.add(DemoMotifs.instead(Scenery.rotor(), ROTOR, Clock.OWN));
         elements.add(Scenery.hub());
         elements.addAll(Scenery.snow().subList(1, 2));
+        elements.addAll(DemoMotifs.flags());
         elements.add(Scenery.hareAtRest(RUN_FROM + 30));
         elements.add(Hare.book("Hare", Hare.run(), 24, Flipbook.Ending.LOOP, RUN_FROM, 549));
         elements.add(Scenery.sled());
         elements.add(Art.text("Title", "Open Night", 84, 46, 600, 84, "#FFFFFF"));
         elements.add(Art.text("Subtitle", "Fellmark Station · come and read the sky", 90, 152, 400, 26, "#CFEBE2"));
-        elements.add(Scenery.button());
+        elements.add(DemoMotifs.instead(Scenery.button(), BUTTON, new Clock(true, Clock.Repeat.HOLD, 0, 1)).with(Properties.CURSOR, "pointer"));
         var canvas = Values.NONE.with(Properties.BACKGROUND, Art.color("#23566B"));
         Timeline sled = sledRun();
         var start = new Reaction("r-start", Events.tapped("s-start-the-sled"),
@@ -120,7 +125,6 @@ public final class OpenNight {
 
     private static Timeline weather(Element high, Element low) {
         return timeline("t-weather", "Weather", 8, true, true)
-                .with("s-rotor", Properties.ROTATION, new Track<>(List.of(key(0, 0.0, Easing.LINEAR), key(8, 720.0, Easing.LINEAR))))
                 .with(high.id(), Properties.POSITION, drift(high, 34, 10))
                 .with(low.id(), Properties.POSITION, drift(low, -46, 6));
     }

@@ -42,6 +42,11 @@ public final class ButtonMotif {
         return new Motifs.Made(out, made.motif(), made.instance());
     }
 
+    /** A button of elements that lie in a box. */
+    public static Motif of(String id, String name, Point size, List<Element> elements) {
+        return withStates(looks(new Motif(id, name, new Board(size, Values.NONE, elements, List.of(new Timeline(Timeline.MAIN, 3 * APART)), List.of()))));
+    }
+
     private static Motif withStates(Motif m) {
         var at = new EnumMap<State, Long>(State.class);
         for (State s : State.values()) {

@@ -38,7 +38,7 @@ public sealed interface Filter {
      */
     record LongShadow(Point way, double fade, Color color) implements Filter {
         /** It is drawn out in so many steps, each of which lays what there is once more beneath itself, twice as far away as the step before. */
-        public static final int STAGES = 7;
+        public static final int STAGES = 9;
         private static final double STEPS = Math.pow(2, STAGES) - 1;
 
         /** How far a step moves. */

@@ -60,15 +60,15 @@ class FiltersTest {
 
     @Test
     void aLongShadowReachesItsLengthAndFadesToWhatIsLeft() {
-        var l = (Filter.LongShadow) Filters.of(EffectKind.LONG_SHADOW, Values.NONE.with(Properties.LONG_DIRECTION, 90.0).with(Properties.LONG_LENGTH, 127.0).with(Properties.LONG_FADE, 0.75));
+        var l = (Filter.LongShadow) Filters.of(EffectKind.LONG_SHADOW, Values.NONE.with(Properties.LONG_DIRECTION, 90.0).with(Properties.LONG_LENGTH, 511.0).with(Properties.LONG_FADE, 0.75));
         double way = 0, kept = 1;
         for (int i = 0; i < Filter.LongShadow.STAGES; i++) {
             assertThat(l.step(i).y()).isCloseTo(Math.pow(2, i), within(1e-9));
             way += l.step(i).y();
             kept *= l.kept(i);
         }
-        assertThat(way).isCloseTo(127, within(1e-9));
+        assertThat(way).isCloseTo(511, within(1e-9));
         assertThat(kept).isCloseTo(0.25, within(1e-9));
-        assertThat(l.reach()).isCloseTo(127, within(1e-9));
+        assertThat(l.reach()).isCloseTo(511, within(1e-9));
     }
 }
