@@ -42,6 +42,7 @@ public final class Painter implements AutoCloseable {
     private final Pictures pictures = new Pictures();
     private Fonts fonts = Fonts.BUNDLED;
     private GhostImages ghosts;
+    private SharedMotifs shared;
     private final Map<Outline, Path> paths = new IdentityHashMap<>();
     private final Paint fill = new Paint().setAntiAlias(true);
     private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter((float) StrokeStyle.MITER_LIMIT);
@@ -50,6 +51,16 @@ public final class Painter implements AutoCloseable {
     public void use(Map<String, Asset> shelf) {
         pictures.use(shelf::get);
         fonts = Fonts.of(shelf);
+    }
+
+    /** A whole picture: motifs that stand in it more than once are painted once. */
+    void picture(List<FrameNode> nodes, Runnable painting) {
+        try (var motifs = new SharedMotifs(this, nodes)) {
+            shared = motifs;
+            painting.run();
+        } finally {
+            shared = null;
+        }
     }
 
     /** Ghosts are taken from there where it has them; null paints all of them. */
@@ -109,7 +120,9 @@ public final class Painter implements AutoCloseable {
             mark(canvas, mark, alpha, scale);
         }
         n.clips().forEach(c -> canvas.clipPath(path(c), true));
-        nodes(canvas, n.children(), scale);
+        if (n.motif() == null || shared == null || !shared.paint(canvas, n)) {
+            nodes(canvas, n.children(), scale);
+        }
     }
 
     static Matrix33 matrix(Affine m) {

@@ -22,7 +22,7 @@ public final class Still {
             c.clear(frame.background().argb());
             c.translate((float) x, (float) y).scale((float) scale, (float) scale);
             c.clipRect(Shapes.rect(frame.size()));
-            painter.nodes(c, frame.nodes(), scale);
+            painter.picture(frame.nodes(), () -> painter.nodes(c, frame.nodes(), scale));
             try (Image image = s.makeImageSnapshot(); Data data = EncoderPNG.encode(image)) {
                 return data.getBytes();
             }

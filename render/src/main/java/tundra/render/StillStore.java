@@ -77,6 +77,10 @@ public final class StillStore implements AutoCloseable {
      * @param inMotion whether the next frame follows at once: then groups that move may be a little softer
      */
     public void paint(Canvas canvas, Frame frame, double scale, double x, double y, int width, int height, boolean inMotion) {
+        painter.picture(frame.nodes(), () -> painted(canvas, frame, scale, x, y, width, height, inMotion));
+    }
+
+    private void painted(Canvas canvas, Frame frame, double scale, double x, double y, int width, int height, boolean inMotion) {
         var now = new View(scale, x, y, width, height);
         if (!now.same(view)) {
             forget();
