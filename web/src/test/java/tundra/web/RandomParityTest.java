@@ -12,6 +12,27 @@ import tundra.core.model.Timeline;
 /** Pieces drawn by lot look the same on the page once they stand; -Dparity.seeds=40 tries more. */
 class RandomParityTest extends InBrowser {
     private static final int SEEDS = Integer.getInteger("parity.seeds", 6), FROM = Integer.getInteger("parity.from", 1);
+    /** Pieces as browsers move them, before what stands becomes plain styles, which Chromium paints softer. */
+    @Test
+    void piecesWhileTheyMove() throws Exception {
+        var soft = new SoftAssertions();
+        for (int seed = FROM; seed < FROM + SEEDS; seed++) {
+            var visit = new Visit(browser, folder, "moving" + seed, RandomPiece.make(seed, false));
+            // nothing settles from here on
+            browser.run("const later = window.setTimeout; window.setTimeout = (f, ms, ...more) => (ms === 60 ? 0 : later(f, ms, ...more))");
+            var seen = new ArrayList<String>();
+            for (long at : new long[] {300_000, 900_000, 1_700_000}) {
+                Moment m = Moment.opened(visit.board, at);
+                visit.seek(m);
+                double db = visit.like(m);
+                seen.add(String.format(Locale.ROOT, "%.1f", db));
+                soft.assertThat(db).as("seed %d at %s", seed, m).isGreaterThanOrEqualTo(38);
+            }
+            System.out.println("PSNR of seed " + seed + " moving: " + seen + " dB");
+        }
+        soft.assertAll();
+    }
+
     private static void alike(boolean text, double least) throws Exception {
         var soft = new SoftAssertions();
         for (int seed = FROM; seed < FROM + SEEDS; seed++) {

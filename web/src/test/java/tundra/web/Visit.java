@@ -43,10 +43,15 @@ final class Visit {
 
     /** Has the page start and seek the timelines of a moment in their order, and waits until what stands is plain style. */
     void go(Moment m) throws Exception {
+        seek(m);
+        settled();
+    }
+
+    /** Has the page start and seek the timelines of a moment in their order. */
+    void seek(Moment m) {
         browser.run("const s = Tundra.pieces[0].scenes[0]; s.timelines.forEach(t => t.reset());"
                 + "for (const [id, ms] of arguments[0]) s.timelines.find(t => t.id === id).goTo(ms); s.board.run({ playing: false, at: arguments[1] });",
                 m.standings().stream().map(s -> List.of(s.timeline(), s.time() / 1000.0)).toList(), m.since() / 1000.0);
-        settled();
     }
 
     void settled() throws Exception {

@@ -79,6 +79,50 @@ class DocsTest {
         }
     }
 
+    /** What the schema says of the properties that some owner rests with, from the table. */
+    private static String restSchema(java.util.function.Predicate<Property<?>> of, String indent) {
+        return Properties.ALL.stream().filter(of).map(p -> indent + "\"" + p.key() + "\": " + schema(p)).collect(Collectors.joining(",\n"));
+    }
+
+    private static String schema(Property<?> p) {
+        String range = "\"minimum\": " + Numbers.plain(p.min(), 6) + ", \"maximum\": " + Numbers.plain(p.max(), 6);
+        if (p.type() instanceof ValueType.ChoiceType c) {
+            return "{\"enum\": [" + c.options().stream().map(x -> "\"" + x + "\"").collect(Collectors.joining(", ")) + "]}";
+        }
+        if (p.standard() instanceof tundra.core.model.Paint) {
+            return "{\"$ref\": \"#/$defs/" + (p.type() instanceof ValueType.ColorType ? "color" : "paint") + "\"}";
+        }
+        return p.parts().size() == 1 ? "{\"type\": \"number\", " + range + "}"
+                : "{\"type\": \"array\", \"items\": {\"type\": \"number\", " + range + "}, \"minItems\": " + p.parts().size() + ", \"maxItems\": " + p.parts().size() + "}";
+    }
+
+    private static String keys(List<? extends SentenceKind> kinds) {
+        return kinds.stream().map(k -> "\"" + k.key() + "\"").collect(Collectors.joining(", "));
+    }
+
+    /** Replaces what stands between two marks of a text. */
+    private static String between(String text, String begin, String end, String by) {
+        int from = text.indexOf(begin) + begin.length(), to = text.indexOf(end, from);
+        assertThat(from).as(begin).isGreaterThanOrEqualTo(begin.length());
+        return text.substring(0, from) + by + text.substring(to);
+    }
+
+    @Test
+    void theSchemaIsMadeFromTheTables() throws Exception {
+        String text = Files.readString(SCHEMA);
+        String made = between(text, "\"rest\": {\n          \"type\": \"object\",\n          \"properties\": {\n", "\n          }\n        }",
+                restSchema(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND, "            "));
+        made = between(made, "\"off\": {\"type\": \"boolean\"},\n", "}},\n    \"contour\"", restSchema(DocsTest::ofEffect, "      "));
+        made = between(made, "\"kind\": {\"enum\": [", "]}", java.util.Arrays.stream(EffectKind.values()).map(k -> "\"" + k.key() + "\"").collect(Collectors.joining(", ")));
+        made = between(made, "\"event\": {\"enum\": [", "]}", keys(Events.ALL));
+        made = between(made, "\"action\": {\"enum\": [", "]}", keys(Actions.ALL));
+        if ("write".equals(System.getProperty("tundra.docs"))) {
+            Files.writeString(SCHEMA, made);
+        } else {
+            assertThat(text).as("run with -Dtundra.docs=write to bring it up to date").isEqualTo(made);
+        }
+    }
+
     private static List<String> words(JsonNode n) {
         var out = new ArrayList<String>();
         n.forEach(x -> out.add(x.asString()));
