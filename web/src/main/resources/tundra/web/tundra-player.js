@@ -646,6 +646,15 @@ const Tundra = (() => {
       for (const t of this.#conducted) t.follow(how);
     }
 
+    // Whether no state is on its way, and where the first one is, in ms of its motif.
+    get still() {
+      return this.#instances.every((i) => i.still);
+    }
+
+    get stateTime() {
+      return this.#instances.find((i) => i.stateTime !== undefined)?.stateTime;
+    }
+
     // Starts, or stops at a time since the opening of the scene in ms, the motifs with clocks of their own and all in them.
     run(how) {
       for (const i of this.#instances) i.run(how);
@@ -762,6 +771,14 @@ const Tundra = (() => {
       this.board.run(how);
     }
 
+    get still() {
+      return (this.#states?.still ?? true) && this.board.still;
+    }
+
+    get stateTime() {
+      return this.#states?.at;
+    }
+
     // For who asks for less motion: a loop stands at its phase, what runs once at its end.
     get #quiet() {
       const { duration, speed, repeat } = this.#clock;
@@ -800,7 +817,12 @@ const Tundra = (() => {
       on("blur", () => (this.#focus = this.#down = false));
     }
 
+    get at() {
+      return this.#at;
+    }
+
     stand() {
+      this.still = true;
       cancelAnimationFrame(this.#step);
       this.#board.follow({ playing: false, at: this.#at });
     }
@@ -808,12 +830,14 @@ const Tundra = (() => {
     #go(state) {
       if (state === this.now) return;
       this.now = state;
+      this.still = false;
       const to = this.states[state], from = this.#at, began = performance.now();
       cancelAnimationFrame(this.#step);
       const step = () => {
         const p = this.travel && !quiet.matches ? Math.min(1, (performance.now() - began) / this.travel) : 1;
         this.#at = from + (to - from) * p;
         this.#board.follow({ playing: false, at: this.#at });
+        this.still = p === 1;
         if (p < 1) this.#step = requestAnimationFrame(step);
       };
       step();

@@ -68,6 +68,12 @@ final class Visit {
         return new Moment(out);
     }
 
+    /** How alike the page is to the editor's picture of another piece, in dB. */
+    double like(Project other, Moment m) throws Exception {
+        Board b = other.scenes().getFirst().board();
+        return Psnr.of(Still.png(other, FrameBuilder.of(other, b, Fonts.of(other.assets())).at(m)), browser.driver.getScreenshotAs(OutputType.BYTES));
+    }
+
     /** How alike the page is to the editor's picture of a moment, in dB. */
     double like(Moment m) throws Exception {
         byte[] theirs = browser.driver.getScreenshotAs(OutputType.BYTES), ours = Still.png(project, builder.at(m));

@@ -244,6 +244,13 @@ public final class CanvasView extends Pane {
     /** How each place on the way was seen when it was left. */
     private final java.util.ArrayDeque<Viewport> left = new java.util.ArrayDeque<>();
 
+    private double barAbove;
+
+    /** How high the bar is that comes above the canvas while a motif is open, in px. */
+    public void setBarAbove(double height) {
+        barAbove = height;
+    }
+
     /** What is opened in place stays where it is seen; coming back up shows what was seen before. */
     private void placed() {
         var way = studio.open().way();
@@ -252,6 +259,8 @@ public final class CanvasView extends Pane {
             tundra.core.geometry.Affine m = studio.open().toAround(studio.project());
             double k = Math.sqrt(Math.abs(m.determinant()));
             Point middle = studio.board().size().times(0.5), seen = viewport.toView(m.apply(middle));
+            // the way back comes above the canvas, which begins lower then
+            seen = way.size() == 1 ? seen.minus(new Point(0, barAbove)) : seen;
             double zoom = tundra.core.geometry.Numbers.clamp(viewport.zoom() * k, Viewport.MIN, Viewport.MAX);
             viewport = new Viewport(zoom, seen.minus(middle.times(zoom)));
             fitted = false;

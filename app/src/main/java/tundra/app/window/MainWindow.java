@@ -149,6 +149,7 @@ public final class MainWindow {
         layers.getStyleClass().addAll("root-colors", "window");
         studio.listen(this::changed);
         w.canvas.onView(this::showZoom);
+        w.canvas.setBarAbove(WayBar.HEIGHT);
         w.canvas.onMenu(e -> CanvasMenu.show(w, e));
         WholeDrags.in(layers);
         layers.addEventHandler(RestingField.DONE, e -> giveKeyboardBack());

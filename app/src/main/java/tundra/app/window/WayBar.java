@@ -15,6 +15,8 @@ import tundra.core.model.Place;
 
 /** Above the canvas while a motif is open: the places passed, each of which leads back, and how often the motif is used. */
 final class WayBar extends HBox {
+    /** In px, as the style sheet has it. */
+    static final double HEIGHT = 34;
     private final Studio studio;
     private String shown = "";
 
