@@ -108,7 +108,7 @@ public final class FrostGlass {
     private static Motif frost(String id, String name, double brightness, boolean upper) {
         var effects = new ArrayList<Effect>();
         effects.add(fx(id + "-b", EffectKind.BRIGHTNESS, Properties.BRIGHTNESS, brightness));
-        effects.add(fx(id + "-c", EffectKind.CONTRAST, Properties.CONTRAST, 14.0));
+        effects.add(fx(id + "-c", EffectKind.CONTRAST, Properties.CONTRAST, 10.0));
         if (upper) {
             effects.add(new Effect(id + "-i", EffectKind.CHANNELS, true, Values.NONE.with(Properties.SLOPE, new Quad(-1, -1, -1, 1)).with(Properties.OFFSET, new Quad(1, 1, 1, 0))));
         }
