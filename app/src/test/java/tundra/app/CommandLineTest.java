@@ -16,11 +16,13 @@ import tundra.core.edit.Drawings;
 import tundra.core.file.ProjectFile;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
+import tundra.samples.FrostGlass;
 import tundra.samples.Hop;
 import tundra.samples.OpenNight;
 
 class CommandLineTest {
     private static final String DEMO = Path.of(System.getProperty("tundra.samples"), "open-night.tundra").toString();
+    private static final String FROST = Path.of(System.getProperty("tundra.samples"), "frost-glass.tundra").toString();
     private static final String HOP = Path.of(System.getProperty("tundra.samples"), "hop.tundra").toString();
     @TempDir
     private Path folder;
@@ -53,6 +55,7 @@ class CommandLineTest {
     void theSampleIsWhatItsCodeMakes() throws Exception {
         assertThat(ProjectFile.read(Path.of(DEMO))).as("run samples' OpenNight again").isEqualTo(OpenNight.project());
         assertThat(ProjectFile.read(Path.of(HOP))).as("run samples' Hop again").isEqualTo(Hop.project());
+        assertThat(ProjectFile.read(Path.of(FROST))).as("run samples' FrostGlass again").isEqualTo(FrostGlass.project());
     }
 
     @Test

@@ -159,7 +159,7 @@ class MotifDeskTest extends InWindow {
     @Test
     void scatteredAndRolledAChannelAtATime() throws Exception {
         make();
-        t.keys(KeyCode.ALT, KeyCode.SHIFT, KeyCode.D);
+        t.keys(KeyCode.ALT, KeyCode.SHIFT, KeyCode.N);
         Element s = RealWindow.fx(t.studio::selected);
         var g = (Content.Group) s.content();
         assertThat(g.children()).hasSize(24);

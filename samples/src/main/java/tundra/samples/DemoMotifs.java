@@ -11,6 +11,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Ids;
 import tundra.core.model.Motif;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
@@ -78,7 +79,7 @@ final class DemoMotifs {
 
     static Motif button(Element button) {
         var g = (Content.Group) button.content();
-        return ButtonMotif.of("m-start", "Start the sled", g.box(), g.children());
+        return Ids.seeded(1, () -> ButtonMotif.of("m-start", "Start the sled", g.box(), g.children()));
     }
 
     /** An instance in the place of an element, with its id and values. */

@@ -16,6 +16,7 @@ import tundra.core.model.Effect;
 import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient;
+import tundra.core.model.Ids;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -51,7 +52,7 @@ public final class FrostGlass {
     }
 
     public static Project project() {
-        return new FrostGlass().make();
+        return Ids.seeded(11, () -> new FrostGlass().make());
     }
 
     private Project make() {

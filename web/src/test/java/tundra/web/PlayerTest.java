@@ -328,7 +328,7 @@ class PlayerTest extends InBrowser {
         try (var zip = new GZIPOutputStream(out)) {
             zip.write(PageCompiler.player());
         }
-        assertThat(out.size()).isLessThanOrEqualTo(10 * 1024);
+        assertThat(out.size()).isLessThanOrEqualTo(11 * 1024);
     }
 
     @Test

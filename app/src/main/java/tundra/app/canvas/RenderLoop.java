@@ -23,11 +23,20 @@ import tundra.render.StillStore;
 
 /**
  * Paints frames on a thread of its own into pixel buffers that it shares with JavaFX. The newest request wins; older ones that
- * wait are dropped.
+ * wait are dropped. A picture that would take long is painted coarsely first, and whole once no newer one is asked for.
  */
 final class RenderLoop implements AutoCloseable {
     /** What to paint: the frame at a scale, in a view of device pixels. */
-    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion, boolean veiled) {}
+    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion, boolean veiled) {
+        /** The same with a fraction of the pixels. */
+        Request coarse(int by) {
+            return by == 1 ? this : new Request(frame, assets, scale / by, x / by, y / by, Math.ceilDiv(width, by), Math.ceilDiv(height, by), surround, inMotion, veiled);
+        }
+
+        int pixels() {
+            return width * height;
+        }
+    }
 
     private static final class Picture {
         final Bands bands;
@@ -42,13 +51,18 @@ final class RenderLoop implements AutoCloseable {
         }
     }
 
+    /** For how many ms nothing new has to be asked for until a coarse picture is painted whole. */
+    private static final long REST = 150;
     private final ImageView view;
     private final Thread thread;
     private final Object lock = new Object();
     private final AtomicReference<Picture> ready = new AtomicReference<>();
     private final ArrayDeque<Picture> free = new ArrayDeque<>();
     private final ArrayDeque<Picture> shown = new ArrayDeque<>();
+    private final Coarseness coarseness = new Coarseness();
     private Request next;
+    /** What stands there coarsely; null when nothing does. */
+    private Request unfinished;
     private boolean busy;
     private boolean open = true;
     private volatile long painted;
@@ -87,18 +101,9 @@ final class RenderLoop implements AutoCloseable {
         try (var painter = new Painter(); var store = new StillStore(painter); var surround = new Paint()) {
             Map<String, Asset> assets = null;
             while (true) {
-                Request r;
-                synchronized (lock) {
-                    busy = false;
-                    while (next == null && open) {
-                        lock.wait();
-                    }
-                    if (!open) {
-                        return;
-                    }
-                    r = next;
-                    next = null;
-                    busy = true;
+                Request r = await();
+                if (r == null) {
+                    return;
                 }
                 if (r.assets != assets) {
                     assets = r.assets;
@@ -106,9 +111,13 @@ final class RenderLoop implements AutoCloseable {
                     store.forget();
                 }
                 try {
-                    Picture p = take(r.width, r.height);
-                    Request now = r;
+                    int by = r == unfinished ? 1 : coarseness.of(r.pixels());
+                    Request now = r.coarse(by);
+                    Picture p = take(now.width, now.height);
+                    long began = System.nanoTime();
                     p.bands.paint(c -> paint(now, c, store, surround));
+                    coarseness.took((System.nanoTime() - began) / 1e9, now.pixels());
+                    unfinished = by == 1 ? null : r;
                     painted++;
                     problem = null;
                     Picture dropped = ready.getAndSet(p);
@@ -118,11 +127,30 @@ final class RenderLoop implements AutoCloseable {
                         Platform.runLater(this::show);
                     }
                 } catch (RuntimeException e) {
+                    unfinished = null;
                     report(e);
                 }
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
+        }
+    }
+
+    /** What is to be painted next: the newest request, or, after a rest, what stands there coarsely. Null once the loop is closed. */
+    private Request await() throws InterruptedException {
+        synchronized (lock) {
+            busy = unfinished != null;
+            long until = System.currentTimeMillis() + REST;
+            for (long left = REST; next == null && open && (unfinished == null || left > 0); left = until - System.currentTimeMillis()) {
+                lock.wait(unfinished == null ? 0 : left);
+            }
+            if (!open) {
+                return null;
+            }
+            Request r = next == null ? unfinished : next;
+            next = null;
+            busy = true;
+            return r;
         }
     }
 

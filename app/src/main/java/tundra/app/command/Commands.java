@@ -2,10 +2,12 @@ package tundra.app.command;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import javafx.scene.input.KeyCode;
@@ -16,6 +18,7 @@ import javafx.scene.input.KeyEvent;
 /** The one registry of commands. */
 public final class Commands {
     private final Map<String, Command> byId = new LinkedHashMap<>();
+    private final Set<KeyCombination> shortcuts = new HashSet<>();
     private final List<Supplier<List<Command>>> more = new ArrayList<>();
 
     public Command add(String id, String name, String shortcut, BooleanSupplier enabled, Runnable run) {
@@ -26,6 +29,9 @@ public final class Commands {
         var c = new Command(id, name, shortcut == null ? null : combination(shortcut), enabled, run);
         if (byId.put(id, c) != null) {
             throw new IllegalStateException("two commands are called " + id);
+        }
+        if (c.shortcut() != null && !shortcuts.add(c.shortcut())) {
+            throw new IllegalStateException(id + " has a shortcut that another command has: " + shortcut);
         }
         return c;
     }

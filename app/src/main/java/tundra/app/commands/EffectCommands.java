@@ -30,8 +30,8 @@ public final class EffectCommands {
                 return out;
             }));
         }
-        c.add("effects-copy", "Copy effects", "Alt+Shift+C", () -> s.selected() != null && !s.selected().effects().isEmpty(), () -> copied = s.selected().effects());
-        c.add("effects-paste", "Paste effects", "Alt+Shift+V", () -> !copied.isEmpty() && !s.selection().isEmpty(), () -> s.edit("Paste effects", b -> {
+        c.add("effects-copy", "Copy effects", "Alt+Shift+G", () -> s.selected() != null && !s.selected().effects().isEmpty(), () -> copied = s.selected().effects());
+        c.add("effects-paste", "Paste effects", "Alt+Shift+J", () -> !copied.isEmpty() && !s.selection().isEmpty(), () -> s.edit("Paste effects", b -> {
             Board out = b;
             for (String id : s.selection()) {
                 out = Effects.paste(out, id, copied);

@@ -62,10 +62,10 @@ public final class MotifCommands {
             s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
         });
         c.add("motif-copy", () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
-        c.add("button-make", "Make a button of the selection", "Shortcut+Shift+B", () -> !s.selection().isEmpty(), this::button);
+        c.add("button-make", "Make a button of the selection", "Alt+Shift+B", () -> !s.selection().isEmpty(), this::button);
         c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.saveMotif(meant()));
         c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files::bringInMotif);
-        c.add("scatter", "Scatter", "Alt+Shift+D", this::any, () -> {
+        c.add("scatter", "Scatter", "Alt+Shift+N", this::any, () -> {
             var made = Scattering.make(s.project(), s.board(), s.selection(), 24, s.board().size().times(0.5), s.board().size(), System.nanoTime() & 0xFFFF);
             if (made.scatter() == null) {
                 w.notices.news("Instances inside a group can't be scattered from there: take them out of the group first.");

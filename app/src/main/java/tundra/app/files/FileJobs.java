@@ -25,6 +25,8 @@ import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
 import tundra.core.flip.SheetBook;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
@@ -36,6 +38,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
 import tundra.render.Fonts;
 import tundra.render.PictureReader;
+import tundra.render.Still;
 
 /** Opens, saves and brings in files: off the interface thread, and never without asking when something would be lost. */
 public final class FileJobs {
@@ -43,6 +46,7 @@ public final class FileJobs {
             "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
     private static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
     private static final String MOTIF_ENDING = ".tundra-motif";
+    private static final double THUMBNAIL = 256;
     /** Several things dropped together lie this far apart, in px. */
     private static final double BESIDE = 16;
     private final Studio studio;
@@ -378,10 +382,19 @@ public final class FileJobs {
         asker.save("Save the motif", m.name() + MOTIF_ENDING, studio.file() == null ? null : studio.file().toAbsolutePath().getParent()).ifPresent(to -> {
             Path file = to.getFileName().toString().endsWith(MOTIF_ENDING) ? to : to.resolveSibling(to.getFileName() + MOTIF_ENDING);
             jobs.run(() -> {
-                ProjectFile.write(MotifParts.alone(from, m.id(), Fonts::familyOf), file);
+                Project alone = MotifParts.alone(from, m.id(), Fonts::familyOf);
+                ProjectFile.write(alone, thumbnail(alone), file);
                 return file;
             }, written -> notices.news("Saved “" + m.name() + "” to " + written.getFileName() + "."));
         });
+    }
+
+    /** What a motif looks like half way, at most {@value #THUMBNAIL} pixels a side. */
+    private static byte[] thumbnail(Project alone) {
+        Board board = alone.scenes().getFirst().board();
+        double scale = Math.min(1, THUMBNAIL / Math.max(1, Math.max(board.size().x(), board.size().y())));
+        return Still.png(alone, FrameBuilder.of(alone, board, Fonts.of(alone.assets())).at(Moment.opened(board, board.main().duration() / 2)),
+                (int) Math.max(1, Math.round(board.size().x() * scale)), (int) Math.max(1, Math.round(board.size().y() * scale)));
     }
 
     public void bringInMotif() {

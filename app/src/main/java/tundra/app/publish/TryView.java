@@ -13,6 +13,7 @@ import javafx.scene.web.WebView;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
 import tundra.core.geometry.Point;
+import tundra.web.ViewLimits;
 
 /** The published page inside Tundra. The engine is made when it is first needed, since that takes a while. */
 public final class TryView extends BorderPane {
@@ -22,6 +23,7 @@ public final class TryView extends BorderPane {
     private final Button back;
     private final Jobs jobs;
     private final Label waiting = new Label("Making the page…");
+    private final Label words = new Label();
     private int asked;
     private WebView web;
 
@@ -35,8 +37,7 @@ public final class TryView extends BorderPane {
         stage.getChildren().add(waiting);
         setId("try-view");
         getStyleClass().add("try-view");
-        var words = new Label("The real page. This view shows all that this piece uses; it could not show blend modes, nor masks or filters"
-                + " inside a drawing.");
+        words.setId("try-words");
         words.getStyleClass().addAll("quiet", "small");
         words.setWrapText(true);
         words.setMinWidth(0);
@@ -75,6 +76,8 @@ public final class TryView extends BorderPane {
         asked++;
         int mine = asked;
         var project = studio.kept();
+        String unseen = ViewLimits.of(project);
+        words.setText("The real page. " + (unseen == null ? "This view shows all that this piece uses." : unseen));
         tryIt.clear();
         waiting.setVisible(true);
         jobs.run(() -> {
@@ -125,7 +128,7 @@ public final class TryView extends BorderPane {
 
     private void fit() {
         if (web != null && stage.getWidth() > 0) {
-            Point size = studio.board().size();
+            Point size = studio.kept().scenes().getFirst().board().size();
             double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / size.x(), (stage.getHeight() - 40) / size.y()));
             // in a group, so that the scaled view takes its scaled room
             web.setMinSize(size.x(), size.y());

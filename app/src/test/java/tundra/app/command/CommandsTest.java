@@ -51,6 +51,8 @@ class CommandsTest {
     void idsAndShortcutsAreChecked() {
         add("a", "A", null);
         assertThatThrownBy(() -> add("a", "B", null)).isInstanceOf(IllegalStateException.class);
+        add("c", "C", "Alt+Shift+C");
+        assertThatThrownBy(() -> add("d", "D", "Shift+Alt+C")).isInstanceOf(IllegalStateException.class).hasMessageContaining("d has a shortcut");
         assertThatThrownBy(() -> add("b", "B", "Hyper+B")).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> commands.get("nothing")).hasMessageContaining("nothing");
     }

@@ -12,12 +12,14 @@ import tundra.core.model.Ids;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Scatter.Channel;
 import tundra.core.model.Scatter.Range;
 import tundra.core.model.Scatter;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
+import tundra.core.motion.Track;
 
 /** Many instances placed by lot in one group that remembers how. What was moved by hand keeps its place when the rest is rolled again. */
 public final class Scattering {
@@ -94,7 +96,7 @@ public final class Scattering {
             moved.add(c);
         }
         List<Element> children = filled(p, g.children().isEmpty() ? List.of() : g.children(), moved, to);
-        Board out = b.mapElement(scatter, x -> x.withContent(new Content.Group(children, g.box(), g.clip(), to)));
+        Board out = carried(b, g.children(), moved).mapElement(scatter, x -> x.withContent(new Content.Group(children, g.box(), g.clip(), to)));
         if (to.count() < g.children().size()) {
             java.util.Set<String> gone = Tree.owners(g.children().subList(to.count(), g.children().size()));
             out = out.withTimelines(out.timelines().stream().map(t -> t.of(id -> !gone.contains(id))).toList());
@@ -116,7 +118,37 @@ public final class Scattering {
             }
             all.add(c);
         }
-        return b.mapElement(scatter, x -> x.withChildren(all));
+        return carried(b, g.children(), all).mapElement(scatter, x -> x.withChildren(all));
+    }
+
+    /** Takes the keys of instances along with their resting values. */
+    private static Board carried(Board b, List<Element> before, List<Element> after) {
+        for (int i = 0; i < after.size(); i++) {
+            Values was = before.get(i).rest(), now = after.get(i).rest();
+            if (was != now) {
+                for (Property<?> p : List.of(Properties.POSITION, Properties.SCALE, Properties.ROTATION, Properties.OPACITY)) {
+                    b = carried(b, after.get(i).id(), p, was, now);
+                }
+                Point from = was.get(Properties.POSITION), to = now.get(Properties.POSITION);
+                b = carried(b, after.get(i).id(), Properties.POSITION_X, from.x(), to.x());
+                b = carried(b, after.get(i).id(), Properties.POSITION_Y, from.y(), to.y());
+            }
+        }
+        return b;
+    }
+
+    private static <T> Board carried(Board b, String id, Property<T> p, Values was, Values now) {
+        return carried(b, id, p, was.get(p), now.get(p));
+    }
+
+    private static <T> Board carried(Board b, String id, Property<T> p, T was, T now) {
+        for (Timeline t : was.equals(now) ? List.<Timeline>of() : b.timelines()) {
+            Track<T> track = t.track(id, p);
+            if (track != null) {
+                b = b.mapTimeline(t.id(), x -> x.with(id, p, track.map(k -> k.with(p.clamped(p.type().shifted(k.value(), was, now))))));
+            }
+        }
+        return b;
     }
 
     /** Forgets the numbers: what is left is a plain group of instances. */

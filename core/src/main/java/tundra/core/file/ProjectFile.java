@@ -78,12 +78,21 @@ public final class ProjectFile {
      * as NAME.previous. A failure leaves the old file as it was.
      */
     public static void write(Project project, Path file) throws IOException {
+        write(project, null, file);
+    }
+
+    /**
+     * The same with a picture of it beside the document, {@code thumbnail.png}, for whoever lists files.
+     *
+     * @param thumbnail a PNG's bytes; null for none
+     */
+    public static void write(Project project, byte[] thumbnail, Path file) throws IOException {
         String name = String.valueOf(file.getFileName());
         try {
             if (Files.isDirectory(file)) {
                 throw new IOException("it is a folder");
             }
-            SafeReplace.write(file, out -> ProjectZip.write(project, out), written -> ProjectZip.check(written, project));
+            SafeReplace.write(file, out -> ProjectZip.write(project, thumbnail, out), written -> ProjectZip.check(written, project));
         } catch (SafeReplace.Unfit e) {
             throw new FileProblem("“" + name + "” was not saved: what was written can't be opened again (" + e.getMessage()
                     + "). The file is as it was, what was written is kept beside it as “" + e.kept.getFileName() + "”, and the project is still open: undo the last steps and save again.", e);
@@ -109,7 +118,7 @@ public final class ProjectFile {
     /** The zip's bytes; the same project always gives the same ones. */
     public static byte[] bytes(Project project) throws IOException {
         var buffer = new ByteArrayOutputStream();
-        ProjectZip.write(project, buffer);
+        ProjectZip.write(project, null, buffer);
         return buffer.toByteArray();
     }
 }

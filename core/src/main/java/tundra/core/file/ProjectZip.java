@@ -27,6 +27,7 @@ import tundra.core.model.Project;
 final class ProjectZip {
     private static final byte[] MIME = Limits.MIME.getBytes(StandardCharsets.US_ASCII);
     private static final String ASSETS = "assets/";
+    private static final String THUMBNAIL = "thumbnail.png";
     /** How far from its end a zip's directory can end, by the length of the comment behind it. */
     private static final int TAIL = 22 + 65_535;
 
@@ -176,11 +177,14 @@ final class ProjectZip {
     }
 
     /** Writes the zip; the same project always gives the same bytes. */
-    static void write(Project project, OutputStream out) throws IOException {
+    static void write(Project project, byte[] thumbnail, OutputStream out) throws IOException {
         var zip = new ZipOutputStream(out);
         stored(zip, "mimetype", MIME);
         zip.putNextEntry(plain("project.json"));
         zip.write(json(project));
+        if (thumbnail != null) {
+            stored(zip, THUMBNAIL, thumbnail);
+        }
         var written = new HashSet<String>();
         for (Asset a : project.assets().values()) {
             if (written.add(a.hash())) {

@@ -2,9 +2,12 @@ package tundra.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.zip.ZipFile;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -20,6 +23,9 @@ import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 
 /** Scatters: even over their ranges, rolled a channel at a time, thinned and filled up, without losing what was moved by hand. */
 class ScatteringTest {
@@ -88,6 +94,17 @@ class ScatteringTest {
     }
 
     @Test
+    void aMotifsFileHasAPictureOfIt(@TempDir Path folder) throws Exception {
+        Project alone = MotifParts.alone(p, "spot", a -> "");
+        Path file = folder.resolve("Spot.tundra-motif");
+        ProjectFile.write(alone, new byte[] {1, 2, 3}, file);
+        try (var zip = new ZipFile(file.toFile())) {
+            assertThat(zip.getInputStream(zip.getEntry("thumbnail.png")).readAllBytes()).containsExactly(1, 2, 3);
+        }
+        assertThat(ProjectFile.read(file)).isEqualTo(alone);
+    }
+
+    @Test
     void aMotifTravelsWithWhatItUses() throws Exception {
         Project alone = ProjectFile.read(ProjectFile.bytes(MotifParts.alone(p, "spot", a -> "")));
         Project other = Project.empty("Other", new Point(100, 100), 24);
@@ -101,5 +118,20 @@ class ScatteringTest {
         Project replaced = MotifParts.bring(used, changed, true);
         Element e = replaced.scenes().getFirst().board().elements().getFirst();
         assertThat(((Content.Instance) e.content()).box()).as("placed ones follow").isEqualTo(new Point(20, 20));
+    }
+
+    @Test
+    void keysGoAlongWithWhatIsRolled() {
+        Scatter was = group(made.board(), made.scatter()).scatter();
+        String third = group(made.board(), made.scatter()).children().get(2).id();
+        Point rest = made.board().find(third).rest().get(Properties.POSITION);
+        var track = new Track<>(List.of(new Key<>(0, rest.plus(new Point(3, -4)), Easing.LINEAR), new Key<>(1_000_000, rest.plus(new Point(10, 0)), Easing.LINEAR)));
+        Board moving = made.board().mapTimeline("main", t -> t.with(third, Properties.POSITION, track));
+        Board b = Scattering.change(p, moving, made.scatter(), was.with(Channel.X, was.range(Channel.X).withSeed(99)));
+        Point now = b.find(third).rest().get(Properties.POSITION);
+        assertThat(now.x()).isNotEqualTo(rest.x());
+        var keys = b.main().track(third, Properties.POSITION).keys();
+        assertThat(keys.get(0).value().distance(now.plus(new Point(3, -4)))).isLessThan(1e-9);
+        assertThat(keys.get(1).value().distance(now.plus(new Point(10, 0)))).isLessThan(1e-9);
     }
 }

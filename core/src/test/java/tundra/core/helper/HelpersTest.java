@@ -17,6 +17,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Scatter;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
@@ -171,6 +172,31 @@ class HelpersTest {
                 .distance(at(b, "b1", Properties.POSITION, 1.2).minus(at(b, "b1", Properties.POSITION, 0.5)))).as("each its own way").isGreaterThan(0.5);
         Board again = helper("Drift").apply(job(2), new double[] {25, 6, 1.5, 3, 42}).board();
         assertThat(again).as("the seed decides").isEqualTo(b);
+    }
+
+    @Test
+    void theInstancesOfAScatterDriftOutOfStep() {
+        var children = java.util.stream.IntStream.range(0, 6).mapToObj(i -> ball("c" + i, 50 * i)).toList();
+        var ranges = new java.util.EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
+        for (Scatter.Channel c : Scatter.Channel.values()) {
+            ranges.put(c, new Scatter.Range(0, 1, 1));
+        }
+        var group = new Element("g", "Scatter", false, false, Values.NONE, new Content.Group(children, new Point(300, 300), null, new Scatter(6, ranges)));
+        Job of = job(1);
+        var job = new Job(of.project(), of.board().withElements(List.of(group)), "t", List.of("g"), 0, of.measure());
+        Board b = helper("Drift").apply(job, new double[] {20, 5, 2, 3, 42}).board();
+        assertThat(b.main().track("g", Properties.POSITION)).as("the scatter stays").isNull();
+        for (int i = 0; i < 6; i++) {
+            String id = "c" + i;
+            Point home = new Point(50 * i, 300);
+            assertThat(at(b, id, Properties.POSITION, 0).distance(at(b, id, Properties.POSITION, 3))).isLessThan(1e-9);
+            assertThat(at(b, id, Properties.ROTATION, 3)).isCloseTo(at(b, id, Properties.ROTATION, 0), within(1e-9));
+            // six steps of half a second for six instances: each comes home half a second after the one before
+            assertThat(at(b, id, Properties.POSITION, i * 0.5).distance(home)).as(id).isLessThan(i == 0 ? 1e-9 : 20 * 1.6);
+            assertThat(b.main().track(id, Properties.POSITION).keys().get(i).value()).isEqualTo(home);
+            assertThat(at(b, id, Properties.ROTATION, i * 0.5)).isCloseTo(0, within(1e-9));
+        }
+        assertThat(at(b, "c3", Properties.POSITION, 0)).as("not all are at home at once").isNotEqualTo(new Point(150, 300));
     }
 
     @Test
