@@ -42,7 +42,7 @@ public class FrameBench {
     private final FrameBuilder five = new FrameBuilder(Pieces.moving(1000, true), Fonts.BUNDLED);
     private final FrameBuilder manyKeys = new FrameBuilder(Pieces.manyKeys(), Fonts.BUNDLED);
     private final java.util.Random random = new java.util.Random(5);
-    private final FrameBuilder demo = new FrameBuilder(OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
+    private final FrameBuilder demo = FrameBuilder.of(OpenNight.project(), OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
     private final Painter painter = new Painter();
     private final StillStore store = new StillStore(painter);
     private final Surface surface = Surface.makeRasterN32Premul(Pieces.WIDTH, Pieces.HEIGHT);
