@@ -5,6 +5,8 @@ import io.github.humbleui.skija.ColorFilter;
 import io.github.humbleui.skija.ColorMatrix;
 import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.ImageFilter;
+import io.github.humbleui.skija.Matrix33;
+import io.github.humbleui.skija.SamplingMode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,10 +15,15 @@ import tundra.core.model.Color;
 
 /** Filters as Skia's, in the same steps as a browser takes them. Colour steps in a row are one, without rounding between them. */
 final class Filtering implements AutoCloseable {
+    /** A blur of so many pixels, its standard deviation, is still made of so small a picture. */
+    private static final double NARROW = 16;
     private final List<AutoCloseable> made = new ArrayList<>();
+    private final double scale;
     private final ImageFilter filter;
 
-    Filtering(List<Filter> filters) {
+    /** @param scale pixels a px */
+    Filtering(List<Filter> filters, double scale) {
+        this.scale = scale;
         ImageFilter at = null;
         for (int i = 0; i < filters.size(); i++) {
             if (filters.get(i) instanceof Filter.Matrix m) {
@@ -70,8 +77,18 @@ final class Filtering implements AutoCloseable {
         };
     }
 
+    /** A wide blur is made of a smaller picture: what is lost of it would not be seen through the blur. */
     private ImageFilter blurred(double x, double y, ImageFilter in) {
-        return keep(ImageFilter.makeBlur((float) x, (float) y, FilterTileMode.DECAL, in, (io.github.humbleui.types.Rect) null));
+        int by = 1;
+        while (Math.min(x, y) * scale / (2 * by) >= NARROW) {
+            by *= 2;
+        }
+        if (by == 1) {
+            return keep(ImageFilter.makeBlur((float) x, (float) y, FilterTileMode.DECAL, in, (io.github.humbleui.types.Rect) null));
+        }
+        ImageFilter small = keep(ImageFilter.makeMatrixTransform(Matrix33.makeScale(1f / by), SamplingMode.LINEAR, in));
+        ImageFilter soft = keep(ImageFilter.makeBlur((float) x / by, (float) y / by, FilterTileMode.DECAL, small, (io.github.humbleui.types.Rect) null));
+        return keep(ImageFilter.makeMatrixTransform(Matrix33.makeScale(by), SamplingMode.LINEAR, soft));
     }
 
     private ImageFilter colored(Color c, ImageFilter in) {

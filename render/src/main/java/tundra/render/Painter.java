@@ -94,21 +94,26 @@ public final class Painter implements AutoCloseable {
         canvas.concat(matrix(m));
         double alpha = n.opacity();
         Look look = n.look();
+        double own = scale * Math.sqrt(Math.abs(m.determinant()));
+        if (LongShadows.paint(canvas, n, alpha, c -> inside(c, n, 1, own))) {
+            canvas.restoreToCount(saved);
+            return;
+        }
         boolean plain = look.filters().isEmpty() && look.blend().equals("normal");
         boolean several = n.marks().size() + n.children().size() > 1 || !n.children().isEmpty();
         if (!plain || look.isolated() || alpha < 1 && several) {
-            layer(canvas, n, alpha);
+            layer(canvas, n, alpha, own);
             alpha = 1;
         }
-        inside(canvas, n, alpha, scale * Math.sqrt(Math.abs(m.determinant())));
+        inside(canvas, n, alpha, own);
         canvas.restoreToCount(saved);
     }
 
     /** A layer of its own, which is filtered, faded and blended as a whole. */
-    private static void layer(Canvas canvas, FrameNode n, double alpha) {
+    private static void layer(Canvas canvas, FrameNode n, double alpha, double scale) {
         tundra.core.geometry.Rect r = n.content().grow(1);
         Rect bounds = Rect.makeXYWH((float) r.x(), (float) r.y(), (float) r.width(), (float) r.height());
-        try (var filtering = new Filtering(n.look().filters());
+        try (var filtering = new Filtering(n.look().filters(), scale);
                 var paint = new Paint().setAlphaf((float) alpha).setBlendMode(Filtering.blend(n.look().blend())).setImageFilter(filtering.filter())) {
             canvas.saveLayer(bounds, paint);
         }

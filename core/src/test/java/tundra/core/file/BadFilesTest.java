@@ -114,7 +114,7 @@ class BadFilesTest {
                 Arguments.of("half a JSON", json(s -> s.substring(0, s.length() / 2)), "near line"),
                 Arguments.of("deep JSON", deep(), "is damaged and can't be read"),
                 Arguments.of("not an object", with("project.json", "[1]".getBytes(StandardCharsets.UTF_8)), "should be an object"),
-                Arguments.of("newer schema", replaced("\"tundra\" : 1", "\"tundra\" : 99"), "newer Tundra"),
+                Arguments.of("newer schema", replaced("\"tundra\" : 2", "\"tundra\" : 99"), "newer Tundra"),
                 Arguments.of("not a number", replaced("\"frameRate\" : 24", "\"frameRate\" : NaN"), "near line"),
                 Arguments.of("number as text", replaced("\"frameRate\" : 24", "\"frameRate\" : \"24\""), "frameRate"),
                 Arguments.of("huge number", replaced("\"size\" : \\[ 300.0", "\"size\" : [ 1e999"), "size"),
