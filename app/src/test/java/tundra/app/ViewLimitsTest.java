@@ -6,11 +6,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import javafx.concurrent.Worker;
-import javafx.scene.Scene;
 import javafx.scene.image.PixelReader;
 import javafx.scene.web.WebView;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.frame.FrameBuilder;
@@ -28,10 +25,7 @@ import tundra.core.model.Quad;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 import tundra.render.Still;
-import tundra.web.PageCompiler;
-import tundra.web.Publisher;
 import tundra.web.ViewLimits;
 
 /** What Try it says that its view doesn't show is what that view really doesn't show. */
@@ -60,16 +54,7 @@ class ViewLimitsTest extends InWindow {
     @Test
     void itNamesWhatTheViewPaintsOtherwise() throws Exception {
         Project p = piece();
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), x -> { }, () -> false);
-        WebView view = RealWindow.fx(() -> {
-            var v = new WebView();
-            var stage = new Stage();
-            stage.setScene(new Scene(v, 640, 120));
-            stage.show();
-            v.getEngine().load(folder.resolve("page/index.html").toUri().toString());
-            return v;
-        });
-        t.until(() -> view.getEngine().getLoadWorker().getState() == Worker.State.SUCCEEDED);
+        WebView view = PageInView.open(t, p, folder);
         Board b = p.scenes().getFirst().board();
         var still = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(Still.png(p, FrameBuilder.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)))));
         t.until(() -> far(view.snapshot(null, null).getPixelReader().getArgb(60, 60), 0xFF4080C0) < 3);

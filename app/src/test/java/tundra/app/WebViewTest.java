@@ -8,10 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import javafx.concurrent.Worker;
-import javafx.scene.Scene;
 import javafx.scene.web.WebView;
-import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.frame.FrameBuilder;
@@ -37,9 +34,6 @@ import tundra.core.motion.NamedEasing;
 import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
 import tundra.render.Fonts;
-import tundra.render.PictureSheets;
-import tundra.web.PageCompiler;
-import tundra.web.Publisher;
 
 /** The published page in the engine that Try it shows it with: the same numbers as the evaluator's. */
 class WebViewTest extends InWindow {
@@ -88,20 +82,6 @@ class WebViewTest extends InWindow {
         return p.mapBoard(p.scenes().getFirst().id(), b -> board);
     }
 
-    private WebView page(Project p) throws Exception {
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), x -> { }, () -> false);
-        WebView view = RealWindow.fx(() -> {
-            var v = new WebView();
-            var stage = new Stage();
-            stage.setScene(new Scene(v, 700, 450));
-            stage.show();
-            v.getEngine().load(folder.resolve("page/index.html").toUri().toString());
-            return v;
-        });
-        t.until(() -> view.getEngine().getLoadWorker().getState() == Worker.State.SUCCEEDED);
-        return view;
-    }
-
     private static String run(WebView v, String script) throws Exception {
         return RealWindow.fx(() -> String.valueOf(v.getEngine().executeScript(script)));
     }
@@ -117,7 +97,7 @@ class WebViewTest extends InWindow {
     @Test
     void theNumbersAreTheEvaluators() throws Exception {
         Project p = piece();
-        WebView v = page(p);
+        WebView v = PageInView.open(t, p, folder);
         assertThat(run(v, "Tundra.pieces.length")).as("the piece started").isEqualTo("1");
         var builder = new FrameBuilder(p.scenes().getFirst().board(), Fonts.BUNDLED);
         for (int i = 0; i < 40; i++) {

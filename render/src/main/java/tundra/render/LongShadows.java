@@ -11,8 +11,8 @@ import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
 import java.util.List;
 import java.util.function.Consumer;
-import tundra.core.frame.Filter;
 import tundra.core.frame.Filter.LongShadow;
+import tundra.core.frame.Filter;
 import tundra.core.frame.FrameNode;
 
 /**

@@ -66,7 +66,7 @@ public final class MotifCommands {
         c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.saveMotif(meant()));
         c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files::bringInMotif);
         c.add("scatter", "Scatter", "Alt+Shift+N", this::any, () -> {
-            var made = Scattering.make(s.project(), s.board(), s.selection(), 24, s.board().size().times(0.5), s.board().size(), System.nanoTime() & 0xFFFF);
+            var made = Scattering.make(s.project(), s.board(), s.selection(), 24, s.board().size().times(0.5), s.board().size(), System.nanoTime() % 10_000);
             if (made.scatter() == null) {
                 w.notices.news("Instances inside a group can't be scattered from there: take them out of the group first.");
                 return;

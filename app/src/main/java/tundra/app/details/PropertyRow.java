@@ -6,8 +6,10 @@ import java.util.Locale;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.scene.control.ComboBox;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import javafx.util.StringConverter;
 import tundra.app.color.PaintField;
@@ -44,6 +46,7 @@ final class PropertyRow<T> extends NamedRow {
     /** What of the window a row needs besides the studio. */
     record Needs(ToolOptions options, Paints paints, Runnable onGradient) {}
 
+    private static final int ON_A_LINE = 3;
     private final Studio studio;
     private final List<String> elements;
     private final Property<T> property;
@@ -87,7 +90,11 @@ final class PropertyRow<T> extends NamedRow {
             for (int i = 0; i < property.parts().size(); i++) {
                 numbers.add(number(i));
             }
-            getChildren().addAll(numbers);
+            if (numbers.size() > ON_A_LINE) {
+                getChildren().add(lines());
+            } else {
+                getChildren().addAll(numbers);
+            }
             if (property == Properties.WRAP) {
                 getChildren().add(free());
             }
@@ -99,6 +106,16 @@ final class PropertyRow<T> extends NamedRow {
             getChildren().add(keyButton());
         }
         refresh();
+    }
+
+    /** The numbers two by two, where one line would be too narrow. */
+    private VBox lines() {
+        var lines = new VBox(4);
+        for (int i = 0; i < numbers.size(); i += 2) {
+            lines.getChildren().add(new HBox(6, numbers.subList(i, Math.min(numbers.size(), i + 2)).toArray(new NumberField[0])));
+        }
+        setHgrow(lines, Priority.ALWAYS);
+        return lines;
     }
 
     /** What can be chosen: the words of the property, or the weights that the font has. */

@@ -54,10 +54,9 @@ final class ScatterSection extends VBox {
 
     private HBox row(Channel c) {
         double shown = shown(c);
-        String unit = unit(c);
-        var from = new NumberField(c.label + " from", unit, 1);
-        var to = new NumberField(c.label + " to", "–", 1);
-        var seed = new NumberField(c.label + " seed", "seed", 0);
+        var from = new NumberField(c.label + " from", "", 1);
+        var to = new NumberField(c.label + " to", "", 1);
+        var seed = new NumberField(c.label + " seed", "#", 0);
         String key = c.name().toLowerCase(java.util.Locale.ROOT);
         from.setId("scatter-" + key + "-from");
         to.setId("scatter-" + key + "-to");
@@ -65,6 +64,9 @@ final class ScatterSection extends VBox {
         from.onChange((v, merge) -> range(c, merge, r -> new Range(v / shown, r.to(), r.seed())));
         to.onChange((v, merge) -> range(c, merge, r -> new Range(r.from(), v / shown, r.seed())));
         seed.onChange((v, merge) -> range(c, merge, r -> r.withSeed(Math.round(v))));
+        Buttons.tip(from, "From");
+        Buttons.tip(to, "To");
+        Buttons.tip(seed, "Seed of the random numbers");
         var roll = new Press("Roll");
         roll.setId("scatter-" + key + "-roll");
         roll.getStyleClass().add("small-press");
@@ -75,9 +77,9 @@ final class ScatterSection extends VBox {
         for (NumberField f : fields.get(c)) {
             HBox.setHgrow(f, Priority.ALWAYS);
             f.setMinWidth(0);
-            f.setPrefWidth(60);
+            f.setPrefWidth(f == seed ? 54 : 46);
         }
-        var name = new Caption(c.label, "property-name");
+        var name = new Caption(c.label + unit(c), "property-name");
         var row = new HBox(4, name, from, to, seed, roll);
         row.getStyleClass().add("scatter-row");
         row.setAlignment(Pos.CENTER_LEFT);
@@ -91,9 +93,9 @@ final class ScatterSection extends VBox {
 
     private static String unit(Channel c) {
         return switch (c) {
-            case X, Y -> "px";
-            case ROTATION -> "°";
-            default -> "%";
+            case X, Y -> "";
+            case ROTATION -> " °";
+            default -> " %";
         };
     }
 
