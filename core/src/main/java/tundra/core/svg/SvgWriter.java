@@ -3,9 +3,11 @@ package tundra.core.svg;
 import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import tundra.core.frame.Filter;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Look;
 import tundra.core.frame.Mark;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
@@ -79,6 +81,7 @@ public final class SvgWriter {
         if (n.opacity() < 1) {
             body.append(" opacity=\"").append(Numbers.plain(n.opacity(), 5)).append('"');
         }
+        look(n);
         body.append('>');
         String name = names.get(n.id());
         if (name != null) {
@@ -92,6 +95,20 @@ public final class SvgWriter {
         }
         n.children().forEach(this::node);
         body.append("</g>".repeat(n.clips().size())).append("</g>\n");
+    }
+
+    /** Its effects, and how it blends. */
+    private void look(FrameNode n) {
+        Look look = n.look();
+        if (!look.filters().isEmpty()) {
+            String id = "x" + next++;
+            FilterText.definition(definitions, id, look.filters(), n.content().grow(1 + look.filters().stream().mapToDouble(Filter::reach).sum()), null);
+            definitions.append('\n');
+            body.append(" filter=\"url(#").append(id).append(")\"");
+        }
+        if (!look.blend().equals("normal") || look.isolated()) {
+            body.append(" style=\"").append(look.blend().equals("normal") ? "" : "mix-blend-mode:" + look.blend() + ";").append(look.isolated() ? "isolation:isolate" : "").append('"');
+        }
     }
 
     private void mark(Mark m) {
