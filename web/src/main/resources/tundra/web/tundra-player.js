@@ -346,7 +346,7 @@ const Tundra = (() => {
       this.#clock = clock;
       // what is as long as the motif goes by the browser's own animations, the rest is set frame by frame
       this.composed = clock && !clock.still && clock.duration === duration;
-      this.#sounds = (clock ? [] : sounds).map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
+      this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
       this.timing = this.composed ? clock.timing : { duration, fill: "both", iterations: this.#loop && !clock ? Infinity : 1 };
       this.#tracks = tracks.map(({ of, property, keys }) => {
         keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
@@ -407,6 +407,7 @@ const Tundra = (() => {
       this.#show(this.#tracks);
       this.#switch();
       this.#drive();
+      this.#sound();
       this.#board.conduct(this);
       if (!this.playing) this.#board.settleSoon();
     }
@@ -442,19 +443,25 @@ const Tundra = (() => {
       if (this.playing && this.#loop && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
     }
 
-    // Starts what is to be heard from here on, or hushes everything when nothing plays.
-    #sound() {
+    // Starts what is to be heard from here on, or hushes everything when nothing plays. In a motif sounds come as early as its speed
+    // takes them, and are not heard backwards.
+    #sound(now = this.time) {
+      const rate = this.#clock?.speed ?? 1, heard = this.playing && rate > 0;
       clearTimeout(this.#again);
       for (const s of this.#sounds) {
         clearTimeout(s.timer);
         clearInterval(s.fade);
         s.audio.pause();
-        if (!this.playing) continue;
-        const wait = s.at - this.time;
+        if (!heard) continue;
+        const wait = (s.at - now) / rate;
         if (wait > 0) s.timer = setTimeout(() => this.#hear(s, 0), wait);
         else if (-wait < s.heard) this.#hear(s, -wait);
       }
-      if (this.playing && this.#loop && this.#sounds.length) this.#again = setTimeout(() => this.#sound(), this.duration - this.time);
+      const loops = this.#clock ? this.#clock.repeat === "loop" : this.#loop;
+      if (!heard || !loops || !this.#sounds.length) return;
+      // when a turn's timer comes the page's time may still be that of the frame before
+      const left = this.duration - this.time;
+      this.#again = setTimeout(() => this.#sound(0), (left + (!now && left < this.duration / 2 ? this.duration : 0)) / rate);
     }
 
     // From so many ms after its start on: the part of the file that is meant, rising and falling, again where it loops.

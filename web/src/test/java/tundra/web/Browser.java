@@ -39,14 +39,17 @@ final class Browser implements AutoCloseable {
         return driver.executeScript(script, args);
     }
 
-    /** Puts every timeline of the first scene that starts by itself at its time, in ms; others never were. */
-    void seek(List<Double> times) {
-        run("const ts = Tundra.pieces[0].scenes[0].timelines; ts.forEach((t, i) => { t.reset(); if (t.starts) t.goTo(arguments[0][i]); });", times);
+    /**
+     * Puts every timeline of the first scene that starts by itself at its time, in ms; others never were. Motifs with clocks of their own
+     * stand so many ms after the opening of the scene.
+     */
+    void seek(List<Double> times, double since) {
+        run("const s = Tundra.pieces[0].scenes[0]; s.timelines.forEach((t, i) => { t.reset(); if (t.starts) t.goTo(arguments[0][i]); }); s.board.run({ playing: false, at: arguments[1] });", times, since);
     }
 
     /** Writes the animated values into the styles, as a paused composited animation differs at its edges; then takes the picture. */
-    byte[] still(List<Double> times) {
-        seek(times);
+    byte[] still(List<Double> times, double since) {
+        seek(times, since);
         run("document.getAnimations().forEach(a => { a.commitStyles(); }); document.getAnimations().forEach(a => a.cancel());");
         return driver.getScreenshotAs(OutputType.BYTES);
     }

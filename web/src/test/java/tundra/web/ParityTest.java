@@ -36,13 +36,13 @@ class ParityTest extends InBrowser {
     private static void pictures(Project p, String name, double seconds, int frames, double least) throws Exception {
         Board b = p.scenes().getFirst().board();
         Path page = publish(p, name);
-        var builder = new FrameBuilder(b, Fonts.BUNDLED);
+        var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
         var soft = new SoftAssertions();
         var seen = new ArrayList<String>();
         for (int i = 0; i < frames; i++) {
             long t = Math.round(seconds * 1e6 * (i + 0.5) / frames);
             browser.open(page, (int) b.size().x(), (int) b.size().y());
-            byte[] theirs = browser.still(times(b, t)), ours = Still.png(p, builder.at(t));
+            byte[] theirs = browser.still(times(b, t), t / 1000.0), ours = Still.png(p, builder.at(t));
             double db = Psnr.of(ours, theirs);
             seen.add(String.format(java.util.Locale.ROOT, "%.1f", db));
             if (db < least + Double.parseDouble(System.getProperty("parity.keep", "0"))) {
@@ -110,7 +110,7 @@ class ParityTest extends InBrowser {
         for (int i = 0; i < 200; i++) {
             // times between frames too, but not on a step's edge, where a rounding decides
             long t = Math.round(seconds * 1e6 * (i + 0.317) / 200);
-            browser.seek(times(b, t));
+            browser.seek(times(b, t), t / 1000.0);
             var values = (List<Map<String, String>>) browser.run("""
                     return arguments[0].map(id => { const s = getComputedStyle(document.querySelector('.' + id));
                       return { translate: s.translate, origin: s.transformOrigin, rotate: s.rotate, scale: s.scale, opacity: s.opacity }; })""", ids.stream().map(PageId::of).toList());

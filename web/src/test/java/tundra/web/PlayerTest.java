@@ -140,7 +140,7 @@ class PlayerTest extends InBrowser {
     }
 
     /** Half a second of silence as a WAV of 8,000 8-bit samples. */
-    private static byte[] tone() {
+    static byte[] tone() {
         byte[] data = new byte[44 + 4000];
         var b = java.nio.ByteBuffer.wrap(data).order(java.nio.ByteOrder.LITTLE_ENDIAN);
         b.put("RIFF".getBytes()).putInt(36 + 4000).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(8000).putInt(8000)
@@ -310,10 +310,10 @@ class PlayerTest extends InBrowser {
                 Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);
                 assertThat(java.nio.file.Files.readString(to.resolve("index.html"))).doesNotContain(" style=").doesNotContain("<style").doesNotContain("<script>");
                 browser.open(to, 700, 400);
-                byte[] free = browser.still(List.of(0.0, 0.0, 0.0));
+                byte[] free = browser.still(List.of(0.0, 0.0, 0.0), 0);
                 browser.driver.get("http://127.0.0.1:" + server.getAddress().getPort() + "/?" + p.id());
                 browser.driver.executeAsyncScript("const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => done(true))");
-                byte[] strict = browser.still(List.of(0.0, 0.0, 0.0));
+                byte[] strict = browser.still(List.of(0.0, 0.0, 0.0), 0);
                 assertThat(strict).as("the picture of %s", p.name()).isEqualTo(free);
                 assertThat(browser.driver.manage().logs().get("browser").getAll()).noneMatch(l -> l.getMessage().contains("Content Security Policy"));
             }

@@ -1,6 +1,7 @@
 package tundra.app.studio;
 
 import javafx.animation.AnimationTimer;
+import tundra.core.frame.Heard;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.render.SoundOut;
@@ -56,8 +57,12 @@ public final class Playback {
         lastFrame = -1;
         began = System.nanoTime();
         studio.setPlaying(true);
-        sound.play(studio.project(), studio.timeline(), from);
+        sound(from);
         timer.start();
+    }
+
+    private void sound(long at) {
+        sound.play(studio.project(), studio.timeline().withSounds(Heard.on(studio.project(), studio.board(), studio.timeline())), at);
     }
 
     public void stop() {
@@ -115,7 +120,7 @@ public final class Playback {
             from = at;
             startedAt = now;
             lastFrame = -1;
-            sound.play(studio.project(), studio.timeline(), at);
+            sound(at);
         }
         // the frame that is showing, not the nearest one
         long frame = (long) Math.floor(at * (double) studio.project().frameRate() / 1e6 + 1e-6);
