@@ -44,6 +44,11 @@ public final class Bench {
         bound("opening 300 drawings of 50 paths", flip[0], "ms", 1500);
         bound("a step among them with onion skin 2+2, evaluate + paint", flip[1], "ms", 16);
         rest();
+        MotifBench.Instances instances = MotifBench.instances();
+        ratio("1,000 instances of 10 shapes, evaluate + paint / bare Skia", instances.evaluated(), instances.bare(), "ms", 2);
+        bound("Frost glass at 1920x1080", MotifBench.frost(1920), "ms", 1200);
+        least("Frost glass scrubbed at fit zoom, every second pixel", 1000 / MotifBench.frost(384), "/s", 10);
+        rest();
         var hand = new StartBench(root);
         var lines = hand.hand().lines().filter(l -> l.matches("[a-z]+ [0-9.]+ [0-9.]+")).toList();
         if (lines.size() < 7) {

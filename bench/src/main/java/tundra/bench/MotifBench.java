@@ -36,7 +36,7 @@ import tundra.render.Painter;
 import tundra.render.StillStore;
 import tundra.samples.FrostGlass;
 
-/** A thousand instances of one motif against Skia's own calls for the same shapes, and the frames of Frost glass at three sizes. */
+/** A thousand instances of one motif against Skia's own calls for the same shapes, and the frames of Frost glass. */
 final class MotifBench {
     private static final int INSTANCES = 1000, SHAPES = 10, PHASES = 24;
     private static final long LENGTH = 2_000_000;
@@ -67,7 +67,7 @@ final class MotifBench {
         return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(all));
     }
 
-    static Instances instances() throws InterruptedException {
+    static Instances instances() {
         Project p = many();
         var builder = FrameBuilder.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED);
         Frame[] frames = new Frame[48];
@@ -105,7 +105,7 @@ final class MotifBench {
     }
 
     /** The best ms a frame of Frost glass, evaluated and painted as the canvas does, at so many pixels across. */
-    static double frost(int width) throws InterruptedException {
+    static double frost(int width) {
         Project p = FrostGlass.project();
         Board b = p.scenes().getFirst().board();
         var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
@@ -131,13 +131,5 @@ final class MotifBench {
             best = Math.min(best, (System.nanoTime() - start) / 1e6);
         }
         return best;
-    }
-
-    public static void main(String[] args) throws Exception {
-        Instances x = instances();
-        System.out.println("instances " + x + " " + x.evaluated() / x.bare());
-        for (int w : new int[] {1920, 768, 384, 192}) {
-            System.out.println("frost " + w + " " + frost(w));
-        }
     }
 }
