@@ -206,6 +206,7 @@ class CommandLineTest {
     void infoTellsInWordsAndJson() {
         assertThat(run("info", DEMO)).isZero();
         assertThat(out).contains("Open Night, 24 frames a second").contains("Arrival: 1280.0×640.0").contains("Weather: 8.0 s").contains("loops");
+        assertThat(out).contains("motif Wind flag: 34.0×46.0, 2 elements, 0 reactions, placed 4 times");
         assertThat(run("info", DEMO, "--json")).isZero();
         var json = new JsonMapper().readTree(out);
         assertThat(json.get("scenes").get(0).get("reactions").intValue()).isEqualTo(1);

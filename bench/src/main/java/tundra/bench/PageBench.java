@@ -55,24 +55,49 @@ final class PageBench implements AutoCloseable {
         Files.writeString(hand.resolve("tundra-player.js"), "");
         Files.writeString(hand.resolve("piece.js"), """
                 const data = %s;
-                for (const t of data.scenes[0].timelines) {
-                  for (const { of, property, keys } of t.tracks) {
-                    if (property[0] === "!") {
-                      const style = document.querySelector("." + of).style, name = property.slice(1);
-                      const round = () => keys.forEach(([offset, value]) => setTimeout(() => style[name] = value, offset * t.duration));
-                      style[name] = keys[0][1];
-                      if (t.starts) round();
-                      if (t.starts && t.loop) setInterval(round, t.duration);
-                      continue;
+                const begin = (root, timelines, phase = 0, still = false) => {
+                  for (const t of timelines) {
+                    for (const { of, property, keys } of t.tracks) {
+                      const el = root.querySelector("." + of);
+                      if (property[0] === "!") {
+                        const name = property.slice(1);
+                        const round = () => keys.forEach(([offset, value]) => setTimeout(() => el.style[name] = value, offset * t.duration));
+                        el.style[name] = keys[0][1];
+                        if (t.starts) round();
+                        if (t.starts && t.loop) setInterval(round, t.duration);
+                        continue;
+                      }
+                      const css = property === "@d" ? (v) => ({ d: `path("${v}")` }) : (v) => ({ [property]: v });
+                      const a = el.animate(keys.map(([offset, value, easing]) => ({ offset, ...css(value), easing: easing || "linear" })),
+                        { duration: t.duration, fill: "both", iterations: t.loop ? Infinity : 1 });
+                      a.currentTime = phase;
+                      if (!t.starts || still) a.pause();
                     }
-                    const a = document.querySelector("." + of).animate(
-                      keys.map(([offset, value, easing]) => ({ offset, [property]: value, easing: easing || "linear" })),
-                      { duration: t.duration, fill: "both", iterations: t.loop ? Infinity : 1 });
-                    if (!t.starts) a.pause();
                   }
+                };
+                const scene = data.scenes[0];
+                begin(document, scene.timelines);
+                for (const i of scene.instances) {
+                  const el = document.querySelector("." + i.of), motif = data.motifs[i.motif];
+                  el.append(document.querySelector("template." + motif.of).content.cloneNode(true));
+                  begin(el, motif.timelines, i.phase, i.repeat === "hold");
                 }
                 """.formatted(data));
         return compare(published, hand);
+    }
+
+    /** Frost glass as a visitor gets it: ms of the main thread per second and pictures a second. */
+    record Live(double mainThread, double pictures) {}
+
+    Live frost() throws Exception {
+        Path at = work.resolve("frost");
+        publish(tundra.samples.FrostGlass.project(), at);
+        double busy = load(at);
+        Number frames = (Number) driver.executeAsyncScript("""
+                const done = arguments[0], began = performance.now();
+                let n = 0;
+                requestAnimationFrame(function step(now) { n++; now - began < 4000 ? requestAnimationFrame(step) : done(n / 4); });""");
+        return new Live(busy, frames.doubleValue());
     }
 
     private static Page publish(Project p, Path to) throws Exception {

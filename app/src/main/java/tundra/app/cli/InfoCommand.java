@@ -1,7 +1,6 @@
 package tundra.app.cli;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -11,9 +10,10 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tools.jackson.databind.json.JsonMapper;
+import tundra.core.edit.Motifs;
 import tundra.core.model.Asset;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 
@@ -38,19 +38,24 @@ final class InfoCommand implements Callable<Integer> {
         for (var kind : Asset.Kind.values()) {
             out.put(kind.name().toLowerCase(Locale.ROOT) + "s", p.assets().values().stream().filter(a -> a.kind() == kind).count());
         }
-        var scenes = new ArrayList<Map<String, Object>>();
-        for (Scene s : p.scenes()) {
-            var m = new LinkedHashMap<String, Object>();
-            m.put("name", s.name());
-            m.put("width", s.board().size().x());
-            m.put("height", s.board().size().y());
-            m.put("elements", Tree.ids(s.board().elements()).size());
-            m.put("reactions", s.board().reactions().size());
-            m.put("timelines", s.board().timelines().stream().map(InfoCommand::timeline).toList());
-            scenes.add(m);
-        }
-        out.put("scenes", scenes);
+        out.put("scenes", p.scenes().stream().map(InfoCommand::place).toList());
+        out.put("motifs", p.motifs().stream().map(m -> {
+            var facts = place(m);
+            facts.put("uses", Motifs.uses(p, m.id()).count());
+            return facts;
+        }).toList());
         return out;
+    }
+
+    private static Map<String, Object> place(Place s) {
+        var m = new LinkedHashMap<String, Object>();
+        m.put("name", s.name());
+        m.put("width", s.board().size().x());
+        m.put("height", s.board().size().y());
+        m.put("elements", Tree.ids(s.board().elements()).size());
+        m.put("reactions", s.board().reactions().size());
+        m.put("timelines", s.board().timelines().stream().map(InfoCommand::timeline).toList());
+        return m;
     }
 
     private static Map<String, Object> timeline(Timeline t) {
@@ -65,14 +70,19 @@ final class InfoCommand implements Callable<Integer> {
     @SuppressWarnings("unchecked")
     private static String text(Map<String, Object> facts) {
         var s = new StringBuilder(facts.get("name") + ", " + facts.get("frameRate") + " frames a second, " + facts.get("pictures") + " pictures");
-        for (var scene : (List<Map<String, Object>>) facts.get("scenes")) {
-            s.append("\n  ").append(scene.get("name")).append(": ").append(scene.get("width")).append("×").append(scene.get("height")).append(", ")
-                    .append(scene.get("elements")).append(" elements, ").append(scene.get("reactions")).append(" reactions");
-            for (var t : (List<Map<String, Object>>) scene.get("timelines")) {
-                s.append("\n    ").append(t.get("name")).append(": ").append(t.get("seconds")).append(" s, ").append(t.get("keys")).append(" keys")
-                        .append((boolean) t.get("loop") ? ", loops" : "");
-            }
-        }
+        ((List<Map<String, Object>>) facts.get("scenes")).forEach(scene -> text(s, "", scene));
+        ((List<Map<String, Object>>) facts.get("motifs")).forEach(motif -> text(s, "motif ", motif));
         return s.toString();
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void text(StringBuilder s, String kind, Map<String, Object> place) {
+        s.append("\n  ").append(kind).append(place.get("name")).append(": ").append(place.get("width")).append("×").append(place.get("height")).append(", ")
+                .append(place.get("elements")).append(" elements, ").append(place.get("reactions")).append(" reactions")
+                .append(place.containsKey("uses") ? ", placed " + place.get("uses") + " times" : "");
+        for (var t : (List<Map<String, Object>>) place.get("timelines")) {
+            s.append("\n    ").append(t.get("name")).append(": ").append(t.get("seconds")).append(" s, ").append(t.get("keys")).append(" keys")
+                    .append((boolean) t.get("loop") ? ", loops" : "");
+        }
     }
 }
