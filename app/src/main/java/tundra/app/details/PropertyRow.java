@@ -254,18 +254,19 @@ final class PropertyRow<T> extends NamedRow {
             }
             choice.setValue(mixed ? null : v);
         } else {
-            showNumbers(v);
+            showNumbers(v, mixed);
         }
         showing = false;
         showKey();
     }
 
-    private void showNumbers(T first) {
+    /** @param mixed whether any of the elements has another value: then each number is looked at alone */
+    private void showNumbers(T first, boolean mixed) {
         double[] parts = property.type().parts(first);
         for (int i = 0; i < parts.length; i++) {
             int part = i;
-            boolean mixed = elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.valueAt(id, property))[part] - parts[part]) > 1e-9);
-            if (mixed) {
+            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.valueAt(id, property))[part] - parts[part]) > 1e-9);
+            if (other) {
                 numbers.get(i).showMixed();
             } else {
                 numbers.get(i).show(Numbers.round(parts[i] * property.shown(), 4));
@@ -281,6 +282,9 @@ final class PropertyRow<T> extends NamedRow {
             boolean apart = property == Properties.POSITION && SplitPosition.is(t, element);
             any |= track != null || apart;
             all &= apart ? SplitPosition.keyed(t, element, studio.playhead()) : track != null && track.keyAt(studio.playhead()) != null;
+            if (any && !all) {
+                break;
+            }
         }
         key.getStyleClass().removeAll("keyed", "here");
         if (any) {

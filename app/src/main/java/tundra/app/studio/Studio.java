@@ -79,6 +79,7 @@ public final class Studio {
     private Board rested;
     private String pointedElement;
     private FrameBuilder builder;
+    private final ValuesNow now = new ValuesNow();
     private Fonts measured;
     private Frame frame;
     private Frame indexed;
@@ -364,7 +365,7 @@ public final class Studio {
     }
 
     public <T> T valueAt(String element, Property<T> p) {
-        return builder().valueAt(element, p, moment());
+        return valuesOf(element).get(p);
     }
 
     /** A board after a drag that leads from the value that was seen to another one. */
@@ -544,7 +545,7 @@ public final class Studio {
 
     /** Where the timelines stand: the opened scene at the playhead, with the chosen timeline on top. */
     public Moment moment() {
-        return momentAt(playhead);
+        return now.moment(board(), timelineId, playhead);
     }
 
     /** The same at another time of the playhead. */
@@ -554,7 +555,7 @@ public final class Studio {
 
     /** All values of an element at the playhead; null when there is no such element. */
     public Values valuesOf(String element) {
-        return builder().valuesAt(element, moment());
+        return now.of(builder(), moment(), element);
     }
 
     /** Where Main, by which flipbooks go, stands at the playhead, in µs. */

@@ -28,7 +28,12 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     }
 
     public Timeline timeline(String id) {
-        return timelines.stream().filter(t -> t.id().equals(id)).findFirst().orElse(null);
+        for (Timeline t : timelines) {
+            if (t.id().equals(id)) {
+                return t;
+            }
+        }
+        return null;
     }
 
     /** The element of an id, at any depth; null when there is none. */
