@@ -159,9 +159,7 @@ class AnimateDeskTest extends InWindow {
     void theEasingIsPickedByWhatItFeelsLike() throws Exception {
         t.click(bead(Properties.POSITION, 0));
         t.click("easing-choice");
-        Thread.sleep(200);
-        var list = t.fx(() -> (ListView<?>) javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.stage.Popup)
-                .map(w -> w.getScene().lookup("#easing-list")).filter(java.util.Objects::nonNull).findFirst().orElseThrow());
+        ListView<?> list = t.popup("#easing-list");
         t.fx(() -> {
             list.requestFocus();
             // the first row is the name of a group, and so is the third

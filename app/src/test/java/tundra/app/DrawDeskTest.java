@@ -113,8 +113,7 @@ class DrawDeskTest extends InWindow {
     void textIsPlacedAndTypedAtOnce() throws Exception {
         t.keys(KeyCode.T);
         t.click(t.canvas(200, 150));
-        Thread.sleep(200);
-        t.settle();
+        t.until(t.w.typing::active);
         t.type("Hi hut");
         Element e = t.studio.selected();
         assertThat(((Content.Text) e.content()).text()).isEqualTo("Hi hut");
@@ -233,7 +232,7 @@ class DrawDeskTest extends InWindow {
         Element a = draw(KeyCode.R, 100, 100, 140, 140);
         draw(KeyCode.E, 200, 100, 240, 140);
         t.doubleClick(at(cell("Rectangle"), 60));
-        Thread.sleep(150);
+        t.untilTyping();
         t.type("Hut");
         t.keys(KeyCode.ENTER);
         assertThat(names()).containsExactly("Hut", "Ellipse");

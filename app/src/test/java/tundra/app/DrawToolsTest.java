@@ -394,7 +394,6 @@ class DrawToolsTest extends InWindow {
             t.hold(KeyCode.ALT);
             t.click(t.canvas(150, 150));
             t.letGo(KeyCode.ALT);
-            Thread.sleep(600);
             assertThat(t.studio.selected().name()).isEqualTo(name);
         }
     }

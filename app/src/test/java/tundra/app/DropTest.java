@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.event.EventHandler;
 import javafx.scene.Scene;
 import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.DragEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
@@ -47,18 +49,25 @@ class DropTest extends InWindow {
             s.show();
             return s;
         });
+        // where the window last heard of what is carried
+        var over = new Point[1];
+        EventHandler<DragEvent> heard = e -> over[0] = new Point(e.getScreenX(), e.getScreenY());
         try {
+            RealWindow.fx(() -> {
+                t.stage.getScene().addEventFilter(DragEvent.DRAG_OVER, heard);
+                return null;
+            });
             t.settle();
             t.moveTo(new Point(1440, 120));
             t.down();
             for (int i = 1; i <= 12; i++) {
                 t.moveTo(new Point(1440, 120).lerp(to, i / 12.0));
-                Thread.sleep(40);
             }
-            Thread.sleep(300);
+            t.until(() -> over[0] != null && over[0].distance(to) < 3);
             t.up();
         } finally {
             RealWindow.fx(() -> {
+                t.stage.getScene().removeEventFilter(DragEvent.DRAG_OVER, heard);
                 other.hide();
                 return null;
             });

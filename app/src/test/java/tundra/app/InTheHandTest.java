@@ -296,7 +296,6 @@ class InTheHandTest extends InWindow {
         Point tile = RealWindow.fx(() -> t.screen(shelf.lookupAll(".swatch-button").iterator().next(), 20, 20));
         t.click(tile);
         assertThat(main().sounds()).hasSize(1);
-        Thread.sleep(600);
         t.click(tile);
         assertThat(main().sounds()).hasSize(1);
         assertThat(RealWindow.fx(() -> t.w.notices.told())).contains("is placed already");

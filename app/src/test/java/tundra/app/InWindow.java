@@ -34,7 +34,7 @@ abstract class InWindow {
         });
         t.until(t.w.canvas::isFocused);
         t.settle();
-        Thread.sleep(100);
+        RealWindow.pulses(6);
         t.settle();
         t.run("fit");
     }

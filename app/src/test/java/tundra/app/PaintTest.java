@@ -7,8 +7,6 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Popup;
-import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.tool.ToolKind;
@@ -31,16 +29,9 @@ class PaintTest extends InWindow {
         t.click(RealWindow.fx(() -> t.screen(swatch, 8, 8)));
     }
 
-    /** A node of the popover, which is a window of its own. */
-    private Node in(String selector) throws Exception {
-        return RealWindow.fx(() -> Window.getWindows().stream().filter(w -> w instanceof Popup).map(w -> w.getScene().getRoot().lookup(selector))
-                .filter(n -> n != null).findFirst().orElseThrow(() -> new AssertionError("no " + selector + " in the popover")));
-    }
-
     private void press(String selector, double x, double y) throws Exception {
-        Node n = in(selector);
+        Node n = t.popup(selector);
         t.click(RealWindow.fx(() -> t.screen(n, x, y)));
-        Thread.sleep(60);
     }
 
     private Object fill() {
@@ -60,7 +51,7 @@ class PaintTest extends InWindow {
         assertThat(three.stops().get(1).at()).isCloseTo(0.5, within(0.02));
         assertThat(three.stops().get(1).color()).isEqualTo(two.at(three.stops().get(1).at()));
         // the hex value goes to that stop
-        var hex = (TextField) in("#picker-hex");
+        var hex = (TextField) t.popup("#picker-hex");
         RealWindow.fx(() -> {
             hex.setText("#FFE39A");
             hex.fireEvent(new javafx.event.ActionEvent());
@@ -69,7 +60,7 @@ class PaintTest extends InWindow {
         t.settle();
         assertThat(((Gradient) fill()).stops().get(1).color().withAlpha(255)).isEqualTo(Color.parse("#FFE39A"));
         // dragged along the bar it moves, and one step takes that back
-        Node bar = in("#stop-bar");
+        Node bar = t.popup("#stop-bar");
         t.drag(RealWindow.fx(() -> t.screen(bar, 126, 26)), RealWindow.fx(() -> t.screen(bar, 200, 26)));
         assertThat(((Gradient) fill()).stops().get(1).at()).isGreaterThan(0.7);
         t.run("undo");
@@ -96,7 +87,7 @@ class PaintTest extends InWindow {
         t.click(RealWindow.fx(() -> t.screen(swatch, 8, 8)));
         press("#paint-SOLID", 12, 10);
         assertThat(t.studio.board().find(e.id()).rest().get(Properties.STROKE).visible()).isTrue();
-        assertThat(in("#picker-hex")).as("the popover stays open").isNotNull();
+        assertThat(t.<Node>popup("#picker-hex")).as("the popover stays open").isNotNull();
         t.keys(KeyCode.ESCAPE);
         t.click("field-dash");
         t.keys(KeyCode.CONTROL, KeyCode.A);

@@ -3,20 +3,26 @@ package tundra.app;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
+import javafx.stage.Popup;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import tundra.app.commands.Workshop;
 import tundra.app.job.Asker;
 import tundra.app.studio.Settings;
@@ -48,6 +54,9 @@ final class RealWindow implements AutoCloseable, Asker {
     /** Presses and releases that reached the window. */
     private volatile int heard;
     private volatile boolean movesAreLost;
+    /** Clicks that lie further than so many px from each other are two. */
+    private static final double APART = 20;
+    private Point clicked;
 
     RealWindow() throws Exception {
         System.setProperty("tundra.config", Files.createTempDirectory("tundra-test").toString());
@@ -113,14 +122,50 @@ final class RealWindow implements AutoCloseable, Asker {
 
     /** Waits until all events are handled and the picture stands. */
     void settle() throws Exception {
-        for (int i = 0; i < 3; i++) {
-            fx(() -> null);
-            Thread.sleep(20);
-        }
+        pulses(4);
         until(() -> !w.jobs.busy());
         if (fx(() -> w.canvas.getScene() != null)) {
             until(() -> w.canvas.settled());
         }
+    }
+
+    /** Waits until JavaFX went through some more pulses; in each it handles what came in, lays out and paints. */
+    static void pulses(int n) throws Exception {
+        var left = new CountDownLatch(n);
+        AnimationTimer timer = fx(() -> {
+            var each = new AnimationTimer() {
+                @Override
+                public void handle(long now) {
+                    left.countDown();
+                }
+            };
+            each.start();
+            return each;
+        });
+        boolean came = left.await(20, TimeUnit.SECONDS);
+        fx(() -> {
+            timer.stop();
+            return null;
+        });
+        if (!came) {
+            throw new AssertionError("waited 20 seconds in vain for pulses");
+        }
+    }
+
+    /** A node of an open popover, which is a window of its own; waits until it is there. */
+    @SuppressWarnings("unchecked")
+    <N extends Node> N popup(String selector) throws Exception {
+        until(() -> inPopup(selector) != null);
+        return (N) fx(() -> inPopup(selector));
+    }
+
+    private static Node inPopup(String selector) {
+        return Window.getWindows().stream().filter(x -> x instanceof Popup).map(x -> x.getScene().getRoot().lookup(selector)).filter(Objects::nonNull).findFirst().orElse(null);
+    }
+
+    /** Waits until the keyboard goes to a field. */
+    void untilTyping() throws Exception {
+        until(() -> stage.getScene().getFocusOwner() instanceof TextInputControl);
     }
 
     void until(BooleanSupplier condition) throws Exception {
@@ -185,8 +230,7 @@ final class RealWindow implements AutoCloseable, Asker {
             robot.mouseMove(p.x(), p.y());
             return null;
         });
-        Thread.sleep(15);
-        fx(() -> null);
+        pulses(2);
     }
 
     void down() throws Exception {
@@ -209,9 +253,14 @@ final class RealWindow implements AutoCloseable, Asker {
     }
 
     void click(Point p) throws Exception {
+        if (clicked != null && clicked.distance(p) < APART) {
+            // not to be taken for a double click
+            moveTo(p.plus(new Point(2 * APART, 0)));
+        }
         moveTo(p);
         down();
         up();
+        clicked = p;
     }
 
     void doubleClick(Point p) throws Exception {
@@ -243,8 +292,6 @@ final class RealWindow implements AutoCloseable, Asker {
     void click(String id) throws Exception {
         bringIntoView(id);
         click(middle(id));
-        // not to be taken for a double click
-        Thread.sleep(60);
     }
 
     /** Presses, moves in steps and holds. */
@@ -387,7 +434,7 @@ final class RealWindow implements AutoCloseable, Asker {
     /** The colour of the window's picture at a screen place. */
     javafx.scene.paint.Color pixel(Point p) throws Exception {
         settle();
-        Thread.sleep(80);
+        pulses(5);
         return fx(() -> robot.getPixelColor(p.x(), p.y()));
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.Node;
@@ -218,10 +219,12 @@ class TimelineTest extends InWindow {
         assertThat(t.studio.timeline().range()).isEqualTo(new Span(1_000_000, 1_500_000));
         // playing stays within it
         t.keys(KeyCode.SPACE);
-        for (int i = 0; i < 20; i++) {
-            Thread.sleep(60);
-            assertThat(RealWindow.fx(() -> t.studio.playhead())).isBetween(958_000L, 1_500_000L);
-        }
+        var heads = new ArrayList<Long>();
+        t.until(() -> {
+            heads.add(t.studio.playhead());
+            return java.util.stream.IntStream.range(1, heads.size()).filter(i -> heads.get(i) < heads.get(i - 1)).count() >= 2;
+        });
+        assertThat(heads).as("twice around").allMatch(x -> x >= 958_000 && x <= 1_500_000);
         t.keys(KeyCode.SPACE);
         t.run("range-off");
         assertThat(t.studio.timeline().range()).isNull();
@@ -390,7 +393,7 @@ class TimelineTest extends InWindow {
     void springsAndStepsHaveNumbersAndEasingsAreKept() throws Exception {
         t.click(bead(Properties.ROTATION, 1_000_000));
         t.click("easing-choice");
-        ListView<?> list = popupNode("easing-list");
+        ListView<?> list = t.popup("#easing-list");
         RealWindow.fx(() -> {
             int i = 0;
             while (!list.getItems().get(i).toString().contains("SpringEasing")) {
@@ -400,10 +403,11 @@ class TimelineTest extends InWindow {
             return null;
         });
         t.settle();
-        Node resting = RealWindow.<Node>fx(() -> popupNode("spring-0"));
+        Node resting = t.popup("#spring-0");
         t.click(RealWindow.fx(() -> t.screen(resting, resting.getLayoutBounds().getWidth() - 8, 12)));
         t.settle();
-        TextField stiffness = (TextField) RealWindow.<Node>fx(() -> popupNode("spring-0").lookup(".text-field"));
+        Node number = t.popup("#spring-0");
+        TextField stiffness = (TextField) RealWindow.<Node>fx(() -> number.lookup(".text-field"));
         RealWindow.fx(() -> {
             stiffness.setText("250");
             stiffness.fireEvent(new javafx.event.ActionEvent());
@@ -411,12 +415,12 @@ class TimelineTest extends InWindow {
         });
         t.settle();
         assertThat(keys("box", Properties.ROTATION).keys().getFirst().easing()).isEqualTo(new SpringEasing(250, 10, 1));
-        TextField name = popupNode("easing-name");
+        TextField name = t.popup("#easing-name");
         RealWindow.fx(() -> {
             name.setText("Mast in the wind");
             return null;
         });
-        javafx.scene.control.Button keep = popupNode("easing-keep");
+        javafx.scene.control.Button keep = t.popup("#easing-keep");
         RealWindow.fx(() -> {
             keep.fire();
             return null;
@@ -433,7 +437,7 @@ class TimelineTest extends InWindow {
             return null;
         });
         t.settle();
-        ComboBox<?> jump = popupNode("steps-jump");
+        ComboBox<?> jump = t.popup("#steps-jump");
         RealWindow.fx(() -> {
             jump.getSelectionModel().select(3);
             return null;
@@ -441,13 +445,6 @@ class TimelineTest extends InWindow {
         t.settle();
         assertThat(keys("box", Properties.ROTATION).keys().getFirst().easing().text()).isEqualTo("steps(4, jump-both)");
         t.keys(KeyCode.ESCAPE);
-    }
-
-    @SuppressWarnings("unchecked")
-    private <N extends Node> N popupNode(String id) throws Exception {
-        Thread.sleep(100);
-        return (N) RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.stage.Popup)
-                .map(w -> w.getScene().lookup("#" + id)).filter(java.util.Objects::nonNull).findFirst().orElseThrow());
     }
 
     @Test
@@ -488,7 +485,7 @@ class TimelineTest extends InWindow {
         t.drag(at(x(0.2), y), at(x(1.2), y));
         assertThat(t.studio.timeline().sounds().getFirst().start()).isEqualTo(1_000_000);
         t.keys(KeyCode.SPACE);
-        Thread.sleep(300);
+        t.until(() -> t.studio.playhead() > 200_000);
         t.keys(KeyCode.SPACE);
         // a machine without an output says so; one with an output plays
         assertThat(t.w.playback.silent()).satisfiesAnyOf(s -> assertThat(s).isNull(), s -> assertThat(s).contains("no sound output"));

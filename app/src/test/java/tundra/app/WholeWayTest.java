@@ -119,6 +119,11 @@ class WholeWayTest {
         return folder.resolve("page/index.html");
     }
 
+    /** Waits until a condition holds in the page, as long as WebDriver lets a script run. */
+    private static void until(ChromeDriver driver, String condition) {
+        driver.executeAsyncScript("const done = arguments[0]; (function step() { (" + condition + ") ? done() : requestAnimationFrame(step); })();");
+    }
+
     private static void tapInBrowser(Path page, String id) throws Exception {
         var options = new ChromeOptions();
         options.setBinary("/usr/bin/chromium");
@@ -127,15 +132,15 @@ class WholeWayTest {
         var driver = new ChromeDriver(new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).build(), options);
         try {
             driver.get(page.toUri().toString());
-            Thread.sleep(400);
+            until(driver, "typeof Tundra !== 'undefined' && Tundra.pieces.length > 0");
             var box = driver.findElement(By.className("t-" + id));
             int before = box.getRect().x;
             // what was never started doesn't apply: it stands where it was drawn
             assertThat(before).isEqualTo(driver.findElement(By.className("t-scene")).getRect().x + 60);
             box.click();
-            Thread.sleep(1000);
+            until(driver, "Tundra.pieces[0].shown.timelines.some((t) => t.playing && t.time > t.duration / 4)");
             assertThat(box.getRect().x).isGreaterThan(before + 20);
-            Thread.sleep(1800);
+            until(driver, "Tundra.pieces[0].shown.timelines.every((t) => !t.playing)");
             assertThat(box.getRect().x).isEqualTo(before + 310);
         } finally {
             driver.quit();

@@ -102,7 +102,7 @@ class PlayerTest extends InBrowser {
                 window.heard = [];
                 HTMLMediaElement.prototype.play = function () { heard.push([Tundra.pieces[0].timeline('Main').time, this.currentTime, this.volume]); return Promise.resolve(); };
                 Tundra.pieces[0].timeline('Main').playFromStart();""");
-        Thread.sleep(700);
+        browser.until("return Tundra.pieces[0].timeline('Main').time > 600");
         List<List<Number>> heard = browser.heard();
         assertThat(heard).hasSize(1);
         assertThat(heard.getFirst().get(0).doubleValue()).as("ms").isBetween(295.0, 400.0);
@@ -112,7 +112,7 @@ class PlayerTest extends InBrowser {
         browser.run("const t = Tundra.pieces[0].timeline('Main'); t.pause(); heard.length = 0; t.goTo(500); t.play();");
         assertThat(browser.heard()).hasSize(1);
         browser.run("const t = Tundra.pieces[0].timeline('Main'); t.pause(); heard.length = 0; t.goTo(1500); t.play();");
-        Thread.sleep(100);
+        browser.until("return Tundra.pieces[0].timeline('Main').time > 1600");
         assertThat(browser.heard()).isEmpty();
     }
 
@@ -201,20 +201,21 @@ class PlayerTest extends InBrowser {
         assertThat(x()).isEqualTo(120);
         assertThat(playing()).isFalse();
         browser.id("t-play").click();
-        Thread.sleep(200);
+        browser.until("return Tundra.pieces[0].timeline('Main').time > 400");
         browser.id("t-pause").click();
         double at = time();
         assertThat(at).isBetween(300.0, 2500.0);
         assertThat(x()).isCloseTo(20 + 0.4 * at, within(0.5));
-        Thread.sleep(150);
-        assertThat(time()).isEqualTo(at);
+        browser.run("window.since = performance.now()");
+        browser.until("return performance.now() - since > 150");
+        assertThat(time()).as("150 ms later").isEqualTo(at);
         browser.id("t-toggle").click();
         assertThat(playing()).isTrue();
         browser.id("t-toggle").click();
         assertThat(playing()).isFalse();
         browser.id("t-start").click();
         assertThat(time()).isLessThan(at);
-        Thread.sleep(3400);
+        browser.until("return told.some((x) => x.includes('Main ended'))");
         assertThat(playing()).as("it ended").isFalse();
         assertThat(x()).as("and stays at its end").isEqualTo(1220);
         assertThat(browser.run("return told")).asString().contains("Start was tapped", "Main plays from its start", "Main ended");
@@ -255,7 +256,7 @@ class PlayerTest extends InBrowser {
     @Test
     void loopsGoOnByThemselves() throws Exception {
         open();
-        Thread.sleep(700);
+        browser.until("const t = Tundra.pieces[0].timeline('Loop').time, round = t < (window.was ?? 0); window.was = t; return round");
         assertThat(browser.run("return Tundra.pieces[0].timeline('Loop').playing")).isEqualTo(true);
         assertThat(((Number) browser.run("return Tundra.pieces[0].timeline('Loop').time")).doubleValue()).isBetween(0.0, 500.0);
     }
