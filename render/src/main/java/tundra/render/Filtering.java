@@ -73,7 +73,7 @@ final class Filtering implements AutoCloseable {
             case Filter.Matrix m -> throw new IllegalStateException("colour steps are put together");
             case Filter.DropShadow d -> keep(ImageFilter.makeDropShadow((float) d.offset().x(), (float) d.offset().y(), (float) d.deviation(), (float) d.deviation(), d.color().argb(), in));
             case Filter.InnerShadow i -> inner(i, in);
-            case Filter.LongShadow l -> drawnOut(l, in);
+            case Filter.LongShadow l -> throw new IllegalStateException("long shadows are painted step by step");
         };
     }
 
@@ -101,20 +101,6 @@ final class Filtering implements AutoCloseable {
         ImageFilter soft = s.deviation() > 0 ? blurred(s.deviation(), s.deviation(), moved) : moved;
         ImageFilter shadow = keep(ImageFilter.makeBlend(BlendMode.DST_OUT, colored(s.color(), in), soft));
         return keep(ImageFilter.makeBlend(BlendMode.SRC_ATOP, in, shadow));
-    }
-
-    private ImageFilter drawnOut(Filter.LongShadow s, ImageFilter in) {
-        ImageFilter at = colored(s.color(), in), covered = in;
-        for (int i = 0; i < Filter.LongShadow.STAGES; i++) {
-            float dx = (float) s.step(i).x(), dy = (float) s.step(i).y();
-            ImageFilter moved = keep(ImageFilter.makeOffset(dx, dy, at));
-            ImageFilter fainter = keep(ImageFilter.makeColorFilter(keep(ColorFilter.makeMatrix(new ColorMatrix(1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0,
-                    (float) s.kept(i), 0))), moved));
-            // only where nothing is yet, so that it never grows darker where copies meet
-            at = keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, keep(ImageFilter.makeBlend(BlendMode.DST_OUT, fainter, covered)), at));
-            covered = keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, keep(ImageFilter.makeOffset(dx, dy, covered)), covered));
-        }
-        return keep(ImageFilter.makeBlend(BlendMode.SRC_OVER, at, in));
     }
 
     @Override

@@ -20,7 +20,9 @@ import tundra.core.frame.FrameNode;
  * so that the whole would cost twice as much with every step.
  */
 final class LongShadows {
-    private static final long PIXELS = 16_000_000;
+    /** A larger image is painted with fewer pixels. */
+    private static final double PIXELS = 16e6;
+    private final tundra.core.geometry.Rect content;
     private final List<Filter> before;
     private final LongShadow shadow;
     private final List<Filter> after;
@@ -32,40 +34,46 @@ final class LongShadows {
     private final int height;
     private final boolean upright;
 
-    private LongShadows(Canvas canvas, FrameNode n, int at) {
-        List<Filter> all = n.look().filters();
+    private LongShadows(Canvas canvas, tundra.core.geometry.Rect content, List<Filter> all, int at) {
+        this.content = content;
         before = all.subList(0, at);
         shadow = (LongShadow) all.get(at);
         after = all.subList(at + 1, all.size());
         float[] m = canvas.getLocalToDevice().asMatrix33().getMat();
-        scale = Math.sqrt(Math.abs(m[0] * (double) m[4] - m[1] * (double) m[3]));
-        upright = m[1] == 0 && m[3] == 0 && m[0] == m[4] && m[0] > 0;
-        var r = n.content().grow(1 + shadow.reach() + before.stream().mapToDouble(Filter::reach).sum());
+        var r = content.grow(1 + shadow.reach() + before.stream().mapToDouble(Filter::reach).sum());
+        double device = Math.sqrt(Math.abs(m[0] * (double) m[4] - m[1] * (double) m[3])), most = Math.sqrt(PIXELS / (r.width() * r.height()));
+        scale = Math.min(device, most);
+        upright = m[1] == 0 && m[3] == 0 && m[0] == m[4] && m[0] > 0 && scale == device;
         // where it stands upright its pixels are the picture's
         left = upright ? (Math.floor(m[2] + r.x() * scale) - m[2]) / scale : r.x();
         top = upright ? (Math.floor(m[5] + r.y() * scale) - m[5]) / scale : r.y();
-        width = (int) Math.min(Integer.MAX_VALUE, Math.ceil(r.width() * scale) + 2);
-        height = (int) Math.min(Integer.MAX_VALUE, Math.ceil(r.height() * scale) + 2);
+        width = (int) Math.ceil(r.width() * scale) + 2;
+        height = (int) Math.ceil(r.height() * scale) + 2;
     }
 
     /**
-     * Paints a node that has a long shadow, on a canvas in its coordinates; false for one that has none, and for images that would be too large.
+     * Paints a node that has a long shadow, on a canvas in its coordinates; false for one that has none.
      *
      * @param inside paints what the node shows without its effects
      */
     static boolean paint(Canvas canvas, FrameNode n, double alpha, Consumer<Canvas> inside) {
-        List<Filter> all = n.look().filters();
-        for (int i = all.size() - 1; i >= 0; i--) {
-            if (all.get(i) instanceof LongShadow) {
-                var s = new LongShadows(canvas, n, i);
-                if (!(s.scale > 0) || (long) s.width * s.height > PIXELS) {
-                    return false;
-                }
-                s.paint(canvas, alpha, n.look().blend(), inside);
-                return true;
-            }
+        return paint(canvas, n.content(), n.look().filters(), alpha, n.look().blend(), inside);
+    }
+
+    private static boolean paint(Canvas canvas, tundra.core.geometry.Rect content, List<Filter> all, double alpha, String blend, Consumer<Canvas> inside) {
+        int last = all.size() - 1;
+        while (last >= 0 && !(all.get(last) instanceof LongShadow)) {
+            last--;
         }
-        return false;
+        if (last < 0) {
+            return false;
+        }
+        var s = new LongShadows(canvas, content, all, last);
+        // what is pressed flat is not seen
+        if (s.scale > 0) {
+            s.paint(canvas, alpha, blend, inside);
+        }
+        return true;
     }
 
     private void paint(Canvas canvas, double alpha, String blend, Consumer<Canvas> inside) {
@@ -85,6 +93,9 @@ final class LongShadows {
     private Image source(Consumer<Canvas> inside) {
         return image(c -> {
             c.scale((float) scale, (float) scale).translate((float) -left, (float) -top);
+            if (paint(c, content, before, 1, "normal", inside)) {
+                return;
+            }
             try (var filtering = new Filtering(before, scale); var paint = new Paint().setImageFilter(filtering.filter())) {
                 c.saveLayer((Rect) null, before.isEmpty() ? null : paint);
             }

@@ -1,6 +1,7 @@
 package tundra.app.commands;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import tundra.app.command.Command;
@@ -11,12 +12,14 @@ import tundra.core.edit.BrokenApart;
 import tundra.core.edit.ButtonMotif;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Scattering;
+import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Motif;
+import tundra.core.model.Project;
 
 /** Commands of motifs: making, opening, exchanging, copying, their clocks. */
 public final class MotifCommands {
@@ -83,27 +86,30 @@ public final class MotifCommands {
     }
 
     private void make() {
-        Element one = s.selected();
-        var made = Motifs.make(s.kept(), s.place().id(), s.selection(), one == null ? "Motif" : one.name(), s.frame());
-        if (made.motif() == null) {
-            w.notices.news("A motif can be made of elements that stand on the canvas or in a group; drawings of a flipbook stay there.");
-            return;
-        }
-        s.editProject("Make a motif", null, p -> made.project());
-        s.select(List.of(made.instance()));
-        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif now: a double click opens it where it stands, the shelf places more of it.");
+        made("Make a motif", "Motif", "A motif can be made of elements that stand on the canvas or in a group; drawings of a flipbook stay there.",
+                "is a motif now: a double click opens it where it stands, the shelf places more of it.", Motifs::make);
     }
 
     private void button() {
+        made("Make a button", "Button", "A button can be made of elements that stand on the canvas or in a group.",
+                "is a button now: it has looks at rest, under the pointer, pressed and off. Open it to change them.", ButtonMotif::make);
+    }
+
+    private interface Maker {
+        Motifs.Made of(Project p, String place, Collection<String> ids, String wanted, Frame seen);
+    }
+
+    /** Makes a motif of what is selected, named after a single element, and selects its instance. */
+    private void made(String step, String name, String never, String done, Maker maker) {
         Element one = s.selected();
-        var made = ButtonMotif.make(s.kept(), s.place().id(), s.selection(), one == null ? "Button" : one.name(), s.frame());
+        var made = maker.of(s.kept(), s.place().id(), s.selection(), one == null ? name : one.name(), s.frame());
         if (made.motif() == null) {
-            w.notices.news("A button can be made of elements that stand on the canvas or in a group.");
+            w.notices.news(never);
             return;
         }
-        s.editProject("Make a button", null, p -> made.project());
+        s.editProject(step, null, p -> made.project());
         s.select(List.of(made.instance()));
-        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a button now: it has looks at rest, under the pointer, pressed and off. Open it to change them.");
+        w.notices.news("“" + made.project().motif(made.motif()).name() + "” " + done);
     }
 
     private void copy() {

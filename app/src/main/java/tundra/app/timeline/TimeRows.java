@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Properties;
@@ -100,14 +102,15 @@ final class TimeRows {
 
     /** Whether an element or one within it has keys: a group's still children would only make the list long. */
     private static boolean moves(Timeline t, Element e) {
-        return e.content() instanceof tundra.core.model.Content.Instance || !t.tracksOf(e.id()).isEmpty() || e.effects().stream().anyMatch(x -> !t.tracksOf(x.id()).isEmpty()) || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
+        return e.content() instanceof Content.Instance || !t.tracksOf(e.id()).isEmpty() || e.effects().stream().anyMatch(x -> !t.tracksOf(x.id()).isEmpty())
+                || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
     }
 
     /** The lanes of an element's effects that have keys, under the effects' names. */
     private double effects(List<Row> out, Timeline t, String id, int depth, double y, boolean locked) {
         double next = y;
         Element e = board.find(id);
-        for (tundra.core.model.Effect x : e == null ? List.<tundra.core.model.Effect>of() : e.effects()) {
+        for (Effect x : e == null ? List.<Effect>of() : e.effects()) {
             for (Property<?> p : t.tracksOf(x.id()).keySet()) {
                 String name = p.label().equals(x.kind().label) ? p.label() : x.kind().label + " · " + p.label();
                 double h = height(x.id(), p);
