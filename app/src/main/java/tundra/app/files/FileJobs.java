@@ -383,17 +383,17 @@ public final class FileJobs {
             Path file = to.getFileName().toString().endsWith(MOTIF_ENDING) ? to : to.resolveSibling(to.getFileName() + MOTIF_ENDING);
             jobs.run(() -> {
                 Project alone = MotifParts.alone(from, m.id(), Fonts::familyOf);
-                ProjectFile.write(alone, thumbnail(alone), file);
+                ProjectFile.write(alone, thumbnail(alone, m), file);
                 return file;
             }, written -> notices.news("Saved “" + m.name() + "” to " + written.getFileName() + "."));
         });
     }
 
-    /** What a motif looks like half way, at most {@value #THUMBNAIL} pixels a side. */
-    private static byte[] thumbnail(Project alone) {
-        Board board = alone.scenes().getFirst().board();
+    /** What a motif looks like in a list, at most {@value #THUMBNAIL} pixels a side. */
+    private static byte[] thumbnail(Project alone, Motif m) {
+        Board board = m.board();
         double scale = Math.min(1, THUMBNAIL / Math.max(1, Math.max(board.size().x(), board.size().y())));
-        return Still.png(alone, FrameBuilder.of(alone, board, Fonts.of(alone.assets())).at(Moment.opened(board, board.main().duration() / 2)),
+        return Still.png(alone, FrameBuilder.of(alone, board, Fonts.of(alone.assets())).at(Moment.opened(board, m.poster())),
                 (int) Math.max(1, Math.round(board.size().x() * scale)), (int) Math.max(1, Math.round(board.size().y() * scale)));
     }
 

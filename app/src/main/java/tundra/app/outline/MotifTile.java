@@ -103,14 +103,14 @@ final class MotifTile extends Button {
         setOnMouseEntered(e -> play.start());
         setOnMouseExited(e -> {
             play.stop();
-            show(0);
+            show(motif.poster());
         });
         sceneProperty().addListener((o, was, is) -> {
             if (is == null) {
                 play.stop();
             }
         });
-        show(0);
+        show(motif.poster());
     }
 
     private static MenuItem item(String words, Runnable run) {

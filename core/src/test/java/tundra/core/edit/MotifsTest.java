@@ -21,11 +21,13 @@ import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
+import tundra.core.model.States;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -167,5 +169,12 @@ class MotifsTest {
         List<String> ids = Motifs.instances(b, x -> true).stream().map(Element::id).toList();
         Board spread = Motifs.spread(b, q, ids);
         assertThat(Motifs.instances(spread, x -> true)).extracting(e -> ((Content.Instance) e.content()).clock().phase()).containsExactly(0L, 250_000L, 500_000L, 750_000L);
+    }
+
+    @Test
+    void inAListItStandsAtRestOrAQuarterOfTheWay() {
+        var m = new Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 2_000_000, true, true, Map.of())), List.of()));
+        assertThat(m.poster()).isEqualTo(500_000);
+        assertThat(m.withStates(new States(Map.of(States.State.REST, 100_000L, States.State.OVER, 700_000L), 200_000)).poster()).isEqualTo(100_000);
     }
 }
