@@ -9,6 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 
 /** Finding anything by name, as quickly as a hand types. */
 class FindTest extends InWindow {
@@ -87,5 +88,14 @@ class FindTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.node("find-nothing").isVisible())).isTrue();
         find("zoom");
         assertThat(RealWindow.fx(() -> t.node("find-nothing").isVisible())).isFalse();
+    }
+
+    @Test
+    void everyCommandThatSomethingCallsIsThere() throws Exception {
+        for (java.lang.reflect.Field f : CommandIds.class.getFields()) {
+            String id = (String) f.get(null);
+            boolean one = t.w.commands.all().stream().anyMatch(c -> id.endsWith("-") ? c.id().startsWith(id) : c.id().equals(id));
+            assertThat(one).as(id).isTrue();
+        }
     }
 }

@@ -11,6 +11,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import tundra.app.TundraApp;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -81,7 +82,7 @@ final class ShotApp {
         stage.show();
         Platform.runLater(() -> {
             if (state.find() != null) {
-                w.commands.run("find");
+                w.commands.run(CommandIds.FIND);
                 ((TextField) scene.lookup("#find-query")).setText(state.find());
             }
             if (state.tool() != null) {
@@ -95,7 +96,7 @@ final class ShotApp {
                 w.files.bringIn(List.of(state.bringIn()));
             }
             if (state.tryIt()) {
-                w.commands.run("try");
+                w.commands.run(CommandIds.TRY);
             }
         });
         waitUntilStill(stage, w);

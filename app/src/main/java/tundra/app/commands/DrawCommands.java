@@ -2,6 +2,7 @@ package tundra.app.commands;
 
 import java.util.List;
 import java.util.Set;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -54,12 +55,12 @@ public final class DrawCommands {
 
     private void nodes(Commands c) {
         java.util.function.BooleanSupplier any = () -> w.tools.kind() == ToolKind.NODES && w.nodes.chose();
-        c.add("nodes-corner", "Make nodes corners", "Shift+C", any, () -> w.nodes.convert(NodeEdit.Kind.CORNER));
-        c.add("nodes-smooth", "Make nodes smooth", "Shift+S", any, () -> w.nodes.convert(NodeEdit.Kind.SMOOTH));
-        c.add("nodes-symmetric", "Make nodes symmetric", "Shift+Y", any, () -> w.nodes.convert(NodeEdit.Kind.SYMMETRIC));
-        c.add("nodes-break", "Break path at nodes", "Shift+B", any, w.nodes::breakNodes);
-        c.add("nodes-join", "Join ends, or close path", "Shift+J", any, w.nodes::join);
-        c.add("to-path", "Turn into path", "Shortcut+Shift+P", this::shapes, () -> s.edit("Turn into path", b -> {
+        c.add(CommandIds.NODES_CORNER, "Make nodes corners", "Shift+C", any, () -> w.nodes.convert(NodeEdit.Kind.CORNER));
+        c.add(CommandIds.NODES_SMOOTH, "Make nodes smooth", "Shift+S", any, () -> w.nodes.convert(NodeEdit.Kind.SMOOTH));
+        c.add(CommandIds.NODES_SYMMETRIC, "Make nodes symmetric", "Shift+Y", any, () -> w.nodes.convert(NodeEdit.Kind.SYMMETRIC));
+        c.add(CommandIds.NODES_BREAK, "Break path at nodes", "Shift+B", any, w.nodes::breakNodes);
+        c.add(CommandIds.NODES_JOIN, "Join ends, or close path", "Shift+J", any, w.nodes::join);
+        c.add(CommandIds.TO_PATH, "Turn into path", "Shortcut+Shift+P", this::shapes, () -> s.edit("Turn into path", b -> {
             Board out = b;
             for (Element e : ShapeAreas.shapes(s.board(), s.selection())) {
                 out = Reshape.toPath(out, e.id());
@@ -71,10 +72,10 @@ public final class DrawCommands {
     private void areas(Commands c) {
         String[] names = {"Union of areas", "Subtract the upper areas", "Intersect areas", "Exclude where areas meet"};
         for (Combine.Operation o : Combine.Operation.values()) {
-            c.add("combine-" + o, names[o.ordinal()], "Alt+" + new String[] {"U", "B", "I", "X"}[o.ordinal()],
+            c.add(CommandIds.COMBINE + o, names[o.ordinal()], "Alt+" + new String[] {"U", "B", "I", "X"}[o.ordinal()],
                     () -> shapes(2), () -> combine(o, names[o.ordinal()]));
         }
-        c.add("outline-stroke", "Turn stroke into an outline", "Alt+O", this::shapes, this::outlineStroke);
+        c.add(CommandIds.OUTLINE_STROKE, "Turn stroke into an outline", "Alt+O", this::shapes, this::outlineStroke);
     }
 
     private void combine(Combine.Operation operation, String name) {
@@ -105,15 +106,15 @@ public final class DrawCommands {
         String[] names = {"left edges", "centres", "right edges", "top edges", "middles", "bottom edges"};
         String[] keys = {"LEFT", "C", "RIGHT", "UP", "M", "DOWN"};
         for (Align.Edge e : Align.Edge.values()) {
-            c.add("align-" + e, "Align " + names[e.ordinal()], "Alt+Shift+" + keys[e.ordinal()], () -> !s.selection().isEmpty(),
+            c.add(CommandIds.ALIGN + e, "Align " + names[e.ordinal()], "Alt+Shift+" + keys[e.ordinal()], () -> !s.selection().isEmpty(),
                     () -> s.edit("Align " + names[e.ordinal()], b -> Align.to(b, s.selection(), s.frame(), e, target())));
         }
-        c.add("distribute-level", "Distribute across", "Alt+Shift+H", () -> s.selection().size() > 2,
+        c.add(CommandIds.DISTRIBUTE_LEVEL, "Distribute across", "Alt+Shift+H", () -> s.selection().size() > 2,
                 () -> s.edit("Distribute across", b -> Align.distribute(b, s.selection(), s.frame(), true)));
-        c.add("distribute-upright", "Distribute down", "Alt+Shift+V", () -> s.selection().size() > 2,
+        c.add(CommandIds.DISTRIBUTE_UPRIGHT, "Distribute down", "Alt+Shift+V", () -> s.selection().size() > 2,
                 () -> s.edit("Distribute down", b -> Align.distribute(b, s.selection(), s.frame(), false)));
-        c.add("match-width", "Match width", "Alt+Shift+W", () -> !s.selection().isEmpty(), () -> match("Match width", true, false));
-        c.add("match-height", "Match height", "Alt+Shift+E", () -> !s.selection().isEmpty(), () -> match("Match height", false, true));
+        c.add(CommandIds.MATCH_WIDTH, "Match width", "Alt+Shift+W", () -> !s.selection().isEmpty(), () -> match("Match width", true, false));
+        c.add(CommandIds.MATCH_HEIGHT, "Match height", "Alt+Shift+E", () -> !s.selection().isEmpty(), () -> match("Match height", false, true));
         c.add("match-size", "Match size", "Alt+Shift+S", () -> !s.selection().isEmpty(), () -> match("Match size", true, true));
     }
 
@@ -134,7 +135,7 @@ public final class DrawCommands {
     }
 
     private void looks(Commands c) {
-        c.add("guide", () -> allGuides() ? "Publish again" : "Make a guide", "Shortcut+Shift+L", () -> !s.selection().isEmpty(), () -> {
+        c.add(CommandIds.GUIDE, () -> allGuides() ? "Publish again" : "Make a guide", "Shortcut+Shift+L", () -> !s.selection().isEmpty(), () -> {
             boolean on = !allGuides();
             s.edit(on ? "Make a guide" : "Publish again", b -> {
                 Board out = b;
@@ -144,15 +145,15 @@ public final class DrawCommands {
                 return out;
             });
         });
-        c.add("solo", () -> s.solo().isEmpty() ? "Show only what is selected" : "Show everything again", "Shift+H",
+        c.add(CommandIds.SOLO, () -> s.solo().isEmpty() ? "Show only what is selected" : "Show everything again", "Shift+H",
                 () -> !s.solo().isEmpty() || !s.selection().isEmpty(), () -> s.setSolo(s.solo().isEmpty() ? s.selection() : Set.of()));
-        c.add("flip-level", "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
-        c.add("flip-upright", "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
+        c.add(CommandIds.FLIP_LEVEL, "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
+        c.add(CommandIds.FLIP_UPRIGHT, "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
         turns(c);
-        c.add("fit-bounds", "Fit the group's bounds to its content", null,
+        c.add(CommandIds.FIT_BOUNDS, "Fit the group's bounds to its content", null,
                 () -> s.selected() != null && s.selected().content() instanceof Content.Parent, this::fitBounds);
-        c.add("read-swatches", "Read swatches from a palette (.gpl)", null, () -> true, w.files::readSwatches);
-        c.add("write-swatches", "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files::writeSwatches);
+        c.add(CommandIds.READ_SWATCHES, "Read swatches from a palette (.gpl)", null, () -> true, w.files::readSwatches);
+        c.add(CommandIds.WRITE_SWATCHES, "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files::writeSwatches);
         c.add("rulers", () -> w.canvas.rulers() ? "Hide rulers" : "Show rulers", "Shortcut+R", () -> s.desk() == Desk.DRAW,
                 () -> w.canvas.setRulers(!w.canvas.rulers()));
         c.add("clear-lines", "Take away all ruler lines", null, () -> !s.board().lines().isEmpty(),

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.files.SystemClip;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -57,8 +58,8 @@ public final class EditCommands {
 
     private void history() {
         var c = w.commands;
-        c.add("undo", () -> s.undoName() == null ? "Undo" : "Undo " + lower(s.undoName()), "Shortcut+Z", () -> s.undoName() != null, s::undo);
-        c.add("redo", () -> s.redoName() == null ? "Redo" : "Redo " + lower(s.redoName()), "Shortcut+Shift+Z", () -> s.redoName() != null, s::redo);
+        c.add(CommandIds.UNDO, () -> s.undoName() == null ? "Undo" : "Undo " + lower(s.undoName()), "Shortcut+Z", () -> s.undoName() != null, s::undo);
+        c.add(CommandIds.REDO, () -> s.redoName() == null ? "Redo" : "Redo " + lower(s.redoName()), "Shortcut+Shift+Z", () -> s.redoName() != null, s::redo);
         c.add("redo-too", "Redo (Ctrl Y)", "Shortcut+Y", () -> s.redoName() != null, s::redo);
     }
 
@@ -73,10 +74,10 @@ public final class EditCommands {
 
     private void clipboard() {
         var c = w.commands;
-        c.add("cut", "Cut", "Shortcut+X", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), () -> {
+        c.add(CommandIds.CUT, "Cut", "Shortcut+X", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), () -> {
             copy();
             if (s.book().drawingsMeant()) {
-                w.commands.run("drawing-delete");
+                w.commands.run(CommandIds.DRAWING_DELETE);
                 return;
             }
             if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
@@ -85,14 +86,14 @@ public final class EditCommands {
             }
             s.edit("Cut " + what(), b -> Arrange.delete(b, s.selection()));
         });
-        c.add("copy", "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::copy);
+        c.add(CommandIds.COPY, "Copy", "Shortcut+C", () -> any() || !s.keys().isEmpty() || s.book().drawingsMeant(), this::copy);
         // whether there is anything is asked only when it is wanted: asking the system's clipboard lets other keys overtake
-        c.add("paste", "Paste", "Shortcut+V", () -> true, this::paste);
+        c.add(CommandIds.PASTE, "Paste", "Shortcut+V", () -> true, this::paste);
         c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(s, w.jobs, w.notices, s.selection()));
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(s, s.selection(), null));
-        c.add("duplicate", "Duplicate with its keys", "Shortcut+D", this::any,
+        c.add(CommandIds.DUPLICATE, "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), taken(), PASTE_OFFSET));
-        c.add("delete", () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
+        c.add(CommandIds.DELETE, () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
                 "Delete", this::deletable, this::delete);
         c.add("delete-back", "Delete with Backspace", "BACK_SPACE", this::deletable, this::delete);
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
@@ -129,17 +130,17 @@ public final class EditCommands {
 
     /** What was copied last, here or in another program. */
     private void paste() {
-        if (w.copied.drawingsLast() && w.commands.run("drawing-paste")) {
+        if (w.copied.drawingsLast() && w.commands.run(CommandIds.DRAWING_PASTE)) {
             return;
         }
         if (w.copied.keysLast()) {
             // keys go onto elements while animating; while drawing a move becomes what can be drawn
-            w.commands.run(s.desk() == Desk.ANIMATE ? "paste-keys" : "paste-as-shape");
+            w.commands.run(s.desk() == Desk.ANIMATE ? CommandIds.PASTE_KEYS : CommandIds.PASTE_AS_SHAPE);
             return;
         }
         boolean ontoMove = s.desk() == Desk.ANIMATE && s.keys().stream().anyMatch(k -> k.property() == Properties.POSITION);
-        if (ontoMove && w.commands.get("paste-as-move").enabled().getAsBoolean()) {
-            w.commands.run("paste-as-move");
+        if (ontoMove && w.commands.get(CommandIds.PASTE_AS_MOVE).enabled().getAsBoolean()) {
+            w.commands.run(CommandIds.PASTE_AS_MOVE);
             return;
         }
         if (clip != null && SystemClip.isMarked(mark)) {
@@ -201,9 +202,9 @@ public final class EditCommands {
         if (w.tools.active().chose()) {
             w.tools.active().delete();
         } else if (s.book().drawingsMeant()) {
-            w.commands.run("drawing-delete");
+            w.commands.run(CommandIds.DRAWING_DELETE);
         } else if (s.marker() != null) {
-            w.commands.run("marker-delete");
+            w.commands.run(CommandIds.MARKER_DELETE);
         } else if (s.sound() != null) {
             String id = s.sound().id();
             s.edit("Take off sound", b -> b.mapTimeline(s.timeline().id(), t -> t.withSounds(t.sounds().stream().filter(x -> !x.id().equals(id)).toList())));
@@ -217,19 +218,19 @@ public final class EditCommands {
 
     private void arrange() {
         var c = w.commands;
-        c.add("group", "Group", "Shortcut+G", this::any, () -> grouped("Group " + what(), (b, ids) -> Arrange.group(b, ids, s.frame())));
-        c.add("ungroup", "Take group apart", "Shortcut+Shift+G",
+        c.add(CommandIds.GROUP, "Group", "Shortcut+G", this::any, () -> grouped("Group " + what(), (b, ids) -> Arrange.group(b, ids, s.frame())));
+        c.add(CommandIds.UNGROUP, "Take group apart", "Shortcut+Shift+G",
                 () -> s.selection().stream().anyMatch(id -> !s.board().find(id).children().isEmpty()),
                 () -> grouped("Take " + what() + " apart", (b, ids) -> Arrange.ungroup(b, ids, s.frame())));
         order(c, "front", "Bring to front", "Shortcut+Shift+UP", 1_000_000);
         order(c, "forward", "Bring forward", "Shortcut+UP", 1);
         order(c, "backward", "Send backward", "Shortcut+DOWN", -1);
         order(c, "back", "Send to back", "Shortcut+Shift+DOWN", -1_000_000);
-        c.add("lock", () -> allLocked() ? "Unlock" : "Lock", "Shortcut+L", this::any, () -> {
+        c.add(CommandIds.LOCK, () -> allLocked() ? "Unlock" : "Lock", "Shortcut+L", this::any, () -> {
             boolean lock = !allLocked();
             each((lock ? "Lock " : "Unlock ") + what(), e -> e.withLocked(lock));
         });
-        c.add("hide", () -> allHidden() ? "Show" : "Hide", "Shortcut+H", this::any, () -> {
+        c.add(CommandIds.HIDE, () -> allHidden() ? "Show" : "Hide", "Shortcut+H", this::any, () -> {
             boolean hide = !allHidden();
             each((hide ? "Hide " : "Show ") + what(), e -> e.withHidden(hide));
         });

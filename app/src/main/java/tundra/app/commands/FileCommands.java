@@ -2,6 +2,7 @@ package tundra.app.commands;
 
 import java.util.ArrayList;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 
 /** Commands about files. */
 public final class FileCommands {
@@ -9,12 +10,12 @@ public final class FileCommands {
 
     public static void add(Workshop w, Runnable quit) {
         var c = w.commands;
-        c.add("new", "New piece…", "Shortcut+N", () -> true, w.files::newPiece);
-        c.add("open", "Open…", "Shortcut+O", () -> true, w.files::open);
-        c.add("save", "Save", "Shortcut+S", () -> true, () -> w.files.save(w.studio.file(), () -> { }));
-        c.add("save-as", "Save as…", "Shortcut+Shift+S", () -> true, () -> w.files.save(null, () -> { }));
-        c.add("bring-in", "Bring in art…", "Shortcut+I", () -> true, w.files::bringIn);
-        c.add("quit", "Quit", "Shortcut+Q", () -> true, quit);
+        c.add(CommandIds.NEW, "New piece…", "Shortcut+N", () -> true, w.files::newPiece);
+        c.add(CommandIds.OPEN, "Open…", "Shortcut+O", () -> true, w.files::open);
+        c.add(CommandIds.SAVE, "Save", "Shortcut+S", () -> true, () -> w.files.save(w.studio.file(), () -> { }));
+        c.add(CommandIds.SAVE_AS, "Save as…", "Shortcut+Shift+S", () -> true, () -> w.files.save(null, () -> { }));
+        c.add(CommandIds.BRING_IN, "Bring in art…", "Shortcut+I", () -> true, w.files::bringIn);
+        c.add(CommandIds.QUIT, "Quit", "Shortcut+Q", () -> true, quit);
         c.addMore(() -> {
             var out = new ArrayList<Command>();
             w.settings.recent().forEach(f -> out.add(new Command("recent", () -> "Open " + f.getFileName() + " (" + f.getParent() + ")", null,

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.UnaryOperator;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Desk;
 import tundra.app.studio.OpenBook;
@@ -53,7 +54,7 @@ public final class FlipCommands {
     }
 
     private void making(Commands c) {
-        c.add("flipbook", () -> s.selection().isEmpty() ? "New flipbook" : "Make a flipbook of the selection", "Shortcut+Shift+F", () -> true, this::make);
+        c.add(CommandIds.FLIPBOOK, () -> s.selection().isEmpty() ? "New flipbook" : "Make a flipbook of the selection", "Shortcut+Shift+F", () -> true, this::make);
         c.add("replace-picture", () -> s.selected() == null && open.is() ? "Replace the picture of this drawing…" : "Replace the picture…", null, () -> picture() != null,
                 () -> w.files.replacePicture(picture()));
         c.add("flipbook-fit", "Fit the flipbook's bounds to its drawings", null, this::here, this::fit);
@@ -136,24 +137,24 @@ public final class FlipCommands {
     private void drawings(Commands c) {
         c.add("drawing-before", "Go to the drawing before", "OPEN_BRACKET", this::here, () -> open.goTo(open.neighbour(-1)));
         c.add("drawing-next", "Go to the next drawing", "CLOSE_BRACKET", this::here, () -> open.goTo(open.neighbour(1)));
-        c.add("drawing-new", "New blank drawing after this one", "Alt+N", this::here, () -> blank(open.current() < 0 ? open.book().drawings().size() : open.current() + 1));
-        c.add("drawing-append", "New blank drawing at the end", null, this::here, () -> blank(open.book().drawings().size()));
-        c.add("drawing-copy", "Copy this drawing to the next", "Alt+D", this::current, () -> copy(false));
-        c.add("drawing-copy-on", "Copy to the next and move on by the last step", "Alt+Shift+D", this::current, () -> copy(true));
-        c.add("drawing-split", "Split the drawing at the playhead", "Alt+S", this::current, () -> {
+        c.add(CommandIds.DRAWING_NEW, "New blank drawing after this one", "Alt+N", this::here, () -> blank(open.current() < 0 ? open.book().drawings().size() : open.current() + 1));
+        c.add(CommandIds.DRAWING_APPEND, "New blank drawing at the end", null, this::here, () -> blank(open.book().drawings().size()));
+        c.add(CommandIds.DRAWING_COPY, "Copy this drawing to the next", "Alt+D", this::current, () -> copy(false));
+        c.add(CommandIds.DRAWING_COPY_ON, "Copy to the next and move on by the last step", "Alt+Shift+D", this::current, () -> copy(true));
+        c.add(CommandIds.DRAWING_SPLIT, "Split the drawing at the playhead", "Alt+S", this::current, () -> {
             int f = (int) open.frameInBook();
             edit("Split a drawing", b -> Drawings.split(b, f));
             open.go(f);
         });
-        c.add("drawing-earlier", "Put the drawing one place earlier", "Alt+Shift+OPEN_BRACKET", this::current, () -> order(-1));
-        c.add("drawing-later", "Put the drawing one place later", "Alt+Shift+CLOSE_BRACKET", this::current, () -> order(1));
-        c.add("drawing-delete", () -> many() ? "Delete " + open.meant().size() + " drawings" : "Delete this drawing", "Alt+DELETE", this::current, this::delete);
-        c.add("drawing-clear", "Delete and leave the frames empty", null, this::current, () -> {
+        c.add(CommandIds.DRAWING_EARLIER, "Put the drawing one place earlier", "Alt+Shift+OPEN_BRACKET", this::current, () -> order(-1));
+        c.add(CommandIds.DRAWING_LATER, "Put the drawing one place later", "Alt+Shift+CLOSE_BRACKET", this::current, () -> order(1));
+        c.add(CommandIds.DRAWING_DELETE, () -> many() ? "Delete " + open.meant().size() + " drawings" : "Delete this drawing", "Alt+DELETE", this::current, this::delete);
+        c.add(CommandIds.DRAWING_CLEAR, "Delete and leave the frames empty", null, this::current, () -> {
             Set<String> ids = open.meant();
             edit("Clear " + count(ids), b -> Drawings.clear(b, ids));
         });
         c.add("drawings-all", "Choose all drawings", "Alt+Shift+A", this::here, () -> open.choose(open.book().drawings().stream().map(Drawing::id).toList()));
-        c.add("drawing-paste", "Paste drawings after this one", null, () -> here() && w.copied.drawings() != null, this::paste);
+        c.add(CommandIds.DRAWING_PASTE, "Paste drawings after this one", null, () -> here() && w.copied.drawings() != null, this::paste);
     }
 
     private boolean many() {
@@ -207,17 +208,17 @@ public final class FlipCommands {
 
     private void times(Commands c) {
         BooleanSupplier any = this::current;
-        c.add("drawing-longer", "Hold one frame longer", "Shift+CLOSE_BRACKET", any, () -> hold(1));
-        c.add("drawing-shorter", "Hold one frame shorter", "Shift+OPEN_BRACKET", any, () -> hold(-1));
+        c.add(CommandIds.DRAWING_LONGER, "Hold one frame longer", "Shift+CLOSE_BRACKET", any, () -> hold(1));
+        c.add(CommandIds.DRAWING_SHORTER, "Hold one frame shorter", "Shift+OPEN_BRACKET", any, () -> hold(-1));
         c.add("drawing-shift-back", "Move drawings a frame earlier", "Alt+Shift+COMMA", () -> open.drawingsMeant(), () -> shift(-1));
         c.add("drawing-shift-on", "Move drawings a frame later", "Alt+Shift+PERIOD", () -> open.drawingsMeant(), () -> shift(1));
         for (double k : new double[] {2, 3, 0.5}) {
             String word = k == 2 ? "twice as long" : k == 3 ? "three times as long" : "half as long";
-            c.add(k == 2 ? "hold-double" : k == 3 ? "hold-triple" : "hold-half", () -> "Hold " + (many() ? "the chosen drawings " : "all drawings ") + word, null, this::here,
+            c.add(k == 2 ? CommandIds.HOLD_DOUBLE : k == 3 ? "hold-triple" : CommandIds.HOLD_HALF, () -> "Hold " + (many() ? "the chosen drawings " : "all drawings ") + word, null, this::here,
                     () -> scale(k, "Hold drawings " + word));
         }
         for (Flipbook.Ending e : Flipbook.Ending.values()) {
-            c.add("ending-" + e.name().toLowerCase(java.util.Locale.ROOT), "After the last drawing: " + e.word, null, this::here,
+            c.add(CommandIds.ENDING + e.name().toLowerCase(java.util.Locale.ROOT), "After the last drawing: " + e.word, null, this::here,
                     () -> edit("Change what follows the last drawing", b -> b.withEnding(e)));
         }
     }
@@ -259,12 +260,12 @@ public final class FlipCommands {
     }
 
     private void skin(Commands c) {
-        c.add("onion", () -> open.skin().on() ? "Hide the onion skin" : "Show the onion skin", "O", this::here, () -> open.setSkin(open.skin().withOn(!open.skin().on())));
-        c.add("onion-outlines", () -> open.skin().outlines() ? "Onion skin with tinted fills" : "Onion skin in outlines", null, this::here,
+        c.add(CommandIds.ONION, () -> open.skin().on() ? "Hide the onion skin" : "Show the onion skin", "O", this::here, () -> open.setSkin(open.skin().withOn(!open.skin().on())));
+        c.add(CommandIds.ONION_OUTLINES, () -> open.skin().outlines() ? "Onion skin with tinted fills" : "Onion skin in outlines", null, this::here,
                 () -> open.setSkin(open.skin().withOutlines(!open.skin().outlines())));
-        c.add("onion-pin", () -> pinned() ? "Take the pin off this drawing" : "Pin this drawing on the onion skin", null, this::current,
+        c.add(CommandIds.ONION_PIN, () -> pinned() ? "Take the pin off this drawing" : "Pin this drawing on the onion skin", null, this::current,
                 () -> open.setSkin(open.skin().withPinned(pinned() ? null : open.drawing().id())));
-        c.add("keep-area", () -> open.keepArea() ? "Resize freely" : "Keep the area when resizing", "Alt+K", () -> s.desk() == Desk.DRAW, () -> open.setKeepArea(!open.keepArea()));
+        c.add(CommandIds.KEEP_AREA, () -> open.keepArea() ? "Resize freely" : "Keep the area when resizing", "Alt+K", () -> s.desk() == Desk.DRAW, () -> open.setKeepArea(!open.keepArea()));
     }
 
     private boolean pinned() {
@@ -273,7 +274,7 @@ public final class FlipCommands {
 
     private void lines(Commands c) {
         for (Registration.By by : Registration.By.values()) {
-            c.add("register-" + by.name().toLowerCase(java.util.Locale.ROOT), () -> "Bring " + (many() ? "the chosen drawings" : "all drawings") + " into line by " + by.word, null,
+            c.add(CommandIds.REGISTER + by.name().toLowerCase(java.util.Locale.ROOT), () -> "Bring " + (many() ? "the chosen drawings" : "all drawings") + " into line by " + by.word, null,
                     () -> here() && open.run().size() > (by == Registration.By.LINE ? 0 : 1) && (by != Registration.By.LINE || Registering.line(s) != null),
                     () -> w.registering.apply(s, by, moved -> {
                         if (!moved) {

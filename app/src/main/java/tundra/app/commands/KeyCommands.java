@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Supplier;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
@@ -59,21 +60,21 @@ public final class KeyCommands {
     }
 
     private void keys(Commands c) {
-        c.add("keys-reverse", "Play keys backwards", "Alt+R", () -> s.keys().size() > 1, () -> {
+        c.add(CommandIds.KEYS_REVERSE, "Play keys backwards", "Alt+R", () -> s.keys().size() > 1, () -> {
             Set<Keys.Ref> refs = s.keys();
             long sum = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0) + refs.stream().mapToLong(Keys.Ref::time).max().orElse(0);
             s.edit("Play " + refs.size() + " keys backwards", b -> Keys.reverse(b, s.timeline().id(), refs));
             s.selectKeys(Keys.moved(refs, t -> sum - t));
         });
-        c.add("keys-all", "Select all keys of the selection", "Alt+A", () -> !s.selection().isEmpty(),
+        c.add(CommandIds.KEYS_ALL, "Select all keys of the selection", "Alt+A", () -> !s.selection().isEmpty(),
                 () -> s.selectKeys(KeyClip.all(s.timeline(), s.selection())));
         c.add("keys-back", "Move keys a frame back", "Alt+LEFT", this::chosen, () -> nudge(-1));
         c.add("keys-forward", "Move keys a frame forward", "Alt+RIGHT", this::chosen, () -> nudge(1));
-        c.add("copy-move", "Copy the whole move", "Alt+C", this::moves, () -> w.copied.keys(KeyClip.whole(s.timeline(), s.selection())));
-        c.add("paste-keys", "Paste keys at the playhead", null, () -> w.copied.keys() != null, () -> pasteKeys(true));
-        c.add("paste-in-place", "Paste keys where they stood", "Shortcut+Shift+V", () -> w.copied.keys() != null, () -> pasteKeys(false));
-        c.add("paste-as-move", "Use the copied shape as a motion path", null, () -> copiedPath() != null && s.selected() != null, this::pasteAsMove);
-        c.add("paste-as-shape", "Draw the copied motion path", null, () -> w.copied.keys() != null, () -> pasteAsShape());
+        c.add(CommandIds.COPY_MOVE, "Copy the whole move", "Alt+C", this::moves, () -> w.copied.keys(KeyClip.whole(s.timeline(), s.selection())));
+        c.add(CommandIds.PASTE_KEYS, "Paste keys at the playhead", null, () -> w.copied.keys() != null, () -> pasteKeys(true));
+        c.add(CommandIds.PASTE_IN_PLACE, "Paste keys where they stood", "Shortcut+Shift+V", () -> w.copied.keys() != null, () -> pasteKeys(false));
+        c.add(CommandIds.PASTE_AS_MOVE, "Use the copied shape as a motion path", null, () -> copiedPath() != null && s.selected() != null, this::pasteAsMove);
+        c.add(CommandIds.PASTE_AS_SHAPE, "Draw the copied motion path", null, () -> w.copied.keys() != null, () -> pasteAsShape());
         c.add("key-all", "Key everything that can change here", "Shift+K", () -> s.selected() != null, () -> {
             Element e = s.selected();
             s.edit("Key all of " + e.name() + " here", b -> {
@@ -181,7 +182,7 @@ public final class KeyCommands {
     }
 
     private void paths(Commands c) {
-        c.add("path-close", () -> path() && shape().closed() ? "Open motion path" : "Close motion path", null, this::path, () -> {
+        c.add(CommandIds.PATH_CLOSE, () -> path() && shape().closed() ? "Open motion path" : "Close motion path", null, this::path, () -> {
             boolean close = !shape().closed();
             Element e = s.selected();
             String t = s.timelineOf(e.id(), Properties.POSITION).id();
@@ -189,12 +190,12 @@ public final class KeyCommands {
             s.edit((close ? "Close path of " : "Open path of ") + e.name(), b -> Paths.closed(b, t, e.id(), close, s.project().frameTime(1)));
             tellHome(e, t, close, before);
         });
-        c.add("position-split", "Split position into x and y", null, this::path, () -> {
+        c.add(CommandIds.POSITION_SPLIT, "Split position into x and y", null, this::path, () -> {
             Element e = s.selected();
             String t = s.timelineOf(e.id(), Properties.POSITION).id();
             s.edit("Split position of " + e.name(), b -> SplitPosition.split(b, t, e.id(), s.project()::snap));
         });
-        c.add("position-join", "Join x and y into one position", null, () -> s.selected() != null && SplitPosition.is(s.timeline(), s.selected().id()), () -> {
+        c.add(CommandIds.POSITION_JOIN, "Join x and y into one position", null, () -> s.selected() != null && SplitPosition.is(s.timeline(), s.selected().id()), () -> {
             Element e = s.selected();
             s.edit("Join position of " + e.name(), b -> SplitPosition.join(b, s.timeline().id(), e.id(), s.project()::snap));
         });
@@ -229,32 +230,32 @@ public final class KeyCommands {
     }
 
     private void times(Commands c) {
-        c.add("marker", () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE, this::marker);
-        c.add("marker-rename", () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null, () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
-        c.add("marker-delete", () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M", () -> target() != null, () -> {
+        c.add(CommandIds.MARKER, () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE, this::marker);
+        c.add(CommandIds.MARKER_RENAME, () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null, () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
+        c.add(CommandIds.MARKER_DELETE, () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M", () -> target() != null, () -> {
             Marker m = target();
             edit("Delete marker " + m.name(), t -> Markers.delete(t, m.id()));
         });
-        c.add("range", "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
+        c.add(CommandIds.RANGE, "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
             var times = s.keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (times.getMax() > times.getMin()) {
                 edit("Set the part that plays again", t -> t.withRange(new Span(times.getMin(), times.getMax())));
             }
         });
-        c.add("range-off", "Play all of the timeline", "Alt+Shift+L", () -> s.timeline().range() != null, () -> edit("Play all of it", t -> t.withRange(null)));
-        c.add("shown-from", "Seen from here on", "Alt+OPEN_BRACKET", () -> s.selected() != null, () -> seen(true));
-        c.add("shown-to", "Seen until here", "Alt+CLOSE_BRACKET", () -> s.selected() != null, () -> seen(false));
-        c.add("shown-always", "Seen all the time", null, () -> s.selected() != null && s.timeline().shown().containsKey(s.selected().id()),
+        c.add(CommandIds.RANGE_OFF, "Play all of the timeline", "Alt+Shift+L", () -> s.timeline().range() != null, () -> edit("Play all of it", t -> t.withRange(null)));
+        c.add(CommandIds.SHOWN_FROM, "Seen from here on", "Alt+OPEN_BRACKET", () -> s.selected() != null, () -> seen(true));
+        c.add(CommandIds.SHOWN_TO, "Seen until here", "Alt+CLOSE_BRACKET", () -> s.selected() != null, () -> seen(false));
+        c.add(CommandIds.SHOWN_ALWAYS, "Seen all the time", null, () -> s.selected() != null && s.timeline().shown().containsKey(s.selected().id()),
                 () -> edit("Show " + s.selected().name() + " all the time", t -> t.withShown(s.selected().id(), null)));
-        c.add("new-timeline", "New timeline", null, () -> true, this::newTimeline);
-        c.add("rename-timeline", "Rename timeline", null, () -> s.desk() == Desk.ANIMATE, () -> panel.get().nameTimeline());
-        c.add("duplicate-timeline", () -> "Duplicate timeline " + s.timeline().name(), null, () -> true, () -> {
+        c.add(CommandIds.NEW_TIMELINE, "New timeline", null, () -> true, this::newTimeline);
+        c.add(CommandIds.RENAME_TIMELINE, "Rename timeline", null, () -> s.desk() == Desk.ANIMATE, () -> panel.get().nameTimeline());
+        c.add(CommandIds.DUPLICATE_TIMELINE, () -> "Duplicate timeline " + s.timeline().name(), null, () -> true, () -> {
             String id = s.timeline().id(), copy = Ids.next();
             s.edit("Duplicate timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.duplicateTimeline(b, id, copy));
             s.showTimeline(copy);
             name();
         });
-        c.add("delete-timeline", () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
+        c.add(CommandIds.DELETE_TIMELINE, () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
             String id = s.timeline().id();
             s.edit("Delete timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.deleteTimeline(b, id));
         });
@@ -309,8 +310,8 @@ public final class KeyCommands {
         c.add("time-in", "Zoom into time", "Alt+PERIOD", animating, () -> lanes.get().zoom(1.5));
         c.add("time-out", "Zoom out of time", "Alt+COMMA", animating, () -> lanes.get().zoom(1 / 1.5));
         c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get().pickEasing());
-        c.add("lane-grow", "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
-        c.add("fold-all", "Fold all rows of the timeline", null, animating, () -> lanes.get().foldAll());
+        c.add(CommandIds.LANE_GROW, "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
+        c.add(CommandIds.FOLD_ALL, "Fold all rows of the timeline", null, animating, () -> lanes.get().foldAll());
         c.add("follow", "Follow the playhead while playing", null, animating, () -> lanes.get().setFollows(!lanes.get().follows()));
     }
 }

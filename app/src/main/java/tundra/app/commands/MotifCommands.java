@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
@@ -56,15 +57,15 @@ public final class MotifCommands {
     }
 
     private void places(Commands c) {
-        c.add("motif-make", "Make a motif of the selection", "Shortcut+M", () -> !s.selection().isEmpty(), this::make);
-        c.add("motif-open", () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place", "Shortcut+ENTER",
+        c.add(CommandIds.MOTIF_MAKE, "Make a motif of the selection", "Shortcut+M", () -> !s.selection().isEmpty(), this::make);
+        c.add(CommandIds.MOTIF_OPEN, () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place", "Shortcut+ENTER",
                 () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.openInPlace(s.selected().id()));
         c.add("motif-up", "Go up from the motif", "Shortcut+Shift+ENTER", () -> !s.open().way().isEmpty(), s::goUp);
-        c.add("motif-apart", "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
+        c.add(CommandIds.MOTIF_APART, "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
             var ids = List.copyOf(s.selection());
             s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
         });
-        c.add("motif-copy", () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
+        c.add(CommandIds.MOTIF_COPY, () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
         c.add("button-make", "Make a button of the selection", "Alt+Shift+B", () -> !s.selection().isEmpty(), this::button);
         c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.saveMotif(meant()));
         c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files::bringInMotif);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 import javafx.scene.Node;
 import tundra.app.art.SheetPanel;
+import tundra.app.command.CommandIds;
 import tundra.app.publish.SheetSaver;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -35,8 +36,8 @@ public final class SheetCommands {
     public static void add(Workshop w, Function<Node, Runnable> over) {
         var c = new SheetCommands(w, over);
         w.commands.add("sheet", () -> c.picture() != null ? "Cut the picture into a flipbook…" : "Bring in a sheet of drawings…", "Shortcut+Shift+B", () -> true, c::bringIn);
-        w.commands.add("save-sheet", () -> "Save " + c.what() + " as a sheet…", null, () -> true, c::saveSheet);
-        w.commands.add("save-series", () -> "Save " + c.what() + " as a series of pictures…", null, () -> true, c::saveSeries);
+        w.commands.add(CommandIds.SAVE_SHEET, () -> "Save " + c.what() + " as a sheet…", null, () -> true, c::saveSheet);
+        w.commands.add(CommandIds.SAVE_SERIES, () -> "Save " + c.what() + " as a series of pictures…", null, () -> true, c::saveSeries);
     }
 
     /** The selected picture; null for none. */

@@ -2,6 +2,7 @@ package tundra.app.commands;
 
 import java.util.ArrayList;
 import java.util.List;
+import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
@@ -18,9 +19,9 @@ public final class TimeCommands {
     public static void add(Workshop w) {
         Studio s = w.studio;
         var c = w.commands;
-        c.add("play", () -> s.playing() ? "Pause" : "Play", "Space", () -> s.desk() != Desk.PUBLISH, w.playback::toggle);
-        c.add("loop", "Loop while playing here", "Shift+Space", () -> true, () -> w.playback.setLoop(!w.playback.loop()));
-        c.add("to-start", "Go to start", "Home", () -> true, () -> s.seek(0));
+        c.add(CommandIds.PLAY, () -> s.playing() ? "Pause" : "Play", "Space", () -> s.desk() != Desk.PUBLISH, w.playback::toggle);
+        c.add(CommandIds.LOOP, "Loop while playing here", "Shift+Space", () -> true, () -> w.playback.setLoop(!w.playback.loop()));
+        c.add(CommandIds.TO_START, "Go to start", "Home", () -> true, () -> s.seek(0));
         c.add("to-end", "Go to end", "End", () -> true, () -> s.seek(s.timeline().duration()));
         c.add("frame-back", "One frame back", "COMMA", () -> true, () -> step(s, -1));
         c.add("frame-forward", "One frame forward", "PERIOD", () -> true, () -> step(s, 1));
@@ -34,7 +35,7 @@ public final class TimeCommands {
             EditScope scope = scopes[i];
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
         }
-        c.add("add-reaction", () -> s.selected() == null ? "Add reaction (select an element first)" : "When " + s.selected().name() + " is tapped…",
+        c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction (select an element first)" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
     }
 

@@ -2,6 +2,7 @@ package tundra.app.commands;
 
 import java.util.ArrayList;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
@@ -14,24 +15,24 @@ public final class ViewCommands {
         Studio s = w.studio;
         var c = w.commands;
         for (Desk d : Desk.values()) {
-            c.add("desk-" + d, d.label + " desk", "Alt+DIGIT" + (d.ordinal() + 1), () -> true, () -> s.setDesk(d));
+            c.add(CommandIds.DESK + d, d.label + " desk", "Alt+DIGIT" + (d.ordinal() + 1), () -> true, () -> s.setDesk(d));
         }
         for (ToolKind k : ToolKind.values()) {
-            c.add("tool-" + k, k.label, k.key, () -> s.desk() != Desk.PUBLISH, () -> w.tools.take(k));
+            c.add(CommandIds.TOOL + k, k.label, k.key, () -> s.desk() != Desk.PUBLISH, () -> w.tools.take(k));
         }
-        c.add("find", "Find anything", "Shortcut+K", () -> true, find);
-        c.add("try", "Try it", "Shortcut+T", () -> true, tryIt);
+        c.add(CommandIds.FIND, "Find anything", "Shortcut+K", () -> true, find);
+        c.add(CommandIds.TRY, "Try it", "Shortcut+T", () -> true, tryIt);
         c.add("open-browser", "Try it in the browser", "Shortcut+Shift+T", () -> true, () -> openInBrowser(w));
         c.add("fit", "Fit canvas", "Shortcut+DIGIT0", () -> true, w.canvas::fit);
         c.add("actual-size", "Actual size", "Shortcut+DIGIT1", () -> true, w.canvas::actualSize);
-        c.add("fit-time", "Fit timeline", "Shortcut+Shift+DIGIT0", () -> s.desk() == Desk.ANIMATE, fitTime);
+        c.add(CommandIds.FIT_TIME, "Fit timeline", "Shortcut+Shift+DIGIT0", () -> s.desk() == Desk.ANIMATE, fitTime);
         c.add("zoom-in", "Zoom in", "Shortcut+EQUALS", () -> true, () -> w.canvas.zoom(1.25));
         c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));
-        c.add("rename", "Rename", "F2", () -> s.selected() != null, rename);
+        c.add(CommandIds.RENAME, "Rename", "F2", () -> s.selected() != null, rename);
         c.add("trace", "Trace the picture into paths", "Shortcut+Shift+R",
                 () -> s.selected() != null && s.selected().content() instanceof tundra.core.model.Content.Picture, trace);
         c.add("at-rest", () -> s.atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null, () -> s.desk() == Desk.DRAW, () -> s.setAtRest(!s.atRest()));
-        c.add("theme", () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
+        c.add(CommandIds.THEME, () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
             s.setDark(!s.dark());
             w.settings.setDark(s.dark());
         });

@@ -2,6 +2,7 @@ package tundra.app.commands;
 
 import java.util.List;
 import tundra.app.canvas.CanvasView;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
 import tundra.app.files.Copied;
@@ -78,7 +79,7 @@ public final class Workshop {
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
         details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
-        files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run("flipbook"));
+        files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
         path = new PathOverlay(studio);
         addTools();
         var selection = new SelectionOverlay(studio, tools);

@@ -6,6 +6,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
@@ -17,11 +18,11 @@ import tundra.app.widget.Words;
 final class ArrangeSection extends VBox {
     private record Part(String command, Icon icon) {}
 
-    private static final List<Part> PARTS = List.of(new Part("align-LEFT", Icon.ALIGN_LEFT), new Part("align-CENTRE", Icon.ALIGN_CENTRE),
-            new Part("align-RIGHT", Icon.ALIGN_RIGHT), new Part("align-TOP", Icon.ALIGN_TOP), new Part("align-MIDDLE", Icon.ALIGN_MIDDLE),
-            new Part("align-BOTTOM", Icon.ALIGN_BOTTOM));
-    private static final List<Part> MORE = List.of(new Part("distribute-level", Icon.SPREAD_LEVEL), new Part("distribute-upright", Icon.SPREAD_UPRIGHT),
-            new Part("match-width", Icon.SAME_WIDTH), new Part("match-height", Icon.SAME_HEIGHT));
+    private static final List<Part> PARTS = List.of(new Part(CommandIds.ALIGN_LEFT, Icon.ALIGN_LEFT), new Part(CommandIds.ALIGN_CENTRE, Icon.ALIGN_CENTRE),
+            new Part(CommandIds.ALIGN_RIGHT, Icon.ALIGN_RIGHT), new Part(CommandIds.ALIGN_TOP, Icon.ALIGN_TOP), new Part(CommandIds.ALIGN_MIDDLE, Icon.ALIGN_MIDDLE),
+            new Part(CommandIds.ALIGN_BOTTOM, Icon.ALIGN_BOTTOM));
+    private static final List<Part> MORE = List.of(new Part(CommandIds.DISTRIBUTE_LEVEL, Icon.SPREAD_LEVEL), new Part(CommandIds.DISTRIBUTE_UPRIGHT, Icon.SPREAD_UPRIGHT),
+            new Part(CommandIds.MATCH_WIDTH, Icon.SAME_WIDTH), new Part(CommandIds.MATCH_HEIGHT, Icon.SAME_HEIGHT));
 
     ArrangeSection(Commands commands, ToolOptions options, boolean several) {
         super(6);

@@ -4,6 +4,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
@@ -39,7 +40,7 @@ final class BoundsSection extends VBox {
         onCanvas.setId("bounds-on-canvas");
         onCanvas.setSelected(options.bounds);
         onCanvas.setOnAction(x -> options.bounds = onCanvas.isSelected());
-        Press fit = Buttons.text(commands.get("fit-bounds"), "Fit to content");
+        Press fit = Buttons.text(commands.get(CommandIds.FIT_BOUNDS), "Fit to content");
         getChildren().addAll(title, new HBox(6, width, height), onCanvas, fit);
         refresh();
     }

@@ -12,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
@@ -48,9 +49,9 @@ final class EffectsSection extends VBox {
         Buttons.menu(add, () -> {
             var items = new ArrayList<MenuItem>();
             for (EffectKind k : EffectKind.values()) {
-                items.add(item(k.label, () -> commands.run("effect-" + k)));
+                items.add(item(k.label, () -> commands.run(CommandIds.EFFECT + k)));
             }
-            items.add(item("Paste effects", () -> commands.run("effects-paste")));
+            items.add(item("Paste effects", () -> commands.run(CommandIds.EFFECTS_PASTE)));
             return items;
         });
         var gap = new Region();

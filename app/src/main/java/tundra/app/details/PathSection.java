@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
@@ -57,7 +58,7 @@ final class PathSection extends VBox {
         Buttons.tip(all, "Gives up the handles set by hand, so that the bend rounds every key");
         all.setOnAction(e -> edit("Bend all keys", null, (b, t) -> Paths.bendAll(b, t, element)));
         closed.setId("path-closed");
-        closed.setOnAction(e -> commands.run("path-close"));
+        closed.setOnAction(e -> commands.run(CommandIds.PATH_CLOSE));
         whole.setId("path-whole");
         whole.setOnAction(e -> edit(whole.isSelected() ? "Ease the whole way" : "Ease each interval", null,
                 (b, t) -> Paths.whole(b, t, element, whole.isSelected() ? EasingText.parse("ease-in-out") : null)));

@@ -4,6 +4,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NamedRow;
@@ -37,7 +38,7 @@ final class SoundSection extends VBox {
         loop.setOnAction(e -> edit(loop.isSelected() ? "Loop sound" : "Play sound once", null, s -> s.withLoop(loop.isSelected())));
         var off = new Button("Take it off the timeline");
         off.setId("sound-off");
-        off.setOnAction(e -> commands.run("delete"));
+        off.setOnAction(e -> commands.run(CommandIds.DELETE));
         getChildren().addAll(Words.section("Sound"), new NamedRow("Heard at", at), new NamedRow("Volume", volume), new NamedRow("Rises, falls", fadeIn, fadeOut),
                 new NamedRow("Part of it", from, length), loop, new HBox(off));
         refresh();

@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
@@ -24,8 +25,8 @@ import tundra.core.model.Flipbook;
 
 /** The strip of drawings under the canvas of the Draw desk, with what is done most. */
 public final class FlipStrip extends VBox {
-    private static final String[] MENU = {"drawing-new", "drawing-copy", "drawing-copy-on", "drawing-split", "drawing-paste", null, "drawing-longer", "drawing-shorter",
-            "hold-double", "hold-half", null, "drawing-earlier", "drawing-later", "drawing-clear", "drawing-delete", null, "onion-pin", "onion-outlines", "save-sheet", "save-series"};
+    private static final String[] MENU = {CommandIds.DRAWING_NEW, CommandIds.DRAWING_COPY, CommandIds.DRAWING_COPY_ON, CommandIds.DRAWING_SPLIT, CommandIds.DRAWING_PASTE, null, CommandIds.DRAWING_LONGER, CommandIds.DRAWING_SHORTER,
+            CommandIds.HOLD_DOUBLE, CommandIds.HOLD_HALF, null, CommandIds.DRAWING_EARLIER, CommandIds.DRAWING_LATER, CommandIds.DRAWING_CLEAR, CommandIds.DRAWING_DELETE, null, CommandIds.ONION_PIN, CommandIds.ONION_OUTLINES, CommandIds.SAVE_SHEET, CommandIds.SAVE_SERIES};
     private final Studio studio;
     private final Commands commands;
     private final StripCanvas strip;
@@ -45,8 +46,8 @@ public final class FlipStrip extends VBox {
         this.studio = studio;
         this.commands = commands;
         getStyleClass().add("flip-strip");
-        strip = new StripCanvas(studio, () -> commands.run("drawing-append"));
-        play = Buttons.icon(commands.get("play"), Icon.PLAY, 16);
+        strip = new StripCanvas(studio, () -> commands.run(CommandIds.DRAWING_APPEND));
+        play = Buttons.icon(commands.get(CommandIds.PLAY), Icon.PLAY, 16);
         play.setId("strip-play");
         play.getStyleClass().add("play");
         frame.getStyleClass().addAll("mono", "strip-frame");
@@ -60,11 +61,11 @@ public final class FlipStrip extends VBox {
         ending.getStyleClass().addAll("chooser", "small-chooser");
         for (Flipbook.Ending e : Flipbook.Ending.values()) {
             var item = new MenuItem("After the last drawing: " + e.word);
-            item.setOnAction(x -> commands.run("ending-" + e.name().toLowerCase(java.util.Locale.ROOT)));
+            item.setOnAction(x -> commands.run(CommandIds.ENDING + e.name().toLowerCase(java.util.Locale.ROOT)));
             ending.getItems().add(item);
         }
-        Press longer = Buttons.text(commands.get("drawing-longer"), "Hold +1");
-        Press copy = Buttons.text(commands.get("drawing-copy"), "Copy to next");
+        Press longer = Buttons.text(commands.get(CommandIds.DRAWING_LONGER), "Hold +1");
+        Press copy = Buttons.text(commands.get(CommandIds.DRAWING_COPY), "Copy to next");
         var more = new MenuButton("More");
         more.setId("strip-more");
         more.getStyleClass().addAll("chooser", "small-chooser");
@@ -110,7 +111,7 @@ public final class FlipStrip extends VBox {
         b.getStyleClass().addAll("chip-button", id);
         Buttons.tip(b, tip);
         b.setMinWidth(Region.USE_PREF_SIZE);
-        b.setOnAction(e -> commands.run("onion"));
+        b.setOnAction(e -> commands.run(CommandIds.ONION));
     }
 
     private java.util.List<MenuItem> items() {

@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.publish.TryIt;
 import tundra.app.studio.Aspect;
@@ -37,7 +38,7 @@ public final class ReactionsPanel extends VBox {
         in.getStyleClass().add("quiet");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Press add = Buttons.text(commands.get("add-reaction"), "+ When…");
+        Press add = Buttons.text(commands.get(CommandIds.ADD_REACTION), "+ When…");
         var head = new HBox(8, title, in, gap, add);
         head.setAlignment(Pos.CENTER_LEFT);
         var scroll = new ScrollPane(list);

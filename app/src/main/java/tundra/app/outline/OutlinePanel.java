@@ -19,6 +19,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import javafx.util.Duration;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
@@ -62,7 +63,7 @@ public final class OutlinePanel extends VBox {
         var title = Words.section("Outline");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Press add = Buttons.text(commands.get("bring-in"), "Bring in…");
+        Press add = Buttons.text(commands.get(CommandIds.BRING_IN), "Bring in…");
         add.getStyleClass().addAll("flat", "small");
         var head = new HBox(title, gap, add);
         head.setAlignment(Pos.CENTER_LEFT);

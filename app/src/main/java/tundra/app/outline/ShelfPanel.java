@@ -27,6 +27,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.job.Notices;
 import tundra.app.studio.Studio;
@@ -85,7 +86,7 @@ public final class ShelfPanel extends VBox {
         var more = new Press("Swatches");
         more.setMark(Buttons.opener(), Caption.Place.AFTER);
         more.getStyleClass().addAll("flat", "small");
-        Buttons.menu(more, () -> Stream.of("read-swatches", "write-swatches").map(id -> {
+        Buttons.menu(more, () -> Stream.of(CommandIds.READ_SWATCHES, CommandIds.WRITE_SWATCHES).map(id -> {
             var item = new MenuItem(commands.get(id).name().get());
             item.setOnAction(e -> commands.run(id));
             return item;

@@ -1,27 +1,22 @@
 package tundra.app.studio;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumSet;
-import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import javafx.application.Platform;
 import tundra.core.edit.EditScope;
-import tundra.core.edit.History;
 import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
-import tundra.core.edit.Rested;
 import tundra.core.edit.SplitPosition;
 import tundra.core.file.Savable;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
-import tundra.core.frame.MotifFrames;
 import tundra.core.frame.Unseen;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -37,7 +32,6 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 import tundra.core.model.TreePaths;
 import tundra.core.model.Values;
 import tundra.render.Fonts;
@@ -47,52 +41,24 @@ import tundra.render.Fonts;
  * pulse. Interface thread only.
  */
 public final class Studio {
-    private History history;
-    /** What is shown in place of the project without being part of it; null for nothing. */
-    private Project preview;
-    /** What was chosen when a version of the project was left. */
-    private final java.util.Map<Project, Chosen> chosen = new java.util.IdentityHashMap<>();
-    private Object remembered;
-    private java.util.function.Consumer<String> onRefused = words -> { };
-    private Project saved;
-    private Path file;
+    private final Changes changes = new Changes();
+    private final OpenDocument document = new OpenDocument();
     private final OpenPlace open = new OpenPlace();
+    private final Selection chosen = new Selection();
+    private final TimeShown time = new TimeShown();
+    private final Seen seen = new Seen();
+    private final ValuesNow now = new ValuesNow();
+    private final OpenBook book = new OpenBook(this);
+    private Consumer<String> onRefused = words -> { };
     private Project placeOf;
     private Place placeNow;
-    private String timelineId;
-    private Set<String> selection = Set.of();
-    private Set<Keys.Ref> keys = Set.of();
-    private String inside;
-    private String left;
-    private String timed;
     private String pointed;
-    private Set<String> solo = Set.of();
-    private long playhead;
     private EditScope scope = EditScope.KEY;
     private PropertyEdit.FirstKey firstKey = PropertyEdit.FirstKey.FROM_START;
     private Desk desk = Desk.DRAW;
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
-    private boolean playing;
     private boolean resting;
-    private Board restedOf;
-    private Board rested;
-    private String pointedElement;
-    private FrameBuilder builder;
-    private final ValuesNow now = new ValuesNow();
-    private Fonts measured;
-    private Frame frame;
-    private Frame indexed;
-    private java.util.Map<String, Frame.Placed> index;
-    private Board pathsOf;
-    private TreePaths paths;
-    /** While it plays, views other than the moving ones hear of the playhead each so many frames. */
-    private static final int TOLD_EVERY = 6;
-    private final List<Consumer<Set<Aspect>>> listeners = new ArrayList<>();
-    private final List<Runnable> frameListeners = new ArrayList<>();
-    private int untold;
-    private final EnumSet<Aspect> pending = EnumSet.noneOf(Aspect.class);
-    private final OpenBook book = new OpenBook(this);
 
     public Studio(Project project) {
         this(project, false);
@@ -108,30 +74,21 @@ public final class Studio {
 
     /** Hears what changed, once for all changes of a pulse. */
     public void listen(Consumer<Set<Aspect>> listener) {
-        listeners.add(listener);
+        changes.listen(listener);
     }
 
     /** Hears at once of each frame while it plays. Whoever listens otherwise hears of the playhead only a few times a second then. */
     public void eachFrame(Runnable listener) {
-        frameListeners.add(listener);
+        changes.eachFrame(listener);
     }
 
     /** No longer tells a listener anything. */
     public void unlisten(Consumer<Set<Aspect>> listener) {
-        listeners.remove(listener);
+        changes.unlisten(listener);
     }
 
     public void changed(Aspect... aspects) {
-        if (pending.isEmpty()) {
-            Platform.runLater(this::tell);
-        }
-        pending.addAll(List.of(aspects));
-    }
-
-    private void tell() {
-        var now = EnumSet.copyOf(pending);
-        pending.clear();
-        List.copyOf(listeners).forEach(l -> l.accept(now));
+        changes.changed(aspects);
     }
 
     // --- the project ---
@@ -143,61 +100,50 @@ public final class Studio {
     }
 
     private void take(Project project, Path from) {
-        history = new History(project);
+        document.take(project, from);
+        seen.clear();
         chosen.clear();
-        preview = null;
-        saved = from == null ? null : project;
-        file = from;
-        builder = null;
-        selection = Set.of();
-        keys = Set.of();
-        inside = null;
-        timed = null;
-        left = null;
-        solo = Set.of();
-        playhead = 0;
         open.show(project.scenes().getFirst().id());
-        timelineId = board().main().id();
+        time.show(board(), board().main().id(), 0);
     }
 
     /** The project as it is shown, with what is only tried. */
     public Project project() {
-        return preview != null ? preview : history.project();
+        return document.shown();
     }
 
     /** The project without what is only tried: what is saved and published. */
     public Project kept() {
-        return history.project();
+        return document.kept();
     }
 
     /** Shows another board without changing the project; null ends that, and so does the next change. */
     public void preview(Board board) {
-        preview = board == null ? null : kept().mapBoard(open.id(), b -> board);
+        document.preview(board == null ? null : kept().mapBoard(open.id(), b -> board));
         settle();
     }
 
     private void dropPreview() {
-        if (preview != null) {
+        if (previewing()) {
             preview(null);
         }
     }
 
     public boolean previewing() {
-        return preview != null;
+        return document.previewing();
     }
 
     public Path file() {
-        return file;
+        return document.file();
     }
 
     /** Whether something would be lost by closing. A fresh, untouched project is nothing to lose. */
     public boolean unsaved() {
-        return saved == null ? history.undoName() != null : saved != kept();
+        return document.unsaved();
     }
 
     public void savedAs(Path to, Project what) {
-        file = to;
-        saved = what;
+        document.savedAs(to, what);
         changed(Aspect.FILE);
     }
 
@@ -227,11 +173,7 @@ public final class Studio {
 
     /** Where each element of the scene stands. */
     public TreePaths paths() {
-        if (pathsOf != board()) {
-            pathsOf = board();
-            paths = new TreePaths(pathsOf.elements());
-        }
-        return paths;
+        return seen.paths(board());
     }
 
     /** Shows a scene, or a motif by itself. */
@@ -240,7 +182,7 @@ public final class Studio {
             if (project().scene(id) != null) {
                 open.show(id);
             } else {
-                open.into(id, new OpenPlace.Step(place().id(), null, playhead, timelineId));
+                open.into(id, new OpenPlace.Step(place().id(), null, playhead(), time.timeline()));
             }
             opened(board().main().id(), 0, List.of());
         }
@@ -251,7 +193,7 @@ public final class Studio {
         Element e = board().find(instance);
         if (e != null && e.content() instanceof Content.Instance i && project().motif(i.motif()) instanceof Motif m) {
             long local = moment().inside(board(), instance, i.clock(), m.board()).timeOf(m.board().main().id());
-            open.into(i.motif(), new OpenPlace.Step(open.id(), instance, playhead, timelineId));
+            open.into(i.motif(), new OpenPlace.Step(open.id(), instance, playhead(), time.timeline()));
             opened(m.board().main().id(), project().snap(local), List.of());
         }
     }
@@ -272,26 +214,20 @@ public final class Studio {
     }
 
     private void opened(String timeline, long time, List<String> selected) {
-        timelineId = board().timeline(timeline) == null ? board().main().id() : timeline;
-        selection = new LinkedHashSet<>(selected);
-        keys = Set.of();
-        inside = null;
-        left = null;
-        solo = Set.of();
-        playhead = Math.min(time, timeline().duration());
-        frame = null;
+        this.time.show(board(), timeline, time);
+        chosen.clear(selected);
+        seen.reframe();
         changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.SELECTION, Aspect.PLAYHEAD);
     }
 
     public Timeline timeline() {
-        return board().timeline(timelineId);
+        return time.timeline(board());
     }
 
     public void showTimeline(String id) {
-        if (board().timeline(id) != null && !id.equals(timelineId)) {
-            timelineId = id;
-            keys = Set.of();
-            playhead = Math.min(playhead, timeline().duration());
+        if (board().timeline(id) != null && !id.equals(time.timeline())) {
+            time.show(board(), id, playhead());
+            chosen.clearKeys();
             changed(Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SELECTION);
         }
     }
@@ -314,7 +250,7 @@ public final class Studio {
     }
 
     /** Gets the sentence of an edit that was not done since no file could hold its result. */
-    public void onRefused(java.util.function.Consumer<String> told) {
+    public void onRefused(Consumer<String> told) {
         onRefused = told;
     }
 
@@ -333,16 +269,15 @@ public final class Studio {
     }
 
     public void editProject(String name, Object merge, UnaryOperator<Project> change) {
-        Board tried = preview == null ? null : board();
+        Board tried = previewing() ? board() : null;
         Board was = kept().place(open.id()).board();
-        preview = null;
         Project before = kept();
-        history.add(name, change.apply(before), merge);
+        document.change(name, merge, change);
+        chosen.remember(before, kept() != before, merge);
         // what is tried stays as long as the board beneath it does
-        remember(before, merge);
         Place there = kept().place(open.id());
         if (tried != null && there != null && there.board() == was) {
-            preview = kept().mapBoard(open.id(), b -> tried);
+            document.preview(kept().mapBoard(open.id(), b -> tried));
         }
         settle();
     }
@@ -361,7 +296,7 @@ public final class Studio {
         String on = timelineOf(element, p).id();
         // what belongs to the whole way is keyed only by its own button
         boolean whole = (p == Properties.FACE_PATH || p == Properties.FRONT) && board().timeline(on).track(element, p) == null;
-        return new PropertyEdit(on, playhead, atRest() ? EditScope.REST : desk != Desk.ANIMATE || whole ? EditScope.WHOLE_MOVE : scope, firstKey);
+        return new PropertyEdit(on, playhead(), atRest() ? EditScope.REST : desk != Desk.ANIMATE || whole ? EditScope.WHOLE_MOVE : scope, firstKey);
     }
 
     public <T> T valueAt(String element, Property<T> p) {
@@ -379,38 +314,23 @@ public final class Studio {
             preview(null);
             return true;
         }
-        return travel(history::undo);
+        return travel(document::undo);
     }
 
     public boolean redo() {
-        preview = null;
-        return travel(history::redo);
+        document.preview(null);
+        return travel(document::redo);
     }
 
-    /** What is chosen: elements, keys, and the group that is entered. */
-    private record Chosen(Set<String> elements, Set<Keys.Ref> keys, String inside) {}
-
-    /** Remembers what was chosen when a version was changed, so that it is chosen again when that version comes back. */
-    private void remember(Project before, Object merge) {
-        if (kept() != before && (merge == null || merge != remembered)) {
-            chosen.put(before, new Chosen(selection, keys, inside));
-        }
-        remembered = merge;
-    }
-
-    private boolean travel(java.util.function.BooleanSupplier step) {
+    private boolean travel(BooleanSupplier step) {
         Project before = kept();
-        var now = new Chosen(selection, keys, inside);
+        Selection.Chosen then = chosen.now();
         boolean did = step.getAsBoolean();
         showWhereItChanged(before);
         settle();
         if (did) {
-            chosen.put(before, now);
-            Chosen then = chosen.get(kept());
-            if (then != null) {
-                selection = then.elements;
-                keys = then.keys;
-                inside = then.inside;
+            chosen.remember(before, then);
+            if (chosen.recall(kept())) {
                 changed(Aspect.SELECTION);
                 settle();
             }
@@ -435,18 +355,18 @@ public final class Studio {
     }
 
     public String undoName() {
-        return previewing() ? "what is tried" : history.undoName();
+        return document.undoName();
     }
 
     public String redoName() {
-        return history.redoName();
+        return document.redoName();
     }
 
     /** Does a drag's step anew for its next event: what it did before is taken back, and nobody hears of that. */
     public void again(String name, Object merge, UnaryOperator<Board> change) {
         dropPreview();
         Project before = project();
-        history.cancel(merge);
+        document.cancel(merge);
         Project from = project();
         edit(name, merge, change);
         if (project() == from && from != before) {
@@ -457,7 +377,7 @@ public final class Studio {
     /** Takes back a drag that was given up. */
     public void cancel(Object merge) {
         dropPreview();
-        history.cancel(merge);
+        document.cancel(merge);
         settle();
     }
 
@@ -467,31 +387,16 @@ public final class Studio {
             changed(Aspect.SCENE);
         }
         Board b = board();
-        if (b.timeline(timelineId) == null) {
-            timelineId = b.main().id();
+        if (time.settle(b)) {
             changed(Aspect.TIMELINE);
         }
-        if (inside != null && b.find(inside) == null) {
-            inside = null;
+        if (chosen.lost(b)) {
             book.lost();
         }
-        var left = new LinkedHashSet<>(selection);
-        if (!left.isEmpty()) {
-            left.retainAll(Tree.ids(b.elements()));
-        }
-        var leftKeys = new LinkedHashSet<>(keys);
-        Timeline now = b.timeline(timelineId);
-        leftKeys.removeIf(r -> {
-            var track = now.track(r.element(), r.property());
-            return track == null || track.keyAt(r.time()) == null;
-        });
-        if (!left.equals(selection) || !leftKeys.equals(keys)) {
-            selection = left;
-            keys = leftKeys;
+        if (chosen.settle(b, timeline())) {
             changed(Aspect.SELECTION);
         }
-        playhead = Math.min(playhead, timeline().duration());
-        frame = null;
+        seen.reframe();
         book.follow();
         changed(Aspect.DOCUMENT);
     }
@@ -505,52 +410,35 @@ public final class Studio {
 
     /** Whether things are seen as they rest, without what their keys do: a way to draw what is faded in later. */
     public boolean atRest() {
-        return resting && desk == Desk.DRAW && !playing;
+        return resting && desk == Desk.DRAW && !playing();
     }
 
     public void setAtRest(boolean on) {
         if (resting != on) {
             resting = on;
-            frame = null;
+            seen.reframe();
             changed(Aspect.PLAYHEAD);
         }
     }
 
     /** The board that is seen: the real one, or one without keys. */
     private Board seenBoard() {
-        if (!atRest()) {
-            return board();
-        }
-        if (restedOf != board()) {
-            restedOf = board();
-            rested = Rested.board(restedOf);
-        }
-        return rested;
+        return atRest() ? seen.rested(board()) : board();
     }
 
     /** The evaluator of the board as it is now. */
     public FrameBuilder builder() {
-        Fonts fonts = fonts();
-        Board seen = seenBoard();
-        boolean otherMotifs = builder == null || builder.motifs().of() != project().motifs();
-        if (builder == null || builder.board() != seen || fonts != measured || otherMotifs) {
-            FrameBuilder old = fonts == measured ? builder : null;
-            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : new MotifFrames(project().motifs(), fonts, old == null ? null : old.motifs());
-            builder = new FrameBuilder(seen, fonts, old, true, motifs);
-            measured = fonts;
-            frame = null;
-        }
-        return builder;
+        return seen.builder(project(), seenBoard());
     }
 
     /** Where the timelines stand: the opened scene at the playhead, with the chosen timeline on top. */
     public Moment moment() {
-        return now.moment(board(), timelineId, playhead);
+        return now.moment(board(), time.timeline(), playhead());
     }
 
     /** The same at another time of the playhead. */
     Moment momentAt(long time) {
-        return Moment.editing(board(), timelineId, time);
+        return Moment.editing(board(), this.time.timeline(), time);
     }
 
     /** All values of an element at the playhead; null when there is no such element. */
@@ -566,15 +454,12 @@ public final class Studio {
     /** The board at the playhead. */
     public Frame frame() {
         FrameBuilder b = builder();
-        if (frame == null) {
-            frame = open.within(project(), book.over(soloed(b.at(momentAt(book.seen())))));
-        }
-        return frame;
+        return seen.frame() != null ? seen.frame() : seen.frame(open.within(project(), book.over(soloed(b.at(momentAt(book.seen()))))));
     }
 
     /** Has the picture made anew: something that isn't in the document changed. */
     void reframe() {
-        frame = null;
+        seen.reframe();
     }
 
     /** The flipbook that is worked on. */
@@ -589,57 +474,49 @@ public final class Studio {
 
     /** Where an element stands at the playhead; null when it isn't shown. For asking after many elements at once. */
     public Frame.Placed placed(String id) {
-        Frame now = frame();
-        if (indexed != now) {
-            index = now.index();
-            indexed = now;
-        }
-        return index.get(id);
+        return seen.index(frame()).get(id);
     }
 
     private Frame soloed(Frame f) {
-        return solo.isEmpty() ? f : new Frame(f.size(), f.background(), f.nodes().stream().filter(this::shownAlone).toList());
+        return solo().isEmpty() ? f : new Frame(f.size(), f.background(), f.nodes().stream().filter(this::shownAlone).toList());
     }
 
     private boolean shownAlone(FrameNode n) {
-        return solo.contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
+        return solo().contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
     }
 
     /** The elements that are shown alone while drawing; empty shows all. */
     public Set<String> solo() {
-        return solo;
+        return chosen.solo();
     }
 
     public void setSolo(Collection<String> ids) {
-        solo = Set.copyOf(ids);
-        frame = null;
+        chosen.setSolo(ids);
+        seen.reframe();
         changed(Aspect.DOCUMENT);
     }
 
     // --- what is being done ---
 
     public Set<String> selection() {
-        return selection;
+        return chosen.elements();
     }
 
     /** The one selected element; null when there is none or several. */
     public Element selected() {
-        return selection.size() == 1 ? board().find(selection.iterator().next()) : null;
+        return selection().size() == 1 ? board().find(selection().iterator().next()) : null;
     }
 
     public void select(Collection<String> ids) {
-        var next = new LinkedHashSet<>(ids);
-        if (!next.equals(selection) || timed != null) {
-            selection = next;
-            timed = null;
-            frame = null;
+        if (chosen.choose(ids)) {
+            seen.reframe();
             changed(Aspect.SELECTION);
         }
     }
 
     /** The group that is edited in place; null when it is the scene itself. */
     public String inside() {
-        return inside;
+        return chosen.inside();
     }
 
     /** Goes into a group, or with null out of all of them. Into a flipbook means into the drawing that it shows. */
@@ -649,13 +526,10 @@ public final class Studio {
                 && b.at(mainTime()) instanceof Drawing d) {
             to = d.id();
         }
-        if (!java.util.Objects.equals(to, inside)) {
-            if (to == null) {
-                List<String> path = paths().path(inside);
-                left = path.isEmpty() ? null : path.getFirst();
-            }
-            inside = to;
-            frame = null;
+        if (!Objects.equals(to, inside())) {
+            List<String> path = to != null ? List.of() : paths().path(inside());
+            chosen.enter(to, path.isEmpty() ? null : path.getFirst());
+            seen.reframe();
             changed(Aspect.SELECTION);
         }
     }
@@ -668,7 +542,7 @@ public final class Studio {
 
     /** The group or flipbook that was left last, while it is there and nothing is entered; null for none. */
     public Element left() {
-        return inside != null || left == null ? null : board().find(left);
+        return chosen.left() == null ? null : board().find(chosen.left());
     }
 
     /** Goes into what was left last. */
@@ -682,17 +556,17 @@ public final class Studio {
 
     /** Where the pointer is in a list of elements; null for nowhere. */
     public void pointAt(String element) {
-        if (!java.util.Objects.equals(element, pointedElement)) {
-            pointedElement = element;
+        if (!Objects.equals(element, chosen.pointed())) {
+            chosen.pointAt(element);
             changed(Aspect.SCOPE);
         }
     }
 
     /** The element that is pointed at in a list, else the one selected, when it is not seen at the playhead; null for none. */
     public Element unseen() {
-        Element at = pointedElement == null ? null : board().find(pointedElement);
+        Element at = chosen.pointed() == null ? null : board().find(chosen.pointed());
         Element e = at != null ? at : selected();
-        return e == null || playing || desk == Desk.PUBLISH || Unseen.why(seenBoard(), builder(), frame(), e.id(), momentAt(seenAt())) == null ? null : e;
+        return e == null || playing() || desk == Desk.PUBLISH || Unseen.why(seenBoard(), builder(), frame(), e.id(), momentAt(seenAt())) == null ? null : e;
     }
 
     /** Why an element is not seen now, as one line. */
@@ -717,18 +591,16 @@ public final class Studio {
 
     /** One group further out; says whether there was one to leave. The group, or the flipbook, that was left is selected. */
     public boolean leave() {
-        if (inside == null) {
+        if (inside() == null) {
             return false;
         }
-        List<String> path = paths().path(inside);
+        List<String> path = paths().path(inside());
         int left = path.size() - 1;
         if (left > 0 && board().find(path.get(left - 1)).content() instanceof Flipbook) {
             left--;
         }
-        String around = left > 0 ? path.get(left - 1) : null;
-        this.left = path.isEmpty() ? null : path.get(left);
-        inside = around;
-        frame = null;
+        chosen.enter(left > 0 ? path.get(left - 1) : null, path.isEmpty() ? null : path.get(left));
+        seen.reframe();
         changed(Aspect.SELECTION);
         select(path.isEmpty() ? List.of() : List.of(path.get(left)));
         return true;
@@ -736,51 +608,41 @@ public final class Studio {
 
     /** Chooses a marker or a sound of the timeline in place of keys; null chooses none. */
     public void chooseInTime(String id) {
-        if (!java.util.Objects.equals(id, timed)) {
-            keys = id == null ? keys : Set.of();
-            timed = id;
+        if (chosen.chooseInTime(id)) {
             changed(Aspect.SELECTION);
         }
     }
 
     /** The marker that is chosen; null for none. */
     public Marker marker() {
-        return timeline().markers().stream().filter(m -> m.id().equals(timed)).findFirst().orElse(null);
+        return timeline().markers().stream().filter(m -> m.id().equals(chosen.timed())).findFirst().orElse(null);
     }
 
     /** The placed sound that is chosen; null for none. */
     public PlacedSound sound() {
-        return timeline().sounds().stream().filter(s -> s.id().equals(timed)).findFirst().orElse(null);
+        return timeline().sounds().stream().filter(s -> s.id().equals(chosen.timed())).findFirst().orElse(null);
     }
 
     public Set<Keys.Ref> keys() {
-        return keys;
+        return chosen.keys();
     }
 
     public void selectKeys(Collection<Keys.Ref> refs) {
-        var next = new LinkedHashSet<>(refs);
-        if (!next.equals(keys) || !next.isEmpty() && timed != null) {
-            keys = next;
-            timed = next.isEmpty() ? timed : null;
+        if (chosen.chooseKeys(refs)) {
             changed(Aspect.SELECTION);
         }
     }
 
     public long playhead() {
-        return playhead;
+        return time.playhead();
     }
 
     /** Moves the playhead, kept within the timeline, to the nearest frame. */
     public void seek(long time) {
-        long t = Math.min(timeline().duration(), project().snap(Math.max(0, Math.min(timeline().duration(), time))));
-        if (t != playhead) {
-            playhead = t;
-            frame = null;
-            if (playing) {
-                frameListeners.forEach(Runnable::run);
-                if (++untold % TOLD_EVERY == 0) {
-                    changed(Aspect.PLAYHEAD);
-                }
+        if (this.time.seek(project(), board(), time)) {
+            seen.reframe();
+            if (playing()) {
+                changes.frame();
             } else {
                 changed(Aspect.PLAYHEAD);
                 book.follow();
@@ -789,12 +651,12 @@ public final class Studio {
     }
 
     public boolean playing() {
-        return playing;
+        return time.playing();
     }
 
     void setPlaying(boolean on) {
-        playing = on;
-        frame = null;
+        time.setPlaying(on);
+        seen.reframe();
         if (!on) {
             book.follow();
         }
@@ -803,7 +665,7 @@ public final class Studio {
 
     /** Whether a change is no more than time going on while it plays, which those who hear of each frame know already. */
     public boolean onlyTimeGoesOn(Set<Aspect> what) {
-        return playing && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
+        return playing() && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
     }
 
     public EditScope scope() {
@@ -823,7 +685,7 @@ public final class Studio {
     /** Whether a change of the selected element would set its first key, later than the start. */
     public boolean firstKeyAsked() {
         Element e = selected();
-        return e != null && desk == Desk.ANIMATE && scope == EditScope.KEY && playhead > 0
+        return e != null && desk == Desk.ANIMATE && scope == EditScope.KEY && playhead() > 0
                 && timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null && !SplitPosition.is(timeline(), e.id());
     }
 
@@ -849,7 +711,7 @@ public final class Studio {
     public void setDesk(Desk d) {
         if (desk != d) {
             desk = d;
-            frame = null;
+            seen.reframe();
             changed(Aspect.DESK, Aspect.SCOPE);
         }
     }
@@ -867,7 +729,7 @@ public final class Studio {
 
     /** Says what a drag of something that the pointer is over would do, where that is not the selection; null for nothing. */
     public void setPointed(String words) {
-        if (!java.util.Objects.equals(words, pointed)) {
+        if (!Objects.equals(words, pointed)) {
             pointed = words;
             changed(Aspect.SCOPE);
         }
@@ -880,8 +742,8 @@ public final class Studio {
         }
         Element e = selected();
         if (e == null) {
-            return selection.isEmpty() ? "select something to see what a change would do"
-                    : "dragging changes " + selection.size() + " elements";
+            return selection().isEmpty() ? "select something to see what a change would do"
+                    : "dragging changes " + selection().size() + " elements";
         }
         Timeline t = timelineOf(e.id(), Properties.POSITION);
         String words = propertyEdit(e.id(), Properties.POSITION).consequence(board(), e);

@@ -9,6 +9,7 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
+import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
@@ -35,16 +36,16 @@ public final class TimelinePanel extends StackPane {
     public TimelinePanel(Studio studio, Playback playback, Commands commands) {
         this.studio = studio;
         lanes = new TimelineCanvas(studio);
-        play = Buttons.icon(commands.get("play"), Icon.PLAY, 18);
+        play = Buttons.icon(commands.get(CommandIds.PLAY), Icon.PLAY, 18);
         play.getStyleClass().add("play");
-        Press start = Buttons.icon(commands.get("to-start"), Icon.TO_START, 16);
+        Press start = Buttons.icon(commands.get(CommandIds.TO_START), Icon.TO_START, 16);
         start.getStyleClass().add("flat");
         loop.setId("do-loop");
         loop.setGraphic(Icon.LOOP.node(16));
         loop.setAccessibleText("Loop while playing here");
         loop.getStyleClass().add("flat");
-        Buttons.tip(loop, commands.get("loop").tip());
-        loop.setOnAction(e -> commands.run("loop"));
+        Buttons.tip(loop, commands.get(CommandIds.LOOP).tip());
+        loop.setOnAction(e -> commands.run(CommandIds.LOOP));
         time.getStyleClass().add("mono");
         time.setId("time");
         frame.getStyleClass().addAll("mono", "quiet");
@@ -109,9 +110,9 @@ public final class TimelinePanel extends StackPane {
             chooser.getItems().add(item);
         }
         var add = new MenuItem("New timeline");
-        add.setOnAction(e -> commands.run("new-timeline"));
+        add.setOnAction(e -> commands.run(CommandIds.NEW_TIMELINE));
         chooser.getItems().addAll(new SeparatorMenuItem(), add);
-        for (String id : java.util.List.of("rename-timeline", "duplicate-timeline", "delete-timeline")) {
+        for (String id : java.util.List.of(CommandIds.RENAME_TIMELINE, CommandIds.DUPLICATE_TIMELINE, CommandIds.DELETE_TIMELINE)) {
             var item = new MenuItem(commands.get(id).name().get());
             item.setDisable(!commands.get(id).enabled().getAsBoolean());
             item.setOnAction(e -> commands.run(id));

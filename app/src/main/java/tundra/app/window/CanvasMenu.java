@@ -8,6 +8,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.MouseEvent;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Point;
@@ -15,13 +16,13 @@ import tundra.core.model.Element;
 
 /** The menu at the pointer: everything that lies beneath it, and what can be done with the selection. */
 final class CanvasMenu {
-    private static final List<String> EDIT = List.of("cut", "copy", "paste", "duplicate", "delete");
-    private static final List<String> ORDER = List.of("front", "forward", "backward", "back", "group", "ungroup");
-    private static final List<String> SHAPE = List.of("to-path", "outline-stroke", "combine-UNION", "combine-SUBTRACT", "combine-INTERSECT",
-            "combine-EXCLUDE", "flip-level", "flip-upright");
-    private static final List<String> MOTIF = List.of("motif-open", "motif-make", "motif-apart", "motif-copy");
-    private static final List<String> NODES = List.of("nodes-corner", "nodes-smooth", "nodes-symmetric", "nodes-break", "nodes-join");
-    private static final List<String> STATE = List.of("lock", "hide", "solo", "guide", "rename");
+    private static final List<String> EDIT = List.of(CommandIds.CUT, CommandIds.COPY, CommandIds.PASTE, CommandIds.DUPLICATE, CommandIds.DELETE);
+    private static final List<String> ORDER = List.of("front", "forward", "backward", "back", CommandIds.GROUP, CommandIds.UNGROUP);
+    private static final List<String> SHAPE = List.of(CommandIds.TO_PATH, CommandIds.OUTLINE_STROKE, CommandIds.COMBINE_UNION, CommandIds.COMBINE_SUBTRACT, CommandIds.COMBINE_INTERSECT,
+            CommandIds.COMBINE_EXCLUDE, CommandIds.FLIP_LEVEL, CommandIds.FLIP_UPRIGHT);
+    private static final List<String> MOTIF = List.of(CommandIds.MOTIF_OPEN, CommandIds.MOTIF_MAKE, CommandIds.MOTIF_APART, CommandIds.MOTIF_COPY);
+    private static final List<String> NODES = List.of(CommandIds.NODES_CORNER, CommandIds.NODES_SMOOTH, CommandIds.NODES_SYMMETRIC, CommandIds.NODES_BREAK, CommandIds.NODES_JOIN);
+    private static final List<String> STATE = List.of(CommandIds.LOCK, CommandIds.HIDE, CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
     private static ContextMenu open;
 
     private CanvasMenu() {}

@@ -5,6 +5,7 @@ import java.util.Map;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Buttons;
@@ -24,14 +25,14 @@ final class DeskRail extends VBox {
             b.setMark(Icon.valueOf(d.name()).node(24), Caption.Place.ABOVE);
             b.setMaxWidth(Double.MAX_VALUE);
             b.getStyleClass().setAll("rail-button");
-            Buttons.tip(b, w.commands.get("desk-" + d).tip());
+            Buttons.tip(b, w.commands.get(CommandIds.DESK + d).tip());
             b.setOnAction(() -> w.studio.setDesk(d));
             buttons.put(d, b);
             getChildren().add(b);
         }
         var gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
-        Press checks = Buttons.text(w.commands.get("checks"), "Checks");
+        Press checks = Buttons.text(w.commands.get(CommandIds.CHECKS), "Checks");
         checks.setMark(Icon.CHECKS.node(24), Caption.Place.ABOVE);
         checks.setMaxWidth(Double.MAX_VALUE);
         checks.getStyleClass().setAll("rail-button");

@@ -22,6 +22,7 @@ import javafx.stage.Stage;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.DrawCommands;
 import tundra.app.commands.EditCommands;
 import tundra.app.commands.EffectCommands;
@@ -108,10 +109,10 @@ public final class MainWindow {
         SheetCommands.add(w, this::over);
         MotifCommands.add(w);
         EffectCommands.add(w);
-        w.commands.add("checks", () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
+        w.commands.add(CommandIds.CHECKS, () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
-            w.commands.add("helper-" + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
+            w.commands.add(CommandIds.HELPER + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
         }
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));

@@ -7,6 +7,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ContextMenuEvent;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.helper.Helpers;
@@ -14,11 +15,11 @@ import tundra.core.model.PlacedSound;
 
 /** The menu of the timeline: what can be done with the chosen keys and elements now. */
 final class TimelineMenu {
-    private static final List<List<String>> PARTS = List.of(List.of("cut", "copy", "copy-move", "paste-keys", "paste-in-place", "delete"),
-            List.of("keys-reverse", "keys-all", "range", "range-off"),
-            List.of("position-split", "position-join", "path-close", "paste-as-move", "paste-as-shape"),
-            List.of("shown-from", "shown-to", "shown-always"), List.of("marker", "marker-delete"), List.of("lane-grow", "fold-all", "fit-time"));
-    private static final List<List<String>> MARKER = List.of(List.of("marker-rename", "marker-delete"));
+    private static final List<List<String>> PARTS = List.of(List.of(CommandIds.CUT, CommandIds.COPY, CommandIds.COPY_MOVE, CommandIds.PASTE_KEYS, CommandIds.PASTE_IN_PLACE, CommandIds.DELETE),
+            List.of(CommandIds.KEYS_REVERSE, CommandIds.KEYS_ALL, CommandIds.RANGE, CommandIds.RANGE_OFF),
+            List.of(CommandIds.POSITION_SPLIT, CommandIds.POSITION_JOIN, CommandIds.PATH_CLOSE, CommandIds.PASTE_AS_MOVE, CommandIds.PASTE_AS_SHAPE),
+            List.of(CommandIds.SHOWN_FROM, CommandIds.SHOWN_TO, CommandIds.SHOWN_ALWAYS), List.of(CommandIds.MARKER, CommandIds.MARKER_DELETE), List.of(CommandIds.LANE_GROW, CommandIds.FOLD_ALL, CommandIds.FIT_TIME));
+    private static final List<List<String>> MARKER = List.of(List.of(CommandIds.MARKER_RENAME, CommandIds.MARKER_DELETE));
     private static ContextMenu open;
 
     private TimelineMenu() {}
@@ -43,7 +44,7 @@ final class TimelineMenu {
         }
         if (!w.studio.selection().isEmpty()) {
             var helpers = new Menu("Work out a move");
-            Helpers.ALL.forEach(h -> helpers.getItems().add(item(w.commands.get("helper-" + h.name()))));
+            Helpers.ALL.forEach(h -> helpers.getItems().add(item(w.commands.get(CommandIds.HELPER + h.name()))));
             menu.getItems().add(helpers);
         } else if (!parts.isEmpty() && !menu.getItems().isEmpty()) {
             menu.getItems().removeLast();

@@ -6,6 +6,7 @@ import javafx.geometry.Orientation;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Buttons;
@@ -31,7 +32,7 @@ final class ToolCard extends FlowPane {
             b.setMark(k.icon.node(18), Caption.Place.BEFORE);
             b.setAccessibleText(k.label);
             b.getStyleClass().setAll("tool-button");
-            Buttons.tip(b, w.commands.get("tool-" + k).tip() + (k.draws() ? "   · a double click keeps it in hand" : ""));
+            Buttons.tip(b, w.commands.get(CommandIds.TOOL + k).tip() + (k.draws() ? "   · a double click keeps it in hand" : ""));
             b.setOnAction(() -> w.tools.take(k));
             b.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> {
                 if (e.getClickCount() == 2) {

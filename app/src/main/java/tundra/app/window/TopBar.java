@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
@@ -41,12 +42,12 @@ final class TopBar extends HBox {
         tabs.getStyleClass().add("tabs");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Press find = Buttons.text(w.commands.get("find"), "Find anything");
+        Press find = Buttons.text(w.commands.get(CommandIds.FIND), "Find anything");
         find.setMark(new Caption("Ctrl K", "mono", "quiet"), Caption.Place.AFTER);
         find.getStyleClass().add("flat");
-        undo = Buttons.icon(w.commands.get("undo"), Icon.UNDO, 16);
-        redo = Buttons.icon(w.commands.get("redo"), Icon.REDO, 16);
-        Press tryIt = Buttons.text(w.commands.get("try"), "Try it");
+        undo = Buttons.icon(w.commands.get(CommandIds.UNDO), Icon.UNDO, 16);
+        redo = Buttons.icon(w.commands.get(CommandIds.REDO), Icon.REDO, 16);
+        Press tryIt = Buttons.text(w.commands.get(CommandIds.TRY), "Try it");
         tryIt.setMark(Icon.PLAY.node(14), Caption.Place.BEFORE);
         tryIt.getStyleClass().add("primary");
         getChildren().addAll(menu(), name, state, tabs, gap, find, undo, redo, tryIt);
@@ -76,8 +77,8 @@ final class TopBar extends HBox {
             recent.getItems().add(i);
         });
         recent.setDisable(recent.getItems().isEmpty());
-        return List.of(item("new"), item("open"), recent, item("save"), item("save-as"), new SeparatorMenuItem(),
-                item("bring-in"), new SeparatorMenuItem(), item("theme"), item("find"), new SeparatorMenuItem(), item("quit"));
+        return List.of(item(CommandIds.NEW), item(CommandIds.OPEN), recent, item(CommandIds.SAVE), item(CommandIds.SAVE_AS), new SeparatorMenuItem(),
+                item(CommandIds.BRING_IN), new SeparatorMenuItem(), item(CommandIds.THEME), item(CommandIds.FIND), new SeparatorMenuItem(), item(CommandIds.QUIT));
     }
 
     private MenuItem item(String id) {
@@ -91,11 +92,11 @@ final class TopBar extends HBox {
 
     private void refresh() {
         name.setText(studio.project().name());
-        state.setText(studio.unsaved() ? "unsaved changes" : studio.file() == null ? "new" : "saved");
+        state.setText(studio.unsaved() ? "unsaved changes" : studio.file() == null ? CommandIds.NEW : "saved");
         undo.setDisable(studio.undoName() == null);
         redo.setDisable(studio.redoName() == null);
-        Buttons.tip(undo, w.commands.get("undo").tip());
-        Buttons.tip(redo, w.commands.get("redo").tip());
+        Buttons.tip(undo, w.commands.get(CommandIds.UNDO).tip());
+        Buttons.tip(redo, w.commands.get(CommandIds.REDO).tip());
         var scenes = studio.project().scenes();
         if (tabs.getChildren().size() != scenes.size()) {
             tabs.getChildren().clear();

@@ -1,0 +1,80 @@
+package tundra.app.studio;
+
+import java.nio.file.Path;
+import java.util.function.UnaryOperator;
+import tundra.core.edit.History;
+import tundra.core.model.Project;
+
+/** The document that is open: its versions, what is only tried on it, and the file that it was saved to. */
+final class OpenDocument {
+    private History history;
+    /** What is shown in place of the project without being part of it; null for nothing. */
+    private Project preview;
+    private Project saved;
+    private Path file;
+
+    /** @param from its file; null when it has none yet */
+    void take(Project project, Path from) {
+        history = new History(project);
+        preview = null;
+        saved = from == null ? null : project;
+        file = from;
+    }
+
+    /** As it is shown, with what is only tried. */
+    Project shown() {
+        return preview != null ? preview : history.project();
+    }
+
+    /** Without what is only tried. */
+    Project kept() {
+        return history.project();
+    }
+
+    boolean previewing() {
+        return preview != null;
+    }
+
+    void preview(Project tried) {
+        preview = tried;
+    }
+
+    Path file() {
+        return file;
+    }
+
+    void savedAs(Path to, Project what) {
+        file = to;
+        saved = what;
+    }
+
+    /** A fresh, untouched project is nothing to lose. */
+    boolean unsaved() {
+        return saved == null ? history.undoName() != null : saved != kept();
+    }
+
+    void change(String name, Object merge, UnaryOperator<Project> change) {
+        preview = null;
+        history.add(name, change.apply(history.project()), merge);
+    }
+
+    void cancel(Object merge) {
+        history.cancel(merge);
+    }
+
+    boolean undo() {
+        return history.undo();
+    }
+
+    boolean redo() {
+        return history.redo();
+    }
+
+    String undoName() {
+        return previewing() ? "what is tried" : history.undoName();
+    }
+
+    String redoName() {
+        return history.redoName();
+    }
+}

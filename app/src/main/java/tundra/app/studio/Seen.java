@@ -1,0 +1,85 @@
+package tundra.app.studio;
+
+import java.util.Map;
+import tundra.core.edit.Rested;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.MotifFrames;
+import tundra.core.model.Board;
+import tundra.core.model.Project;
+import tundra.core.model.TreePaths;
+import tundra.render.Fonts;
+
+/** The evaluator of the board that is seen and what was worked out from it last, kept until something changes. */
+final class Seen {
+    private FrameBuilder builder;
+    private Fonts measured;
+    private Board restedOf;
+    private Board rested;
+    private Frame frame;
+    private Frame indexed;
+    private Map<String, Frame.Placed> index;
+    private Board pathsOf;
+    private TreePaths paths;
+
+    /** A board without what its keys do. */
+    Board rested(Board b) {
+        if (restedOf != b) {
+            restedOf = b;
+            rested = Rested.board(b);
+        }
+        return rested;
+    }
+
+    /** Forgets all that another project brought. */
+    void clear() {
+        builder = null;
+        frame = null;
+    }
+
+    /** Has the picture made anew. */
+    void reframe() {
+        frame = null;
+    }
+
+    FrameBuilder builder(Project p, Board board) {
+        Fonts fonts = Fonts.of(p.assets());
+        boolean otherMotifs = builder == null || builder.motifs().of() != p.motifs();
+        if (builder == null || builder.board() != board || fonts != measured || otherMotifs) {
+            FrameBuilder old = fonts == measured ? builder : null;
+            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : new MotifFrames(p.motifs(), fonts, old == null ? null : old.motifs());
+            builder = new FrameBuilder(board, fonts, old, true, motifs);
+            measured = fonts;
+            frame = null;
+        }
+        return builder;
+    }
+
+    /** The picture as it was made last; null when it is to be made. */
+    Frame frame() {
+        return frame;
+    }
+
+    Frame frame(Frame made) {
+        frame = made;
+        return made;
+    }
+
+    /** Where each element of a frame stands. */
+    Map<String, Frame.Placed> index(Frame of) {
+        if (indexed != of) {
+            index = of.index();
+            indexed = of;
+        }
+        return index;
+    }
+
+    /** Where each element of a board stands in its tree. */
+    TreePaths paths(Board b) {
+        if (pathsOf != b) {
+            pathsOf = b;
+            paths = new TreePaths(b.elements());
+        }
+        return paths;
+    }
+}
