@@ -71,7 +71,7 @@ public final class Fonts implements TextMeasurer, FontSource {
     private static Fonts with(List<Asset> own) {
         var all = new ArrayList<Face>();
         for (Asset a : own) {
-            Typeface t = FontReader.typeface(a.data());
+            Typeface t = typeface(a);
             if (t != null && FontReader.family(t) != null) {
                 var face = new Face(FontReader.family(t), t.getFontStyle().getWeight(), null, a);
                 all.add(face);
@@ -80,6 +80,15 @@ public final class Fonts implements TextMeasurer, FontSource {
         }
         all.addAll(FACES);
         return new Fonts(List.copyOf(all));
+    }
+
+    private static Typeface typeface(Asset a) {
+        try {
+            return FontReader.typeface(a.data());
+        } catch (UncheckedIOException e) {
+            // its file can't be read any more: its text stands in the standard font
+            return null;
+        }
     }
 
     /** The family that a font of a shelf belongs to; the standard one for a font that can't be read. */

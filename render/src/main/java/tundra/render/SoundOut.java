@@ -1,6 +1,7 @@
 package tundra.render;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -75,7 +76,7 @@ public final class SoundOut {
     private static float[] decode(Asset a) {
         try {
             return SoundReader.decode(a.name(), a.data());
-        } catch (IOException e) {
+        } catch (IOException | UncheckedIOException e) {
             // it was checked when it was brought in; what is damaged since is silence
             return new float[0];
         }

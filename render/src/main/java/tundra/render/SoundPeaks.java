@@ -1,6 +1,7 @@
 package tundra.render;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import tundra.core.model.Asset;
 
 /** How loud a sound is along its time, for drawing its wave. */
@@ -17,7 +18,7 @@ public final class SoundPeaks {
     public static SoundPeaks of(Asset a) {
         try {
             return of(SoundReader.decode(a.name(), a.data()));
-        } catch (IOException e) {
+        } catch (IOException | UncheckedIOException e) {
             // it was checked when it was brought in; what is damaged since is shown as silence
             return new SoundPeaks(new float[0]);
         }

@@ -1,6 +1,7 @@
 package tundra.app.outline;
 
 import java.io.ByteArrayInputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -219,6 +220,15 @@ public final class ShelfPanel extends VBox {
     }
 
     private static Node face(Asset a) {
+        try {
+            return seen(a);
+        } catch (UncheckedIOException e) {
+            // its file can't be read any more; saving says so
+            return sheet(Icon.CLOSE.node(26));
+        }
+    }
+
+    private static Node seen(Asset a) {
         switch (a.kind()) {
             case PICTURE -> {
                 var image = new ImageView(new Image(new ByteArrayInputStream(a.data()), TILE * 2, TILE * 2, true, true));

@@ -15,6 +15,7 @@ import tundra.core.edit.Motifs;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
+import tundra.core.model.AssetData;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
 import tundra.core.model.Clock;
@@ -50,7 +51,7 @@ final class ProjectReader {
     }
 
     /** @param data the bytes of the brought-in files by hash */
-    static Project read(byte[] json, Map<String, byte[]> data, Parts parts) throws FileProblem {
+    static Project read(byte[] json, Map<String, AssetData> data, Parts parts) throws FileProblem {
         JsonNode root;
         try {
             root = Json.MAPPER.readTree(json);
@@ -65,7 +66,7 @@ final class ProjectReader {
         return line > 0 ? " near line " + line : "";
     }
 
-    private Project project(JsonNode root, Map<String, byte[]> data) throws FileProblem {
+    private Project project(JsonNode root, Map<String, AssetData> data) throws FileProblem {
         var f = new Fields(root, "the project");
         long schema = f.whole("tundra", 1, Long.MAX_VALUE);
         if (schema > Limits.SCHEMA) {
@@ -140,13 +141,13 @@ final class ProjectReader {
         return id;
     }
 
-    private Asset asset(Fields f, Map<String, byte[]> data) throws FileProblem {
+    private Asset asset(Fields f, Map<String, AssetData> data) throws FileProblem {
         String hash = f.text("hash"), type = f.text("type");
-        byte[] bytes = data.get(hash);
+        AssetData bytes = data.get(hash);
         if (bytes == null) {
             throw new FileProblem("“" + f.text("name") + "” of the shelf is missing from it");
         }
-        if (!Asset.hash(bytes).equals(hash)) {
+        if (!bytes.hash().equals(hash)) {
             throw new FileProblem("“" + f.text("name") + "” of the shelf is damaged in it");
         }
         Asset a;

@@ -5,6 +5,7 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -21,6 +22,7 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import tools.jackson.core.JacksonException;
 import tundra.core.model.Asset;
+import tundra.core.model.AssetData;
 import tundra.core.model.Project;
 
 /** The zip around a project: {@code mimetype}, {@code project.json} and {@code assets/HASH.ending}. Read and written as a stream. */
@@ -36,14 +38,14 @@ final class ProjectZip {
     /** What becomes of the bytes of a brought-in file. */
     interface Keeper {
         /** @param most how many bytes it may have */
-        byte[] take(String hash, ZipEntry entry, InputStream bytes, long most) throws IOException;
+        AssetData take(String hash, ZipEntry entry, InputStream bytes, long most) throws IOException;
     }
 
     /** The project of a zip's bytes. */
     static Project read(byte[] zip, Parts parts) throws FileProblem {
         try {
             return read(new ByteArrayInputStream(zip), Arrays.copyOfRange(zip, Math.max(0, zip.length - TAIL), zip.length), zip.length,
-                    (hash, e, in, most) -> bounded(e, in, most, zip.length), parts);
+                    (hash, e, in, most) -> AssetData.of(bounded(e, in, most, zip.length)), parts);
         } catch (FileProblem e) {
             throw e;
         } catch (IOException e) {
@@ -54,7 +56,24 @@ final class ProjectZip {
     /** The project of a file. */
     static Project read(Path file, Parts parts) throws IOException {
         long size = Files.size(file);
-        return read(file, (hash, e, in, most) -> bounded(e, in, most, size), parts);
+        FileChannel open = FileChannel.open(file);
+        boolean kept = false;
+        try {
+            Map<String, ZipEntries.Stored> stored = ZipEntries.of(open, tail(open));
+            Project p = read(file, (hash, e, in, most) -> {
+                ZipEntries.Stored there = stored.get(e.getName());
+                if (there == null || there.length() < ZipData.HELD || there.length() > most) {
+                    return AssetData.of(bounded(e, in, most, size));
+                }
+                return new ZipData(open, String.valueOf(file.getFileName()), there.from(), there.length(), Asset.hash(in));
+            }, parts);
+            kept = p.assets().values().stream().anyMatch(a -> a.source() instanceof ZipData);
+            return p;
+        } finally {
+            if (!kept) {
+                open.close();
+            }
+        }
     }
 
     /** Reads what was just written anew, with the brought-in files of the project that was written instead of copies of them. */
@@ -64,25 +83,23 @@ final class ProjectZip {
             if (a == null || !Asset.hash(in).equals(hash)) {
                 throw new FileProblem("a file of the shelf did not come out as it went in");
             }
-            return a.data();
+            return a.source();
         }, Parts.strict());
     }
 
     private static Project read(Path file, Keeper keeper, Parts parts) throws IOException {
-        try (var in = new BufferedInputStream(Files.newInputStream(file), 1 << 16)) {
-            return read(in, tail(file), Files.size(file), keeper, parts);
+        try (var in = new BufferedInputStream(Files.newInputStream(file), 1 << 16); var ch = FileChannel.open(file)) {
+            return read(in, tail(ch), Files.size(file), keeper, parts);
         }
     }
 
-    private static byte[] tail(Path file) throws IOException {
-        try (var ch = FileChannel.open(file)) {
-            var end = ByteBuffer.allocate((int) Math.min(TAIL, ch.size()));
-            ch.position(ch.size() - end.capacity());
-            while (end.hasRemaining() && ch.read(end) >= 0) {
-                continue;
-            }
-            return end.array();
+    private static byte[] tail(FileChannel file) throws IOException {
+        var end = ByteBuffer.allocate((int) Math.min(TAIL, file.size()));
+        long from = file.size() - end.capacity();
+        while (end.hasRemaining() && file.read(end, from + end.position()) >= 0) {
+            continue;
         }
+        return end.array();
     }
 
     private static Project read(InputStream bytes, byte[] tail, long size, Keeper keeper, Parts parts) throws IOException {
@@ -95,7 +112,7 @@ final class ProjectZip {
         }
         bytes.reset();
         byte[] mime = null, json = null;
-        var data = new HashMap<String, byte[]>();
+        var data = new HashMap<String, AssetData>();
         Set<String> names = new HashSet<>();
         long all = 0;
         try (var in = new ZipInputStream(bytes)) {
@@ -103,17 +120,17 @@ final class ProjectZip {
                 String name = e.getName();
                 allowed(name, names);
                 long most = Math.min(Limits.ENTRY_BYTES, Limits.ALL_BYTES - all);
-                byte[] content;
                 if (name.startsWith(ASSETS)) {
                     String hash = name.substring(ASSETS.length()).replaceFirst("\\.[a-z0-9]+$", "");
-                    content = keeper.take(hash, e, in, most);
+                    AssetData content = keeper.take(hash, e, in, most);
                     data.put(hash, content);
+                    all += content.length();
                 } else {
-                    content = bounded(e, in, most, size);
+                    byte[] content = bounded(e, in, most, size);
+                    all += content.length;
                     mime = name.equals("mimetype") ? content : mime;
                     json = name.equals("project.json") ? content : json;
                 }
-                all += content.length;
             }
         } catch (FileProblem e) {
             throw e;
@@ -129,7 +146,7 @@ final class ProjectZip {
         return project(json, data, parts);
     }
 
-    private static Project project(byte[] json, Map<String, byte[]> data, Parts parts) throws FileProblem {
+    private static Project project(byte[] json, Map<String, AssetData> data, Parts parts) throws FileProblem {
         try {
             return ProjectReader.read(json, data, parts);
         } catch (IllegalArgumentException | StackOverflowError e) {
@@ -188,11 +205,19 @@ final class ProjectZip {
         var written = new HashSet<String>();
         for (Asset a : project.assets().values()) {
             if (written.add(a.hash())) {
-                stored(zip, ASSETS + a.hash() + "." + a.ending(), a.data());
+                stored(zip, ASSETS + a.hash() + "." + a.ending(), bytes(a));
             }
         }
         zip.finish();
         zip.flush();
+    }
+
+    private static byte[] bytes(Asset a) throws IOException {
+        try {
+            return a.data();
+        } catch (UncheckedIOException e) {
+            throw e.getCause();
+        }
     }
 
     private static byte[] json(Project project) throws FileProblem {

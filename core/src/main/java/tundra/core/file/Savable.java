@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.List;
 import tools.jackson.core.JacksonException;
+import tundra.core.model.AssetData;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -31,8 +32,8 @@ public final class Savable {
 
     /** Why a project could not be opened again once it was saved, as a clause; null when it could. */
     public static String problem(Project p) {
-        var data = new HashMap<String, byte[]>();
-        p.assets().values().forEach(a -> data.put(a.hash(), a.data()));
+        var data = new HashMap<String, AssetData>();
+        p.assets().values().forEach(a -> data.put(a.hash(), a.source()));
         try {
             ProjectReader.read(ProjectWriter.write(p).getBytes(StandardCharsets.UTF_8), data, Parts.strict());
             return null;

@@ -12,8 +12,9 @@ import java.util.HexFormat;
  * @param width of a picture in pixels; 0 for anything else
  * @param height of a picture in pixels; 0 for anything else
  * @param duration of a sound in µs; 0 for anything else
+ * @param source where its bytes are
  */
-public record Asset(String hash, String name, String mediaType, int width, int height, long duration, byte[] data) {
+public record Asset(String hash, String name, String mediaType, int width, int height, long duration, AssetData source) {
     /** What a file is for, by the first word of its media type. */
     public enum Kind {
         PICTURE("image"), FONT("font"), SOUND("audio");
@@ -23,6 +24,11 @@ public record Asset(String hash, String name, String mediaType, int width, int h
         Kind(String word) {
             this.word = word;
         }
+    }
+
+    /** One whose bytes are held in memory. */
+    public Asset(String hash, String name, String mediaType, int width, int height, long duration, byte[] data) {
+        this(hash, name, mediaType, width, height, duration, AssetData.of(data));
     }
 
     public static Asset picture(String name, String mediaType, int width, int height, byte[] data) {
@@ -35,6 +41,11 @@ public record Asset(String hash, String name, String mediaType, int width, int h
 
     public static Asset sound(String name, String mediaType, long duration, byte[] data) {
         return new Asset(hash(data), name, mediaType, 0, 0, duration, data);
+    }
+
+    /** Its bytes, which nobody changes. */
+    public byte[] data() {
+        return source.bytes();
     }
 
     public Kind kind() {

@@ -20,6 +20,7 @@ import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
+import tundra.core.model.AssetData;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -198,7 +199,7 @@ class ProjectFileTest {
                 .replaceFirst("\"frames\" :", "\"voice\" : \"ah\",\n\"frames\" :")
                 .replaceFirst("\"rest\" : \\{", "\"rest\" : {\"halo\" : 3.5,")
                 .replace("\"rest\" : {\"halo\" : 3.5, }", "\"rest\" : {\"halo\" : 3.5 }");
-        Map<String, byte[]> data = p.assets().values().stream().collect(java.util.stream.Collectors.toMap(Asset::hash, Asset::data));
+        Map<String, AssetData> data = p.assets().values().stream().collect(java.util.stream.Collectors.toMap(Asset::hash, Asset::source));
         Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data, Parts.strict());
         String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data, Parts.strict()));
         assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "\"voice\" : \"ah\"", "changed");

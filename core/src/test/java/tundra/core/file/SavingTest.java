@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
+import tundra.core.model.AssetData;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
@@ -51,6 +52,41 @@ class SavingTest {
         Asset back = ProjectFile.read(file).assets().get(asset.hash());
         assertThat(back.mediaType()).isEqualTo(type);
         assertThat(back.data()).isEqualTo(data);
+    }
+
+    @Test
+    void largeFilesOfTheShelfAreReadWhenTheyAreAskedForAlsoWhenTheProjectsFileWasSavedOver() throws Exception {
+        byte[] large = new byte[3 << 20], small = new byte[500];
+        new Random(8).nextBytes(large);
+        Asset sound = Asset.sound("wind.wav", "audio/wav", 1000, large), picture = Asset.picture("dot.png", "image/png", 4, 4, small);
+        Path file = folder.resolve("a.tundra"), other = folder.resolve("b.tundra");
+        ProjectFile.write(empty("Shelf").withAsset(sound).withAsset(picture), file);
+        Project opened = ProjectFile.read(file);
+        assertThat(opened.assets().get(sound.hash()).source()).isInstanceOf(ZipData.class);
+        assertThat(opened.assets().get(picture.hash()).source()).as("what is small is held").isInstanceOf(AssetData.Held.class);
+        // the same from a project that was never read so far
+        ProjectFile.write(opened, other);
+        assertThat(ProjectFile.read(other).assets().get(sound.hash()).data()).isEqualTo(large);
+        ProjectFile.write(empty("Without"), file);
+        ProjectFile.write(empty("Without, again"), file);
+        assertThat(opened.assets().get(sound.hash()).data()).isEqualTo(large);
+        assertThat(opened.assets().get(picture.hash()).data()).isEqualTo(small);
+    }
+
+    @Test
+    void whatAnotherProgramSpoiltIsNamedAndDoesNotReplaceTheFile() throws Exception {
+        byte[] large = new byte[1 << 20];
+        Path file = folder.resolve("a.tundra"), target = folder.resolve("b.tundra");
+        ProjectFile.write(empty("Shelf").withAsset(Asset.sound("wind.wav", "audio/wav", 1000, large)), file);
+        Project opened = ProjectFile.read(file);
+        ProjectFile.write(empty("Before"), target);
+        byte[] before = Files.readAllBytes(target);
+        try (var ch = java.nio.channels.FileChannel.open(file, java.nio.file.StandardOpenOption.WRITE)) {
+            ch.write(java.nio.ByteBuffer.wrap(new byte[] {1, 2, 3}), Files.size(file) / 2);
+        }
+        assertThatThrownBy(() -> ProjectFile.write(opened, target)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("“b.tundra” was not saved").hasMessageContaining("can't be read from “a.tundra” any more");
+        assertThat(Files.readAllBytes(target)).isEqualTo(before);
     }
 
     @Test
