@@ -34,9 +34,13 @@ public final class Bench {
             ratio("page of 300 elements, main thread / written by hand", moving.published(), moving.byHand(), "ms/s", 1.1);
             PageBench.Result demo = page.demo();
             ratio("page of the demo, main thread / written by hand", demo.published(), demo.byHand(), "ms/s", 1.1);
-            PageBench.Live frost = page.frost();
-            figure("page of Frost glass, main thread", frost.mainThread(), "ms/s");
-            figure("page of Frost glass, pictures", frost.pictures(), "/s");
+            for (boolean live : new boolean[] {true, false}) {
+                PageBench.Live frost = page.frost(live);
+                String what = "page of Frost glass " + (live ? "live" : "in pictures");
+                figure(what + ", main thread", frost.mainThread(), "ms/s");
+                figure(what + ", pictures", frost.pictures(), "/s");
+                figure(what + ", the browser's memory", frost.memory(), "MB");
+            }
         }
         rest();
         double[] region = RegionBench.measure();

@@ -16,6 +16,7 @@ import tundra.core.model.Properties;
 import tundra.core.motion.Key;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.render.SkiaSeries;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
@@ -86,22 +87,36 @@ final class PageBench implements AutoCloseable {
         return compare(published, hand);
     }
 
-    /** Frost glass as a visitor gets it: ms of the main thread per second and pictures a second. */
-    record Live(double mainThread, double pictures) {}
+    /** A page as a visitor gets it: ms of the main thread per second, pictures a second, and MB of the browser's processes. */
+    record Live(double mainThread, double pictures, double memory) {}
 
-    Live frost() throws Exception {
-        Path at = work.resolve("frost");
-        publish(tundra.samples.FrostGlass.project(), at);
+    /** @param live with all motifs as what they are, else with the heavy ones as series of pictures */
+    Live frost(boolean live) throws Exception {
+        Path at = work.resolve("frost-" + live);
+        Project p = tundra.samples.FrostGlass.project();
+        publish(live ? p.withMotifs(p.motifs().stream().map(m -> m.withPictures(false)).toList()) : p, at);
         double busy = load(at);
         Number frames = (Number) driver.executeAsyncScript("""
                 const done = arguments[0], began = performance.now();
                 let n = 0;
                 requestAnimationFrame(function step(now) { n++; now - began < 4000 ? requestAnimationFrame(step) : done(n / 4); });""");
-        return new Live(busy, frames.doubleValue());
+        return new Live(busy, frames.doubleValue(), megabytes());
+    }
+
+    /** What all processes of the browser take together, shared memory counted once (Linux' proportional set size). */
+    private static double megabytes() {
+        return ProcessHandle.current().descendants().mapToDouble(h -> {
+            try {
+                return Files.readAllLines(Path.of("/proc/" + h.pid() + "/smaps_rollup")).stream().filter(l -> l.startsWith("Pss:"))
+                        .mapToDouble(l -> Double.parseDouble(l.replaceAll("[^0-9]", "")) / 1024).sum();
+            } catch (IOException | java.io.UncheckedIOException e) {
+                return 0;
+            }
+        }).sum();
     }
 
     private static Page publish(Project p, Path to) throws Exception {
-        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
+        Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries()).compile(p, null);
         Publisher.publish(page, to, x -> { }, () -> false);
         return page;
     }

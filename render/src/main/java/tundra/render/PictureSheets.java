@@ -5,7 +5,7 @@ import tundra.core.flip.SheetGrid;
 import tundra.core.flip.SheetMaker;
 import tundra.core.model.Asset;
 
-/** Puts pictures side by side, pixel for pixel. */
+/** Puts pictures side by side, pixel for pixel; WebP pictures make a WebP, anything else a PNG. */
 public final class PictureSheets implements SheetMaker {
     @Override
     public byte[] sheet(List<Asset> pictures, SheetGrid grid) {
@@ -24,6 +24,6 @@ public final class PictureSheets implements SheetMaker {
                 out[row + cw] = argb[from + cw - 1];
             }
         }
-        return Rasters.png(out, w, h);
+        return pictures.stream().allMatch(a -> a.mediaType().equals("image/webp")) ? Rasters.webp(out, w, h) : Rasters.png(out, w, h);
     }
 }

@@ -5,7 +5,10 @@ import io.github.humbleui.skija.ColorAlphaType;
 import io.github.humbleui.skija.ColorSpace;
 import io.github.humbleui.skija.ColorType;
 import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.EncodeWEBPCompressionMode;
+import io.github.humbleui.skija.EncodeWEBPOptions;
 import io.github.humbleui.skija.EncoderPNG;
+import io.github.humbleui.skija.EncoderWEBP;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
 import java.nio.ByteBuffer;
@@ -34,11 +37,29 @@ final class Rasters {
         }
     }
 
-    /** The bytes of a PNG of pixels that aren't premultiplied. */
-    static byte[] png(int[] argb, int w, int h) {
+    /** The bytes of a WebP that looks the same to the eye and is much smaller than a PNG; its transparency is exact. */
+    static byte[] webp(Image image) {
+        try (Data data = EncoderWEBP.encode(image, EncodeWEBPOptions.DEFAULT.withCompressionMode(EncodeWEBPCompressionMode.LOSSY).withQuality(95))) {
+            return data.getBytes();
+        }
+    }
+
+    /** The bytes of a WebP of pixels that aren't premultiplied. */
+    static byte[] webp(int[] argb, int w, int h) {
+        try (Image image = image(argb, w, h)) {
+            return webp(image);
+        }
+    }
+
+    private static Image image(int[] argb, int w, int h) {
         ByteBuffer bytes = ByteBuffer.allocate(4 * w * h).order(ByteOrder.LITTLE_ENDIAN);
         bytes.asIntBuffer().put(argb, 0, w * h);
-        try (Image image = Image.makeRasterFromBytes(info(w, h), bytes.array(), 4L * w); Data data = EncoderPNG.encode(image)) {
+        return Image.makeRasterFromBytes(info(w, h), bytes.array(), 4L * w);
+    }
+
+    /** The bytes of a PNG of pixels that aren't premultiplied. */
+    static byte[] png(int[] argb, int w, int h) {
+        try (Image image = image(argb, w, h); Data data = EncoderPNG.encode(image)) {
             return data.getBytes();
         }
     }

@@ -63,7 +63,8 @@ public final class FrostGlass {
         Motif low = frost("m-frost-low", "Frost, low", 1.9, false), high = frost("m-frost-high", "Frost, high", 1.45, true);
         List<Element> elements = layers();
         var scene = new Scene("pane", "Pane", board.withElements(elements).withTimelines(List.of(main)));
-        return p.withMotifs(List.of(spot, driver, low, high)).withScenes(List.of(scene));
+        // too much for a visitor's machine as what they are, by LiveCost.HEAVY
+        return p.withMotifs(List.of(spot, driver.withPictures(true), low.withPictures(true), high.withPictures(true))).withScenes(List.of(scene));
     }
 
     private static Element at(String id, String name, Content c, double x, double y) {

@@ -33,6 +33,8 @@ import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
+import tundra.core.series.MotifSeries;
+import tundra.core.series.SeriesPainter;
 
 /** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
 public final class PageCompiler {
@@ -43,16 +45,27 @@ public final class PageCompiler {
     private static final int LONGEST = 40;
     private final FontSource fonts;
     private final SheetMaker sheets;
+    private final SeriesPainter series;
 
-    /** @param sheets puts pictures on one sheet for flipbooks of pictures */
+    /** One that publishes all motifs as what they are. */
     public PageCompiler(TextMeasurer measure, FontSource fonts, SheetMaker sheets) {
+        this(measure, fonts, sheets, null);
+    }
+
+    /**
+     * @param sheets puts pictures on one sheet for flipbooks of pictures
+     * @param series paints the motifs that are published as pictures; null publishes them as what they are
+     */
+    public PageCompiler(TextMeasurer measure, FontSource fonts, SheetMaker sheets, SeriesPainter series) {
+        this.series = series;
         this.measure = measure;
         this.fonts = fonts;
         this.sheets = sheets;
     }
 
     /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
-    public Page compile(Project project, String extraScript) {
+    public Page compile(Project piece, String extraScript) {
+        Project project = series == null ? piece : MotifSeries.published(piece, series);
         var markup = new Markup(project, measure);
         for (Scene s : project.scenes()) {
             markup.scene(s, s == project.scenes().getFirst());

@@ -3,12 +3,15 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Motifs;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
+import tundra.core.series.LiveCost;
 import tundra.render.Fonts;
 import tundra.render.Still;
 import tundra.samples.FrostGlass;
@@ -36,13 +39,30 @@ class FrostGlassTest extends InBrowser {
         assertThat(Motifs.instances(p.motif("m-driver").board(), x -> true)).hasSize(140);
     }
 
+    /** All motifs as what they are. */
     @Test
-    void thePageShowsIt() throws Exception {
-        var visit = new Visit(browser, folder, "frost", FrostGlass.project());
-        Moment m = Moment.opened(visit.board, 2_000_000);
-        visit.go(m);
-        double db = visit.like(m);
-        System.out.println("PSNR of frost glass: " + db + " dB");
-        assertThat(db).isGreaterThan(38);
+    void thePageShowsItLive() throws Exception {
+        Project p = FrostGlass.project();
+        shown("live", p.withMotifs(p.motifs().stream().map(m -> m.withPictures(false)).toList()), List.of(2_000_000L));
+    }
+
+    /** The soft ones as pictures, which is how visitors get it. */
+    @Test
+    void thePageShowsItInPictures() throws Exception {
+        Project p = FrostGlass.project();
+        assertThat(p.motifs().stream().filter(Motif::pictures).toList()).as("those that are heavy").isNotEmpty()
+                .isEqualTo(p.motifs().stream().filter(m -> LiveCost.of(p, m).heavy()).toList());
+        shown("pictures", p, List.of(0L, 2_000_000L, 5_000_000L));
+    }
+
+    private void shown(String name, Project p, List<Long> times) throws Exception {
+        var visit = new Visit(browser, folder, name, p);
+        for (long t : times) {
+            Moment m = Moment.opened(visit.board, t);
+            visit.go(m);
+            double db = visit.like(m);
+            System.out.println("PSNR of frost glass, " + name + " at " + t + ": " + db + " dB");
+            assertThat(db).as(name + " at " + t).isGreaterThan(38);
+        }
     }
 }

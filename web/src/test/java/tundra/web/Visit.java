@@ -12,6 +12,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.render.SkiaSeries;
 import tundra.render.Still;
 
 /** A piece published and opened in a browser, beside the editor's own picture of it. */
@@ -30,7 +31,7 @@ final class Visit {
         Fonts fonts = Fonts.of(project.assets());
         builder = FrameBuilder.of(project, board, fonts);
         Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(fonts, fonts, new PictureSheets()).compile(project, null), to, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries()).compile(project, null), to, x -> { }, () -> false);
         browser.open(to, (int) board.size().x(), (int) board.size().y());
     }
 

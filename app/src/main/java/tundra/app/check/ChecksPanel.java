@@ -177,7 +177,11 @@ public final class ChecksPanel extends VBox {
             fix.getStyleClass().addAll("small", "check-fix");
             fix.setOnAction(e -> {
                 studio.showPlace(f.scene());
-                studio.edit(f.fix().name(), f.fix().change());
+                if (f.fix().whole() != null) {
+                    studio.editProject(f.fix().name(), null, f.fix().whole());
+                } else {
+                    studio.edit(f.fix().name(), f.fix().change());
+                }
             });
             doing.getChildren().add(fix);
         }

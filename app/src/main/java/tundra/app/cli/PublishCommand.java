@@ -8,6 +8,7 @@ import picocli.CommandLine.Parameters;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.render.SkiaSeries;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
@@ -22,7 +23,7 @@ final class PublishCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Project project = Opening.of(file);
-        Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets()).compile(project, null);
+        Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries()).compile(project, null);
         Publisher.publish(page, to, p -> { }, () -> false);
         System.out.println(to.resolve("index.html"));
         return 0;

@@ -78,7 +78,7 @@ public final class Workshop {
         nodes = new NodesTool(studio);
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
-        details = new Lazy<>(() -> new DetailsPanel(studio, settings, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
+        details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
         path = new PathOverlay(studio);
         addTools();

@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
+import tundra.app.job.Jobs;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Registering;
@@ -36,6 +37,7 @@ public final class DetailsPanel extends TallPane {
             Properties.WRAP, Properties.LETTER_SPACING);
     private final Studio studio;
     private final Commands commands;
+    private final Jobs jobs;
     private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
     private final ToolOptions options;
     private final PropertyRow.Needs needs;
@@ -49,6 +51,7 @@ public final class DetailsPanel extends TallPane {
     private ScatterSection scatter;
     private StatesSection states;
     private ClockSection clock;
+    private PicturesSection pictures;
     private EffectsSection effects;
     private CanvasSection canvas;
     private SoundSection sound;
@@ -58,9 +61,10 @@ public final class DetailsPanel extends TallPane {
     private String shown;
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
-    public DetailsPanel(Studio studio, Settings settings, Commands commands, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
+    public DetailsPanel(Studio studio, Settings settings, Jobs jobs, Commands commands, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
         this.studio = studio;
         this.commands = commands;
+        this.jobs = jobs;
         this.options = options;
         this.needs = new PropertyRow.Needs(options, paints, onGradient);
         this.registering = registering;
@@ -92,6 +96,9 @@ public final class DetailsPanel extends TallPane {
             }
             if (polygon != null) {
                 polygon.refresh();
+            }
+            if (pictures != null) {
+                pictures.refresh();
             }
             if (clock != null) {
                 clock.refresh();
@@ -163,6 +170,7 @@ public final class DetailsPanel extends TallPane {
         scatter = null;
         states = null;
         clock = null;
+        pictures = null;
         effects = null;
         canvas = null;
         together = null;
@@ -190,6 +198,9 @@ public final class DetailsPanel extends TallPane {
             if (studio.place() instanceof tundra.core.model.Motif m && m.states() != null) {
                 states = new StatesSection(studio, m.id());
                 box.getChildren().add(states);
+            }
+            if (studio.place() instanceof tundra.core.model.Motif m) {
+                pictures(m.id());
             }
             canvas = new CanvasSection(studio);
             box.getChildren().add(canvas);
@@ -222,6 +233,7 @@ public final class DetailsPanel extends TallPane {
         if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Instance)) {
             clock = new ClockSection(studio, ids);
             box.getChildren().add(clock);
+            pictures(all);
         }
         if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Text)) {
             text(ids);
@@ -239,6 +251,7 @@ public final class DetailsPanel extends TallPane {
         if (e.content() instanceof tundra.core.model.Content.Instance) {
             clock = new ClockSection(studio, List.of(e.id()));
             box.getChildren().add(clock);
+            pictures(List.of(e));
         }
         if (e.content() instanceof tundra.core.model.Content.Group g && g.scatter() != null) {
             scatter = new ScatterSection(studio, e.id());
@@ -328,5 +341,18 @@ public final class DetailsPanel extends TallPane {
         properties.forEach(p -> out.add(new PropertyRow<>(studio, elements, p, needs)));
         rows.addAll(out);
         return out;
+    }
+
+    /** How the one motif that all of some instances show is published. */
+    private void pictures(List<Element> instances) {
+        List<String> shown = instances.stream().map(e -> ((tundra.core.model.Content.Instance) e.content()).motif()).distinct().toList();
+        if (shown.size() == 1) {
+            pictures(shown.getFirst());
+        }
+    }
+
+    private void pictures(String motif) {
+        pictures = new PicturesSection(studio, jobs, motif);
+        box.getChildren().add(pictures);
     }
 }

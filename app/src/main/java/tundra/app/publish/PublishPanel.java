@@ -1,7 +1,7 @@
 package tundra.app.publish;
 
 import java.nio.file.Path;
-import java.util.Map;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -21,6 +21,7 @@ import tundra.app.widget.Words;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.render.SkiaSeries;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
@@ -131,23 +132,26 @@ public final class PublishPanel extends VBox {
         state.setText("compiling…");
         jobs.run(() -> {
             try {
-                Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets()).compile(project, null);
+                Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries(p -> Platform.runLater(() -> bar.setProgress(0.9 * p)), cancelled::get)).compile(project, null);
                 boolean done = Publisher.publish(page, to, p -> Platform.runLater(() -> bar.setProgress(p)), cancelled::get);
-                return Map.entry(page, done);
+                return new Made(page.files().size(), page.files().values().stream().mapToLong(b -> b.length).sum(), done);
+            } catch (CancellationException e) {
+                return new Made(0, 0, false);
             } finally {
                 Platform.runLater(this::ended);
             }
         }, result -> {
-            long bytes = result.getKey().files().values().stream().mapToLong(b -> b.length).sum();
-            state.setText(result.getValue() ? result.getKey().files().size() + " files · " + bytes / 1024 + " KB · runs without a server"
+            state.setText(result.done ? result.files + " files · " + result.bytes / 1024 + " KB · runs without a server"
                     : "given up; nothing was changed");
-            after.setVisible(result.getValue());
-            if (result.getValue()) {
+            after.setVisible(result.done);
+            if (result.done) {
                 settings.setOutput(project.id(), to);
                 notices.news("The page is made: " + Places.shown(to, studio.file()) + ".");
             }
         });
     }
+
+    private record Made(int files, long bytes, boolean done) {}
 
     private void ended() {
         make.setDisable(false);

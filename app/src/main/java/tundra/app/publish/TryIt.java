@@ -8,6 +8,7 @@ import javafx.application.Platform;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.render.SkiaSeries;
 import tundra.web.PageCompiler;
 import tundra.web.PreviewServer;
 
@@ -25,7 +26,7 @@ public final class TryIt implements AutoCloseable {
             server = new PreviewServer(line -> Platform.runLater(() -> add(line)));
         }
         if (project != served) {
-            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets()).compile(project, PreviewServer.LOG_SCRIPT));
+            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries()).compile(project, PreviewServer.LOG_SCRIPT));
             served = project;
         }
         return server.url();

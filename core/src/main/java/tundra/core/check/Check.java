@@ -9,7 +9,8 @@ public enum Check {
     UNSEEN("Never shown", "A drawing that no frame shows."),
     FONT("Font missing", "A text in a font that the piece doesn't have, or a font that can't be read."),
     UNPAINTED("Not painted", "A gradient so small, large or skewed that it can't be painted; its last colour stands in for it."),
-    UNSEEN_MOTIF("Motif cut short", "A motif in step with a timeline that ends before it does.");
+    UNSEEN_MOTIF("Motif cut short", "A motif in step with a timeline that ends before it does."),
+    HEAVY("Heavy for visitors", "A motif that takes much memory on a visitor's machine and could be a series of pictures.");
 
     public final String title;
     public final String about;

@@ -35,6 +35,9 @@ public final class Checks {
         for (Place s : project.places()) {
             out.addAll(new LookChecks(project, s, measure, eyes).run());
             out.addAll(MotifChecks.of(project, s));
+            if (project.scene(s.id()) != null) {
+                out.addAll(MotifChecks.heavy(project, s));
+            }
             var here = new ArrayList<Element>();
             Tree.each(s.board().elements(), e -> {
                 if (e.content() instanceof Flipbook && !e.guide()) {

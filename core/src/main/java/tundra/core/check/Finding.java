@@ -2,6 +2,7 @@ package tundra.core.check;
 
 import java.util.function.UnaryOperator;
 import tundra.core.model.Board;
+import tundra.core.model.Project;
 
 /**
  * Something that looks wrong, where it is, and a safe way to mend it if there is one.
@@ -14,6 +15,14 @@ import tundra.core.model.Board;
  */
 public record Finding(Check check, String scene, String element, String drawing, long time, String text, Fix fix) {
 
-    /** A change that loses nothing that can be seen. */
-    public record Fix(String name, UnaryOperator<Board> change) {}
+    /**
+     * A change that loses nothing that can be seen.
+     *
+     * @param change of the place's board, or of the whole project: one of the two is null
+     */
+    public record Fix(String name, UnaryOperator<Board> change, UnaryOperator<Project> whole) {
+        public Fix(String name, UnaryOperator<Board> change) {
+            this(name, change, null);
+        }
+    }
 }

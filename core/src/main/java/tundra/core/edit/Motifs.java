@@ -166,7 +166,7 @@ public final class Motifs {
     /** A copy of a motif; instances go on showing the old one. */
     public static Made duplicate(Project p, String motif) {
         Motif m = p.motif(motif);
-        var copy = new Motif(Ids.next(), name(p, m.name()), Renewed.of(m.board()), m.states());
+        var copy = new Motif(Ids.next(), name(p, m.name()), Renewed.of(m.board()), m.states(), m.pictures());
         return new Made(with(p, copy), copy.id(), null);
     }
 

@@ -176,7 +176,8 @@ final class ProjectReader {
     private Motif motif(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
         States states = f.has("states") ? states(f.object("states")) : null;
-        return new Motif(id, name, board(f, id), states);
+        boolean pictures = f.has("pictures") && f.flag("pictures");
+        return new Motif(id, name, board(f, id), states, pictures);
     }
 
     private static States states(Fields f) throws FileProblem {

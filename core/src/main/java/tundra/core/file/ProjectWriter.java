@@ -104,6 +104,9 @@ final class ProjectWriter {
                 }
             }
         }
+        if (m.pictures()) {
+            o.put("pictures", true);
+        }
         return o;
     }
 

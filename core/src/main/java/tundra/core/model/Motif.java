@@ -5,28 +5,33 @@ package tundra.core.model;
  * no colour and hides nothing.
  *
  * @param states the moments that it shows under the pointer; null for none
+ * @param pictures whether it is published as a series of pictures instead of its elements
  */
-public record Motif(String id, String name, Board board, States states) implements Place {
+public record Motif(String id, String name, Board board, States states, boolean pictures) implements Place {
     public Motif(String id, String name, Board board) {
-        this(id, name, board, null);
+        this(id, name, board, null, false);
     }
 
     @Override
     public Motif withBoard(Board b) {
-        return new Motif(id, name, b, states);
+        return new Motif(id, name, b, states, pictures);
     }
 
     @Override
     public Motif withName(String n) {
-        return new Motif(id, n, board, states);
+        return new Motif(id, n, board, states, pictures);
     }
 
     public Motif withStates(States s) {
-        return new Motif(id, name, board, s);
+        return new Motif(id, name, board, s, pictures);
+    }
+
+    public Motif withPictures(boolean p) {
+        return new Motif(id, name, board, states, p);
     }
 
     public Motif withId(String i) {
-        return new Motif(i, name, board, states);
+        return new Motif(i, name, board, states, pictures);
     }
 
     /** The time at which it stands in a list, in µs: at rest where it has states, else a quarter of the way, when most things have come. */

@@ -1,0 +1,11 @@
+package tundra.core.series;
+
+import tundra.core.model.Motif;
+import tundra.core.model.Project;
+
+/** Paints the pictures of a motif. */
+@FunctionalInterface
+public interface SeriesPainter {
+    /** A {@link java.util.concurrent.CancellationException} says that it was given up. */
+    Series paint(Project p, Motif m);
+}
