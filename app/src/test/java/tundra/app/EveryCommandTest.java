@@ -47,6 +47,8 @@ class EveryCommandTest extends InWindow {
     /** The demo piece with the odd things in it that a selection can be. */
     private Project piece(Selected what) {
         return demo.mapBoard(demo.scenes().getFirst().id(), b -> switch (what) {
+            // the hare's drawings by themselves
+            case FLIPBOOK -> b.mapElement("s-hare", e -> e.withContent(demo.motif("m-hare").board().find("m-hare-run").content()));
             case HIDDEN -> named(b, e -> e.withHidden(true));
             case LOCKED -> named(b, e -> e.withLocked(true));
             case UNSEEN -> named(b, e -> e.withRest(e.rest().with(Properties.OPACITY, 0.0)));

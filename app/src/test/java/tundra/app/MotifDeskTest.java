@@ -174,4 +174,39 @@ class MotifDeskTest extends InWindow {
         undo();
         assertThat(Motifs.instances(scene(), x -> true)).hasSize(1);
     }
+
+    @Test
+    void publishedAsPicturesWithWhatThatTakes() throws Exception {
+        make();
+        assertThat(t.words("pictures-live")).contains("Live: 1 layer, 18 KB on the visitor's machine.");
+        t.click("pictures-work");
+        t.until(() -> t.stage.getScene().lookup("#pictures-series") instanceof javafx.scene.control.Label l && l.getText().contains("dB"));
+        t.settle();
+        // 80 × 60 px that turn by 90° in two seconds: a picture each of the 48 frames
+        assertThat(t.words("pictures-series")).contains("48 pictures of 100 × 100");
+        RealWindow.fx(() -> {
+            ((javafx.scene.control.ComboBox<Boolean>) t.node("field-pictures")).setValue(true);
+            return null;
+        });
+        t.settle();
+        assertThat(project().motifs().getFirst().pictures()).isTrue();
+        assertThat(instance()).as("it stays what it is here").isNotNull();
+        undo();
+        assertThat(project().motifs().getFirst().pictures()).isFalse();
+    }
+
+    @Test
+    void openingInPlaceTakesNoTime() throws Exception {
+        make();
+        RealWindow.fx(() -> {
+            String id = Motifs.instances(t.studio.board(), x -> true).getFirst().id();
+            long began = System.nanoTime();
+            t.studio.openInPlace(id);
+            t.studio.frame();
+            System.out.printf("opening in place, until its frame is there: %.1f ms%n", (System.nanoTime() - began) / 1e6);
+            return null;
+        });
+        t.settle();
+        assertThat(place()).isEqualTo("box");
+    }
 }

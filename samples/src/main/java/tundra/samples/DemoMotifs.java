@@ -11,6 +11,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Ids;
 import tundra.core.model.Motif;
 import tundra.core.model.Properties;
@@ -75,6 +76,21 @@ final class DemoMotifs {
                     .with(Properties.SCALE, new Point(at[i + 2], at[i + 2])), new Content.Instance("m-flag", new Point(34, 46), Clock.OWN.withPhase(WAVE * n / 4))));
         }
         return out;
+    }
+
+    /** The hare in one hop of half a second; what places it carries it on by a hop at each turn. */
+    static Motif hare() {
+        Element run = Hare.book("Run", Hare.run(), 24, Flipbook.Ending.HOLD, 0, 0);
+        var book = (Flipbook) run.content();
+        Element inside = run.withId("m-hare-run").with(Properties.POSITION, new Point(book.box().x() / 2, book.box().y()));
+        Timeline main = new Timeline("m-hare-main", Timeline.MAIN, book.timeOf(book.end()), false, true, Map.of());
+        return new Motif("m-hare", "Running hare", new Board(book.box(), Values.NONE, List.of(inside), List.of(main), List.of()));
+    }
+
+    /** In step with the timeline that carries it on. */
+    static Element running(Motif hare, double left, double ground) {
+        Values rest = Hare.book("Hare", Hare.run(), 24, Flipbook.Ending.HOLD, left, ground).rest();
+        return Art.named("Hare", new Content.Instance(hare.id(), hare.board().size(), Clock.PARENT), rest);
     }
 
     static Motif button(Element button) {

@@ -11,7 +11,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
-import tundra.core.model.Flipbook;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -33,7 +32,7 @@ public final class OpenNight {
     private static final double RUN_FROM = 192;
     private static final double RUN_AT = 2;
 
-    private static final Motif ROTOR = DemoMotifs.rotor(Scenery.rotor()), BUTTON = DemoMotifs.button(Scenery.button());
+    private static final Motif ROTOR = DemoMotifs.rotor(Scenery.rotor()), BUTTON = DemoMotifs.button(Scenery.button()), HARE = DemoMotifs.hare();
 
     private OpenNight() {}
 
@@ -43,7 +42,7 @@ public final class OpenNight {
     }
 
     public static Project project() {
-        return new Project("open-night", "Open Night", 24, List.of(arrival()), Map.of(), Map.of()).withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON));
+        return new Project("open-night", "Open Night", 24, List.of(arrival()), Map.of(), Map.of()).withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE));
     }
 
     private static Scene arrival() {
@@ -65,7 +64,7 @@ public final class OpenNight {
         elements.addAll(Scenery.snow().subList(1, 2));
         elements.addAll(DemoMotifs.flags());
         elements.add(Scenery.hareAtRest(RUN_FROM + 30));
-        elements.add(Hare.book("Hare", Hare.run(), 24, Flipbook.Ending.LOOP, RUN_FROM, 549));
+        elements.add(DemoMotifs.running(HARE, RUN_FROM, 549));
         elements.add(Scenery.sled());
         elements.add(Art.text("Title", "Open Night", 84, 46, 600, 84, "#FFFFFF"));
         elements.add(Art.text("Subtitle", "Fellmark Station · come and read the sky", 90, 152, 400, 26, "#CFEBE2"));

@@ -99,7 +99,7 @@ class FlipParityTest extends InBrowser {
                 b.elements().stream().map(Element::id).filter(id -> !id.equals("s-hare")).toList()), "s-hare", new Point(0, -440)).withSize(new Point(1280, 140)));
         Board b = p.scenes().getFirst().board();
         publish(p, "hare");
-        var builder = new FrameBuilder(b, Fonts.BUNDLED);
+        var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
         browser.open(folder.resolve("hare"), 1280, 140);
         var soft = new SoftAssertions();
         double least = 99;

@@ -17,7 +17,7 @@ import tundra.render.Fonts;
 final class FrameOptions {
     @Parameters(paramLabel = "FILE", description = "the project")
     private Path file;
-    @Option(names = "--scene", paramLabel = "NAME", description = "the scene; the first when it is left out")
+    @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
     @Option(names = "--at", defaultValue = "0", paramLabel = "SECONDS", description = "seconds after the scene was opened (default ${DEFAULT-VALUE})")
     private double at;

@@ -1,19 +1,19 @@
 package tundra.app.cli;
 
 import java.util.stream.Collectors;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.core.model.Scene;
 
-/** Finds a scene by name. */
+/** Finds a scene or a motif by name. */
 final class Scenes {
     private Scenes() {}
 
     /** The first scene when the name is null. */
-    static Scene of(Project p, String name) {
+    static Place of(Project p, String name) {
         if (name == null) {
             return p.scenes().getFirst();
         }
-        return p.scenes().stream().filter(s -> s.name().equalsIgnoreCase(name)).findFirst().orElseThrow(() -> new IllegalArgumentException(
-                "There is no scene “" + name + "”; there is " + p.scenes().stream().map(Scene::name).collect(Collectors.joining(", ")) + "."));
+        return p.places().stream().filter(s -> s.name().equalsIgnoreCase(name)).findFirst().orElseThrow(() -> new IllegalArgumentException(
+                "There is no scene or motif “" + name + "”; there is " + p.places().stream().map(Place::name).collect(Collectors.joining(", ")) + "."));
     }
 }

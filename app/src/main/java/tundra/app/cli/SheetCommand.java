@@ -24,7 +24,7 @@ final class SheetCommand implements Callable<Integer> {
     private Path file;
     @Mixin
     private Output output;
-    @Option(names = "--scene", paramLabel = "NAME", description = "the scene; the first when it is left out")
+    @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
     @Option(names = "--flipbook", paramLabel = "NAME", description = "the flipbook; the scene's frames when it is left out")
     private String flipbook;

@@ -72,7 +72,7 @@ final class ShotApp {
         s.open(state.project(), state.file());
         s.setDark(state.dark());
         if (state.scene() != null) {
-            s.showPlace(s.project().scenes().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
+            s.showPlace(s.project().places().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
         }
         if (state.select() != null) {
             select(s);

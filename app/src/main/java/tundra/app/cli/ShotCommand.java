@@ -16,7 +16,7 @@ final class ShotCommand implements Callable<Integer> {
     private Path file;
     @Option(names = "--desk", defaultValue = "draw", paramLabel = "NAME", description = "draw, animate, interact or publish")
     private String desk;
-    @Option(names = "--scene", paramLabel = "NAME", description = "the scene; the first when it is left out")
+    @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
     @Option(names = "--at", defaultValue = "0", paramLabel = "S", description = "the playhead in seconds")
     private double at;

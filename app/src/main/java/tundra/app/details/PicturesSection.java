@@ -1,10 +1,12 @@
 package tundra.app.details;
 
 import java.util.concurrent.CancellationException;
+import javafx.application.Platform;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
-import javafx.application.Platform;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import tundra.app.job.Jobs;
@@ -43,6 +45,7 @@ final class PicturesSection extends VBox {
         choice.setId("field-pictures");
         choice.setAccessibleText("On the page");
         choice.setMaxWidth(Double.MAX_VALUE);
+        HBox.setHgrow(choice, Priority.ALWAYS);
         choice.getItems().setAll(false, true);
         choice.setConverter(new StringConverter<>() {
             @Override

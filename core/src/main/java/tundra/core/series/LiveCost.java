@@ -33,7 +33,7 @@ public record LiveCost(int layers, long bytes) {
 
     /** In words, for one instance. */
     public String words() {
-        return layers == 0 ? "Live: nothing in it moves." : "Live: " + (layers == 1 ? "1 layer" : layers + " layers") + " of " + Series.megabytes(bytes) + " on the visitor's machine.";
+        return layers == 0 ? "Live: no layers of its own." : "Live: " + (layers == 1 ? "1 layer" : layers + " layers") + ", " + Series.megabytes(bytes) + " on the visitor's machine.";
     }
 
     private static LiveCost of(Project p, Board b, List<Element> elements, double scale) {

@@ -1,7 +1,6 @@
 package tundra.core.series;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.edit.Motifs;
@@ -17,7 +16,6 @@ import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
 /** Puts a flipbook of its pictures in the place of a motif, so that all that goes for flipbooks goes for it: clocks, phases, states, the page. */
