@@ -134,7 +134,7 @@ final class Markup {
     private void board(Board b) {
         var reactive = new HashSet<String>();
         b.reactions().forEach(r -> {
-            if (r.when().kind() == Events.TAPPED) {
+            if (!r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE)) {
                 reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
         });

@@ -1,13 +1,13 @@
 package tundra.web;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.Set;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -23,13 +23,13 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.FontSource;
 import tundra.core.model.Motif;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Slot;
-import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
@@ -65,7 +65,7 @@ public final class PageCompiler {
 
     /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
     public Page compile(Project piece, String extraScript) {
-        Project project = series == null ? piece : MotifSeries.published(piece, series);
+        Project project = SetTimelines.with(series == null ? piece : MotifSeries.published(piece, series));
         var markup = new Markup(project, measure);
         for (Scene s : project.scenes()) {
             markup.scene(s, s == project.scenes().getFirst());
@@ -75,8 +75,10 @@ public final class PageCompiler {
         var files = new LinkedHashMap<String, byte[]>();
         files.put("index.html", utf8(html(project, markup.html(), extraScript)));
         files.put("piece.css", utf8(css(markup) + markup.css().css(scope(project))));
-        files.put("tundra-player.js", player());
-        files.put("piece.js", utf8("Tundra.start(" + data(project, motifs, markup) + ");\n"));
+        var used = new HashSet<String>();
+        String data = data(project, motifs, markup, extraScript != null, used);
+        files.put("tundra-player.js", utf8(PlayerScript.with(used)));
+        files.put("piece.js", utf8("Tundra.start(" + data + ");\n"));
         for (String hash : markup.pictures()) {
             Asset a = project.assets().get(hash);
             files.put(Markup.picturePath(a), a.data());
@@ -86,6 +88,11 @@ public final class PageCompiler {
             Asset a = project.assets().get(sound.asset());
             files.put(soundPath(a), a.data());
         })));
+        for (Place x : project.places()) {
+            for (Reaction r : x.board().reactions()) {
+                r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), a.data()));
+            }
+        }
         for (Markup.Face f : markup.faces()) {
             files.put(fontPath(f), fonts.file(f.family(), f.weight()));
             byte[] licence = fonts.licence(f.family());
@@ -101,17 +108,8 @@ public final class PageCompiler {
         return "tundra-" + PageId.of(p.id());
     }
 
-    private static String soundPath(Asset a) {
+    static String soundPath(Asset a) {
         return "sounds/" + a.hash().substring(0, 16) + "." + a.ending();
-    }
-
-    /** The player script that goes with every page. */
-    public static byte[] player() {
-        try (InputStream in = PageCompiler.class.getResourceAsStream("tundra-player.js")) {
-            return in.readAllBytes();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     private static byte[] utf8(String s) {
@@ -163,6 +161,8 @@ public final class PageCompiler {
                 .t-p *,.t-scene img{pointer-events:auto}
                 .t-p text{white-space:pre;text-rendering:geometricPrecision}
                 .t-scene img{position:absolute;left:0;top:0;display:block}
+                .t-scene [hidden]{display:none}
+                .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
                 .t-tap{cursor:pointer}
                 .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}
                 """).toString();
@@ -173,18 +173,31 @@ public final class PageCompiler {
         return p.motifs().stream().filter(m -> p.scenes().stream().anyMatch(s -> Motifs.holds(p, s.id(), m.id()))).toList();
     }
 
-    private String data(Project p, List<Motif> motifs, Markup markup) {
-        ObjectNode root = JSON.createObjectNode();
+    /** @param used gets the sections of the player's script that the piece takes */
+    private String data(Project p, List<Motif> motifs, Markup markup, boolean words, Set<String> used) {
+        ObjectNode root = JSON.createObjectNode().put("id", p.id());
+        if (!p.values().isEmpty()) {
+            used.add(PlayerScript.VALUES);
+            ArrayNode values = root.putArray("values");
+            for (PieceValue v : p.values()) {
+                ObjectNode o = values.addObject().put("id", v.id()).put("name", v.name()).put("kind", v.kind().key()).put("start", v.start());
+                if (v.kept()) {
+                    o.put("kept", true);
+                }
+            }
+        }
         ArrayNode scenes = root.putArray("scenes");
         for (Scene s : p.scenes()) {
-            board(scenes.addObject().put("of", Markup.sceneTarget(s)).put("name", s.name()), p, s, markup);
+            board(scenes.addObject().put("of", Markup.sceneTarget(s)).put("id", s.id()).put("name", s.name()), p, s, markup, words, used);
         }
         if (!motifs.isEmpty()) {
+            used.add(PlayerScript.MOTIFS);
             ObjectNode all = root.putObject("motifs");
             for (Motif m : motifs) {
                 ObjectNode o = all.putObject(m.id()).put("of", PageId.of(m.id()));
-                board(o, p, m, markup);
+                board(o, p, m, markup, words, used);
                 if (m.states() != null) {
+                    used.add(PlayerScript.STATES);
                     ObjectNode states = o.putObject("states").put("travel", m.states().travel() / 1000.0);
                     for (States.State x : States.State.values()) {
                         states.put(x.name().toLowerCase(Locale.ROOT), m.states().time(x) / 1000.0);
@@ -196,23 +209,22 @@ public final class PageCompiler {
         return root.toString().replace("</", "<\\/");
     }
 
-    private void board(ObjectNode o, Project p, Place place, Markup markup) {
+    private void board(ObjectNode o, Project p, Place place, Markup markup, boolean words, Set<String> used) {
         Board b = place.board();
         ArrayNode timelines = o.putArray("timelines");
         var mixes = new Mixes();
         for (Timeline t : b.timelines()) {
-            timeline(timelines.addObject(), p, place, t, markup, mixes);
-        }
-        if (!mixes.all().isEmpty()) {
-            o.set("mixes", JSON.valueToTree(mixes.all()));
-        }
-        ArrayNode reactions = o.putArray("reactions");
-        for (Reaction r : b.reactions()) {
-            // a reaction to what isn't published, such as something hidden, never happens
-            if (r.when().slots().map(Slot.Type.ELEMENT, id -> markup.of((String) id) == null ? null : id) != null) {
-                reaction(reactions.addObject(), r);
+            if (!SetTimelines.is(t)) {
+                timeline(timelines.addObject(), p, place, t, markup, mixes);
             }
         }
+        var reactions = JSON.createArrayNode();
+        new ReactionWriter(p, place, markup, (to, t) -> tracks(to, place, t, markup, mixes), words, used).write(reactions);
+        if (!mixes.all().isEmpty()) {
+            used.add(PlayerScript.MIXES);
+            o.set("mixes", JSON.valueToTree(mixes.all()));
+        }
+        o.set("reactions", reactions);
         List<Element> instances = Motifs.instances(b, x -> true).stream().filter(e -> markup.of(e.id()) != null).toList();
         if (!instances.isEmpty()) {
             ArrayNode all = o.putArray("instances");
@@ -264,6 +276,10 @@ public final class PageCompiler {
             ArrayNode sounds = o.putArray("sounds");
             t.sounds().forEach(x -> sound(sounds.addObject(), p.assets().get(x.asset()), x, t));
         }
+        tracks(o, s, t, markup, mixes);
+    }
+
+    private void tracks(ObjectNode o, Place s, Timeline t, Markup markup, Mixes mixes) {
         ArrayNode tracks = o.putArray("tracks");
         var all = new ArrayList<>(Channels.keys(t, PageId.of(s.id()), markup::of, mixes));
         all.addAll(FlipChannels.of(s.board(), t, markup));
@@ -280,22 +296,5 @@ public final class PageCompiler {
 
     private static java.math.BigDecimal number(double offset) {
         return new java.math.BigDecimal(Numbers.plain(offset, 9));
-    }
-
-    private static void reaction(ObjectNode o, Reaction r) {
-        slots(o.put("id", r.id()).put("when", r.when().kind().key()), r.when().slots());
-        ArrayNode actions = o.putArray("do");
-        r.actions().forEach(a -> slots(actions.addObject().put("action", a.kind().key()), a.slots()));
-    }
-
-    /** Elements by their ids on the page, times in ms. */
-    private static void slots(ObjectNode o, Slots slots) {
-        slots.values().forEach((slot, value) -> {
-            switch (slot.type()) {
-                case ELEMENT -> o.put(slot.key(), PageId.of((String) value));
-                case TIMELINE -> o.put(slot.key(), (String) value);
-                case TIME -> o.put(slot.key(), (Long) value / 1000.0);
-            }
-        });
     }
 }

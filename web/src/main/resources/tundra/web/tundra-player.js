@@ -69,6 +69,11 @@ const Tundra = (() => {
 
     // Writes what moved no longer.
     settle() {}
+
+    // What is seen now.
+    get now() {
+      return getComputedStyle(this.el)[this.property];
+    }
   }
 
   // A CSS value: an animation while its timeline plays, a plain style once it stands, which browsers paint sharper.
@@ -88,6 +93,7 @@ const Tundra = (() => {
       const { timeline } = top;
       this.#animation ??= this.el.animate(top.frames, timeline.timing);
       if (timeline.playing && !timeline.stepped) {
+        this.#animation.playbackRate = timeline.pace;
         this.#animation.startTime = timeline.start - (COMPOSITED.has(this.property) ? 0 : frame);
       } else {
         this.#animation.pause();
@@ -127,6 +133,10 @@ const Tundra = (() => {
       this.base = el.getAttribute(property);
     }
 
+    get now() {
+      return this.el.getAttribute(this.property);
+    }
+
     show() {
       const { top } = this;
       if (top) {
@@ -149,8 +159,9 @@ const Tundra = (() => {
     }
   }
 
-  // A value that is made of several, which may be keyed on different timelines.
   const n = (x) => +x.toFixed(4);
+//# mixes
+  // A value that is made of several, which may be keyed on different timelines.
   const MIXES = {
     // places that were split into halves
     place: ([px, py, x, y]) => ({ translate: n(x ?? px) + "px " + n(y ?? py) + "px" }),
@@ -234,6 +245,10 @@ const Tundra = (() => {
       this.#parts = rest.map((value) => ({ rest: value, now: value, set: false }));
     }
 
+    now(part) {
+      return this.#parts[part].now;
+    }
+
     // Undefined for what no timeline has a say in any more.
     set(part, value) {
       const p = this.#parts[part];
@@ -255,6 +270,10 @@ const Tundra = (() => {
   }
 
   class Part extends Slot {
+    get now() {
+      return String(this.el.now(this.property));
+    }
+
     show() {
       const { top, property: part } = this;
       const text = top?.curve.at(top.timeline.progress);
@@ -263,6 +282,7 @@ const Tundra = (() => {
     }
   }
 
+//# core
   // Finds the slot of a part of a board and a property: "@" is an attribute, "!" jumps, "%" is a part of a mixed value.
   const slots = (board, mixes) => {
     const known = new Map(), made = new Map();
@@ -290,6 +310,7 @@ const Tundra = (() => {
     }
   };
 
+//# motifs
   // What the time of a motif's instance goes by: how far its driver has come, in ms, becomes a time of the motif, whose length is given.
   class Clock {
     constructor({ repeat = "loop", phase = 0, speed = 1 }, duration) {
@@ -320,6 +341,7 @@ const Tundra = (() => {
     }
   }
 
+//# core
   // All animations of a timeline share one start, so that they keep in step. There is no animation that only keeps time: one
   // without a target would wake the main thread at every frame. A timeline that was never started shows nothing.
   class Timeline {
@@ -337,10 +359,15 @@ const Tundra = (() => {
     #clock;
     #source;
     #round;
+    #speed = 1;
+    #until;
+    #cues = [];
+    #cue;
+    #cued;
 
     // With a clock it isn't played, but goes along with what drives the motif that it is part of.
     constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, board, slot, clock) {
-      Object.assign(this, { id, name, duration, starts, loops: loop, playing: false, start: 0 });
+      Object.assign(this, { id, name, duration, starts, loops: loop, playing: false, start: 0, pace: 1 });
       this.#board = board;
       this.#loop = loop && !quiet.matches;
       this.#clock = clock;
@@ -385,12 +412,12 @@ const Tundra = (() => {
     }
 
     #elapsed(now) {
-      return !this.playing ? this.#at : this.#source ? this.#source() : now - this.start;
+      return !this.playing ? this.#at : this.#source ? this.#source() : (now - this.start) * this.pace;
     }
 
     #wrap(t) {
       if (this.#clock) t = this.#clock.local(t);
-      return this.#loop || (this.#clock && this.loops) ? t % this.duration : Math.min(t, this.duration);
+      return this.#loop || (this.#clock && this.loops) ? t % this.duration : Math.max(0, Math.min(t, this.duration));
     }
 
     // Goes along with what drives it: since a start, or standing so many ms after it; or as far as a source says at each frame.
@@ -416,7 +443,7 @@ const Tundra = (() => {
     drives(from) {
       const wraps = this.playing && this.#loop && !this.#clock;
       const turns = wraps ? Math.floor((document.timeline.currentTime - this.start) / this.duration) : 0;
-      if (this.#clock && this.playing) return { playing: true, source: () => this.time - from, at: this.time - from };
+      if ((this.#clock || this.pace !== 1) && this.playing) return { playing: true, source: () => this.time - from, at: this.time - from };
       return { playing: this.playing, start: this.start + turns * this.duration + from, at: this.time - from };
     }
 
@@ -440,13 +467,13 @@ const Tundra = (() => {
     #told() {
       clearTimeout(this.#round);
       this.#board.conduct(this);
-      if (this.playing && this.#loop && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
+      if (this.playing && this.#loop && this.pace === 1 && this.#board.conducts(this)) this.#round = setTimeout(() => this.#told(), this.duration - this.time + 0.5);
     }
 
     // Starts what is to be heard from here on, or hushes everything when nothing plays. In a motif sounds come as early as its speed
     // takes them, and are not heard backwards.
     #sound(now = this.time) {
-      const rate = this.#clock?.speed ?? 1, heard = this.playing && rate > 0;
+      const rate = this.#clock?.speed ?? this.pace, heard = this.playing && rate > 0;
       clearTimeout(this.#again);
       for (const s of this.#sounds) {
         clearTimeout(s.timer);
@@ -499,7 +526,9 @@ const Tundra = (() => {
       if (!this.playing) return;
       if (this.stepped) return;
       const shares = this.#switched.flatMap(({ keys }) => keys.map(([at]) => at));
-      const wait = this.#clock ? this.#clock.next(p, shares) : (Math.min(1, ...shares.filter((at) => at > p + 1e-7)) - p) * this.duration;
+      const back = this.pace < 0 && !this.#clock;
+      const ahead = back ? p - Math.max(0, ...shares.filter((at) => at < p - 1e-7)) : Math.min(1, ...shares.filter((at) => at > p + 1e-7)) - p;
+      const wait = this.#clock ? this.#clock.next(p, shares) : (ahead * this.duration) / Math.abs(this.pace);
       if (wait < Infinity) this.#turn = setTimeout(() => this.#switch(), wait + 0.5);
     }
 
@@ -517,7 +546,9 @@ const Tundra = (() => {
       clearTimeout(this.#end);
       clearTimeout(this.#turn);
       clearTimeout(this.#round);
+      clearTimeout(this.#cue);
       this.playing = false;
+      this.pace = this.#speed = 1;
       this.#at = 0;
       this.#sound();
       this.#board.active = this.#board.active.filter((t) => t !== this);
@@ -530,6 +561,8 @@ const Tundra = (() => {
 
     #stop(t) {
       clearTimeout(this.#end);
+      if (this.playing) this.#pass(t);
+      clearTimeout(this.#cue);
       this.playing = false;
       this.#at = t;
       this.#sound();
@@ -545,73 +578,447 @@ const Tundra = (() => {
       return () => done.forEach((t) => t.slot.rest());
     }
 
+    // Where it stops by itself.
+    get #last() {
+      return this.#until ?? (this.pace > 0 ? this.duration : 0);
+    }
+
     #watch() {
-      const left = this.duration - (document.timeline.currentTime - this.start);
+      const last = this.#last, left = (last - this.#elapsed(document.timeline.currentTime)) / this.pace;
       if (left > 0) {
         this.#end = setTimeout(() => this.#watch(), left + 1);
       } else {
-        this.#stop(this.duration);
-        tell(this.name + " ended");
+        this.#over(last);
       }
     }
 
-    play() {
-      if (quiet.matches) return this.goTo(this.duration);
-      if (this.playing) return;
+    // Has come to where it stops by itself.
+    #over(at) {
+      const ended = this.#until === undefined;
+      this.#until = undefined;
+      this.#stop(at);
+      if (!ended || !this.name) return;
+      tell(this.name + " ended");
+      for (const f of this.ends ?? []) f();
+    }
+
+    #begin(pace, t) {
       this.#raise();
-      const t = !this.#loop && this.#at >= this.duration ? 0 : this.#at;
-      clearTimeout(this.#end);
-      this.start = document.timeline.currentTime - t;
+      this.#stop(t);
+      this.pace = pace;
+      // a loop that goes backwards has turns enough before it
+      const at = this.#loop && pace < 0 ? t + 1e4 * this.duration : t;
+      this.start = document.timeline.currentTime - at / pace;
       this.playing = true;
+      this.#cued = pace > 0 ? t - 1e-6 : t + 1e-6;
       this.#show(this.#tracks);
-      if (!this.#loop) this.#watch();
+      if (!this.#loop || this.#until !== undefined) this.#watch();
       this.#sound();
       this.#switch();
       this.#drive();
       this.#told();
+      this.#pass(t);
+    }
+
+    // Goes on, forwards or backwards; from the other end where there is nothing left.
+    play(back = false) {
+      const pace = back ? -this.#speed : this.#speed, end = back ? 0 : this.duration;
+      if (quiet.matches) {
+        this.#raise();
+        return this.#over(this.#short(this.#until ?? end));
+      }
+      if (this.playing && this.pace === pace && this.#until === undefined) return;
+      const t = this.time;
+      this.#begin(pace, !this.#loop && this.#until === undefined && t === end ? this.duration - end : t);
+    }
+
+    playBack() {
+      this.#until = undefined;
+      this.play(true);
     }
 
     pause() {
+      this.#until = undefined;
       if (this.playing) this.#stop(this.time);
     }
 
     toggle() {
-      this.playing ? this.pause() : this.play();
+      this.playing ? this.pause() : this.play(this.pace < 0);
     }
 
     playFromStart() {
-      this.#at = 0;
+      this.playFrom(0);
+    }
+
+    playFrom(ms) {
+      this.#until = undefined;
       this.playing = false;
+      this.#at = ms;
       this.play();
     }
 
-    // Shows a time in ms; a playing timeline goes on from there, and is over at its end. A loop has no end of its own: it stands just before.
+    // Plays to a time, forwards or backwards, and stops there.
+    playTo(ms) {
+      if (ms === this.time) return this.pause();
+      this.#until = ms;
+      this.play(ms < this.time);
+    }
+
+    // In percent.
+    setSpeed(percent) {
+      this.#speed = percent / 100;
+      if (this.playing && !this.#clock) this.#begin(Math.sign(this.pace) * this.#speed, this.time);
+    }
+
+    // A loop has no end of its own: it stands just before.
+    #short(t) {
+      return this.loops && t === this.duration ? t - 0.001 : t;
+    }
+
+    // Calls back when it passes a time: forwards, backwards or either way.
+    onPass(at, way, fire) {
+      this.#cues.push({ at, way, fire });
+    }
+
+    // What lies between where it was looked at last and a time is passed; then it comes back for the next.
+    #pass(now) {
+      clearTimeout(this.#cue);
+      if (!this.#cues.length || !this.playing) return;
+      const back = this.pace < 0, from = this.#cued, d = this.duration;
+      this.#cued = now;
+      const wrapped = back ? now > from : now < from;
+      const hit = back ? (at) => (wrapped ? at < from || at >= now : at < from && at >= now) : (at) => (wrapped ? at > from || at <= now : at > from && at <= now);
+      const passed = this.#cues.filter(({ at, way }) => way !== (back ? "forwards" : "backwards") && hit(at));
+      const ahead = this.#cues.map(({ at }) => (back ? now - at : at - now)).map((x) => (x > 1e-6 ? x : this.#loop ? x + d : Infinity));
+      const wait = Math.min(...ahead, this.#loop ? d / 2 : Infinity) / Math.abs(this.pace);
+      if (wait < Infinity) this.#cue = setTimeout(() => this.#pass(this.time), Math.max(1, wait));
+      for (const c of passed) c.fire();
+    }
+
+    // Shows a time in ms; a playing timeline goes on from there, and is over at its end.
     goTo(ms) {
       const on = this.playing, t = Math.max(0, Math.min(ms, this.duration));
+      this.#until = undefined;
       this.#raise();
-      this.#stop(this.loops && t === this.duration ? t - 0.001 : t);
-      if (on && !quiet.matches && (this.#loop || t < this.duration)) this.play();
-      else if (on) tell(this.name + " ended");
+      this.playing = false;
+      this.#stop(this.#short(t));
+      if (on && !quiet.matches && (this.#loop || t !== this.#last)) this.#begin(this.pace, t);
+      else if (on) {
+        tell(this.name + " ended");
+        for (const f of this.ends ?? []) f();
+      }
+    }
+
+    // As if it had never been there.
+    forget() {
+      this.#board.active = this.#board.active.filter((t) => t !== this);
+      for (const t of this.#tracks) t.slot.drop(t);
     }
   }
 
+//# reactions
+  // The keys that are down, by their names.
+  const down = new Set();
+  const named = (key) => (key === " " ? "Space" : key.length === 1 ? key.toUpperCase() : key);
+  addEventListener("keydown", (e) => down.add(named(e.key)), true);
+  addEventListener("keyup", (e) => down.delete(named(e.key)), true);
+  addEventListener("blur", () => down.clear());
+
   // One entry for each kind of event: how it is listened for.
   const EVENTS = {
-    tapped: (board, { element }, fire) => {
-      const el = board.part(element);
-      board.onTap(el, () => fire(el.getAttribute("aria-label") + " was tapped"));
+//# event tapped
+    tapped: (board, { element }, fire) => board.onTap(board.part(element), fire),
+//# event tappedTwice
+    tappedTwice: (board, { element }, fire) => {
+      let before = -1e9;
+      board.onTap(board.part(element), () => {
+        const now = performance.now();
+        if (now - before < 450) fire();
+        before = now - before < 450 ? -1e9 : now;
+      });
     },
+//# event pressed
+    pressed: (board, { element }, fire) => board.on(element, "pointerdown", fire),
+//# event released
+    released: (board, { element }, fire) => board.on(element, "pointerup", fire),
+//# event held
+    held: (board, { element }, fire) => {
+      let timer, from;
+      const off = () => clearTimeout(timer);
+      board.on(element, "pointerdown", (e) => {
+        off();
+        from = e;
+        timer = setTimeout(fire, 500);
+      });
+      board.on(element, "pointermove", (e) => from && Math.hypot(e.clientX - from.clientX, e.clientY - from.clientY) > 8 && off());
+      for (const type of ["pointerup", "pointercancel", "pointerleave"]) board.on(element, type, off);
+      board.on(element, "contextmenu", (e) => e.preventDefault());
+    },
+//# event over
+    over: (board, { element }, fire) => board.on(element, "pointerenter", (e) => e.pointerType !== "touch" && fire()),
+//# event out
+    out: (board, { element }, fire) => board.on(element, "pointerleave", (e) => e.pointerType !== "touch" && fire()),
+//# event swiped
+    swiped: (board, { element, side }, fire) => {
+      const el = board.part(element), level = side === "left" || side === "right", sign = side === "left" || side === "up" ? -1 : 1;
+      touches(el, level ? "pan-y" : "pan-x");
+      let from;
+      board.on(element, "pointerdown", (e) => (from = { x: e.clientX, y: e.clientY, t: e.timeStamp }));
+      const end = (e) => {
+        if (!from) return;
+        const x = e.clientX - from.x, y = e.clientY - from.y, along = sign * (level ? x : y), across = Math.abs(level ? y : x);
+        if (along > 40 && along > 2 * across && e.timeStamp - from.t < 800) fire();
+        from = null;
+      };
+      board.on(element, "pointerup", end);
+      board.on(element, "pointerleave", end);
+    },
+//# event pinched
+    pinched: (board, { element, pinch }, fire) => {
+      const fingers = new Map();
+      let from, done;
+      const apart = () => {
+        const [a, b] = [...fingers.values()];
+        return Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
+      };
+      touches(board.part(element), "none");
+      board.on(element, "pointerdown", (e) => {
+        fingers.set(e.pointerId, e);
+        if (fingers.size === 2) [from, done] = [apart(), false];
+      });
+      board.on(element, "pointermove", (e) => {
+        if (!fingers.has(e.pointerId)) return;
+        fingers.set(e.pointerId, e);
+        if (fingers.size !== 2 || done) return;
+        const by = apart() / from;
+        if (pinch === "open" ? by > 1.25 : by < 0.8) {
+          done = true;
+          fire();
+        }
+      });
+      for (const type of ["pointerup", "pointercancel"]) board.on(element, type, (e) => fingers.delete(e.pointerId));
+    },
+//# event keyPressed
+    keyPressed: (board, { key }, fire) => {
+      const parts = key.split("+"), name = parts.pop() || "+";
+      board.listen(document, "keydown", (e) => {
+        if (e.repeat || e.target.closest?.("input, textarea, select, [contenteditable]")) return;
+        const held = { Ctrl: e.ctrlKey, Alt: e.altKey, Meta: e.metaKey };
+        if (named(e.key) !== named(name) || Object.keys(held).some((m) => held[m] !== parts.includes(m))) return;
+        if (parts.includes("Shift") !== e.shiftKey && (parts.includes("Shift") || name.length > 1)) return;
+        e.preventDefault();
+        fire();
+      });
+    },
+//# event opened
+    opened: (board, x, fire) => board.onOpen(fire),
+//# event closed
+    closed: (board, x, fire) => board.onClose(fire),
+//# event passed
+    passed: (board, { timeline, time, way }, fire) => board.timeline(timeline).onPass(time, way, fire),
+//# event reached
+    reached: (board, { timeline, time }, fire) => board.timeline(timeline).onPass(time, "either way", fire),
+//# event ended
+    ended: (board, { timeline }, fire) => {
+      for (const t of board.players(timeline)) (t.ends ??= []).push(fire);
+    },
+//# event scrolledTo
+    scrolledTo: (board, { share }, fire) => {
+      let before = 0;
+      board.listen(document, "scroll", () => {
+        const now = scrolled();
+        if (before < share && now >= share) fire();
+        before = now;
+      });
+      board.onOpen(() => (before = -1) && setTimeout(() => share <= 0 && fire()));
+    },
+//# event scrolled
+    scrolled: (board, { scroll }, fire) => {
+      let before = scrollY;
+      board.listen(document, "scroll", () => {
+        const on = scrollY > before, moved = scrollY !== before;
+        before = scrollY;
+        if (moved && on === (scroll === "on")) fire();
+      });
+    },
+//# event entered
+    entered: (board, { element }, fire) => board.inView(element, (seen) => seen && fire()),
+//# event left
+    left: (board, { element }, fire) => board.inView(element, (seen, before) => before && !seen && fire()),
+//# event became
+    became: (board, { value, content }, fire) => board.piece.watch(value, (now) => now === board.piece.as(value, content) && board.shown && fire()),
+//# event changed
+    changed: (board, { value }, fire) => board.piece.watch(value, () => board.shown && fire()),
+//# event narrower
+    narrower: (board, { width }, fire) => board.listen(matchMedia("(max-width: " + (width - 0.02) + "px)"), "change", (e) => e.matches && fire()),
+//# event wider
+    wider: (board, { width }, fire) => board.listen(matchMedia("(min-width: " + (width + 0.02) + "px)"), "change", (e) => e.matches && fire()),
+//# event after
+    after: (board, { duration }, fire) => {
+      let timer;
+      board.onOpen(() => (timer = setTimeout(fire, duration)));
+      board.onClose(() => clearTimeout(timer));
+    },
+//# event every
+    every: (board, { duration }, fire) => {
+      let timer;
+      board.onOpen(() => (timer = setInterval(fire, Math.max(16, duration))));
+      board.onClose(() => clearInterval(timer));
+    },
+//# reactions
   };
 
-  // One entry for each kind of action: what the log says of it, and what it does.
+  // What a finger may still scroll where gestures are looked for: the least of what several want.
+  const touches = (el, allowed) => {
+    const now = el.style.touchAction;
+    el.style.touchAction = now && now !== allowed ? "none" : allowed;
+    for (const x of el.querySelectorAll("*")) x.style.touchAction = el.style.touchAction;
+  };
+
+  // How far the page is scrolled, in percent.
+  const scrolled = () => {
+    const { scrollHeight, clientHeight } = document.documentElement;
+    return scrollHeight > clientHeight ? (100 * scrollY) / (scrollHeight - clientHeight) : 0;
+  };
+
+  // One entry for each kind of condition: whether it holds.
+  const CONDITIONS = {
+//# condition value
+    value: (board, { value, is, content }) => {
+      const now = board.piece.value(value), to = board.piece.as(value, content);
+      return is === "is" ? now === to : is === "is not" ? now !== to : is === "is more than" ? now > to : now < to;
+    },
+//# condition shown
+    shown: (board, { element, seen }) => board.part(element).checkVisibility({ opacityProperty: true, visibilityProperty: true }) === (seen === "shown"),
+//# condition plays
+    plays: (board, { timeline, going }) => board.players(timeline).some((t) => t.playing) === (going === "plays"),
+//# condition time
+    time: (board, { timeline, stands, time }) => (stands === "before" ? board.timeline(timeline).time < time : board.timeline(timeline).time > time),
+//# condition key
+    key: (board, { key, down: asked }) => key.split("+").every((k) => down.has({ Ctrl: "Control" }[k] ?? named(k))) === (asked === "held"),
+//# condition motion
+    motion: (board, { asked }) => quiet.matches === (asked === "asked for"),
+//# reactions
+  };
+
+  // Leaves for an address as a link would, so that a page around the piece can still decide otherwise.
+  const leave = (piece, href, tab) => {
+    const a = Object.assign(document.createElement("a"), { href, target: tab ? "_blank" : "", rel: "noopener" });
+    piece.el.append(a);
+    a.click();
+    a.remove();
+  };
+
+  // The outermost box of an element.
+  const outer = (board, name) => board.part(name + "-v") ?? board.part(name);
+
+  // One entry for each kind of action: what it does. A number that comes back is how long the next one waits, in ms; false ends the reaction.
   const ACTIONS = {
-    play: { says: ({ timeline: t }) => t.name + " goes on", run: ({ timeline: t }) => t.play() },
-    pause: { says: ({ timeline: t }) => t.name + " pauses", run: ({ timeline: t }) => t.pause() },
-    toggle: { says: ({ timeline: t }) => t.name + " plays or pauses", run: ({ timeline: t }) => t.toggle() },
-    playFromStart: { says: ({ timeline: t }) => t.name + " plays from its start", run: ({ timeline: t }) => t.playFromStart() },
-    goTo: { says: ({ timeline: t, time }) => t.name + " goes to " + time / 1000 + " s", run: ({ timeline: t, time }) => t.goTo(time) },
+//# action play
+    play: (board, { timeline }) => board.players(timeline).forEach((t) => t.play()),
+//# action pause
+    pause: (board, { timeline }) => board.players(timeline).forEach((t) => t.pause()),
+//# action toggle
+    toggle: (board, { timeline }) => {
+      const all = board.players(timeline), on = all.some((t) => t.playing);
+      for (const t of all) on ? t.pause() : t.toggle();
+    },
+//# action playFromStart
+    playFromStart: (board, { timeline }) => board.players(timeline).forEach((t) => t.playFromStart()),
+//# action playFrom
+    playFrom: (board, { timeline, time }) => board.timeline(timeline).playFrom(time),
+//# action playTo
+    playTo: (board, { timeline, time }) => board.timeline(timeline).playTo(time),
+//# action playBack
+    playBack: (board, { timeline }) => board.players(timeline).forEach((t) => t.playBack()),
+//# action goTo
+    goTo: (board, { timeline, time }) => board.players(timeline).forEach((t) => t.goTo(time)),
+//# action setSpeed
+    setSpeed: (board, { timeline, speed }) => board.players(timeline).forEach((t) => t.setSpeed(speed)),
+//# action show
+    show: (board, { elements }) => elements.forEach((x) => (outer(board, x).hidden = false)),
+//# action hide
+    hide: (board, { elements }) => elements.forEach((x) => (outer(board, x).hidden = true)),
+//# action toggleShown
+    toggleShown: (board, { elements }) => elements.forEach((x) => (outer(board, x).hidden = !outer(board, x).hidden)),
+//# action set
+    set: (board, { to }) => board.set(to),
+//# action changeBy
+    changeBy: (board, { to }) => board.set(to, true),
+//# action toFront
+    toFront: (board, { elements }) => elements.forEach((x) => (outer(board, x).style.zIndex = ++board.front)),
+//# action toBack
+    toBack: (board, { elements }) => elements.forEach((x) => (outer(board, x).style.zIndex = --board.back)),
+//# action openScene
+    openScene: (board, { scene }) => board.piece.open(scene),
+//# action nextScene
+    nextScene: (board) => board.piece.step(1),
+//# action previousScene
+    previousScene: (board) => board.piece.step(-1),
+//# action back
+    back: (board) => board.piece.back(),
+//# action openLink
+    openLink: (board, { address, tab }) => leave(board.piece, address, tab === "a new tab"),
+//# action call
+    call: (board, { number }) => leave(board.piece, "tel:" + number.replace(/[^+0-9]/g, "")),
+//# action writeMail
+    writeMail: (board, { mail }) => leave(board.piece, "mailto:" + mail),
+//# action playSound
+    playSound: (board, { sound }) => board.piece.sound(sound).play().catch(() => tell("the browser keeps sounds silent until the visitor taps or types")),
+//# action pauseSound
+    pauseSound: (board, { sound }) => board.piece.sound(sound).pause(),
+//# action toggleSound
+    toggleSound: (board, { sound }) => {
+      const s = board.piece.sound(sound);
+      s.paused ? s.play().catch(() => 0) : s.pause();
+    },
+//# action stopSound
+    stopSound: (board, { sound }) => {
+      const s = board.piece.sound(sound);
+      s.pause();
+      s.currentTime = 0;
+    },
+//# action setVolume
+    setVolume: (board, { sound, volume }) => (board.piece.sound(sound).volume = volume / 100) && undefined,
+//# action setValue
+    setValue: (board, { value, content }) => board.piece.put(value, content),
+//# action addValue
+    addValue: (board, { value, amount }) => board.piece.put(value, +board.piece.value(value) + amount),
+//# action toggleValue
+    toggleValue: (board, { value }) => board.piece.put(value, !board.piece.value(value)),
+//# action randomValue
+    randomValue: (board, { value, from, to }) => {
+      const whole = Number.isInteger(from) && Number.isInteger(to), r = Math.random();
+      board.piece.put(value, whole ? from + Math.floor(r * (to - from + 1)) : from + r * (to - from));
+    },
+//# action putText
+    putText: (board, { value, element }) => {
+      const [line, ...rest] = board.part(element).querySelectorAll("tspan");
+      const now = board.piece.value(value);
+      line.textContent = now === true ? "yes" : now === false ? "no" : now;
+      for (const x of rest) x.textContent = "";
+    },
+//# action say
+    say: (board, { text }) => board.piece.say(text),
+//# action copyText
+    copyText: (board, { text }) => {
+      const by = () => {
+        const area = Object.assign(document.createElement("textarea"), { value: text });
+        board.piece.el.append(area);
+        area.select();
+        document.execCommand("copy");
+        area.remove();
+      };
+      navigator.clipboard ? navigator.clipboard.writeText(text).catch(by) : by();
+    },
+//# action wait
+    wait: (board, { duration }) => duration,
+//# action stop
+    stop: () => false,
+//# reactions
   };
 
+//# core
   // What stands on a board: its parts by their names, which are the first of their classes, its timelines and reactions. The same board may
   // stand on the page several times.
   class Board {
@@ -623,19 +1030,24 @@ const Tundra = (() => {
     #taps = new Map();
     #conducted;
     #instances;
+    #slot;
+    #opens = [];
+    #closes = [];
+    front = 0;
+    back = 0;
 
     // Of a motif's instance with its clock, otherwise without.
-    constructor(el, { timelines, reactions, mixes = {}, instances = [] }, piece, clock) {
-      this.el = el;
+    constructor(el, { timelines, reactions, mixes = {}, instances = [] }, piece, clock, around) {
+      Object.assign(this, { el, piece, around });
       for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
       this.#rename();
-      const slot = slots(this, mixes);
+      const slot = (this.#slot = slots(this, mixes));
       const own = clock && new Clock(clock, timelines[0].duration);
       this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
       this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
       this.#instances = instances.map((i) => new Instance(this, i, piece));
       for (const r of reactions) this.#react(r);
-      if (reactions.length) el.addEventListener("click", (e) => this.#tap(e));
+      if (this.#taps.size) el.addEventListener("click", (e) => this.#tap(e));
     }
 
     // Whether anything goes along with a timeline of this board.
@@ -693,16 +1105,92 @@ const Tundra = (() => {
       return this.#renamed.get(value) ?? value;
     }
 
-    #react(reaction) {
-      EVENTS[reaction.when](this, reaction, (what) => {
-        tell(what, reaction.id);
-        for (const a of reaction.do) {
-          const timeline = this.timelines.find((t) => t.id === a.timeline);
-          const { says, run } = ACTIONS[a.action];
-          tell(says({ ...a, timeline }), reaction.id);
-          run({ ...a, timeline });
+    timeline(id) {
+      return this.timelines.find((t) => t.id === id);
+    }
+
+    // What an action plays: a timeline, a motif's instance, or everything that has a clock of its own.
+    players(id) {
+      if (id === "*") return [...this.timelines.filter((t) => this.active.includes(t)), ...this.#instances.filter((i) => !i.timeline)];
+      return [this.timeline(id) ?? this.#instances.find((i) => i.name === id)];
+    }
+
+    // The board of the scene that it is on, and whether that one is shown.
+    get scene() {
+      return this.around?.scene ?? this;
+    }
+
+    get shown() {
+      return !this.scene.el.hidden;
+    }
+
+    #react({ id, when, says, any, if: conditions = [], do: actions, otherwise = [], ...slots }) {
+      const run = (list, i = 0) => {
+        for (; i < list.length; i++) {
+          const { action, says, ...slots } = list[i];
+          tell(says ?? action, id);
+          const then = ACTIONS[action](this, slots);
+          if (then === false) return;
+          if (then > 0) return void setTimeout(() => run(list, i + 1), then);
         }
+      };
+      EVENTS[when](this, slots, () => {
+        tell(says ?? when, id);
+        const failed = conditions.filter(({ condition, ...slots }) => !CONDITIONS[condition](this, slots));
+        const holds = any ? failed.length < conditions.length : !failed.length;
+        for (const f of holds ? [] : failed) tell("not so: " + (f.says ?? f.condition), id);
+        run(holds || !conditions.length ? actions : otherwise);
       });
+    }
+
+    // Listens to something on an element, or to something of the whole page while its scene is shown.
+    on(element, type, f) {
+      this.part(element).addEventListener(type, f);
+    }
+
+    listen(what, type, f) {
+      what.addEventListener(type, (e) => this.shown && f(e), { passive: type === "scroll" });
+    }
+
+    onOpen(f) {
+      this.#opens.push(f);
+    }
+
+    onClose(f) {
+      this.#closes.push(f);
+    }
+
+    // Its scene was opened or closed.
+    turned(open) {
+      for (const f of open ? this.#opens : this.#closes) f();
+      for (const i of this.#instances) i.board.turned(open);
+    }
+
+    // Whether an element can be seen in the window, and whether it could before.
+    inView(element, f) {
+      let before = false;
+      new IntersectionObserver((all) => {
+        const seen = all.at(-1).isIntersecting;
+        if (this.shown) f(seen, before);
+        before = seen;
+      }).observe(this.part(element).querySelector(".t-p > *, img") ?? this.part(element));
+    }
+
+    // Takes properties from what is seen to other values, or on by as much.
+    set(data, by) {
+      const seen = data.tracks.map(({ of, property, keys }) => {
+        const slot = this.#slot(of, property), [[, a], [, b, easing]] = keys;
+        const from = slot instanceof Switched ? b : slot.now;
+        const plain = from === "none" || (from.match(NUMBER) ?? []).length !== (a.match(NUMBER) ?? []).length ? a : from;
+        const way = b.match(NUMBER) ?? [], was = a.match(NUMBER) ?? [];
+        let i = 0;
+        const to = by && !(slot instanceof Switched) ? plain.replace(NUMBER, (x) => n(+x + (way[i] - was[i++]))) : b;
+        return { of, property, keys: slot instanceof Switched ? [[0, to]] : [[0, by ? plain : from === "none" ? a : from, data.easing], [1, to]] };
+      });
+      const before = data.last;
+      data.last = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
+      data.last.play();
+      before?.forget();
     }
 
     // Taps and the keys that stand for them.
@@ -729,6 +1217,11 @@ const Tundra = (() => {
     reset() {
       for (const t of this.timelines) t.reset();
       for (const i of this.#instances) i.board.reset();
+      for (const x of this.#touched) [x.hidden, x.style.zIndex] = [false, ""];
+    }
+
+    get #touched() {
+      return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex));
     }
 
     // The timelines that start by themselves play.
@@ -756,6 +1249,7 @@ const Tundra = (() => {
     }
   }
 
+//# motifs
   // A motif where it stands.
   class Instance {
     #states;
@@ -766,16 +1260,56 @@ const Tundra = (() => {
       const { of, outer, timeline, from = 0 } = data;
       const el = around.part(of);
       el.append(piece.el.querySelector(":scope > template." + motif.of).content.cloneNode(true));
-      Object.assign(this, { timeline, from });
+      Object.assign(this, { timeline, from, name: outer });
       this.#clock = new Clock(data, motif.timelines[0].duration);
-      this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data);
+      this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data, around);
       if (motif.states) this.#states = new States(around.part(outer), this.board, motif.states, this.#clock.local(0));
     }
 
     run(how) {
       if (this.#states) this.#states.stand();
-      else if (!this.timeline) this.board.follow(quiet.matches ? this.#quiet : how);
+      else if (!this.timeline) {
+        this.playing = how.playing && !quiet.matches;
+        this.elapsed = how.playing ? () => document.timeline.currentTime - how.start : () => how.at;
+        this.board.follow(quiet.matches ? this.#quiet : how);
+      }
       this.board.run(how);
+    }
+
+    // Played by reactions: it leaves its clock, and is moved at each frame.
+    #move(playing, at, pace = 1) {
+      const began = document.timeline.currentTime;
+      const source = () => at + (document.timeline.currentTime - began) * pace;
+      Object.assign(this, { playing, timeline: playing ? undefined : this.timeline, elapsed: playing ? source : () => at, pace });
+      this.board.follow({ playing, at, source });
+    }
+
+    play(pace = Math.abs(this.pace ?? 1)) {
+      this.#move(!quiet.matches, this.elapsed?.() ?? 0, pace);
+    }
+
+    playBack() {
+      this.play(-Math.abs(this.pace ?? 1));
+    }
+
+    pause() {
+      this.#move(false, this.elapsed?.() ?? 0);
+    }
+
+    toggle() {
+      this.playing ? this.pause() : this.play();
+    }
+
+    playFromStart() {
+      this.#move(!quiet.matches, 0, Math.abs(this.pace ?? 1));
+    }
+
+    goTo(ms) {
+      this.#move(this.playing, ms - this.#clock.local(0), this.pace);
+    }
+
+    setSpeed(percent) {
+      this.#move(this.playing, this.elapsed?.() ?? 0, percent / 100);
     }
 
     get still() {
@@ -793,6 +1327,7 @@ const Tundra = (() => {
     }
   }
 
+//# states
   // Moments of a motif that it plays to under the pointer or with the keyboard's focus: from wherever it is, in a set time.
   class States {
     #board;
@@ -851,6 +1386,7 @@ const Tundra = (() => {
     }
   }
 
+//# core
   // A screen of the piece; what it holds is made when it is first near.
   class Scene {
     #data;
@@ -859,7 +1395,7 @@ const Tundra = (() => {
     #piece;
 
     constructor(piece, data) {
-      this.name = data.name;
+      Object.assign(this, { id: data.id, name: data.name });
       this.#data = data;
       this.#piece = piece;
       this.el = piece.el.querySelector("." + data.of);
@@ -883,16 +1419,32 @@ const Tundra = (() => {
     }
 
     show(on) {
+      const was = !this.el.hidden && this.#board;
+      if (was) this.#board.turned(false);
       this.el.hidden = !on;
       if (on || this.#board) this.board.reset();
-      if (on) this.board.open();
+      if (!on) return;
+      this.board.open();
+      this.board.turned(true);
     }
   }
 
   class Piece {
+    #way = [];
+    #sounds = new Map();
+    #values = new Map();
+    #spoken;
+
     constructor(data, root) {
       this.el = root;
+      this.id = data.id;
       this.motifs = data.motifs ?? {};
+//# values
+      for (const v of data.values ?? []) {
+        this.#values.set(v.id, { ...v, now: undefined, told: [] });
+        this.#values.get(v.id).now = this.as(v.id, (v.kept && this.#kept(v.id)) ?? v.start);
+      }
+//# core
       this.scenes = data.scenes.map((s) => new Scene(this, s));
       this.#show(this.scenes[0]);
     }
@@ -917,12 +1469,95 @@ const Tundra = (() => {
     // Shows the first scene of a name; a name that no scene has changes nothing.
     show(name) {
       const scene = this.scene(name);
-      if (scene) this.#show(scene);
+      if (scene) this.#go(scene);
+    }
+
+    #go(scene) {
+      this.#way.push(this.shown);
+      this.#show(scene);
     }
 
     #show(scene) {
-      for (const s of this.scenes) s.show(s === scene);
+      for (const s of this.scenes) if (s !== scene) s.show(false);
+      scene.show(true);
     }
+//# reactions
+
+    // By its id.
+    open(id) {
+      this.#go(this.scenes.find((s) => s.id === id));
+    }
+
+    // So many scenes on; before the first and behind the last there is nothing.
+    step(by) {
+      const scene = this.scenes[this.scenes.indexOf(this.shown) + by];
+      if (scene) this.#go(scene);
+    }
+
+    back() {
+      const scene = this.#way.pop();
+      if (scene) this.#show(scene);
+    }
+
+    sound(src) {
+      if (!this.#sounds.has(src)) this.#sounds.set(src, new Audio(src));
+      return this.#sounds.get(src);
+    }
+
+    // For who listens to the page instead of seeing it.
+    say(text) {
+      if (!this.#spoken) {
+        this.#spoken = document.createElement("p");
+        this.#spoken.className = "t-say";
+        this.#spoken.setAttribute("aria-live", "polite");
+        this.el.append(this.#spoken);
+      }
+      this.#spoken.textContent = "";
+      setTimeout(() => (this.#spoken.textContent = text), 50);
+    }
+//# values
+
+    // What a value is now.
+    value(id) {
+      return this.#values.get(id).now;
+    }
+
+    // A text as what a value holds.
+    as(id, text) {
+      const { kind } = this.#values.get(id);
+      return kind === "number" ? Number(text) || 0 : kind === "yesNo" ? text === true || /^(yes|true|on|1)$/i.test(text) : String(text);
+    }
+
+    put(id, to) {
+      const v = this.#values.get(id), now = this.as(id, to);
+      if (now === v.now) return;
+      v.now = now;
+      tell(v.name + " = " + (v.kind === "yesNo" ? (now ? "yes" : "no") : now));
+      if (v.kept)
+        try {
+          localStorage.setItem(this.#key(id), v.kind === "yesNo" ? (now ? "yes" : "no") : now);
+        } catch {
+          // this browser keeps nothing
+        }
+      for (const f of v.told) f(now);
+    }
+
+    watch(id, f) {
+      this.#values.get(id).told.push(f);
+    }
+
+    #key(id) {
+      return "tundra " + this.id + " " + id;
+    }
+
+    #kept(id) {
+      try {
+        return localStorage.getItem(this.#key(id)) ?? undefined;
+      } catch {
+        return undefined;
+      }
+    }
+//# core
   }
 
   return {

@@ -218,7 +218,7 @@ class PlayerTest extends InBrowser {
         browser.until("return told.some((x) => x.includes('Main ended'))");
         assertThat(playing()).as("it ended").isFalse();
         assertThat(x()).as("and stays at its end").isEqualTo(1220);
-        assertThat(browser.run("return told")).asString().contains("Start was tapped", "Main plays from its start", "Main ended");
+        assertThat(browser.run("return told")).asString().contains("tapped", "playFromStart", "Main ended");
         browser.id("t-toggle").click();
         assertThat(time()).as("playing on from the end starts over").isLessThan(2500);
     }
@@ -325,11 +325,17 @@ class PlayerTest extends InBrowser {
 
     @Test
     void thePlayerIsSmall() throws Exception {
+        assertThat(packed(PlayerScript.sections())).as("all of it").isLessThanOrEqualTo(13 * 1024);
+        assertThat(packed(Set.of())).as("for a piece that only plays").isLessThanOrEqualTo(7 * 1024);
+    }
+
+    private static int packed(Set<String> sections) throws Exception {
         var out = new ByteArrayOutputStream();
         try (var zip = new GZIPOutputStream(out)) {
-            zip.write(PageCompiler.player());
+            zip.write(PlayerScript.with(sections).getBytes(java.nio.charset.StandardCharsets.UTF_8));
         }
-        assertThat(out.size()).isLessThanOrEqualTo(11 * 1024);
+        System.out.println("player of " + sections.size() + " sections: " + out.size() + " bytes packed");
+        return out.size();
     }
 
     @Test

@@ -3,62 +3,162 @@ package tundra.app.interact;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Side;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
+import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Icon;
 import tundra.core.edit.Reactions;
-import tundra.core.edit.TimeText;
 import tundra.core.model.Action;
-import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
-import tundra.core.model.Element;
+import tundra.core.model.Condition;
+import tundra.core.model.Conditions;
 import tundra.core.model.Event;
+import tundra.core.model.Events;
 import tundra.core.model.Reaction;
 import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
-import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 
 /** One reaction, written as a sentence whose words are chips; a chip opens the words that may stand in its place. */
 final class Sentence extends HBox {
     private final Studio studio;
     private final Reaction reaction;
+    private final int number;
 
     Sentence(Studio studio, Reaction reaction, int number) {
         this.studio = studio;
         this.reaction = reaction;
+        this.number = number;
         setId("sentence-" + number);
         setSpacing(10);
         getStyleClass().add("sentence");
         var n = new Label(String.valueOf(number));
-        n.getStyleClass().addAll("mono", "quiet");
+        n.getStyleClass().addAll("mono", "quiet", "sentence-number");
+        n.setMinWidth(USE_PREF_SIZE);
         var words = new VBox(6, when());
-        for (int i = 0; i < reaction.actions().size(); i++) {
-            words.getChildren().add(action(i));
+        if (!reaction.conditions().isEmpty()) {
+            for (int i = 0; i < reaction.conditions().size(); i++) {
+                words.getChildren().add(condition(i));
+            }
+        }
+        actions(words, "", reaction.actions(), (r, a) -> r.withActions(a));
+        if (!reaction.otherwise().isEmpty()) {
+            actions(words, "otherwise", reaction.otherwise(), (r, a) -> r.withOtherwise(a));
         }
         HBox.setHgrow(words, Priority.ALWAYS);
-        var delete = new Button();
-        delete.setGraphic(Icon.CLOSE.node(14));
-        delete.getStyleClass().addAll("flat", "row-toggle");
-        delete.setAccessibleText("Delete reaction " + number);
-        Buttons.tip(delete, "Delete this reaction");
-        delete.setOnAction(e -> studio.edit("Delete reaction", b -> Reactions.delete(b, reaction.id())));
-        getChildren().addAll(n, words, delete);
-        if (reaction.when().slots().first(Slot.Type.ELEMENT) instanceof String id && studio.selection().contains(id)) {
+        var more = new Button("⋯");
+        more.setId("sentence-menu-" + number);
+        more.getStyleClass().addAll("flat", "row-toggle");
+        more.setAccessibleText("More for reaction " + number);
+        Buttons.tip(more, "Add a condition, switch off, duplicate, move, delete");
+        more.setOnAction(e -> menu().show(more, Side.BOTTOM, 0, 2));
+        getChildren().addAll(n, words, more);
+        setOnContextMenuRequested(e -> menu().show(this, e.getScreenX(), e.getScreenY()));
+        if (reaction.slots().stream().anyMatch(s -> studio.selection().stream().anyMatch(s::names))) {
             getStyleClass().add("picked");
         }
+        if (reaction.off()) {
+            getStyleClass().add("off");
+        }
+        setFocusTraversable(true);
+        setAccessibleText("Reaction " + number);
+        setOnKeyPressed(e -> {
+            if (e.getTarget() != this) {
+                return;
+            }
+            if (e.getCode() == KeyCode.DELETE) {
+                delete();
+            } else if (e.isAltDown() && (e.getCode() == KeyCode.UP || e.getCode() == KeyCode.DOWN)) {
+                move(number - 1 + (e.getCode() == KeyCode.UP ? -1 : 1));
+            } else {
+                return;
+            }
+            e.consume();
+        });
+        dragged(n);
+    }
+
+    /** By its number it is dragged to another place. */
+    private void dragged(Label handle) {
+        handle.setOnDragDetected(e -> {
+            var content = new ClipboardContent();
+            content.put(DropFormats.REACTION, reaction.id());
+            handle.startDragAndDrop(TransferMode.MOVE).setContent(content);
+            e.consume();
+        });
+        setOnDragOver(e -> {
+            if (e.getDragboard().hasContent(DropFormats.REACTION)) {
+                e.acceptTransferModes(TransferMode.MOVE);
+                e.consume();
+            }
+        });
+        setOnDragDropped(e -> {
+            String id = (String) e.getDragboard().getContent(DropFormats.REACTION);
+            studio.edit("Move reaction", b -> Reactions.move(b, id, number - 1));
+            e.setDropCompleted(true);
+            e.consume();
+        });
+    }
+
+    private void change(String name, UnaryOperator<Reaction> by) {
+        studio.edit(name, b -> b.mapReaction(reaction.id(), by));
+    }
+
+    private void move(int to) {
+        studio.edit("Move reaction", b -> Reactions.move(b, reaction.id(), to));
+    }
+
+    private void delete() {
+        studio.edit("Delete reaction", b -> Reactions.delete(b, reaction.id()));
+    }
+
+    private static MenuItem item(String text, String id, Runnable run) {
+        var m = new MenuItem(text);
+        m.setId(id);
+        m.setMnemonicParsing(false);
+        m.setOnAction(e -> run.run());
+        return m;
+    }
+
+    private ContextMenu menu() {
+        var m = new ContextMenu();
+        m.setId("sentence-more");
+        m.getItems().addAll(item("Add a condition", "add-condition", this::addCondition),
+                item("Add what happens otherwise", "add-otherwise", () -> change("Add otherwise", r -> r.withOtherwise(Reactions.plus(r.otherwise(), Reactions.next(studio.board()))))));
+        m.getItems().getLast().setDisable(reaction.conditions().isEmpty());
+        if (reaction.conditions().size() > 1) {
+            m.getItems().add(item(reaction.any() ? "All conditions must hold" : "One condition is enough", "any", () -> change("Change conditions", r -> r.withAny(!r.any()))));
+        }
+        m.getItems().addAll(new SeparatorMenuItem(), item(reaction.off() ? "Switch on" : "Switch off", "switch", () -> change(reaction.off() ? "Switch reaction on" : "Switch reaction off", r -> r.withOff(!r.off()))),
+                item("Duplicate", "duplicate-reaction", () -> studio.edit("Duplicate reaction", b -> Reactions.duplicate(b, reaction.id()))));
+        List<String> others = studio.selection().stream().filter(id -> !id.equals(reaction.when().slots().first(Slot.Type.ELEMENT))).toList();
+        if (!others.isEmpty() && reaction.when().slots().first(Slot.Type.ELEMENT) != null) {
+            m.getItems().add(item(others.size() == 1 ? "The same for what is selected" : "The same for each of these " + others.size(), "copy-to",
+                    () -> studio.edit("Copy reaction", b -> Reactions.copyTo(b, reaction.id(), others))));
+        }
+        m.getItems().addAll(item("Move up", "move-up", () -> move(number - 2)), item("Move down", "move-down", () -> move(number)), new SeparatorMenuItem(), item("Delete", "delete-reaction", this::delete));
+        return m;
+    }
+
+    private Reactions.Near near() {
+        Object own = reaction.when().slots().first(Slot.Type.ELEMENT);
+        String element = studio.selected() != null ? studio.selected().id() : (String) own;
+        return new Reactions.Near(studio.project(), studio.board(), element, studio.timeline().id(), studio.playhead());
     }
 
     private static Label word(String text) {
@@ -67,120 +167,127 @@ final class Sentence extends HBox {
         return l;
     }
 
-    /** A word that can be changed; one without a choice is a plain word. */
-    private static Labeled chip(String text, String kind, List<MenuItem> choices) {
-        if (choices.size() < 2) {
-            var plain = new Label(text);
-            plain.getStyleClass().add("only-word");
-            return plain;
-        }
-        var b = new Button(text);
-        b.getStyleClass().addAll("chip", "chip-" + kind);
-        b.setOnAction(e -> {
-            var menu = new ContextMenu();
-            menu.getItems().setAll(choices);
-            menu.show(b, Side.BOTTOM, 0, 2);
-        });
-        return b;
-    }
-
-    private static MenuItem choice(String text, Runnable run) {
-        var m = new MenuItem(text);
-        m.setMnemonicParsing(false);
-        m.setOnAction(e -> run.run());
-        return m;
-    }
-
-    private FlowPane line(javafx.scene.Node... nodes) {
-        var f = new FlowPane(5, 5, nodes);
-        f.setRowValignment(javafx.geometry.VPos.CENTER);
+    private FlowPane line(List<Node> nodes) {
+        var f = new FlowPane(5, 5);
+        f.getChildren().setAll(nodes);
+        f.setRowValignment(VPos.CENTER);
         f.setPrefWrapLength(360);
         return f;
     }
 
+    private static Button chip(String text, String id, String look, Consumer<Node> open) {
+        var b = new Button(text);
+        b.setId(id);
+        b.setMnemonicParsing(false);
+        b.getStyleClass().addAll("chip", look);
+        b.setOnAction(e -> open.accept(b));
+        return b;
+    }
+
+    /** The words of a sentence: those before, after and between its slots as one chip that chooses what kind it is, the slots as chips of their own. */
+    private List<Node> sentence(SentenceKind kind, Slots slots, String id, String look, Consumer<Node> kinds, Consumer<Slots> change) {
+        var out = new ArrayList<Node>();
+        boolean verb = false;
+        for (SentenceKind.Part p : kind.parts()) {
+            String words = p.slot() == null ? p.words().startsWith("When ") ? p.words().substring(5) : p.words() : null;
+            boolean plain = p.slot() == null && (words.equals("When") || words.equals("to") || words.equals("over") || words.equals("px") || words.equals("%") || words.equals("from") || words.equals("in"));
+            if (p.slot() == null && p.words().startsWith("When ")) {
+                out.add(word("When"));
+            }
+            if (p.slot() != null) {
+                out.add(SlotChip.of(studio, p.slot(), slots, change));
+            } else if (plain || verb) {
+                out.add(word(words));
+            } else {
+                out.add(chip(words, id, look, kinds));
+                verb = true;
+            }
+        }
+        return out;
+    }
+
     private FlowPane when() {
         Event e = reaction.when();
-        return line(sentence(e.kind(), e.slots(), "interaction", List.of(), slots -> studio.edit("Change when it happens",
-                b -> b.mapReaction(reaction.id(), r -> r.withWhen(new Event(e.kind(), slots))))));
-    }
-
-    private FlowPane action(int i) {
-        Action a = reaction.actions().get(i);
-        FlowPane line = line(sentence(a.kind(), a.slots(), "verb", kinds(i, a), slots -> put(i, new Action(a.kind(), slots))));
-        if (i + 1 < reaction.actions().size()) {
-            line.getChildren().add(word("then"));
-        } else {
-            var more = new Button("+");
-            more.getStyleClass().addAll("chip", "chip-more");
-            more.setAccessibleText("Then do more");
-            Buttons.tip(more, "Then do more");
-            more.setOnAction(e -> studio.edit("Add action", b -> b.mapReaction(reaction.id(), r -> Reactions.more(b, r))));
-            line.getChildren().add(more);
-        }
-        return line;
-    }
-
-    /** The words of a sentence and its slots as chips; the first words choose what kind it is, where there are several. */
-    private Node[] sentence(SentenceKind kind, Slots slots, String look, List<MenuItem> kinds, Consumer<Slots> change) {
-        var out = new ArrayList<Node>();
-        for (SentenceKind.Part p : kind.parts()) {
-            if (p.slot() != null) {
-                var chip = slot(p.slot(), slots, change);
-                chip.setId("chip-" + p.slot().key());
-                out.add(chip);
-            } else if (out.isEmpty() && !kinds.isEmpty()) {
-                var verb = chip(p.words(), look, kinds);
-                verb.setId("chip-" + look);
-                out.add(verb);
-            } else {
-                out.add(word(p.words()));
+        Consumer<Node> kinds = at -> {
+            var out = new ArrayList<Picker.Choice>();
+            for (var k : Events.ALL) {
+                Event as = Reactions.as(e, k, near());
+                if (as != null) {
+                    out.add(new Picker.Choice(k.outline(), () -> change("Change when it happens", r -> r.withWhen(as))));
+                }
             }
-        }
-        return out.toArray(Node[]::new);
-    }
-
-    private Labeled slot(Slot s, Slots slots, Consumer<Slots> change) {
-        Object now = slots.get(s);
-        return switch (s.type()) {
-            case ELEMENT -> {
-                Element e = studio.board().find((String) now);
-                var choices = new ArrayList<MenuItem>();
-                Tree.each(studio.board().elements(), x -> choices.add(choice(x.name(), () -> change.accept(slots.with(s, x.id())))));
-                yield chip(e == null ? "?" : e.name(), "space", choices);
-            }
-            case TIMELINE -> {
-                Timeline t = studio.board().timeline((String) now);
-                yield chip(t == null ? "?" : t.name(), "time",
-                        studio.board().timelines().stream().map(x -> choice(x.name(), () -> change.accept(slots.with(s, x.id())))).toList());
-            }
-            case TIME -> chip(TimeText.seconds((Long) now), "time", times(studio.board().timeline((String) slots.first(Slot.Type.TIMELINE)), at -> change.accept(slots.with(s, at))));
+            Picker.choose(at, out);
         };
+        return line(sentence(e.kind(), e.slots(), "chip-event", "chip-interaction", kinds, slots -> change("Change when it happens", r -> r.withWhen(new Event(e.kind(), slots)))));
     }
 
-    private List<MenuItem> kinds(int i, Action a) {
-        var out = new ArrayList<MenuItem>();
-        for (ActionKind k : Actions.ALL) {
-            out.add(choice(k.outline(), () -> put(i, Reactions.as(a, k, studio.timeline().id(), studio.playhead()))));
+    private FlowPane condition(int i) {
+        Condition c = reaction.conditions().get(i);
+        Consumer<Node> kinds = at -> Picker.choose(at, conditions(c, x -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> x))), true,
+                () -> change("Delete condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> null)))));
+        List<Node> words = new ArrayList<>();
+        words.add(word(i == 0 ? "and if" : reaction.any() ? "or" : "and"));
+        List<Node> own = sentence(c.kind(), c.slots(), "chip-condition", "chip-interaction", kinds,
+                slots -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> new Condition(c.kind(), slots)))));
+        if (own.stream().noneMatch(n -> "chip-condition".equals(n.getId()))) {
+            own = new ArrayList<>(own);
+            own.addFirst(chip("the value", "chip-condition", "chip-interaction", kinds));
         }
-        if (reaction.actions().size() > 1) {
-            out.add(choice("take this action away", () -> studio.edit("Delete action",
-                    b -> b.mapReaction(reaction.id(), r -> Reactions.without(r, i)))));
+        words.addAll(own);
+        return line(words);
+    }
+
+    private List<Picker.Choice> conditions(Condition now, Consumer<Condition> take, boolean deletes, Runnable delete) {
+        var out = new ArrayList<Picker.Choice>();
+        for (var k : Conditions.ALL) {
+            Condition as = Reactions.as(now, k, near());
+            if (as != null) {
+                out.add(new Picker.Choice(k.outline(), () -> take.accept(as)));
+            }
+        }
+        if (deletes) {
+            out.add(new Picker.Choice("take this condition away", delete));
         }
         return out;
     }
 
-    private List<MenuItem> times(Timeline t, Consumer<Long> change) {
-        var out = new ArrayList<MenuItem>();
-        long playhead = studio.playhead();
-        out.add(choice("the playhead, " + TimeText.seconds(playhead), () -> change.accept(playhead)));
-        for (long s = 0; t != null && s <= t.duration() && s <= 20_000_000; s += 1_000_000) {
-            long at = s;
-            out.add(choice(TimeText.seconds(at), () -> change.accept(at)));
-        }
-        return out;
+    private void addCondition() {
+        Picker.choose(this, conditions(null, c -> change("Add condition", r -> r.withConditions(Reactions.plus(r.conditions(), c))), false, null));
     }
 
-    private void put(int i, Action a) {
-        studio.edit("Change reaction", b -> b.mapReaction(reaction.id(), r -> Reactions.with(r, i, a)));
+    private void actions(VBox words, String before, List<Action> all, java.util.function.BiFunction<Reaction, List<Action>, Reaction> put) {
+        for (int i = 0; i < all.size(); i++) {
+            int at = i;
+            Action a = all.get(i);
+            List<Node> line = new ArrayList<>();
+            if (i == 0 && !before.isEmpty()) {
+                line.add(word(before));
+            }
+            Consumer<Node> kinds = node -> Picker.choose(node, kinds(a, all.size() > 1 || reaction.actions().size() + reaction.otherwise().size() > 1, x -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> x)))));
+            line.addAll(sentence(a.kind(), a.slots(), "chip-verb", "chip-verb", kinds, slots -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> new Action(a.kind(), slots))))));
+            if (i + 1 < all.size()) {
+                line.add(word("then"));
+            } else {
+                var more = chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more", n -> change("Add action", r -> put.apply(r, Reactions.plus(all, Reactions.next(studio.board())))));
+                more.setAccessibleText("Then do more");
+                Buttons.tip(more, "Then do more");
+                line.add(more);
+            }
+            words.getChildren().add(line(line));
+        }
+    }
+
+    private List<Picker.Choice> kinds(Action a, boolean deletes, Consumer<Action> take) {
+        var out = new ArrayList<Picker.Choice>();
+        for (var k : Actions.ALL) {
+            Action as = Reactions.as(a, k, near());
+            if (as != null) {
+                out.add(new Picker.Choice(k.outline(), () -> take.accept(as)));
+            }
+        }
+        if (deletes) {
+            out.add(new Picker.Choice("take this action away", () -> take.accept(null)));
+        }
+        return out;
     }
 }

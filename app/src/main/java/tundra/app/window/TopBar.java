@@ -92,7 +92,7 @@ final class TopBar extends HBox {
 
     private void refresh() {
         name.setText(studio.project().name());
-        state.setText(studio.unsaved() ? "unsaved changes" : studio.file() == null ? CommandIds.NEW : "saved");
+        state.setText(studio.unsaved() ? "unsaved changes" : studio.file() == null ? "new" : "saved");
         undo.setDisable(studio.undoName() == null);
         redo.setDisable(studio.redoName() == null);
         Buttons.tip(undo, w.commands.get(CommandIds.UNDO).tip());

@@ -16,7 +16,6 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
-import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -73,15 +72,12 @@ public final class Arrange {
         return tidy(board.withElements(Tree.without(board.elements(), Set.copyOf(ids))));
     }
 
-    /** Without a timeline, and without the actions that moved it; reactions that did nothing else go with them. Main stays. */
+    /** Without a timeline, and without what its sentences name of it; reactions that did nothing else go with them. Main stays. */
     public static Board deleteTimeline(Board board, String id) {
         if (board.main().id().equals(id)) {
             return board;
         }
-        var reactions = board.reactions().stream()
-                .map(r -> r.withActions(r.actions().stream().filter(a -> !a.slots().names(Slot.Type.TIMELINE, id)).toList()))
-                .filter(r -> !r.actions().isEmpty()).toList();
-        return board.withTimelines(board.timelines().stream().filter(t -> !t.id().equals(id)).toList()).withReactions(reactions);
+        return Reactions.tidied(board.withTimelines(board.timelines().stream().filter(t -> !t.id().equals(id)).toList()));
     }
 
     /** With a copy of a timeline behind it, which starts only when it is told to; the copy's id is {@code copy}. */
@@ -102,10 +98,9 @@ public final class Arrange {
 
     /** Without keys of, and reactions to, elements that are gone. */
     private static Board tidy(Board board) {
-        Set<String> ids = Tree.ids(board.elements());
         Set<String> owners = Tree.owners(board.elements());
         Board b = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> owners.contains(id) || id.equals(Board.CANVAS))).toList());
-        return b.withReactions(Reactions.withoutGone(b.reactions(), ids));
+        return Reactions.tidied(b);
     }
 
     /** Moves an element among its siblings; {@code index} counts from the back, after it was taken out. */

@@ -10,12 +10,10 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Event;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Property;
@@ -96,16 +94,9 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
     private Board withReactions(Board b, Map<String, String> ids) {
         var all = new ArrayList<>(b.reactions());
         for (Reaction r : reactions) {
-            var actions = new ArrayList<Action>();
-            for (Action a : r.actions()) {
-                Slots slots = there(a.slots(), b, ids);
-                if (slots != null) {
-                    actions.add(new Action(a.kind(), slots));
-                }
-            }
-            Slots when = there(r.when().slots(), b, ids);
-            if (!actions.isEmpty() && when != null) {
-                all.add(new Reaction(Ids.next(), new Event(r.when().kind(), when), actions));
+            Reaction here = r.map(s -> there(s, b, ids));
+            if (here != null) {
+                all.add(here.withId(Ids.next()));
             }
         }
         return all.size() == b.reactions().size() ? b : b.withReactions(all);
@@ -113,9 +104,13 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
 
     /** What is named, as it is called on another board; null when something isn't there. */
     private Slots there(Slots slots, Board b, Map<String, String> ids) {
-        Slots elements = slots.map(Slot.Type.ELEMENT, id -> ids.containsKey(id) ? ids.get(id) : b.find((String) id) == null ? null : id);
-        return elements == null ? null : elements.map(Slot.Type.TIMELINE,
-                id -> b.timelines().stream().filter(t -> t.name().equals(timelines.get(id))).map(Timeline::id).findFirst().orElse(null));
+        return slots.mapIds(Reactions.OF_BOARD, id -> {
+            if (timelines.containsKey(id)) {
+                return b.timelines().stream().filter(t -> t.name().equals(timelines.get(id))).map(Timeline::id).findFirst().orElse(null);
+            }
+            boolean here = ids.containsKey(id) || b.find(id) != null || b.timelines().stream().anyMatch(t -> t.markers().stream().anyMatch(m -> m.id().equals(id)));
+            return here ? ids.getOrDefault(id, id) : null;
+        });
     }
 
     private static Element renewed(Element e, Map<String, String> ids, FreeNames names) {

@@ -12,20 +12,16 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Event;
 import tundra.core.model.Ids;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
-import tundra.core.model.Slot;
-import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -145,9 +141,7 @@ public final class Motifs {
     }
 
     private static Reaction named(Reaction r, Set<String> old, String now) {
-        UnaryOperator<Object> other = id -> old.contains(id) ? now : id;
-        UnaryOperator<Slots> slots = s -> s.map(Slot.Type.ELEMENT, other);
-        return new Reaction(r.id(), new Event(r.when().kind(), slots.apply(r.when().slots())), r.actions().stream().map(a -> new Action(a.kind(), slots.apply(a.slots()))).toList());
+        return r.map(s -> s.mapIds(Reactions.OF_BOARD, id -> old.contains(id) ? now : id));
     }
 
     /** A new element that shows a motif around a point, with a clock of its own. */

@@ -1,75 +1,211 @@
 package tundra.core.edit;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Condition;
+import tundra.core.model.ConditionKind;
+import tundra.core.model.Event;
+import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
+import tundra.core.model.Place;
+import tundra.core.model.Project;
 import tundra.core.model.Reaction;
+import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
+import tundra.core.model.Tree;
 
 /** Adds, changes and takes away reactions. */
 public final class Reactions {
+    /** What names something of the board. */
+    public static final Set<Slot.Type> OF_BOARD = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER);
+
     private Reactions() {}
 
     /** When the element is tapped, a timeline plays from its start. */
     public static Board add(Board board, String element, String timeline) {
+        return with(board, new Reaction(Ids.next(), Events.tapped(element), List.of(first(timeline))));
+    }
+
+    /** With one more at the end. */
+    public static Board with(Board board, Reaction r) {
         var all = new ArrayList<>(board.reactions());
-        all.add(new Reaction(Ids.next(), Events.tapped(element), List.of(first(timeline))));
+        all.add(r);
         return board.withReactions(all);
+    }
+
+    /** A cue: when a timeline passes a time, it pauses. */
+    public static Board cue(Board board, String timeline, long time) {
+        return with(board, new Reaction(Ids.next(), Events.of(Events.PASSED, timeline, time, Events.WAY.standard()), List.of(Actions.of(Actions.PAUSE, timeline))));
     }
 
     private static Action first(String timeline) {
         return Actions.of(Actions.PLAY_FROM_START, timeline);
     }
 
-    /** Those whose elements are all there. */
-    static List<Reaction> withoutGone(List<Reaction> all, Set<String> elements) {
-        return all.stream().filter(r -> r.when().slots().map(Slot.Type.ELEMENT, id -> elements.contains(id) ? id : null) != null)
-                .map(r -> r.withActions(r.actions().stream().filter(a -> a.slots().map(Slot.Type.ELEMENT, id -> elements.contains(id) ? id : null) != null).toList()))
-                .filter(r -> !r.actions().isEmpty()).toList();
+    /** Without what names something of the board that is gone; reactions with nothing left to do go with it. */
+    public static Board tidied(Board b) {
+        if (b.reactions().isEmpty()) {
+            return b;
+        }
+        Set<String> elements = Tree.ids(b.elements()), there = new HashSet<>(elements);
+        b.timelines().forEach(t -> {
+            there.add(t.id());
+            t.markers().forEach(m -> there.add(m.id()));
+        });
+        return kept(b, OF_BOARD, there::contains);
     }
 
-    /** An action as one of another kind: what both say stays, what is new is the selected timeline's and the playhead's. */
-    public static Action as(Action a, ActionKind kind, String timeline, long time) {
-        var values = new LinkedHashMap<Slot, Object>();
-        for (Slot s : kind.slots()) {
-            Object same = a.slots().get(s), alike = same != null ? same : a.slots().first(s.type());
-            values.put(s, alike != null ? alike : switch (s.type()) {
-                case TIMELINE -> timeline;
-                case TIME -> time;
-                case ELEMENT -> throw new IllegalStateException("no element to begin with");
-            });
+    /** Every board without what names a thing of some types that is gone. */
+    public static Project without(Project p, Set<Slot.Type> types, String gone) {
+        return p.mapBoards(b -> kept(b, types, id -> !id.equals(gone)));
+    }
+
+    private static Board kept(Board b, Set<Slot.Type> types, Predicate<String> there) {
+        var out = b.reactions().stream().map(r -> r.map(s -> s.mapIds(types, id -> there.test(id) ? id : null))).filter(Objects::nonNull).toList();
+        return out.equals(b.reactions()) ? b : b.withReactions(out);
+    }
+
+    /** How many reactions of the whole piece name something. */
+    public static int naming(Project p, String id) {
+        int n = 0;
+        for (Place x : p.places()) {
+            n += (int) x.board().reactions().stream().filter(r -> r.slots().stream().anyMatch(s -> s.names(id))).count();
         }
-        return new Action(kind, new Slots(values));
+        return n;
+    }
+
+    /** What is in reach for the slots of a new sentence. */
+    public record Near(Project project, Board board, String element, String timeline, long time) {
+        /** What stands in a slot at first; null when there is nothing that could. */
+        Object standard(Slot s) {
+            if (s.standard() != null) {
+                return s.standard();
+            }
+            return switch (s.type()) {
+                case ELEMENT -> element != null ? element : board.elements().isEmpty() ? null : board.elements().getLast().id();
+                case ELEMENTS -> element != null ? List.of(element) : board.elements().isEmpty() ? null : List.of(board.elements().getLast().id());
+                case PLAYER, TIMELINE -> timeline;
+                case MARKER -> board.timelines().stream().flatMap(t -> t.markers().stream()).map(m -> (Object) m.id()).findFirst().orElse(null);
+                case TIME -> time;
+                case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
+                case VALUE -> project.values().isEmpty() ? null : project.values().getFirst().id();
+                case SOUND -> project.assets().values().stream().filter(a -> a.kind() == tundra.core.model.Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
+                case SETTING -> tundra.core.model.Setting.of(tundra.core.model.Properties.OPACITY, 0.5);
+                case DURATION, NUMBER, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> throw new IllegalStateException(s.key() + " has no standard");
+            };
+        }
+
+        /** The slots of another kind of sentence: what both say stays. Null when there is nothing that could stand in one of them. */
+        public Slots as(Slots before, SentenceKind kind) {
+            var values = new LinkedHashMap<Slot, Object>();
+            for (Slot s : kind.slots()) {
+                Object same = before.get(s), alike = same != null ? same : s.standard() != null ? null : before.first(s.type());
+                Object v = alike != null ? alike : switch (s.type()) {
+                    case ELEMENTS -> before.first(Slot.Type.ELEMENT) instanceof String e ? List.of(e) : standard(s);
+                    case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l ? l.getFirst() : standard(s);
+                    case TIMELINE -> before.first(Slot.Type.PLAYER) instanceof String t && board.timeline(t) != null ? t : standard(s);
+                    case PLAYER -> before.first(Slot.Type.TIMELINE) instanceof String t ? t : standard(s);
+                    default -> standard(s);
+                };
+                if (v == null) {
+                    return null;
+                }
+                values.put(s, v);
+            }
+            return new Slots(values);
+        }
+    }
+
+    /** An action as one of another kind; null when something that it names is not there. */
+    public static Action as(Action a, ActionKind kind, Near near) {
+        Slots s = near.as(a.slots(), kind);
+        return s == null ? null : new Action(kind, s);
+    }
+
+    public static Event as(Event e, EventKind kind, Near near) {
+        Slots s = near.as(e.slots(), kind);
+        return s == null ? null : new Event(kind, s);
+    }
+
+    public static Condition as(Condition c, ConditionKind kind, Near near) {
+        Slots s = near.as(c == null ? new Slots(new LinkedHashMap<>()) : c.slots(), kind);
+        return s == null ? null : new Condition(kind, s);
     }
 
     public static Board delete(Board board, String id) {
         return board.withReactions(board.reactions().stream().filter(r -> !r.id().equals(id)).toList());
     }
 
-    /** With one more action at the end. */
-    public static Reaction more(Board board, Reaction r) {
-        var all = new ArrayList<>(r.actions());
-        all.add(first(board.main().id()));
-        return r.withActions(all);
+    /** With a copy of a reaction behind it. */
+    public static Board duplicate(Board board, String id) {
+        var out = new ArrayList<Reaction>();
+        for (Reaction r : board.reactions()) {
+            out.add(r);
+            if (r.id().equals(id)) {
+                out.add(r.withId(Ids.next()));
+            }
+        }
+        return board.withReactions(out);
     }
 
-    public static Reaction with(Reaction r, int index, Action a) {
-        var all = new ArrayList<>(r.actions());
-        all.set(index, a);
-        return r.withActions(all);
+    /** The same reaction for each of some other elements, behind it: what names the element of its event names theirs. */
+    public static Board copyTo(Board board, String id, List<String> elements) {
+        var out = new ArrayList<Reaction>();
+        for (Reaction r : board.reactions()) {
+            out.add(r);
+            if (r.id().equals(id) && r.when().slots().first(Slot.Type.ELEMENT) instanceof String of) {
+                elements.stream().filter(e -> !e.equals(of)).forEach(e -> out.add(r.map(s -> s.mapIds(OF_BOARD, x -> x.equals(of) ? e : x)).withId(Ids.next())));
+            }
+        }
+        return board.withReactions(out);
     }
 
-    public static Reaction without(Reaction r, int index) {
-        var all = new ArrayList<>(r.actions());
-        all.remove(index);
-        return r.withActions(all);
+    /** At another place among the others, counted after it was taken out. */
+    public static Board move(Board board, String id, int to) {
+        var out = new ArrayList<>(board.reactions());
+        Reaction r = out.stream().filter(x -> x.id().equals(id)).findFirst().orElse(null);
+        if (r == null) {
+            return board;
+        }
+        out.remove(r);
+        out.add(Math.max(0, Math.min(out.size(), to)), r);
+        return board.withReactions(out);
+    }
+
+    /** A list with one changed; what the change makes null is taken away. */
+    public static <T> List<T> mapped(List<T> all, int index, UnaryOperator<T> change) {
+        var out = new ArrayList<>(all);
+        T now = change.apply(out.get(index));
+        if (now == null) {
+            out.remove(index);
+        } else {
+            out.set(index, now);
+        }
+        return out;
+    }
+
+    /** A list with one more at its end. */
+    public static <T> List<T> plus(List<T> all, T one) {
+        var out = new ArrayList<>(all);
+        out.add(one);
+        return out;
+    }
+
+    /** The action that a reaction goes on with: what is most often wanted next. */
+    public static Action next(Board board) {
+        return first(board.main().id());
     }
 }

@@ -2,16 +2,12 @@ package tundra.core.edit;
 
 import java.util.HashMap;
 import java.util.Map;
-import tundra.core.model.Action;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
-import tundra.core.model.Event;
 import tundra.core.model.Ids;
 import tundra.core.model.Marker;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
-import tundra.core.model.Slot;
-import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Track;
@@ -49,14 +45,10 @@ public final class Renewed {
         var shown = new HashMap<String, Span>();
         t.shown().forEach((of, s) -> shown.put(id(of), s));
         return new Timeline(id(t.id()), t.name(), t.duration(), t.loop(), t.starts(), tracks, shown,
-                t.markers().stream().map(m -> new Marker(Ids.next(), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList());
+                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList());
     }
 
     private Reaction reaction(Reaction r) {
-        return new Reaction(Ids.next(), new Event(r.when().kind(), slots(r.when().slots())), r.actions().stream().map(a -> new Action(a.kind(), slots(a.slots()))).toList());
-    }
-
-    private Slots slots(Slots s) {
-        return s.map(Slot.Type.ELEMENT, id -> id((String) id)).map(Slot.Type.TIMELINE, id -> id((String) id));
+        return r.map(s -> s.mapIds(Reactions.OF_BOARD, this::id)).withId(Ids.next());
     }
 }

@@ -1,6 +1,8 @@
 package tundra.core.file;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -12,6 +14,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.Reactions;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
@@ -27,10 +30,12 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
 import tundra.core.model.Motif;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
+import tundra.core.model.Slot;
 import tundra.core.model.States;
 import tundra.core.model.Swatch;
 import tundra.core.model.Tree;
@@ -42,6 +47,7 @@ final class ProjectReader {
     private final Set<String> ids = new HashSet<>();
     private final Set<String> pictures = new HashSet<>();
     private final Set<String> sounds = new HashSet<>();
+    private ReactionReader.Around around;
     private final Set<String> motifIds = new HashSet<>();
     private final Parts parts;
     private int nodes;
@@ -88,6 +94,14 @@ final class ProjectReader {
                 }
             });
         }
+        var values = new ArrayList<PieceValue>();
+        for (JsonNode n : f.has("values") ? f.list("values") : List.<JsonNode>of()) {
+            parts.part(() -> values.add(value(new Fields(n, "value " + (values.size() + 1) + named(n)))));
+        }
+        Set<String> sceneIds = new HashSet<>(), valueIds = new HashSet<>();
+        f.list("scenes").forEach(n -> sceneIds.add(n.path("id").asString("")));
+        values.forEach(v -> valueIds.add(v.id()));
+        around = new ReactionReader.Around(sceneIds, valueIds, sounds);
         var motifNodes = f.has("motifs") ? f.list("motifs") : List.<JsonNode>of();
         motifNodes.forEach(n -> motifIds.add(n.path("id").asString("")));
         var motifs = new ArrayList<Motif>();
@@ -118,7 +132,12 @@ final class ProjectReader {
             });
         }
         f.keepUnknown(Places.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, Map.copyOf(unknown));
+        // what led to scenes that were left out goes with them
+        sceneIds.removeIf(x -> scenes.stream().anyMatch(s -> s.id().equals(x)));
+        for (String gone : sceneIds) {
+            p = Reactions.without(p, EnumSet.of(Slot.Type.SCENE), gone);
+        }
         for (Motif m : motifs) {
             if (Motifs.holds(p, m.id(), m.id())) {
                 throw new FileProblem("the motif “" + m.name() + "” holds itself");
@@ -173,6 +192,15 @@ final class ProjectReader {
         return new Scene(id, name, board(f, id));
     }
 
+    private PieceValue value(Fields f) throws FileProblem {
+        String id = id(f), name = f.text("name"), kind = f.text("kind"), start = f.text("start");
+        PieceValue.Kind k = Arrays.stream(PieceValue.Kind.values()).filter(x -> x.key().equals(kind)).findFirst().orElse(null);
+        if (k == null) {
+            throw f.problem("kind", "should be text, number or yesNo");
+        }
+        return new PieceValue(id, name, k, start, f.flag("kept"));
+    }
+
     private Motif motif(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
         States states = f.has("states") ? states(f.object("states")) : null;
@@ -197,7 +225,7 @@ final class ProjectReader {
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
         var timelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts).read(f);
-        var reactions = new ReactionReader(here, timelines, unknown, this::id, parts).read(f);
+        var reactions = new ReactionReader(here, timelines, around, unknown, this::id, parts).read(f);
         var lines = new ArrayList<RulerLine>();
         for (JsonNode n : f.has("lines") ? f.list("lines") : List.<JsonNode>of()) {
             parts.part(() -> {

@@ -3,6 +3,7 @@ package tundra.core.file;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -12,6 +13,7 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -30,6 +32,7 @@ import tundra.core.model.Property;
 import tundra.core.model.Quad;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scatter;
+import tundra.core.model.Setting;
 import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.States;
@@ -57,6 +60,15 @@ final class ProjectWriter {
         o.put("tundra", Limits.SCHEMA).put("id", project.id()).put("name", project.name()).put("frameRate", project.frameRate());
         ArrayNode scenes = o.putArray("scenes");
         project.scenes().forEach(s -> scenes.add(place(s)));
+        if (!project.values().isEmpty()) {
+            ArrayNode values = o.putArray("values");
+            project.values().forEach(v -> {
+                ObjectNode one = values.addObject().put("id", v.id()).put("name", v.name()).put("kind", v.kind().key()).put("start", v.start());
+                if (v.kept()) {
+                    one.put("kept", true);
+                }
+            });
+        }
         if (!project.motifs().isEmpty()) {
             ArrayNode motifs = o.putArray("motifs");
             project.motifs().forEach(m -> motifs.add(motif(m)));
@@ -340,16 +352,39 @@ final class ProjectWriter {
     private ObjectNode reaction(Reaction r) {
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", r.id());
         slots(o.putObject("when").put("event", r.when().kind().key()), r.when().slots());
-        ArrayNode actions = o.putArray("do");
-        r.actions().forEach(a -> slots(actions.addObject().put("action", a.kind().key()), a.slots()));
+        if (!r.conditions().isEmpty()) {
+            ArrayNode conditions = o.putArray("if");
+            r.conditions().forEach(c -> slots(conditions.addObject().put("condition", c.kind().key()), c.slots()));
+        }
+        if (r.any()) {
+            o.put("any", true);
+        }
+        actions(o, "do", r.actions());
+        if (!r.otherwise().isEmpty()) {
+            actions(o, "otherwise", r.otherwise());
+        }
+        if (r.off()) {
+            o.put("off", true);
+        }
         return unknown(o, Places.of("reaction", r.id()));
+    }
+
+    private static void actions(ObjectNode o, String field, List<Action> all) {
+        ArrayNode out = o.putArray(field);
+        all.forEach(a -> slots(out.addObject().put("action", a.kind().key()), a.slots()));
     }
 
     private static void slots(ObjectNode o, Slots slots) {
         slots.values().forEach((slot, value) -> {
             switch (slot.type()) {
-                case ELEMENT, TIMELINE -> o.put(slot.key(), (String) value);
-                case TIME -> o.put(slot.key(), (Long) value);
+                case TIME, DURATION -> o.put(slot.key(), (Long) value);
+                case NUMBER -> o.put(slot.key(), (Double) value);
+                case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
+                case SETTING -> {
+                    var s = (Setting) value;
+                    o.putObject(slot.key()).put("property", s.property().key()).set("to", value(s.value()));
+                }
+                case ELEMENT, PLAYER, TIMELINE, MARKER, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY -> o.put(slot.key(), (String) value);
             }
         });
     }

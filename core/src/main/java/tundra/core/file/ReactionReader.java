@@ -1,6 +1,7 @@
 package tundra.core.file;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,29 +10,46 @@ import tools.jackson.databind.JsonNode;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
+import tundra.core.model.Condition;
+import tundra.core.model.ConditionKind;
+import tundra.core.model.Conditions;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
+import tundra.core.model.Links;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.SentenceKind;
+import tundra.core.model.Setting;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 
-/** Reads the reactions of a scene. */
+/** Reads the reactions of a scene or motif. */
 final class ReactionReader {
+    private static final int TEXT = 2000;
     private final Set<String> elements;
-    private final List<Timeline> timelines;
+    private final Set<String> timelines = new HashSet<>();
+    private final Set<String> markers = new HashSet<>();
+    private final Around around;
     private final Map<String, String> unknown;
     private final TimelineReader.IdReader ids;
     private final Parts parts;
 
-    ReactionReader(Set<String> elements, List<Timeline> timelines, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
+    /** What lies outside of the board and can be named: ids of scenes and values, hashes of sounds. */
+    record Around(Set<String> scenes, Set<String> values, Set<String> sounds) {}
+
+    ReactionReader(Set<String> elements, List<Timeline> all, Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
         this.parts = parts;
         this.elements = elements;
-        this.timelines = timelines;
+        this.around = around;
         this.unknown = unknown;
         this.ids = ids;
+        all.forEach(t -> {
+            timelines.add(t.id());
+            t.markers().forEach(m -> markers.add(m.id()));
+        });
     }
 
     List<Reaction> read(Fields scene) throws FileProblem {
@@ -46,15 +64,33 @@ final class ReactionReader {
                     throw when.problem("event", "is not one that this version knows");
                 }
                 Slots who = slots(when, event);
-                var actions = new ArrayList<Action>();
-                for (JsonNode a : f.list("do")) {
-                    actions.add(action(new Fields(a, "an action of " + f.where())));
+                var conditions = new ArrayList<Condition>();
+                for (JsonNode c : f.has("if") ? f.list("if") : List.<JsonNode>of()) {
+                    conditions.add(condition(new Fields(c, "a condition of " + f.where())));
                 }
+                List<Action> actions = actions(f, "do"), otherwise = f.has("otherwise") ? actions(f, "otherwise") : List.of();
+                boolean any = f.flag("any"), off = f.flag("off");
                 f.keepUnknown(Places.of("reaction", id), unknown);
-                out.add(new Reaction(id, new Event(event, who), actions));
+                out.add(new Reaction(id, new Event(event, who), conditions, any, actions, otherwise, off));
             });
         }
         return out;
+    }
+
+    private List<Action> actions(Fields f, String field) throws FileProblem {
+        var out = new ArrayList<Action>();
+        for (JsonNode a : f.list(field)) {
+            out.add(action(new Fields(a, "an action of " + f.where())));
+        }
+        return out;
+    }
+
+    private Condition condition(Fields f) throws FileProblem {
+        ConditionKind kind = Conditions.byKey(f.text("condition"));
+        if (kind == null) {
+            throw f.problem("condition", "is not one that this version knows");
+        }
+        return new Condition(kind, slots(f, kind));
     }
 
     private Action action(Fields f) throws FileProblem {
@@ -68,27 +104,60 @@ final class ReactionReader {
     private Slots slots(Fields f, SentenceKind kind) throws FileProblem {
         var out = new LinkedHashMap<Slot, Object>();
         for (Slot s : kind.slots()) {
+            String k = s.key();
             out.put(s, switch (s.type()) {
-                case ELEMENT -> there(f, s, elements.contains(text(f, s)), "an element");
-                case TIMELINE -> there(f, s, timelines.stream().anyMatch(t -> t.id().equals(text(f, s))), "a timeline");
-                case TIME -> f.whole(s.key(), 0, Limits.TIME);
+                case ELEMENT -> there(f, k, f.text(k), elements, "an element");
+                case ELEMENTS -> elements(f, k);
+                case PLAYER -> f.text(k).equals(Slot.EVERYTHING) || elements.contains(f.text(k)) ? f.text(k) : there(f, k, f.text(k), timelines, "a timeline");
+                case TIMELINE -> there(f, k, f.text(k), timelines, "a timeline");
+                case MARKER -> there(f, k, f.text(k), markers, "a marker");
+                case SCENE -> there(f, k, f.text(k), around.scenes, "a scene");
+                case VALUE -> there(f, k, f.text(k), around.values, "a value");
+                case SOUND -> there(f, k, f.text(k), around.sounds, "a sound");
+                case TIME, DURATION -> f.whole(k, 0, Limits.TIME);
+                case NUMBER -> f.number(k, s.min(), s.max());
+                case TEXT, CONTENT -> valid(f, k, f.text(k).length() <= TEXT, "should have at most " + TEXT + " letters");
+                case CHOICE -> valid(f, k, s.choices().contains(f.text(k)), "should be one of " + String.join(", ", s.choices()));
+                case EASING -> valid(f, k, TimelineReader.easing(f, k) != null, "should be an easing");
+                case LINK -> valid(f, k, Links.web(f.text(k)), "should be a web address of http or https, or a relative one");
+                case PHONE -> valid(f, k, Links.phone(f.text(k)), "should be a telephone number");
+                case MAIL -> valid(f, k, Links.mail(f.text(k)), "should be a mail address");
+                case KEY -> valid(f, k, Links.key(f.text(k)), "should be a key of the keyboard");
+                case SETTING -> setting(f.object(k));
             });
         }
         return new Slots(out);
     }
 
-    private static String text(Fields f, Slot s) {
-        try {
-            return f.text(s.key());
-        } catch (FileProblem e) {
-            return null;
+    private List<String> elements(Fields f, String field) throws FileProblem {
+        var out = new ArrayList<String>();
+        for (JsonNode n : f.list(field)) {
+            out.add(there(f, field, n.asString(""), elements, "an element"));
         }
+        if (out.isEmpty()) {
+            throw f.problem(field, "names no element");
+        }
+        return out;
     }
 
-    private static String there(Fields f, Slot s, boolean found, String what) throws FileProblem {
-        String id = f.text(s.key());
-        if (!found) {
-            throw f.problem(s.key(), "names " + what + " that isn't there");
+    private static Setting setting(Fields f) throws FileProblem {
+        Property<?> p = Properties.byKey(f.text("property"));
+        if (p == null) {
+            throw f.problem("property", "is “" + f.text("property") + "”, which this version doesn't know");
+        }
+        return new Setting(p, ValueReader.value(p, f.raw("to"), f, "to"));
+    }
+
+    private static String valid(Fields f, String field, boolean good, String should) throws FileProblem {
+        if (!good) {
+            throw f.problem(field, should);
+        }
+        return f.text(field);
+    }
+
+    private static String there(Fields f, String field, String id, Set<String> all, String what) throws FileProblem {
+        if (!all.contains(id)) {
+            throw f.problem(field, "names " + what + " that isn't there");
         }
         return id;
     }

@@ -8,9 +8,49 @@ public final class Events {
     private static final List<EventKind> TABLE = new ArrayList<>();
 
     public static final Slot ELEMENT = new Slot("element", Slot.Type.ELEMENT);
+    public static final Slot TIMELINE = new Slot("timeline", Slot.Type.TIMELINE);
+    public static final Slot PLAYER = new Slot("timeline", Slot.Type.PLAYER);
+    public static final Slot MARKER = new Slot("marker", Slot.Type.MARKER);
+    public static final Slot TIME = new Slot("time", Slot.Type.TIME);
+    public static final Slot VALUE = new Slot("value", Slot.Type.VALUE);
+    public static final Slot CONTENT = Slot.text("content", Slot.Type.CONTENT, "1");
+    public static final Slot KEY = Slot.text("key", Slot.Type.KEY, "Enter");
+    public static final Slot WAY = Slot.choice("way", "forwards", "backwards", "either way");
+    public static final Slot SIDE = Slot.choice("side", "left", "right", "up", "down");
+    public static final Slot PINCH = Slot.choice("pinch", "open", "together");
+    public static final Slot SCROLL = Slot.choice("scroll", "on", "back");
+    public static final Slot SHARE = Slot.number("share", 50, 0, 100);
+    public static final Slot WIDTH = Slot.number("width", 600, 1, 20_000);
+    public static final Slot DURATION = Slot.duration("duration", 2);
 
     /** A press and release on the element, or Enter or Space while it has the focus. */
     public static final EventKind TAPPED = add("tapped", "When {element} is tapped", ELEMENT);
+    public static final EventKind TAPPED_TWICE = add("tappedTwice", "When {element} is tapped twice", ELEMENT);
+    public static final EventKind PRESSED = add("pressed", "When {element} is pressed", ELEMENT);
+    public static final EventKind RELEASED = add("released", "When {element} is let go", ELEMENT);
+    /** For half a second, without moving. */
+    public static final EventKind HELD = add("held", "When {element} is held down", ELEMENT);
+    public static final EventKind OVER = add("over", "When the pointer comes over {element}", ELEMENT);
+    public static final EventKind OUT = add("out", "When the pointer leaves {element}", ELEMENT);
+    public static final EventKind SWIPED = add("swiped", "When {element} is swiped {side}", ELEMENT, SIDE);
+    public static final EventKind PINCHED = add("pinched", "When {element} is pinched {pinch}", ELEMENT, PINCH);
+    public static final EventKind KEY_PRESSED = add("keyPressed", "When the key {key} is pressed", KEY);
+    public static final EventKind OPENED = add("opened", "When this scene opens");
+    public static final EventKind CLOSED = add("closed", "When this scene closes");
+    /** A cue. */
+    public static final EventKind PASSED = add("passed", "When {timeline} passes {time} {way}", TIMELINE, TIME, WAY);
+    public static final EventKind REACHED = add("reached", "When {marker} is reached", MARKER);
+    public static final EventKind ENDED = add("ended", "When {timeline} ends", PLAYER);
+    public static final EventKind SCROLLED_TO = add("scrolledTo", "When the page is scrolled to {share} %", SHARE);
+    public static final EventKind SCROLLED = add("scrolled", "When the page scrolls {scroll}", SCROLL);
+    public static final EventKind ENTERED = add("entered", "When {element} comes into view", ELEMENT);
+    public static final EventKind LEFT = add("left", "When {element} leaves the view", ELEMENT);
+    public static final EventKind BECAME = add("became", "When {value} becomes {content}", VALUE, CONTENT);
+    public static final EventKind CHANGED = add("changed", "When {value} changes", VALUE);
+    public static final EventKind NARROWER = add("narrower", "When the page gets narrower than {width} px", WIDTH);
+    public static final EventKind WIDER = add("wider", "When the page gets wider than {width} px", WIDTH);
+    public static final EventKind AFTER = add("after", "When this scene was open for {duration}", DURATION);
+    public static final EventKind EVERY = add("every", "Every {duration}", DURATION);
 
     public static final List<EventKind> ALL = List.copyOf(TABLE);
 
@@ -28,6 +68,11 @@ public final class Events {
     }
 
     public static Event tapped(String element) {
-        return new Event(TAPPED, Slots.of(TAPPED.slots(), element));
+        return of(TAPPED, element);
+    }
+
+    /** An event with its slots filled in turn. */
+    public static Event of(EventKind kind, Object... values) {
+        return new Event(kind, Slots.of(kind.slots(), values));
     }
 }

@@ -15,27 +15,29 @@ import tundra.core.geometry.Point;
  * @param swatches colours kept for use, in order
  * @param easings kept under a name, in order
  * @param motifs in order; none holds itself, by whatever way
+ * @param values the named variables, in order
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
-        List<KeptEasing> easings, List<Motif> motifs, Map<String, String> unknown) {
+        List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
         easings = List.copyOf(easings);
         motifs = List.copyOf(motifs);
+        values = List.copyOf(values);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), unknown);
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
             Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -52,8 +54,17 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return motifs.stream().filter(m -> m.id().equals(motifId)).findFirst().orElse(null);
     }
 
+    /** The value of an id; null when there is none. */
+    public PieceValue value(String valueId) {
+        return values.stream().filter(v -> v.id().equals(valueId)).findFirst().orElse(null);
+    }
+
+    public Project withValues(List<PieceValue> v) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, unknown);
+    }
+
     public Project withMotifs(List<Motif> m) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, unknown);
     }
 
     /** All that has a board: the scenes, then the motifs. */
@@ -70,15 +81,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -88,15 +99,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, unknown);
     }
 
     public Project withEasings(List<KeptEasing> e) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, unknown);
     }
 
     /** With an easing kept under a name, in place of one that had it. */
@@ -142,7 +153,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         s.replaceAll(x -> x.withBoard(change.apply(x.board())));
         var m = new ArrayList<>(motifs);
         m.replaceAll(x -> x.withBoard(change.apply(x.board())));
-        return new Project(id, name, frameRate, s, assets, swatches, easings, m, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, unknown);
     }
 
     private static <P extends Place> List<P> mapped(List<P> all, String id, UnaryOperator<P> change) {

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
-/** A kind of event or action: its sentence with typed slots. */
-public sealed interface SentenceKind permits EventKind, ActionKind {
+/** A kind of event, condition or action: its sentence with typed slots. */
+public sealed interface SentenceKind permits EventKind, ConditionKind, ActionKind {
     Pattern SLOT = Pattern.compile("\\{(\\w+)}");
 
     /** Its name in the file and on the page. */

@@ -1,18 +1,85 @@
 package tundra.core.model;
 
+import java.util.List;
+
 /**
- * A typed place in the sentence of an event or an action.
+ * A typed place in the sentence of an event, a condition or an action.
  *
  * @param key its name in the file and on the page, and between braces in the sentence
+ * @param choices the words that may stand in it; empty for types that aren't chosen from a list
+ * @param standard what stands in it at first; null where the board says what (an element, a timeline …)
+ * @param min the least number, for numbers
+ * @param max the greatest number, for numbers
  */
-public record Slot(String key, Type type) {
+public record Slot(String key, Type type, List<String> choices, Object standard, double min, double max) {
     /** What stands in a slot. Whatever reads, writes, shows, publishes or cleans up sentences goes by this type. */
     public enum Type {
-        /** The id of an element of the scene. */
+        /** The id of an element of the board. */
         ELEMENT,
-        /** The id of a timeline of the scene. */
+        /** The ids of elements of the board, one at least: a {@link List} of strings. */
+        ELEMENTS,
+        /** The id of a timeline of the board, of an element that is a motif's instance, or {@link #EVERYTHING}. */
+        PLAYER,
+        /** The id of a timeline of the board. */
         TIMELINE,
+        /** The id of a marker of one of the board's timelines. */
+        MARKER,
         /** A time on a timeline, in µs, a {@link Long}. */
-        TIME
+        TIME,
+        /** How long something takes, in µs, a {@link Long}. */
+        DURATION,
+        /** A {@link Double}. */
+        NUMBER,
+        /** Any text. */
+        TEXT,
+        /** One of the slot's choices. */
+        CHOICE,
+        /** The id of a scene. */
+        SCENE,
+        /** The id of a value of the piece. */
+        VALUE,
+        /** What a value is compared with or set to, as text. */
+        CONTENT,
+        /** An easing, as its text. */
+        EASING,
+        /** A web address: http, https or relative. */
+        LINK,
+        /** A telephone number. */
+        PHONE,
+        /** A mail address. */
+        MAIL,
+        /** A sound of the shelf, by its hash. */
+        SOUND,
+        /** A key of the keyboard with its modifiers, such as {@code Ctrl+K} or {@code ArrowLeft}. */
+        KEY,
+        /** A property with a value of it: a {@link Setting}. */
+        SETTING
+    }
+
+    /** In place of a timeline: all that plays. */
+    public static final String EVERYTHING = "*";
+
+    public Slot {
+        choices = List.copyOf(choices);
+    }
+
+    Slot(String key, Type type) {
+        this(key, type, List.of(), null, 0, 0);
+    }
+
+    static Slot choice(String key, String... words) {
+        return new Slot(key, Type.CHOICE, List.of(words), words[0], 0, 0);
+    }
+
+    static Slot number(String key, double standard, double min, double max) {
+        return new Slot(key, Type.NUMBER, List.of(), standard, min, max);
+    }
+
+    static Slot duration(String key, double seconds) {
+        return new Slot(key, Type.DURATION, List.of(), Math.round(seconds * 1e6), 0, 0);
+    }
+
+    static Slot text(String key, Type type, String standard) {
+        return new Slot(key, type, List.of(), standard, 0, 0);
     }
 }

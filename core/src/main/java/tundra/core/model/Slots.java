@@ -4,9 +4,11 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
-/** What stands in the slots of an event or an action, in the order of the sentence: ids as strings, times as longs. */
+/** What stands in the slots of an event or an action, in the order of the sentence: ids and texts as strings, lists of ids, times as longs, numbers as doubles. */
 public record Slots(Map<Slot, Object> values) {
     public Slots {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
@@ -39,17 +41,23 @@ public record Slots(Map<Slot, Object> values) {
         return new Slots(out);
     }
 
-    /** Whether a slot of a type holds a value. */
-    public boolean names(Slot.Type type, Object value) {
-        return values.entrySet().stream().anyMatch(e -> e.getKey().type() == type && e.getValue().equals(value));
+    /** Whether any slot that names something names this. */
+    public boolean names(String id) {
+        return values.values().stream().anyMatch(v -> v.equals(id) || v instanceof List<?> l && l.contains(id));
     }
 
-    /** With every value of a type changed; null where one of them became null. */
-    public Slots map(Slot.Type type, UnaryOperator<Object> change) {
+    /**
+     * With the ids in slots of some types changed; those that become null are left out of lists. Null where nothing is left in a slot.
+     * {@link Slot#EVERYTHING} stays.
+     */
+    public Slots mapIds(Set<Slot.Type> types, UnaryOperator<String> change) {
         var out = new LinkedHashMap<Slot, Object>();
         for (var e : values.entrySet()) {
-            Object v = e.getKey().type() == type ? change.apply(e.getValue()) : e.getValue();
-            if (v == null) {
+            Object v = e.getValue();
+            if (types.contains(e.getKey().type()) && !v.equals(Slot.EVERYTHING)) {
+                v = v instanceof List<?> l ? l.stream().map(x -> change.apply((String) x)).filter(Objects::nonNull).distinct().toList() : change.apply((String) v);
+            }
+            if (v == null || v.equals(List.of())) {
                 return null;
             }
             out.put(e.getKey(), v);

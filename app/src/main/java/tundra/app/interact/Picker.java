@@ -1,0 +1,141 @@
+package tundra.app.interact;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.VBox;
+import javafx.stage.Popup;
+
+/** A small list beneath a word, with a field to search it; or only a field, for what is typed. */
+final class Picker {
+    private static final int SEARCHED = 7;
+    private static final double ROW = 28, WIDTH = 250;
+    private static Popup open;
+
+    /** @param note what stands faintly behind it; empty for nothing */
+    record Choice(String text, String note, Runnable run) {
+        Choice(String text, Runnable run) {
+            this(text, "", run);
+        }
+    }
+
+    private Picker() {}
+
+    private static VBox panel(Node at, Popup popup) {
+        if (open != null) {
+            open.hide();
+        }
+        open = popup;
+        var box = new VBox(6);
+        box.getStyleClass().addAll("picker", "popover");
+        box.getStylesheets().setAll(at.getScene().getStylesheets());
+        box.getStyleClass().addAll(at.getScene().getRoot().getStyleClass());
+        popup.setAutoHide(true);
+        popup.getContent().setAll(box);
+        return box;
+    }
+
+    private static void show(Node at, Popup popup) {
+        Bounds b = at.localToScreen(at.getBoundsInLocal());
+        popup.show(at, b.getMinX(), b.getMaxY() + 3);
+    }
+
+    /** One of several, found by typing. */
+    static void choose(Node at, List<Choice> all) {
+        var popup = new Popup();
+        VBox box = panel(at, popup);
+        var list = new ListView<Choice>();
+        list.setId("picker-list");
+        list.getItems().setAll(all);
+        list.setFixedCellSize(ROW);
+        list.setPrefSize(WIDTH, Math.min(9, Math.max(1, all.size())) * ROW + 2);
+        list.setCellFactory(v -> new ListCell<>() {
+            @Override
+            protected void updateItem(Choice c, boolean empty) {
+                super.updateItem(c, empty);
+                setText(empty ? null : c.text);
+                var note = new Label(empty ? "" : c.note);
+                note.getStyleClass().addAll("quiet", "small");
+                setGraphic(empty || c.note.isEmpty() ? null : note);
+                setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
+            }
+        });
+        list.getSelectionModel().selectFirst();
+        Runnable take = () -> {
+            Choice c = list.getSelectionModel().getSelectedItem();
+            popup.hide();
+            if (c != null) {
+                c.run.run();
+            }
+        };
+        list.setOnMouseClicked(e -> take.run());
+        var search = new TextField();
+        search.setId("picker-search");
+        search.setPromptText("Search");
+        search.textProperty().addListener((o, was, is) -> {
+            String words = is.strip().toLowerCase(Locale.ROOT);
+            list.getItems().setAll(all.stream().filter(c -> c.text.toLowerCase(Locale.ROOT).contains(words)).toList());
+            list.getSelectionModel().selectFirst();
+        });
+        box.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            int by = e.getCode() == KeyCode.DOWN ? 1 : e.getCode() == KeyCode.UP ? -1 : 0;
+            if (by != 0) {
+                int to = Math.max(0, Math.min(list.getItems().size() - 1, list.getSelectionModel().getSelectedIndex() + by));
+                list.getSelectionModel().select(to);
+                list.scrollTo(to);
+                e.consume();
+            } else if (e.getCode() == KeyCode.ENTER) {
+                take.run();
+                e.consume();
+            }
+        });
+        if (all.size() > SEARCHED) {
+            box.getChildren().add(search);
+        }
+        box.getChildren().add(list);
+        show(at, popup);
+        (all.size() > SEARCHED ? search : list).requestFocus();
+    }
+
+    /**
+     * Something typed.
+     *
+     * @param check why a text can't be taken, as a sentence; null when it can
+     */
+    static void type(Node at, String now, String hint, java.util.function.Function<String, String> check, Consumer<String> take) {
+        var popup = new Popup();
+        VBox box = panel(at, popup);
+        var field = new TextField(now);
+        field.setId("picker-field");
+        field.setPrefWidth(WIDTH);
+        var words = new Label(hint);
+        words.getStyleClass().addAll("quiet", "small");
+        words.setWrapText(true);
+        words.setMaxWidth(WIDTH);
+        words.setMinHeight(VBox.USE_PREF_SIZE);
+        field.setOnAction(e -> {
+            String why = check.apply(field.getText());
+            if (why == null) {
+                popup.hide();
+                if (!field.getText().equals(now)) {
+                    take.accept(field.getText());
+                }
+            } else {
+                words.setText(why);
+                words.getStyleClass().add("problem");
+            }
+        });
+        box.getChildren().addAll(field, words);
+        show(at, popup);
+        field.requestFocus();
+        field.selectAll();
+    }
+}

@@ -1,0 +1,242 @@
+package tundra.app.interact;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Studio;
+import tundra.core.edit.Arithmetic;
+import tundra.core.edit.Sentences;
+import tundra.core.edit.SettingText;
+import tundra.core.edit.TimeText;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Asset;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Links;
+import tundra.core.model.Marker;
+import tundra.core.model.PieceValue;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Setting;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+import tundra.core.motion.NamedEasing;
+
+/** The word in a slot of a sentence; it opens what may stand there instead. */
+final class SlotChip {
+    private final Studio studio;
+    private final Slot slot;
+    private final Slots slots;
+    private final Consumer<Slots> change;
+    private final Object now;
+    private final Button chip;
+
+    /** @param change gets the slots with another word in this one */
+    private SlotChip(Studio studio, Slot slot, Slots slots, Consumer<Slots> change) {
+        this.studio = studio;
+        this.slot = slot;
+        this.slots = slots;
+        this.change = change;
+        now = slots.get(slot);
+        chip = new Button(new Sentences(studio.project(), studio.board()).word(slot, now));
+        chip.setId("chip-" + slot.key());
+        chip.setMnemonicParsing(false);
+        chip.getStyleClass().addAll("chip", look());
+        chip.setOnAction(e -> open());
+    }
+
+    static Labeled of(Studio studio, Slot slot, Slots slots, Consumer<Slots> change) {
+        return new SlotChip(studio, slot, slots, change).chip;
+    }
+
+    private String look() {
+        return switch (slot.type()) {
+            case ELEMENT, ELEMENTS, SCENE, SOUND -> "chip-space";
+            case PLAYER, TIMELINE, MARKER, TIME, DURATION -> "chip-time";
+            default -> "chip-more";
+        };
+    }
+
+    private void put(Object v) {
+        if (!v.equals(now)) {
+            change.accept(slots.with(slot, v));
+        }
+    }
+
+    private void open() {
+        switch (slot.type()) {
+            case ELEMENT -> Picker.choose(chip, elements());
+            case ELEMENTS -> Picker.choose(chip, several());
+            case PLAYER -> Picker.choose(chip, players());
+            case TIMELINE -> Picker.choose(chip, studio.board().timelines().stream().map(t -> new Picker.Choice(t.name(), () -> put(t.id()))).toList());
+            case MARKER -> Picker.choose(chip, markers());
+            case TIME -> Picker.choose(chip, times());
+            case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.", v -> Math.round(number(v, 0, 86_400) * 1e6));
+            case NUMBER -> typed(Numbers.plain((Double) now, 4), "A number from " + Numbers.plain(slot.min(), 2) + " to " + Numbers.plain(slot.max(), 2) + ".", v -> number(v, slot.min(), slot.max()));
+            case TEXT -> typed((String) now, "Any words.", v -> v);
+            case CONTENT -> content();
+            case CHOICE -> Picker.choose(chip, slot.choices().stream().map(c -> new Picker.Choice(c, () -> put(c))).toList());
+            case SCENE -> Picker.choose(chip, studio.project().scenes().stream().map(s -> new Picker.Choice(s.name(), () -> put(s.id()))).toList());
+            case VALUE -> Picker.choose(chip, studio.project().values().stream().map(v -> new Picker.Choice(v.name(), v.kind().words, () -> put(v.id()))).toList());
+            case SOUND -> Picker.choose(chip, studio.project().assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> new Picker.Choice(a.title(), () -> put(a.hash()))).toList());
+            case EASING -> Picker.choose(chip, NamedEasing.ALL.stream().map(n -> new Picker.Choice(n.feel(), n.trade(), () -> put(n.easing().text()))).toList());
+            case LINK -> checked("A web address, such as https://example.org or ../visit.html.", Links::web, "That is no web address: http, https, or relative to the page.");
+            case PHONE -> checked("A telephone number.", Links::phone, "That is no telephone number.");
+            case MAIL -> checked("A mail address.", Links::mail, "That is no mail address.");
+            case KEY -> checked("A key's name, such as A, Enter, Space, ArrowLeft or Ctrl+K.", Links::key, "That is no key's name.");
+            case SETTING -> Picker.choose(chip, properties());
+        }
+    }
+
+    private void checked(String hint, java.util.function.Predicate<String> good, String not) {
+        Picker.type(chip, (String) now, hint, v -> good.test(v.strip()) ? null : not, v -> put(v.strip()));
+    }
+
+    /** @param read throws an IllegalArgumentException with a sentence when a text is none */
+    private void typed(String text, String hint, java.util.function.Function<String, Object> read) {
+        Picker.type(chip, text, hint, v -> {
+            try {
+                read.apply(v);
+                return null;
+            } catch (IllegalArgumentException e) {
+                return e.getMessage();
+            }
+        }, v -> put(read.apply(v)));
+    }
+
+    private static double number(String text, double min, double max) {
+        double v = Arithmetic.parse(text);
+        if (v < min || v > max) {
+            throw new IllegalArgumentException("It should lie between " + Numbers.plain(min, 2) + " and " + Numbers.plain(max, 2) + ".");
+        }
+        return v;
+    }
+
+    private List<Picker.Choice> elements() {
+        var out = new ArrayList<Picker.Choice>();
+        Element selected = studio.selected();
+        if (selected != null && !selected.id().equals(now)) {
+            out.add(new Picker.Choice(selected.name(), "selected", () -> put(selected.id())));
+        }
+        out.add(new Picker.Choice("Point at it on the canvas…", "", () -> pointed(ids -> put(ids.iterator().next()))));
+        Tree.each(studio.board().elements(), x -> out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id()))));
+        return out;
+    }
+
+    private List<Picker.Choice> several() {
+        var has = new LinkedHashSet<String>();
+        ((List<?>) now).forEach(x -> has.add((String) x));
+        var out = new ArrayList<Picker.Choice>();
+        Set<String> selected = studio.selection();
+        if (!selected.isEmpty() && !selected.equals(has)) {
+            out.add(new Picker.Choice(selected.size() == 1 ? "What is selected" : "The " + selected.size() + " selected ones", "", () -> put(List.copyOf(selected))));
+        }
+        out.add(new Picker.Choice("Point at them on the canvas…", "", () -> pointed(ids -> put(List.copyOf(ids)))));
+        Tree.each(studio.board().elements(), x -> {
+            boolean in = has.contains(x.id());
+            if (!in || has.size() > 1) {
+                out.add(new Picker.Choice((in ? "✓ " : "") + x.name(), in ? "take away" : x.content().word(), () -> {
+                    var next = new LinkedHashSet<>(has);
+                    if (!next.remove(x.id())) {
+                        next.add(x.id());
+                    }
+                    put(List.copyOf(next));
+                }));
+            }
+        });
+        return out;
+    }
+
+    /** Takes what is selected next. */
+    private void pointed(Consumer<Set<String>> take) {
+        Set<String> before = studio.selection();
+        studio.listen(new Consumer<>() {
+            @Override
+            public void accept(Set<Aspect> what) {
+                if (what.contains(Aspect.SELECTION) && !studio.selection().equals(before)) {
+                    studio.unlisten(this);
+                    if (!studio.selection().isEmpty()) {
+                        take.accept(studio.selection());
+                    }
+                }
+            }
+        });
+    }
+
+    private List<Picker.Choice> players() {
+        var out = new ArrayList<Picker.Choice>();
+        studio.board().timelines().forEach(t -> out.add(new Picker.Choice(t.name(), "timeline", () -> put(t.id()))));
+        Tree.each(studio.board().elements(), x -> {
+            if (x.content() instanceof Content.Instance) {
+                out.add(new Picker.Choice(x.name(), "instance", () -> put(x.id())));
+            }
+        });
+        out.add(new Picker.Choice("everything", "all that plays", () -> put(Slot.EVERYTHING)));
+        return out;
+    }
+
+    private List<Picker.Choice> markers() {
+        var out = new ArrayList<Picker.Choice>();
+        for (Timeline t : studio.board().timelines()) {
+            for (Marker m : t.markers()) {
+                out.add(new Picker.Choice(m.name(), t.name() + " · " + TimeText.seconds(m.time()), () -> put(m.id())));
+            }
+        }
+        return out;
+    }
+
+    private List<Picker.Choice> times() {
+        var out = new ArrayList<Picker.Choice>();
+        long playhead = studio.playhead();
+        out.add(new Picker.Choice("the playhead, " + TimeText.seconds(playhead), "", () -> put(playhead)));
+        out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project().snap(Math.round(number(v, 0, 86_400) * 1e6)))));
+        Timeline t = slots.first(Slot.Type.TIMELINE) instanceof String id ? studio.board().timeline(id) : slots.first(Slot.Type.PLAYER) instanceof String id ? studio.board().timeline(id) : null;
+        if (t != null) {
+            t.markers().stream().sorted(Comparator.comparingLong(Marker::time)).forEach(m -> out.add(new Picker.Choice(m.name(), TimeText.seconds(m.time()), () -> put(m.time()))));
+            out.add(new Picker.Choice("its start", "0 s", () -> put(0L)));
+            out.add(new Picker.Choice("its end", TimeText.seconds(t.duration()), () -> put(t.duration())));
+        }
+        return out;
+    }
+
+    private void content() {
+        PieceValue v = slots.first(Slot.Type.VALUE) instanceof String id ? studio.project().value(id) : null;
+        if (v != null && v.kind() == PieceValue.Kind.YES_NO) {
+            Picker.choose(chip, List.of(new Picker.Choice("yes", () -> put("yes")), new Picker.Choice("no", () -> put("no"))));
+        } else {
+            typed((String) now, v != null && v.kind() == PieceValue.Kind.NUMBER ? "A number." : "Any words.",
+                    x -> v != null && v.kind() == PieceValue.Kind.NUMBER ? Numbers.plain(number(x, -1e12, 1e12), 9) : x);
+        }
+    }
+
+    private List<Picker.Choice> properties() {
+        var out = new ArrayList<Picker.Choice>();
+        var s = (Setting) now;
+        out.add(new Picker.Choice("another value…", SettingText.of(s), () -> value(s.property(), SettingText.of(s))));
+        Element e = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? studio.board().find((String) ids.getFirst()) : null;
+        if (e != null) {
+            for (Property<?> p : Properties.of(e)) {
+                if (SettingText.possible(p)) {
+                    out.add(new Picker.Choice(p.label(), "", () -> value(p, SettingText.of(new Setting(p, e.rest().get(p))))));
+                }
+            }
+        }
+        return out;
+    }
+
+    private void value(Property<?> p, String text) {
+        if (p.type() instanceof tundra.core.model.ValueType.ChoiceType c) {
+            Picker.choose(chip, c.options().stream().map(o -> new Picker.Choice(o, () -> put(new Setting(p, o)))).toList());
+        } else {
+            typed(text, p.label() + ": " + SettingText.hint(p), v -> SettingText.parse(p, v));
+        }
+    }
+}

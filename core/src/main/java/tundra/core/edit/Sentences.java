@@ -1,0 +1,94 @@
+package tundra.core.edit;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Marker;
+import tundra.core.model.Project;
+import tundra.core.model.Property;
+import tundra.core.model.Scene;
+import tundra.core.model.SentenceKind;
+import tundra.core.model.Setting;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
+import tundra.core.model.Timeline;
+import tundra.core.model.ValueType;
+import tundra.core.motion.EasingText;
+
+/** What the sentences of reactions say, in words. */
+public final class Sentences {
+    private final Project project;
+    private final Board board;
+
+    public Sentences(Project project, Board board) {
+        this.project = project;
+        this.board = board;
+    }
+
+    /** A whole sentence. */
+    public String of(SentenceKind kind, Slots slots) {
+        return kind.parts().stream().map(p -> p.slot() == null ? p.words() : word(p.slot(), slots.get(p.slot()))).collect(Collectors.joining(" "));
+    }
+
+    /** What stands in a slot. */
+    public String word(Slot s, Object v) {
+        return switch (s.type()) {
+            case ELEMENT -> element((String) v);
+            case ELEMENTS -> elements((List<?>) v);
+            case PLAYER -> v.equals(Slot.EVERYTHING) ? "everything" : board.timeline((String) v) instanceof Timeline t ? t.name() : element((String) v);
+            case TIMELINE -> board.timeline((String) v) instanceof Timeline t ? t.name() : "?";
+            case MARKER -> marker(board, (String) v) instanceof Marker m ? m.name() : "?";
+            case TIME, DURATION -> TimeText.seconds((Long) v);
+            case NUMBER -> Numbers.plain((Double) v, 4);
+            case SCENE -> project.scene((String) v) instanceof Scene x ? x.name() : "?";
+            case VALUE -> project.value((String) v) == null ? "?" : project.value((String) v).name();
+            case SOUND -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";
+            case EASING -> easing((String) v);
+            case SETTING -> setting((Setting) v);
+            case TEXT, CONTENT -> "“" + v + "”";
+            case CHOICE, LINK, PHONE, MAIL, KEY -> (String) v;
+        };
+    }
+
+    private String element(String id) {
+        return board.find(id) instanceof Element e ? e.name() : "?";
+    }
+
+    private String elements(List<?> ids) {
+        return ids.size() > 3 ? ids.size() + " elements" : ids.stream().map(x -> element((String) x)).collect(Collectors.joining(", "));
+    }
+
+    /** A marker of any timeline; null when there is none. */
+    public static Marker marker(Board b, String id) {
+        return b.timelines().stream().flatMap(t -> t.markers().stream()).filter(m -> m.id().equals(id)).findFirst().orElse(null);
+    }
+
+    /** The timeline that a marker is on; null when there is none. */
+    public static Timeline timelineOf(Board b, String marker) {
+        return b.timelines().stream().filter(t -> t.markers().stream().anyMatch(m -> m.id().equals(marker))).findFirst().orElse(null);
+    }
+
+    private static String easing(String text) {
+        String name = EasingText.parse(text).text();
+        return name.startsWith("cubic-bezier") ? "eased" : name;
+    }
+
+    private static String setting(Setting s) {
+        return s.property().label().toLowerCase(java.util.Locale.ROOT) + " " + value(s.property(), s.value());
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> String value(Property<T> p, Object v) {
+        if (v instanceof String || v instanceof tundra.core.model.Color) {
+            return v instanceof tundra.core.model.Color c ? c.hex() : (String) v;
+        }
+        if (p.type() == ValueType.PAINT || p.type() == ValueType.OUTLINE) {
+            return v instanceof tundra.core.model.Paint x ? x.main().hex() : "";
+        }
+        double[] parts = p.type().parts((T) v);
+        return java.util.Arrays.stream(parts).mapToObj(x -> Numbers.plain(x * p.shown(), 3)).collect(Collectors.joining(", ")) + (p.unit().isEmpty() ? "" : " " + p.unit());
+    }
+}

@@ -1,0 +1,72 @@
+package tundra.web;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/**
+ * The player's script, of which a piece gets only the sections that it uses. A line of {@code //# name} begins one; {@code core} goes with
+ * every piece.
+ */
+final class PlayerScript {
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values";
+    private static final String MARK = "//# ", CORE = "core";
+    private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
+    private static final String SOURCE = source();
+
+    private PlayerScript() {}
+
+    private static String source() {
+        try (InputStream in = PlayerScript.class.getResourceAsStream("tundra-player.js")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The names of all sections. */
+    static Set<String> sections() {
+        var out = new LinkedHashSet<String>();
+        SOURCE.lines().filter(l -> l.startsWith(MARK)).forEach(l -> out.add(l.substring(MARK.length()).strip()));
+        return out;
+    }
+
+    /** What is private to a class is named by one or two letters. */
+    private static String shortened(String script) {
+        var names = new LinkedHashMap<String, String>();
+        return PRIVATE.matcher(script).replaceAll(m -> names.computeIfAbsent(m.group(), k -> "#" + Integer.toString(names.size() + 10, 36).replaceFirst("^(?=[0-9])", "x")));
+    }
+
+    /** With some sections, without the notes between its lines. */
+    static String with(Set<String> used) {
+        var out = new StringBuilder("// Plays a published piece; docs/player.md of Tundra describes it.\n");
+        boolean on = true;
+        for (String line : SOURCE.lines().toList()) {
+            String s = line.strip();
+            if (line.startsWith(MARK)) {
+                String name = line.substring(MARK.length()).strip();
+                on = name.equals(CORE) || used.contains(name);
+            } else if (on && !s.isEmpty() && !s.startsWith("//")) {
+                out.append(s).append('\n');
+            }
+        }
+        return shortened(out.toString());
+    }
+
+    static String event(String key) {
+        return "event " + key;
+    }
+
+    static String condition(String key) {
+        return "condition " + key;
+    }
+
+    static String action(String key) {
+        return "action " + key;
+    }
+}

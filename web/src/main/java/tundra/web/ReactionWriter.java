@@ -1,0 +1,142 @@
+package tundra.web;
+
+import java.util.List;
+import java.util.Set;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+import tundra.core.edit.Sentences;
+import tundra.core.model.Action;
+import tundra.core.model.Actions;
+import tundra.core.model.Asset;
+import tundra.core.model.Board;
+import tundra.core.model.Condition;
+import tundra.core.model.Place;
+import tundra.core.model.Project;
+import tundra.core.model.Reaction;
+import tundra.core.model.SentenceKind;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
+import tundra.core.model.Timeline;
+import tundra.core.motion.EasingText;
+
+/** The reactions of a board as the player reads them. What names something that isn't published is left out. */
+final class ReactionWriter {
+    /** Writes the tracks of a timeline. */
+    interface TrackWriter {
+        void write(ObjectNode o, Timeline t);
+    }
+
+    private final Project project;
+    private final Board board;
+    private final Markup markup;
+    private final TrackWriter tracks;
+    private final boolean words;
+    private final Set<String> used;
+    private final Sentences sentences;
+
+    /**
+     * @param words whether what the sentences say goes along, for the log of who tries it
+     * @param used gets the sections of the player's script that it takes
+     */
+    ReactionWriter(Project project, Place place, Markup markup, TrackWriter tracks, boolean words, Set<String> used) {
+        this.project = project;
+        board = place.board();
+        this.markup = markup;
+        this.tracks = tracks;
+        this.words = words;
+        this.used = used;
+        sentences = new Sentences(project, board);
+    }
+
+    void write(ArrayNode out) {
+        for (Reaction r : board.reactions()) {
+            Reaction there = r.off() ? null : r.map(s -> s.mapIds(Set.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER),
+                    id -> markup.of(id) == null && board.timeline(id) == null ? null : id));
+            if (there != null) {
+                used.add(PlayerScript.REACTIONS);
+                reaction(out.addObject(), r);
+            }
+        }
+    }
+
+    private void reaction(ObjectNode o, Reaction r) {
+        o.put("id", r.id());
+        sentence(o, "when", r.when().kind(), r.when().slots());
+        used.add(PlayerScript.event(r.when().kind().key()));
+        if (!r.conditions().isEmpty()) {
+            ArrayNode all = o.putArray("if");
+            for (Condition c : r.conditions()) {
+                sentence(all.addObject(), "condition", c.kind(), c.slots());
+                used.add(PlayerScript.condition(c.kind().key()));
+            }
+        }
+        if (r.any()) {
+            o.put("any", true);
+        }
+        actions(o.putArray("do"), r, false, r.actions());
+        if (!r.otherwise().isEmpty()) {
+            actions(o.putArray("otherwise"), r, true, r.otherwise());
+        }
+    }
+
+    private void actions(ArrayNode out, Reaction r, boolean otherwise, List<Action> actions) {
+        for (int i = 0; i < actions.size(); i++) {
+            Action a = actions.get(i);
+            Slots there = a.slots().mapIds(Set.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER), id -> markup.of(id) == null && board.timeline(id) == null ? null : id);
+            if (there == null) {
+                continue;
+            }
+            ObjectNode o = out.addObject();
+            used.add(PlayerScript.action(a.kind().key()));
+            if (a.kind() == Actions.SET || a.kind() == Actions.CHANGE_BY) {
+                o.put("action", a.kind().key());
+                says(o, a.kind(), a.slots());
+                Timeline t = board.timeline(SetTimelines.id(r, otherwise, i));
+                ObjectNode to = o.putObject("to").put("duration", (Long) a.slots().get(Actions.OVER) / 1000.0)
+                        .put("easing", EasingPieces.single(EasingText.parse((String) a.slots().get(Actions.EASING))));
+                tracks.write(to, t);
+            } else {
+                sentence(o, "action", a.kind(), there);
+            }
+        }
+    }
+
+    private void says(ObjectNode o, SentenceKind kind, Slots slots) {
+        if (words) {
+            o.put("says", sentences.of(kind, slots));
+        }
+    }
+
+    /** Elements by their names on the page, times in ms, sounds by their files. */
+    private void sentence(ObjectNode o, String field, SentenceKind kind, Slots slots) {
+        o.put(field, kind.key());
+        says(o, kind, slots);
+        slots.values().forEach((slot, value) -> {
+            String k = slot.key();
+            switch (slot.type()) {
+                case ELEMENT -> o.put(k, PageId.of((String) value));
+                case ELEMENTS -> {
+                    ArrayNode all = o.putArray(k);
+                    ((List<?>) value).forEach(id -> all.add(PageId.of((String) id)));
+                }
+                case PLAYER -> o.put(k, board.timeline((String) value) != null || value.equals(Slot.EVERYTHING) ? (String) value : PageId.of((String) value));
+                case MARKER -> {
+                    Timeline t = Sentences.timelineOf(board, (String) value);
+                    o.put("timeline", t.id()).put("time", Sentences.marker(board, (String) value).time() / 1000.0);
+                }
+                case TIME, DURATION -> o.put(k, (Long) value / 1000.0);
+                case NUMBER -> o.put(k, (Double) value);
+                case SOUND -> {
+                    Asset a = project.assets().get((String) value);
+                    o.put(k, PageCompiler.soundPath(a));
+                }
+                case VALUE -> {
+                    used.add(PlayerScript.VALUES);
+                    o.put(k, (String) value);
+                }
+                case TIMELINE, SCENE, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> o.put(k, (String) value);
+                case SETTING -> throw new IllegalStateException("settings are timelines");
+            }
+        });
+    }
+}
