@@ -156,8 +156,8 @@ class WindowTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.T);
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("the piece is ready")));
         t.fx(() -> t.window.tryView().web().getEngine().executeScript("document.querySelector('[aria-label=\"Start the sled\"]').click()"));
-        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("Start the sled was tapped") && l.reaction().equals("r-start")));
-        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("Sled run plays from its start")));
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("When Start the sled is tapped") && l.reaction().equals("r-start")));
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("play Sled run from start")));
         assertThat(t.fx(() -> t.stage.getScene().lookup("#sentence-1").getStyleClass())).contains("lit");
         // the system's browser gets the same page, whose log comes here too
         t.run("open-browser");

@@ -67,11 +67,16 @@ final class SetTimelines {
     private static <T> Timeline with(Timeline t, Element e, Property<T> p, Object value, boolean by) {
         T rest = e.rest().get(p), to = (T) value;
         if (by) {
-            double[] from = p.type().parts(rest), way = p.type().parts(to), sum = new double[from.length];
+            // only the way between the two matters, so it is taken where the property's limits leave room for it
+            double[] from = p.type().parts(rest), way = p.type().parts(to), sum = new double[from.length], before = new double[from.length];
             for (int i = 0; i < sum.length; i++) {
-                sum[i] = from[i] + (i < way.length ? way[i] : 0);
+                double by1 = i < way.length ? way[i] : 0;
+                boolean room = from[i] + by1 >= p.min() && from[i] + by1 <= p.max();
+                sum[i] = room ? from[i] + by1 : from[i];
+                before[i] = room ? from[i] : from[i] - by1;
             }
             to = p.type().of(sum);
+            rest = p.type().of(before);
         }
         return t.with(e.id(), p, new Track<>(List.of(new Key<>(0, rest, Easing.LINEAR), new Key<>(t.duration(), to, Easing.LINEAR))));
     }

@@ -992,8 +992,8 @@ const Tundra = (() => {
       board.piece.put(value, whole ? from + Math.floor(r * (to - from + 1)) : from + r * (to - from));
     },
 //# action putText
-    putText: (board, { value, element }) => {
-      const [line, ...rest] = board.part(element).querySelectorAll("tspan");
+    putText: (board, { value, into }) => {
+      const [line, ...rest] = board.part(into).querySelectorAll("tspan");
       const now = board.piece.value(value);
       line.textContent = now === true ? "yes" : now === false ? "no" : now;
       for (const x of rest) x.textContent = "";
@@ -1031,6 +1031,8 @@ const Tundra = (() => {
     #conducted;
     #instances;
     #slot;
+    // What actions set, by their data.
+    #sets = new Map();
     #opens = [];
     #closes = [];
     front = 0;
@@ -1179,7 +1181,7 @@ const Tundra = (() => {
     // Takes properties from what is seen to other values, or on by as much.
     set(data, by) {
       const seen = data.tracks.map(({ of, property, keys }) => {
-        const slot = this.#slot(of, property), [[, a], [, b, easing]] = keys;
+        const slot = this.#slot(of, property), a = keys[0][1], b = keys.at(-1)[1];
         const from = slot instanceof Switched ? b : slot.now;
         const plain = from === "none" || (from.match(NUMBER) ?? []).length !== (a.match(NUMBER) ?? []).length ? a : from;
         const way = b.match(NUMBER) ?? [], was = a.match(NUMBER) ?? [];
@@ -1187,9 +1189,9 @@ const Tundra = (() => {
         const to = by && !(slot instanceof Switched) ? plain.replace(NUMBER, (x) => n(+x + (way[i] - was[i++]))) : b;
         return { of, property, keys: slot instanceof Switched ? [[0, to]] : [[0, by ? plain : from === "none" ? a : from, data.easing], [1, to]] };
       });
-      const before = data.last;
-      data.last = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
-      data.last.play();
+      const before = this.#sets.get(data), now = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
+      this.#sets.set(data, now);
+      now.play();
       before?.forget();
     }
 
@@ -1215,7 +1217,8 @@ const Tundra = (() => {
 
     // As it is before anything was started.
     reset() {
-      for (const t of this.timelines) t.reset();
+      for (const t of [...this.timelines, ...this.#sets.values()]) t.reset();
+      this.#sets.clear();
       for (const i of this.#instances) i.board.reset();
       for (const x of this.#touched) [x.hidden, x.style.zIndex] = [false, ""];
     }
@@ -1240,7 +1243,7 @@ const Tundra = (() => {
 
     // All is written before anything is taken off, so that styles are worked out once.
     #settle() {
-      for (const done of this.timelines.map((t) => t.settle())) done();
+      for (const done of [...this.timelines, ...this.#sets.values()].map((t) => t.settle())) done();
     }
 
     // The timelines that were started, in that order, and where each stands, in ms.

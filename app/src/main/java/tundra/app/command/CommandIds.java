@@ -107,6 +107,13 @@ public final class CommandIds {
     public static final String UNDO = "undo";
     public static final String UNGROUP = "ungroup";
     public static final String WRITE_SWATCHES = "write-swatches";
+    public static final String SCENE_ADD = "scene-add";
+    public static final String SCENE_DUPLICATE = "scene-duplicate";
+    public static final String SCENE_RENAME = "scene-rename";
+    public static final String SCENE_EARLIER = "scene-earlier";
+    public static final String SCENE_LATER = "scene-later";
+    public static final String SCENE_DELETE = "scene-delete";
+    public static final String CUE = "cue";
     // one for each of a kind: the word is followed by which one
     public static final String ALIGN = "align-";
     public static final String COMBINE = "combine-";

@@ -10,7 +10,10 @@ import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.Ids;
 import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
 
 /** Commands about time: playing, stepping, keys, timelines; and reactions, which start them. */
 public final class TimeCommands {
@@ -35,7 +38,8 @@ public final class TimeCommands {
             EditScope scope = scopes[i];
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
         }
-        c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction (select an element first)" : "When " + s.selected().name() + " is tapped…",
+        c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE, () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
+        c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
     }
 
@@ -54,10 +58,10 @@ public final class TimeCommands {
     private static void react(Workshop w) {
         Element e = w.studio.selected();
         if (e == null) {
-            w.notices.news("Select one element on the canvas first: the one that is tapped.");
-            return;
+            w.studio.edit("Add reaction", b -> Reactions.with(b, new Reaction(Ids.next(), Events.of(Events.OPENED), List.of(Reactions.next(b)))));
+        } else {
+            w.studio.edit("Add reaction to " + e.name(), b -> Reactions.add(b, e.id(), b.main().id()));
         }
-        w.studio.edit("Add reaction to " + e.name(), b -> Reactions.add(b, e.id(), b.main().id()));
         w.studio.setDesk(Desk.INTERACT);
     }
 }

@@ -27,6 +27,7 @@ import tundra.core.model.Reaction;
 public final class ReactionsPanel extends VBox {
     private final Studio studio;
     private final VBox list = new VBox(8);
+    private final ValuesPanel values;
     private final Map<String, Sentence> shown = new HashMap<>();
 
     public ReactionsPanel(Studio studio, Commands commands, TryIt tryIt) {
@@ -45,10 +46,12 @@ public final class ReactionsPanel extends VBox {
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(head, scroll);
+        values = new ValuesPanel(studio, tryIt);
+        getChildren().addAll(head, scroll, values);
         studio.listen(what -> {
             if (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.SCENE) || what.contains(Aspect.SELECTION) || what.contains(Aspect.FILE)) {
                 build();
+                values.build();
             }
         });
         tryIt.onReaction(this::light);
@@ -67,7 +70,7 @@ public final class ReactionsPanel extends VBox {
         list.getChildren().setAll(rows);
         if (rows.isEmpty()) {
             var empty = new Label("Nothing reacts yet. Select an element on the canvas and press “+ When…”: the first sentence is"
-                    + " “When it is tapped, play Main from start”. Its words can then be changed.");
+                    + " “When it is tapped, play Main from start”. Each of its words opens what may stand there instead.");
             empty.getStyleClass().add("quiet");
             empty.setWrapText(true);
             list.getChildren().add(empty);

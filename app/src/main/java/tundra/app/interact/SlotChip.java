@@ -127,7 +127,11 @@ final class SlotChip {
             out.add(new Picker.Choice(selected.name(), "selected", () -> put(selected.id())));
         }
         out.add(new Picker.Choice("Point at it on the canvas…", "", () -> pointed(ids -> put(ids.iterator().next()))));
-        Tree.each(studio.board().elements(), x -> out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id()))));
+        Tree.each(studio.board().elements(), x -> {
+            if (slot.choices().isEmpty() || slot.choices().contains(x.content().word())) {
+                out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id())));
+            }
+        });
         return out;
     }
 

@@ -37,6 +37,7 @@ final class RulerPainter {
             waves.draw(g, studio.project(), s, t.duration(), scale, HEIGHT - 4, 4, colors.interaction().deriveColor(0, 1, 1, 0.35));
         }
         ticks(g, t, scale, w, colors);
+        CueTags.draw(g, studio, scale, colors);
         t.markers().forEach(m -> marker(g, m, m.equals(studio.marker()), scale, colors));
         stretched(g, scale, colors);
     }

@@ -15,6 +15,7 @@ import tundra.core.edit.KeyValues;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Markers;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.Reactions;
 import tundra.core.edit.Spans;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -22,10 +23,13 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Event;
+import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
+import tundra.core.model.Reaction;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
@@ -71,6 +75,8 @@ final class TimelineHand {
 
         /** Changes when an element is seen: -1 its start, 1 its end, 0 both. */
         record Trim(String element, Span start, int side, double x, TimeSnap snap, Object merge) implements Drag {}
+
+        record MoveCue(String reaction, TimeSnap snap, Object merge) implements Drag {}
 
         record MoveMarker(Marker marker, TimeSnap snap, Object merge) implements Drag {}
 
@@ -207,6 +213,16 @@ final class TimelineHand {
             studio.seek(m.time());
             studio.chooseInTime(m.id());
             drag = new Drag.MoveMarker(m, snap(Set.of()), new Object());
+        } else if (CueTags.at(studio, view.scale, e.getX(), e.getY()) instanceof Reaction cue) {
+            if (e.getClickCount() == 2) {
+                studio.setDesk(Desk.INTERACT);
+            } else {
+                studio.seek(CueTags.time(cue));
+                drag = new Drag.MoveCue(cue.id(), snap(Set.of()), new Object());
+            }
+        } else if (e.getY() <= RulerPainter.BAND && e.getClickCount() == 2) {
+            long at = studio.project().snap((long) view.scale.time(e.getX()));
+            studio.edit("Add cue", b -> Reactions.cue(b, studio.timeline().id(), Math.max(0, Math.min(studio.timeline().duration(), at))));
         } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.from())) < 6) {
             drag = new Drag.Range(range.to(), snap(Set.of()), new Object());
         } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.to())) < 6) {
@@ -356,6 +372,10 @@ final class TimelineHand {
                 view.redraw();
             }
             case Drag.Trim t -> trim(t, e, free);
+            case Drag.MoveCue m -> {
+                long at = Math.max(0, Math.min(studio.timeline().duration(), m.snap().at(time, view.scale, free)));
+                studio.again("Move cue", m.merge(), b -> b.mapReaction(m.reaction(), r -> r.withWhen(new Event(r.when().kind(), r.when().slots().with(Events.TIME, at)))));
+            }
             case Drag.MoveMarker m -> {
                 long at = m.snap().at(time, view.scale, free);
                 again(m.merge(), "Move marker " + m.marker().name(), t -> Markers.move(t, m.marker().id(), at));
@@ -468,6 +488,7 @@ final class TimelineHand {
             }
             case Drag.Ease g -> studio.cancel(g.merge());
             case Drag.Trim t -> studio.cancel(t.merge());
+            case Drag.MoveCue m -> studio.cancel(m.merge());
             case Drag.MoveMarker m -> studio.cancel(m.merge());
             case Drag.Range r -> studio.cancel(r.merge());
             case Drag.MoveSound m -> studio.cancel(m.merge());

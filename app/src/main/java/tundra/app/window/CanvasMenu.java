@@ -22,7 +22,7 @@ final class CanvasMenu {
             CommandIds.COMBINE_EXCLUDE, CommandIds.FLIP_LEVEL, CommandIds.FLIP_UPRIGHT);
     private static final List<String> MOTIF = List.of(CommandIds.MOTIF_OPEN, CommandIds.MOTIF_MAKE, CommandIds.MOTIF_APART, CommandIds.MOTIF_COPY);
     private static final List<String> NODES = List.of(CommandIds.NODES_CORNER, CommandIds.NODES_SMOOTH, CommandIds.NODES_SYMMETRIC, CommandIds.NODES_BREAK, CommandIds.NODES_JOIN);
-    private static final List<String> STATE = List.of(CommandIds.LOCK, CommandIds.HIDE, CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
+    private static final List<String> STATE = List.of(CommandIds.ADD_REACTION, CommandIds.LOCK, CommandIds.HIDE, CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
     private static ContextMenu open;
 
     private CanvasMenu() {}

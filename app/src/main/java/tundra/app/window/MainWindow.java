@@ -30,6 +30,7 @@ import tundra.app.commands.FileCommands;
 import tundra.app.commands.FlipCommands;
 import tundra.app.commands.KeyCommands;
 import tundra.app.commands.MotifCommands;
+import tundra.app.commands.SceneCommands;
 import tundra.app.commands.SheetCommands;
 import tundra.app.commands.TimeCommands;
 import tundra.app.commands.ViewCommands;
@@ -80,6 +81,7 @@ public final class MainWindow {
     private final Lazy<TimelinePanel> timeline;
     private final Lazy<FlipStrip> drawings;
     private final Lazy<EditStrip> strip;
+    private TopBar topBar;
     private final Lazy<ReactionsPanel> reactions;
     private final Lazy<PublishPanel> publish;
     private final Lazy<LogPanel> log;
@@ -108,6 +110,7 @@ public final class MainWindow {
         FlipCommands.add(w);
         SheetCommands.add(w, this::over);
         MotifCommands.add(w);
+        SceneCommands.add(w, s -> topBar.rename(s));
         EffectCommands.add(w);
         w.commands.add(CommandIds.CHECKS, () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
         KeyCommands.add(w, this::timeline);
@@ -142,7 +145,8 @@ public final class MainWindow {
         tools = new Lazy<>(() -> new ToolCard(w));
         way = new Lazy<>(() -> new WayBar(studio));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
-        root.setTop(new TopBar(w));
+        topBar = new TopBar(w);
+        root.setTop(topBar);
         root.setLeft(new DeskRail(w));
         layers.getChildren().addAll(root, w.notices);
         StackPane.setMargin(w.notices, new Insets(0, 0, 18, 0));

@@ -24,7 +24,7 @@ final class TopBar extends HBox {
     private final Studio studio;
     private final Caption name = new Caption("", "project-name");
     private final Caption state = new Caption("", "quiet");
-    private final HBox tabs = new HBox(4);
+    private final SceneTabs tabs;
     private final Press undo;
     private final Press redo;
 
@@ -38,8 +38,7 @@ final class TopBar extends HBox {
         // as wide as its longest words, so that the tabs beside it stay where they are
         state.setMinWidth(106);
         state.setPrefWidth(106);
-        tabs.setAlignment(Pos.BOTTOM_LEFT);
-        tabs.getStyleClass().add("tabs");
+        tabs = new SceneTabs(w);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Press find = Buttons.text(w.commands.get(CommandIds.FIND), "Find anything");
@@ -53,6 +52,11 @@ final class TopBar extends HBox {
         getChildren().addAll(menu(), name, state, tabs, gap, find, undo, redo, tryIt);
         studio.listen(what -> refresh());
         refresh();
+    }
+
+    /** Lets the name of a scene be typed. */
+    void rename(Scene s) {
+        tabs.rename(s);
     }
 
     private Press menu() {
@@ -97,22 +101,6 @@ final class TopBar extends HBox {
         redo.setDisable(studio.redoName() == null);
         Buttons.tip(undo, w.commands.get(CommandIds.UNDO).tip());
         Buttons.tip(redo, w.commands.get(CommandIds.REDO).tip());
-        var scenes = studio.project().scenes();
-        if (tabs.getChildren().size() != scenes.size()) {
-            tabs.getChildren().clear();
-            scenes.forEach(s -> {
-                var tab = new Press("");
-                tab.setMinWidth(40);
-                tab.getStyleClass().setAll("tab-button");
-                tabs.getChildren().add(tab);
-            });
-        }
-        for (int i = 0; i < scenes.size(); i++) {
-            Scene s = scenes.get(i);
-            var tab = (Press) tabs.getChildren().get(i);
-            tab.setText(s.name());
-            tab.setSelected(s == studio.scene());
-            tab.setOnAction(() -> studio.showPlace(s.id()));
-        }
+        tabs.refresh();
     }
 }

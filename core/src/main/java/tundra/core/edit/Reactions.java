@@ -95,7 +95,7 @@ public final class Reactions {
                 return s.standard();
             }
             return switch (s.type()) {
-                case ELEMENT -> element != null ? element : board.elements().isEmpty() ? null : board.elements().getLast().id();
+                case ELEMENT -> fits(s, element) ? element : Tree.ids(board.elements()).stream().filter(id -> fits(s, id)).findFirst().orElse(null);
                 case ELEMENTS -> element != null ? List.of(element) : board.elements().isEmpty() ? null : List.of(board.elements().getLast().id());
                 case PLAYER, TIMELINE -> timeline;
                 case MARKER -> board.timelines().stream().flatMap(t -> t.markers().stream()).map(m -> (Object) m.id()).findFirst().orElse(null);
@@ -108,14 +108,19 @@ public final class Reactions {
             };
         }
 
+        /** Whether an element may stand in a slot. */
+        public boolean fits(Slot s, String id) {
+            return id != null && (s.choices().isEmpty() || board.find(id) instanceof tundra.core.model.Element e && s.choices().contains(e.content().word()));
+        }
+
         /** The slots of another kind of sentence: what both say stays. Null when there is nothing that could stand in one of them. */
         public Slots as(Slots before, SentenceKind kind) {
             var values = new LinkedHashMap<Slot, Object>();
             for (Slot s : kind.slots()) {
-                Object same = before.get(s), alike = same != null ? same : s.standard() != null ? null : before.first(s.type());
+                Object same = before.get(s), alike = same != null ? same : s.standard() != null || !s.choices().isEmpty() ? null : before.first(s.type());
                 Object v = alike != null ? alike : switch (s.type()) {
                     case ELEMENTS -> before.first(Slot.Type.ELEMENT) instanceof String e ? List.of(e) : standard(s);
-                    case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l ? l.getFirst() : standard(s);
+                    case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l && fits(s, (String) l.getFirst()) ? l.getFirst() : standard(s);
                     case TIMELINE -> before.first(Slot.Type.PLAYER) instanceof String t && board.timeline(t) != null ? t : standard(s);
                     case PLAYER -> before.first(Slot.Type.TIMELINE) instanceof String t ? t : standard(s);
                     default -> standard(s);

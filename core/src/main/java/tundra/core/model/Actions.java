@@ -28,6 +28,7 @@ public final class Actions {
     public static final Slot FROM = Slot.number("from", 1, -1e9, 1e9);
     public static final Slot TO = Slot.number("to", 6, -1e9, 1e9);
     public static final Slot TEXT = Slot.text("text", Slot.Type.TEXT, "Hello");
+    public static final Slot INTO = new Slot("into", Slot.Type.ELEMENT, List.of("text"), null, 0, 0);
     public static final Slot DURATION = Slot.duration("duration", 1);
 
     public static final ActionKind PLAY = add("play", "go on with {timeline}", PLAYER);
@@ -62,7 +63,7 @@ public final class Actions {
     public static final ActionKind ADD_VALUE = add("addValue", "add {amount} to {value}", VALUE, AMOUNT);
     public static final ActionKind TOGGLE_VALUE = add("toggleValue", "turn {value} to its opposite", VALUE);
     public static final ActionKind RANDOM_VALUE = add("randomValue", "set {value} to a random number from {from} to {to}", VALUE, FROM, TO);
-    public static final ActionKind PUT_TEXT = add("putText", "write {value} into {element}", VALUE, Events.ELEMENT);
+    public static final ActionKind PUT_TEXT = add("putText", "write {value} into {into}", VALUE, INTO);
     public static final ActionKind SAY = add("say", "tell screen readers {text}", TEXT);
     public static final ActionKind COPY_TEXT = add("copyText", "copy {text}", TEXT);
     public static final ActionKind WAIT = add("wait", "wait {duration}", DURATION);

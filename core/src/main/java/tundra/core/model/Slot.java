@@ -6,7 +6,7 @@ import java.util.List;
  * A typed place in the sentence of an event, a condition or an action.
  *
  * @param key its name in the file and on the page, and between braces in the sentence
- * @param choices the words that may stand in it; empty for types that aren't chosen from a list
+ * @param choices the words that may stand in it, or for an element what it may be; empty for any
  * @param standard what stands in it at first; null where the board says what (an element, a timeline …)
  * @param min the least number, for numbers
  * @param max the greatest number, for numbers

@@ -14,12 +14,14 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Actions;
+import tundra.core.model.Conditions;
 import tundra.core.model.Content;
 import tundra.core.model.EffectKind;
 import tundra.core.model.Events;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.SentenceKind;
+import tundra.core.model.Slot;
 import tundra.core.model.ValueType;
 
 /** What is documented of the file follows the tables of properties, events and actions; -Dtundra.docs=write brings the tables of docs/file-format.md up to date. */
@@ -35,6 +37,8 @@ class DocsTest {
         }
         s.append("\n| event | sentence | slots |\n|---|---|---|\n");
         Events.ALL.forEach(k -> s.append(row(k)));
+        s.append("\n| condition | sentence | slots |\n|---|---|---|\n");
+        Conditions.ALL.forEach(k -> s.append(row(k)));
         s.append("\n| action | sentence | slots |\n|---|---|---|\n");
         Actions.ALL.forEach(k -> s.append(row(k)));
         return s.append('\n').toString();
@@ -100,6 +104,25 @@ class DocsTest {
         return kinds.stream().map(k -> "\"" + k.key() + "\"").collect(Collectors.joining(", "));
     }
 
+    /** What stands in the slots of sentences, each once. */
+    private static String slots(List<? extends SentenceKind> kinds) {
+        var out = new java.util.LinkedHashMap<String, String>();
+        kinds.forEach(k -> k.slots().forEach(s -> out.putIfAbsent(s.key(), ", \"" + s.key() + "\": " + schema(s))));
+        return String.join("", out.values());
+    }
+
+    private static String schema(Slot s) {
+        return switch (s.type()) {
+            case TIME, DURATION -> "{\"$ref\": \"#/$defs/time\"}";
+            case NUMBER -> "{\"type\": \"number\", \"minimum\": " + Numbers.plain(s.min(), 2) + ", \"maximum\": " + Numbers.plain(s.max(), 2) + " }";
+            case CHOICE -> "{\"enum\": [" + s.choices().stream().map(c -> "\"" + c + "\"").collect(Collectors.joining(", ")) + "] }";
+            case ELEMENTS -> "{\"type\": \"array\", \"minItems\": 1, \"items\": {\"$ref\": \"#/$defs/id\"} }";
+            case SETTING -> "{\"type\": \"object\", \"required\": [\"property\", \"to\"] }";
+            case ELEMENT, TIMELINE, MARKER, SCENE, VALUE -> "{\"$ref\": \"#/$defs/id\"}";
+            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY -> "{\"type\": \"string\"}";
+        };
+    }
+
     /** Replaces what stands between two marks of a text. */
     private static String between(String text, String begin, String end, String by) {
         int from = text.indexOf(begin) + begin.length(), to = text.indexOf(end, from);
@@ -114,8 +137,9 @@ class DocsTest {
                 restSchema(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND, "            "));
         made = between(made, "\"off\": {\"type\": \"boolean\"},\n", "}},\n    \"contour\"", restSchema(DocsTest::ofEffect, "      "));
         made = between(made, "\"kind\": {\"enum\": [", "]}", java.util.Arrays.stream(EffectKind.values()).map(k -> "\"" + k.key() + "\"").collect(Collectors.joining(", ")));
-        made = between(made, "\"event\": {\"enum\": [", "]}", keys(Events.ALL));
-        made = between(made, "\"action\": {\"enum\": [", "]}", keys(Actions.ALL));
+        made = between(made, "\"event\": {\"enum\": [", "\n          }}", keys(Events.ALL) + "]}" + slots(Events.ALL));
+        made = between(made, "\"condition\": {\"enum\": [", "\n          }}", keys(Conditions.ALL) + "]}" + slots(Conditions.ALL));
+        made = between(made, "\"action\": {\"enum\": [", "\n      }}", keys(Actions.ALL) + "]}" + slots(Actions.ALL));
         if ("write".equals(System.getProperty("tundra.docs"))) {
             Files.writeString(SCHEMA, made);
         } else {
@@ -150,7 +174,10 @@ class DocsTest {
         Properties.ALL.stream().filter(DocsTest::ofEffect).forEach(p -> assertThat(effect.has(p.key())).as(p.key()).isTrue());
         JsonNode reaction = defs.get("reaction").get("properties");
         assertThat(words(reaction.get("when").get("properties").get("event").get("enum"))).isEqualTo(Events.ALL.stream().map(SentenceKind::key).toList());
-        JsonNode action = reaction.get("do").get("items").get("properties");
+        JsonNode condition = reaction.get("if").get("items").get("properties");
+        assertThat(words(condition.get("condition").get("enum"))).isEqualTo(Conditions.ALL.stream().map(SentenceKind::key).toList());
+        Conditions.ALL.forEach(k -> k.slots().forEach(s -> assertThat(condition.has(s.key())).as(k.key() + " " + s.key()).isTrue()));
+        JsonNode action = defs.get("action").get("properties");
         assertThat(words(action.get("action").get("enum"))).isEqualTo(Actions.ALL.stream().map(SentenceKind::key).toList());
         Actions.ALL.forEach(k -> k.slots().forEach(s -> assertThat(action.has(s.key())).as(k.key() + " " + s.key()).isTrue()));
     }

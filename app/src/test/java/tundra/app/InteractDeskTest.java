@@ -1,0 +1,229 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tundra.app.studio.Desk;
+import tundra.app.timeline.TimelineCanvas;
+import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Conditions;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.PieceValue;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Setting;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+
+/** Reactions, values and scenes made with mouse and keyboard in a real window. */
+class InteractDeskTest extends InWindow {
+    @BeforeEach
+    void open() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of());
+        animate(main, shape("Lamp", 200, 200), shape("Vane", 480, 120));
+        RealWindow.fx(() -> {
+            t.studio.select(List.of("Lamp"));
+            t.studio.setDesk(Desk.INTERACT);
+            return null;
+        });
+        t.settle();
+    }
+
+    private static Element shape(String id, double x, double y) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60))
+                .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+    }
+
+    private Project project() throws Exception {
+        return RealWindow.fx(t.studio::project);
+    }
+
+    private Board board() throws Exception {
+        return RealWindow.fx(t.studio::board);
+    }
+
+    private Reaction reaction() throws Exception {
+        return board().reactions().getFirst();
+    }
+
+    private void undo() throws Exception {
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+    }
+
+    /** Opens a word and takes the first one that is found by some letters. */
+    private void pick(String chip, String letters) throws Exception {
+        t.click(chip);
+        search(letters);
+        t.keys(KeyCode.ENTER);
+        t.settle();
+    }
+
+    private void search(String letters) throws Exception {
+        TextField field = t.popup("#picker-search");
+        RealWindow.fx(() -> {
+            field.setText(letters);
+            return null;
+        });
+    }
+
+    /** Types into the field of a word. */
+    private void type(String text) throws Exception {
+        TextField field = t.popup("#picker-field");
+        RealWindow.fx(() -> {
+            field.setText(text);
+            return null;
+        });
+        t.keys(KeyCode.ENTER);
+        t.settle();
+    }
+
+    /** Takes an entry of the menu that is open. */
+    private void choose(String id) throws Exception {
+        t.until(() -> item(id) != null);
+        RealWindow.fx(() -> {
+            item(id).fire();
+            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).toList().forEach(Window::hide);
+            return null;
+        });
+        t.settle();
+    }
+
+    private static MenuItem item(String id) {
+        return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream()).filter(m -> id.equals(m.getId())).findFirst().orElse(null);
+    }
+
+    @Test
+    void aSentenceIsMadeOfWordsThatArePicked() throws Exception {
+        t.run("add-reaction");
+        assertThat(reaction().when()).isEqualTo(Events.tapped("Lamp"));
+        pick("chip-event", "comes over");
+        assertThat(reaction().when()).isEqualTo(Events.of(Events.OVER, "Lamp"));
+        pick("chip-verb", "over … with");
+        assertThat(reaction().actions()).as("nothing is found by that").extracting(a -> a.kind()).containsExactly(Actions.PLAY_FROM_START);
+        t.keys(KeyCode.ESCAPE);
+        pick("chip-verb", "hide");
+        assertThat(reaction().actions().getFirst().kind()).isIn(Actions.HIDE, Actions.TOGGLE_SHOWN);
+        undo();
+        assertThat(reaction().actions().getFirst().kind()).isEqualTo(Actions.PLAY_FROM_START);
+        undo();
+        undo();
+        assertThat(board().reactions()).isEmpty();
+    }
+
+    @Test
+    void aPropertyIsSetToWhatIsTyped() throws Exception {
+        t.run("add-reaction");
+        pick("chip-verb", "set … to … over");
+        assertThat(reaction().actions().getFirst().slots().get(Actions.SETTING)).isEqualTo(Setting.of(Properties.OPACITY, 0.5));
+        pick("chip-setting", "rotation");
+        type("45");
+        assertThat(reaction().actions().getFirst().slots().get(Actions.SETTING)).isEqualTo(Setting.of(Properties.ROTATION, 45.0));
+        t.click("chip-over");
+        type("1.5");
+        assertThat(reaction().actions().getFirst().slots().get(Actions.OVER)).isEqualTo(1_500_000L);
+    }
+
+    @Test
+    void valuesConditionsAndOtherwise() throws Exception {
+        t.click("value-add");
+        type("placed");
+        assertThat(project().values()).extracting(PieceValue::name).containsExactly("placed");
+        t.run("add-reaction");
+        t.click("sentence-menu-1");
+        choose("add-condition");
+        t.popup("#picker-list");
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        assertThat(reaction().conditions()).extracting(c -> c.kind()).containsExactly(Conditions.VALUE);
+        t.click("sentence-menu-1");
+        choose("add-otherwise");
+        t.settle();
+        assertThat(reaction().otherwise()).hasSize(1);
+        t.click("sentence-menu-1");
+        choose("switch");
+        t.settle();
+        assertThat(reaction().off()).isTrue();
+        // what names a value goes with it
+        t.click("value-1");
+        Button delete = t.popup("#value-delete");
+        RealWindow.fx(() -> {
+            delete.fire();
+            return null;
+        });
+        t.settle();
+        assertThat(project().values()).isEmpty();
+        assertThat(reaction().conditions()).isEmpty();
+        undo();
+        assertThat(reaction().conditions()).hasSize(1);
+    }
+
+    @Test
+    void scenesByTheirTabs() throws Exception {
+        t.click("scene-add");
+        assertThat(project().scenes()).extracting(Scene::name).containsExactly("Scene", "Scene 2");
+        assertThat(RealWindow.fx(() -> t.studio.scene().name())).isEqualTo("Scene 2");
+        t.run("scene-rename");
+        t.untilTyping();
+        t.keys(KeyCode.CONTROL, KeyCode.A);
+        t.type("Visit");
+        t.keys(KeyCode.ENTER);
+        assertThat(project().scenes().getLast().name()).isEqualTo("Visit");
+        t.click("tab-1");
+        t.run("scene-duplicate");
+        assertThat(project().scenes()).extracting(Scene::name).containsExactly("Scene", "Scene 2", "Visit");
+        assertThat(board().elements()).hasSize(2);
+        assertThat(board().elements().getFirst().id()).isNotEqualTo("Lamp");
+        t.run("scene-later");
+        assertThat(project().scenes()).extracting(Scene::name).containsExactly("Scene", "Visit", "Scene 2");
+        // an action that leads there goes with the scene, and comes back with it
+        t.click("tab-1");
+        RealWindow.fx(() -> {
+            String to = t.studio.project().scenes().get(1).id();
+            t.studio.edit("Lead on", b -> tundra.core.edit.Reactions.with(b, new Reaction("r", Events.tapped("Lamp"), List.of(Actions.of(Actions.OPEN_SCENE, to)))));
+            t.studio.showPlace(to);
+            return null;
+        });
+        t.run("scene-delete");
+        assertThat(project().scenes()).hasSize(2);
+        assertThat(project().scenes().getFirst().board().reactions()).isEmpty();
+        undo();
+        assertThat(project().scenes()).hasSize(3);
+        assertThat(project().scenes().getFirst().board().reactions()).hasSize(1);
+    }
+
+    @Test
+    void aCueIsMadeAboveTheRulerAndDraggedInTime() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.settle();
+        TimelineCanvas lanes = t.window.timeline().lanes();
+        Point at = RealWindow.fx(() -> t.screen(lanes, lanes.xOf(1_000_000), 8));
+        t.doubleClick(at);
+        assertThat(reaction().when()).isEqualTo(Events.of(Events.PASSED, "main", 1_000_000L, "forwards"));
+        assertThat(reaction().actions()).containsExactly(Actions.of(Actions.PAUSE, "main"));
+        t.drag(at.plus(new Point(8, 0)), RealWindow.fx(() -> t.screen(lanes, lanes.xOf(1_500_000), 8)).plus(new Point(8, 0)));
+        assertThat((Long) reaction().when().slots().get(Events.TIME)).isBetween(1_400_000L, 1_600_000L);
+        undo();
+        assertThat(reaction().when().slots().get(Events.TIME)).isEqualTo(1_000_000L);
+        undo();
+        assertThat(board().reactions()).isEmpty();
+    }
+}
