@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
 import tundra.core.frame.Blending;
 import tundra.core.frame.Marks;
@@ -152,6 +153,10 @@ final class Markup {
         elements.put(e.id(), page);
         e.effects().forEach(x -> elements.put(x.id(), page));
         Channels.rest(page, css);
+        boolean dragged = Draggings.of(board, e.id()) != null;
+        if (dragged) {
+            out.append("<div class=\"").append(box.outer()).append("-h\">");
+        }
         if (box.span() != null) {
             out.append("<div class=\"").append(box.span()).append("\">");
         }
@@ -170,7 +175,7 @@ final class Markup {
         } else {
             e.children().forEach(c -> element(board, c, reactive));
         }
-        out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1))).append('\n');
+        out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0))).append('\n');
     }
 
     /** Whether anything that an element holds blends with what lies behind it, at rest or by keys. */

@@ -219,7 +219,9 @@ public final class PageCompiler {
             }
         }
         var reactions = JSON.createArrayNode();
-        new ReactionWriter(p, place, markup, (to, t) -> tracks(to, place, t, markup, mixes), words, used).write(reactions);
+        var writer = new ReactionWriter(p, place, markup, (to, t) -> tracks(to, place, t, markup, mixes), words, used);
+        writer.write(reactions);
+        writer.drags(o);
         if (!mixes.all().isEmpty()) {
             used.add(PlayerScript.MIXES);
             o.set("mixes", JSON.valueToTree(mixes.all()));

@@ -1,17 +1,22 @@
 package tundra.web;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Sentences;
+import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Condition;
+import tundra.core.model.Dragging;
+import tundra.core.model.Element;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
@@ -46,6 +51,41 @@ final class ReactionWriter {
         this.words = words;
         this.used = used;
         sentences = new Sentences(project, board);
+    }
+
+    /** What visitors can drag. */
+    void drags(ObjectNode board) {
+        for (Dragging d : this.board.drags()) {
+            List<Dragging.Pair> there = d.pairs().stream().filter(p -> markup.of(p.part()) != null).toList();
+            if (there.isEmpty()) {
+                continue;
+            }
+            used.add(PlayerScript.DRAGS);
+            used.add(PlayerScript.VOICE);
+            ObjectNode o = board.withArray("drags").addObject();
+            ArrayNode pairs = o.putArray("pairs");
+            ObjectNode names = o.putObject("names"), pivots = o.putObject("pivots");
+            for (Dragging.Pair p : there) {
+                Element part = this.board.find(p.part());
+                names.put(PageId.of(p.part()), part.name());
+                Point at = part.rest().get(Properties.POSITION);
+                pivots.put(PageId.of(p.part()), CssText.px(at.x()) + " " + CssText.px(at.y()));
+                ArrayNode places = pairs.addArray().add(PageId.of(p.part())).addArray();
+                p.places().stream().filter(x -> markup.of(x) != null).forEach(x -> {
+                    places.add(PageId.of(x));
+                    names.put(PageId.of(x), this.board.find(x).name());
+                });
+            }
+            o.put("way", word(d.way())).put("missed", word(d.missed())).put("back", d.back() / 1000.0).put("overlap", word(d.overlap())).put("share", d.share())
+                    .put("snaps", d.snaps()).put("many", d.many()).put("opacity", d.opacity()).put("tilt", d.tilt());
+            if (d.area() != null && markup.of(d.area()) != null) {
+                o.put("area", PageId.of(d.area()));
+            }
+        }
+    }
+
+    private static String word(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT);
     }
 
     void write(ArrayNode out) {
@@ -97,6 +137,9 @@ final class ReactionWriter {
                 tracks.write(to, t);
             } else {
                 sentence(o, "action", a.kind(), there);
+                if (a.kind() == Actions.SAY) {
+                    used.add(PlayerScript.VOICE);
+                }
             }
         }
     }

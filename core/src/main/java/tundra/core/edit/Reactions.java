@@ -57,7 +57,7 @@ public final class Reactions {
 
     /** Without what names something of the board that is gone; reactions with nothing left to do go with it. */
     public static Board tidied(Board b) {
-        if (b.reactions().isEmpty()) {
+        if (b.reactions().isEmpty() && b.drags().isEmpty()) {
             return b;
         }
         Set<String> elements = Tree.ids(b.elements()), there = new HashSet<>(elements);
@@ -65,7 +65,8 @@ public final class Reactions {
             there.add(t.id());
             t.markers().forEach(m -> there.add(m.id()));
         });
-        return kept(b, OF_BOARD, there::contains);
+        var drags = b.drags().stream().map(d -> d.map(id -> elements.contains(id) ? id : null)).filter(Objects::nonNull).toList();
+        return kept(drags.equals(b.drags()) ? b : b.withDrags(drags), OF_BOARD, there::contains);
     }
 
     /** Every board without what names a thing of some types that is gone. */
@@ -82,6 +83,7 @@ public final class Reactions {
     public static int naming(Project p, String id) {
         int n = 0;
         for (Place x : p.places()) {
+            n += (int) x.board().drags().stream().filter(d -> d.pairs().stream().anyMatch(y -> y.part().equals(id) || y.places().contains(id))).count();
             n += (int) x.board().reactions().stream().filter(r -> r.slots().stream().anyMatch(s -> s.names(id))).count();
         }
         return n;

@@ -27,7 +27,7 @@ public final class Renewed {
     private Board board(Board b) {
         var elements = b.elements().stream().map(this::element).toList();
         var timelines = b.timelines().stream().map(this::timeline).toList();
-        return new Board(b.size(), b.canvas(), elements, timelines, b.reactions().stream().map(this::reaction).toList(), b.lines());
+        return new Board(b.size(), b.canvas(), elements, timelines, b.reactions().stream().map(this::reaction).toList(), b.lines(), b.drags().stream().map(d -> d.map(this::id).withId(Ids.next())).toList());
     }
 
     private String id(String old) {

@@ -23,6 +23,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Canvas;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Drawing;
 import tundra.core.model.Effect;
 import tundra.core.model.EffectKind;
@@ -226,6 +227,10 @@ final class ProjectReader {
         Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
         var timelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts).read(f);
         var reactions = new ReactionReader(here, timelines, around, unknown, this::id, parts).read(f);
+        var drags = new ArrayList<Dragging>();
+        for (JsonNode n : f.has("drags") ? f.list("drags") : List.<JsonNode>of()) {
+            parts.part(() -> drags.add(dragging(new Fields(n, "what can be dragged in " + f.where()), here)));
+        }
         var lines = new ArrayList<RulerLine>();
         for (JsonNode n : f.has("lines") ? f.list("lines") : List.<JsonNode>of()) {
             parts.part(() -> {
@@ -234,7 +239,33 @@ final class ProjectReader {
             });
         }
         f.keepUnknown(Places.of("scene", id), unknown);
-        return new Board(size, values, elements, timelines, reactions, lines);
+        return new Board(size, values, elements, timelines, reactions, lines, drags);
+    }
+
+    private Dragging dragging(Fields f, Set<String> here) throws FileProblem {
+        String id = id(f);
+        var pairs = new ArrayList<Dragging.Pair>();
+        for (JsonNode n : f.list("pairs")) {
+            var p = new Fields(n, "a pair of " + f.where());
+            var places = new ArrayList<String>();
+            for (JsonNode x : p.list("places")) {
+                places.add(there(p, "places", x.asString(""), here));
+            }
+            pairs.add(new Dragging.Pair(there(p, "part", p.text("part"), here), places));
+        }
+        if (pairs.isEmpty()) {
+            throw f.problem("pairs", "names no part");
+        }
+        return new Dragging(id, pairs, ValueReader.word(Dragging.Way.class, f, "way"), f.has("area") ? there(f, "area", f.text("area"), here) : null,
+                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME), ValueReader.word(Dragging.Overlap.class, f, "overlap"), f.number("share", 0, 1),
+                f.flag("snaps"), f.flag("many"), f.number("opacity", 0, 1), f.number("tilt", -360, 360));
+    }
+
+    private static String there(Fields f, String field, String id, Set<String> here) throws FileProblem {
+        if (!here.contains(id)) {
+            throw f.problem(field, "names an element that isn't there");
+        }
+        return id;
     }
 
     private List<Element> elements(Fields f, String field) throws FileProblem {

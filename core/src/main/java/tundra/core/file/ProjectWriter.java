@@ -18,6 +18,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Drawing;
 import tundra.core.model.Effect;
 import tundra.core.model.Element;
@@ -138,6 +139,10 @@ final class ProjectWriter {
         order.put(Board.CANVAS, 0);
         Tree.owners(b.elements()).forEach(id -> order.put(id, order.size()));
         b.timelines().forEach(t -> timelines.add(timeline(t, order)));
+        if (!b.drags().isEmpty()) {
+            ArrayNode drags = o.putArray("drags");
+            b.drags().forEach(d -> drags.add(dragging(d)));
+        }
         ArrayNode reactions = o.putArray("reactions");
         b.reactions().forEach(r -> reactions.add(reaction(r)));
         return unknown(o, Places.of("scene", s.id()));
@@ -347,6 +352,22 @@ final class ProjectWriter {
             unknown(o, Places.key(t.id(), element, p, k.time()));
         }
         return out;
+    }
+
+    private static ObjectNode dragging(Dragging d) {
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", d.id());
+        ArrayNode pairs = o.putArray("pairs");
+        d.pairs().forEach(p -> p.places().forEach(pairs.addObject().put("part", p.part()).putArray("places")::add));
+        o.put("way", word(d.way())).put("missed", word(d.missed())).put("back", d.back()).put("overlap", word(d.overlap())).put("share", d.share())
+                .put("snaps", d.snaps()).put("many", d.many()).put("opacity", d.opacity()).put("tilt", d.tilt());
+        if (d.area() != null) {
+            o.put("area", d.area());
+        }
+        return o;
+    }
+
+    private static String word(Enum<?> e) {
+        return e.name().toLowerCase(Locale.ROOT);
     }
 
     private ObjectNode reaction(Reaction r) {

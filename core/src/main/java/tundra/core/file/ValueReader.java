@@ -60,7 +60,7 @@ final class ValueReader {
                 word(Gradient.Spread.class, g, "spread"), stops);
     }
 
-    private static <E extends Enum<E>> E word(Class<E> type, Fields f, String field) throws FileProblem {
+    static <E extends Enum<E>> E word(Class<E> type, Fields f, String field) throws FileProblem {
         String word = f.text(field);
         for (E e : type.getEnumConstants()) {
             if (e.name().toLowerCase(Locale.ROOT).equals(word)) {

@@ -47,6 +47,7 @@ public final class Actions {
     public static final ActionKind CHANGE_BY = add("changeBy", "change {elements} by {setting} over {over} {easing}", ELEMENTS, SETTING, OVER, EASING);
     public static final ActionKind TO_FRONT = add("toFront", "bring {elements} to the front", ELEMENTS);
     public static final ActionKind TO_BACK = add("toBack", "send {elements} to the back", ELEMENTS);
+    public static final ActionKind SEND_HOME = add("sendHome", "send {elements} home over {over}", ELEMENTS, OVER);
     public static final ActionKind OPEN_SCENE = add("openScene", "open {scene}", SCENE);
     public static final ActionKind NEXT_SCENE = add("nextScene", "open the next scene");
     public static final ActionKind PREVIOUS_SCENE = add("previousScene", "open the scene before");

@@ -6,9 +6,9 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.geometry.Point;
 
-/** The inside of a scene: a canvas with elements from back to front, timelines, reactions and ruler lines. The first timeline is Main. */
+/** The inside of a scene: a canvas with elements from back to front, timelines, reactions, ruler lines, and what visitors can drag. The first timeline is Main. */
 public record Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions,
-        List<RulerLine> lines) {
+        List<RulerLine> lines, List<Dragging> drags) {
     /** Stands for the canvas where an element's id is asked for. */
     public static final String CANVAS = "canvas";
 
@@ -17,6 +17,12 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
         timelines = List.copyOf(timelines);
         reactions = List.copyOf(reactions);
         lines = List.copyOf(lines);
+        drags = List.copyOf(drags);
+    }
+
+    /** One on which nothing can be dragged. */
+    public Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions, List<RulerLine> lines) {
+        this(size, canvas, elements, timelines, reactions, lines, List.of());
     }
 
     public Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions) {
@@ -47,27 +53,31 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     }
 
     public Board withElements(List<Element> e) {
-        return new Board(size, canvas, e, timelines, reactions, lines);
+        return new Board(size, canvas, e, timelines, reactions, lines, drags);
     }
 
     public Board withCanvas(Values v) {
-        return new Board(size, v, elements, timelines, reactions, lines);
+        return new Board(size, v, elements, timelines, reactions, lines, drags);
     }
 
     public Board withReactions(List<Reaction> r) {
-        return new Board(size, canvas, elements, timelines, r, lines);
+        return new Board(size, canvas, elements, timelines, r, lines, drags);
     }
 
     public Board withTimelines(List<Timeline> t) {
-        return new Board(size, canvas, elements, t, reactions, lines);
+        return new Board(size, canvas, elements, t, reactions, lines, drags);
     }
 
     public Board withLines(List<RulerLine> l) {
-        return new Board(size, canvas, elements, timelines, reactions, l);
+        return new Board(size, canvas, elements, timelines, reactions, l, drags);
+    }
+
+    public Board withDrags(List<Dragging> d) {
+        return new Board(size, canvas, elements, timelines, reactions, lines, d);
     }
 
     public Board withSize(Point s) {
-        return new Board(s, canvas, elements, timelines, reactions, lines);
+        return new Board(s, canvas, elements, timelines, reactions, lines, drags);
     }
 
     public Board mapElement(String id, UnaryOperator<Element> change) {

@@ -8,6 +8,7 @@ public final class Events {
     private static final List<EventKind> TABLE = new ArrayList<>();
 
     public static final Slot ELEMENT = new Slot("element", Slot.Type.ELEMENT);
+    public static final Slot PLACE = new Slot("place", Slot.Type.ELEMENT);
     public static final Slot TIMELINE = new Slot("timeline", Slot.Type.TIMELINE);
     public static final Slot PLAYER = new Slot("timeline", Slot.Type.PLAYER);
     public static final Slot MARKER = new Slot("marker", Slot.Type.MARKER);
@@ -34,6 +35,14 @@ public final class Events {
     public static final EventKind OUT = add("out", "When the pointer leaves {element}", ELEMENT);
     public static final EventKind SWIPED = add("swiped", "When {element} is swiped {side}", ELEMENT, SIDE);
     public static final EventKind PINCHED = add("pinched", "When {element} is pinched {pinch}", ELEMENT, PINCH);
+    /** A dragged part, on any place that it fits. */
+    public static final EventKind LANDED = add("landed", "When {element} lands", ELEMENT);
+    public static final EventKind LANDED_ON = add("landedOn", "When {element} lands on {place}", ELEMENT, PLACE);
+    public static final EventKind MISSED = add("missed", "When {element} is let go where it does not fit", ELEMENT);
+    public static final EventKind ALL_LANDED = add("allLanded", "When every part has landed");
+    public static final EventKind DRAG_STARTED = add("dragStarted", "When {element} is picked up", ELEMENT);
+    public static final EventKind DRAGGED = add("dragged", "While {element} is dragged", ELEMENT);
+    public static final EventKind DRAG_ENDED = add("dragEnded", "When {element} is put down", ELEMENT);
     public static final EventKind KEY_PRESSED = add("keyPressed", "When the key {key} is pressed", KEY);
     public static final EventKind OPENED = add("opened", "When this scene opens");
     public static final EventKind CLOSED = add("closed", "When this scene closes");

@@ -1,0 +1,94 @@
+package tundra.core.edit;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import tundra.core.model.Board;
+import tundra.core.model.Dragging;
+import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.Ids;
+import tundra.core.model.Reaction;
+import tundra.core.model.Tree;
+
+/** Makes and changes what visitors can drag. */
+public final class Draggings {
+    private Draggings() {}
+
+    /** Elements that can be dragged, each once: those that can be already are left as they are. */
+    public static Board add(Board b, Collection<String> parts) {
+        var free = parts.stream().filter(id -> of(b, id) == null).map(id -> new Dragging.Pair(id, List.of())).toList();
+        return free.isEmpty() ? b : b.withDrags(Reactions.plus(b.drags(), Dragging.of(Ids.next(), free)));
+    }
+
+    /** What lets an element be dragged; null for nothing. */
+    public static Dragging of(Board b, String part) {
+        return b.drags().stream().filter(d -> d.pairs().stream().anyMatch(p -> p.part().equals(part))).findFirst().orElse(null);
+    }
+
+    public static Board map(Board b, String id, UnaryOperator<Dragging> change) {
+        return b.withDrags(b.drags().stream().map(d -> d.id().equals(id) ? change.apply(d) : d).filter(d -> d != null && !d.pairs().isEmpty()).toList());
+    }
+
+    /** With a part, or with more places where it is one already. */
+    public static Dragging pair(Dragging d, String part, List<String> places) {
+        var out = new ArrayList<Dragging.Pair>();
+        boolean there = false;
+        for (Dragging.Pair p : d.pairs()) {
+            boolean it = p.part().equals(part);
+            there |= it;
+            var all = new ArrayList<>(p.places());
+            if (it) {
+                places.stream().filter(x -> !all.contains(x) && !x.equals(part)).forEach(all::add);
+            }
+            out.add(new Dragging.Pair(p.part(), all));
+        }
+        if (!there) {
+            out.add(new Dragging.Pair(part, places.stream().filter(x -> !x.equals(part)).toList()));
+        }
+        return d.withPairs(out);
+    }
+
+    /**
+     * Finds the places of parts by their names: a place is called like its part with a word more, such as “Vane” and “Vane slot”. Parts
+     * that have a place, and places that have a part, stay as they are.
+     */
+    public static Dragging pairByName(Board b, Dragging d) {
+        Map<String, String> names = new HashMap<>();
+        Tree.each(b.elements(), e -> names.put(e.id(), words(e)));
+        Dragging out = d;
+        for (Dragging.Pair p : d.pairs()) {
+            if (!p.places().isEmpty()) {
+                continue;
+            }
+            String part = names.getOrDefault(p.part(), "");
+            for (Element e : b.elements()) {
+                boolean taken = out.pairs().stream().anyMatch(x -> x.part().equals(e.id()) || x.places().contains(e.id()));
+                String name = words(e);
+                if (!taken && !part.isEmpty() && !name.equals(part) && (" " + name + " ").contains(" " + part + " ")) {
+                    out = pair(out, p.part(), List.of(e.id()));
+                    break;
+                }
+            }
+        }
+        return out;
+    }
+
+    private static String words(Element e) {
+        return e.name().toLowerCase(Locale.ROOT).replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    }
+
+    /** The reaction that says what happens when a part lands; null when there is none. */
+    public static Reaction landing(Board b, String part) {
+        return b.reactions().stream().filter(r -> r.when().kind() == Events.LANDED && part.equals(r.when().slots().get(Events.ELEMENT))).findFirst().orElse(null);
+    }
+
+    /** With a reaction to a part's landing. */
+    public static Board addLanding(Board b, String part) {
+        return landing(b, part) != null ? b : Reactions.with(b, new Reaction(Ids.next(), Events.of(Events.LANDED, part), List.of(Reactions.next(b))));
+    }
+}
