@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.ListView;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -20,6 +21,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Conditions;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.PieceValue;
@@ -171,6 +173,55 @@ class InteractDeskTest extends InWindow {
         assertThat(reaction().conditions()).isEmpty();
         undo();
         assertThat(reaction().conditions()).hasSize(1);
+    }
+
+    @Test
+    void partsAreGivenTheirPlacesByNameAndByHand() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.edit("Places", b -> tundra.core.edit.Arrange.add(tundra.core.edit.Arrange.add(b, shape("Lamp slot", 300, 300)), shape("Yard", 100, 300)));
+            t.studio.select(List.of("Lamp", "Vane"));
+            return null;
+        });
+        t.settle();
+        t.run("match-pairs");
+        assertThat(board().drags()).hasSize(1);
+        assertThat(board().drags().getFirst().pairs()).extracting(Dragging.Pair::part).containsExactlyInAnyOrder("Lamp", "Vane");
+        t.click("drag-by-name-1");
+        t.settle();
+        assertThat(board().drags().getFirst().pairs()).contains(new Dragging.Pair("Lamp", List.of("Lamp slot")), new Dragging.Pair("Vane", List.of()));
+        int vane = board().drags().getFirst().pairs().getFirst().part().equals("Vane") ? 1 : 2;
+        t.click("pair-fits-" + vane);
+        t.popup("#picker-list");
+        ListView<?> list = t.popup("#picker-list");
+        RealWindow.fx(() -> {
+            int at = -1;
+            for (int i = 0; i < list.getItems().size(); i++) {
+                at = list.getItems().get(i).toString().contains("Yard") ? i : at;
+            }
+            list.getSelectionModel().select(at);
+            return null;
+        });
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        assertThat(board().drags().getFirst().pairs()).contains(new Dragging.Pair("Vane", List.of("Yard")));
+        t.click("pair-lands-" + vane);
+        t.settle();
+        assertThat(reaction().when()).isEqualTo(Events.of(Events.LANDED, "Vane"));
+        t.click("drag-snaps");
+        t.settle();
+        assertThat(board().drags().getFirst().snaps()).isFalse();
+        // a place that is deleted leaves the table, and comes back with it
+        RealWindow.fx(() -> {
+            t.studio.edit("Delete", b -> tundra.core.edit.Arrange.delete(b, List.of("Yard", "Vane")));
+            return null;
+        });
+        assertThat(board().drags().getFirst().pairs()).containsExactly(new Dragging.Pair("Lamp", List.of("Lamp slot")));
+        assertThat(board().reactions()).isEmpty();
+        undo();
+        assertThat(board().drags().getFirst().pairs()).hasSize(2);
+        t.click("drag-delete-1");
+        t.settle();
+        assertThat(board().drags()).isEmpty();
     }
 
     @Test

@@ -114,6 +114,7 @@ public final class CommandIds {
     public static final String SCENE_LATER = "scene-later";
     public static final String SCENE_DELETE = "scene-delete";
     public static final String CUE = "cue";
+    public static final String MATCH_PAIRS = "match-pairs";
     // one for each of a kind: the word is followed by which one
     public static final String ALIGN = "align-";
     public static final String COMBINE = "combine-";

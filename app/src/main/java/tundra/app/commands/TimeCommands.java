@@ -6,6 +6,7 @@ import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
+import tundra.core.edit.Draggings;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Reactions;
@@ -39,6 +40,11 @@ public final class TimeCommands {
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
         }
         c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE, () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
+        c.add(CommandIds.MATCH_PAIRS, () -> s.selection().isEmpty() ? "Match pairs: select the parts first" : "Match pairs: let " + (s.selected() == null ? s.selection().size() + " elements" : s.selected().name()) + " be dragged", null,
+                () -> !s.selection().isEmpty(), () -> {
+                    s.edit("Match pairs", b -> Draggings.add(b, s.selection()));
+                    s.setDesk(Desk.INTERACT);
+                });
         c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
     }

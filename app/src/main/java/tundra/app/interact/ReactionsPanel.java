@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
@@ -21,6 +22,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.core.model.Dragging;
 import tundra.core.model.Reaction;
 
 /** The reactions of the scene as sentences; one that fires in the running page lights up. */
@@ -40,7 +42,8 @@ public final class ReactionsPanel extends VBox {
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Press add = Buttons.text(commands.get(CommandIds.ADD_REACTION), "+ When…");
-        var head = new HBox(8, title, in, gap, add);
+        Press match = Buttons.text(commands.get(CommandIds.MATCH_PAIRS), "Match pairs");
+        var head = new HBox(8, title, in, gap, match, add);
         head.setAlignment(Pos.CENTER_LEFT);
         var scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
@@ -60,7 +63,11 @@ public final class ReactionsPanel extends VBox {
 
     private void build() {
         shown.clear();
-        var rows = new ArrayList<Sentence>();
+        var rows = new ArrayList<Node>();
+        List<Dragging> drags = studio.board().drags();
+        for (int i = 0; i < drags.size(); i++) {
+            rows.add(new DragCard(studio, drags.get(i), i + 1));
+        }
         List<Reaction> reactions = studio.board().reactions();
         for (int i = 0; i < reactions.size(); i++) {
             var s = new Sentence(studio, reactions.get(i), i + 1);

@@ -1,0 +1,280 @@
+package tundra.app.interact;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Icon;
+import tundra.core.edit.Arithmetic;
+import tundra.core.edit.Draggings;
+import tundra.core.edit.Sentences;
+import tundra.core.geometry.Numbers;
+import tundra.core.model.Action;
+import tundra.core.model.Board;
+import tundra.core.model.Dragging;
+import tundra.core.model.Element;
+import tundra.core.model.Reaction;
+import tundra.core.model.Tree;
+
+/** What visitors can drag, as a table: each part, where it fits, what becomes of it when it is missed and when it lands. */
+final class DragCard extends VBox {
+    private final Studio studio;
+    private final Dragging drag;
+
+    DragCard(Studio studio, Dragging drag, int number) {
+        super(8);
+        this.studio = studio;
+        this.drag = drag;
+        setId("drag-" + number);
+        getStyleClass().addAll("sentence", "drag-card");
+        getChildren().addAll(head(number), table(), look());
+        if (drag.pairs().stream().anyMatch(p -> studio.selection().contains(p.part()) || p.places().stream().anyMatch(studio.selection()::contains))) {
+            getStyleClass().add("picked");
+        }
+        setFocusTraversable(true);
+        setAccessibleText("Match pairs " + number);
+        setOnKeyPressed(e -> {
+            if (e.getTarget() == this && e.getCode() == KeyCode.DELETE) {
+                delete();
+                e.consume();
+            }
+        });
+    }
+
+    private static Label word(String text) {
+        var l = new Label(text);
+        l.getStyleClass().add("quiet");
+        return l;
+    }
+
+    private static Button chip(String text, String id, String look, Consumer<Node> open) {
+        var b = new Button(text);
+        b.setId(id);
+        b.setMnemonicParsing(false);
+        b.getStyleClass().addAll("chip", look);
+        b.setOnAction(e -> open.accept(b));
+        return b;
+    }
+
+    private void change(String name, UnaryOperator<Dragging> by) {
+        studio.edit(name, b -> Draggings.map(b, drag.id(), by));
+    }
+
+    private void delete() {
+        studio.edit("Delete match pairs", b -> Draggings.map(b, drag.id(), d -> null));
+    }
+
+    private HBox head(int number) {
+        var title = new Label(drag.matches() ? "Match pairs" : "Can be dragged");
+        title.getStyleClass().add("strong");
+        var what = word(drag.matches() ? "drag a part to its place" : "give parts a place, or leave them free");
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var byName = chip("Pair by name", "drag-by-name-" + number, "chip-more", n -> change("Pair by name", d -> Draggings.pairByName(studio.board(), d)));
+        Buttons.tip(byName, "Finds places that are called like their parts with a word more, such as “Vane” and “Vane slot”");
+        var delete = new Button();
+        delete.setGraphic(Icon.CLOSE.node(14));
+        delete.setId("drag-delete-" + number);
+        delete.getStyleClass().addAll("flat", "row-toggle");
+        delete.setAccessibleText("Delete match pairs " + number);
+        Buttons.tip(delete, "Parts can't be dragged any more");
+        delete.setOnAction(e -> delete());
+        var head = new HBox(8, title, what, gap, byName, delete);
+        head.setAlignment(Pos.CENTER_LEFT);
+        return head;
+    }
+
+    private String name(String id) {
+        Element e = studio.board().find(id);
+        return e == null ? "?" : e.name();
+    }
+
+    private GridPane table() {
+        var grid = new GridPane(12, 6);
+        int column = 0;
+        for (String title : List.of("Part", "fits", "if missed", "when it lands")) {
+            var l = word(title);
+            l.getStyleClass().add("small");
+            grid.add(l, column++, 0);
+        }
+        for (int i = 0; i < drag.pairs().size(); i++) {
+            Dragging.Pair p = drag.pairs().get(i);
+            int row = i + 1;
+            grid.add(chip(name(p.part()), "pair-part-" + row, "chip-space", n -> Picker.choose(n, part(p))), 0, row);
+            String fits = p.places().isEmpty() ? "anywhere" : p.places().size() > 2 ? p.places().size() + " places" : String.join(", ", p.places().stream().map(this::name).toList());
+            grid.add(chip(fits, "pair-fits-" + row, p.places().isEmpty() ? "chip-more" : "chip-space", n -> Picker.choose(n, places(p))), 1, row);
+            String missed = p.places().isEmpty() ? "stays" : drag.missed().words;
+            grid.add(chip(missed, "pair-missed-" + row, "chip-more", n -> change("Change what becomes of a missed part",
+                    d -> d.withMissed(d.missed() == Dragging.Missed.HOME ? Dragging.Missed.STAYS : Dragging.Missed.HOME))), 2, row);
+            Reaction landing = Draggings.landing(studio.board(), p.part());
+            String lands = landing == null || landing.actions().isEmpty() ? "+" : words(landing.actions().getFirst());
+            grid.add(chip(lands, "pair-lands-" + row, landing == null ? "chip-more" : "chip-time", n -> studio.edit("Add what happens when it lands", b -> Draggings.addLanding(b, p.part()))), 3, row);
+        }
+        grid.add(chip("+ part", "pair-add", "chip-more", n -> Picker.choose(n, more())), 0, drag.pairs().size() + 1);
+        return grid;
+    }
+
+    private String words(Action a) {
+        String all = new Sentences(studio.project(), studio.board()).of(a.kind(), a.slots());
+        return all.length() > 26 ? all.substring(0, 25) + "…" : all;
+    }
+
+    private List<Picker.Choice> part(Dragging.Pair p) {
+        return List.of(new Picker.Choice("Select it", () -> studio.select(List.of(p.part()))),
+                new Picker.Choice("Take it off the table", () -> change("Take a part off the table", d -> d.withPairs(d.pairs().stream().filter(x -> !x.equals(p)).toList()))));
+    }
+
+    private List<Picker.Choice> places(Dragging.Pair p) {
+        var out = new ArrayList<Picker.Choice>();
+        out.add(new Picker.Choice("Point at them on the canvas…", () -> pointed(ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
+        if (!p.places().isEmpty()) {
+            out.add(new Picker.Choice("anywhere", () -> change("Let it go anywhere", d -> with(d, p, List.of()))));
+        }
+        Tree.each(studio.board().elements(), e -> {
+            if (!e.id().equals(p.part())) {
+                boolean in = p.places().contains(e.id());
+                out.add(new Picker.Choice((in ? "✓ " : "") + e.name(), in ? "take away" : e.content().word(), () -> change(in ? "Take a place away" : "Give it a place", d -> {
+                    var next = new ArrayList<>(p.places());
+                    if (!next.remove(e.id())) {
+                        next.add(e.id());
+                    }
+                    return with(d, p, next);
+                })));
+            }
+        });
+        return out;
+    }
+
+    private static Dragging with(Dragging d, Dragging.Pair p, List<String> places) {
+        return d.withPairs(d.pairs().stream().map(x -> x.part().equals(p.part()) ? new Dragging.Pair(x.part(), places) : x).toList());
+    }
+
+    private List<Picker.Choice> more() {
+        var out = new ArrayList<Picker.Choice>();
+        out.add(new Picker.Choice("Point at parts and places in turn…", this::inTurn));
+        Board b = studio.board();
+        Tree.each(b.elements(), e -> {
+            if (Draggings.of(b, e.id()) == null) {
+                out.add(new Picker.Choice(e.name(), e.content().word(), () -> change("Add a part", d -> Draggings.pair(d, e.id(), List.of()))));
+            }
+        });
+        return out;
+    }
+
+    /** Takes what is selected next. */
+    private void pointed(Consumer<Set<String>> take) {
+        Set<String> before = studio.selection();
+        studio.listen(new Consumer<>() {
+            @Override
+            public void accept(Set<Aspect> what) {
+                if (what.contains(Aspect.SELECTION) && !studio.selection().equals(before)) {
+                    studio.unlisten(this);
+                    if (!studio.selection().isEmpty()) {
+                        take.accept(studio.selection());
+                    }
+                }
+            }
+        });
+    }
+
+    /** Selected one after the other: a part, its place, the next part … until nothing is selected. */
+    private void inTurn() {
+        studio.select(List.of());
+        var part = new String[1];
+        studio.listen(new Consumer<>() {
+            private boolean begun;
+
+            @Override
+            public void accept(Set<Aspect> what) {
+                if (!what.contains(Aspect.SELECTION)) {
+                    return;
+                }
+                if (studio.selection().size() != 1) {
+                    if (begun) {
+                        studio.unlisten(this);
+                    }
+                    return;
+                }
+                begun = true;
+                String id = studio.selection().iterator().next();
+                if (part[0] == null) {
+                    part[0] = id;
+                } else if (!id.equals(part[0])) {
+                    String of = part[0];
+                    part[0] = null;
+                    change("Pair " + name(of) + " with " + name(id), d -> Draggings.pair(d, of, List.of(id)));
+                }
+            }
+        });
+    }
+
+    private static double number(String text, double min, double max) {
+        double v = Arithmetic.parse(text);
+        if (v < min || v > max) {
+            throw new IllegalArgumentException("It should lie between " + Numbers.plain(min, 2) + " and " + Numbers.plain(max, 2) + ".");
+        }
+        return v;
+    }
+
+    private Button number(String words, String id, String now, String hint, double min, double max, java.util.function.BiFunction<Dragging, Double, Dragging> put) {
+        return chip(words, id, "chip-more", n -> Picker.type(n, now, hint, t -> {
+            try {
+                number(t, min, max);
+                return null;
+            } catch (IllegalArgumentException e) {
+                return e.getMessage();
+            }
+        }, t -> change("Change how it is dragged", d -> put.apply(d, number(t, min, max)))));
+    }
+
+    private FlowPane look() {
+        var f = new FlowPane(5, 5);
+        f.setPrefWrapLength(380);
+        f.getChildren().addAll(word("while carried"), number("opacity " + Numbers.plain(drag.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(drag.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withOpacity(v / 100)),
+                number("tilt " + Numbers.plain(drag.tilt(), 1) + "°", "drag-tilt", Numbers.plain(drag.tilt(), 1), "In degrees.", -180, 180, Dragging::withTilt),
+                chip("moves " + drag.way().words, "drag-way", "chip-more", n -> Picker.choose(n, java.util.Arrays.stream(Dragging.Way.values()).map(w -> new Picker.Choice(w.words, () -> change("Change how it moves", d -> d.withWay(w)))).toList())),
+                chip(drag.area() == null ? "everywhere" : "within " + name(drag.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())));
+        if (drag.matches()) {
+            f.getChildren().addAll(word("it fits by"), chip(drag.overlap() == Dragging.Overlap.AREA ? Numbers.plain(drag.share() * 100, 0) + " % of its area" : drag.overlap().words, "drag-overlap", "chip-more", n -> Picker.choose(n, overlaps())),
+                    chip(drag.snaps() ? "to the middle" : "where it is let go", "drag-snaps", "chip-more", n -> change("Change where it lands", d -> d.withSnaps(!d.snaps()))),
+                    chip(drag.many() ? "many to a place" : "one to a place", "drag-many", "chip-more", n -> change("Change how many fit", d -> d.withMany(!d.many()))));
+            if (drag.missed() == Dragging.Missed.HOME) {
+                f.getChildren().addAll(word("and goes home in"), number(Numbers.plain(drag.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(drag.back() / 1e6, 2), "In seconds.", 0, 60, (d, v) -> d.withBack(Math.round(v * 1e6))));
+            }
+        }
+        f.getChildren().add(word("· mouse, pen, touch and keyboard"));
+        return f;
+    }
+
+    private List<Picker.Choice> overlaps() {
+        var out = new ArrayList<Picker.Choice>();
+        out.add(new Picker.Choice(Dragging.Overlap.CENTRE.words, () -> change("Change what counts", d -> d.withOverlap(Dragging.Overlap.CENTRE))));
+        out.add(new Picker.Choice(Dragging.Overlap.POINTER.words, () -> change("Change what counts", d -> d.withOverlap(Dragging.Overlap.POINTER))));
+        for (int share : new int[] {25, 50, 75, 90}) {
+            out.add(new Picker.Choice(share + " % of its area", () -> change("Change what counts", d -> d.withOverlap(Dragging.Overlap.AREA).withShare(share / 100.0))));
+        }
+        return out;
+    }
+
+    private List<Picker.Choice> areas() {
+        var out = new ArrayList<Picker.Choice>();
+        out.add(new Picker.Choice("everywhere", () -> change("Change where it may go", d -> d.withArea(null))));
+        Tree.each(studio.board().elements(), e -> out.add(new Picker.Choice("within " + e.name(), e.content().word(), () -> change("Change where it may go", d -> d.withArea(e.id())))));
+        return out;
+    }
+}
