@@ -120,9 +120,23 @@ final class Markup {
         css.put(name, "width", CssText.px(b.size().x()));
         css.put(name, "height", CssText.px(b.size().y()));
         Channels.rest(b, name, css);
+        double scrolls = Scrolling.length(b);
+        if (scrolls > 0) {
+            String wrap = name + "-scroll";
+            css.put(wrap, "position", "relative");
+            css.put(wrap, "height", CssText.px(b.size().y() + scrolls));
+            css.put(wrap, "grid-area", "1/1");
+            css.put(name, "position", "sticky");
+            css.put(name, "top", "0");
+            out.append("<div class=\"").append(wrap).append('"').append(first ? ">" : " hidden>");
+            out.append(Scrolling.rests(b, wrap, css));
+        }
         out.append("<section class=\"").append(name).append(" t-scene\" aria-label=\"").append(escape(s.name())).append('"').append(first ? ">\n" : " hidden>\n<template>\n");
         board(b);
         out.append(first ? "</section>\n" : "</template>\n</section>\n");
+        if (scrolls > 0) {
+            out.append("</div>\n");
+        }
     }
 
     /** What the player fills the instances of a motif with. */
@@ -154,6 +168,10 @@ final class Markup {
         e.effects().forEach(x -> elements.put(x.id(), page));
         Channels.rest(page, css);
         boolean dragged = Draggings.of(board, e.id()) != null;
+        boolean parallax = e.rest().get(Properties.PARALLAX) != 0;
+        if (parallax) {
+            out.append("<div class=\"").append(box.outer()).append("-y\">");
+        }
         if (dragged) {
             out.append("<div class=\"").append(box.outer()).append("-h\">");
         }
@@ -175,7 +193,7 @@ final class Markup {
         } else {
             e.children().forEach(c -> element(board, c, reactive));
         }
-        out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0))).append('\n');
+        out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');
     }
 
     /** Whether anything that an element holds blends with what lies behind it, at rest or by keys. */

@@ -74,7 +74,8 @@ public final class PageCompiler {
         motifs.forEach(markup::motif);
         var files = new LinkedHashMap<String, byte[]>();
         files.put("index.html", utf8(html(project, markup.html(), extraScript)));
-        files.put("piece.css", utf8(css(markup) + markup.css().css(scope(project))));
+        String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
+        files.put("piece.css", utf8(css(markup) + snaps + markup.css().css(scope(project))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, extraScript != null, used);
         files.put("tundra-player.js", utf8(PlayerScript.with(used)));
@@ -222,6 +223,7 @@ public final class PageCompiler {
         var writer = new ReactionWriter(p, place, markup, (to, t) -> tracks(to, place, t, markup, mixes), words, used);
         writer.write(reactions);
         writer.drags(o);
+        Scrolling.write(o, b, markup, used);
         if (!mixes.all().isEmpty()) {
             used.add(PlayerScript.MIXES);
             o.set("mixes", JSON.valueToTree(mixes.all()));

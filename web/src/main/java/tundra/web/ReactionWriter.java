@@ -62,6 +62,7 @@ final class ReactionWriter {
             }
             used.add(PlayerScript.DRAGS);
             used.add(PlayerScript.VOICE);
+            used.add(PlayerScript.BOX);
             ObjectNode o = board.withArray("drags").addObject();
             ArrayNode pairs = o.putArray("pairs");
             ObjectNode names = o.putObject("names"), pivots = o.putObject("pivots");

@@ -1641,6 +1641,60 @@ const Tundra = (() => {
     }
   }
 
+//# scroll
+  // Moves timelines and elements by how far the page is scrolled while a scene stands in the window. Nothing is done while nothing scrolls.
+  class Scrolling {
+    #scene;
+    #data;
+    #step;
+    #at = new Map();
+
+    constructor(scene, data) {
+      this.#scene = scene;
+      this.#data = data;
+      this.frame = scene.el.closest("[class$=-scroll]") ?? scene.el;
+      for (const type of ["scroll", "resize"]) addEventListener(type, () => !scene.el.hidden && this.soon(), { passive: true });
+    }
+
+    soon() {
+      this.#step ??= requestAnimationFrame(() => this.#show());
+    }
+
+    // Where a timeline should stand, as a share of it.
+    #wanted({ from, to, through }) {
+      let p;
+      if (through) {
+        const r = seenBox(this.#scene.board.part(through));
+        p = (innerHeight - r.top) / (innerHeight + r.height);
+      } else p = -this.frame.getBoundingClientRect().top / this.#data.length;
+      return Math.max(0, Math.min(1, (p - from) / (to - from)));
+    }
+
+    #show() {
+      this.#step = undefined;
+      const { board } = this.#scene, { timelines, parallax, length } = this.#data;
+      const top = -this.frame.getBoundingClientRect().top, by = length ? Math.max(0, Math.min(length, top)) : top;
+      for (const [name, share] of parallax) board.part(name).style.translate = "0px " + n(-by * share) + "px";
+      let more = false;
+      for (const t of timelines) {
+        const timeline = board.timeline(t.timeline), wanted = this.#wanted(t), was = this.#at.get(t) ?? wanted;
+        let p = t.smooth && !quiet.matches ? was + (wanted - was) * 0.18 : wanted;
+        if (Math.abs(p - wanted) < 0.0005) p = wanted;
+        more ||= p !== wanted;
+        if (p === was && this.#at.has(t)) continue;
+        this.#at.set(t, p);
+        timeline.goTo(p * timeline.duration);
+      }
+      if (more) this.soon();
+    }
+
+    open() {
+      this.#at.clear();
+      this.#show();
+    }
+  }
+
+//# box
   // The box around what is painted of an element, in the window.
   const seenBox = (el) => {
     const all = [...el.querySelectorAll(".t-p > *, img")].map((x) => x.getBoundingClientRect()).filter((r) => r.width || r.height);
@@ -1653,7 +1707,7 @@ const Tundra = (() => {
   class Scene {
     #data;
     #board;
-
+    #scrolling;
     #piece;
 
     constructor(piece, data) {
@@ -1668,6 +1722,7 @@ const Tundra = (() => {
         const later = this.el.querySelector(":scope > template");
         later?.replaceWith(later.content);
         this.#board = new Board(this.el, this.#data, this.#piece);
+        if (this.#data.scroll) this.#scrolling = new Scrolling(this, this.#data.scroll);
       }
       return this.#board;
     }
@@ -1684,9 +1739,12 @@ const Tundra = (() => {
       const was = !this.el.hidden && this.#board;
       if (was) this.#board.turned(false);
       this.el.hidden = !on;
+      const around = this.el.parentNode;
+      if (around !== this.#piece.el) around.hidden = !on;
       if (on || this.#board) this.board.reset();
       if (!on) return;
       this.board.open();
+      this.#scrolling?.open();
       this.board.turned(true);
     }
   }

@@ -29,12 +29,14 @@ final class CanvasSection extends VBox {
     private final NumberField duration = new NumberField("Duration of the timeline", "s", 3);
     private final Label tooShort = new Label();
     private final VBox choice = new VBox(4);
+    private final ScrollSection scroll;
     private final CheckBox loop = new CheckBox("Starts over at its end");
     private final CheckBox starts = new CheckBox("Starts by itself with the scene");
 
     CanvasSection(Studio studio) {
         this.studio = studio;
         setSpacing(6);
+        scroll = new ScrollSection(studio);
         width.setId("field-canvas-w");
         height.setId("field-canvas-h");
         duration.setId("field-duration");
@@ -51,7 +53,7 @@ final class CanvasSection extends VBox {
         choice.getChildren().add(tooShort);
         loop.setOnAction(e -> timeline(loop.isSelected() ? "Loop timeline" : "Play timeline once", null, t -> t.withLoop(loop.isSelected())));
         starts.setOnAction(e -> timeline("Change start of timeline", null, t -> t.withStarts(starts.isSelected())));
-        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), new NamedRow("Duration", duration), choice, loop, starts);
+        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), new NamedRow("Duration", duration), choice, scroll, loop, starts);
         refresh();
     }
 
@@ -134,5 +136,9 @@ final class CanvasSection extends VBox {
         duration.show(studio.timeline().duration() / 1e6);
         loop.setSelected(studio.timeline().loop());
         starts.setSelected(studio.timeline().starts());
+        boolean clock = studio.timeline().scroll() == null;
+        loop.setDisable(!clock);
+        starts.setDisable(!clock);
+        scroll.refresh();
     }
 }

@@ -57,7 +57,7 @@ public final class Reactions {
 
     /** Without what names something of the board that is gone; reactions with nothing left to do go with it. */
     public static Board tidied(Board b) {
-        if (b.reactions().isEmpty() && b.drags().isEmpty()) {
+        if (b.reactions().isEmpty() && b.drags().isEmpty() && b.timelines().stream().noneMatch(t -> t.scroll() != null)) {
             return b;
         }
         Set<String> elements = Tree.ids(b.elements()), there = new HashSet<>(elements);
@@ -66,6 +66,10 @@ public final class Reactions {
             t.markers().forEach(m -> there.add(m.id()));
         });
         var drags = b.drags().stream().map(d -> d.map(id -> elements.contains(id) ? id : null)).filter(Objects::nonNull).toList();
+        // a timeline that went by an element's way goes by the scene's from then on
+        if (b.timelines().stream().anyMatch(t -> t.scroll() != null && t.scroll().through() != null && !elements.contains(t.scroll().through()))) {
+            return tidied(b.withTimelines(b.timelines().stream().map(t -> t.scroll() != null && !elements.contains(t.scroll().through()) ? t.withScroll(t.scroll().withThrough(null)) : t).toList()));
+        }
         return kept(drags.equals(b.drags()) ? b : b.withDrags(drags), OF_BOARD, there::contains);
     }
 

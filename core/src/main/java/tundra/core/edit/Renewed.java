@@ -45,7 +45,7 @@ public final class Renewed {
         var shown = new HashMap<String, Span>();
         t.shown().forEach((of, s) -> shown.put(id(of), s));
         return new Timeline(id(t.id()), t.name(), t.duration(), t.loop(), t.starts(), tracks, shown,
-                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList());
+                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList(), t.scroll() == null || t.scroll().through() == null ? t.scroll() : t.scroll().withThrough(id(t.scroll().through())));
     }
 
     private Reaction reaction(Reaction r) {

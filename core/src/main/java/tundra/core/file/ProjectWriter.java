@@ -33,6 +33,7 @@ import tundra.core.model.Property;
 import tundra.core.model.Quad;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scatter;
+import tundra.core.model.Scroll;
 import tundra.core.model.Setting;
 import tundra.core.model.Slots;
 import tundra.core.model.Span;
@@ -293,6 +294,13 @@ final class ProjectWriter {
     private ObjectNode timeline(Timeline t, Map<String, Integer> order) {
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", t.id()).put("name", t.name()).put("duration", t.duration())
                 .put("loop", t.loop()).put("starts", t.starts());
+        if (t.scroll() != null) {
+            Scroll s = t.scroll();
+            ObjectNode scroll = o.putObject("scroll").put("length", s.length()).put("from", s.from()).put("to", s.to()).put("smooth", s.smooth()).put("rests", s.rests());
+            if (s.through() != null) {
+                scroll.put("through", s.through());
+            }
+        }
         ObjectNode keys = o.putObject("keys");
         var all = ordered(t.tracks(), order);
         all.forEach((element, of) -> {

@@ -15,6 +15,7 @@ import tundra.core.model.Owner;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Scroll;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
@@ -66,8 +67,20 @@ final class TimelineReader {
         return out;
     }
 
+    private Scroll scroll(Fields f) throws FileProblem {
+        double from = f.number("from", 0, 1), to = f.number("to", 0, 1);
+        String through = f.has("through") ? f.text("through") : null;
+        if (from >= to) {
+            throw f.problem("to", "should be more than from");
+        }
+        if (through != null && !elements.contains(through)) {
+            throw f.problem("through", "names an element that isn't there");
+        }
+        return new Scroll(f.number("length", 1, 1_000_000), from, to, f.flag("smooth"), f.flag("rests"), through);
+    }
+
     private Timeline timeline(Fields f) throws FileProblem {
-        var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of());
+        var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of()).withScroll(f.has("scroll") ? scroll(f.object("scroll")) : null);
         paths = f.has("paths") ? f.object("paths") : null;
         Fields all = f.object("keys");
         var made = new Timeline[] {t};

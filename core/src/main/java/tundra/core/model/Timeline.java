@@ -21,9 +21,10 @@ import tundra.core.motion.WholeWay;
  * @param markers named times, in order
  * @param range the part that plays again and again while working on it; null for all of it
  * @param sounds what is heard with it
+ * @param scroll how the page's scrolling moves it, in place of the clock; null for the clock
  */
 public record Timeline(String id, String name, long duration, boolean loop, boolean starts,
-        Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range, List<PlacedSound> sounds) {
+        Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range, List<PlacedSound> sounds, Scroll scroll) {
     public static final String MAIN = "Main";
 
     public Timeline {
@@ -34,7 +35,13 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     }
 
     public Timeline(String id, String name, long duration, boolean loop, boolean starts, Map<String, Map<Property<?>, Track<?>>> tracks) {
-        this(id, name, duration, loop, starts, tracks, Map.of(), List.of(), null, List.of());
+        this(id, name, duration, loop, starts, tracks, Map.of(), List.of(), null, List.of(), null);
+    }
+
+    /** One that goes by the clock. */
+    public Timeline(String id, String name, long duration, boolean loop, boolean starts, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range,
+            List<PlacedSound> sounds) {
+        this(id, name, duration, loop, starts, tracks, shown, markers, range, sounds, null);
     }
 
     public Timeline(String name, long duration) {
@@ -68,7 +75,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     }
 
     private Timeline withTracks(Map<String, Map<Property<?>, Track<?>>> all) {
-        return all == tracks ? this : new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds);
+        return all == tracks ? this : new Timeline(id, name, duration, loop, starts, all, shown, markers, range, sounds, scroll);
     }
 
     /** With these keys for a property; null takes them away. */
@@ -114,7 +121,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     public Timeline of(Predicate<String> elements) {
         PMap<String, Map<Property<?>, Track<?>>> keys = all().minusAll(all().keySet().stream().filter(elements.negate()).toList());
         var spans = ((PMap<String, Span>) shown).minusAll(shown.keySet().stream().filter(elements.negate()).toList());
-        return keys == tracks && spans == shown ? this : new Timeline(id, name, duration, loop, starts, keys, spans, markers, range, sounds);
+        return keys == tracks && spans == shown ? this : new Timeline(id, name, duration, loop, starts, keys, spans, markers, range, sounds, scroll);
     }
 
     /** With every key of one element's property changed by {@code change}. */
@@ -123,42 +130,47 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
         return t == null ? this : with(element, p, t.map(change));
     }
 
+    /** What scrolling moves does not start by itself. */
+    public Timeline withScroll(Scroll s) {
+        return new Timeline(id, name, duration, loop, starts && s == null, tracks, shown, markers, range, sounds, s);
+    }
+
     public Timeline withName(String n) {
-        return new Timeline(id, n, duration, loop, starts, tracks, shown, markers, range, sounds);
+        return new Timeline(id, n, duration, loop, starts, tracks, shown, markers, range, sounds, scroll);
     }
 
     public Timeline withDuration(long d) {
-        return new Timeline(id, name, d, loop, starts, tracks, shown, markers, range, sounds);
+        return new Timeline(id, name, d, loop, starts, tracks, shown, markers, range, sounds, scroll);
     }
 
     public Timeline withLoop(boolean l) {
-        return new Timeline(id, name, duration, l, starts, tracks, shown, markers, range, sounds);
+        return new Timeline(id, name, duration, l, starts, tracks, shown, markers, range, sounds, scroll);
     }
 
     public Timeline withStarts(boolean s) {
-        return new Timeline(id, name, duration, loop, s, tracks, shown, markers, range, sounds);
+        return new Timeline(id, name, duration, loop, s, tracks, shown, markers, range, sounds, scroll);
     }
 
     public Timeline withId(String newId) {
-        return new Timeline(newId, name, duration, loop, starts, tracks, shown, markers, range, sounds);
+        return new Timeline(newId, name, duration, loop, starts, tracks, shown, markers, range, sounds, scroll);
     }
 
     /** With an element seen only during a span; null shows it all the time. */
     public Timeline withShown(String element, Span span) {
         var all = (PMap<String, Span>) shown;
         all = span == null ? all.minus(element) : all.plus(element, span);
-        return new Timeline(id, name, duration, loop, starts, tracks, all, markers, range, sounds);
+        return new Timeline(id, name, duration, loop, starts, tracks, all, markers, range, sounds, scroll);
     }
 
     public Timeline withMarkers(List<Marker> m) {
-        return new Timeline(id, name, duration, loop, starts, tracks, shown, m, range, sounds);
+        return new Timeline(id, name, duration, loop, starts, tracks, shown, m, range, sounds, scroll);
     }
 
     public Timeline withRange(Span r) {
-        return new Timeline(id, name, duration, loop, starts, tracks, shown, markers, r, sounds);
+        return new Timeline(id, name, duration, loop, starts, tracks, shown, markers, r, sounds, scroll);
     }
 
     public Timeline withSounds(List<PlacedSound> s) {
-        return new Timeline(id, name, duration, loop, starts, tracks, shown, markers, range, s);
+        return new Timeline(id, name, duration, loop, starts, tracks, shown, markers, range, s, scroll);
     }
 }
