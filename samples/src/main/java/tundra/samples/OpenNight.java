@@ -7,11 +7,13 @@ import java.util.Map;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
+import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Motif;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
@@ -32,6 +34,7 @@ public final class OpenNight {
     private static final double RUN_FROM = 192;
     private static final double RUN_AT = 2;
 
+    static final String ARRIVAL = "arrival", VISIT = "visit", RAISED = "raised";
     private static final Motif ROTOR = DemoMotifs.rotor(Scenery.rotor()), BUTTON = DemoMotifs.button(Scenery.button()), HARE = DemoMotifs.hare();
 
     private OpenNight() {}
@@ -42,7 +45,12 @@ public final class OpenNight {
     }
 
     public static Project project() {
-        return new Project("open-night", "Open Night", 24, List.of(arrival()), Map.of(), Map.of()).withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE));
+        Project p = new Project("open-night", "Open Night", 24, List.of(arrival(), NightWalk.scene(HARE.id(), HARE.board().size()), RaiseTheMast.scene(), Visit.scene()), Map.of(), Map.of())
+                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE)).withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true)));
+        for (Asset a : List.of(ArrivalMenu.CHIME, RaiseTheMast.VANE, RaiseTheMast.DOME, RaiseTheMast.LAMP, RaiseTheMast.MISSED)) {
+            p = p.withAsset(a);
+        }
+        return p;
     }
 
     private static Scene arrival() {
@@ -73,8 +81,12 @@ public final class OpenNight {
         Timeline sled = sledRun();
         var start = new Reaction("r-start", Events.tapped("s-start-the-sled"),
                 List.of(Actions.of(Actions.PLAY_FROM_START, sled.id())));
-        return new Scene("arrival", "Arrival", new Board(new Point(1280, 640), canvas, elements,
-                List.of(opening(), sled, weather(high, low)), List.of(start)));
+        elements.addAll(ArrivalMenu.elements());
+        var timelines = new ArrayList<>(List.of(opening(), sled, weather(high, low)));
+        timelines.addAll(ArrivalMenu.timelines());
+        var reactions = new ArrayList<>(List.of(start));
+        reactions.addAll(ArrivalMenu.reactions());
+        return new Scene(ARRIVAL, "Arrival", new Board(new Point(1280, 640), canvas, elements, timelines, reactions));
     }
 
     private static Timeline timeline(String id, String name, double seconds, boolean loop, boolean starts) {
