@@ -31,7 +31,7 @@ final class ArrivalMenu {
     }
 
     static List<Element> elements() {
-        Element bell = Art.group("Hut bell", new Rect(1040, 396, 18, 26), new Point(0.5, 0), List.of(Art.rectangle("Bell hook", 1048, 396, 2, 6, 0, "#4A565B"), Art.polygon("Bell cup", "#E9B44C", 1042, 418, 1044, 404, 1049, 400, 1054, 404, 1056, 418),
+        Element bell = Art.group("Hut bell", new Rect(1040, 396, 18, 26), new Point(0.5, 0), List.of(Art.rectangle("Bell touch area", 1031, 392, 36, 36, 0, "#00000000").with(Properties.TOUCH, "its whole box"), Art.rectangle("Bell hook", 1048, 396, 2, 6, 0, "#4A565B"), Art.polygon("Bell cup", "#E9B44C", 1042, 418, 1044, 404, 1049, 400, 1054, 404, 1056, 418),
                 Art.circle("Bell clapper", 1049, 419, 2.5, "#8A5A1E"))).with(Properties.CURSOR, "pointer");
         var lines = new ArrayList<Element>();
         lines.add(Art.rectangle("Menu face", 1200, 40, 44, 44, 22, "#FFFFFF26"));

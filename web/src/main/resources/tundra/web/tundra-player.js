@@ -1238,7 +1238,7 @@ const Tundra = (() => {
 
     // What is seen there is tapped, and all that holds it; what is faded lets taps through, as what is hidden does.
     #tap({ target, detail, clientX, clientY }) {
-      const clear = ({ fill, stroke }) => [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
+      const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
       const seen = (x) => x === this.el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
       let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => this.el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
       for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();

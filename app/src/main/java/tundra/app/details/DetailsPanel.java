@@ -29,7 +29,7 @@ import tundra.core.model.Property;
 /** What is selected, with its properties as numbers and colours. */
 public final class DetailsPanel extends TallPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE,
-            Properties.PIVOT, Properties.SKEW, Properties.PARALLAX);
+            Properties.PIVOT, Properties.SKEW, Properties.TOUCH, Properties.PARALLAX);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
     private static final List<Property<?>> BLENDING = List.of(Properties.BLEND, Properties.ISOLATE);

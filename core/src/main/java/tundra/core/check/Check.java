@@ -10,7 +10,12 @@ public enum Check {
     FONT("Font missing", "A text in a font that the piece doesn't have, or a font that can't be read."),
     UNPAINTED("Not painted", "A gradient so small, large or skewed that it can't be painted; its last colour stands in for it."),
     UNSEEN_MOTIF("Motif cut short", "A motif in step with a timeline that ends before it does."),
-    HEAVY("Heavy for visitors", "A motif that takes much memory on a visitor's machine and could be a series of pictures.");
+    HEAVY("Heavy for visitors", "A motif that takes much memory on a visitor's machine and could be a series of pictures."),
+    DEAD("Never happens", "A reaction that nothing can set off."),
+    COVERED("Covered", "Something that can be tapped or dragged, beneath something else that catches the pointer."),
+    SMALL("Hard to hit", "A place to tap that is less than 24 px wide or high."),
+    MOUSE_ONLY("Not by keyboard", "A reaction that nobody can set off from the keyboard."),
+    NAMELESS("Without words", "A place to tap that screen readers would call by the name that it was drawn with.");
 
     public final String title;
     public final String about;

@@ -133,12 +133,14 @@ public final class Properties {
             add("longLength", "Length", ValueType.NUMBER, "px", 1, List.of("px"), 0, 2000, 80.0, effect(EffectKind.LONG_SHADOW));
     /** How much of its opacity it has lost at its end. */
     public static final Property<Double> LONG_FADE = add("longFade", "Fade", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.LONG_SHADOW));
+    /** What of it catches the pointer on the page. */
+    public static final Property<String> TOUCH = choice("touch", "Touch", ANY, "what is seen", "its whole box", "lets through");
     /** At which share of the page's scrolling an element goes along while its scene stands: 1 as fast as the page, 0 not at all, below 0 the other way. */
     public static final Property<Double> PARALLAX = add("parallax", "Parallax", ValueType.NUMBER, "%", 100, List.of("%"), -3, 3, 0.0, ANY);
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
     /** What is never keyed: it holds at all times. */
-    private static final List<Property<?>> REST_ONLY = List.of(ISOLATE, CURSOR, PARALLAX);
+    private static final List<Property<?>> REST_ONLY = List.of(ISOLATE, CURSOR, TOUCH, PARALLAX);
     /** Where an element stands and how it lies there, whatever it looks like. */
     public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */
