@@ -209,7 +209,7 @@ class CommandLineTest {
         assertThat(out).contains("motif Wind flag: 34.0×46.0, 2 elements, 0 reactions, placed 4 times");
         assertThat(run("info", DEMO, "--json")).isZero();
         var json = new JsonMapper().readTree(out);
-        assertThat(json.get("scenes").get(0).get("reactions").intValue()).isEqualTo(1);
+        assertThat(json.get("scenes").get(0).get("reactions").intValue()).isEqualTo(7);
         assertThat(json.get("frameRate").intValue()).isEqualTo(24);
     }
 

@@ -225,6 +225,48 @@ class InteractDeskTest extends InWindow {
     }
 
     @Test
+    void aScriptIsTypedCheckedCompletedAndUndone() throws Exception {
+        t.click("script-add");
+        type("celebrate");
+        assertThat(project().scripts()).hasSize(1);
+        var code = (org.fxmisc.richtext.CodeArea) t.node("script-code");
+        RealWindow.fx(() -> {
+            code.requestFocus();
+            code.moveTo(code.getText().indexOf('\n') + 3);
+            code.insertText(code.getCaretPosition(), "page.find(");
+            return null;
+        });
+        var tool = t.w.tools.active();
+        // letters are letters here, not tools
+        t.type("r");
+        assertThat(t.w.tools.active()).isSameAs(tool);
+        t.until(() -> project2().scripts().getFirst().source().contains("page.find(r"));
+        t.until(() -> ((javafx.scene.control.Label) t.stage.getScene().lookup("#script-state")).getText().startsWith("It can't be read"));
+        RealWindow.fx(() -> {
+            code.replaceText(code.getText().replace("page.find(r", "page.find(\"Lmap\").hide();\n  page."));
+            code.moveTo(code.getText().indexOf("page.", code.getText().indexOf("hide")) + 5);
+            return null;
+        });
+        t.keys(KeyCode.CONTROL, KeyCode.SPACE);
+        choose("complete-timeline");
+        String completed = RealWindow.fx(() -> code.getText());
+        assertThat(completed).contains("page.timeline");
+        RealWindow.fx(() -> {
+            code.replaceText(code.getText().replace("page.timeline", ""));
+            return null;
+        });
+        t.until(() -> ((javafx.scene.control.Label) t.stage.getScene().lookup("#script-state")).getText().equals("Nothing is called “Lmap”; did you mean “Lamp”?"));
+        t.run("undo");
+        assertThat(project().scripts().getFirst().source()).as("what was typed at once is one step").isEqualTo(tundra.core.model.Script.empty("x", "celebrate").source());
+        t.run("undo");
+        assertThat(project().scripts()).isEmpty();
+    }
+
+    private Project project2() {
+        return t.studio.project();
+    }
+
+    @Test
     void scenesByTheirTabs() throws Exception {
         t.click("scene-add");
         assertThat(project().scenes()).extracting(Scene::name).containsExactly("Scene", "Scene 2");

@@ -78,7 +78,7 @@ class KeptInPlaceTest extends InWindow {
         demo(Desk.ANIMATE);
         var lanes = t.window.timeline().lanes();
         var all = RealWindow.fx(() -> t.studio.board().elements().stream().map(Element::id).toList());
-        for (String name : List.of("Title", "Sled", "Hare at rest")) {
+        for (String name : List.of("Title", "Sled", "Menu")) {
             String id = RealWindow.fx(() -> t.studio.board().elements().stream().filter(e -> e.name().equals(name)).findFirst().orElseThrow().id());
             var before = RealWindow.fx(() -> all.stream().map(e -> lanes.rowY(e, null)).toList());
             t.click(RealWindow.fx(() -> t.screen(lanes, 60, lanes.rowY(id, null))));

@@ -46,7 +46,7 @@ public final class OpenNight {
 
     public static Project project() {
         Project p = new Project("open-night", "Open Night", 24, List.of(arrival(), NightWalk.scene(HARE.id(), HARE.board().size()), RaiseTheMast.scene(), Visit.scene()), Map.of(), Map.of())
-                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE)).withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true)));
+                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE)).withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true))).withScripts(List.of(RaiseTheMast.CELEBRATE));
         for (Asset a : List.of(ArrivalMenu.CHIME, RaiseTheMast.VANE, RaiseTheMast.DOME, RaiseTheMast.LAMP, RaiseTheMast.MISSED)) {
             p = p.withAsset(a);
         }

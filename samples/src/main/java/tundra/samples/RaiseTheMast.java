@@ -19,6 +19,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -30,6 +31,15 @@ import tundra.core.motion.Track;
 final class RaiseTheMast {
     static final String ID = "mast";
     static final Asset VANE = Chimes.bell("vane.wav", 523), DOME = Chimes.bell("dome.wav", 659), LAMP = Chimes.bell("lamp.wav", 784), MISSED = Chimes.thud("snow.wav");
+    static final Script CELEBRATE = new Script("script-celebrate", "celebrate", """
+            export function celebrate(page) {
+              const lamp = page.find("Lamp");
+              lamp.set({ scale: 1.12 }, 300);
+              page.wait(900).then(() => lamp.set({ scale: 1 }, 600));
+              page.timeline("Vane spins").playFrom(0);
+              // credit: lamp art by the station
+            }
+            """);
     private static final Easing GENTLE = EasingText.parse("sine-both");
     private static final Point MIDDLE = new Point(0.5, 0.5);
     private final List<Timeline> timelines = new ArrayList<>();
@@ -100,7 +110,7 @@ final class RaiseTheMast {
             when("missed-" + part, Events.of(Events.MISSED, part), Actions.of(Actions.PLAY_SOUND, MISSED.hash()));
         }
         when("all", Events.of(Events.ALL_LANDED), Actions.of(Actions.PLAY_FROM_START, "Aurora comes"), Actions.of(Actions.ADD_VALUE, OpenNight.RAISED, 1.0),
-                Actions.of(Actions.SAY, "The mast stands, and the aurora comes."), Actions.of(Actions.WAIT, 2_600_000L), Actions.of(Actions.OPEN_SCENE, OpenNight.VISIT));
+                Actions.of(Actions.RUN, CELEBRATE.id()), Actions.of(Actions.SAY, "The mast stands, and the aurora comes."), Actions.of(Actions.WAIT, 2_600_000L), Actions.of(Actions.OPEN_SCENE, OpenNight.VISIT));
         when("again", Events.tapped("over"), Actions.of(Actions.SEND_HOME, List.of("Vane", "Dome", "Lamp"), 400_000L), Actions.of(Actions.GO_TO, "Aurora comes", 0L));
         when("leave", Events.of(Events.KEY_PRESSED, "Escape"), Actions.of(Actions.OPEN_SCENE, OpenNight.ARRIVAL));
         var canvas = Values.NONE.with(Properties.BACKGROUND, Art.color("#23566B"));

@@ -12,6 +12,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.ScriptApi;
 import tundra.core.flip.SheetMaker;
 import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
@@ -29,10 +30,12 @@ import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Slot;
 import tundra.core.model.Span;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.core.series.MotifSeries;
 import tundra.core.series.SeriesPainter;
 
@@ -79,6 +82,10 @@ public final class PageCompiler {
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, extraScript != null, used);
         files.put("tundra-player.js", utf8(PlayerScript.with(used)));
+        for (Script s : project.scripts()) {
+            files.put(scriptPath(s), utf8(script(s)));
+            files.put("tundra.d.ts", utf8(ScriptApi.declarations()));
+        }
         files.put("piece.js", utf8("Tundra.start(" + data + ");\n"));
         for (String hash : markup.pictures()) {
             Asset a = project.assets().get(hash);
@@ -102,6 +109,15 @@ public final class PageCompiler {
             }
         }
         return new Page(files);
+    }
+
+    private static String scriptPath(Script s) {
+        return "script-" + s.name().replaceAll("[^A-Za-z0-9_]", "-") + ".js";
+    }
+
+    /** A file for each, so that one that can't be read takes nothing else with it; comments stay. */
+    private static String script(Script s) {
+        return "Tundra.scripts[\"" + s.id() + "\"] = (() => {\n" + s.source().replaceAll("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)", "$1") + "\nreturn " + s.name() + ";\n})();\n";
     }
 
     /** The class of a piece, by which its own names are told from those of others on the same page. */
@@ -143,7 +159,9 @@ public final class PageCompiler {
         if (extraScript != null) {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");
         }
-        return s.append("<script src=\"tundra-player.js\"></script>\n<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
+        s.append("<script src=\"tundra-player.js\"></script>\n");
+        p.scripts().forEach(x -> s.append("<script src=\"").append(scriptPath(x)).append("\"></script>\n"));
+        return s.append("<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
     }
 
     private static String css(Markup m) {
@@ -229,6 +247,16 @@ public final class PageCompiler {
             o.set("mixes", JSON.valueToTree(mixes.all()));
         }
         o.set("reactions", reactions);
+        if (!p.scripts().isEmpty()) {
+            used.add(PlayerScript.SCRIPTS);
+            used.add(PlayerScript.REACTIONS);
+            ObjectNode names = o.putObject("names");
+            Tree.each(b.elements(), e -> {
+                if (markup.of(e.id()) != null && !names.has(e.name())) {
+                    names.put(e.name(), PageId.of(e.id()));
+                }
+            });
+        }
         List<Element> instances = Motifs.instances(b, x -> true).stream().filter(e -> markup.of(e.id()) != null).toList();
         if (!instances.isEmpty()) {
             ArrayNode all = o.putArray("instances");
@@ -279,6 +307,10 @@ public final class PageCompiler {
         if (!t.sounds().isEmpty()) {
             ArrayNode sounds = o.putArray("sounds");
             t.sounds().forEach(x -> sound(sounds.addObject(), p.assets().get(x.asset()), x, t));
+        }
+        if (!p.scripts().isEmpty() && !t.markers().isEmpty()) {
+            ObjectNode markers = o.putObject("markers");
+            t.markers().forEach(m -> markers.put(m.name(), m.time() / 1000.0));
         }
         tracks(o, s, t, markup, mixes);
     }

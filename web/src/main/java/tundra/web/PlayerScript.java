@@ -14,7 +14,7 @@ import java.util.regex.Pattern;
  * every piece.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     private static final String SOURCE = source();

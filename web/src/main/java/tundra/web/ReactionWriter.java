@@ -138,6 +138,9 @@ final class ReactionWriter {
                 tracks.write(to, t);
             } else {
                 sentence(o, "action", a.kind(), there);
+                if (a.kind() == Actions.RUN) {
+                    used.addAll(Set.of(PlayerScript.SCRIPTS, PlayerScript.VOICE, PlayerScript.VALUES));
+                }
                 if (a.kind() == Actions.SAY) {
                     used.add(PlayerScript.VOICE);
                 }
@@ -178,7 +181,7 @@ final class ReactionWriter {
                     used.add(PlayerScript.VALUES);
                     o.put(k, (String) value);
                 }
-                case TIMELINE, SCENE, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> o.put(k, (String) value);
+                case TIMELINE, SCENE, SCRIPT, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> o.put(k, (String) value);
                 case SETTING -> throw new IllegalStateException("settings are timelines");
             }
         });

@@ -366,8 +366,8 @@ const Tundra = (() => {
     #cued;
 
     // With a clock it isn't played, but goes along with what drives the motif that it is part of.
-    constructor({ id, name, duration, loop, starts, tracks, sounds = [] }, board, slot, clock) {
-      Object.assign(this, { id, name, duration, starts, loops: loop, playing: false, start: 0, pace: 1 });
+    constructor({ id, name, duration, loop, starts, tracks, sounds = [], markers }, board, slot, clock) {
+      Object.assign(this, { id, name, markers, duration, starts, loops: loop, playing: false, start: 0, pace: 1 });
       this.#board = board;
       this.#loop = loop && !quiet.matches;
       this.#clock = clock;
@@ -1014,6 +1014,8 @@ const Tundra = (() => {
       line.textContent = now === true ? "yes" : now === false ? "no" : now;
       for (const x of rest) x.textContent = "";
     },
+//# action run
+    run: (board, { script }) => board.piece.script(script, board),
 //# action say
     say: (board, { text }) => board.piece.say(text),
 //# action copyText
@@ -1058,8 +1060,8 @@ const Tundra = (() => {
     #drags = [];
 
     // Of a motif's instance with its clock, otherwise without.
-    constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [] }, piece, clock, around) {
-      Object.assign(this, { el, piece, around });
+    constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {} }, piece, clock, around) {
+      Object.assign(this, { el, piece, around, names });
       for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
       this.#rename();
       const slot = (this.#slot = slots(this, mixes));
@@ -1254,7 +1256,7 @@ const Tundra = (() => {
     }
 
     get #touched() {
-      return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex) && !this.parts.has(x.classList[0]?.replace(/-h$/, "")));
+      return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex) && !(x.classList[0] ?? "").endsWith("-h"));
     }
 
     // The timelines that start by themselves play.
@@ -1702,6 +1704,99 @@ const Tundra = (() => {
     return all.length ? new DOMRect(left, top, Math.max(...all.map((r) => r.right)) - left, Math.max(...all.map((r) => r.bottom)) - top) : el.getBoundingClientRect();
   };
 
+//# scripts
+  // What scripts can ask of the page.
+  class PageApi {
+    #piece;
+    #board;
+
+    constructor(piece, board) {
+      this.#piece = piece;
+      this.#board = board;
+    }
+
+    get scene() {
+      return this.#piece.shown.name;
+    }
+
+    find(name) {
+      const board = this.#board, part = board.names[name];
+      if (!part) throw new Error("nothing is called " + name);
+      const el = board.part(part), box = () => outer(board, part);
+      return {
+        show: () => (box().hidden = false),
+        hide: () => (box().hidden = true),
+        get shown() {
+          return el.checkVisibility({ opacityProperty: true, visibilityProperty: true });
+        },
+        get text() {
+          return [...el.querySelectorAll("tspan")].map((x) => x.textContent).join(" ").trim();
+        },
+        set text(words) {
+          const [line, ...rest] = el.querySelectorAll("tspan");
+          if (line) line.textContent = words;
+          for (const x of rest) x.textContent = "";
+        },
+        set({ opacity, x, y, rotation, scale, fill }, ms = 0) {
+          const { style } = el;
+          style.transition = ms && !quiet.matches ? "all " + ms + "ms ease" : "none";
+          if (opacity !== undefined) style.opacity = opacity;
+          if (x !== undefined || y !== undefined) style.transform = "translate(" + (x ?? 0) + "px," + (y ?? 0) + "px)";
+          if (rotation !== undefined) style.rotate = rotation + "deg";
+          if (scale !== undefined) style.scale = scale;
+          const shape = board.part(part + "-s");
+          if (fill !== undefined && shape) [shape.style.transition, shape.style.fill] = [style.transition, fill];
+        },
+        on: (event, run) => el.addEventListener(event, run),
+      };
+    }
+
+    timeline(name) {
+      const t = this.#board.timelines.find((x) => x.name === name);
+      if (!t) throw new Error("nothing is called " + name);
+      const at = (x) => {
+        const marked = typeof x === "string" ? t.markers?.[x] : x;
+        if (marked === undefined) throw new Error("nothing is called " + x);
+        return marked;
+      };
+      return {
+        play: () => t.play(),
+        pause: () => t.pause(),
+        playFrom: (x) => t.playFrom(at(x)),
+        playTo: (x) => t.playTo(at(x)),
+        playBack: () => t.playBack(),
+        goTo: (x) => t.goTo(at(x)),
+        setSpeed: (percent) => t.setSpeed(percent),
+        get time() {
+          return t.time;
+        },
+        get playing() {
+          return t.playing;
+        },
+      };
+    }
+
+    value(name) {
+      return this.#piece.valueNamed(name).now;
+    }
+
+    set(name, to) {
+      this.#piece.put(this.#piece.valueNamed(name).id, to);
+    }
+
+    open(scene) {
+      this.#piece.show(scene);
+    }
+
+    say(text) {
+      this.#piece.say(text);
+    }
+
+    wait(ms) {
+      return new Promise((done) => setTimeout(done, ms));
+    }
+  }
+
 //# core
   // A screen of the piece; what it holds is made when it is first near.
   class Scene {
@@ -1837,6 +1932,22 @@ const Tundra = (() => {
       this.#spoken.textContent = "";
       setTimeout(() => (this.#spoken.textContent = text), 50);
     }
+//# scripts
+
+    // Runs a script of the piece; one that fails stops itself and nothing else.
+    script(id, board) {
+      const failed = (e) => tell("problem in a script: " + (e?.message ?? e));
+      try {
+        Tundra.scripts[id]?.(new PageApi(this, board))?.catch?.(failed);
+      } catch (e) {
+        failed(e);
+      }
+    }
+
+    valueNamed(name) {
+      for (const v of this.#values.values()) if (v.name === name) return v;
+      throw new Error("nothing is called " + name);
+    }
 //# values
 
     // What a value is now.
@@ -1884,6 +1995,10 @@ const Tundra = (() => {
 
   return {
     pieces,
+//# scripts
+    // The functions of the pieces, by their ids.
+    scripts: {},
+//# core
     // In the first place for a piece that none was started in yet.
     start(data, root = [...document.querySelectorAll(".tundra")].find((x) => pieces.every((p) => p.el !== x))) {
       const piece = new Piece(data, root);

@@ -20,6 +20,7 @@ import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
 import tundra.core.model.Conditions;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
@@ -43,6 +44,7 @@ import tundra.render.PictureSheets;
 /** Every event, every condition and every action of the tables in a page that a visitor has open. */
 class ReactionTablesTest extends InBrowser {
     private static final int WIDTH = 700, HEIGHT = 400;
+    private static final List<String> PARTS = List.of("e-landed", "e-landedOn", "e-missed", "e-dragStarted", "e-dragged", "e-dragEnded");
     private static final Asset BELL;
 
     static {
@@ -73,9 +75,16 @@ class ReactionTablesTest extends InBrowser {
         all.add(new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 330)).with(Properties.FILL, Color.BLACK),
                 new Content.Text("Nothing", "Lora", 400, 14, Content.Align.LEFT, 1.2)));
         var other = new Board(new Point(WIDTH, HEIGHT), Values.NONE, List.of(box("there", 0)), List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
-        return new Project("p", "Page", 24, List.of(new Scene("a", "A", new Board(new Point(WIDTH, HEIGHT), Values.NONE, all, List.of(main()), reactions)), new Scene("b", "B", other),
+        return new Project("p", "Page", 24, List.of(new Scene("a", "A", new Board(new Point(WIDTH, HEIGHT), Values.NONE, all, List.of(main()), reactions).withDrags(drags(all))), new Scene("b", "B", other),
                 new Scene("c", "C", other.withElements(List.of(box("last", 3))).withTimelines(List.of(new Timeline("third", Timeline.MAIN, 1_000_000, false, false, Map.of())))))
-                , Map.of(), Map.of()).withValues(values).withAsset(BELL);
+                , Map.of(), Map.of()).withValues(values).withAsset(BELL).withScripts(List.of(new tundra.core.model.Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
+                new tundra.core.model.Script("script-b", "broken", "export function broken(page) {\n  page.(;\n}\n")));
+    }
+
+    /** What the events of dragging are about can be dragged to the mover, which itself can be dragged where nothing else can. */
+    private static List<Dragging> drags(List<Element> all) {
+        var parts = all.stream().map(Element::id).filter(PARTS::contains).map(id -> new Dragging.Pair(id, List.of("mover"))).toList();
+        return List.of(Dragging.of("d", parts.isEmpty() ? List.of(new Dragging.Pair("mover", List.of())) : parts).withMany(true).withBack(0));
     }
 
     private static Reactions.Near near(Project p, String element) {
@@ -113,6 +122,17 @@ class ReactionTablesTest extends InBrowser {
             points.add(Map.of("x", xy[i], "y", xy[i + 1], "id", i / 2));
         }
         browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
+    }
+
+    private void home() {
+        browser.run("for (const d of Tundra.pieces[0].shown.board.parts.values()) d.home(0)");
+    }
+
+    private void drag(double x, double y, double toX, double toY) {
+        mouse("mousePressed", x, y, 1);
+        mouse("mouseMoved", (x + toX) / 2, (y + toY) / 2, 1);
+        mouse("mouseMoved", toX, toY, 1);
+        mouse("mouseReleased", toX, toY, 0);
     }
 
     private void click(double x, double y) {
@@ -160,6 +180,24 @@ class ReactionTablesTest extends InBrowser {
             touch("touchMove", x - 20, y, x + 20, y);
             touch("touchEnd");
         });
+        Point mover = box("mover", 30).rest().get(Properties.POSITION);
+        Doing there = (x, y) -> drag(x, y, mover.x(), mover.y());
+        m.put(Events.LANDED, there);
+        m.put(Events.LANDED_ON, there);
+        m.put(Events.MISSED, (x, y) -> drag(x, y, 660, 20));
+        m.put(Events.ALL_LANDED, (x, y) -> {
+            home();
+            for (String part : PARTS) {
+                var at = (List<?>) browser.run("const r = document.querySelector('.' + arguments[0] + ' .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", PageId.of(part));
+                drag(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue(), mover.x(), mover.y());
+            }
+        });
+        for (EventKind k : List.of(Events.DRAG_STARTED, Events.DRAGGED, Events.DRAG_ENDED)) {
+            m.put(k, (x, y) -> {
+                home();
+                drag(x, y, x + 30, y + 5);
+            });
+        }
         m.put(Events.KEY_PRESSED, (x, y) -> new Actions(browser.driver).sendKeys("k").perform());
         m.put(Events.OPENED, (x, y) -> { });
         m.put(Events.CLOSED, (x, y) -> {
@@ -203,6 +241,7 @@ class ReactionTablesTest extends InBrowser {
     private static Event event(EventKind k, Project p, String element) {
         return switch (k.key()) {
             case "passed" -> Events.of(k, "main", 200_000L, "forwards");
+            case "landedOn" -> Events.of(k, element, "mover");
             case "became" -> Events.of(k, "watched", "7");
             case "changed" -> Events.of(k, "watched");
             case "keyPressed" -> Events.of(k, "K");
@@ -271,6 +310,7 @@ class ReactionTablesTest extends InBrowser {
         m.put(tundra.core.model.Actions.CHANGE_BY, "getComputedStyle(" + mover + ").opacity === '1' && told.includes('changeBy')");
         m.put(tundra.core.model.Actions.TO_FRONT, mover + ".style.zIndex === '1'");
         m.put(tundra.core.model.Actions.TO_BACK, mover + ".style.zIndex === '-1'");
+        m.put(tundra.core.model.Actions.SEND_HOME, "Tundra.pieces[0].shown.board.parts.get('t-mover').x === 0 && told.includes('sendHome')");
         m.put(tundra.core.model.Actions.OPEN_SCENE, "Tundra.pieces[0].shown.name === 'B'");
         m.put(tundra.core.model.Actions.NEXT_SCENE, "Tundra.pieces[0].shown.name === 'B'");
         m.put(tundra.core.model.Actions.PREVIOUS_SCENE, "Tundra.pieces[0].shown.name === 'A' && told.includes('previousScene')");
@@ -290,6 +330,7 @@ class ReactionTablesTest extends InBrowser {
         m.put(tundra.core.model.Actions.RANDOM_VALUE, "Tundra.pieces[0].value('v') >= 1 && Tundra.pieces[0].value('v') <= 6");
         m.put(tundra.core.model.Actions.PUT_TEXT, "document.querySelector('.t-words tspan').textContent === '0'");
         m.put(tundra.core.model.Actions.SAY, "document.querySelector('.t-say[aria-live=polite]')?.textContent === 'Hello'");
+        m.put(tundra.core.model.Actions.RUN, "Tundra.pieces[0].value('v') === 41");
         m.put(tundra.core.model.Actions.COPY_TEXT, "copied.includes('Hello')");
         m.put(tundra.core.model.Actions.WAIT, "told.includes('wait')");
         m.put(tundra.core.model.Actions.STOP, "told.includes('stop') && !told.includes('wait')");
@@ -323,6 +364,7 @@ class ReactionTablesTest extends InBrowser {
         for (int i = 0; i < tundra.core.model.Actions.ALL.size(); i++) {
             ActionKind k = tundra.core.model.Actions.ALL.get(i);
             browser.run("Tundra.pieces[0].show('A'); told.length = 0; left.length = 0; played.length = 0; Tundra.pieces[0].put('v', 0);");
+            browser.run("const d = Tundra.pieces[0].shown.board.parts.get('t-mover'); d.x = 50; d.show();");
             if (k == tundra.core.model.Actions.PAUSE || k == tundra.core.model.Actions.PLAY_BACK) {
                 browser.run("Tundra.pieces[0].timeline('Main').goTo(400); " + (k == tundra.core.model.Actions.PAUSE ? "Tundra.pieces[0].timeline('Main').play()" : ""));
             }

@@ -66,6 +66,7 @@ final class DragCard extends VBox {
         var b = new Button(text);
         b.setId(id);
         b.setMnemonicParsing(false);
+        b.setMinWidth(id.startsWith("pair-lands") ? 30 : USE_PREF_SIZE);
         b.getStyleClass().addAll("chip", look);
         b.setOnAction(e -> open.accept(b));
         return b;

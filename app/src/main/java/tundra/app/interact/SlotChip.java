@@ -86,6 +86,7 @@ final class SlotChip {
             case CHOICE -> Picker.choose(chip, slot.choices().stream().map(c -> new Picker.Choice(c, () -> put(c))).toList());
             case SCENE -> Picker.choose(chip, studio.project().scenes().stream().map(s -> new Picker.Choice(s.name(), () -> put(s.id()))).toList());
             case VALUE -> Picker.choose(chip, studio.project().values().stream().map(v -> new Picker.Choice(v.name(), v.kind().words, () -> put(v.id()))).toList());
+            case SCRIPT -> Picker.choose(chip, studio.project().scripts().stream().map(s -> new Picker.Choice(s.name() + "()", () -> put(s.id()))).toList());
             case SOUND -> Picker.choose(chip, studio.project().assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> new Picker.Choice(a.title(), () -> put(a.hash()))).toList());
             case EASING -> Picker.choose(chip, NamedEasing.ALL.stream().map(n -> new Picker.Choice(n.feel(), n.trade(), () -> put(n.easing().text()))).toList());
             case LINK -> checked("A web address, such as https://example.org or ../visit.html.", Links::web, "That is no web address: http, https, or relative to the page.");

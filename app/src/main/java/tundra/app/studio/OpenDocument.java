@@ -3,6 +3,7 @@ package tundra.app.studio;
 import java.nio.file.Path;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.History;
+import tundra.core.edit.Scripts;
 import tundra.core.model.Project;
 
 /** The document that is open: its versions, what is only tried on it, and the file that it was saved to. */
@@ -55,7 +56,8 @@ final class OpenDocument {
 
     void change(String name, Object merge, UnaryOperator<Project> change) {
         preview = null;
-        history.add(name, change.apply(history.project()), merge);
+        Project before = history.project();
+        history.add(name, Scripts.follow(before, change.apply(before)), merge);
     }
 
     void cancel(Object merge) {

@@ -13,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -38,6 +39,7 @@ import tundra.app.commands.Workshop;
 import tundra.app.flip.FlipStrip;
 import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
+import tundra.app.interact.ScriptsPanel;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
@@ -85,6 +87,7 @@ public final class MainWindow {
     private final Lazy<ReactionsPanel> reactions;
     private final Lazy<PublishPanel> publish;
     private final Lazy<LogPanel> log;
+    private final Lazy<ScriptsPanel> scripts;
     private final Lazy<TryView> tryView;
     private final Lazy<ToolCard> tools;
     private final Lazy<WayBar> way;
@@ -141,6 +144,7 @@ public final class MainWindow {
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
+        scripts = new Lazy<>(() -> new ScriptsPanel(studio));
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         tools = new Lazy<>(() -> new ToolCard(w));
         way = new Lazy<>(() -> new WayBar(studio));
@@ -191,7 +195,7 @@ public final class MainWindow {
             }
         });
         scene.addEventFilter(KeyEvent.KEY_TYPED, e -> {
-            if (!(scene.getFocusOwner() instanceof TextInputControl)) {
+            if (!typed(scene.getFocusOwner())) {
                 w.typing.typed(e);
                 w.canvas.redrawOverlay();
             }
@@ -387,7 +391,13 @@ public final class MainWindow {
         var left = new BorderPane(trying ? tryView.get() : canvas());
         log.get().setPrefHeight(190);
         log.get().setMaxWidth(Double.MAX_VALUE);
-        left.setBottom(log.get());
+        var bottom = new HBox(scripts.get(), log.get());
+        HBox.setHgrow(scripts.get(), Priority.ALWAYS);
+        scripts.get().setMinWidth(0);
+        scripts.get().setPrefHeight(230);
+        log.get().setPrefWidth(270);
+        log.get().setMinWidth(200);
+        left.setBottom(bottom);
         var pane = new BorderPane(left);
         reactions.get().setPrefWidth(480);
         reactions.get().setMinWidth(360);
@@ -524,7 +534,7 @@ public final class MainWindow {
             return;
         }
         Node focus = layers.getScene().getFocusOwner();
-        boolean typing = focus instanceof TextInputControl;
+        boolean typing = typed(focus);
         if (dialog != null) {
             if (e.getCode() == KeyCode.ESCAPE && !typing) {
                 dialog.run();
@@ -615,5 +625,10 @@ public final class MainWindow {
             studio.select(List.of());
         }
         w.canvas.redrawOverlay();
+    }
+
+    /** Whether the keyboard's letters go into a text. */
+    private static boolean typed(Node focus) {
+        return focus instanceof TextInputControl || focus instanceof org.fxmisc.richtext.GenericStyledArea<?, ?, ?>;
     }
 }

@@ -108,6 +108,7 @@ public final class Reactions {
                 case TIME -> time;
                 case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
                 case VALUE -> project.values().isEmpty() ? null : project.values().getFirst().id();
+                case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
                 case SOUND -> project.assets().values().stream().filter(a -> a.kind() == tundra.core.model.Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
                 case SETTING -> tundra.core.model.Setting.of(tundra.core.model.Properties.OPACITY, 0.5);
                 case DURATION, NUMBER, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> throw new IllegalStateException(s.key() + " has no standard");

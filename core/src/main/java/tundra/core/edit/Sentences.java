@@ -45,6 +45,7 @@ public final class Sentences {
             case NUMBER -> Numbers.plain((Double) v, 4);
             case SCENE -> project.scene((String) v) instanceof Scene x ? x.name() : "?";
             case VALUE -> project.value((String) v) == null ? "?" : project.value((String) v).name();
+            case SCRIPT -> project.script((String) v) == null ? "?" : project.script((String) v).name() + "()";
             case SOUND -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";
             case EASING -> easing((String) v);
             case SETTING -> setting((Setting) v);

@@ -36,6 +36,7 @@ import tundra.core.model.Project;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Slot;
 import tundra.core.model.States;
 import tundra.core.model.Swatch;
@@ -99,10 +100,15 @@ final class ProjectReader {
         for (JsonNode n : f.has("values") ? f.list("values") : List.<JsonNode>of()) {
             parts.part(() -> values.add(value(new Fields(n, "value " + (values.size() + 1) + named(n)))));
         }
-        Set<String> sceneIds = new HashSet<>(), valueIds = new HashSet<>();
+        var scripts = new ArrayList<Script>();
+        for (JsonNode n : f.has("scripts") ? f.list("scripts") : List.<JsonNode>of()) {
+            parts.part(() -> scripts.add(script(new Fields(n, "script " + (scripts.size() + 1) + named(n)))));
+        }
+        Set<String> sceneIds = new HashSet<>(), valueIds = new HashSet<>(), scriptIds = new HashSet<>();
+        scripts.forEach(x -> scriptIds.add(x.id()));
         f.list("scenes").forEach(n -> sceneIds.add(n.path("id").asString("")));
         values.forEach(v -> valueIds.add(v.id()));
-        around = new ReactionReader.Around(sceneIds, valueIds, sounds);
+        around = new ReactionReader.Around(sceneIds, valueIds, scriptIds, sounds);
         var motifNodes = f.has("motifs") ? f.list("motifs") : List.<JsonNode>of();
         motifNodes.forEach(n -> motifIds.add(n.path("id").asString("")));
         var motifs = new ArrayList<Motif>();
@@ -133,7 +139,7 @@ final class ProjectReader {
             });
         }
         f.keepUnknown(Places.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
         sceneIds.removeIf(x -> scenes.stream().anyMatch(s -> s.id().equals(x)));
         for (String gone : sceneIds) {
@@ -191,6 +197,14 @@ final class ProjectReader {
     private Scene scene(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
         return new Scene(id, name, board(f, id));
+    }
+
+    private Script script(Fields f) throws FileProblem {
+        String id = id(f), name = f.text("name"), source = f.text("source");
+        if (!name.matches(Script.NAME)) {
+            throw f.problem("name", "should be the name of a function");
+        }
+        return new Script(id, name, source);
     }
 
     private PieceValue value(Fields f) throws FileProblem {

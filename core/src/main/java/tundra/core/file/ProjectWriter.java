@@ -71,6 +71,10 @@ final class ProjectWriter {
                 }
             });
         }
+        if (!project.scripts().isEmpty()) {
+            ArrayNode scripts = o.putArray("scripts");
+            project.scripts().forEach(x -> scripts.addObject().put("id", x.id()).put("name", x.name()).put("source", x.source()));
+        }
         if (!project.motifs().isEmpty()) {
             ArrayNode motifs = o.putArray("motifs");
             project.motifs().forEach(m -> motifs.add(motif(m)));
@@ -413,7 +417,7 @@ final class ProjectWriter {
                     var s = (Setting) value;
                     o.putObject(slot.key()).put("property", s.property().key()).set("to", value(s.value()));
                 }
-                case ELEMENT, PLAYER, TIMELINE, MARKER, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY -> o.put(slot.key(), (String) value);
+                case ELEMENT, PLAYER, TIMELINE, MARKER, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SCRIPT, SOUND, KEY -> o.put(slot.key(), (String) value);
             }
         });
     }

@@ -37,8 +37,8 @@ final class ReactionReader {
     private final TimelineReader.IdReader ids;
     private final Parts parts;
 
-    /** What lies outside of the board and can be named: ids of scenes and values, hashes of sounds. */
-    record Around(Set<String> scenes, Set<String> values, Set<String> sounds) {}
+    /** What lies outside of the board and can be named: ids of scenes, values and scripts, hashes of sounds. */
+    record Around(Set<String> scenes, Set<String> values, Set<String> scripts, Set<String> sounds) {}
 
     ReactionReader(Set<String> elements, List<Timeline> all, Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
         this.parts = parts;
@@ -113,6 +113,7 @@ final class ReactionReader {
                 case MARKER -> there(f, k, f.text(k), markers, "a marker");
                 case SCENE -> there(f, k, f.text(k), around.scenes, "a scene");
                 case VALUE -> there(f, k, f.text(k), around.values, "a value");
+                case SCRIPT -> there(f, k, f.text(k), around.scripts, "a script");
                 case SOUND -> there(f, k, f.text(k), around.sounds, "a sound");
                 case TIME, DURATION -> f.whole(k, 0, Limits.TIME);
                 case NUMBER -> f.number(k, s.min(), s.max());

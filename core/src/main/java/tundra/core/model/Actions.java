@@ -27,6 +27,7 @@ public final class Actions {
     public static final Slot AMOUNT = Slot.number("amount", 1, -1e9, 1e9);
     public static final Slot FROM = Slot.number("from", 1, -1e9, 1e9);
     public static final Slot TO = Slot.number("to", 6, -1e9, 1e9);
+    public static final Slot SCRIPT = new Slot("script", Slot.Type.SCRIPT);
     public static final Slot TEXT = Slot.text("text", Slot.Type.TEXT, "Hello");
     public static final Slot INTO = new Slot("into", Slot.Type.ELEMENT, List.of("text"), null, 0, 0);
     public static final Slot DURATION = Slot.duration("duration", 1);
@@ -65,6 +66,7 @@ public final class Actions {
     public static final ActionKind TOGGLE_VALUE = add("toggleValue", "turn {value} to its opposite", VALUE);
     public static final ActionKind RANDOM_VALUE = add("randomValue", "set {value} to a random number from {from} to {to}", VALUE, FROM, TO);
     public static final ActionKind PUT_TEXT = add("putText", "write {value} into {into}", VALUE, INTO);
+    public static final ActionKind RUN = add("run", "run {script}", SCRIPT);
     public static final ActionKind SAY = add("say", "tell screen readers {text}", TEXT);
     public static final ActionKind COPY_TEXT = add("copyText", "copy {text}", TEXT);
     public static final ActionKind WAIT = add("wait", "wait {duration}", DURATION);

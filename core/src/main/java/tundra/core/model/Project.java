@@ -16,28 +16,30 @@ import tundra.core.geometry.Point;
  * @param easings kept under a name, in order
  * @param motifs in order; none holds itself, by whatever way
  * @param values the named variables, in order
+ * @param scripts functions of the piece that reactions run, in order
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
-        List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, Map<String, String> unknown) {
+        List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, List<Script> scripts, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
         easings = List.copyOf(easings);
         motifs = List.copyOf(motifs);
         values = List.copyOf(values);
+        scripts = List.copyOf(scripts);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), unknown);
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
             Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -60,11 +62,20 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withValues(List<PieceValue> v) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, unknown);
+    }
+
+    /** The script of an id; null when there is none. */
+    public Script script(String scriptId) {
+        return scripts.stream().filter(x -> x.id().equals(scriptId)).findFirst().orElse(null);
+    }
+
+    public Project withScripts(List<Script> all) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, unknown);
     }
 
     public Project withMotifs(List<Motif> m) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, unknown);
     }
 
     /** All that has a board: the scenes, then the motifs. */
@@ -81,15 +92,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -99,15 +110,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, unknown);
     }
 
     public Project withEasings(List<KeptEasing> e) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, unknown);
     }
 
     /** With an easing kept under a name, in place of one that had it. */
@@ -153,7 +164,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         s.replaceAll(x -> x.withBoard(change.apply(x.board())));
         var m = new ArrayList<>(motifs);
         m.replaceAll(x -> x.withBoard(change.apply(x.board())));
-        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, unknown);
     }
 
     private static <P extends Place> List<P> mapped(List<P> all, String id, UnaryOperator<P> change) {

@@ -50,6 +50,8 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
         MAIL,
         /** A sound of the shelf, by its hash. */
         SOUND,
+        /** The id of a script of the piece. */
+        SCRIPT,
         /** A key of the keyboard with its modifiers, such as {@code Ctrl+K} or {@code ArrowLeft}. */
         KEY,
         /** A property with a value of it: a {@link Setting}. */

@@ -53,7 +53,7 @@ class ReactionsTest {
         var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words), List.of(main, menu), List.of(reactions));
         var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")), List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("a", "A", a), new Scene("b", "B", b)), Map.of(), Map.of()).withAsset(BELL)
-                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false)));
+                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(tundra.core.model.Script.empty("s", "celebrate")));
     }
 
     private static Reactions.Near near(Project p) {
