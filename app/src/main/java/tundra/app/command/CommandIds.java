@@ -114,6 +114,8 @@ public final class CommandIds {
     public static final String SCENE_LATER = "scene-later";
     public static final String SCENE_DELETE = "scene-delete";
     public static final String CUE = "cue";
+    public static final String TOUCH_AREAS = "touch-areas";
+    public static final String TOUCH_NEW = "touch-new";
     public static final String MATCH_PAIRS = "match-pairs";
     // one for each of a kind: the word is followed by which one
     public static final String ALIGN = "align-";

@@ -3,6 +3,7 @@ package tundra.app.commands;
 import java.util.ArrayList;
 import java.util.List;
 import tundra.app.command.CommandIds;
+import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
@@ -40,6 +41,16 @@ public final class TimeCommands {
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
         }
         c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE, () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
+        c.add(CommandIds.TOUCH_AREAS, () -> w.touches.on() ? "Hide touch areas" : "Show touch areas", null, () -> s.desk() == Desk.INTERACT, () -> {
+            w.touches.setOn(!w.touches.on());
+            s.changed(Aspect.SCOPE);
+            w.canvas.redrawOverlay();
+        });
+        c.add(CommandIds.TOUCH_NEW, () -> s.selection().isEmpty() ? "New touch area" : "New touch area over the selection", null, () -> true, () -> {
+            Element area = Draggings.touchArea(s.board(), s.frame(), s.selection());
+            s.edit("New touch area", b -> s.add(b, area));
+            s.select(List.of(area.id()));
+        });
         c.add(CommandIds.MATCH_PAIRS, () -> s.selection().isEmpty() ? "Match pairs: select the parts first" : "Match pairs: let " + (s.selected() == null ? s.selection().size() + " elements" : s.selected().name()) + " be dragged", null,
                 () -> !s.selection().isEmpty(), () -> {
                     s.edit("Match pairs", b -> Draggings.add(b, s.selection()));

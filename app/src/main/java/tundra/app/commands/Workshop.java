@@ -8,6 +8,7 @@ import tundra.app.details.DetailsPanel;
 import tundra.app.files.Copied;
 import tundra.app.files.FileJobs;
 import tundra.app.interact.BadgeOverlay;
+import tundra.app.interact.TouchOverlay;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
@@ -44,6 +45,8 @@ import tundra.core.model.Project;
 
 /** The parts of one open window and how they hang together. */
 public final class Workshop {
+    /** What catches the pointer, coloured on the canvas. */
+    public final TouchOverlay touches;
     public final Studio studio;
     public final Settings settings;
     public final Asker asker;
@@ -84,11 +87,12 @@ public final class Workshop {
         addTools();
         var selection = new SelectionOverlay(studio, tools);
         var badges = new BadgeOverlay(studio);
+        touches = new TouchOverlay(studio);
         Overlay tool = (g, v) -> tools.active().draw(g, v);
         canvas.overlays(desk -> switch (desk) {
             case DRAW -> List.of(selection, typing, tool);
             case ANIMATE -> List.of(selection, path, typing, tool);
-            case INTERACT -> List.of(selection, badges, tool);
+            case INTERACT -> List.of(touches, selection, badges, tool);
             case PUBLISH -> List.of();
         });
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));

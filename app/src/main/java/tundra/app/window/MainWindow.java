@@ -40,6 +40,7 @@ import tundra.app.flip.FlipStrip;
 import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.interact.ScriptsPanel;
+import tundra.app.interact.TouchBar;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
@@ -88,6 +89,7 @@ public final class MainWindow {
     private final Lazy<PublishPanel> publish;
     private final Lazy<LogPanel> log;
     private final Lazy<ScriptsPanel> scripts;
+    private final Lazy<TouchBar> touchBar;
     private final Lazy<TryView> tryView;
     private final Lazy<ToolCard> tools;
     private final Lazy<WayBar> way;
@@ -144,6 +146,7 @@ public final class MainWindow {
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
         log = new Lazy<>(() -> new LogPanel(w.tryIt));
+        touchBar = new Lazy<>(() -> new TouchBar(studio, w.commands, w.touches));
         scripts = new Lazy<>(() -> new ScriptsPanel(studio));
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         tools = new Lazy<>(() -> new ToolCard(w));
@@ -397,7 +400,7 @@ public final class MainWindow {
         scripts.get().setPrefHeight(230);
         log.get().setPrefWidth(270);
         log.get().setMinWidth(200);
-        left.setBottom(bottom);
+        left.setBottom(new VBox(touchBar.get(), bottom));
         var pane = new BorderPane(left);
         reactions.get().setPrefWidth(480);
         reactions.get().setMinWidth(360);

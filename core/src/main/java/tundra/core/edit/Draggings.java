@@ -7,13 +7,20 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
+import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Tree;
+import tundra.core.model.Values;
 
 /** Makes and changes what visitors can drag. */
 public final class Draggings {
@@ -23,6 +30,20 @@ public final class Draggings {
     public static Board add(Board b, Collection<String> parts) {
         var free = parts.stream().filter(id -> of(b, id) == null).map(id -> new Dragging.Pair(id, List.of())).toList();
         return free.isEmpty() ? b : b.withDrags(Reactions.plus(b.drags(), Dragging.of(Ids.next(), free)));
+    }
+
+    /** An element that nobody sees and that catches the pointer: around some elements, or in the middle of the canvas. */
+    public static Element touchArea(Board b, Frame seen, Collection<String> around) {
+        Rect r = null;
+        for (String id : around) {
+            Frame.Placed p = seen.find(id);
+            r = p == null ? r : r == null ? p.bounds() : r.union(p.bounds());
+        }
+        if (r == null) {
+            r = new Rect(b.size().x() / 2 - 80, b.size().y() / 2 - 60, 160, 120);
+        }
+        return new Element(Ids.next(), Names.free(b, "Touch area"), false, false, Values.NONE.with(Properties.POSITION, r.centre()).with(Properties.SIZE, new Point(Math.max(24, r.width()), Math.max(24, r.height())))
+                .with(Properties.FILL, Color.NONE).with(Properties.TOUCH, "its whole box"), new Content.Rectangle());
     }
 
     /** What lets an element be dragged; null for nothing. */

@@ -1,0 +1,31 @@
+package tundra.app.interact;
+
+import javafx.geometry.Pos;
+import javafx.scene.layout.HBox;
+import tundra.app.command.Commands;
+import tundra.app.command.CommandIds;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
+
+/** Below the canvas: shows what catches the pointer, and says what of it is covered. */
+public final class TouchBar extends HBox {
+    public TouchBar(Studio studio, Commands commands, TouchOverlay touches) {
+        super(8);
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("touch-bar");
+        Press show = Buttons.text(commands.get(CommandIds.TOUCH_AREAS), "Show touch areas");
+        Press add = Buttons.text(commands.get(CommandIds.TOUCH_NEW), "New touch area");
+        var covered = new Caption("", "quiet", "small");
+        covered.setId("covered");
+        covered.setMinWidth(0);
+        getChildren().addAll(show, add, covered);
+        Runnable refresh = () -> {
+            show.setSelected(touches.on());
+            covered.setText(touches.on() && !studio.playing() ? touches.words() : "");
+        };
+        studio.listen(what -> refresh.run());
+        refresh.run();
+    }
+}

@@ -1,0 +1,91 @@
+package tundra.app.interact;
+
+import java.util.List;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import tundra.app.studio.Studio;
+import tundra.app.view.Overlay;
+import tundra.app.view.Viewport;
+import tundra.app.widget.Palette;
+import tundra.core.check.TouchAreas;
+import tundra.core.frame.Moment;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Project;
+
+/** Colours what catches the pointer, and hatches what of it is covered. */
+public final class TouchOverlay implements Overlay {
+    private static final double APART = 8;
+    private final Studio studio;
+    private boolean on;
+    private Project of;
+    private Board board;
+    private Moment at;
+    private List<TouchAreas.Area> areas = List.of();
+
+    public TouchOverlay(Studio studio) {
+        this.studio = studio;
+    }
+
+    public boolean on() {
+        return on;
+    }
+
+    public void setOn(boolean o) {
+        on = o;
+    }
+
+    /** Those of the open board at the playhead. */
+    List<TouchAreas.Area> areas() {
+        Project p = studio.project();
+        Board b = studio.board();
+        Moment m = studio.moment();
+        if (p != of || b != board || !m.equals(at)) {
+            of = p;
+            board = b;
+            at = m;
+            areas = TouchAreas.of(p, b, studio.fonts(), m);
+        }
+        return areas;
+    }
+
+    /** How many are covered by more than half, in words. */
+    String words() {
+        var covered = areas().stream().filter(a -> a.hidden() >= 0.5).toList();
+        if (covered.isEmpty()) {
+            return "Covered: none";
+        }
+        TouchAreas.Area first = covered.getFirst();
+        String by = first.covered().keySet().iterator().next();
+        String words = studio.board().find(first.element()).name() + " is covered by " + (studio.board().find(by) == null ? "something" : studio.board().find(by).name()) + ": " + Math.round(100 * first.hidden()) + " %";
+        return covered.size() == 1 ? words : words + ", and " + (covered.size() - 1) + " more";
+    }
+
+    @Override
+    public void draw(GraphicsContext g, Viewport v) {
+        if (!on || studio.playing()) {
+            return;
+        }
+        Color ink = Palette.of(studio.dark()).interaction();
+        for (TouchAreas.Area a : areas()) {
+            Point from = v.toView(a.bounds().topLeft());
+            double w = a.bounds().width() * v.zoom(), h = a.bounds().height() * v.zoom();
+            g.setFill(ink.deriveColor(0, 1, 1, 0.28));
+            g.fillRect(from.x(), from.y(), w, h);
+            g.setStroke(ink);
+            g.setLineWidth(1.5);
+            g.strokeRect(from.x(), from.y(), w, h);
+            if (a.hidden() > 0.02) {
+                g.save();
+                g.beginPath();
+                g.rect(from.x(), from.y(), w, h);
+                g.clip();
+                g.setStroke(Palette.of(studio.dark()).time());
+                for (double x = -h; x < w; x += APART) {
+                    g.strokeLine(from.x() + x, from.y() + h, from.x() + x + h, from.y());
+                }
+                g.restore();
+            }
+        }
+    }
+}
