@@ -159,6 +159,18 @@ class WindowTest extends InWindow {
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("When Start the sled is tapped") && l.reaction().equals("r-start")));
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("play Sled run from start")));
         assertThat(t.fx(() -> t.stage.getScene().lookup("#sentence-1").getStyleClass())).contains("lit");
+        // a line of the log leads to its moment on the canvas
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.timeline().equals("t-sled")));
+        var line = t.w.tryIt.log().stream().filter(l -> l.timeline().equals("t-sled")).findFirst().orElseThrow();
+        t.fx(() -> {
+            t.stage.getScene().getRoot().lookupAll(".log-jump").stream().filter(n -> ((javafx.scene.control.Label) n).getText().endsWith(line.text())).findFirst().orElseThrow()
+                    .fireEvent(new javafx.scene.input.MouseEvent(javafx.scene.input.MouseEvent.MOUSE_CLICKED, 0, 0, 0, 0, javafx.scene.input.MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, true, null));
+            return null;
+        });
+        t.settle();
+        assertThat(t.fx(() -> t.studio.timeline().name())).isEqualTo("Sled run");
+        t.keys(KeyCode.CONTROL, KeyCode.T);
+        t.until(() -> t.stage.getScene().lookup("#try-leave") != null);
         // the system's browser gets the same page, whose log comes here too
         t.run("open-browser");
         assertThat(t.opened).startsWith("http://127.0.0.1:");

@@ -46,8 +46,15 @@ public final class PreviewServer implements AutoCloseable {
      *
      * @param time ms since the page was loaded
      * @param reaction the id of the reaction that fired; empty for other news
+     * @param scene the id of the scene that was open; empty when it isn't known
+     * @param timeline the id of its timeline that was started last; empty for none
+     * @param at where that stood, in ms
      */
-    public record LogLine(double time, String reaction, String text) {}
+    public record LogLine(double time, String reaction, String text, String scene, String timeline, double at) {
+        public LogLine(double time, String reaction, String text) {
+            this(time, reaction, text, "", "", 0);
+        }
+    }
 
     /** Starts on a free port of the loopback address. {@code log} is called from the server's threads. */
     public PreviewServer(Consumer<LogLine> log) throws IOException {
@@ -148,7 +155,7 @@ public final class PreviewServer implements AutoCloseable {
     private void take(byte[] body) {
         try {
             JsonNode n = JSON.readTree(body);
-            log.accept(new LogLine(n.path("time").asDouble(0), n.path("reaction").asString(""), n.path("text").asString("")));
+            log.accept(new LogLine(n.path("time").asDouble(0), n.path("reaction").asString(""), n.path("text").asString(""), n.path("scene").asString(""), n.path("timeline").asString(""), n.path("at").asDouble(0)));
         } catch (tools.jackson.core.JacksonException e) {
             log.accept(new LogLine(0, "", "the page sent a log line that can't be read"));
         }

@@ -14,6 +14,7 @@ import tundra.core.edit.Arrange;
 import tundra.core.edit.Clip;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
+import tundra.core.edit.Reactions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
@@ -212,7 +213,12 @@ public final class EditCommands {
             var refs = s.keys();
             s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));
         } else {
-            s.edit("Delete " + what(), b -> Arrange.delete(b, s.selection()));
+            int named = (int) s.selection().stream().mapToLong(id -> Reactions.naming(s.project(), id)).sum();
+            String name = what();
+            s.edit("Delete " + name, b -> Arrange.delete(b, s.selection()));
+            if (named > 0) {
+                w.notices.news("Deleted " + name + ", with what named it in " + (named == 1 ? "one sentence." : named + " sentences.") + " Undo brings all of it back.");
+            }
         }
     }
 

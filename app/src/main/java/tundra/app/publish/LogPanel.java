@@ -1,17 +1,22 @@
 package tundra.app.publish;
 
 import java.util.Locale;
+import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.Words;
 import tundra.web.PreviewServer;
 
 /** What just happened in the running page. */
 public final class LogPanel extends VBox {
     private final VBox lines = new VBox(3);
+    private final Consumer<PreviewServer.LogLine> goThere;
 
-    public LogPanel(TryIt tryIt) {
+    /** @param goThere shows the canvas at the moment of a line */
+    public LogPanel(TryIt tryIt, Consumer<PreviewServer.LogLine> goThere) {
+        this.goThere = goThere;
         getStyleClass().add("log-panel");
         var title = Words.section("What just happened");
         var scroll = new ScrollPane(lines);
@@ -41,6 +46,11 @@ public final class LogPanel extends VBox {
                 label.getStyleClass().add("problem-text");
             }
             label.setWrapText(true);
+            if (!l.scene().isEmpty()) {
+                label.getStyleClass().add("log-jump");
+                Buttons.tip(label, "Shows the canvas at this moment");
+                label.setOnMouseClicked(e -> goThere.accept(l));
+            }
             lines.getChildren().add(label);
         }
     }

@@ -145,7 +145,7 @@ public final class MainWindow {
         strip = new Lazy<>(() -> new EditStrip(studio, w.settings, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
-        log = new Lazy<>(() -> new LogPanel(w.tryIt));
+        log = new Lazy<>(() -> new LogPanel(w.tryIt, this::goThere));
         touchBar = new Lazy<>(() -> new TouchBar(studio, w.commands, w.touches));
         scripts = new Lazy<>(() -> new ScriptsPanel(studio));
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
@@ -628,6 +628,18 @@ public final class MainWindow {
             studio.select(List.of());
         }
         w.canvas.redrawOverlay();
+    }
+
+    /** Leaves the page that is tried for the canvas at the moment of a line of its log. */
+    private void goThere(tundra.web.PreviewServer.LogLine l) {
+        if (studio.project().place(l.scene()) != null) {
+            if (trying) {
+                leaveTry();
+            }
+            studio.showPlace(l.scene());
+            studio.showTimeline(l.timeline());
+            studio.seek(Math.round(l.at() * 1000));
+        }
     }
 
     /** Whether the keyboard's letters go into a text. */
