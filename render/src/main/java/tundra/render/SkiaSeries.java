@@ -93,6 +93,8 @@ public final class SkiaSeries implements SeriesPainter {
         private final FrameBuilder builder;
         private final int count;
         private final tundra.core.geometry.Rect area;
+        /** Frames in their full size, by their numbers: what small pictures are held against. */
+        private final Map<Integer, byte[]> wholes = new java.util.HashMap<>();
 
         Work(Project p, Motif m, Painter painter) {
             project = p;
@@ -192,14 +194,25 @@ public final class SkiaSeries implements SeriesPainter {
             for (int k = 0; k < Math.min(COMPARED, count); k++) {
                 asked();
                 int frame = (int) ((2L * k + 1) * count / (2 * COMPARED)) % count;
-                try (Image whole = image(frame, 1); Image small = image(frame, scale); Surface s = Surface.makeRasterN32Premul(whole.getWidth(), whole.getHeight()); var paint = new Paint()) {
-                    s.getCanvas().drawImageRect(small, Rect.makeWH(small.getWidth(), small.getHeight()), Rect.makeWH(whole.getWidth(), whole.getHeight()), SamplingMode.LINEAR, paint, true);
+                byte[] whole = wholes.computeIfAbsent(frame, this::whole);
+                int w = width(1), h = height(1);
+                try (Image small = image(frame, scale); Surface s = Surface.makeRasterN32Premul(w, h); var paint = new Paint()) {
+                    s.getCanvas().drawImageRect(small, Rect.makeWH(small.getWidth(), small.getHeight()), Rect.makeWH(w, h), SamplingMode.LINEAR, paint, true);
                     try (Image large = s.makeImageSnapshot()) {
-                        least = Math.min(least, decibels(bytes(whole), bytes(large)));
+                        least = Math.min(least, decibels(whole, bytes(large)));
                     }
+                }
+                if (least < ALIKE) {
+                    break;
                 }
             }
             return least;
+        }
+
+        private byte[] whole(int frame) {
+            try (Image i = image(frame, 1)) {
+                return bytes(i);
+            }
         }
 
         private static byte[] bytes(Image i) {

@@ -69,15 +69,28 @@ final class Visit {
         return new Moment(out);
     }
 
+    /** The page once it is painted: frames are asked for, and the picture is taken until two in a row are the same. */
+    private byte[] shot() {
+        byte[] before = null;
+        for (int i = 0; ; i++) {
+            browser.driver.executeAsyncScript("const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
+            byte[] now = browser.driver.getScreenshotAs(OutputType.BYTES);
+            if (i == 8 || java.util.Arrays.equals(now, before)) {
+                return now;
+            }
+            before = now;
+        }
+    }
+
     /** How alike the page is to the editor's picture of another piece, in dB. */
     double like(Project other, Moment m) throws Exception {
         Board b = other.scenes().getFirst().board();
-        return Psnr.of(Still.png(other, FrameBuilder.of(other, b, Fonts.of(other.assets())).at(m)), browser.driver.getScreenshotAs(OutputType.BYTES));
+        return Psnr.of(Still.png(other, FrameBuilder.of(other, b, Fonts.of(other.assets())).at(m)), shot());
     }
 
     /** How alike the page is to the editor's picture of a moment, in dB. */
     double like(Moment m) throws Exception {
-        byte[] theirs = browser.driver.getScreenshotAs(OutputType.BYTES), ours = Still.png(project, builder.at(m));
+        byte[] theirs = shot(), ours = Still.png(project, builder.at(m));
         double db = Psnr.of(ours, theirs);
         if (db < Double.parseDouble(System.getProperty("parity.keep", "0"))) {
             Files.createDirectories(Path.of("target/parity"));
