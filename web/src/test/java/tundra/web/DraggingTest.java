@@ -147,7 +147,7 @@ class DraggingTest extends InBrowser {
         assertThat(middle("vane").distance(new Point(195, 145))).as("it tilts around its middle").isLessThan(1);
         mouse("mouseReleased", new Point(200, 150), 0);
         at("vane", 80, 80);
-        assertThat((String) browser.run("return getComputedStyle(document.querySelector('.t-vane-h')).rotate")).isEqualTo("0deg");
+        browser.until("return parseFloat(getComputedStyle(document.querySelector('.t-vane-h')).rotate) === 0");
     }
 
     @Test

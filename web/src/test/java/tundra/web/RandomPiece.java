@@ -174,6 +174,8 @@ final class RandomPiece {
             case "blend" -> random.nextInt(4) > 0 ? "normal" : List.of("multiply", "screen", "overlay", "difference").get(random.nextInt(4));
             case "isolate" -> random.nextBoolean() ? "yes" : "no";
             case "cursor" -> random.nextBoolean() ? "auto" : "pointer";
+            case "touch" -> List.of("what is seen", "its whole box", "lets through").get(random.nextInt(3));
+            case "parallax" -> between(-1, 1);
             default -> throw new IllegalStateException("say what " + p.key() + " may be");
         };
     }
