@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.function.Function;
+import tundra.core.edit.Draggings;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -30,7 +31,7 @@ final class Channels {
             new WordChannel(Properties.OVERFLOW, e -> List.of(e.box().box()), "overflow", v -> v.equals("clipped") ? "clip" : "visible"),
             new WordChannel(Properties.CURSOR, outer(), "cursor", v -> v),
             new WordChannel(Properties.TOUCH, e -> e.box().shape() == null ? List.of() : List.of(e.box().shape()), "pointerEvents", v -> v.equals("its whole box") ? "all" : v.equals("lets through") ? "none" : "auto"),
-            new WordChannel(Properties.BLEND, outer(), "mixBlendMode", v -> v),
+            new WordChannel(Properties.BLEND, Channels::blended, "mixBlendMode", v -> v),
             new WordChannel(Properties.ISOLATE, outer(), "isolation", v -> v.equals("yes") ? "isolate" : "auto"),
             new FilterChannel(),
             new PaintChannel(Properties.FILL, "fill", e -> e.box().shape() == null ? List.of() : List.of(e.box().shape())),
@@ -49,6 +50,15 @@ final class Channels {
 
     private static Function<PageElement, List<String>> outer() {
         return e -> List.of(e.box().outer());
+    }
+
+    /** What blends is the outermost box: one that is moved shuts off what lies in it from what is behind. */
+    private static List<String> blended(PageElement e) {
+        String outer = e.box().outer();
+        if (e.element().rest().get(Properties.PARALLAX) != 0) {
+            return List.of(outer + "-y");
+        }
+        return List.of(Draggings.of(e.board(), e.id()) != null ? outer + "-h" : outer);
     }
 
     private static String skew(Point degrees) {
