@@ -76,7 +76,11 @@ class FieldsTest extends InWindow {
         t.keys(KeyCode.R);
         t.drag(t.canvas(50, 50), t.canvas(90, 90));
         var details = t.w.details.get();
-        assertThat(details.lookup(".panel-bar")).as("all of it fits").isNull();
+        RealWindow.fx(() -> {
+            t.stage.setHeight(970);
+            return null;
+        });
+        t.until(() -> details.lookup(".panel-bar") == null);
         TextField x = t.enter("field-position-x");
         RealWindow.fx(() -> {
             t.stage.setHeight(560);
@@ -96,7 +100,7 @@ class FieldsTest extends InWindow {
         t.settle();
         assertThat(bottom("field-position-x")).isBetween(60.0, 560.0);
         RealWindow.fx(() -> {
-            t.stage.setHeight(900);
+            t.stage.setHeight(970);
             return null;
         });
         t.until(() -> !details.lookup(".panel-bar").isVisible());
