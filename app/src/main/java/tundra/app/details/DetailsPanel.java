@@ -238,7 +238,7 @@ public final class DetailsPanel extends TallPane {
         if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Text)) {
             text(ids);
         }
-        section("Place", PLACE.stream().filter(common::contains).toList(), ids);
+        section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
         if (studio.desk() == Desk.ANIMATE) {
             section("Move along path", ALONG, ids);
         } else {
@@ -260,7 +260,7 @@ public final class DetailsPanel extends TallPane {
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW;
-        section("Place", PLACE.stream().filter(p -> all.contains(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        section("Place", PLACE.stream().filter(p -> all.contains(p) && here(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
         if (studio.desk() == Desk.ANIMATE) {
             effects(e);
         }
@@ -354,5 +354,10 @@ public final class DetailsPanel extends TallPane {
     private void pictures(String motif) {
         pictures = new PicturesSection(studio, jobs, motif);
         box.getChildren().add(pictures);
+    }
+
+    /** What only the page does is left out while drawing. */
+    private boolean here(Property<?> p) {
+        return studio.desk() != tundra.app.studio.Desk.DRAW || p != Properties.TOUCH && p != Properties.PARALLAX;
     }
 }
