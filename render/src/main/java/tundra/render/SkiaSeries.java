@@ -8,6 +8,7 @@ import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -94,7 +95,7 @@ public final class SkiaSeries implements SeriesPainter {
         private final int count;
         private final tundra.core.geometry.Rect area;
         /** Frames in their full size, by their numbers: what small pictures are held against. */
-        private final Map<Integer, byte[]> wholes = new java.util.HashMap<>();
+        private final Map<Integer, byte[]> wholes = new HashMap<>();
 
         Work(Project p, Motif m, Painter painter) {
             project = p;

@@ -6,27 +6,35 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
  * The player's script, of which a piece gets only the sections that it uses. A line of {@code //# name} begins one; {@code core} goes with
- * every piece.
+ * every piece, and each file begins with it.
  */
 final class PlayerScript {
     static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
+    /** In the order in which they need each other. */
+    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();
 
     private PlayerScript() {}
 
+    /** The files one after the other, each beginning in the section that goes with every piece. */
     private static String source() {
-        try (InputStream in = PlayerScript.class.getResourceAsStream("tundra-player.js")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+        var out = new StringBuilder();
+        for (String name : FILES) {
+            try (InputStream in = PlayerScript.class.getResourceAsStream("player/" + name + ".js")) {
+                out.append(MARK).append(CORE).append('\n').append(new String(in.readAllBytes(), StandardCharsets.UTF_8)).append('\n');
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
         }
+        return out.toString();
     }
 
     /** The names of all sections. */
@@ -44,7 +52,7 @@ final class PlayerScript {
 
     /** With some sections, without the notes between its lines. */
     static String with(Set<String> used) {
-        var out = new StringBuilder("// Plays a published piece; docs/player.md of Tundra describes it.\n");
+        var out = new StringBuilder("// Plays a published piece; docs/player.md of Tundra describes it.\nconst Tundra = (() => {\n\"use strict\";\n");
         boolean on = true;
         for (String line : SOURCE.lines().toList()) {
             String s = line.strip();
@@ -55,7 +63,7 @@ final class PlayerScript {
                 out.append(s).append('\n');
             }
         }
-        return shortened(out.toString());
+        return shortened(out.append("})();\n").toString());
     }
 
     static String event(String key) {

@@ -22,7 +22,9 @@ import tundra.app.widget.Lazy;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Words;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Motif;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 
@@ -142,7 +144,7 @@ public final class DetailsPanel extends TallPane {
         if (studio.sound() != null) {
             return studio.desk() + " sound " + studio.sound().id();
         }
-        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof tundra.core.model.Content.Group g && g.scatter() != null));
+        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof Content.Group g && g.scatter() != null));
     }
 
     /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
@@ -189,17 +191,17 @@ public final class DetailsPanel extends TallPane {
         } else if (studio.book().is() && studio.desk() == Desk.DRAW) {
             box.getChildren().add(heading(drawingName(), "of " + studio.book().element().name()));
         } else {
-            box.getChildren().add(heading(studio.place().name(), studio.place() instanceof tundra.core.model.Motif ? "motif" : "scene"));
+            box.getChildren().add(heading(studio.place().name(), studio.place() instanceof Motif ? "motif" : "scene"));
             // first what does no harm where an element's numbers stood a moment ago
             if (studio.place() instanceof tundra.core.model.Scene) {
                 section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
             }
             box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
-            if (studio.place() instanceof tundra.core.model.Motif m && m.states() != null) {
+            if (studio.place() instanceof Motif m && m.states() != null) {
                 states = new StatesSection(studio, m.id());
                 box.getChildren().add(states);
             }
-            if (studio.place() instanceof tundra.core.model.Motif m) {
+            if (studio.place() instanceof Motif m) {
                 pictures(m.id());
             }
             canvas = new CanvasSection(studio);
@@ -230,12 +232,12 @@ public final class DetailsPanel extends TallPane {
         section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
         section("Blending", BLENDING.stream().filter(common::contains).toList(), ids);
-        if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Instance)) {
+        if (all.stream().allMatch(e -> e.content() instanceof Content.Instance)) {
             clock = new ClockSection(studio, ids);
             box.getChildren().add(clock);
             pictures(all);
         }
-        if (all.stream().allMatch(e -> e.content() instanceof tundra.core.model.Content.Text)) {
+        if (all.stream().allMatch(e -> e.content() instanceof Content.Text)) {
             text(ids);
         }
         section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
@@ -248,18 +250,18 @@ public final class DetailsPanel extends TallPane {
 
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
-        if (e.content() instanceof tundra.core.model.Content.Instance) {
+        if (e.content() instanceof Content.Instance) {
             clock = new ClockSection(studio, List.of(e.id()));
             box.getChildren().add(clock);
             pictures(List.of(e));
         }
-        if (e.content() instanceof tundra.core.model.Content.Group g && g.scatter() != null) {
+        if (e.content() instanceof Content.Group g && g.scatter() != null) {
             scatter = new ScatterSection(studio, e.id());
             box.getChildren().add(scatter);
         }
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
-        boolean bounds = e.content() instanceof tundra.core.model.Content.Parent && studio.desk() == Desk.DRAW;
+        boolean bounds = e.content() instanceof Content.Parent && studio.desk() == Desk.DRAW;
         section("Place", PLACE.stream().filter(p -> all.contains(p) && here(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
         if (studio.desk() == Desk.ANIMATE) {
             effects(e);
@@ -271,11 +273,11 @@ public final class DetailsPanel extends TallPane {
             this.bounds = new BoundsSection(studio, commands, options, e);
             box.getChildren().add(this.bounds);
         }
-        if (e.content() instanceof tundra.core.model.Content.Polygon) {
+        if (e.content() instanceof Content.Polygon) {
             polygon = new PolygonSection(studio, e);
             box.getChildren().add(polygon);
         }
-        if (e.content() instanceof tundra.core.model.Content.Text) {
+        if (e.content() instanceof Content.Text) {
             text(List.of(e.id()));
         }
         if (studio.desk() == Desk.ANIMATE) {
@@ -345,7 +347,7 @@ public final class DetailsPanel extends TallPane {
 
     /** How the one motif that all of some instances show is published. */
     private void pictures(List<Element> instances) {
-        List<String> shown = instances.stream().map(e -> ((tundra.core.model.Content.Instance) e.content()).motif()).distinct().toList();
+        List<String> shown = instances.stream().map(e -> ((Content.Instance) e.content()).motif()).distinct().toList();
         if (shown.size() == 1) {
             pictures(shown.getFirst());
         }

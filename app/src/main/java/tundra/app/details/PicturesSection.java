@@ -1,7 +1,9 @@
 package tundra.app.details;
 
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -87,7 +89,7 @@ final class PicturesSection extends VBox {
         return l;
     }
 
-    private static void seen(javafx.scene.Node n, boolean on) {
+    private static void seen(Node n, boolean on) {
         n.setVisible(on);
         n.setManaged(on);
     }
@@ -101,7 +103,7 @@ final class PicturesSection extends VBox {
         }
         Project p = studio.kept();
         Motif m = p.motif(motif);
-        var stopped = new java.util.concurrent.atomic.AtomicBoolean();
+        var stopped = new AtomicBoolean();
         giveUp = () -> stopped.set(true);
         bar.setProgress(0);
         jobs.run(() -> {

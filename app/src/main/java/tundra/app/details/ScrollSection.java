@@ -1,6 +1,9 @@
 package tundra.app.details;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.function.UnaryOperator;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
@@ -88,7 +91,7 @@ final class ScrollSection extends VBox {
         showing = true;
         Timeline t = studio.timeline();
         Scroll s = t.scroll();
-        var all = new java.util.ArrayList<String>(java.util.List.of(CLOCK, SCENE));
+        var all = new ArrayList<String>(List.of(CLOCK, SCENE));
         Tree.each(studio.board().elements(), e -> all.add(e.id()));
         if (!by.getItems().equals(all)) {
             by.getItems().setAll(all);
@@ -108,7 +111,7 @@ final class ScrollSection extends VBox {
         showing = false;
     }
 
-    private static void seen(javafx.scene.Node n, boolean on) {
+    private static void seen(Node n, boolean on) {
         n.setVisible(on);
         n.setManaged(on);
     }

@@ -1,6 +1,7 @@
 package tundra.app.interact;
 
 import java.util.List;
+import java.util.Objects;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -45,6 +46,6 @@ public final class BadgeOverlay implements Overlay {
 
     /** How many earlier reactions are to the same element, so that their badges stand side by side. */
     private static long earlier(List<Reaction> all, int i) {
-        return all.subList(0, i).stream().filter(r -> java.util.Objects.equals(r.when().slots().first(Slot.Type.ELEMENT), all.get(i).when().slots().first(Slot.Type.ELEMENT))).count();
+        return all.subList(0, i).stream().filter(r -> Objects.equals(r.when().slots().first(Slot.Type.ELEMENT), all.get(i).when().slots().first(Slot.Type.ELEMENT))).count();
     }
 }

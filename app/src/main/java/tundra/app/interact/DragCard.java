@@ -1,12 +1,11 @@
 package tundra.app.interact;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
-import java.util.function.Consumer;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
@@ -16,7 +15,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
@@ -56,22 +54,6 @@ final class DragCard extends VBox {
         });
     }
 
-    private static Label word(String text) {
-        var l = new Label(text);
-        l.getStyleClass().add("quiet");
-        return l;
-    }
-
-    private static Button chip(String text, String id, String look, Consumer<Node> open) {
-        var b = new Button(text);
-        b.setId(id);
-        b.setMnemonicParsing(false);
-        b.setMinWidth(id.startsWith("pair-lands") ? 30 : USE_PREF_SIZE);
-        b.getStyleClass().addAll("chip", look);
-        b.setOnAction(e -> open.accept(b));
-        return b;
-    }
-
     private void change(String name, UnaryOperator<Dragging> by) {
         studio.edit(name, b -> Draggings.map(b, drag.id(), by));
     }
@@ -83,10 +65,10 @@ final class DragCard extends VBox {
     private HBox head(int number) {
         var title = new Label(drag.matches() ? "Match pairs" : "Can be dragged");
         title.getStyleClass().add("strong");
-        var what = word(drag.matches() ? "drag a part to its place" : "give parts a place, or leave them free");
+        var what = Chips.word(drag.matches() ? "drag a part to its place" : "give parts a place, or leave them free");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var byName = chip("Pair by name", "drag-by-name-" + number, "chip-more", n -> change("Pair by name", d -> Draggings.pairByName(studio.board(), d)));
+        var byName = Chips.chip("Pair by name", "drag-by-name-" + number, "chip-more", n -> change("Pair by name", d -> Draggings.pairByName(studio.board(), d)));
         Buttons.tip(byName, "Finds places that are called like their parts with a word more, such as “Vane” and “Vane slot”");
         var delete = new Button();
         delete.setGraphic(Icon.CLOSE.node(14));
@@ -109,24 +91,25 @@ final class DragCard extends VBox {
         var grid = new GridPane(12, 6);
         int column = 0;
         for (String title : List.of("Part", "fits", "if missed", "when it lands")) {
-            var l = word(title);
+            var l = Chips.word(title);
             l.getStyleClass().add("small");
             grid.add(l, column++, 0);
         }
         for (int i = 0; i < drag.pairs().size(); i++) {
             Dragging.Pair p = drag.pairs().get(i);
             int row = i + 1;
-            grid.add(chip(name(p.part()), "pair-part-" + row, "chip-space", n -> Picker.choose(n, part(p))), 0, row);
+            grid.add(Chips.chip(name(p.part()), "pair-part-" + row, "chip-space", n -> Picker.choose(n, part(p))), 0, row);
             String fits = p.places().isEmpty() ? "anywhere" : p.places().size() > 2 ? p.places().size() + " places" : String.join(", ", p.places().stream().map(this::name).toList());
-            grid.add(chip(fits, "pair-fits-" + row, p.places().isEmpty() ? "chip-more" : "chip-space", n -> Picker.choose(n, places(p))), 1, row);
+            grid.add(Chips.chip(fits, "pair-fits-" + row, p.places().isEmpty() ? "chip-more" : "chip-space", n -> Picker.choose(n, places(p))), 1, row);
             String missed = p.places().isEmpty() ? "stays" : drag.missed().words;
-            grid.add(chip(missed, "pair-missed-" + row, "chip-more", n -> change("Change what becomes of a missed part",
+            grid.add(Chips.chip(missed, "pair-missed-" + row, "chip-more", n -> change("Change what becomes of a missed part",
                     d -> d.withMissed(d.missed() == Dragging.Missed.HOME ? Dragging.Missed.STAYS : Dragging.Missed.HOME))), 2, row);
             Reaction landing = Draggings.landing(studio.board(), p.part());
             String lands = landing == null || landing.actions().isEmpty() ? "+" : words(landing.actions().getFirst());
-            grid.add(chip(lands, "pair-lands-" + row, landing == null ? "chip-more" : "chip-time", n -> studio.edit("Add what happens when it lands", b -> Draggings.addLanding(b, p.part()))), 3, row);
+            grid.add(Chips.chip(lands, "pair-lands-" + row, landing == null ? "chip-more" : "chip-time", n -> studio.edit("Add what happens when it lands", b -> Draggings.addLanding(b, p.part()))), 3, row);
         }
-        grid.add(chip("+ part", "pair-add", "chip-more", n -> Picker.choose(n, more())), 0, drag.pairs().size() + 1);
+        grid.add(Chips.chip("+ part", "pair-add", "chip-more", n -> Picker.choose(n, more())), 0, drag.pairs().size() + 1);
+        grid.getChildren().forEach(n -> ((Region) n).setMinWidth(n.getId() != null && n.getId().startsWith("pair-lands") ? 30 : USE_PREF_SIZE));
         return grid;
     }
 
@@ -142,7 +125,7 @@ final class DragCard extends VBox {
 
     private List<Picker.Choice> places(Dragging.Pair p) {
         var out = new ArrayList<Picker.Choice>();
-        out.add(new Picker.Choice("Point at them on the canvas…", () -> pointed(ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
+        out.add(new Picker.Choice("Point at them on the canvas…", () -> Pointing.next(studio, ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
         if (!p.places().isEmpty()) {
             out.add(new Picker.Choice("anywhere", () -> change("Let it go anywhere", d -> with(d, p, List.of()))));
         }
@@ -167,7 +150,8 @@ final class DragCard extends VBox {
 
     private List<Picker.Choice> more() {
         var out = new ArrayList<Picker.Choice>();
-        out.add(new Picker.Choice("Point at parts and places in turn…", this::inTurn));
+        out.add(new Picker.Choice("Point at parts and places in turn…", () -> Pointing.pairs(studio, (part, place) ->
+                change("Pair " + name(part) + " with " + name(place), d -> Draggings.pair(d, part, List.of(place))))));
         Board b = studio.board();
         Tree.each(b.elements(), e -> {
             if (Draggings.of(b, e.id()) == null) {
@@ -177,88 +161,32 @@ final class DragCard extends VBox {
         return out;
     }
 
-    /** Takes what is selected next. */
-    private void pointed(Consumer<Set<String>> take) {
-        Set<String> before = studio.selection();
-        studio.listen(new Consumer<>() {
-            @Override
-            public void accept(Set<Aspect> what) {
-                if (what.contains(Aspect.SELECTION) && !studio.selection().equals(before)) {
-                    studio.unlisten(this);
-                    if (!studio.selection().isEmpty()) {
-                        take.accept(studio.selection());
-                    }
-                }
-            }
-        });
-    }
-
-    /** Selected one after the other: a part, its place, the next part … until nothing is selected. */
-    private void inTurn() {
-        studio.select(List.of());
-        var part = new String[1];
-        studio.listen(new Consumer<>() {
-            private boolean begun;
-
-            @Override
-            public void accept(Set<Aspect> what) {
-                if (!what.contains(Aspect.SELECTION)) {
-                    return;
-                }
-                if (studio.selection().size() != 1) {
-                    if (begun) {
-                        studio.unlisten(this);
-                    }
-                    return;
-                }
-                begun = true;
-                String id = studio.selection().iterator().next();
-                if (part[0] == null) {
-                    part[0] = id;
-                } else if (!id.equals(part[0])) {
-                    String of = part[0];
-                    part[0] = null;
-                    change("Pair " + name(of) + " with " + name(id), d -> Draggings.pair(d, of, List.of(id)));
-                }
-            }
-        });
-    }
-
-    private static double number(String text, double min, double max) {
-        double v = Arithmetic.parse(text);
-        if (v < min || v > max) {
-            throw new IllegalArgumentException("It should lie between " + Numbers.plain(min, 2) + " and " + Numbers.plain(max, 2) + ".");
-        }
-        return v;
-    }
-
-    private Button number(String words, String id, String now, String hint, double min, double max, java.util.function.BiFunction<Dragging, Double, Dragging> put) {
-        return chip(words, id, "chip-more", n -> Picker.type(n, now, hint, t -> {
+    private Button number(String words, String id, String now, String hint, double min, double max, BiFunction<Dragging, Double, Dragging> put) {
+        return Chips.chip(words, id, "chip-more", n -> Picker.type(n, now, hint, t -> {
             try {
-                number(t, min, max);
+                Arithmetic.within(t, min, max);
                 return null;
             } catch (IllegalArgumentException e) {
                 return e.getMessage();
             }
-        }, t -> change("Change how it is dragged", d -> put.apply(d, number(t, min, max)))));
+        }, t -> change("Change how it is dragged", d -> put.apply(d, Arithmetic.within(t, min, max)))));
     }
 
     private FlowPane look() {
-        var f = new FlowPane(5, 5);
-        f.setPrefWrapLength(380);
-        f.getChildren().addAll(word("while carried"), number("opacity " + Numbers.plain(drag.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(drag.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withOpacity(v / 100)),
+        FlowPane f = Chips.line(List.of());
+        f.getChildren().addAll(Chips.word("while carried"), number("opacity " + Numbers.plain(drag.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(drag.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withOpacity(v / 100)),
                 number("tilt " + Numbers.plain(drag.tilt(), 1) + "°", "drag-tilt", Numbers.plain(drag.tilt(), 1), "In degrees.", -180, 180, Dragging::withTilt),
-                chip("moves " + drag.way().words, "drag-way", "chip-more", n -> Picker.choose(n, java.util.Arrays.stream(Dragging.Way.values()).map(w -> new Picker.Choice(w.words, () -> change("Change how it moves", d -> d.withWay(w)))).toList())),
-                chip(drag.area() == null ? "everywhere" : "within " + name(drag.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())));
+                Chips.chip("moves " + drag.way().words, "drag-way", "chip-more", n -> Picker.choose(n, Arrays.stream(Dragging.Way.values()).map(w -> new Picker.Choice(w.words, () -> change("Change how it moves", d -> d.withWay(w)))).toList())),
+                Chips.chip(drag.area() == null ? "everywhere" : "within " + name(drag.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())));
         if (drag.matches()) {
-            f.getChildren().addAll(word("it fits by"), chip(drag.overlap() == Dragging.Overlap.AREA ? Numbers.plain(drag.share() * 100, 0) + " % of its area" : drag.overlap().words, "drag-overlap", "chip-more", n -> Picker.choose(n, overlaps())),
-                    chip(drag.snaps() ? "to the middle" : "where it is let go", "drag-snaps", "chip-more", n -> change("Change where it lands", d -> d.withSnaps(!d.snaps()))),
-                    chip(drag.many() ? "many to a place" : "one to a place", "drag-many", "chip-more", n -> change("Change how many fit", d -> d.withMany(!d.many()))));
+            f.getChildren().addAll(Chips.word("it fits by"), Chips.chip(drag.overlap() == Dragging.Overlap.AREA ? Numbers.plain(drag.share() * 100, 0) + " % of its area" : drag.overlap().words, "drag-overlap", "chip-more", n -> Picker.choose(n, overlaps())),
+                    Chips.chip(drag.snaps() ? "to the middle" : "where it is let go", "drag-snaps", "chip-more", n -> change("Change where it lands", d -> d.withSnaps(!d.snaps()))),
+                    Chips.chip(drag.many() ? "many to a place" : "one to a place", "drag-many", "chip-more", n -> change("Change how many fit", d -> d.withMany(!d.many()))));
             if (drag.missed() == Dragging.Missed.HOME) {
-                f.getChildren().addAll(word("and goes home in"), number(Numbers.plain(drag.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(drag.back() / 1e6, 2), "In seconds.", 0, 60, (d, v) -> d.withBack(Math.round(v * 1e6))));
+                f.getChildren().addAll(Chips.word("and goes home in"), number(Numbers.plain(drag.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(drag.back() / 1e6, 2), "In seconds.", 0, 60, (d, v) -> d.withBack(Math.round(v * 1e6))));
             }
         }
-        f.getChildren().add(word("· mouse, pen, touch and keyboard"));
+        f.getChildren().add(Chips.word("· mouse, pen, touch and keyboard"));
         return f;
     }
 

@@ -3,6 +3,7 @@ package tundra.app.interact;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -110,7 +111,7 @@ final class Picker {
      *
      * @param check why a text can't be taken, as a sentence; null when it can
      */
-    static void type(Node at, String now, String hint, java.util.function.Function<String, String> check, Consumer<String> take) {
+    static void type(Node at, String now, String hint, Function<String, String> check, Consumer<String> take) {
         var popup = new Popup();
         VBox box = panel(at, popup);
         var field = new TextField(now);

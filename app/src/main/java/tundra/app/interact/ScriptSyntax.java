@@ -1,5 +1,7 @@
 package tundra.app.interact;
 
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -34,7 +36,7 @@ final class ScriptSyntax {
             return colours;
         }
         var marks = new boolean[text.length()];
-        problems.forEach(p -> java.util.Arrays.fill(marks, Math.min(p.from(), text.length()), Math.min(p.to(), text.length()), true));
+        problems.forEach(p -> Arrays.fill(marks, Math.min(p.from(), text.length()), Math.min(p.to(), text.length()), true));
         var lines = new StyleSpansBuilder<Collection<String>>();
         for (int i = 0; i < marks.length; ) {
             int to = i;
@@ -45,7 +47,7 @@ final class ScriptSyntax {
             i = to;
         }
         return colours.overlay(lines.create(), (a, b) -> {
-            var all = new java.util.ArrayList<>(a);
+            var all = new ArrayList<>(a);
             all.addAll(b);
             return all;
         });

@@ -2,6 +2,7 @@ package tundra.app.interact;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.animation.PauseTransition;
@@ -271,7 +272,7 @@ public final class ScriptsPanel extends VBox {
         }
         completing = new ContextMenu();
         completing.setId("script-completion");
-        all.stream().filter(x -> x[0].toLowerCase(java.util.Locale.ROOT).startsWith(begun.toLowerCase(java.util.Locale.ROOT))).limit(14).forEach(x -> {
+        all.stream().filter(x -> x[0].toLowerCase(Locale.ROOT).startsWith(begun.toLowerCase(Locale.ROOT))).limit(14).forEach(x -> {
             var item = new MenuItem(x[1]);
             item.setId("complete-" + x[0]);
             item.setMnemonicParsing(false);

@@ -2,10 +2,12 @@ package tundra.app.interact;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.geometry.Side;
-import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
@@ -36,6 +38,8 @@ import tundra.core.model.Slots;
 
 /** One reaction, written as a sentence whose words are chips; a chip opens the words that may stand in its place. */
 final class Sentence extends HBox {
+    /** What a sentence may begin with whatever it is about. */
+    private static final Pattern LEAD = Pattern.compile("(When|While)( |$)");
     private final Studio studio;
     private final Reaction reaction;
     private final int number;
@@ -161,46 +165,24 @@ final class Sentence extends HBox {
         return new Reactions.Near(studio.project(), studio.board(), element, studio.timeline().id(), studio.playhead());
     }
 
-    private static Label word(String text) {
-        var l = new Label(text);
-        l.getStyleClass().add("quiet");
-        return l;
-    }
-
-    private FlowPane line(List<Node> nodes) {
-        var f = new FlowPane(5, 5);
-        f.getChildren().setAll(nodes);
-        f.setRowValignment(VPos.CENTER);
-        f.setPrefWrapLength(360);
-        return f;
-    }
-
-    private static Button chip(String text, String id, String look, Consumer<Node> open) {
-        var b = new Button(text);
-        b.setId(id);
-        b.setMnemonicParsing(false);
-        b.getStyleClass().addAll("chip", look);
-        b.setOnAction(e -> open.accept(b));
-        return b;
-    }
-
-    /** The words of a sentence: those before, after and between its slots as one chip that chooses what kind it is, the slots as chips of their own. */
+    /** The words of a sentence and its slots as chips; the first words behind a leading When choose what kind it is. */
     private List<Node> sentence(SentenceKind kind, Slots slots, String id, String look, Consumer<Node> kinds, Consumer<Slots> change) {
         var out = new ArrayList<Node>();
-        boolean verb = false;
+        boolean named = false;
         for (SentenceKind.Part p : kind.parts()) {
-            String words = p.slot() == null ? p.words().startsWith("When ") ? p.words().substring(5) : p.words() : null;
-            boolean plain = p.slot() == null && (words.equals("When") || words.equals("to") || words.equals("over") || words.equals("px") || words.equals("%") || words.equals("from") || words.equals("in"));
-            if (p.slot() == null && p.words().startsWith("When ")) {
-                out.add(word("When"));
-            }
             if (p.slot() != null) {
                 out.add(SlotChip.of(studio, p.slot(), slots, change));
-            } else if (plain || verb) {
-                out.add(word(words));
-            } else {
-                out.add(chip(words, id, look, kinds));
-                verb = true;
+                continue;
+            }
+            String words = p.words();
+            Matcher lead = LEAD.matcher(words);
+            if (lead.lookingAt()) {
+                out.add(Chips.word(lead.group(1)));
+                words = words.substring(lead.end());
+            }
+            if (!words.isEmpty()) {
+                out.add(named ? Chips.word(words) : Chips.chip(words, id, look, kinds));
+                named = true;
             }
         }
         return out;
@@ -218,7 +200,7 @@ final class Sentence extends HBox {
             }
             Picker.choose(at, out);
         };
-        return line(sentence(e.kind(), e.slots(), "chip-event", "chip-interaction", kinds, slots -> change("Change when it happens", r -> r.withWhen(new Event(e.kind(), slots)))));
+        return Chips.line(sentence(e.kind(), e.slots(), "chip-event", "chip-interaction", kinds, slots -> change("Change when it happens", r -> r.withWhen(new Event(e.kind(), slots)))));
     }
 
     private FlowPane condition(int i) {
@@ -226,15 +208,15 @@ final class Sentence extends HBox {
         Consumer<Node> kinds = at -> Picker.choose(at, conditions(c, x -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> x))), true,
                 () -> change("Delete condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> null)))));
         List<Node> words = new ArrayList<>();
-        words.add(word(i == 0 ? "and if" : reaction.any() ? "or" : "and"));
+        words.add(Chips.word(i == 0 ? "and if" : reaction.any() ? "or" : "and"));
         List<Node> own = sentence(c.kind(), c.slots(), "chip-condition", "chip-interaction", kinds,
                 slots -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> new Condition(c.kind(), slots)))));
         if (own.stream().noneMatch(n -> "chip-condition".equals(n.getId()))) {
             own = new ArrayList<>(own);
-            own.addFirst(chip("the value", "chip-condition", "chip-interaction", kinds));
+            own.addFirst(Chips.chip("the value", "chip-condition", "chip-interaction", kinds));
         }
         words.addAll(own);
-        return line(words);
+        return Chips.line(words);
     }
 
     private List<Picker.Choice> conditions(Condition now, Consumer<Condition> take, boolean deletes, Runnable delete) {
@@ -255,25 +237,25 @@ final class Sentence extends HBox {
         Picker.choose(this, conditions(null, c -> change("Add condition", r -> r.withConditions(Reactions.plus(r.conditions(), c))), false, null));
     }
 
-    private void actions(VBox words, String before, List<Action> all, java.util.function.BiFunction<Reaction, List<Action>, Reaction> put) {
+    private void actions(VBox words, String before, List<Action> all, BiFunction<Reaction, List<Action>, Reaction> put) {
         for (int i = 0; i < all.size(); i++) {
             int at = i;
             Action a = all.get(i);
             List<Node> line = new ArrayList<>();
             if (i == 0 && !before.isEmpty()) {
-                line.add(word(before));
+                line.add(Chips.word(before));
             }
             Consumer<Node> kinds = node -> Picker.choose(node, kinds(a, all.size() > 1 || reaction.actions().size() + reaction.otherwise().size() > 1, x -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> x)))));
             line.addAll(sentence(a.kind(), a.slots(), "chip-verb", "chip-verb", kinds, slots -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> new Action(a.kind(), slots))))));
             if (i + 1 < all.size()) {
-                line.add(word("then"));
+                line.add(Chips.word("then"));
             } else {
-                var more = chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more", n -> change("Add action", r -> put.apply(r, Reactions.plus(all, Reactions.next(studio.board())))));
+                var more = Chips.chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more", n -> change("Add action", r -> put.apply(r, Reactions.plus(all, Reactions.next(studio.board())))));
                 more.setAccessibleText("Then do more");
                 Buttons.tip(more, "Then do more");
                 line.add(more);
             }
-            words.getChildren().add(line(line));
+            words.getChildren().add(Chips.line(line));
         }
     }
 

@@ -6,9 +6,10 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
-import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arithmetic;
 import tundra.core.edit.Sentences;
@@ -28,6 +29,7 @@ import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.model.ValueType;
 import tundra.core.motion.NamedEasing;
 
 /** The word in a slot of a sentence; it opens what may stand there instead. */
@@ -79,8 +81,8 @@ final class SlotChip {
             case TIMELINE -> Picker.choose(chip, studio.board().timelines().stream().map(t -> new Picker.Choice(t.name(), () -> put(t.id()))).toList());
             case MARKER -> Picker.choose(chip, markers());
             case TIME -> Picker.choose(chip, times());
-            case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.", v -> Math.round(number(v, 0, 86_400) * 1e6));
-            case NUMBER -> typed(Numbers.plain((Double) now, 4), "A number from " + Numbers.plain(slot.min(), 2) + " to " + Numbers.plain(slot.max(), 2) + ".", v -> number(v, slot.min(), slot.max()));
+            case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.", v -> Math.round(Arithmetic.within(v, 0, 86_400) * 1e6));
+            case NUMBER -> typed(Numbers.plain((Double) now, 4), "A number from " + Numbers.plain(slot.min(), 2) + " to " + Numbers.plain(slot.max(), 2) + ".", v -> Arithmetic.within(v, slot.min(), slot.max()));
             case TEXT -> typed((String) now, "Any words.", v -> v);
             case CONTENT -> content();
             case CHOICE -> Picker.choose(chip, slot.choices().stream().map(c -> new Picker.Choice(c, () -> put(c))).toList());
@@ -97,12 +99,12 @@ final class SlotChip {
         }
     }
 
-    private void checked(String hint, java.util.function.Predicate<String> good, String not) {
+    private void checked(String hint, Predicate<String> good, String not) {
         Picker.type(chip, (String) now, hint, v -> good.test(v.strip()) ? null : not, v -> put(v.strip()));
     }
 
     /** @param read throws an IllegalArgumentException with a sentence when a text is none */
-    private void typed(String text, String hint, java.util.function.Function<String, Object> read) {
+    private void typed(String text, String hint, Function<String, Object> read) {
         Picker.type(chip, text, hint, v -> {
             try {
                 read.apply(v);
@@ -113,21 +115,13 @@ final class SlotChip {
         }, v -> put(read.apply(v)));
     }
 
-    private static double number(String text, double min, double max) {
-        double v = Arithmetic.parse(text);
-        if (v < min || v > max) {
-            throw new IllegalArgumentException("It should lie between " + Numbers.plain(min, 2) + " and " + Numbers.plain(max, 2) + ".");
-        }
-        return v;
-    }
-
     private List<Picker.Choice> elements() {
         var out = new ArrayList<Picker.Choice>();
         Element selected = studio.selected();
         if (selected != null && !selected.id().equals(now)) {
             out.add(new Picker.Choice(selected.name(), "selected", () -> put(selected.id())));
         }
-        out.add(new Picker.Choice("Point at it on the canvas…", "", () -> pointed(ids -> put(ids.iterator().next()))));
+        out.add(new Picker.Choice("Point at it on the canvas…", "", () -> Pointing.next(studio, ids -> put(ids.iterator().next()))));
         Tree.each(studio.board().elements(), x -> {
             if (slot.choices().isEmpty() || slot.choices().contains(x.content().word())) {
                 out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id())));
@@ -144,7 +138,7 @@ final class SlotChip {
         if (!selected.isEmpty() && !selected.equals(has)) {
             out.add(new Picker.Choice(selected.size() == 1 ? "What is selected" : "The " + selected.size() + " selected ones", "", () -> put(List.copyOf(selected))));
         }
-        out.add(new Picker.Choice("Point at them on the canvas…", "", () -> pointed(ids -> put(List.copyOf(ids)))));
+        out.add(new Picker.Choice("Point at them on the canvas…", "", () -> Pointing.next(studio, ids -> put(List.copyOf(ids)))));
         Tree.each(studio.board().elements(), x -> {
             boolean in = has.contains(x.id());
             if (!in || has.size() > 1) {
@@ -158,22 +152,6 @@ final class SlotChip {
             }
         });
         return out;
-    }
-
-    /** Takes what is selected next. */
-    private void pointed(Consumer<Set<String>> take) {
-        Set<String> before = studio.selection();
-        studio.listen(new Consumer<>() {
-            @Override
-            public void accept(Set<Aspect> what) {
-                if (what.contains(Aspect.SELECTION) && !studio.selection().equals(before)) {
-                    studio.unlisten(this);
-                    if (!studio.selection().isEmpty()) {
-                        take.accept(studio.selection());
-                    }
-                }
-            }
-        });
     }
 
     private List<Picker.Choice> players() {
@@ -202,7 +180,7 @@ final class SlotChip {
         var out = new ArrayList<Picker.Choice>();
         long playhead = studio.playhead();
         out.add(new Picker.Choice("the playhead, " + TimeText.seconds(playhead), "", () -> put(playhead)));
-        out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project().snap(Math.round(number(v, 0, 86_400) * 1e6)))));
+        out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project().snap(Math.round(Arithmetic.within(v, 0, 86_400) * 1e6)))));
         Timeline t = slots.first(Slot.Type.TIMELINE) instanceof String id ? studio.board().timeline(id) : slots.first(Slot.Type.PLAYER) instanceof String id ? studio.board().timeline(id) : null;
         if (t != null) {
             t.markers().stream().sorted(Comparator.comparingLong(Marker::time)).forEach(m -> out.add(new Picker.Choice(m.name(), TimeText.seconds(m.time()), () -> put(m.time()))));
@@ -218,7 +196,7 @@ final class SlotChip {
             Picker.choose(chip, List.of(new Picker.Choice("yes", () -> put("yes")), new Picker.Choice("no", () -> put("no"))));
         } else {
             typed((String) now, v != null && v.kind() == PieceValue.Kind.NUMBER ? "A number." : "Any words.",
-                    x -> v != null && v.kind() == PieceValue.Kind.NUMBER ? Numbers.plain(number(x, -1e12, 1e12), 9) : x);
+                    x -> v != null && v.kind() == PieceValue.Kind.NUMBER ? Numbers.plain(Arithmetic.within(x, -1e12, 1e12), 9) : x);
         }
     }
 
@@ -238,7 +216,7 @@ final class SlotChip {
     }
 
     private void value(Property<?> p, String text) {
-        if (p.type() instanceof tundra.core.model.ValueType.ChoiceType c) {
+        if (p.type() instanceof ValueType.ChoiceType c) {
             Picker.choose(chip, c.options().stream().map(o -> new Picker.Choice(o, () -> put(new Setting(p, o)))).toList());
         } else {
             typed(text, p.label() + ": " + SettingText.hint(p), v -> SettingText.parse(p, v));

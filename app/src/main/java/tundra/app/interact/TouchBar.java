@@ -2,8 +2,8 @@ package tundra.app.interact;
 
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
-import tundra.app.command.Commands;
 import tundra.app.command.CommandIds;
+import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -82,7 +83,7 @@ final class ValuesPanel extends VBox {
         chips.getChildren().setAll(out);
     }
 
-    private void change(PieceValue v, String what, java.util.function.UnaryOperator<PieceValue> by) {
+    private void change(PieceValue v, String what, UnaryOperator<PieceValue> by) {
         studio.editProject(what, null, p -> PieceValues.map(p, v.id(), by));
     }
 

@@ -1,5 +1,7 @@
 package tundra.core.edit;
 
+import tundra.core.geometry.Numbers;
+
 /** Reads what is typed into a number field: sums with + - * / and brackets, and a unit behind it that is passed over. */
 public final class Arithmetic {
     private final String s;
@@ -17,6 +19,15 @@ public final class Arithmetic {
         a.blank();
         if (a.at < clean.length() || clean.isEmpty() || !Double.isFinite(v)) {
             throw new IllegalArgumentException("“" + text + "” is not a number or a sum");
+        }
+        return v;
+    }
+
+    /** The same between two bounds; throws IllegalArgumentException with one sentence when it lies outside of them. */
+    public static double within(String text, double min, double max) {
+        double v = parse(text);
+        if (v < min || v > max) {
+            throw new IllegalArgumentException("It should lie between " + Numbers.plain(min, 2) + " and " + Numbers.plain(max, 2) + ".");
         }
         return v;
     }

@@ -33,7 +33,7 @@ public final class PieceValues {
             PieceValue now = change.apply(v);
             return now.withName(now.name().isBlank() ? v.name() : free(p, now.name().strip(), id));
         }).toList();
-        return p.withValues(all);
+        return all.equals(p.values()) ? p : p.withValues(all);
     }
 
     /** Without a value and the sentences' parts that name it. */

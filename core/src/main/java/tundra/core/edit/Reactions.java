@@ -12,17 +12,21 @@ import java.util.function.UnaryOperator;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
+import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
+import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.SentenceKind;
+import tundra.core.model.Setting;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Tree;
@@ -109,15 +113,15 @@ public final class Reactions {
                 case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
                 case VALUE -> project.values().isEmpty() ? null : project.values().getFirst().id();
                 case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
-                case SOUND -> project.assets().values().stream().filter(a -> a.kind() == tundra.core.model.Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
-                case SETTING -> tundra.core.model.Setting.of(tundra.core.model.Properties.OPACITY, 0.5);
+                case SOUND -> project.assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
+                case SETTING -> Setting.of(Properties.OPACITY, 0.5);
                 case DURATION, NUMBER, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> throw new IllegalStateException(s.key() + " has no standard");
             };
         }
 
         /** Whether an element may stand in a slot. */
         public boolean fits(Slot s, String id) {
-            return id != null && (s.choices().isEmpty() || board.find(id) instanceof tundra.core.model.Element e && s.choices().contains(e.content().word()));
+            return id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.choices().contains(e.content().word()));
         }
 
         /** The slots of another kind of sentence: what both say stays. Null when there is nothing that could stand in one of them. */

@@ -5,7 +5,6 @@ import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
@@ -65,9 +64,12 @@ public final class Scenes {
 
     /** @param to the place among the others, counted after it was taken out */
     public static Project move(Project p, String id, int to) {
+        int from = at(p, id), at = Math.max(0, Math.min(p.scenes().size() - 1, to));
+        if (from == at) {
+            return p;
+        }
         var all = new ArrayList<>(p.scenes());
-        Scene s = all.remove(at(p, id));
-        all.add(Math.max(0, Math.min(all.size(), to)), s);
+        all.add(at, all.remove(from));
         return p.withScenes(all);
     }
 
@@ -77,10 +79,5 @@ public final class Scenes {
             return p;
         }
         return Reactions.without(p.withScenes(p.scenes().stream().filter(s -> !s.id().equals(id)).toList()), EnumSet.of(Slot.Type.SCENE), id);
-    }
-
-    /** A scene of another size; what is on it stays where it is. */
-    public static Project resize(Project p, String id, Point size) {
-        return p.mapBoard(id, b -> b.withSize(size));
     }
 }

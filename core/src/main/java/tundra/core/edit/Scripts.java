@@ -1,11 +1,13 @@
 package tundra.core.edit;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
@@ -121,7 +123,7 @@ public final class Scripts {
         String best = null;
         int least = Math.max(2, word.length() / 2);
         for (String k : known) {
-            int d = distance(word.toLowerCase(java.util.Locale.ROOT), k.toLowerCase(java.util.Locale.ROOT));
+            int d = distance(word.toLowerCase(Locale.ROOT), k.toLowerCase(Locale.ROOT));
             if (d < least || d == least && best == null) {
                 least = d;
                 best = k;
@@ -153,7 +155,7 @@ public final class Scripts {
         var out = new boolean[text.length() + 1];
         for (Matcher m = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*\"|'(?:[^'\\\\\n]|\\\\.)*'|`(?:[^`\\\\]|\\\\.)*`|(//[^\n]*|/\\*(?s:.*?)\\*/)").matcher(text); m.find(); ) {
             if (m.group(1) != null) {
-                java.util.Arrays.fill(out, m.start(), m.end(), true);
+                Arrays.fill(out, m.start(), m.end(), true);
             }
         }
         return out;

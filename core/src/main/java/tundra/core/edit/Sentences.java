@@ -1,12 +1,16 @@
 package tundra.core.edit;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Color;
 import tundra.core.model.Element;
 import tundra.core.model.Marker;
+import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
@@ -78,18 +82,18 @@ public final class Sentences {
     }
 
     private static String setting(Setting s) {
-        return s.property().label().toLowerCase(java.util.Locale.ROOT) + " " + value(s.property(), s.value());
+        return s.property().label().toLowerCase(Locale.ROOT) + " " + value(s.property(), s.value());
     }
 
     @SuppressWarnings("unchecked")
     private static <T> String value(Property<T> p, Object v) {
-        if (v instanceof String || v instanceof tundra.core.model.Color) {
-            return v instanceof tundra.core.model.Color c ? c.hex() : (String) v;
+        if (v instanceof String || v instanceof Color) {
+            return v instanceof Color c ? c.hex() : (String) v;
         }
         if (p.type() == ValueType.PAINT || p.type() == ValueType.OUTLINE) {
-            return v instanceof tundra.core.model.Paint x ? x.main().hex() : "";
+            return v instanceof Paint x ? x.main().hex() : "";
         }
         double[] parts = p.type().parts((T) v);
-        return java.util.Arrays.stream(parts).mapToObj(x -> Numbers.plain(x * p.shown(), 3)).collect(Collectors.joining(", ")) + (p.unit().isEmpty() ? "" : " " + p.unit());
+        return Arrays.stream(parts).mapToObj(x -> Numbers.plain(x * p.shown(), 3)).collect(Collectors.joining(", ")) + (p.unit().isEmpty() ? "" : " " + p.unit());
     }
 }

@@ -1,5 +1,7 @@
 package tundra.core.model;
 
+import java.util.Locale;
+import tundra.core.geometry.Numbers;
 /**
  * A named variable of the piece.
  *
@@ -21,7 +23,7 @@ public record PieceValue(String id, String name, Kind kind, String start, boolea
 
         /** Its name in the file and on the page. */
         public String key() {
-            return this == YES_NO ? "yesNo" : name().toLowerCase(java.util.Locale.ROOT);
+            return this == YES_NO ? "yesNo" : name().toLowerCase(Locale.ROOT);
         }
 
         /** A text as one of this kind: a number that can't be read is 0, all but yes is no. */
@@ -32,7 +34,7 @@ public record PieceValue(String id, String name, Kind kind, String start, boolea
                 case NUMBER -> {
                     try {
                         double d = Double.parseDouble(text.strip().replace(',', '.'));
-                        yield Double.isFinite(d) ? tundra.core.geometry.Numbers.plain(d, 9) : "0";
+                        yield Double.isFinite(d) ? Numbers.plain(d, 9) : "0";
                     } catch (NumberFormatException e) {
                         yield "0";
                     }

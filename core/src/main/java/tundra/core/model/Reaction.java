@@ -1,5 +1,6 @@
 package tundra.core.model;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 
@@ -53,7 +54,7 @@ public record Reaction(String id, Event when, List<Condition> conditions, boolea
 
     /** All that its sentences name, one after the other. */
     public List<Slots> slots() {
-        var out = new java.util.ArrayList<Slots>(List.of(when.slots()));
+        var out = new ArrayList<Slots>(List.of(when.slots()));
         conditions.forEach(c -> out.add(c.slots()));
         actions.forEach(a -> out.add(a.slots()));
         otherwise.forEach(a -> out.add(a.slots()));

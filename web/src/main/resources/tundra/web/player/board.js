@@ -1,0 +1,246 @@
+// What stands on a board: its parts by their names, which are the first of their classes, its timelines and reactions. The same board may
+// stand on the page several times.
+class Board {
+  // Timelines that were started, the last one last.
+  active = [];
+  #parts = new Map();
+  #renamed = new Map();
+  #soon;
+  #taps = new Map();
+  #conducted;
+  #instances;
+  #slot;
+  // What actions set, by their data.
+  #sets = new Map();
+  #opens = [];
+  #closes = [];
+  front = 0;
+  back = 0;
+  // What can be dragged, by name.
+  parts = new Map();
+  #drags = [];
+
+  // Of a motif's instance with its clock, otherwise without.
+  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {} }, piece, clock, around) {
+    Object.assign(this, { el, piece, around, names });
+    for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
+    this.#rename();
+    const slot = (this.#slot = slots(this, mixes));
+    const own = clock && new Clock(clock, timelines[0].duration);
+    this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
+    this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
+    this.#instances = instances.map((i) => new Instance(this, i, piece));
+    for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
+    for (const r of reactions) this.#react(r);
+    if (this.#taps.size) el.addEventListener("click", (e) => this.#tap(e));
+  }
+
+  // Whether anything goes along with a timeline of this board.
+  conducts(timeline) {
+    return this.#instances.some((i) => i.timeline === timeline.id);
+  }
+
+  // Takes along what goes by one of its timelines.
+  conduct(timeline) {
+    for (const i of this.#instances) if (i.timeline === timeline.id) i.board.follow(timeline.drives(i.from));
+  }
+
+  // As part of a motif: goes along with what drives it.
+  follow(how) {
+    for (const t of this.#conducted) t.follow(how);
+  }
+
+  // Whether no state is on its way, and where the first one is, in ms of its motif.
+  get still() {
+    return this.#instances.every((i) => i.still);
+  }
+
+  get stateTime() {
+    return this.#instances.find((i) => i.stateTime !== undefined)?.stateTime;
+  }
+
+  // Starts, or stops at a time since the opening of the scene in ms, the motifs with clocks of their own and all in them.
+  run(how) {
+    for (const i of this.#instances) i.run(how);
+  }
+
+  part(name) {
+    return this.#parts.get(name);
+  }
+
+  // Only gradients have ids, since that is how they are named by what they paint; one that is there already gets another.
+  #rename() {
+    for (const [name, x] of this.#parts) {
+      if (!x.id || document.getElementById(x.id) === x) continue;
+      const i = (copies.get(name) ?? 1) + 1;
+      copies.set(name, i);
+      this.#renamed.set("url(#" + name + ")", "url(#" + (x.id = name + "_" + i) + ")");
+    }
+    if (!this.#renamed.size) return;
+    for (const [name, x] of this.#parts) {
+      const filter = this.#renamed.get("url(#" + name + "-x)");
+      if (filter) x.style.filter = filter;
+    }
+    for (const x of this.el.querySelectorAll("[fill], [stroke]"))
+      for (const a of ["fill", "stroke"]) if (x.hasAttribute(a)) x.setAttribute(a, this.own(x.getAttribute(a)));
+  }
+
+  // A value with the names that this board's gradients have.
+  own(value) {
+    return this.#renamed.get(value) ?? value;
+  }
+
+  timeline(id) {
+    return this.timelines.find((t) => t.id === id);
+  }
+
+  // What an action plays: a timeline, a motif's instance, or everything that has a clock of its own.
+  players(id) {
+    if (id === "*") return [...this.timelines.filter((t) => this.active.includes(t)), ...this.#instances.filter((i) => !i.timeline)];
+    return [this.timeline(id) ?? this.#instances.find((i) => i.name === id)];
+  }
+
+  // The board of the scene that it is on, and whether that one is shown.
+  get scene() {
+    return this.around?.scene ?? this;
+  }
+
+  get shown() {
+    return !this.scene.el.hidden;
+  }
+
+  #react({ id, when, says, any, if: conditions = [], do: actions, otherwise = [], ...slots }) {
+    const run = (list, i = 0) => {
+      for (; i < list.length; i++) {
+        const { action, says, ...slots } = list[i];
+        tell(says ?? action, id);
+        const then = ACTIONS[action](this, slots);
+        if (then === false) return;
+        if (then > 0) return void setTimeout(() => run(list, i + 1), then);
+      }
+    };
+    EVENTS[when](this, slots, () => {
+      tell(says ?? when, id);
+      const failed = conditions.filter(({ condition, ...slots }) => !CONDITIONS[condition](this, slots));
+      const holds = any ? failed.length < conditions.length : !failed.length;
+      for (const f of holds ? [] : failed) tell("not so: " + (f.says ?? f.condition), id);
+      run(holds || !conditions.length ? actions : otherwise);
+    });
+  }
+
+  // Listens to something on an element, or to something of the whole page while its scene is shown.
+  on(element, type, f) {
+    this.part(element).addEventListener(type, f);
+  }
+
+  listen(what, type, f) {
+    what.addEventListener(type, (e) => this.shown && f(e), { passive: type === "scroll" });
+  }
+
+  onOpen(f) {
+    this.#opens.push(f);
+  }
+
+  onClose(f) {
+    this.#closes.push(f);
+  }
+
+  // Its scene was opened or closed.
+  turned(open) {
+    for (const f of open ? this.#opens : this.#closes) f();
+    for (const i of this.#instances) i.board.turned(open);
+  }
+
+  // Calls back when something becomes of a part that is dragged.
+  drag(part, what, fire) {
+    this.#drags.push({ part, what, fire });
+  }
+
+  dragged(part, what, place) {
+    for (const d of this.#drags) if (d.what === what && (!part || d.part === part.name)) d.fire(place);
+  }
+
+  // Whether an element can be seen in the window, and whether it could before.
+  inView(element, f) {
+    let before = false;
+    new IntersectionObserver((all) => {
+      const seen = all.at(-1).isIntersecting;
+      if (this.shown) f(seen, before);
+      before = seen;
+    }).observe(this.part(element).querySelector(".t-p > *, img") ?? this.part(element));
+  }
+
+  // Takes properties from what is seen to other values, or on by as much.
+  set(data, by) {
+    const seen = data.tracks.map(({ of, property, keys }) => {
+      const slot = this.#slot(of, property), a = keys[0][1], b = keys.at(-1)[1];
+      const from = slot instanceof Switched ? b : slot.now;
+      const plain = from === "none" || (from.match(NUMBER) ?? []).length !== (a.match(NUMBER) ?? []).length ? a : from;
+      const way = b.match(NUMBER) ?? [], was = a.match(NUMBER) ?? [];
+      let i = 0;
+      const to = by && !(slot instanceof Switched) ? plain.replace(NUMBER, (x) => n(+x + (way[i] - was[i++]))) : b;
+      return { of, property, keys: slot instanceof Switched ? [[0, to]] : [[0, by ? plain : from === "none" ? a : from, data.easing], [1, to]] };
+    });
+    const before = this.#sets.get(data), now = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
+    this.#sets.set(data, now);
+    now.play();
+    before?.forget();
+  }
+
+  // Taps and the keys that stand for them.
+  onTap(el, fire) {
+    this.#taps.set(el, [...(this.#taps.get(el) ?? []), fire]);
+    if (this.#taps.get(el).length > 1) return;
+    el.addEventListener("keydown", (e) => {
+      if (e.target === el && (e.key === "Enter" || e.key === " ") && !e.repeat) {
+        e.preventDefault();
+        for (const f of this.#taps.get(el)) f();
+      }
+    });
+  }
+
+  // What is seen there is tapped, and all that holds it; what is faded lets taps through, as what is hidden does.
+  #tap({ target, detail, clientX, clientY }) {
+    const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
+    const seen = (x) => x === this.el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
+    let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => this.el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
+    for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();
+  }
+
+  // As it is before anything was started.
+  reset() {
+    for (const t of [...this.timelines, ...this.#sets.values()]) t.reset();
+    this.#sets.clear();
+    for (const i of this.#instances) i.board.reset();
+    for (const d of this.parts.values()) d.home(0);
+    for (const x of this.#touched) [x.hidden, x.style.zIndex] = [false, ""];
+  }
+
+  get #touched() {
+    return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex) && !(x.classList[0] ?? "").endsWith("-h"));
+  }
+
+  // The timelines that start by themselves play.
+  open() {
+    this.run({ playing: true, start: document.timeline.currentTime });
+    for (const t of this.timelines) {
+      if (t.starts) t.playFromStart();
+      else this.conduct(t);
+    }
+  }
+
+  settleSoon() {
+    clearTimeout(this.#soon);
+    this.#soon = setTimeout(() => this.#settle(), 60);
+  }
+
+  // All is written before anything is taken off, so that styles are worked out once.
+  #settle() {
+    for (const done of [...this.timelines, ...this.#sets.values()].map((t) => t.settle())) done();
+  }
+
+  // The timelines that were started, in that order, and where each stands, in ms.
+  get moment() {
+    return this.active.map((t) => [t.id, t.time]);
+  }
+}

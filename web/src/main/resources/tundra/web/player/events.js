@@ -1,0 +1,178 @@
+//# reactions
+// The keys that are down, by their names.
+const down = new Set();
+const named = (key) => (key === " " ? "Space" : key.length === 1 ? key.toUpperCase() : key);
+addEventListener("keydown", (e) => down.add(named(e.key)), true);
+addEventListener("keyup", (e) => down.delete(named(e.key)), true);
+addEventListener("blur", () => down.clear());
+
+// One entry for each kind of event: how it is listened for.
+const EVENTS = {
+//# event tapped
+  tapped: (board, { element }, fire) => board.onTap(board.part(element), fire),
+//# event tappedTwice
+  tappedTwice: (board, { element }, fire) => {
+    let before = -1e9;
+    board.onTap(board.part(element), () => {
+      const now = performance.now();
+      if (now - before < 450) fire();
+      before = now - before < 450 ? -1e9 : now;
+    });
+  },
+//# event pressed
+  pressed: (board, { element }, fire) => board.on(element, "pointerdown", fire),
+//# event released
+  released: (board, { element }, fire) => board.on(element, "pointerup", fire),
+//# event held
+  held: (board, { element }, fire) => {
+    let timer, from;
+    const off = () => clearTimeout(timer);
+    board.on(element, "pointerdown", (e) => {
+      off();
+      from = e;
+      timer = setTimeout(fire, 500);
+    });
+    board.on(element, "pointermove", (e) => from && Math.hypot(e.clientX - from.clientX, e.clientY - from.clientY) > 8 && off());
+    for (const type of ["pointerup", "pointercancel", "pointerleave"]) board.on(element, type, off);
+    board.on(element, "contextmenu", (e) => e.preventDefault());
+  },
+//# event over
+  over: (board, { element }, fire) => board.on(element, "pointerenter", (e) => e.pointerType !== "touch" && fire()),
+//# event out
+  out: (board, { element }, fire) => board.on(element, "pointerleave", (e) => e.pointerType !== "touch" && fire()),
+//# event swiped
+  swiped: (board, { element, side }, fire) => {
+    const el = board.part(element), level = side === "left" || side === "right", sign = side === "left" || side === "up" ? -1 : 1;
+    touches(el, level ? "pan-y" : "pan-x");
+    let from;
+    board.on(element, "pointerdown", (e) => (from = { x: e.clientX, y: e.clientY, t: e.timeStamp }));
+    const end = (e) => {
+      if (!from) return;
+      const x = e.clientX - from.x, y = e.clientY - from.y, along = sign * (level ? x : y), across = Math.abs(level ? y : x);
+      if (along > 40 && along > 2 * across && e.timeStamp - from.t < 800) fire();
+      from = null;
+    };
+    board.on(element, "pointerup", end);
+    board.on(element, "pointerleave", end);
+  },
+//# event pinched
+  pinched: (board, { element, pinch }, fire) => {
+    const fingers = new Map();
+    let from, done;
+    const apart = () => {
+      const [a, b] = [...fingers.values()];
+      return Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY);
+    };
+    touches(board.part(element), "none");
+    board.on(element, "pointerdown", (e) => {
+      fingers.set(e.pointerId, e);
+      if (fingers.size === 2) [from, done] = [apart(), false];
+    });
+    board.on(element, "pointermove", (e) => {
+      if (!fingers.has(e.pointerId)) return;
+      fingers.set(e.pointerId, e);
+      if (fingers.size !== 2 || done) return;
+      const by = apart() / from;
+      if (pinch === "open" ? by > 1.25 : by < 0.8) {
+        done = true;
+        fire();
+      }
+    });
+    for (const type of ["pointerup", "pointercancel"]) board.on(element, type, (e) => fingers.delete(e.pointerId));
+  },
+//# event landed
+  landed: (board, { element }, fire) => board.drag(element, "landed", fire),
+//# event landedOn
+  landedOn: (board, { element, place }, fire) => board.drag(element, "landed", (at) => at === place && fire()),
+//# event missed
+  missed: (board, { element }, fire) => board.drag(element, "missed", fire),
+//# event allLanded
+  allLanded: (board, x, fire) => board.drag("", "all", fire),
+//# event dragStarted
+  dragStarted: (board, { element }, fire) => board.drag(element, "started", fire),
+//# event dragged
+  dragged: (board, { element }, fire) => board.drag(element, "moved", fire),
+//# event dragEnded
+  dragEnded: (board, { element }, fire) => board.drag(element, "ended", fire),
+//# event keyPressed
+  keyPressed: (board, { key }, fire) => {
+    const parts = key.split("+"), name = parts.pop() || "+";
+    board.listen(document, "keydown", (e) => {
+      if (e.repeat || e.target.closest?.("input, textarea, select, [contenteditable]")) return;
+      const held = { Ctrl: e.ctrlKey, Alt: e.altKey, Meta: e.metaKey };
+      if (named(e.key) !== named(name) || Object.keys(held).some((m) => held[m] !== parts.includes(m))) return;
+      if (parts.includes("Shift") !== e.shiftKey && (parts.includes("Shift") || name.length > 1)) return;
+      e.preventDefault();
+      fire();
+    });
+  },
+//# event opened
+  opened: (board, x, fire) => board.onOpen(fire),
+//# event closed
+  closed: (board, x, fire) => board.onClose(fire),
+//# event passed
+  passed: (board, { timeline, time, way }, fire) => board.timeline(timeline).onPass(time, way, fire),
+//# event reached
+  reached: (board, { timeline, time }, fire) => board.timeline(timeline).onPass(time, "either way", fire),
+//# event ended
+  ended: (board, { timeline }, fire) => {
+    for (const t of board.players(timeline)) (t.ends ??= []).push(fire);
+  },
+//# event scrolledTo
+  scrolledTo: (board, { share }, fire) => {
+    let before = 0;
+    board.listen(document, "scroll", () => {
+      const now = scrolled();
+      if (before < share && now >= share) fire();
+      before = now;
+    });
+    board.onOpen(() => (before = -1) && setTimeout(() => share <= 0 && fire()));
+  },
+//# event scrolled
+  scrolled: (board, { scroll }, fire) => {
+    let before = scrollY;
+    board.listen(document, "scroll", () => {
+      const on = scrollY > before, moved = scrollY !== before;
+      before = scrollY;
+      if (moved && on === (scroll === "on")) fire();
+    });
+  },
+//# event entered
+  entered: (board, { element }, fire) => board.inView(element, (seen) => seen && fire()),
+//# event left
+  left: (board, { element }, fire) => board.inView(element, (seen, before) => before && !seen && fire()),
+//# event became
+  became: (board, { value, content }, fire) => board.piece.watch(value, (now) => now === board.piece.as(value, content) && board.shown && fire()),
+//# event changed
+  changed: (board, { value }, fire) => board.piece.watch(value, () => board.shown && fire()),
+//# event narrower
+  narrower: (board, { width }, fire) => board.listen(matchMedia("(max-width: " + (width - 0.02) + "px)"), "change", (e) => e.matches && fire()),
+//# event wider
+  wider: (board, { width }, fire) => board.listen(matchMedia("(min-width: " + (width + 0.02) + "px)"), "change", (e) => e.matches && fire()),
+//# event after
+  after: (board, { duration }, fire) => {
+    let timer;
+    board.onOpen(() => (timer = setTimeout(fire, duration)));
+    board.onClose(() => clearTimeout(timer));
+  },
+//# event every
+  every: (board, { duration }, fire) => {
+    let timer;
+    board.onOpen(() => (timer = setInterval(fire, Math.max(16, duration))));
+    board.onClose(() => clearInterval(timer));
+  },
+//# reactions
+};
+
+// What a finger may still scroll where gestures are looked for: the least of what several want.
+const touches = (el, allowed) => {
+  const now = el.style.touchAction;
+  el.style.touchAction = now && now !== allowed ? "none" : allowed;
+  for (const x of el.querySelectorAll("*")) x.style.touchAction = el.style.touchAction;
+};
+
+// How far the page is scrolled, in percent.
+const scrolled = () => {
+  const { scrollHeight, clientHeight } = document.documentElement;
+  return scrollHeight > clientHeight ? (100 * scrollY) / (scrollHeight - clientHeight) : 0;
+};

@@ -1,0 +1,209 @@
+// A screen of the piece; what it holds is made when it is first near.
+class Scene {
+  #data;
+  #board;
+  #scrolling;
+  #piece;
+
+  constructor(piece, data) {
+    Object.assign(this, { id: data.id, name: data.name });
+    this.#data = data;
+    this.#piece = piece;
+    this.el = piece.el.querySelector("." + data.of);
+  }
+
+  get board() {
+    if (!this.#board) {
+      const later = this.el.querySelector(":scope > template");
+      later?.replaceWith(later.content);
+      this.#board = new Board(this.el, this.#data, this.#piece);
+      if (this.#data.scroll) this.#scrolling = new Scrolling(this, this.#data.scroll);
+    }
+    return this.#board;
+  }
+
+  get timelines() {
+    return this.board.timelines;
+  }
+
+  get moment() {
+    return this.board.moment;
+  }
+
+  show(on) {
+    const was = !this.el.hidden && this.#board;
+    if (was) this.#board.turned(false);
+    this.el.hidden = !on;
+    const around = this.el.parentNode;
+    if (around !== this.#piece.el) around.hidden = !on;
+    if (on || this.#board) this.board.reset();
+    if (!on) return;
+    this.board.open();
+    this.#scrolling?.open();
+    this.board.turned(true);
+  }
+}
+
+class Piece {
+  #way = [];
+  #sounds = new Map();
+  #values = new Map();
+  #spoken;
+
+  constructor(data, root) {
+    this.el = root;
+    this.id = data.id;
+    this.motifs = data.motifs ?? {};
+//# values
+    for (const v of data.values ?? []) {
+      this.#values.set(v.id, { ...v, now: undefined, told: [] });
+      this.#values.get(v.id).now = this.as(v.id, (v.kept && this.#kept(v.id)) ?? v.start);
+    }
+//# core
+    this.scenes = data.scenes.map((s) => new Scene(this, s));
+    this.#show(this.scenes[0]);
+  }
+
+  scene(name) {
+    return this.scenes.find((s) => s.name === name);
+  }
+
+  get shown() {
+    return this.scenes.find((s) => !s.el.hidden);
+  }
+
+  // A timeline of the scene that is shown.
+  timeline(name) {
+    return this.shown.timelines.find((t) => t.name === name);
+  }
+
+  get moment() {
+    return this.shown.moment;
+  }
+
+  // Shows the first scene of a name; a name that no scene has changes nothing.
+  show(name) {
+    const scene = this.scene(name);
+    if (scene) this.#go(scene);
+  }
+
+  #go(scene) {
+    this.#way.push(this.shown);
+    this.#show(scene);
+  }
+
+  #show(scene) {
+    for (const s of this.scenes) if (s !== scene) s.show(false);
+    scene.show(true);
+  }
+//# reactions
+
+  // By its id.
+  open(id) {
+    this.#go(this.scenes.find((s) => s.id === id));
+  }
+
+  // So many scenes on; before the first and behind the last there is nothing.
+  step(by) {
+    const scene = this.scenes[this.scenes.indexOf(this.shown) + by];
+    if (scene) this.#go(scene);
+  }
+
+  back() {
+    const scene = this.#way.pop();
+    if (scene) this.#show(scene);
+  }
+
+  sound(src) {
+    if (!this.#sounds.has(src)) this.#sounds.set(src, new Audio(src));
+    return this.#sounds.get(src);
+  }
+
+//# voice
+
+  // For who listens to the page instead of seeing it.
+  say(text) {
+    if (!this.#spoken) {
+      this.#spoken = document.createElement("p");
+      this.#spoken.className = "t-say";
+      this.#spoken.setAttribute("aria-live", "polite");
+      this.el.append(this.#spoken);
+    }
+    this.#spoken.textContent = "";
+    setTimeout(() => (this.#spoken.textContent = text), 50);
+  }
+//# scripts
+
+  // Runs a script of the piece; one that fails stops itself and nothing else.
+  script(id, board) {
+    const failed = (e) => tell("problem in a script: " + (e?.message ?? e));
+    try {
+      Tundra.scripts[id]?.(new PageApi(this, board))?.catch?.(failed);
+    } catch (e) {
+      failed(e);
+    }
+  }
+
+  valueNamed(name) {
+    for (const v of this.#values.values()) if (v.name === name) return v;
+    throw new Error("nothing is called " + name);
+  }
+//# values
+
+  // What a value is now.
+  value(id) {
+    return this.#values.get(id).now;
+  }
+
+  // A text as what a value holds.
+  as(id, text) {
+    const { kind } = this.#values.get(id);
+    return kind === "number" ? Number(text) || 0 : kind === "yesNo" ? text === true || /^(yes|true|on|1)$/i.test(text) : String(text);
+  }
+
+  put(id, to) {
+    const v = this.#values.get(id), now = this.as(id, to);
+    if (now === v.now) return;
+    v.now = now;
+    tell(v.name + " = " + (v.kind === "yesNo" ? (now ? "yes" : "no") : now));
+    if (v.kept)
+      try {
+        localStorage.setItem(this.#key(id), v.kind === "yesNo" ? (now ? "yes" : "no") : now);
+      } catch {
+        // this browser keeps nothing
+      }
+    for (const f of v.told) f(now);
+  }
+
+  watch(id, f) {
+    this.#values.get(id).told.push(f);
+  }
+
+  #key(id) {
+    return "tundra " + this.id + " " + id;
+  }
+
+  #kept(id) {
+    try {
+      return localStorage.getItem(this.#key(id)) ?? undefined;
+    } catch {
+      return undefined;
+    }
+  }
+//# core
+}
+
+return {
+  pieces,
+//# scripts
+  // The functions of the pieces, by their ids.
+  scripts: {},
+//# core
+  // In the first place for a piece that none was started in yet.
+  start(data, root = [...document.querySelectorAll(".tundra")].find((x) => pieces.every((p) => p.el !== x))) {
+    const piece = new Piece(data, root);
+    pieces.push(piece);
+    tell("the piece is ready");
+    return piece;
+  },
+};

@@ -1,0 +1,60 @@
+//# scroll
+// Moves timelines and elements by how far the page is scrolled while a scene stands in the window. Nothing is done while nothing scrolls.
+class Scrolling {
+  #scene;
+  #data;
+  #step;
+  #at = new Map();
+
+  constructor(scene, data) {
+    this.#scene = scene;
+    this.#data = data;
+    this.frame = scene.el.closest("[class$=-scroll]") ?? scene.el;
+    for (const type of ["scroll", "resize"]) addEventListener(type, () => !scene.el.hidden && this.soon(), { passive: true });
+  }
+
+  soon() {
+    this.#step ??= requestAnimationFrame(() => this.#show());
+  }
+
+  // Where a timeline should stand, as a share of it.
+  #wanted({ from, to, through }) {
+    let p;
+    if (through) {
+      const r = seenBox(this.#scene.board.part(through));
+      p = (innerHeight - r.top) / (innerHeight + r.height);
+    } else p = -this.frame.getBoundingClientRect().top / this.#data.length;
+    return Math.max(0, Math.min(1, (p - from) / (to - from)));
+  }
+
+  #show() {
+    this.#step = undefined;
+    const { board } = this.#scene, { timelines, parallax, length } = this.#data;
+    const top = -this.frame.getBoundingClientRect().top, by = length ? Math.max(0, Math.min(length, top)) : top;
+    for (const [name, share] of parallax) board.part(name).style.translate = "0px " + n(-by * share) + "px";
+    let more = false;
+    for (const t of timelines) {
+      const timeline = board.timeline(t.timeline), wanted = this.#wanted(t), was = this.#at.get(t) ?? wanted;
+      let p = t.smooth && !quiet.matches ? was + (wanted - was) * 0.18 : wanted;
+      if (Math.abs(p - wanted) < 0.0005) p = wanted;
+      more ||= p !== wanted;
+      if (p === was && this.#at.has(t)) continue;
+      this.#at.set(t, p);
+      timeline.goTo(p * timeline.duration);
+    }
+    if (more) this.soon();
+  }
+
+  open() {
+    this.#at.clear();
+    this.#show();
+  }
+}
+
+//# box
+// The box around what is painted of an element, in the window.
+const seenBox = (el) => {
+  const all = [...el.querySelectorAll(".t-p > *, img")].map((x) => x.getBoundingClientRect()).filter((r) => r.width || r.height);
+  const left = Math.min(...all.map((r) => r.left)), top = Math.min(...all.map((r) => r.top));
+  return all.length ? new DOMRect(left, top, Math.max(...all.map((r) => r.right)) - left, Math.max(...all.map((r) => r.bottom)) - top) : el.getBoundingClientRect();
+};

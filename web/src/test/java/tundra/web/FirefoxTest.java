@@ -1,0 +1,169 @@
+package tundra.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.sun.net.httpserver.HttpExchange;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tundra.core.model.Project;
+import tundra.render.Fonts;
+import tundra.render.PictureSheets;
+
+/** Firefox has the same values on a page as Chromium. Neither is driven: the page reads its own values and sends them here. */
+class FirefoxTest {
+    private static final int SEEDS = Integer.getInteger("parity.seeds", 4);
+    /** Between the frames and keys of the pieces: on a step's very edge rounding alone decides. */
+    private static final String READER = """
+            (async () => {
+              await document.fonts.ready;
+              const out = [], scene = Tundra.pieces[0].scenes[0], { board } = scene;
+              for (const at of [137, 331, 757, 1013, 1663, 2417]) {
+                for (const t of scene.timelines) {
+                  t.reset();
+                  if (t.starts) t.goTo(at % t.duration);
+                }
+                board.run({ playing: false, at });
+                await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+                const row = {};
+                for (const el of document.querySelectorAll("main *")) {
+                  const name = el.classList[0] || el.id, style = getComputedStyle(el);
+                  if (!name) continue;
+                  for (const p of ["translate", "rotate", "scale", "transform", "opacity", "visibility", "fill", "stroke", "strokeWidth", "strokeDasharray", "strokeDashoffset",
+                    "width", "height", "rx", "fontSize", "letterSpacing", "filter", "mixBlendMode"]) row[name + " " + p] = style[p];
+                  for (const a of ["d", "gradientTransform", "x", "y"]) if (el.hasAttribute(a)) row[name + " @" + a] = el.getAttribute(a);
+                }
+                out.push(row);
+              }
+              await fetch("values", { method: "POST", body: JSON.stringify(out) });
+            })().catch((e) => fetch("values", { method: "POST", body: JSON.stringify([{ error: String(e) }]) }));
+            """;
+    private static final Pattern NUMBER = Pattern.compile("-?\\d*\\.?\\d+(?:e-?\\d+)?");
+    /** Browsers lay text out in units of their own, 1/64 and 1/60 px. */
+    private static final double UNIT = 0.035;
+    private static final LinkedBlockingQueue<String> HEARD = new LinkedBlockingQueue<>();
+    @TempDir
+    private static Path folder;
+    private static HttpServer server;
+
+    @BeforeAll
+    static void serve() throws Exception {
+        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+        server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
+        server.createContext("/", FirefoxTest::answer);
+        server.start();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.stop(0);
+    }
+
+    private static void answer(HttpExchange x) throws IOException {
+        try (x) {
+            if (x.getRequestMethod().equals("POST")) {
+                HEARD.add(new String(x.getRequestBody().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8));
+                x.sendResponseHeaders(204, -1);
+                return;
+            }
+            Path file = folder.resolve(x.getRequestURI().getPath().substring(1));
+            if (!Files.isRegularFile(file)) {
+                x.sendResponseHeaders(404, -1);
+                return;
+            }
+            byte[] body = Files.readAllBytes(file);
+            String ending = file.toString().replaceFirst(".*\\.", "");
+            x.getResponseHeaders().set("Content-Type", Map.of("html", "text/html", "css", "text/css", "js", "text/javascript", "ttf", "font/ttf", "png", "image/png").getOrDefault(ending, "text/plain"));
+            x.sendResponseHeaders(200, body.length);
+            x.getResponseBody().write(body);
+        }
+    }
+
+    /** What a browser reads on a page. */
+    private static JsonNode read(String page, String... command) throws Exception {
+        var all = new ArrayList<>(List.of(command));
+        all.add("http://127.0.0.1:" + server.getAddress().getPort() + "/" + page + "/index.html");
+        Process browser = new ProcessBuilder(all).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        try {
+            String values = HEARD.poll(60, TimeUnit.SECONDS);
+            assertThat(values).as("values from " + command[0]).isNotNull();
+            return JsonMapper.builder().build().readTree(values);
+        } finally {
+            browser.descendants().forEach(ProcessHandle::destroyForcibly);
+            browser.destroyForcibly().waitFor();
+        }
+    }
+
+    @Test
+    void hasTheValuesThatChromiumHas() throws Exception {
+        var apart = new ArrayList<String>();
+        int count = 0;
+        for (int seed = 1; seed <= SEEDS; seed++) {
+            Project p = RandomPiece.make(seed, seed % 2 == 0);
+            Path page = folder.resolve("piece" + seed);
+            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, x -> { }, () -> false);
+            Path index = page.resolve("index.html");
+            Files.writeString(index, Files.readString(index).replace("</body>", "<script src=\"reader.js\"></script></body>"));
+            Files.writeString(page.resolve("reader.js"), READER);
+            JsonNode chromium = read("piece" + seed, "chromium", "--headless", "--no-sandbox", "--disable-gpu", "--no-first-run", "--user-data-dir=" + folder.resolve("chromium" + seed));
+            JsonNode firefox = read("piece" + seed, "firefox-esr", "--headless", "--no-remote", "--profile", Files.createDirectory(folder.resolve("firefox" + seed)).toString());
+            assertThat(chromium.size()).isEqualTo(6);
+            for (int i = 0; i < chromium.size(); i++) {
+                for (Map.Entry<String, JsonNode> e : chromium.get(i).properties()) {
+                    count++;
+                    String ours = e.getValue().asString(), theirs = firefox.path(i).path(e.getKey()).asString("nothing");
+                    if (!alike(ours, theirs)) {
+                        apart.add("seed " + seed + ", time " + i + ", " + e.getKey() + ": " + ours + " | " + theirs);
+                    }
+                }
+            }
+        }
+        System.out.println(count + " values in both browsers");
+        assertThat(apart).isEmpty();
+        assertThat(count).isGreaterThan(5000 * SEEDS);
+    }
+
+    /** The same words with numbers no further apart than a unit, or a thousandth of what they are. */
+    private static boolean alike(String a, String b) {
+        String x = plain(a), y = plain(b);
+        if (!form(x).equals(form(y))) {
+            return false;
+        }
+        double[] p = numbers(x), q = numbers(y);
+        for (int i = 0; i < p.length; i++) {
+            if (Math.abs(p[i] - q[i]) > Math.max(UNIT, Math.abs(p[i]) / 1000)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Browsers shorten differently: none for no movement, one number for two alike, no second one that is zero, no alpha that is whole. */
+    private static String plain(String s) {
+        return s.equals("none") ? "0" : s.replaceAll("^rgba\\((.*), 1\\)$", "rgb($1)").replaceAll("^(-?[\\d.]+)(px|deg)? \\1(px)?$", "$1").replaceAll(" 0px$", "").replaceAll("^(-?[\\d.]+)(px|deg)$", "$1");
+    }
+
+    private static String form(String s) {
+        return NUMBER.matcher(s).replaceAll("#").replaceAll("\\s+", "");
+    }
+
+    private static double[] numbers(String s) {
+        return NUMBER.matcher(s).results().mapToDouble(m -> Double.parseDouble(m.group())).toArray();
+    }
+}
