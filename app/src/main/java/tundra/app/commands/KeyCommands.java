@@ -16,7 +16,6 @@ import tundra.core.edit.Keys;
 import tundra.core.edit.Markers;
 import tundra.core.edit.Names;
 import tundra.core.edit.Paths;
-import tundra.core.edit.Reactions;
 import tundra.core.edit.Spans;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
@@ -235,7 +234,7 @@ public final class KeyCommands {
         c.add(CommandIds.MARKER_RENAME, () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null, () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
         c.add(CommandIds.MARKER_DELETE, () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M", () -> target() != null, () -> {
             Marker m = target();
-            s.edit("Delete marker " + m.name(), b -> Reactions.tidied(b.mapTimeline(s.timeline().id(), t -> Markers.delete(t, m.id()))));
+            s.edit("Delete marker " + m.name(), b -> b.mapTimeline(s.timeline().id(), t -> Markers.delete(t, m.id())));
         });
         c.add(CommandIds.RANGE, "Play only the chosen keys' time, again and again", "Alt+L", () -> s.keys().size() > 1, () -> {
             var times = s.keys().stream().mapToLong(Keys.Ref::time).summaryStatistics();

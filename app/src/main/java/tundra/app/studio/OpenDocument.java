@@ -3,6 +3,7 @@ package tundra.app.studio;
 import java.nio.file.Path;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.History;
+import tundra.core.edit.Reactions;
 import tundra.core.edit.Scripts;
 import tundra.core.model.Project;
 
@@ -57,7 +58,7 @@ final class OpenDocument {
     void change(String name, Object merge, UnaryOperator<Project> change) {
         preview = null;
         Project before = history.project();
-        history.add(name, Scripts.follow(before, change.apply(before)), merge);
+        history.add(name, Scripts.follow(before, Reactions.tidied(change.apply(before))), merge);
     }
 
     void cancel(Object merge) {

@@ -39,7 +39,8 @@ public final class MotifParts {
         var out = new Project(Ids.next(), m.name(), p.frameRate(), List.of(new Scene(Ids.next(), m.name(), board)), Map.of(), Map.of()).withMotifs(used);
         var assets = new LinkedHashMap<String, Asset>();
         p.assets().values().stream().filter(a -> Shelf.used(out, a, a.kind() == Asset.Kind.FONT ? familyOf.apply(a) : null)).forEach(a -> assets.put(a.hash(), a));
-        return out.withAssets(assets);
+        // what leads out of the motif stays behind
+        return Reactions.tidied(out.withAssets(assets));
     }
 
     /** Of the motifs of another piece those that this piece has in another version. */

@@ -21,7 +21,6 @@ import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
-import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -100,7 +99,7 @@ public final class Motifs {
 
     /**
      * Makes a motif of elements, with their keys, and puts an instance in their place: in step with the timeline that they were keyed on, so
-     * that nothing moves. Reactions to any of them become reactions to the instance.
+     * that nothing moves. What reactions, drags and scrolling name of them is the instance from then on.
      *
      * @param seen the place as it is shown
      */
@@ -123,8 +122,8 @@ public final class Motifs {
         Element instance = group.withName(free(before, inside, motif.name()))
                 .withContent(new Content.Instance(motif.id(), g.box(), Clock.PARENT.withRepeat(Clock.Repeat.ONCE)));
         Board board = grouped.board().mapElement(group.id(), e -> instance);
-        board = board.withTimelines(board.timelines().stream().map(t -> t.of(id -> !inside.contains(id))).toList())
-                .withReactions(board.reactions().stream().map(r -> named(r, inside, instance.id())).toList());
+        board = Reactions.named(board.withTimelines(board.timelines().stream().map(t -> t.of(id -> !inside.contains(id))).toList()),
+                id -> inside.contains(id) ? instance.id() : id);
         Board now = board;
         return new Made(with(p, motif).mapBoard(place, b -> now), motif.id(), instance.id());
     }
@@ -138,10 +137,6 @@ public final class Motifs {
             }
         });
         return Names.free(taken, wanted);
-    }
-
-    private static Reaction named(Reaction r, Set<String> old, String now) {
-        return r.map(s -> s.mapIds(Reactions.OF_BOARD, id -> old.contains(id) ? now : id));
     }
 
     /** A new element that shows a motif around a point, with a clock of its own. */

@@ -1,6 +1,5 @@
 package tundra.core.edit;
 
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -8,7 +7,6 @@ import java.util.function.UnaryOperator;
 import tundra.core.model.Ids;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
-import tundra.core.model.Slot;
 
 /** The values of a piece: added, named, changed, taken away. */
 public final class PieceValues {
@@ -38,6 +36,6 @@ public final class PieceValues {
 
     /** Without a value and the sentences' parts that name it. */
     public static Project delete(Project p, String id) {
-        return Reactions.without(p.withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()), EnumSet.of(Slot.Type.VALUE), id);
+        return Reactions.tidied(p.withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
     }
 }

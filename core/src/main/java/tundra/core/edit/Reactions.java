@@ -2,12 +2,11 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.Predicate;
+import java.util.function.BiPredicate;
 import java.util.function.UnaryOperator;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
@@ -29,6 +28,7 @@ import tundra.core.model.SentenceKind;
 import tundra.core.model.Setting;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
+import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 
 /** Adds, changes and takes away reactions. */
@@ -59,32 +59,62 @@ public final class Reactions {
         return Actions.of(Actions.PLAY_FROM_START, timeline);
     }
 
+    /** With what reactions, drags and scrolling name of the board changed. */
+    static Board named(Board b, UnaryOperator<String> change) {
+        return b.withReactions(b.reactions().stream().map(r -> r.map(s -> s.mapIds(OF_BOARD, change))).toList())
+                .withDrags(b.drags().stream().map(d -> d.map(change)).toList())
+                .withTimelines(b.timelines().stream().map(t -> t.scroll() == null || t.scroll().through() == null ? t : t.withScroll(t.scroll().withThrough(change.apply(t.scroll().through())))).toList());
+    }
+
     /** Without what names something of the board that is gone; reactions with nothing left to do go with it. */
     public static Board tidied(Board b) {
-        if (b.reactions().isEmpty() && b.drags().isEmpty() && b.timelines().stream().noneMatch(t -> t.scroll() != null)) {
+        return tidied(b, (type, id) -> true);
+    }
+
+    /**
+     * Without what names something that is gone: of its board, a scene, a value, a script or a sound. The same project where nothing is
+     * gone. What names things that are not there can't be read from a file.
+     */
+    public static Project tidied(Project p) {
+        BiPredicate<Slot.Type, String> around = (type, id) -> switch (type) {
+            case SCENE -> p.scene(id) != null;
+            case VALUE -> p.value(id) != null;
+            case SCRIPT -> p.script(id) != null;
+            case SOUND -> p.assets().containsKey(id);
+            default -> true;
+        };
+        return p.places().stream().allMatch(x -> tidied(x.board(), around) == x.board()) ? p : p.mapBoards(b -> tidied(b, around));
+    }
+
+    /** @param around whether what lies outside of the board is there */
+    private static Board tidied(Board b, BiPredicate<Slot.Type, String> around) {
+        if (b.timelines().stream().anyMatch(t -> strayed(b, t))) {
+            return tidied(b.withTimelines(b.timelines().stream().map(t -> strayed(b, t) ? t.withScroll(t.scroll().withThrough(null)) : t).toList()), around);
+        }
+        if (b.reactions().isEmpty() && b.drags().isEmpty()) {
             return b;
         }
-        Set<String> elements = Tree.ids(b.elements()), there = new HashSet<>(elements);
-        b.timelines().forEach(t -> {
-            there.add(t.id());
-            t.markers().forEach(m -> there.add(m.id()));
-        });
-        var drags = b.drags().stream().map(d -> d.map(id -> elements.contains(id) ? id : null)).filter(Objects::nonNull).toList();
-        // a timeline that went by an element's way goes by the scene's from then on
-        if (b.timelines().stream().anyMatch(t -> t.scroll() != null && t.scroll().through() != null && !elements.contains(t.scroll().through()))) {
-            return tidied(b.withTimelines(b.timelines().stream().map(t -> t.scroll() != null && !elements.contains(t.scroll().through()) ? t.withScroll(t.scroll().withThrough(null)) : t).toList()));
-        }
-        return kept(drags.equals(b.drags()) ? b : b.withDrags(drags), OF_BOARD, there::contains);
+        var drags = b.drags().stream().map(d -> d.map(id -> b.find(id) == null ? null : id)).filter(Objects::nonNull).toList();
+        var reactions = b.reactions().stream().map(r -> r.map(s -> s.mapIds((type, id) -> here(b, type, id) && around.test(type, id) ? id : null)))
+                .filter(Objects::nonNull).toList();
+        Board out = drags.equals(b.drags()) ? b : b.withDrags(drags);
+        return reactions.equals(b.reactions()) ? out : out.withReactions(reactions);
     }
 
-    /** Every board without what names a thing of some types that is gone. */
-    public static Project without(Project p, Set<Slot.Type> types, String gone) {
-        return p.mapBoards(b -> kept(b, types, id -> !id.equals(gone)));
+    /** Whether a timeline goes by the way of an element that is gone; it goes by the scene's from then on. */
+    private static boolean strayed(Board b, Timeline t) {
+        return t.scroll() != null && t.scroll().through() != null && b.find(t.scroll().through()) == null;
     }
 
-    private static Board kept(Board b, Set<Slot.Type> types, Predicate<String> there) {
-        var out = b.reactions().stream().map(r -> r.map(s -> s.mapIds(types, id -> there.test(id) ? id : null))).filter(Objects::nonNull).toList();
-        return out.equals(b.reactions()) ? b : b.withReactions(out);
+    /** Whether something of a board that a slot names is there. */
+    private static boolean here(Board b, Slot.Type type, String id) {
+        return switch (type) {
+            case ELEMENT, ELEMENTS -> b.find(id) != null;
+            case PLAYER -> b.find(id) != null || b.timeline(id) != null;
+            case TIMELINE -> b.timeline(id) != null;
+            case MARKER -> b.timelines().stream().anyMatch(t -> t.markers().stream().anyMatch(m -> m.id().equals(id)));
+            default -> true;
+        };
     }
 
     /** How many reactions of the whole piece name something. */

@@ -7,7 +7,6 @@ import tundra.core.model.Element;
 import tundra.core.model.Ids;
 import tundra.core.model.Marker;
 import tundra.core.model.Property;
-import tundra.core.model.Reaction;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Track;
@@ -24,10 +23,10 @@ public final class Renewed {
         return new Renewed().board(b);
     }
 
-    private Board board(Board b) {
-        var elements = b.elements().stream().map(this::element).toList();
-        var timelines = b.timelines().stream().map(this::timeline).toList();
-        return new Board(b.size(), b.canvas(), elements, timelines, b.reactions().stream().map(this::reaction).toList(), b.lines(), b.drags().stream().map(d -> d.map(this::id).withId(Ids.next())).toList());
+    private Board board(Board old) {
+        Board b = Reactions.named(old, this::id);
+        return new Board(b.size(), b.canvas(), b.elements().stream().map(this::element).toList(), b.timelines().stream().map(this::timeline).toList(),
+                b.reactions().stream().map(r -> r.withId(Ids.next())).toList(), b.lines(), b.drags().stream().map(d -> d.withId(Ids.next())).toList());
     }
 
     private String id(String old) {
@@ -45,10 +44,6 @@ public final class Renewed {
         var shown = new HashMap<String, Span>();
         t.shown().forEach((of, s) -> shown.put(id(of), s));
         return new Timeline(id(t.id()), t.name(), t.duration(), t.loop(), t.starts(), tracks, shown,
-                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList(), t.scroll() == null || t.scroll().through() == null ? t.scroll() : t.scroll().withThrough(id(t.scroll().through())));
-    }
-
-    private Reaction reaction(Reaction r) {
-        return r.map(s -> s.mapIds(Reactions.OF_BOARD, this::id)).withId(Ids.next());
+                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList(), t.scroll());
     }
 }

@@ -1,7 +1,6 @@
 package tundra.core.edit;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -10,7 +9,6 @@ import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
-import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
@@ -78,6 +76,6 @@ public final class Scenes {
         if (p.scenes().size() < 2 || p.scene(id) == null) {
             return p;
         }
-        return Reactions.without(p.withScenes(p.scenes().stream().filter(s -> !s.id().equals(id)).toList()), EnumSet.of(Slot.Type.SCENE), id);
+        return Reactions.tidied(p.withScenes(p.scenes().stream().filter(s -> !s.id().equals(id)).toList()));
     }
 }

@@ -2,7 +2,6 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -16,7 +15,6 @@ import tundra.core.model.Ids;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Script;
-import tundra.core.model.Slot;
 import tundra.core.model.Tree;
 
 /** The scripts of a piece: added, renamed, kept in step with the names that they use, and looked through for what can't work. */
@@ -67,7 +65,7 @@ public final class Scripts {
     }
 
     public static Project delete(Project p, String id) {
-        return Reactions.without(p.withScripts(p.scripts().stream().filter(s -> !s.id().equals(id)).toList()), EnumSet.of(Slot.Type.SCRIPT), id);
+        return Reactions.tidied(p.withScripts(p.scripts().stream().filter(s -> !s.id().equals(id)).toList()));
     }
 
     /** What can be asked for by a name: the names of each kind. */

@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Project;
+import tundra.core.model.Slot;
 import tundra.core.model.Tree;
 
 /** What is kept in a project to be used. */
@@ -26,6 +27,7 @@ public final class Shelf {
             default -> false;
         }));
         p.places().forEach(s -> s.board().timelines().forEach(t -> found[0] |= t.sounds().stream().anyMatch(x -> x.asset().equals(a.hash()))));
+        p.places().forEach(s -> s.board().reactions().forEach(r -> found[0] |= r.slots().stream().anyMatch(x -> a.hash().equals(x.first(Slot.Type.SOUND)))));
         return found[0];
     }
 

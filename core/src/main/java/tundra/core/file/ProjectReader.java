@@ -2,7 +2,6 @@ package tundra.core.file;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -37,7 +36,6 @@ import tundra.core.model.RulerLine;
 import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
 import tundra.core.model.Script;
-import tundra.core.model.Slot;
 import tundra.core.model.States;
 import tundra.core.model.Swatch;
 import tundra.core.model.Tree;
@@ -141,10 +139,7 @@ final class ProjectReader {
         f.keepUnknown(Places.PROJECT, unknown);
         var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
-        sceneIds.removeIf(x -> scenes.stream().anyMatch(s -> s.id().equals(x)));
-        for (String gone : sceneIds) {
-            p = Reactions.without(p, EnumSet.of(Slot.Type.SCENE), gone);
-        }
+        p = Reactions.tidied(p);
         for (Motif m : motifs) {
             if (Motifs.holds(p, m.id(), m.id())) {
                 throw new FileProblem("the motif “" + m.name() + "” holds itself");

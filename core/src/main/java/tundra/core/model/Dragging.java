@@ -1,7 +1,9 @@
 package tundra.core.model;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.function.UnaryOperator;
 
 /**
@@ -121,12 +123,21 @@ public record Dragging(String id, List<Pair> pairs, Way way, String area, Missed
         return new Dragging(id, pairs, way, area, missed, back, overlap, share, snaps, many, opacity, t);
     }
 
-    /** With the elements that it names changed; those that become null are left out. Null when no part is left. */
+    /**
+     * With the elements that it names changed; those that become null are left out. Parts that become the same fit where each of them did,
+     * and no part fits itself. Null when no part is left.
+     */
     public Dragging map(UnaryOperator<String> change) {
-        var out = pairs.stream().map(p -> {
+        var places = new LinkedHashMap<String, LinkedHashSet<String>>();
+        for (Pair p : pairs) {
             String part = change.apply(p.part);
-            return part == null ? null : new Pair(part, p.places.stream().map(change).filter(Objects::nonNull).toList());
-        }).filter(Objects::nonNull).toList();
+            if (part != null) {
+                var of = places.computeIfAbsent(part, x -> new LinkedHashSet<>());
+                p.places.stream().map(change).filter(x -> x != null && !x.equals(part)).forEach(of::add);
+            }
+        }
+        var out = new ArrayList<Pair>();
+        places.forEach((part, of) -> out.add(new Pair(part, List.copyOf(of))));
         return out.isEmpty() ? null : withPairs(out).withArea(area == null ? null : change.apply(area));
     }
 }

@@ -1,15 +1,21 @@
 package tundra.core.model;
 
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 
 /** What stands in the slots of an event or an action, in the order of the sentence: ids and texts as strings, lists of ids, times as longs, numbers as doubles. */
 public record Slots(Map<Slot, Object> values) {
+    /** What stands in slots of these types is the id of something else. */
+    private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER,
+            Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND);
+
     public Slots {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
     }
@@ -46,16 +52,22 @@ public record Slots(Map<Slot, Object> values) {
         return values.values().stream().anyMatch(v -> v.equals(id) || v instanceof List<?> l && l.contains(id));
     }
 
-    /**
-     * With the ids in slots of some types changed; those that become null are left out of lists. Null where nothing is left in a slot.
-     * {@link Slot#EVERYTHING} stays.
-     */
+    /** With the ids in slots of some types changed, like {@link #mapIds(BiFunction)}. */
     public Slots mapIds(Set<Slot.Type> types, UnaryOperator<String> change) {
+        return mapIds((type, id) -> types.contains(type) ? change.apply(id) : id);
+    }
+
+    /**
+     * With the ids in all slots that name something changed; those that become null are left out of lists. Null where nothing is left in a
+     * slot. {@link Slot#EVERYTHING} stays.
+     */
+    public Slots mapIds(BiFunction<Slot.Type, String, String> change) {
         var out = new LinkedHashMap<Slot, Object>();
         for (var e : values.entrySet()) {
             Object v = e.getValue();
-            if (types.contains(e.getKey().type()) && !v.equals(Slot.EVERYTHING)) {
-                v = v instanceof List<?> l ? l.stream().map(x -> change.apply((String) x)).filter(Objects::nonNull).distinct().toList() : change.apply((String) v);
+            Slot.Type type = e.getKey().type();
+            if (NAMING.contains(type) && !v.equals(Slot.EVERYTHING)) {
+                v = v instanceof List<?> l ? l.stream().map(x -> change.apply(type, (String) x)).filter(Objects::nonNull).distinct().toList() : change.apply(type, (String) v);
             }
             if (v == null || v.equals(List.of())) {
                 return null;

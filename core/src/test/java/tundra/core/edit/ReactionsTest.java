@@ -12,6 +12,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tundra.core.file.ProjectFile;
+import tundra.core.file.Savable;
+import tundra.core.frame.FakeMeasurer;
+import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
@@ -22,12 +25,14 @@ import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
 import tundra.core.model.Conditions;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Links;
 import tundra.core.model.Marker;
+import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -113,6 +118,30 @@ class ReactionsTest {
         assertThat(board(Scenes.delete(p, "b")).reactions().getLast().actions()).extracting(Action::kind).containsExactly(Actions.ADD_VALUE);
         assertThat(board(PieceValues.delete(p, "v")).reactions().getLast().actions()).extracting(Action::kind).containsExactly(Actions.OPEN_SCENE);
         assertThat(Scenes.delete(Scenes.delete(p, "b"), "a").scenes()).as("the last one stays").hasSize(1);
+    }
+
+    /** What could not be read again could not be saved either. */
+    @Test
+    void whateverIsDoneToWhatIsNamedThePieceCanStillBeSaved() {
+        Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))
+                .mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of("words")), new Dragging.Pair("vane", List.of("lamp")))).withArea("vane"))));
+        assertThat(Savable.problem(p)).isNull();
+        var seen = FrameBuilder.of(p, board(p), new FakeMeasurer()).at(0);
+        Motifs.Made made = Motifs.make(p, "a", List.of("lamp", "vane"), "Instruments", seen);
+        assertThat(Savable.problem(made.project())).as("both became one motif").isNull();
+        assertThat(board(made.project()).drags().getFirst().pairs()).containsExactly(new Dragging.Pair(made.instance(), List.of("words")));
+        Project apart = p.mapBoard("a", b -> b.withElements(b.elements().subList(2, 3)));
+        assertThat(Savable.problem(Reactions.tidied(apart))).as("taken away by any way").isNull();
+        assertThat(board(Reactions.tidied(apart)).drags()).isEmpty();
+        assertThat(Shelf.used(p, BELL, null)).as("a sound that only a reaction plays").isTrue();
+        assertThat(Savable.problem(Reactions.tidied(Shelf.without(p, BELL.hash())))).isNull();
+        // a motif that leads out of itself, by itself in a file
+        Motif leads = new Motif("m", "Leads", new Board(new Point(10, 10), Values.NONE, List.of(shape("door")), List.of(new Timeline("m-main", Timeline.MAIN, 1000, false, true, Map.of())),
+                List.of(new Reaction("r", Events.tapped("door"), List.of(Actions.of(Actions.OPEN_SCENE, "b"), Actions.of(Actions.ADD_VALUE, "v", 1.0), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))));
+        Project alone = MotifParts.alone(p.withMotifs(List.of(leads)), "m", x -> null);
+        assertThat(Savable.problem(alone)).isNull();
+        assertThat(alone.motif("m").board().reactions().getFirst().actions()).extracting(Action::kind).containsExactly(Actions.PLAY_SOUND);
+        assertThat(Reactions.tidied(p)).as("where nothing is gone nothing changes").isSameAs(p);
     }
 
     @Test
