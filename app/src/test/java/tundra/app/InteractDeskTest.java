@@ -207,6 +207,11 @@ class InteractDeskTest extends InWindow {
         t.click("pair-lands-" + vane);
         t.settle();
         assertThat(reaction().when()).isEqualTo(Events.of(Events.LANDED, "Vane"));
+        // once there is such a sentence, its chip leads to it
+        t.click("pair-lands-" + vane);
+        t.settle();
+        assertThat(board().reactions()).hasSize(1);
+        assertThat(t.stage.getScene().getFocusOwner().getId()).isEqualTo("sentence-1");
         t.click("drag-snaps");
         t.settle();
         assertThat(board().drags().getFirst().snaps()).isFalse();

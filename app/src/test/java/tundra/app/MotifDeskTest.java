@@ -191,6 +191,22 @@ class MotifDeskTest extends InWindow {
         t.settle();
         assertThat(project().motifs().getFirst().pictures()).isTrue();
         assertThat(instance()).as("it stays what it is here").isNotNull();
+        // trying it paints them too, which can be given up and started anew
+        t.run("try");
+        t.until(() -> t.stage.getScene().lookup("#try-again") != null);
+        RealWindow.fx(() -> {
+            ((javafx.scene.control.Button) t.node("try-again")).fire();
+            assertThat(t.node("try-waiting").isVisible()).isTrue();
+            ((javafx.scene.control.Button) t.node("try-give-up")).fire();
+            return null;
+        });
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.node("try-waiting").isVisible())).isFalse();
+        assertThat(t.words("try-words")).startsWith("Given up");
+        t.click("try-again");
+        t.until(() -> t.stage.getScene().lookup("#try-web") instanceof javafx.scene.web.WebView v && v.getEngine().getLoadWorker().getState() == javafx.concurrent.Worker.State.SUCCEEDED && v.getEngine().getLocation().contains("127.0.0.1"));
+        assertThat(t.words("try-words")).startsWith("The real page.");
+        t.run("desk-ANIMATE");
         undo();
         assertThat(project().motifs().getFirst().pictures()).isFalse();
     }

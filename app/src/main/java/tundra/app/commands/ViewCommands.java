@@ -6,6 +6,7 @@ import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
+import tundra.render.SkiaSeries;
 
 /** Commands about the window: desks, tools, zoom, theme. */
 public final class ViewCommands {
@@ -49,11 +50,11 @@ public final class ViewCommands {
     /** The page as it is now, from the server on this machine. */
     public static void openInBrowser(Workshop w) {
         var project = w.studio.kept();
-        w.notices.working("Making the page…", null);
-        w.jobs.run(() -> w.tryIt.url(project), url -> {
+        Runnable giveUp = w.jobs.start(() -> w.tryIt.url(project, new SkiaSeries(x -> { }, Thread.currentThread()::isInterrupted)), url -> {
             w.notices.hide();
             open(w, url);
-        });
+        }, "Given up; no page was made.");
+        w.notices.working("Making the page…", giveUp);
     }
 
     /** Where no browser opens, the address is given to be copied. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.BiFunction;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -33,9 +34,12 @@ import tundra.core.model.Tree;
 final class DragCard extends VBox {
     private final Studio studio;
     private final Dragging drag;
+    private final Consumer<Reaction> show;
 
-    DragCard(Studio studio, Dragging drag, int number) {
+    /** @param show leads to the sentence of a reaction */
+    DragCard(Studio studio, Dragging drag, int number, Consumer<Reaction> show) {
         super(8);
+        this.show = show;
         this.studio = studio;
         this.drag = drag;
         setId("drag-" + number);
@@ -106,11 +110,19 @@ final class DragCard extends VBox {
                     d -> d.withMissed(d.missed() == Dragging.Missed.HOME ? Dragging.Missed.STAYS : Dragging.Missed.HOME))), 2, row);
             Reaction landing = Draggings.landing(studio.board(), p.part());
             String lands = landing == null || landing.actions().isEmpty() ? "+" : words(landing.actions().getFirst());
-            grid.add(Chips.chip(lands, "pair-lands-" + row, landing == null ? "chip-more" : "chip-time", n -> studio.edit("Add what happens when it lands", b -> Draggings.addLanding(b, p.part()))), 3, row);
+            grid.add(Chips.chip(lands, "pair-lands-" + row, landing == null ? "chip-more" : "chip-time", n -> landed(p.part())), 3, row);
         }
         grid.add(Chips.chip("+ part", "pair-add", "chip-more", n -> Picker.choose(n, more())), 0, drag.pairs().size() + 1);
         grid.getChildren().forEach(n -> ((Region) n).setMinWidth(n.getId() != null && n.getId().startsWith("pair-lands") ? 30 : USE_PREF_SIZE));
         return grid;
+    }
+
+    /** Leads to what happens when a part lands, which is made first where nothing does. */
+    private void landed(String part) {
+        if (Draggings.landing(studio.board(), part) == null) {
+            studio.edit("Add what happens when it lands", b -> Draggings.addLanding(b, part));
+        }
+        show.accept(Draggings.landing(studio.board(), part));
     }
 
     private String words(Action a) {

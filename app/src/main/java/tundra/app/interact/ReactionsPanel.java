@@ -29,6 +29,7 @@ import tundra.core.model.Reaction;
 public final class ReactionsPanel extends VBox {
     private final Studio studio;
     private final VBox list = new VBox(8);
+    private final ScrollPane scroll;
     private final ValuesPanel values;
     private final Map<String, Sentence> shown = new HashMap<>();
 
@@ -45,7 +46,7 @@ public final class ReactionsPanel extends VBox {
         Press match = Buttons.text(commands.get(CommandIds.MATCH_PAIRS), "Match pairs");
         var head = new HBox(8, title, in, gap, match, add);
         head.setAlignment(Pos.CENTER_LEFT);
-        var scroll = new ScrollPane(list);
+        scroll = new ScrollPane(list);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
@@ -66,7 +67,7 @@ public final class ReactionsPanel extends VBox {
         var rows = new ArrayList<Node>();
         List<Dragging> drags = studio.board().drags();
         for (int i = 0; i < drags.size(); i++) {
-            rows.add(new DragCard(studio, drags.get(i), i + 1));
+            rows.add(new DragCard(studio, drags.get(i), i + 1, this::show));
         }
         List<Reaction> reactions = studio.board().reactions();
         for (int i = 0; i < reactions.size(); i++) {
@@ -82,6 +83,19 @@ public final class ReactionsPanel extends VBox {
             empty.setWrapText(true);
             list.getChildren().add(empty);
         }
+    }
+
+    /** Brings a sentence into view, with the keyboard on it. */
+    private void show(Reaction r) {
+        Sentence s = shown.get(r.id());
+        applyCss();
+        layout();
+        double room = list.getHeight() - scroll.getViewportBounds().getHeight();
+        if (room > 0) {
+            scroll.setVvalue(Math.clamp((s.getBoundsInParent().getCenterY() - scroll.getViewportBounds().getHeight() / 2) / room, 0, 1));
+        }
+        s.requestFocus();
+        light(r.id());
     }
 
     private void light(String reaction) {

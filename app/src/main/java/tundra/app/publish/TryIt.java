@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import tundra.core.model.Project;
+import tundra.core.series.SeriesPainter;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
-import tundra.render.SkiaSeries;
 import tundra.web.PageCompiler;
 import tundra.web.PreviewServer;
 
@@ -20,13 +20,17 @@ public final class TryIt implements AutoCloseable {
     private final List<PreviewServer.LogLine> log = new ArrayList<>();
     private final List<Runnable> listeners = new ArrayList<>();
 
-    /** The page's address, compiled anew when the project changed: not for the interface thread. */
-    public synchronized String url(Project project) throws IOException {
+    /**
+     * The page's address, compiled anew when the project changed: not for the interface thread.
+     *
+     * @param series paints the motifs that are published as pictures, which takes a while
+     */
+    public synchronized String url(Project project, SeriesPainter series) throws IOException {
         if (server == null) {
             server = new PreviewServer(line -> Platform.runLater(() -> add(line)));
         }
         if (project != served) {
-            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries()).compile(project, PreviewServer.LOG_SCRIPT));
+            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), series).compile(project, PreviewServer.LOG_SCRIPT));
             served = project;
         }
         return server.url();

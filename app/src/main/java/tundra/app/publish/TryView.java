@@ -1,6 +1,7 @@
 package tundra.app.publish;
 
 import java.io.IOException;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -13,6 +14,7 @@ import javafx.scene.web.WebView;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
 import tundra.core.geometry.Point;
+import tundra.render.SkiaSeries;
 import tundra.web.ViewLimits;
 
 /** The published page inside Tundra. The engine is made when it is first needed, since that takes a while. */
@@ -22,18 +24,16 @@ public final class TryView extends BorderPane {
     private final StackPane stage = new StackPane();
     private final Button back;
     private final Jobs jobs;
-    private final Label waiting = new Label("Making the page…");
+    private final Waiting waiting = new Waiting("Making the page…");
     private final Label words = new Label();
-    private int asked;
+    /** Tells the page that is being made last that nobody waits for it any more. */
+    private AtomicBoolean left = new AtomicBoolean();
     private WebView web;
 
     public TryView(Studio studio, TryIt tryIt, Jobs jobs, Runnable openInBrowser, Runnable leave) {
         this.studio = studio;
         this.tryIt = tryIt;
         this.jobs = jobs;
-        waiting.setId("try-waiting");
-        waiting.getStyleClass().add("quiet");
-        waiting.setVisible(false);
         stage.getChildren().add(waiting);
         setId("try-view");
         getStyleClass().add("try-view");
@@ -73,33 +73,40 @@ public final class TryView extends BorderPane {
 
     /** Makes the page of the project as it is now, off the interface thread, and loads it. */
     public void run() {
-        asked++;
-        int mine = asked;
+        left.set(true);
+        var dropped = new AtomicBoolean();
+        left = dropped;
         var project = studio.kept();
         String unseen = ViewLimits.of(project);
         words.setText("The real page. " + (unseen == null ? "This view shows all that this piece uses." : unseen));
         tryIt.clear();
-        waiting.setVisible(true);
+        var series = new SkiaSeries(waiting.start(() -> giveUp(dropped)), dropped::get);
         jobs.run(() -> {
             try {
-                return new Made(tryIt.url(project), null);
+                return new Made(tryIt.url(project, series), null);
             } catch (IOException | RuntimeException e) {
                 return new Made(null, e.getMessage() == null ? e.toString() : e.getMessage());
             }
         }, made -> {
             // only the newest one, and not after it was left
-            if (mine == asked) {
+            if (!dropped.get()) {
                 waiting.setVisible(false);
                 show(made);
             }
         });
     }
 
+    private void giveUp(AtomicBoolean dropped) {
+        dropped.set(true);
+        waiting.setVisible(false);
+        words.setText("Given up: the page was not made. “Run again” starts anew.");
+    }
+
     private record Made(String url, String problem) {}
 
     private void show(Made made) {
         if (made.problem != null) {
-            stage.getChildren().setAll(new Label("The page can't be run here: " + made.problem));
+            stage.getChildren().setAll(new Label("The page can't be run here: " + made.problem), waiting);
             web = null;
             return;
         }
@@ -120,7 +127,7 @@ public final class TryView extends BorderPane {
 
     /** Stops the page, so that it takes no time while it is not seen. */
     public void stop() {
-        asked++;
+        left.set(true);
         if (web != null) {
             web.getEngine().load("about:blank");
         }
