@@ -58,6 +58,12 @@ class ArchitectureTest {
                 "tundra.core.edit..").should().dependOnClassesThat().resideInAnyPackage("java.nio.file..", "tools.jackson..").check(ALL);
     }
 
+    /** The limits of the JDK's server are read when the first is made. */
+    @Test
+    void serversAreMadeInOnePlace() {
+        noClasses().that().doNotHaveFullyQualifiedName("tundra.web.LoopbackServer").should().dependOnClassesThat().haveFullyQualifiedName("com.sun.net.httpserver.HttpServer").check(ALL);
+    }
+
     @Test
     void toolsAndPanelsDoNotKnowTheWindow() {
         never("tundra.app.studio..", "tundra.app.tool..", "tundra.app.canvas..");

@@ -3,17 +3,12 @@ package tundra.web;
 import static java.util.Map.entry;
 
 import com.sun.net.httpserver.HttpExchange;
-import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Map;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
@@ -27,15 +22,8 @@ public final class PreviewServer implements AutoCloseable {
             entry("ogg", "audio/ogg"), entry("flac", "audio/flac"), entry("mp4", "audio/mp4"));
     private static final Pattern RANGE = Pattern.compile("bytes=(\\d{0,18})-(\\d{0,18})");
 
-    static {
-        // requests that are only half sent are closed after so many seconds; read once, by the JDK's server
-        System.setProperty("sun.net.httpserver.maxReqTime", "10");
-        System.setProperty("sun.net.httpserver.maxRspTime", "120");
-    }
-
     private static final JsonMapper JSON = new JsonMapper();
-    private final HttpServer server;
-    private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
+    private final LoopbackServer server;
     private final Consumer<LogLine> log;
     /** In every address, so that nothing else on this machine can guess one. */
     private final String token = HexFormat.of().formatHex(random());
@@ -59,10 +47,7 @@ public final class PreviewServer implements AutoCloseable {
     /** Starts on a free port of the loopback address. {@code log} is called from the server's threads. */
     public PreviewServer(Consumer<LogLine> log) throws IOException {
         this.log = log;
-        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        server.setExecutor(threads);
-        server.createContext("/", this::answer);
-        server.start();
+        server = new LoopbackServer(this::answer);
     }
 
     /** The page to serve; compile it with {@link #LOG_SCRIPT} as its extra script to hear from it. */
@@ -79,7 +64,7 @@ public final class PreviewServer implements AutoCloseable {
     }
 
     public String url() {
-        return "http://127.0.0.1:" + server.getAddress().getPort() + "/" + token + "/";
+        return server.origin() + "/" + token + "/";
     }
 
     private void answer(HttpExchange x) throws IOException {
@@ -105,7 +90,7 @@ public final class PreviewServer implements AutoCloseable {
         if (!x.getRequestMethod().equals("POST")) {
             x.getResponseHeaders().set("Allow", "POST");
             send(x, 405, "text/plain", "Only written to.".getBytes(StandardCharsets.UTF_8));
-        } else if (origin != null && !origin.equals("http://127.0.0.1:" + server.getAddress().getPort())) {
+        } else if (origin != null && !origin.equals(server.origin())) {
             send(x, 403, "text/plain", "Only its own page tells.".getBytes(StandardCharsets.UTF_8));
         } else {
             take(x.getRequestBody().readNBytes(10_000));
@@ -175,7 +160,6 @@ public final class PreviewServer implements AutoCloseable {
 
     @Override
     public void close() {
-        server.stop(0);
-        threads.shutdownNow();
+        server.close();
     }
 }

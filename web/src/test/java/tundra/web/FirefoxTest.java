@@ -3,16 +3,12 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.sun.net.httpserver.HttpExchange;
-import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.Executors;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Pattern;
@@ -60,19 +56,16 @@ class FirefoxTest {
     private static final LinkedBlockingQueue<String> HEARD = new LinkedBlockingQueue<>();
     @TempDir
     private static Path folder;
-    private static HttpServer server;
+    private static LoopbackServer server;
 
     @BeforeAll
     static void serve() throws Exception {
-        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
-        server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
-        server.createContext("/", FirefoxTest::answer);
-        server.start();
+        server = new LoopbackServer(FirefoxTest::answer);
     }
 
     @AfterAll
     static void stop() {
-        server.stop(0);
+        server.close();
     }
 
     private static void answer(HttpExchange x) throws IOException {
@@ -98,7 +91,7 @@ class FirefoxTest {
     /** What a browser reads on a page. */
     private static JsonNode read(String page, String... command) throws Exception {
         var all = new ArrayList<>(List.of(command));
-        all.add("http://127.0.0.1:" + server.getAddress().getPort() + "/" + page + "/index.html");
+        all.add(server.origin() + "/" + page + "/index.html");
         Process browser = new ProcessBuilder(all).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
         try {
             String values = HEARD.poll(60, TimeUnit.SECONDS);

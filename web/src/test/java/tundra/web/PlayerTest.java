@@ -293,8 +293,7 @@ class PlayerTest extends InBrowser {
     @Test
     void itRunsUnderAStrictSecurityPolicy() throws Exception {
         String policy = "default-src 'self'";
-        var server = com.sun.net.httpserver.HttpServer.create(new java.net.InetSocketAddress("127.0.0.1", 0), 0);
-        server.createContext("/", x -> {
+        try (var server = new LoopbackServer(x -> {
             try (x) {
                 String name = x.getRequestURI().getPath().equals("/") ? "/index.html" : x.getRequestURI().getPath();
                 Path file = folder.resolve("strict" + name);
@@ -304,23 +303,19 @@ class PlayerTest extends InBrowser {
                 x.sendResponseHeaders(body.length == 0 ? 404 : 200, body.length == 0 ? -1 : body.length);
                 x.getResponseBody().write(body);
             }
-        });
-        server.start();
-        try {
+        })) {
             for (Project p : List.of(piece(), PaintPiece.make(), EveryPiece.make())) {
                 Path to = folder.resolve("strict");
                 Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);
                 assertThat(java.nio.file.Files.readString(to.resolve("index.html"))).doesNotContain(" style=").doesNotContain("<style").doesNotContain("<script>");
                 browser.open(to, 700, 400);
                 byte[] free = browser.still(List.of(0.0, 0.0, 0.0), 0);
-                browser.driver.get("http://127.0.0.1:" + server.getAddress().getPort() + "/?" + p.id());
+                browser.driver.get(server.origin() + "/?" + p.id());
                 browser.driver.executeAsyncScript("const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => done(true))");
                 byte[] strict = browser.still(List.of(0.0, 0.0, 0.0), 0);
                 assertThat(strict).as("the picture of %s", p.name()).isEqualTo(free);
                 assertThat(browser.driver.manage().logs().get("browser").getAll()).noneMatch(l -> l.getMessage().contains("Content Security Policy"));
             }
-        } finally {
-            server.stop(0);
         }
     }
 

@@ -1,0 +1,41 @@
+package tundra.web;
+
+import com.sun.net.httpserver.HttpHandler;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+
+/**
+ * An HTTP server on a free port of the loopback address. Requests that are only half sent are closed after 10 s, answers after 120 s.
+ * All servers of this program are made here: the JDK reads these limits once, when its first server is made.
+ */
+final class LoopbackServer implements AutoCloseable {
+    static {
+        System.setProperty("sun.net.httpserver.maxReqTime", "10");
+        System.setProperty("sun.net.httpserver.maxRspTime", "120");
+    }
+
+    private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
+    private final HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+
+    /** Starts at once; {@code answer} is called from threads of its own. */
+    LoopbackServer(HttpHandler answer) throws IOException {
+        server.setExecutor(threads);
+        server.createContext("/", answer);
+        server.start();
+    }
+
+    /** Its address without a path: {@code http://127.0.0.1:port}. */
+    String origin() {
+        return "http://127.0.0.1:" + server.getAddress().getPort();
+    }
+
+    @Override
+    public void close() {
+        server.stop(0);
+        threads.shutdownNow();
+    }
+}
