@@ -21,6 +21,8 @@ import tundra.core.motion.Track;
 final class ArrivalMenu {
     static final Asset CHIME = Chimes.bell("hut-bell.wav", 440);
     private static final Point MIDDLE = new Point(0.5, 0.5);
+    /** The name of the group that its reactions stand in. */
+    private static final String MENU = "Menu";
     private static final String OPENS = "t-menu", RINGS = "t-bell";
 
     private ArrivalMenu() {}
@@ -55,11 +57,11 @@ final class ArrivalMenu {
 
     static List<Reaction> reactions() {
         return List.of(new Reaction("r-menu", Events.tapped("s-menu"), List.of(Conditions.of(Conditions.TIME, OPENS, "after", 200_000L)), false, List.of(Actions.of(Actions.PLAY_BACK, OPENS)),
-                        List.of(Actions.of(Actions.PLAY, OPENS)), false),
-                new Reaction("r-walk", Events.tapped("s-night-walk"), List.of(Actions.of(Actions.OPEN_SCENE, NightWalk.ID))),
-                new Reaction("r-mast", Events.tapped("s-raise-the-mast"), List.of(Actions.of(Actions.OPEN_SCENE, RaiseTheMast.ID))),
-                new Reaction("r-visit", Events.tapped("s-visit"), List.of(Actions.of(Actions.OPEN_SCENE, OpenNight.VISIT))),
-                new Reaction("r-write", Events.tapped("s-write-to-us"), List.of(Actions.of(Actions.WRITE_MAIL, "station@example.org"))),
+                        List.of(Actions.of(Actions.PLAY, OPENS)), false, MENU),
+                new Reaction("r-walk", Events.tapped("s-night-walk"), List.of(Actions.of(Actions.OPEN_SCENE, NightWalk.ID))).withGroup(MENU),
+                new Reaction("r-mast", Events.tapped("s-raise-the-mast"), List.of(Actions.of(Actions.OPEN_SCENE, RaiseTheMast.ID))).withGroup(MENU),
+                new Reaction("r-visit", Events.tapped("s-visit"), List.of(Actions.of(Actions.OPEN_SCENE, OpenNight.VISIT))).withGroup(MENU),
+                new Reaction("r-write", Events.tapped("s-write-to-us"), List.of(Actions.of(Actions.WRITE_MAIL, "station@example.org"))).withGroup(MENU),
                 new Reaction("r-bell", Events.tapped("s-hut-bell"), List.of(Actions.of(Actions.PLAY_FROM_START, RINGS), Actions.of(Actions.PLAY_SOUND, CHIME.hash()))));
     }
 }

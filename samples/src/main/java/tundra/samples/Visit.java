@@ -42,7 +42,7 @@ final class Visit {
                 Art.text("Raised times", "times on this screen.", 352, 230, 400, 24, "#CFEBE2").withId("raised-times"), button("mail", "Write to the station", 84, 222), button("home", "Back to the station", 322, 222)));
         List<Condition> any = List.of(Conditions.of(Conditions.VALUE, OpenNight.RAISED, "is more than", "0"));
         var lines = List.of("raised-words", "raised", "raised-times");
-        var reactions = List.of(new Reaction("count", Events.of(Events.OPENED), any, false, List.of(Actions.of(Actions.PUT_TEXT, OpenNight.RAISED, "raised"), Actions.of(Actions.SHOW, lines)), List.of(Actions.of(Actions.HIDE, lines)), false),
+        var reactions = List.of(new Reaction("count", Events.of(Events.OPENED), any, false, List.of(Actions.of(Actions.PUT_TEXT, OpenNight.RAISED, "raised"), Actions.of(Actions.SHOW, lines)), List.of(Actions.of(Actions.HIDE, lines)), false, ""),
                 new Reaction("write", Events.tapped("mail"), List.of(Actions.of(Actions.WRITE_MAIL, "station@example.org"))),
                 new Reaction("home-tapped", Events.tapped("home"), List.of(Actions.of(Actions.OPEN_SCENE, OpenNight.ARRIVAL))),
                 new Reaction("over", Events.of(Events.OVER, "mail"), List.of(Actions.of(Actions.SET, List.of("mail"), Setting.of(Properties.SCALE, new Point(1.06, 1.06)), 150_000L, "cubic-bezier(0.25, 0.1, 0.25, 1)"))),

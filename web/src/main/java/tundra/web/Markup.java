@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.Reactions;
 import tundra.core.frame.Blending;
 import tundra.core.frame.Marks;
 import tundra.core.frame.TextLayout;
@@ -30,6 +31,8 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
+import tundra.core.model.Slot;
+import tundra.core.model.Values;
 
 /**
  * The HTML of a piece's scenes: each element a box of its own, so that it can move off the main thread. Parts are found by the first of
@@ -53,6 +56,9 @@ final class Markup {
     Markup(Project project, TextMeasurer measure) {
         this.project = project;
         this.measure = measure;
+        var nothing = new Board(new Point(1, 1), Values.NONE, List.of(), List.of(), List.of());
+        // stands for whatever instance a reaction of a motif happens in: only its outer box is known, and nothing of it is written
+        elements.put(Slot.INSTANCE, new PageElement(nothing, Reactions.INSTANCE, Boxed.of(nothing, Reactions.INSTANCE, new Point(1, 1)), measure, false));
     }
 
     String html() {
@@ -153,8 +159,13 @@ final class Markup {
                 reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
         });
-        Motifs.instances(b, id -> project.motif(id) != null && project.motif(id).states() != null).forEach(e -> reactive.add(e.id()));
+        Motifs.instances(b, id -> project.motif(id) instanceof Motif m && (m.states() != null || tapped(m))).forEach(e -> reactive.add(e.id()));
         b.elements().forEach(e -> element(b, e, reactive));
+    }
+
+    /** Whether the instances of a motif are places to tap. */
+    private static boolean tapped(Motif m) {
+        return m.board().reactions().stream().anyMatch(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE) && r.when().slots().names(Slot.INSTANCE));
     }
 
     private void element(Board board, Element e, Set<String> reactive) {

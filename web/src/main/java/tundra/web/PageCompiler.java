@@ -12,6 +12,7 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.Reach;
 import tundra.core.edit.ScriptApi;
 import tundra.core.flip.SheetMaker;
 import tundra.core.frame.Moment;
@@ -96,10 +97,8 @@ public final class PageCompiler {
             Asset a = project.assets().get(sound.asset());
             files.put(soundPath(a), a.data());
         })));
-        for (Place x : project.places()) {
-            for (Reaction r : x.board().reactions()) {
-                r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), a.data()));
-            }
+        for (Reaction r : project.allReactions()) {
+            r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), a.data()));
         }
         for (Markup.Face f : markup.faces()) {
             files.put(fontPath(f), fonts.file(f.family(), f.weight()));
@@ -209,6 +208,12 @@ public final class PageCompiler {
         for (Scene s : p.scenes()) {
             board(scenes.addObject().put("of", Markup.sceneTarget(s)).put("id", s.id()).put("name", s.name()), p, s, markup, words, used);
         }
+        var whole = JSON.createArrayNode();
+        ReactionWriter.ofPiece(p, markup, words, used).write(whole);
+        if (!whole.isEmpty()) {
+            used.addAll(Set.of(PlayerScript.WHOLE, PlayerScript.REACTIONS));
+            root.set("reactions", whole);
+        }
         if (!motifs.isEmpty()) {
             used.add(PlayerScript.MOTIFS);
             ObjectNode all = root.putObject("motifs");
@@ -238,7 +243,7 @@ public final class PageCompiler {
             }
         }
         var reactions = JSON.createArrayNode();
-        var writer = new ReactionWriter(p, place, markup, (to, t) -> tracks(to, place, t, markup, mixes), words, used);
+        var writer = new ReactionWriter(p, b, Reach.PLACE, markup, (to, t) -> tracks(to, place, t, markup, mixes), words, used);
         writer.write(reactions);
         writer.drags(o);
         Scrolling.write(o, b, markup, used);

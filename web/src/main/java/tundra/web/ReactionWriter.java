@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Set;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import tundra.core.edit.Reach;
 import tundra.core.edit.Sentences;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
@@ -14,7 +15,6 @@ import tundra.core.model.Board;
 import tundra.core.model.Condition;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
-import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
@@ -33,6 +33,7 @@ final class ReactionWriter {
 
     private final Project project;
     private final Board board;
+    private final List<Reaction> reactions;
     private final Markup markup;
     private final TrackWriter tracks;
     private final boolean words;
@@ -43,14 +44,20 @@ final class ReactionWriter {
      * @param words whether what the sentences say goes along, for the log of who tries it
      * @param used gets the sections of the player's script that it takes
      */
-    ReactionWriter(Project project, Place place, Markup markup, TrackWriter tracks, boolean words, Set<String> used) {
+    ReactionWriter(Project project, Board open, Reach reach, Markup markup, TrackWriter tracks, boolean words, Set<String> used) {
         this.project = project;
-        board = place.board();
+        board = reach.board(open);
+        reactions = reach == Reach.PIECE ? project.reactions() : open.reactions();
         this.markup = markup;
         this.tracks = tracks;
         this.words = words;
         this.used = used;
-        sentences = new Sentences(project, board);
+        sentences = new Sentences(project, open, reach);
+    }
+
+    /** Of those of the whole piece, which set nothing of a board. */
+    static ReactionWriter ofPiece(Project p, Markup markup, boolean words, Set<String> used) {
+        return new ReactionWriter(p, null, Reach.PIECE, markup, (o, t) -> { }, words, used);
     }
 
     /** What visitors can drag. */
@@ -60,6 +67,7 @@ final class ReactionWriter {
             if (there.isEmpty()) {
                 continue;
             }
+            used.add(PlayerScript.REACTIONS);
             used.add(PlayerScript.DRAGS);
             used.add(PlayerScript.VOICE);
             used.add(PlayerScript.BOX);
@@ -90,11 +98,14 @@ final class ReactionWriter {
     }
 
     void write(ArrayNode out) {
-        for (Reaction r : board.reactions()) {
+        for (Reaction r : reactions) {
             Reaction there = r.off() ? null : r.map(s -> s.mapIds(Set.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER),
                     id -> markup.of(id) == null && board.timeline(id) == null ? null : id));
             if (there != null) {
                 used.add(PlayerScript.REACTIONS);
+                if (r.slots().stream().anyMatch(s -> s.names(Slot.INSTANCE))) {
+                    used.add(PlayerScript.INSTANCE);
+                }
                 reaction(out.addObject(), r);
             }
         }

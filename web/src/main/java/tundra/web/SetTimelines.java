@@ -3,15 +3,16 @@ package tundra.web;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import tundra.core.edit.Reactions;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Setting;
+import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -52,9 +53,9 @@ final class SetTimelines {
             if (a.kind() == Actions.SET || a.kind() == Actions.CHANGE_BY) {
                 Timeline t = new Timeline(id(r, otherwise, i), "", Math.max(1000, (Long) a.slots().get(Actions.OVER)), false, false, Map.of());
                 for (Object id : (List<?>) a.slots().get(Actions.ELEMENTS)) {
-                    Element e = b.find((String) id);
+                    Element e = id.equals(Slot.INSTANCE) ? Reactions.INSTANCE : b.find((String) id);
                     Setting s = (Setting) a.slots().get(Actions.SETTING);
-                    if (e != null && Properties.of(e).contains(s.property())) {
+                    if (e != null && Reactions.settable(e).contains(s.property())) {
                         t = with(t, e, s.property(), s.value(), a.kind() == Actions.CHANGE_BY);
                     }
                 }

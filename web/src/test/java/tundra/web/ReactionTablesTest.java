@@ -44,7 +44,7 @@ import tundra.render.PictureSheets;
 /** Every event, every condition and every action of the tables in a page that a visitor has open. */
 class ReactionTablesTest extends InBrowser {
     private static final int WIDTH = 700, HEIGHT = 400;
-    private static final List<String> PARTS = List.of("e-landed", "e-landedOn", "e-missed", "e-dragStarted", "e-dragged", "e-dragEnded");
+    private static final List<String> PARTS = List.of("e-landed", "e-landedOn", "e-missed", "e-takenOut", "e-dragStarted", "e-dragged", "e-dragEnded");
     private static final Asset BELL;
 
     static {
@@ -185,6 +185,13 @@ class ReactionTablesTest extends InBrowser {
         m.put(Events.LANDED, there);
         m.put(Events.LANDED_ON, there);
         m.put(Events.MISSED, (x, y) -> drag(x, y, 660, 20));
+        m.put(Events.TAKEN_OUT, (x, y) -> {
+            home();
+            drag(x, y, mover.x(), mover.y());
+            // the place lies above it
+            browser.run("document.querySelector('.' + arguments[0] + '-h').style.zIndex = 99999", PageId.of("e-takenOut"));
+            drag(mover.x(), mover.y(), 640, 30);
+        });
         m.put(Events.ALL_LANDED, (x, y) -> {
             home();
             for (String part : PARTS) {
@@ -388,17 +395,18 @@ class ReactionTablesTest extends InBrowser {
         holds.put(Conditions.SHOWN, "document.querySelector('.t-mover').hidden = false");
         holds.put(Conditions.PLAYS, "Tundra.pieces[0].timeline('Main').playFromStart()");
         holds.put(Conditions.TIME, "Tundra.pieces[0].timeline('Main').goTo(50)");
+        holds.put(Conditions.WIDTH, "window.innerWidth = 500");
         holds.put(Conditions.KEY, "dispatchEvent(new KeyboardEvent('keydown', { key: 'h' }))");
         assertThat(holds.keySet()).as("less motion is asked for in a browser of its own").containsExactlyInAnyOrderElementsOf(
                 Conditions.ALL.stream().filter(k -> k != Conditions.MOTION).toList());
-        Map<ConditionKind, String> not = Map.of(Conditions.VALUE, "Tundra.pieces[0].put('v', 4)", Conditions.SHOWN, "document.querySelector('.t-mover').hidden = true",
+        Map<ConditionKind, String> not = Map.of(Conditions.WIDTH, "window.innerWidth = 700", Conditions.VALUE, "Tundra.pieces[0].put('v', 4)", Conditions.SHOWN, "document.querySelector('.t-mover').hidden = true",
                 Conditions.PLAYS, "Tundra.pieces[0].timeline('Main').pause()", Conditions.TIME, "Tundra.pieces[0].timeline('Main').goTo(500)",
                 Conditions.KEY, "dispatchEvent(new KeyboardEvent('keyup', { key: 'h' }))");
         var all = List.of(Conditions.of(Conditions.VALUE, "v", "is", "5"), Conditions.of(Conditions.SHOWN, "mover", "shown"), Conditions.of(Conditions.PLAYS, "main", "plays"),
-                Conditions.of(Conditions.TIME, "main", "before", 100_000L), Conditions.of(Conditions.KEY, "H", "held"));
+                Conditions.of(Conditions.TIME, "main", "before", 100_000L), Conditions.of(Conditions.WIDTH, "narrower", 600.0), Conditions.of(Conditions.KEY, "H", "held"));
         var reactions = new ArrayList<Reaction>();
         for (Condition c : all) {
-            reactions.add(new Reaction("r-" + c.kind().key(), Events.tapped("button"), List.of(c), false, List.of(add("yes")), List.of(add("no")), false));
+            reactions.add(new Reaction("r-" + c.kind().key(), Events.tapped("button"), List.of(c), false, List.of(add("yes")), List.of(add("no")), false, ""));
         }
         for (int i = 0; i < all.size(); i++) {
             Condition c = all.get(i);
@@ -414,7 +422,7 @@ class ReactionTablesTest extends InBrowser {
         // all of them, or any
         for (boolean any : new boolean[] {false, true}) {
             var both = List.of(Conditions.of(Conditions.VALUE, "v", "is more than", "3"), Conditions.of(Conditions.SHOWN, "mover", "hidden"));
-            open(piece(elements, List.of(new Reaction("r", Events.tapped("button"), both, any, List.of(add("yes")), List.of(add("no")), false)), values), "both-" + any);
+            open(piece(elements, List.of(new Reaction("r", Events.tapped("button"), both, any, List.of(add("yes")), List.of(add("no")), false, "")), values), "both-" + any);
             browser.run("Tundra.pieces[0].put('v', 4)");
             click(40, 40);
             browser.until("return Tundra.pieces[0].value('" + (any ? "yes" : "no") + "') === 1");

@@ -116,6 +116,7 @@ public final class CommandIds {
     public static final String CUE = "cue";
     public static final String TOUCH_AREAS = "touch-areas";
     public static final String TOUCH_NEW = "touch-new";
+    public static final String ADD_PIECE_REACTION = "add-piece-reaction";
     public static final String MATCH_PAIRS = "match-pairs";
     // one for each of a kind: the word is followed by which one
     public static final String ALIGN = "align-";

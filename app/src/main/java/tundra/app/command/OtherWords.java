@@ -36,6 +36,7 @@ final class OtherWords {
             Map.entry("hide", "visible invisible eye"),
             Map.entry("lock", "protect freeze"),
             Map.entry("key", "keyframe position"),
+            Map.entry("add-piece-reaction", "global reaction every scene anywhere keyboard"),
             Map.entry("add-reaction", "reaction event when tapped behaviour"),
             Map.entry("key-all", "keyframe everything"),
             Map.entry("pick-easing", "ease curve tween interpolation speed"),

@@ -11,6 +11,7 @@ import tundra.core.edit.Draggings;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Reactions;
+import tundra.core.model.Actions;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
@@ -58,6 +59,11 @@ public final class TimeCommands {
                 });
         c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
+        c.add(CommandIds.ADD_PIECE_REACTION, "Add reaction to the whole piece", null, () -> true, () -> {
+            s.editProject("Add reaction to the whole piece", null, p -> p.withReactions(Reactions.plus(p.reactions(),
+                    new Reaction(Ids.next(), Events.of(Events.KEY_PRESSED, Events.KEY.standard()), List.of(Actions.of(Actions.NEXT_SCENE))))));
+            s.setDesk(Desk.INTERACT);
+        });
     }
 
     private static void step(Studio s, int by) {

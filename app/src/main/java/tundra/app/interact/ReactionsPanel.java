@@ -2,8 +2,10 @@ package tundra.app.interact;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -22,19 +24,24 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.core.edit.Reach;
+import tundra.core.edit.Reactions;
 import tundra.core.model.Dragging;
 import tundra.core.model.Reaction;
 
-/** The reactions of the scene as sentences; one that fires in the running page lights up. */
+/** The reactions of the scene, and of the whole piece, as sentences; one that fires in the running page lights up. */
 public final class ReactionsPanel extends VBox {
     private final Studio studio;
+    private final Commands commands;
     private final VBox list = new VBox(8);
     private final ScrollPane scroll;
     private final ValuesPanel values;
     private final Map<String, Sentence> shown = new HashMap<>();
+    private final Set<String> folded = new HashSet<>();
 
     public ReactionsPanel(Studio studio, Commands commands, TryIt tryIt) {
         this.studio = studio;
+        this.commands = commands;
         setId("reactions");
         getStyleClass().add("reactions");
         var title = Words.section("Reactions");
@@ -69,24 +76,61 @@ public final class ReactionsPanel extends VBox {
         for (int i = 0; i < drags.size(); i++) {
             rows.add(new DragCard(studio, drags.get(i), i + 1, this::show));
         }
-        List<Reaction> reactions = studio.board().reactions();
-        for (int i = 0; i < reactions.size(); i++) {
-            var s = new Sentence(studio, reactions.get(i), i + 1);
-            shown.put(reactions.get(i).id(), s);
-            rows.add(s);
-        }
+        sentences(rows, new ReactionSite(studio, Reach.PLACE));
+        boolean none = rows.isEmpty();
+        var piece = new ReactionSite(studio, Reach.PIECE);
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var head = new HBox(8, Words.section("In the whole piece"), gap, Buttons.text(commands.get(CommandIds.ADD_PIECE_REACTION), "+ When…"));
+        head.setAlignment(Pos.CENTER_LEFT);
+        head.getStyleClass().add("piece-reactions");
+        rows.add(head);
+        sentences(rows, piece);
         list.getChildren().setAll(rows);
-        if (rows.isEmpty()) {
+        if (none) {
             var empty = new Label("Nothing reacts yet. Select an element on the canvas and press “+ When…”: the first sentence is"
                     + " “When it is tapped, play Main from start”. Each of its words opens what may stand there instead.");
             empty.getStyleClass().add("quiet");
             empty.setWrapText(true);
-            list.getChildren().add(empty);
+            list.getChildren().addFirst(empty);
         }
+    }
+
+    /** One sentence after the other, those of a group beneath its name. */
+    private void sentences(List<Node> rows, ReactionSite site) {
+        List<Reaction> all = site.all();
+        List<String> groups = Reactions.groups(all);
+        String group = "";
+        for (int i = 0; i < all.size(); i++) {
+            Reaction r = all.get(i);
+            String key = site.prefix() + r.group();
+            if (!r.group().isEmpty() && !r.group().equals(group)) {
+                rows.add(new GroupHead(site, r.group(), groups.indexOf(r.group()) + 1, folded.contains(key), () -> fold(key)));
+            }
+            group = r.group();
+            if (group.isEmpty() || !folded.contains(key)) {
+                var s = new Sentence(site, r, i + 1);
+                if (!group.isEmpty()) {
+                    s.getStyleClass().add("grouped");
+                }
+                shown.put(r.id(), s);
+                rows.add(s);
+            }
+        }
+    }
+
+    private void fold(String group) {
+        if (!folded.remove(group)) {
+            folded.add(group);
+        }
+        build();
     }
 
     /** Brings a sentence into view, with the keyboard on it. */
     private void show(Reaction r) {
+        if (folded.remove(r.group())) {
+            build();
+        }
         Sentence s = shown.get(r.id());
         applyCss();
         layout();

@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ClipboardContent;
@@ -24,6 +25,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
+import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
@@ -40,15 +42,17 @@ import tundra.core.model.Slots;
 final class Sentence extends HBox {
     /** What a sentence may begin with whatever it is about. */
     private static final Pattern LEAD = Pattern.compile("(When|While)( |$)");
+    private final ReactionSite site;
     private final Studio studio;
     private final Reaction reaction;
     private final int number;
 
-    Sentence(Studio studio, Reaction reaction, int number) {
-        this.studio = studio;
+    Sentence(ReactionSite site, Reaction reaction, int number) {
+        this.site = site;
+        studio = site.studio();
         this.reaction = reaction;
         this.number = number;
-        setId("sentence-" + number);
+        setId(site.prefix() + "sentence-" + number);
         setSpacing(10);
         getStyleClass().add("sentence");
         var n = new Label(String.valueOf(number));
@@ -66,10 +70,10 @@ final class Sentence extends HBox {
         }
         HBox.setHgrow(words, Priority.ALWAYS);
         var more = new Button("⋯");
-        more.setId("sentence-menu-" + number);
+        more.setId(site.prefix() + "sentence-menu-" + number);
         more.getStyleClass().addAll("flat", "row-toggle");
         more.setAccessibleText("More for reaction " + number);
-        Buttons.tip(more, "Add a condition, switch off, duplicate, move, delete");
+        Buttons.tip(more, "Add a condition, switch off, duplicate, group, move, delete");
         more.setOnAction(e -> menu().show(more, Side.BOTTOM, 0, 2));
         getChildren().addAll(n, words, more);
         setOnContextMenuRequested(e -> menu().show(this, e.getScreenX(), e.getScreenY()));
@@ -113,25 +117,25 @@ final class Sentence extends HBox {
         });
         setOnDragDropped(e -> {
             String id = (String) e.getDragboard().getContent(DropFormats.REACTION);
-            studio.edit("Move reaction", b -> Reactions.move(b, id, number - 1));
+            site.edit("Move reaction", all -> Reactions.move(all, id, number - 1));
             e.setDropCompleted(true);
             e.consume();
         });
     }
 
     private void change(String name, UnaryOperator<Reaction> by) {
-        studio.edit(name, b -> b.mapReaction(reaction.id(), by));
+        site.edit(name, all -> Reactions.changed(all, reaction.id(), by));
     }
 
     private void move(int to) {
-        studio.edit("Move reaction", b -> Reactions.move(b, reaction.id(), to));
+        site.edit("Move reaction", all -> Reactions.move(all, reaction.id(), to));
     }
 
     private void delete() {
-        studio.edit("Delete reaction", b -> Reactions.delete(b, reaction.id()));
+        site.edit("Delete reaction", all -> Reactions.delete(all, reaction.id()));
     }
 
-    private static MenuItem item(String text, String id, Runnable run) {
+    static MenuItem item(String text, String id, Runnable run) {
         var m = new MenuItem(text);
         m.setId(id);
         m.setMnemonicParsing(false);
@@ -143,26 +147,48 @@ final class Sentence extends HBox {
         var m = new ContextMenu();
         m.setId("sentence-more");
         m.getItems().addAll(item("Add a condition", "add-condition", this::addCondition),
-                item("Add what happens otherwise", "add-otherwise", () -> change("Add otherwise", r -> r.withOtherwise(Reactions.plus(r.otherwise(), Reactions.next(studio.board()))))));
+                item("Add what happens otherwise", "add-otherwise", () -> change("Add otherwise", r -> r.withOtherwise(Reactions.plus(r.otherwise(), Reactions.next(site.board()))))));
         m.getItems().getLast().setDisable(reaction.conditions().isEmpty());
         if (reaction.conditions().size() > 1) {
             m.getItems().add(item(reaction.any() ? "All conditions must hold" : "One condition is enough", "any", () -> change("Change conditions", r -> r.withAny(!r.any()))));
         }
         m.getItems().addAll(new SeparatorMenuItem(), item(reaction.off() ? "Switch on" : "Switch off", "switch", () -> change(reaction.off() ? "Switch reaction on" : "Switch reaction off", r -> r.withOff(!r.off()))),
-                item("Duplicate", "duplicate-reaction", () -> studio.edit("Duplicate reaction", b -> Reactions.duplicate(b, reaction.id()))));
+                item("Duplicate", "duplicate-reaction", () -> site.edit("Duplicate reaction", all -> Reactions.duplicate(all, reaction.id()))));
         List<String> others = studio.selection().stream().filter(id -> !id.equals(reaction.when().slots().first(Slot.Type.ELEMENT))).toList();
         if (!others.isEmpty() && reaction.when().slots().first(Slot.Type.ELEMENT) != null) {
             m.getItems().add(item(others.size() == 1 ? "The same for what is selected" : "The same for each of these " + others.size(), "copy-to",
-                    () -> studio.edit("Copy reaction", b -> Reactions.copyTo(b, reaction.id(), others))));
+                    () -> site.edit("Copy reaction", all -> Reactions.copyTo(all, reaction.id(), others))));
+        }
+        m.getItems().add(groups());
+        if (site.reach() == Reach.PIECE || Reach.everywhere(reaction)) {
+            m.getItems().add(item(site.reach() == Reach.PIECE ? "React here only" : "React in the whole piece", "other-reach", () -> site.moveToOther(reaction)));
         }
         m.getItems().addAll(item("Move up", "move-up", () -> move(number - 2)), item("Move down", "move-down", () -> move(number)), new SeparatorMenuItem(), item("Delete", "delete-reaction", this::delete));
         return m;
     }
 
+    private Menu groups() {
+        var m = new Menu("Group");
+        m.setId("group");
+        for (String g : Reactions.groups(site.all())) {
+            if (!g.equals(reaction.group())) {
+                m.getItems().add(item("Into “" + g + "”", "into-group", () -> site.edit("Put into group", all -> Reactions.group(all, reaction.id(), g))));
+            }
+        }
+        m.getItems().add(item("New group…", "new-group", () -> Picker.type(this, "", "What the group is called, such as Menu or Sounds.", t -> t.isBlank() ? "It needs a name." : null,
+                t -> site.edit("New group " + t.strip(), all -> Reactions.group(all, reaction.id(), t.strip())))));
+        if (!reaction.group().isEmpty()) {
+            m.getItems().add(item("Out of its group", "out-of-group", () -> site.edit("Take out of group", all -> Reactions.group(all, reaction.id(), ""))));
+        }
+        return m;
+    }
+
     private Reactions.Near near() {
-        Object own = reaction.when().slots().first(Slot.Type.ELEMENT);
-        String element = studio.selected() != null ? studio.selected().id() : (String) own;
-        return new Reactions.Near(studio.project(), studio.board(), element, studio.timeline().id(), studio.playhead());
+        return site.near(reaction);
+    }
+
+    private String outline(SentenceKind k) {
+        return site.reach().words(k.outline());
     }
 
     /** The words of a sentence and its slots as chips; the first words behind a leading When choose what kind it is. */
@@ -171,10 +197,10 @@ final class Sentence extends HBox {
         boolean named = false;
         for (SentenceKind.Part p : kind.parts()) {
             if (p.slot() != null) {
-                out.add(SlotChip.of(studio, p.slot(), slots, change));
+                out.add(SlotChip.of(site, p.slot(), slots, change));
                 continue;
             }
-            String words = p.words();
+            String words = site.reach().words(p.words());
             Matcher lead = LEAD.matcher(words);
             if (lead.lookingAt()) {
                 out.add(Chips.word(lead.group(1)));
@@ -194,8 +220,8 @@ final class Sentence extends HBox {
             var out = new ArrayList<Picker.Choice>();
             for (var k : Events.ALL) {
                 Event as = Reactions.as(e, k, near());
-                if (as != null) {
-                    out.add(new Picker.Choice(k.outline(), () -> change("Change when it happens", r -> r.withWhen(as))));
+                if (as != null && site.reach().takes(k)) {
+                    out.add(new Picker.Choice(outline(k), () -> change("Change when it happens", r -> r.withWhen(as))));
                 }
             }
             Picker.choose(at, out);
@@ -224,7 +250,7 @@ final class Sentence extends HBox {
         for (var k : Conditions.ALL) {
             Condition as = Reactions.as(now, k, near());
             if (as != null) {
-                out.add(new Picker.Choice(k.outline(), () -> take.accept(as)));
+                out.add(new Picker.Choice(outline(k), () -> take.accept(as)));
             }
         }
         if (deletes) {
@@ -250,7 +276,7 @@ final class Sentence extends HBox {
             if (i + 1 < all.size()) {
                 line.add(Chips.word("then"));
             } else {
-                var more = Chips.chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more", n -> change("Add action", r -> put.apply(r, Reactions.plus(all, Reactions.next(studio.board())))));
+                var more = Chips.chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more", n -> change("Add action", r -> put.apply(r, Reactions.plus(all, Reactions.next(site.board())))));
                 more.setAccessibleText("Then do more");
                 Buttons.tip(more, "Then do more");
                 line.add(more);
@@ -264,7 +290,7 @@ final class Sentence extends HBox {
         for (var k : Actions.ALL) {
             Action as = Reactions.as(a, k, near());
             if (as != null) {
-                out.add(new Picker.Choice(k.outline(), () -> take.accept(as)));
+                out.add(new Picker.Choice(outline(k), () -> take.accept(as)));
             }
         }
         if (deletes) {

@@ -12,13 +12,14 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arithmetic;
-import tundra.core.edit.Sentences;
+import tundra.core.edit.Reactions;
 import tundra.core.edit.SettingText;
 import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Links;
 import tundra.core.model.Marker;
 import tundra.core.model.PieceValue;
@@ -34,6 +35,7 @@ import tundra.core.motion.NamedEasing;
 
 /** The word in a slot of a sentence; it opens what may stand there instead. */
 final class SlotChip {
+    private final ReactionSite site;
     private final Studio studio;
     private final Slot slot;
     private final Slots slots;
@@ -42,21 +44,22 @@ final class SlotChip {
     private final Button chip;
 
     /** @param change gets the slots with another word in this one */
-    private SlotChip(Studio studio, Slot slot, Slots slots, Consumer<Slots> change) {
-        this.studio = studio;
+    private SlotChip(ReactionSite site, Slot slot, Slots slots, Consumer<Slots> change) {
+        this.site = site;
+        studio = site.studio();
         this.slot = slot;
         this.slots = slots;
         this.change = change;
         now = slots.get(slot);
-        chip = new Button(new Sentences(studio.project(), studio.board()).word(slot, now));
+        chip = new Button(site.sentences().word(slot, now));
         chip.setId("chip-" + slot.key());
         chip.setMnemonicParsing(false);
         chip.getStyleClass().addAll("chip", look());
         chip.setOnAction(e -> open());
     }
 
-    static Labeled of(Studio studio, Slot slot, Slots slots, Consumer<Slots> change) {
-        return new SlotChip(studio, slot, slots, change).chip;
+    static Labeled of(ReactionSite site, Slot slot, Slots slots, Consumer<Slots> change) {
+        return new SlotChip(site, slot, slots, change).chip;
     }
 
     private String look() {
@@ -78,7 +81,7 @@ final class SlotChip {
             case ELEMENT -> Picker.choose(chip, elements());
             case ELEMENTS -> Picker.choose(chip, several());
             case PLAYER -> Picker.choose(chip, players());
-            case TIMELINE -> Picker.choose(chip, studio.board().timelines().stream().map(t -> new Picker.Choice(t.name(), () -> put(t.id()))).toList());
+            case TIMELINE -> Picker.choose(chip, site.board().timelines().stream().map(t -> new Picker.Choice(t.name(), () -> put(t.id()))).toList());
             case MARKER -> Picker.choose(chip, markers());
             case TIME -> Picker.choose(chip, times());
             case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.", v -> Math.round(Arithmetic.within(v, 0, 86_400) * 1e6));
@@ -121,8 +124,11 @@ final class SlotChip {
         if (selected != null && !selected.id().equals(now)) {
             out.add(new Picker.Choice(selected.name(), "selected", () -> put(selected.id())));
         }
+        if (site.ofMotif() && slot.choices().isEmpty() && slot != Events.PLACE && !now.equals(Slot.INSTANCE)) {
+            out.add(new Picker.Choice("this instance", "of the motif", () -> put(Slot.INSTANCE)));
+        }
         out.add(new Picker.Choice("Point at it on the canvas…", "", () -> Pointing.next(studio, ids -> put(ids.iterator().next()))));
-        Tree.each(studio.board().elements(), x -> {
+        Tree.each(site.board().elements(), x -> {
             if (slot.choices().isEmpty() || slot.choices().contains(x.content().word())) {
                 out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id())));
             }
@@ -138,8 +144,11 @@ final class SlotChip {
         if (!selected.isEmpty() && !selected.equals(has)) {
             out.add(new Picker.Choice(selected.size() == 1 ? "What is selected" : "The " + selected.size() + " selected ones", "", () -> put(List.copyOf(selected))));
         }
+        if (site.ofMotif() && !now.equals(List.of(Slot.INSTANCE))) {
+            out.add(new Picker.Choice("this instance", "of the motif", () -> put(List.of(Slot.INSTANCE))));
+        }
         out.add(new Picker.Choice("Point at them on the canvas…", "", () -> Pointing.next(studio, ids -> put(List.copyOf(ids)))));
-        Tree.each(studio.board().elements(), x -> {
+        Tree.each(site.board().elements(), x -> {
             boolean in = has.contains(x.id());
             if (!in || has.size() > 1) {
                 out.add(new Picker.Choice((in ? "✓ " : "") + x.name(), in ? "take away" : x.content().word(), () -> {
@@ -156,19 +165,22 @@ final class SlotChip {
 
     private List<Picker.Choice> players() {
         var out = new ArrayList<Picker.Choice>();
-        studio.board().timelines().forEach(t -> out.add(new Picker.Choice(t.name(), "timeline", () -> put(t.id()))));
-        Tree.each(studio.board().elements(), x -> {
+        site.board().timelines().forEach(t -> out.add(new Picker.Choice(t.name(), "timeline", () -> put(t.id()))));
+        Tree.each(site.board().elements(), x -> {
             if (x.content() instanceof Content.Instance) {
                 out.add(new Picker.Choice(x.name(), "instance", () -> put(x.id())));
             }
         });
+        if (site.ofMotif()) {
+            out.add(new Picker.Choice("this instance", "of the motif", () -> put(Slot.INSTANCE)));
+        }
         out.add(new Picker.Choice("everything", "all that plays", () -> put(Slot.EVERYTHING)));
         return out;
     }
 
     private List<Picker.Choice> markers() {
         var out = new ArrayList<Picker.Choice>();
-        for (Timeline t : studio.board().timelines()) {
+        for (Timeline t : site.board().timelines()) {
             for (Marker m : t.markers()) {
                 out.add(new Picker.Choice(m.name(), t.name() + " · " + TimeText.seconds(m.time()), () -> put(m.id())));
             }
@@ -181,7 +193,7 @@ final class SlotChip {
         long playhead = studio.playhead();
         out.add(new Picker.Choice("the playhead, " + TimeText.seconds(playhead), "", () -> put(playhead)));
         out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project().snap(Math.round(Arithmetic.within(v, 0, 86_400) * 1e6)))));
-        Timeline t = slots.first(Slot.Type.TIMELINE) instanceof String id ? studio.board().timeline(id) : slots.first(Slot.Type.PLAYER) instanceof String id ? studio.board().timeline(id) : null;
+        Timeline t = slots.first(Slot.Type.TIMELINE) instanceof String id ? site.board().timeline(id) : slots.first(Slot.Type.PLAYER) instanceof String id ? site.board().timeline(id) : null;
         if (t != null) {
             t.markers().stream().sorted(Comparator.comparingLong(Marker::time)).forEach(m -> out.add(new Picker.Choice(m.name(), TimeText.seconds(m.time()), () -> put(m.time()))));
             out.add(new Picker.Choice("its start", "0 s", () -> put(0L)));
@@ -204,9 +216,10 @@ final class SlotChip {
         var out = new ArrayList<Picker.Choice>();
         var s = (Setting) now;
         out.add(new Picker.Choice("another value…", SettingText.of(s), () -> value(s.property(), SettingText.of(s))));
-        Element e = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? studio.board().find((String) ids.getFirst()) : null;
+        String first = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? (String) ids.getFirst() : null;
+        Element e = first == null ? null : first.equals(Slot.INSTANCE) ? Reactions.INSTANCE : site.board().find(first);
         if (e != null) {
-            for (Property<?> p : Properties.of(e)) {
+            for (Property<?> p : Reactions.settable(e)) {
                 if (SettingText.possible(p)) {
                     out.add(new Picker.Choice(p.label(), "", () -> value(p, SettingText.of(new Setting(p, e.rest().get(p))))));
                 }

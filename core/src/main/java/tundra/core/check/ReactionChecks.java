@@ -57,7 +57,7 @@ final class ReactionChecks {
     private void dead(Reaction r) {
         String words = new Sentences(project, board).of(r.when().kind(), r.when().slots());
         String element = (String) r.when().slots().first(Slot.Type.ELEMENT);
-        var off = new Finding.Fix("Delete this reaction", b -> Reactions.delete(b, r.id()));
+        var off = new Finding.Fix("Delete this reaction", b -> b.withReactions(Reactions.delete(b.reactions(), r.id())));
         Element e = element == null ? null : board.find(element);
         if (e != null && (e.hidden() || e.guide())) {
             add(Check.DEAD, element, 0, "“" + words + "” never happens: " + e.name() + (e.hidden() ? " is hidden." : " is a guide, which isn't published."), off);

@@ -8,21 +8,27 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
+import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.SentenceKind;
 import tundra.core.model.Setting;
@@ -30,13 +36,22 @@ import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.model.Values;
 
 /** Adds, changes and takes away reactions. */
 public final class Reactions {
     /** What names something of the board. */
     public static final Set<Slot.Type> OF_BOARD = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER);
 
+    /** Stands for the instance in which a motif's reaction happens, where an element is asked for. */
+    public static final Element INSTANCE = new Element(Slot.INSTANCE, "this instance", false, false, Values.NONE, new Content.Instance("", new Point(1, 1), Clock.OWN));
+
     private Reactions() {}
+
+    /** What actions can set of an element. Of an instance within its own motif it is what doesn't depend on where it stands. */
+    public static List<Property<?>> settable(Element e) {
+        return e == INSTANCE ? List.of(Properties.OPACITY, Properties.ROTATION, Properties.SCALE) : Properties.of(e);
+    }
 
     /** When the element is tapped, a timeline plays from its start. */
     public static Board add(Board board, String element, String timeline) {
@@ -45,9 +60,7 @@ public final class Reactions {
 
     /** With one more at the end. */
     public static Board with(Board board, Reaction r) {
-        var all = new ArrayList<>(board.reactions());
-        all.add(r);
-        return board.withReactions(all);
+        return board.withReactions(plus(board.reactions(), r));
     }
 
     /** A cue: when a timeline passes a time, it pauses. */
@@ -83,7 +96,25 @@ public final class Reactions {
             case SOUND -> p.assets().containsKey(id);
             default -> true;
         };
-        return p.places().stream().allMatch(x -> tidied(x.board(), around) == x.board()) ? p : p.mapBoards(b -> tidied(b, around));
+        Project own = tidied(p, around);
+        return own.places().stream().allMatch(x -> tidied(x, around) == x.board()) ? own
+                : own.withScenes(own.scenes().stream().map(x -> x.withBoard(tidied(x, around))).toList()).withMotifs(own.motifs().stream().map(x -> x.withBoard(tidied(x, around))).toList());
+    }
+
+    /** Those of the whole piece name nothing of a board. */
+    private static Project tidied(Project p, BiPredicate<Slot.Type, String> around) {
+        var left = p.reactions().stream().map(r -> r.map(s -> s.names(Slot.INSTANCE) ? null : s.mapIds((type, id) -> !OF_BOARD.contains(type) && around.test(type, id) ? id : null)))
+                .filter(Objects::nonNull).toList();
+        return left.equals(p.reactions()) ? p : p.withReactions(left);
+    }
+
+    /** Only reactions of a motif know an instance. */
+    private static Board tidied(Place x, BiPredicate<Slot.Type, String> around) {
+        Board b = tidied(x.board(), around);
+        if (x instanceof Motif || b.reactions().stream().noneMatch(r -> r.slots().stream().anyMatch(s -> s.names(Slot.INSTANCE)))) {
+            return b;
+        }
+        return b.withReactions(b.reactions().stream().map(r -> r.map(s -> s.without(Slot.INSTANCE))).filter(Objects::nonNull).toList());
     }
 
     /** @param around whether what lies outside of the board is there */
@@ -122,9 +153,8 @@ public final class Reactions {
         int n = 0;
         for (Place x : p.places()) {
             n += (int) x.board().drags().stream().filter(d -> d.pairs().stream().anyMatch(y -> y.part().equals(id) || y.places().contains(id))).count();
-            n += (int) x.board().reactions().stream().filter(r -> r.slots().stream().anyMatch(s -> s.names(id))).count();
         }
-        return n;
+        return n + (int) p.allReactions().stream().filter(r -> r.slots().stream().anyMatch(s -> s.names(id))).count();
     }
 
     /** What is in reach for the slots of a new sentence. */
@@ -137,7 +167,8 @@ public final class Reactions {
             return switch (s.type()) {
                 case ELEMENT -> fits(s, element) ? element : Tree.ids(board.elements()).stream().filter(id -> fits(s, id)).findFirst().orElse(null);
                 case ELEMENTS -> element != null ? List.of(element) : board.elements().isEmpty() ? null : List.of(board.elements().getLast().id());
-                case PLAYER, TIMELINE -> timeline;
+                case PLAYER -> timeline == null ? Slot.EVERYTHING : timeline;
+                case TIMELINE -> timeline;
                 case MARKER -> board.timelines().stream().flatMap(t -> t.markers().stream()).map(m -> (Object) m.id()).findFirst().orElse(null);
                 case TIME -> time;
                 case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
@@ -151,7 +182,7 @@ public final class Reactions {
 
         /** Whether an element may stand in a slot. */
         public boolean fits(Slot s, String id) {
-            return id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.choices().contains(e.content().word()));
+            return Slot.INSTANCE.equals(id) ? s.choices().isEmpty() : id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.choices().contains(e.content().word()));
         }
 
         /** The slots of another kind of sentence: what both say stays. Null when there is nothing that could stand in one of them. */
@@ -191,44 +222,108 @@ public final class Reactions {
         return s == null ? null : new Condition(kind, s);
     }
 
-    public static Board delete(Board board, String id) {
-        return board.withReactions(board.reactions().stream().filter(r -> !r.id().equals(id)).toList());
+    public static List<Reaction> changed(List<Reaction> all, String id, UnaryOperator<Reaction> change) {
+        return all.stream().map(r -> r.id().equals(id) ? change.apply(r) : r).toList();
+    }
+
+    public static List<Reaction> delete(List<Reaction> all, String id) {
+        return all.stream().filter(r -> !r.id().equals(id)).toList();
     }
 
     /** With a copy of a reaction behind it. */
-    public static Board duplicate(Board board, String id) {
-        var out = new ArrayList<Reaction>();
-        for (Reaction r : board.reactions()) {
-            out.add(r);
-            if (r.id().equals(id)) {
-                out.add(r.withId(Ids.next()));
-            }
-        }
-        return board.withReactions(out);
+    public static List<Reaction> duplicate(List<Reaction> all, String id) {
+        return all.stream().flatMap(r -> r.id().equals(id) ? Stream.of(r, r.withId(Ids.next())) : Stream.of(r)).toList();
     }
 
     /** The same reaction for each of some other elements, behind it: what names the element of its event names theirs. */
-    public static Board copyTo(Board board, String id, List<String> elements) {
+    public static List<Reaction> copyTo(List<Reaction> all, String id, List<String> elements) {
         var out = new ArrayList<Reaction>();
-        for (Reaction r : board.reactions()) {
+        for (Reaction r : all) {
             out.add(r);
             if (r.id().equals(id) && r.when().slots().first(Slot.Type.ELEMENT) instanceof String of) {
                 elements.stream().filter(e -> !e.equals(of)).forEach(e -> out.add(r.map(s -> s.mapIds(OF_BOARD, x -> x.equals(of) ? e : x)).withId(Ids.next())));
             }
         }
-        return board.withReactions(out);
+        return out;
     }
 
-    /** At another place among the others, counted after it was taken out. */
-    public static Board move(Board board, String id, int to) {
-        var out = new ArrayList<>(board.reactions());
-        Reaction r = out.stream().filter(x -> x.id().equals(id)).findFirst().orElse(null);
+    /**
+     * At another place among the others, counted after it was taken out. Between two of one group it joins that; beside its own group it
+     * stays in it; elsewhere it stands in none.
+     */
+    public static List<Reaction> move(List<Reaction> all, String id, int to) {
+        Reaction r = all.stream().filter(x -> x.id().equals(id)).findFirst().orElse(null);
         if (r == null) {
-            return board;
+            return all;
         }
-        out.remove(r);
-        out.add(Math.max(0, Math.min(out.size(), to)), r);
-        return board.withReactions(out);
+        var out = new ArrayList<>(delete(all, id));
+        int at = Math.clamp(to, 0, out.size());
+        String before = at == 0 ? "" : out.get(at - 1).group(), after = at == out.size() ? "" : out.get(at).group();
+        out.add(at, r.withGroup(before.equals(after) ? before : before.equals(r.group()) || after.equals(r.group()) ? r.group() : ""));
+        return out;
+    }
+
+    /** In a group, as its last; by itself behind its group where the name is empty. A group that is new stands where the reaction stood. */
+    public static List<Reaction> group(List<Reaction> all, String id, String name) {
+        Reaction r = all.stream().filter(x -> x.id().equals(id)).findFirst().orElse(null);
+        if (r == null || r.group().equals(name)) {
+            return all;
+        }
+        String beside = name.isEmpty() ? r.group() : name;
+        int last = -1;
+        var out = new ArrayList<>(delete(all, id));
+        for (int i = 0; i < out.size(); i++) {
+            last = out.get(i).group().equals(beside) ? i : last;
+        }
+        // what it leaves stays together
+        String left = r.group();
+        int own = all.indexOf(r);
+        if (last < 0) {
+            boolean inside = !left.isEmpty() && own > 0 && own + 1 < all.size() && all.get(own - 1).group().equals(left) && all.get(own + 1).group().equals(left);
+            while (inside && own < out.size() && out.get(own).group().equals(left)) {
+                own++;
+            }
+            last = own - 1;
+        }
+        out.add(last + 1, r.withGroup(name));
+        return out;
+    }
+
+    /** With another name for a group; empty to take it apart. One that has that name already takes them in. */
+    public static List<Reaction> renameGroup(List<Reaction> all, String name, String to) {
+        if (to.isEmpty()) {
+            return all.stream().map(r -> r.group().equals(name) ? r.withGroup("") : r).toList();
+        }
+        List<Reaction> out = all;
+        for (Reaction r : all) {
+            out = r.group().equals(name) ? group(out, r.id(), to) : out;
+        }
+        return out;
+    }
+
+    /** With a whole group before, or behind, what stands before or behind it; a group that stands there is passed as a whole. */
+    public static List<Reaction> moveGroup(List<Reaction> all, String name, boolean down) {
+        var own = all.stream().filter(r -> r.group().equals(name)).toList();
+        var rest = all.stream().filter(r -> !r.group().equals(name)).toList();
+        int at = 0;
+        while (at < all.size() && !all.get(at).group().equals(name)) {
+            at++;
+        }
+        if (own.isEmpty() || (down ? at == rest.size() : at == 0)) {
+            return all;
+        }
+        String passed = rest.get(down ? at : at - 1).group();
+        do {
+            at += down ? 1 : -1;
+        } while (!passed.isEmpty() && (down ? at < rest.size() && rest.get(at).group().equals(passed) : at > 0 && rest.get(at - 1).group().equals(passed)));
+        var out = new ArrayList<>(rest);
+        out.addAll(at, own);
+        return out;
+    }
+
+    /** The groups that there are, in their order. */
+    public static List<String> groups(List<Reaction> all) {
+        return all.stream().map(Reaction::group).filter(g -> !g.isEmpty()).distinct().toList();
     }
 
     /** A list with one changed; what the change makes null is taken away. */
@@ -252,6 +347,6 @@ public final class Reactions {
 
     /** The action that a reaction goes on with: what is most often wanted next. */
     public static Action next(Board board) {
-        return first(board.main().id());
+        return board.timelines().isEmpty() ? Actions.of(Actions.NEXT_SCENE) : first(board.main().id());
     }
 }

@@ -26,15 +26,22 @@ import tundra.core.motion.EasingText;
 public final class Sentences {
     private final Project project;
     private final Board board;
+    private final Reach reach;
 
     public Sentences(Project project, Board board) {
+        this(project, board, Reach.PLACE);
+    }
+
+    /** @param open the board that is open, whose things are named where the reach is its place */
+    public Sentences(Project project, Board open, Reach reach) {
         this.project = project;
-        this.board = board;
+        board = reach.board(open);
+        this.reach = reach;
     }
 
     /** A whole sentence. */
     public String of(SentenceKind kind, Slots slots) {
-        return kind.parts().stream().map(p -> p.slot() == null ? p.words() : word(p.slot(), slots.get(p.slot()))).collect(Collectors.joining(" "));
+        return kind.parts().stream().map(p -> p.slot() == null ? reach.words(p.words()) : word(p.slot(), slots.get(p.slot()))).collect(Collectors.joining(" "));
     }
 
     /** What stands in a slot. */
@@ -59,7 +66,7 @@ public final class Sentences {
     }
 
     private String element(String id) {
-        return board.find(id) instanceof Element e ? e.name() : "?";
+        return id.equals(Slot.INSTANCE) ? "this instance" : board.find(id) instanceof Element e ? e.name() : "?";
     }
 
     private String elements(List<?> ids) {

@@ -27,7 +27,7 @@ public final class Shelf {
             default -> false;
         }));
         p.places().forEach(s -> s.board().timelines().forEach(t -> found[0] |= t.sounds().stream().anyMatch(x -> x.asset().equals(a.hash()))));
-        p.places().forEach(s -> s.board().reactions().forEach(r -> found[0] |= r.slots().stream().anyMatch(x -> a.hash().equals(x.first(Slot.Type.SOUND)))));
+        p.allReactions().forEach(r -> found[0] |= r.slots().stream().anyMatch(x -> a.hash().equals(x.first(Slot.Type.SOUND))));
         return found[0];
     }
 

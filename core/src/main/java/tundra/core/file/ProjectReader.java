@@ -32,10 +32,12 @@ import tundra.core.model.KeptEasing;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
+import tundra.core.model.Reaction;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
 import tundra.core.model.Script;
+import tundra.core.model.Slot;
 import tundra.core.model.States;
 import tundra.core.model.Swatch;
 import tundra.core.model.Tree;
@@ -136,8 +138,9 @@ final class ProjectReader {
                 easings.add(new KeptEasing(e.text("name"), TimelineReader.easing(e, "easing")));
             });
         }
+        var reactions = f.has("reactions") ? ReactionReader.ofPiece(around, unknown, this::id, parts).read(f) : List.<Reaction>of();
         f.keepUnknown(Places.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
         p = Reactions.tidied(p);
         for (Motif m : motifs) {
@@ -191,7 +194,7 @@ final class ProjectReader {
 
     private Scene scene(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
-        return new Scene(id, name, board(f, id));
+        return new Scene(id, name, board(f, id, Set.of()));
     }
 
     private Script script(Fields f) throws FileProblem {
@@ -215,7 +218,7 @@ final class ProjectReader {
         String id = id(f), name = f.text("name");
         States states = f.has("states") ? states(f.object("states")) : null;
         boolean pictures = f.has("pictures") && f.flag("pictures");
-        return new Motif(id, name, board(f, id), states, pictures);
+        return new Motif(id, name, board(f, id, Set.of(Slot.INSTANCE)), states, pictures);
     }
 
     private static States states(Fields f) throws FileProblem {
@@ -227,7 +230,8 @@ final class ProjectReader {
         return s;
     }
 
-    private Board board(Fields f, String id) throws FileProblem {
+    /** @param also what reactions may name besides the elements */
+    private Board board(Fields f, String id, Set<String> also) throws FileProblem {
         Point size = f.pair("size", 1, Limits.SIDE);
         Fields canvas = f.object("canvas");
         Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
@@ -235,7 +239,9 @@ final class ProjectReader {
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
         var timelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts).read(f);
-        var reactions = new ReactionReader(here, timelines, around, unknown, this::id, parts).read(f);
+        var named = new HashSet<>(here);
+        named.addAll(also);
+        var reactions = new ReactionReader(named, timelines, around, unknown, this::id, parts).read(f);
         var drags = new ArrayList<Dragging>();
         for (JsonNode n : f.has("drags") ? f.list("drags") : List.<JsonNode>of()) {
             parts.part(() -> drags.add(dragging(new Fields(n, "what can be dragged in " + f.where()), here)));

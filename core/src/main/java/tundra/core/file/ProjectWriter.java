@@ -75,6 +75,10 @@ final class ProjectWriter {
             ArrayNode scripts = o.putArray("scripts");
             project.scripts().forEach(x -> scripts.addObject().put("id", x.id()).put("name", x.name()).put("source", x.source()));
         }
+        if (!project.reactions().isEmpty()) {
+            ArrayNode reactions = o.putArray("reactions");
+            project.reactions().forEach(r -> reactions.add(reaction(r)));
+        }
         if (!project.motifs().isEmpty()) {
             ArrayNode motifs = o.putArray("motifs");
             project.motifs().forEach(m -> motifs.add(motif(m)));
@@ -398,6 +402,9 @@ final class ProjectWriter {
         }
         if (r.off()) {
             o.put("off", true);
+        }
+        if (!r.group().isEmpty()) {
+            o.put("group", r.group());
         }
         return unknown(o, Places.of("reaction", r.id()));
     }

@@ -52,6 +52,11 @@ final class ReactionReader {
         });
     }
 
+    /** Of those of the whole piece, which name nothing of a board. */
+    static ReactionReader ofPiece(Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
+        return new ReactionReader(Set.of(), List.of(), around, unknown, ids, parts);
+    }
+
     List<Reaction> read(Fields scene) throws FileProblem {
         var out = new ArrayList<Reaction>();
         for (JsonNode n : scene.list("reactions")) {
@@ -70,8 +75,9 @@ final class ReactionReader {
                 }
                 List<Action> actions = actions(f, "do"), otherwise = f.has("otherwise") ? actions(f, "otherwise") : List.of();
                 boolean any = f.flag("any"), off = f.flag("off");
+                String group = f.has("group") ? valid(f, "group", f.text("group").length() <= TEXT, "should have at most " + TEXT + " letters") : "";
                 f.keepUnknown(Places.of("reaction", id), unknown);
-                out.add(new Reaction(id, new Event(event, who), conditions, any, actions, otherwise, off));
+                out.add(new Reaction(id, new Event(event, who), conditions, any, actions, otherwise, off, group));
             });
         }
         return out;

@@ -39,6 +39,8 @@ public final class Events {
     public static final EventKind LANDED = add("landed", "When {element} lands", ELEMENT);
     public static final EventKind LANDED_ON = add("landedOn", "When {element} lands on {place}", ELEMENT, PLACE);
     public static final EventKind MISSED = add("missed", "When {element} is let go where it does not fit", ELEMENT);
+    /** A part that had landed is picked up again. */
+    public static final EventKind TAKEN_OUT = add("takenOut", "When {element} is taken out of its place", ELEMENT);
     public static final EventKind ALL_LANDED = add("allLanded", "When every part has landed");
     public static final EventKind DRAG_STARTED = add("dragStarted", "When {element} is picked up", ELEMENT);
     public static final EventKind DRAGGED = add("dragged", "While {element} is dragged", ELEMENT);

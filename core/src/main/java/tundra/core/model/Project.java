@@ -17,10 +17,12 @@ import tundra.core.geometry.Point;
  * @param motifs in order; none holds itself, by whatever way
  * @param values the named variables, in order
  * @param scripts functions of the piece that reactions run, in order
+ * @param reactions those of the whole piece, which happen in whatever scene is shown and name nothing of a board
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
-        List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, List<Script> scripts, Map<String, String> unknown) {
+        List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, List<Script> scripts,
+        List<Reaction> reactions, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
@@ -28,18 +30,19 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         motifs = List.copyOf(motifs);
         values = List.copyOf(values);
         scripts = List.copyOf(scripts);
+        reactions = List.copyOf(reactions);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), unknown);
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
             Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -62,7 +65,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withValues(List<PieceValue> v) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, reactions, unknown);
     }
 
     /** The script of an id; null when there is none. */
@@ -71,17 +74,29 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScripts(List<Script> all) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, reactions, unknown);
+    }
+
+    public Project withReactions(List<Reaction> r) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, r, unknown);
     }
 
     public Project withMotifs(List<Motif> m) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, reactions, unknown);
     }
 
     /** All that has a board: the scenes, then the motifs. */
     public List<Place> places() {
         var out = new ArrayList<Place>(scenes);
         out.addAll(motifs);
+        return out;
+    }
+
+    /** The reactions of all scenes and motifs, then those of the whole piece. */
+    public List<Reaction> allReactions() {
+        var out = new ArrayList<Reaction>();
+        places().forEach(x -> out.addAll(x.board().reactions()));
+        out.addAll(reactions);
         return out;
     }
 
@@ -92,15 +107,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -110,15 +125,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, reactions, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, reactions, unknown);
     }
 
     public Project withEasings(List<KeptEasing> e) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, reactions, unknown);
     }
 
     /** With an easing kept under a name, in place of one that had it. */
@@ -164,7 +179,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         s.replaceAll(x -> x.withBoard(change.apply(x.board())));
         var m = new ArrayList<>(motifs);
         m.replaceAll(x -> x.withBoard(change.apply(x.board())));
-        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, reactions, unknown);
     }
 
     private static <P extends Place> List<P> mapped(List<P> all, String id, UnaryOperator<P> change) {

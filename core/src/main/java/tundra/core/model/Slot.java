@@ -61,6 +61,9 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
     /** In place of a timeline: all that plays. */
     public static final String EVERYTHING = "*";
 
+    /** In place of an element or of what plays: the instance in which a motif's reaction happens. */
+    public static final String INSTANCE = "this";
+
     public Slot {
         choices = List.copyOf(choices);
     }

@@ -59,15 +59,15 @@ public record Slots(Map<Slot, Object> values) {
 
     /**
      * With the ids in all slots that name something changed; those that become null are left out of lists. Null where nothing is left in a
-     * slot. {@link Slot#EVERYTHING} stays.
+     * slot. {@link Slot#EVERYTHING} and {@link Slot#INSTANCE} stay.
      */
     public Slots mapIds(BiFunction<Slot.Type, String, String> change) {
         var out = new LinkedHashMap<Slot, Object>();
         for (var e : values.entrySet()) {
             Object v = e.getValue();
             Slot.Type type = e.getKey().type();
-            if (NAMING.contains(type) && !v.equals(Slot.EVERYTHING)) {
-                v = v instanceof List<?> l ? l.stream().map(x -> change.apply(type, (String) x)).filter(Objects::nonNull).distinct().toList() : change.apply(type, (String) v);
+            if (NAMING.contains(type)) {
+                v = v instanceof List<?> l ? l.stream().map(x -> mapped(type, (String) x, change)).filter(Objects::nonNull).distinct().toList() : mapped(type, (String) v, change);
             }
             if (v == null || v.equals(List.of())) {
                 return null;
@@ -75,5 +75,16 @@ public record Slots(Map<Slot, Object> values) {
             out.put(e.getKey(), v);
         }
         return new Slots(out);
+    }
+
+    private static String mapped(Slot.Type type, String id, BiFunction<Slot.Type, String, String> change) {
+        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) ? id : change.apply(type, id);
+    }
+
+    /** Without an id in lists; null where it stands alone. */
+    public Slots without(String id) {
+        var out = new LinkedHashMap<>(values);
+        out.replaceAll((s, v) -> v instanceof List<?> l ? l.stream().filter(x -> !x.equals(id)).toList() : v);
+        return out.values().stream().anyMatch(v -> v.equals(id) || v.equals(List.of())) ? null : new Slots(out);
     }
 }

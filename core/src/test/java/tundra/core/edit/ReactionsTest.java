@@ -88,7 +88,7 @@ class ReactionsTest {
             actions.add(Reactions.as(Actions.of(Actions.PLAY, "main"), k, near));
         }
         assertThat(Stream.concat(conditions.stream(), actions.stream())).doesNotContainNull();
-        reactions.add(new Reaction("all", Events.tapped("vane"), conditions, true, actions, actions, true));
+        reactions.add(new Reaction("all", Events.tapped("vane"), conditions, true, actions, actions, true, ""));
         Project p = piece(reactions.toArray(Reaction[]::new));
         Project back = ProjectFile.read(ProjectFile.bytes(p));
         assertThat(board(back).reactions()).isEqualTo(reactions);
@@ -104,7 +104,7 @@ class ReactionsTest {
     void whatIsNamedAndDeletedLeavesNothingBehind() {
         var play = Actions.of(Actions.PLAY, "main");
         Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(play)),
-                new Reaction("two", Events.tapped("vane"), List.of(Conditions.of(Conditions.SHOWN, "lamp", "shown")), false, List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY, "menu")), List.of(Actions.of(Actions.SHOW, List.of("lamp"))), false),
+                new Reaction("two", Events.tapped("vane"), List.of(Conditions.of(Conditions.SHOWN, "lamp", "shown")), false, List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY, "menu")), List.of(Actions.of(Actions.SHOW, List.of("lamp"))), false, ""),
                 new Reaction("three", Events.of(Events.REACHED, "mark"), List.of(Actions.of(Actions.OPEN_SCENE, "b"), Actions.of(Actions.ADD_VALUE, "v", 1.0))));
         assertThat(Reactions.naming(p, "lamp")).isEqualTo(2);
         Board withoutLamp = Arrange.delete(board(p), Set.of("lamp"));
@@ -158,7 +158,7 @@ class ReactionsTest {
         assertThat(r.actions().get(1).slots().get(Actions.MARKER)).isEqualTo(copy.main().markers().getFirst().id());
         assertThat(r.actions().get(2).slots().get(Actions.PLAYER)).isEqualTo(Slot.EVERYTHING);
         // the same reaction for others of the board
-        Board same = Reactions.copyTo(board(p), "one", List.of("lamp", "vane"));
+        Board same = board(p).withReactions(Reactions.copyTo(board(p).reactions(), "one", List.of("lamp", "vane")));
         assertThat(same.reactions()).hasSize(2);
         assertThat(same.reactions().getLast().when()).isEqualTo(Events.tapped("vane"));
         assertThat(same.reactions().getLast().actions().getFirst().slots().get(Actions.ELEMENTS)).as("both were it").isEqualTo(List.of("vane"));

@@ -48,7 +48,7 @@ const ACTIONS = {
 //# action toBack
   toBack: (board, { elements }) => elements.forEach((x) => (outer(board, x).style.zIndex = --board.back)),
 //# action sendHome
-  sendHome: (board, { elements, over }) => elements.forEach((x) => board.parts.get(x)?.home(over)),
+  sendHome: (board, { elements, over }) => elements.forEach((x) => board.draggable(x)?.home(over)),
 //# action openScene
   openScene: (board, { scene }) => board.piece.open(scene),
 //# action nextScene
@@ -99,7 +99,7 @@ const ACTIONS = {
     for (const x of rest) x.textContent = "";
   },
 //# action run
-  run: (board, { script }) => board.piece.script(script, board),
+  run: (board, { script }) => board.piece.script(script, board.here),
 //# action say
   say: (board, { text }) => board.piece.say(text),
 //# action copyText

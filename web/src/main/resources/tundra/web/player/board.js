@@ -1,3 +1,8 @@
+//# instance
+// Names the instance in which a reaction of a motif happens.
+const THIS = "t-this";
+//# core
+
 // What stands on a board: its parts by their names, which are the first of their classes, its timelines and reactions. The same board may
 // stand on the page several times.
 class Board {
@@ -12,6 +17,8 @@ class Board {
   #slot;
   // What actions set, by their data.
   #sets = new Map();
+  // The same for the instance that it is.
+  #outwards = new Map();
   #opens = [];
   #closes = [];
   front = 0;
@@ -20,9 +27,9 @@ class Board {
   parts = new Map();
   #drags = [];
 
-  // Of a motif's instance with its clock, otherwise without.
-  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {} }, piece, clock, around) {
-    Object.assign(this, { el, piece, around, names });
+  // Of a motif's instance with its clock, the board around and its name there, otherwise without.
+  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {} }, piece, clock, around, name) {
+    Object.assign(this, { el, piece, around, name, names });
     for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
     this.#rename();
     const slot = (this.#slot = slots(this, mixes));
@@ -30,9 +37,13 @@ class Board {
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
     this.#instances = instances.map((i) => new Instance(this, i, piece));
+//# drags
     for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
-    for (const r of reactions) this.#react(r);
-    if (this.#taps.size) el.addEventListener("click", (e) => this.#tap(e));
+//# reactions
+    for (const r of reactions) this.react(r);
+    // what is dragged gets its clicks itself, so they are heard of further out
+    if (this.#taps.size) this.scene.el.addEventListener("click", (e) => this.#tap(e));
+//# core
   }
 
   // Whether anything goes along with a timeline of this board.
@@ -65,6 +76,10 @@ class Board {
   }
 
   part(name) {
+//# instance
+    // the instance that it is, which the board around knows
+    if (this.name && name.startsWith(THIS)) return this.around.part(this.name + name.slice(THIS.length));
+//# core
     return this.#parts.get(name);
   }
 
@@ -94,9 +109,16 @@ class Board {
     return this.timelines.find((t) => t.id === id);
   }
 
+//# reactions
   // What an action plays: a timeline, a motif's instance, or everything that has a clock of its own.
   players(id) {
+//# whole
+    if (this.whole) return this.here.players(id);
+//# reactions
     if (id === "*") return [...this.timelines.filter((t) => this.active.includes(t)), ...this.#instances.filter((i) => !i.timeline)];
+//# instance
+    if (id === THIS) return this.around.players(this.name);
+//# reactions
     return [this.timeline(id) ?? this.#instances.find((i) => i.name === id)];
   }
 
@@ -109,7 +131,12 @@ class Board {
     return !this.scene.el.hidden;
   }
 
-  #react({ id, when, says, any, if: conditions = [], do: actions, otherwise = [], ...slots }) {
+  // The board that is seen, for what belongs to the whole piece.
+  get here() {
+    return this.whole ? this.piece.shown.board : this;
+  }
+
+  react({ id, when, says, any, if: conditions = [], do: actions, otherwise = [], ...slots }) {
     const run = (list, i = 0) => {
       for (; i < list.length; i++) {
         const { action, says, ...slots } = list[i];
@@ -153,6 +180,9 @@ class Board {
 
   // Calls back when something becomes of a part that is dragged.
   drag(part, what, fire) {
+//# instance
+    if (part === THIS) return void this.around.drag(this.name, what, fire);
+//# reactions
     this.#drags.push({ part, what, fire });
   }
 
@@ -172,6 +202,16 @@ class Board {
 
   // Takes properties from what is seen to other values, or on by as much.
   set(data, by) {
+//# instance
+    const outer = data.tracks.filter((t) => t.of === THIS);
+    if (outer.length) {
+      if (!this.#outwards.has(data)) this.#outwards.set(data, { ...data, tracks: outer.map((t) => ({ ...t, of: this.name })) });
+      this.around.set(this.#outwards.get(data), by);
+      data.inner ??= { ...data, tracks: data.tracks.filter((t) => t.of !== THIS) };
+      if (data.inner.tracks.length) this.set(data.inner, by);
+      return;
+    }
+//# reactions
     const seen = data.tracks.map(({ of, property, keys }) => {
       const slot = this.#slot(of, property), a = keys[0][1], b = keys.at(-1)[1];
       const from = slot instanceof Switched ? b : slot.now;
@@ -202,10 +242,16 @@ class Board {
   // What is seen there is tapped, and all that holds it; what is faded lets taps through, as what is hidden does.
   #tap({ target, detail, clientX, clientY }) {
     const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
-    const seen = (x) => x === this.el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
-    let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => this.el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
+    const { el } = this.scene, seen = (x) => x === el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
+    let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
+    if (this.scene.carried || !this.el.contains(x)) return;
     for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();
+//# instance
+    if (this.name) for (const fire of this.#taps.get(this.part(THIS)) ?? []) fire();
+//# reactions
   }
+
+//# core
 
   // As it is before anything was started.
   reset() {
@@ -215,6 +261,16 @@ class Board {
     for (const d of this.parts.values()) d.home(0);
     for (const x of this.#touched) [x.hidden, x.style.zIndex] = [false, ""];
   }
+
+//# reactions
+  // What is dragged, by its name.
+  draggable(name) {
+//# instance
+    if (name === THIS) return this.around.draggable(this.name);
+//# reactions
+    return this.parts.get(name);
+  }
+//# core
 
   get #touched() {
     return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex) && !(x.classList[0] ?? "").endsWith("-h"));

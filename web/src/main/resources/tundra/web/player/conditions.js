@@ -14,6 +14,8 @@ const CONDITIONS = {
   time: (board, { timeline, stands, time }) => (stands === "before" ? board.timeline(timeline).time < time : board.timeline(timeline).time > time),
 //# condition key
   key: (board, { key, down: asked }) => key.split("+").every((k) => down.has({ Ctrl: "Control" }[k] ?? named(k))) === (asked === "held"),
+//# condition width
+  width: (board, { than, width }) => (than === "narrower" ? innerWidth < width : innerWidth > width),
 //# condition motion
   motion: (board, { asked }) => quiet.matches === (asked === "asked for"),
 //# reactions

@@ -76,6 +76,7 @@ class Draggable {
     this.#from = { cx, cy, id, x: this.x, y: this.y, turn: this.turn, place: this.place, map, pivot: [origin.x + p.x, origin.y + p.y] };
     this.show();
     this.board.dragged(this, "started");
+    if (this.place) this.board.dragged(this, "taken");
   }
 
   #move(cx, cy) {
@@ -135,6 +136,9 @@ class Draggable {
   }
 
   #drop() {
+    // what was carried somewhere was not tapped
+    const [x, y] = this.#from.last ?? [this.#from.cx, this.#from.cy], { scene } = this.board;
+    if ((scene.carried = Math.hypot(x - this.#from.cx, y - this.#from.cy) > 6)) setTimeout(() => (scene.carried = false));
     const place = this.places.length ? this.#over() : undefined;
     this.board.dragged(this, "ended");
     if (place) this.#land(place);

@@ -86,6 +86,8 @@ const EVENTS = {
   landedOn: (board, { element, place }, fire) => board.drag(element, "landed", (at) => at === place && fire()),
 //# event missed
   missed: (board, { element }, fire) => board.drag(element, "missed", fire),
+//# event takenOut
+  takenOut: (board, { element }, fire) => board.drag(element, "taken", fire),
 //# event allLanded
   allLanded: (board, x, fire) => board.drag("", "all", fire),
 //# event dragStarted
@@ -116,7 +118,9 @@ const EVENTS = {
   reached: (board, { timeline, time }, fire) => board.timeline(timeline).onPass(time, "either way", fire),
 //# event ended
   ended: (board, { timeline }, fire) => {
-    for (const t of board.players(timeline)) (t.ends ??= []).push(fire);
+    // everything has ended once nothing plays any more
+    const all = timeline === "*" ? board.timelines : board.players(timeline);
+    for (const t of all) (t.ends ??= []).push(timeline === "*" ? () => all.some((x) => x.playing) || fire() : fire);
   },
 //# event scrolledTo
   scrolledTo: (board, { share }, fire) => {
@@ -158,8 +162,9 @@ const EVENTS = {
 //# event every
   every: (board, { duration }, fire) => {
     let timer;
-    board.onOpen(() => (timer = setInterval(fire, Math.max(16, duration))));
-    board.onClose(() => clearInterval(timer));
+    board.onOpen(() => (timer ??= setInterval(fire, Math.max(16, duration))));
+    // the whole piece goes on from scene to scene
+    board.onClose(() => board.whole || (timer = clearInterval(timer)));
   },
 //# reactions
 };

@@ -11,7 +11,7 @@ class Instance {
     el.append(piece.el.querySelector(":scope > template." + motif.of).content.cloneNode(true));
     Object.assign(this, { timeline, from, name: outer });
     this.#clock = new Clock(data, motif.timelines[0].duration);
-    this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data, around);
+    this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data, around, outer);
     if (motif.states) this.#states = new States(around.part(outer), this.board, motif.states, this.#clock.local(0));
   }
 

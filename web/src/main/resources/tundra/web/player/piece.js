@@ -32,7 +32,9 @@ class Scene {
 
   show(on) {
     const was = !this.el.hidden && this.#board;
+//# reactions
     if (was) this.#board.turned(false);
+//# core
     this.el.hidden = !on;
     const around = this.el.parentNode;
     if (around !== this.#piece.el) around.hidden = !on;
@@ -40,7 +42,9 @@ class Scene {
     if (!on) return;
     this.board.open();
     this.#scrolling?.open();
+//# reactions
     this.board.turned(true);
+//# core
   }
 }
 
@@ -49,6 +53,7 @@ class Piece {
   #sounds = new Map();
   #values = new Map();
   #spoken;
+  #begun;
 
   constructor(data, root) {
     this.el = root;
@@ -61,6 +66,12 @@ class Piece {
     }
 //# core
     this.scenes = data.scenes.map((s) => new Scene(this, s));
+//# whole
+    // what belongs to no scene has a board of its own, with nothing on it
+    this.whole = new Board(document.createElement("div"), { timelines: [], reactions: [] }, this);
+    this.whole.whole = true;
+    for (const r of data.reactions) this.whole.react(r);
+//# core
     this.#show(this.scenes[0]);
   }
 
@@ -93,8 +104,15 @@ class Piece {
   }
 
   #show(scene) {
+//# whole
+    if (this.#begun) this.whole.turned(false);
+//# core
     for (const s of this.scenes) if (s !== scene) s.show(false);
     scene.show(true);
+//# whole
+    this.#begun = true;
+    this.whole.turned(true);
+//# core
   }
 //# reactions
 

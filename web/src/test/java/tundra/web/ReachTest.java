@@ -1,0 +1,147 @@
+package tundra.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
+import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Color;
+import tundra.core.model.Conditions;
+import tundra.core.model.Content;
+import tundra.core.model.Dragging;
+import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.Motif;
+import tundra.core.model.PieceValue;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Setting;
+import tundra.core.model.Slot;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+import tundra.render.Fonts;
+import tundra.render.PictureSheets;
+
+/** Reactions of the whole piece, and of a motif to the one instance in which they happen. */
+class ReachTest extends InBrowser {
+    private static Element box(String id, double x, double y) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(60, 40))
+                .with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+    }
+
+    private static Timeline main(String id) {
+        return new Timeline(id, Timeline.MAIN, 1_000_000, false, false, Map.of());
+    }
+
+    private static Scene scene(String name, List<Element> elements, Reaction... reactions) {
+        return new Scene(name, name, new Board(new Point(600, 300), Values.NONE, elements, List.of(main("main-" + name)), List.of(reactions)));
+    }
+
+    private static PieceValue number(String id) {
+        return new PieceValue(id, id, PieceValue.Kind.NUMBER, "0", false);
+    }
+
+    private static void open(Project p, String name) throws Exception {
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve(name), x -> { }, () -> false);
+        browser.open(folder.resolve(name), 600, 300);
+    }
+
+    private static void key(String key) {
+        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }))", key);
+    }
+
+    private static String shown() {
+        return (String) browser.run("return Tundra.pieces[0].shown.name");
+    }
+
+    private static double value(String id) {
+        return ((Number) browser.run("return Tundra.pieces[0].value(arguments[0])", id)).doubleValue();
+    }
+
+    private static void mouse(String type, double x, double y, int buttons) {
+        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", type.equals("mouseMoved") && buttons == 0 ? "none" : "left", "buttons", buttons, "clickCount", 1));
+    }
+
+    private static void click(double x, double y) {
+        mouse("mousePressed", x, y, 1);
+        mouse("mouseReleased", x, y, 0);
+    }
+
+    @Test
+    void reactionsOfTheWholePieceHappenInEveryScene() throws Exception {
+        var reactions = List.of(new Reaction("on", Events.of(Events.KEY_PRESSED, "N"), List.of(Actions.of(Actions.NEXT_SCENE))),
+                new Reaction("opened", Events.of(Events.OPENED), List.of(Actions.of(Actions.ADD_VALUE, "opened", 1.0))),
+                new Reaction("closed", Events.of(Events.CLOSED), List.of(Actions.of(Actions.ADD_VALUE, "closed", 1.0))),
+                new Reaction("every", Events.of(Events.EVERY, 400_000L), List.of(Actions.of(Actions.ADD_VALUE, "ticks", 1.0))),
+                new Reaction("changed", Events.of(Events.CHANGED, "opened"), List.of(Conditions.of(Conditions.VALUE, "opened", "is", "3")), false,
+                        List.of(Actions.of(Actions.SET_VALUE, "third", "1")), List.of(), false, ""),
+                new Reaction("all", Events.of(Events.KEY_PRESSED, "P"), List.of(Actions.of(Actions.PAUSE, Slot.EVERYTHING))),
+                new Reaction("off", Events.of(Events.KEY_PRESSED, "N"), List.of(), false, List.of(Actions.of(Actions.SET_VALUE, "third", "9")), List.of(), true, ""));
+        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50))), scene("B", List.of(box("b", 50, 50))), scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
+                .withValues(List.of(number("opened"), number("closed"), number("ticks"), number("third"))).withReactions(reactions);
+        open(p, "whole");
+        assertThat(value("opened")).isEqualTo(1);
+        assertThat(value("closed")).isZero();
+        key("n");
+        assertThat(shown()).isEqualTo("B");
+        key("n");
+        assertThat(shown()).isEqualTo("C");
+        key("n");
+        assertThat(shown()).as("the last one").isEqualTo("C");
+        assertThat(value("opened")).isEqualTo(3);
+        assertThat(value("closed")).isEqualTo(2);
+        assertThat(value("third")).isEqualTo(1);
+        // going from scene to scene faster than its time does not hold it up
+        browser.run("window.stepping = setInterval(() => Tundra.pieces[0].show(Tundra.pieces[0].shown.name === 'A' ? 'B' : 'A'), 100)");
+        double before = value("ticks");
+        browser.until("return Tundra.pieces[0].value('ticks') > " + (before + 1));
+        browser.run("clearInterval(stepping); Tundra.pieces[0].show('B'); Tundra.pieces[0].timeline('Main').playFromStart()");
+        key("p");
+        assertThat(browser.run("return Tundra.pieces[0].timeline('Main').playing")).isEqualTo(false);
+    }
+
+    @Test
+    void anInstanceReactsByItself() throws Exception {
+        var inner = List.of(new Reaction("over", Events.of(Events.KEY_PRESSED, "X"), List.of(Actions.of(Actions.SET_VALUE, "x", "1"))),
+                new Reaction("fade", Events.tapped(Slot.INSTANCE), List.of(Actions.of(Actions.SET, List.of(Slot.INSTANCE, "vane"), Setting.of(Properties.OPACITY, 0.5), 0L, "linear"),
+                        Actions.of(Actions.CHANGE_BY, List.of(Slot.INSTANCE), Setting.of(Properties.ROTATION, 10.0), 0L, "linear"))),
+                new Reaction("hide", Events.of(Events.TAPPED, "knob"), List.of(Actions.of(Actions.HIDE, List.of(Slot.INSTANCE)))),
+                new Reaction("landed", Events.of(Events.LANDED, Slot.INSTANCE), List.of(Actions.of(Actions.ADD_VALUE, "landed", 1.0), Actions.of(Actions.SEND_HOME, List.of(Slot.INSTANCE), 0L))));
+        var board = new Board(new Point(100, 100), Values.NONE, List.of(box("vane", 30, 20), box("knob", 30, 80)), List.of(main("motif-main")), inner);
+        var motif = new Motif("m", "Vane", board);
+        var content = new Content.Instance("m", new Point(100, 100), Clock.OWN);
+        var instances = List.of(new Element("one", "One", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)), content),
+                new Element("two", "Two", false, false, Values.NONE.with(Properties.POSITION, new Point(250, 100)), content), box("slot", 450, 100));
+        Scene s = scene("A", instances);
+        s = s.withBoard(s.board().withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("two", List.of("slot")))))));
+        Project p = new Project("p", "P", 24, List.of(s), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(List.of(number("x"), number("landed")));
+        open(p, "instance");
+        String opacity = "return ['one', 'two'].map(x => +getComputedStyle(document.querySelector('.t-' + x)).opacity).join()";
+        String turn = "return ['one', 'two'].map(x => getComputedStyle(document.querySelector('.t-' + x)).rotate).join()";
+        assertThat(browser.run("return ['one', 'two'].map(x => document.querySelector('.t-' + x).getAttribute('role')).join()")).as("both can be reached by keyboard").isEqualTo("button,button");
+        click(80, 70);
+        browser.until(opacity + " === '0.5,1'");
+        browser.until(turn + " === '10deg,none'");
+        assertThat(browser.run("return [...document.querySelectorAll('.t-vane')].map(x => getComputedStyle(x).opacity).join()")).isEqualTo("0.5,1");
+        browser.run("document.querySelector('.t-two').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))");
+        browser.until(opacity + " === '0.5,0.5'");
+        // dragged on the scene, told to the motif
+        mouse("mousePressed", 230, 70, 1);
+        mouse("mouseMoved", 300, 80, 1);
+        mouse("mouseMoved", 430, 92, 1);
+        mouse("mouseReleased", 430, 92, 0);
+        browser.until("return Tundra.pieces[0].value('landed') === 1");
+        assertThat(browser.run(turn)).as("what was dragged was not tapped").isEqualTo("10deg,10deg");
+        browser.until("return document.querySelector('.t-two-h').style.translate === '0px'");
+        String seen = "return ['one', 'two'].map(x => document.querySelector('.t-' + x).checkVisibility()).join()";
+        assertThat(browser.run(seen)).isEqualTo("true,true");
+        click(230, 130);
+        browser.until(seen + " === 'true,false'");
+    }
+}
