@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.ListView;
+import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -107,7 +109,8 @@ class InteractDeskTest extends InWindow {
     }
 
     private static MenuItem item(String id) {
-        return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream()).filter(m -> id.equals(m.getId())).findFirst().orElse(null);
+        return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream())
+                .flatMap(m -> m instanceof Menu more ? more.getItems().stream() : Stream.of(m)).filter(m -> id.equals(m.getId())).findFirst().orElse(null);
     }
 
     @Test
@@ -139,6 +142,106 @@ class InteractDeskTest extends InWindow {
         t.click("chip-over");
         type("1.5");
         assertThat(reaction().actions().getFirst().slots().get(Actions.OVER)).isEqualTo(1_500_000L);
+    }
+
+    @Test
+    void reactionsAreGroupedFoldedAndTakenApart() throws Exception {
+        for (int i = 0; i < 3; i++) {
+            t.run("add-reaction");
+        }
+        t.click("sentence-menu-2");
+        choose("new-group");
+        type("Lights");
+        assertThat(groups()).containsExactly("", "Lights", "");
+        t.click("sentence-menu-1");
+        choose("into-group");
+        assertThat(groups()).containsExactly("Lights", "Lights", "");
+        t.click("group-1");
+        t.settle();
+        assertThat(t.stage.getScene().lookup("#sentence-1")).as("folded").isNull();
+        assertThat((Object) t.stage.getScene().lookup("#sentence-3")).isNotNull();
+        t.click("group-1");
+        t.settle();
+        assertThat((Object) t.stage.getScene().lookup("#sentence-1")).isNotNull();
+        t.click("group-menu-1");
+        choose("group-down");
+        assertThat(groups()).containsExactly("", "Lights", "Lights");
+        t.click("group-menu-1");
+        choose("group-rename");
+        type("Lamps");
+        assertThat(groups()).containsExactly("", "Lamps", "Lamps");
+        t.click("group-menu-1");
+        choose("group-switch");
+        assertThat(board().reactions()).extracting(Reaction::off).containsExactly(false, true, true);
+        t.click("sentence-menu-3");
+        choose("out-of-group");
+        assertThat(groups()).containsExactly("", "Lamps", "");
+        t.click("group-menu-1");
+        choose("group-apart");
+        assertThat(groups()).containsOnly("");
+        undo();
+        undo();
+        assertThat(groups()).containsExactly("", "Lamps", "Lamps");
+    }
+
+    private List<String> groups() throws Exception {
+        return board().reactions().stream().map(Reaction::group).toList();
+    }
+
+    @Test
+    void reactionsOfTheWholePieceNameNothingOfAScene() throws Exception {
+        t.run("add-piece-reaction");
+        assertThat(project().reactions()).hasSize(1);
+        assertThat(board().reactions()).isEmpty();
+        assertThat(project().reactions().getFirst().when().kind()).isEqualTo(Events.KEY_PRESSED);
+        t.click("chip-event");
+        ListView<?> list = t.popup("#picker-list");
+        var offered = RealWindow.fx(() -> list.getItems().stream().map(Object::toString).toList());
+        assertThat(offered).noneMatch(x -> x.contains("is tapped")).anyMatch(x -> x.contains("any scene opens"));
+        search("any scene opens");
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        assertThat(project().reactions().getFirst().when()).isEqualTo(Events.of(Events.OPENED));
+        t.click("piece-sentence-menu-1");
+        choose("other-reach");
+        assertThat(project().reactions()).isEmpty();
+        assertThat(board().reactions()).hasSize(1);
+        t.click("sentence-menu-1");
+        choose("other-reach");
+        assertThat(project().reactions()).hasSize(1);
+        undo();
+        undo();
+        undo();
+        undo();
+        assertThat(project().reactions()).isEmpty();
+        assertThat(board().reactions()).isEmpty();
+    }
+
+    @Test
+    void aMotifsReactionNamesItsInstance() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.select(List.of("Lamp"));
+            return null;
+        });
+        t.run("motif-make");
+        t.settle();
+        t.run("motif-open");
+        t.settle();
+        t.run("add-reaction");
+        pick("chip-verb", "hide");
+        t.click("chip-elements");
+        ListView<?> list = t.popup("#picker-list");
+        RealWindow.fx(() -> {
+            int at = -1;
+            for (int i = 0; i < list.getItems().size(); i++) {
+                at = list.getItems().get(i).toString().contains("this instance") ? i : at;
+            }
+            list.getSelectionModel().select(at);
+            return null;
+        });
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        assertThat(reaction().actions().getFirst().slots().get(Actions.ELEMENTS)).isEqualTo(List.of(tundra.core.model.Slot.INSTANCE));
     }
 
     @Test

@@ -28,7 +28,7 @@ final class GroupHead extends HBox {
         fold = new Button((folded ? "▸  " : "▾  ") + name);
         fold.setId(site.prefix() + "group-" + number);
         fold.setMnemonicParsing(false);
-        fold.getStyleClass().addAll("flat", "group-head");
+        fold.getStyleClass().addAll("flat", "group-head", "strong");
         fold.setAccessibleText((folded ? "Open group " : "Fold group ") + name);
         fold.setOnAction(e -> toggle.run());
         var count = new Label(size == 1 ? "1 reaction" : size + " reactions");
