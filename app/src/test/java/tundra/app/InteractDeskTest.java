@@ -317,7 +317,7 @@ class InteractDeskTest extends InWindow {
         assertThat(t.stage.getScene().getFocusOwner().getId()).isEqualTo("sentence-1");
         t.click("drag-snaps");
         t.settle();
-        assertThat(board().drags().getFirst().snaps()).isFalse();
+        assertThat(board().drags().getFirst().fit().snaps()).isFalse();
         // a place that is deleted leaves the table, and comes back with it
         RealWindow.fx(() -> {
             t.studio.edit("Delete", b -> tundra.core.edit.Arrange.delete(b, List.of("Yard", "Vane")));

@@ -115,7 +115,7 @@ final class RaiseTheMast {
         when("leave", Events.of(Events.KEY_PRESSED, "Escape"), Actions.of(Actions.OPEN_SCENE, OpenNight.ARRIVAL));
         var canvas = Values.NONE.with(Properties.BACKGROUND, Art.color("#23566B"));
         return new Board(new Point(1280, 640), canvas, elements, timelines, reactions).withDrags(List.of(Dragging.of("pairs", List.of(new Dragging.Pair("Vane", List.of("Vane slot")),
-                new Dragging.Pair("Dome", List.of("Dome slot")), new Dragging.Pair("Lamp", List.of("Lamp slot")))).withTilt(3).withBack(400_000)));
+                new Dragging.Pair("Dome", List.of("Dome slot")), new Dragging.Pair("Lamp", List.of("Lamp slot")))).withCarried(c -> c.withTilt(3)).withFit(f -> f.withBack(400_000))));
     }
 
     private void lands(String part, String timeline, Asset sound) {

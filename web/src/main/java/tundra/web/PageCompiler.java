@@ -240,6 +240,9 @@ public final class PageCompiler {
         for (Timeline t : b.timelines()) {
             if (!SetTimelines.is(t)) {
                 timeline(timelines.addObject(), p, place, t, markup, mixes);
+                if (!t.sounds().isEmpty()) {
+                    used.add(PlayerScript.SOUNDS);
+                }
             }
         }
         var reactions = JSON.createArrayNode();

@@ -1,12 +1,15 @@
 package tundra.web;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
+import tundra.core.edit.Draggings;
 import tundra.core.edit.Reach;
 import tundra.core.edit.Sentences;
+import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
@@ -15,6 +18,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Condition;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
@@ -31,6 +35,8 @@ final class ReactionWriter {
         void write(ObjectNode o, Timeline t);
     }
 
+    /** Of a motion path at most. */
+    private static final int STEPS = 240;
     private final Project project;
     private final Board board;
     private final List<Reaction> reactions;
@@ -85,12 +91,37 @@ final class ReactionWriter {
                     names.put(PageId.of(x), this.board.find(x).name());
                 });
             }
-            o.put("way", word(d.way())).put("missed", word(d.missed())).put("back", d.back() / 1000.0).put("overlap", word(d.overlap())).put("share", d.share())
-                    .put("snaps", d.snaps()).put("many", d.many()).put("opacity", d.opacity()).put("tilt", d.tilt());
-            if (d.area() != null && markup.of(d.area()) != null) {
-                o.put("area", PageId.of(d.area()));
+            Dragging.Motion motion = d.motion();
+            Dragging.Fit fit = d.fit();
+            o.put("way", word(motion.way())).put("missed", word(fit.missed())).put("back", fit.back() / 1000.0).put("overlap", word(fit.overlap())).put("share", fit.share())
+                    .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt()).put("cursor", d.carried().cursor().css);
+            if (motion.area() != null && markup.of(motion.area()) != null) {
+                o.put("area", PageId.of(motion.area()));
             }
+            if (motion.glides()) {
+                o.put("glides", true);
+                used.add(PlayerScript.GLIDES);
+            }
+            there.forEach(p -> ways(o, d, p.part()));
         }
+    }
+
+    /** How a part looks while it is carried, and its motion path where it goes along that: times in ms and places in px. */
+    private void ways(ObjectNode o, Dragging d, String part) {
+        if (board.timeline(SetTimelines.look(d, part)) instanceof Timeline t) {
+            ObjectNode look = o.withObject("looks").putObject(PageId.of(part)).put("duration", t.duration() / 1000.0).put("easing", "ease-out");
+            tracks.write(look, t);
+            used.add(PlayerScript.LOOKS);
+        }
+        if (d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, part) instanceof Timeline t) {
+            ArrayNode points = o.withObject("paths").putObject(PageId.of(part)).put("timeline", t.id()).putArray("points");
+            used.add(PlayerScript.PATHS);
+            Draggings.along(board, part, STEPS).forEach(a -> points.addArray().add(number(a.time() / 1000.0)).add(number(a.at().x())).add(number(a.at().y())));
+        }
+    }
+
+    private static BigDecimal number(double v) {
+        return new BigDecimal(Numbers.plain(v, 2));
     }
 
     private static String word(Enum<?> e) {
@@ -115,6 +146,9 @@ final class ReactionWriter {
         o.put("id", r.id());
         sentence(o, "when", r.when().kind(), r.when().slots());
         used.add(PlayerScript.event(r.when().kind().key()));
+        if (r.when().kind() == Events.PASSED || r.when().kind() == Events.REACHED) {
+            used.add(PlayerScript.CUES);
+        }
         if (!r.conditions().isEmpty()) {
             ArrayNode all = o.putArray("if");
             for (Condition c : r.conditions()) {

@@ -7,8 +7,10 @@ import tundra.core.edit.Reactions;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Setting;
@@ -24,6 +26,8 @@ import tundra.core.motion.Track;
  */
 final class SetTimelines {
     private static final String PREFIX = "set ";
+    /** How long it takes a part to look like one that is carried, in µs. */
+    private static final long LOOK = 120_000;
 
     private SetTimelines() {}
 
@@ -43,8 +47,25 @@ final class SetTimelines {
                 add(all, b, r, false, r.actions());
                 add(all, b, r, true, r.otherwise());
             }
+            b.drags().forEach(d -> d.pairs().forEach(x -> look(all, b, d, x.part())));
             return all.size() == b.timelines().size() ? b : b.withTimelines(all);
         });
+    }
+
+    /** The id of the timeline that shows how a part looks while it is carried. */
+    static String look(Dragging d, String part) {
+        return PREFIX + d.id() + " " + part;
+    }
+
+    private static void look(List<Timeline> out, Board b, Dragging d, String part) {
+        Element e = b.find(part);
+        Timeline t = new Timeline(look(d, part), "", LOOK, false, false, Map.of());
+        for (Setting s : d.carried().look()) {
+            t = Properties.of(e).contains(s.property()) ? with(t, e, s.property(), s.value(), false) : t;
+        }
+        if (!t.tracks().isEmpty()) {
+            out.add(t);
+        }
     }
 
     private static void add(List<Timeline> out, Board b, Reaction r, boolean otherwise, List<Action> actions) {

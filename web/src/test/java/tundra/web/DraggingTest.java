@@ -23,6 +23,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Setting;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -52,7 +53,7 @@ class DraggingTest extends InBrowser {
         elements.replaceAll(e -> e.withId(e.id().replace(' ', '-')));
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, true, true, Map.of()).with("vane", Properties.OPACITY,
                 new Track<>(List.of(new Key<>(0, 1.0, Easing.LINEAR), new Key<>(1_000_000, 0.9, Easing.LINEAR))));
-        var drag = how.apply(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("vane-slot")), new Dragging.Pair("dome", List.of("dome-slot", "vane-slot")))).withBack(50_000));
+        var drag = how.apply(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("vane-slot")), new Dragging.Pair("dome", List.of("dome-slot", "vane-slot")))).withFit(f -> f.withBack(50_000)));
         var values = new ArrayList<PieceValue>();
         var reactions = new ArrayList<Reaction>();
         Map.of("landed", Events.of(Events.LANDED, "vane"), "dome", Events.of(Events.LANDED_ON, "dome", "dome-slot"), "missed", Events.of(Events.MISSED, "vane"), "all", Events.of(Events.ALL_LANDED),
@@ -130,7 +131,7 @@ class DraggingTest extends InBrowser {
 
     @Test
     void whatIsMissedStaysAndWhatLandsStaysWhereItWasLetGo() throws Exception {
-        open("stays", d -> d.withMissed(Dragging.Missed.STAYS).withSnaps(false));
+        open("stays", d -> d.withFit(f -> f.withMissed(Dragging.Missed.STAYS).withSnaps(false)));
         drag(new Point(80, 80), new Point(250, 150));
         at("vane", 250, 150);
         drag(new Point(250, 150), new Point(390, 90));
@@ -140,7 +141,7 @@ class DraggingTest extends InBrowser {
 
     @Test
     void whileItIsCarriedItLooksAndTiltsAsSaid() throws Exception {
-        open("carried", d -> d.withOpacity(0.5).withTilt(10));
+        open("carried", d -> d.withCarried(c -> c.withOpacity(0.5).withTilt(10)));
         mouse("mousePressed", new Point(85, 85), 1);
         mouse("mouseMoved", new Point(200, 150), 1);
         assertThat((String) browser.run("const s = getComputedStyle(document.querySelector('.t-vane-h')); return s.opacity + ' ' + s.rotate + ' ' + s.cursor")).isEqualTo("0.5 10deg grabbing");
@@ -186,17 +187,17 @@ class DraggingTest extends InBrowser {
     @Test
     void freelyAcrossDownWithinAnAreaAndAround() throws Exception {
         UnaryOperator<Dragging> free = d -> d.withPairs(List.of(new Dragging.Pair("vane", List.of())));
-        open("across", d -> free.apply(d).withWay(Dragging.Way.ACROSS));
+        open("across", d -> free.apply(d).withMotion(m -> m.withWay(Dragging.Way.ACROSS)));
         drag(new Point(80, 80), new Point(200, 150));
         at("vane", 200, 80);
-        open("down", d -> free.apply(d).withWay(Dragging.Way.DOWN));
+        open("down", d -> free.apply(d).withMotion(m -> m.withWay(Dragging.Way.DOWN)));
         drag(new Point(80, 80), new Point(200, 150));
         at("vane", 80, 150);
-        open("area", d -> free.apply(d).withArea("yard"), box("yard", 150, 100, 260, 160));
+        open("area", d -> free.apply(d).withMotion(m -> m.withArea("yard")), box("yard", 150, 100, 260, 160));
         drag(new Point(80, 80), new Point(500, 300));
         // its edges stay within 20–280 and 20–180
         at("vane", 250, 160);
-        open("turn", d -> free.apply(d).withWay(Dragging.Way.TURN));
+        open("turn", d -> free.apply(d).withMotion(m -> m.withWay(Dragging.Way.TURN)));
         drag(new Point(105, 80), new Point(80, 105));
         browser.until("return Math.abs(parseFloat(getComputedStyle(document.querySelector('.t-vane-h')).rotate) - 90) < 0.1");
         assertThat(middle("vane").x()).isCloseTo(80, within(0.5));
@@ -207,15 +208,106 @@ class DraggingTest extends InBrowser {
         at("vane", 90, 100);
     }
 
+    /** A part on a curved way of two keys, and one that fades on the same timeline. */
+    private void openPath(String name, boolean glides) throws Exception {
+        var path = new Track<>(List.of(new Key<>(0, new Point(100, 260), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 60), Easing.LINEAR), new Key<>(2_000_000, new Point(500, 260), Easing.LINEAR)));
+        var ride = new Timeline("ride", "Ride", 2_000_000, false, false, Map.of()).with("vane", Properties.POSITION, path)
+                .with("lamp", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 1.0, Easing.LINEAR))));
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, true, true, Map.of());
+        var drag = Dragging.of("d", List.of(new Dragging.Pair("vane", List.of()))).withMotion(m -> m.withWay(Dragging.Way.PATH).withGlides(glides));
+        var board = new Board(new Point(600, 320), Values.NONE, List.of(box("vane", 100, 260, 60, 40), box("lamp", 40, 40, 30, 30)), List.of(main, ride), List.of()).withDrags(List.of(drag));
+        Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of());
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve(name), x -> { }, () -> false);
+        browser.open(folder.resolve(name), 600, 320);
+    }
+
+    private double ride() {
+        return ((Number) browser.run("return Tundra.pieces[0].timeline('Ride').time")).doubleValue();
+    }
+
+    @Test
+    void alongItsMotionPathItPlaysTheTimeline() throws Exception {
+        openPath("path", false);
+        // towards 200, 160, which lies on the first half of the way, and is reached from beside it
+        drag(new Point(100, 260), new Point(170, 130));
+        assertThat(ride()).isCloseTo(500, within(15.0));
+        at("vane", 200, 160);
+        browser.until("return Math.abs(+getComputedStyle(document.querySelector('.t-lamp')).opacity - 0.25) < 0.01");
+        // over the corner and beyond the end
+        drag(new Point(200, 160), new Point(300, 60));
+        drag(new Point(300, 60), new Point(560, 330));
+        assertThat(ride()).isCloseTo(2000, within(1.0));
+        at("vane", 500, 260);
+        // by the keyboard in twentieths of the way, and back where it was with Escape
+        browser.run("document.querySelector('.t-vane').focus()");
+        new Actions(browser.driver).sendKeys(Keys.SPACE, Keys.ARROW_LEFT, Keys.ARROW_LEFT).perform();
+        assertThat(ride()).isCloseTo(1800, within(1.0));
+        new Actions(browser.driver).sendKeys(Keys.ESCAPE).perform();
+        assertThat(ride()).isCloseTo(2000, within(1.0));
+        // a scene that opens again is as it was at first
+        browser.run("Tundra.pieces[0].show('S')");
+        assertThat((List<?>) browser.run("return Tundra.pieces[0].moment.map(m => m[0])")).isEqualTo(List.of("main"));
+    }
+
+    @Test
+    void whatGlidesGoesOnSlowerAndStaysWithinItsArea() throws Exception {
+        UnaryOperator<Dragging> free = d -> d.withPairs(List.of(new Dragging.Pair("vane", List.of()))).withMotion(m -> m.withGlides(true));
+        open("glide", free);
+        // 4 px in 10 ms each, at the end as fast: 0.4 px a ms on, slower by e in 300 ms, is 120 px
+        browser.run("""
+                const el = document.querySelector('.t-vane-h'), inner = el.querySelector('.t-p > *');
+                el.setPointerCapture = () => {};
+                const send = (type, x) => inner.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 5, button: 0, clientX: x, clientY: 80 }));
+                let x = 80, began;
+                send('pointerdown', x);
+                const step = (now) => {
+                  began ??= now;
+                  x = 80 + 0.4 * (now - began);
+                  send('pointermove', x);
+                  if (now - began < 150) requestAnimationFrame(step);
+                  else { window.letGo = x; send('pointerup', x); }
+                };
+                requestAnimationFrame(step);""");
+        browser.until("return Tundra.pieces[0].value('ended') === 1");
+        double far = middle("vane").x() - ((Number) browser.run("return letGo")).doubleValue();
+        assertThat(far).as("v times its time constant, less where it is called still").isBetween(90.0, 135.0);
+        open("glide-area", d -> free.apply(d).withMotion(m -> m.withArea("yard")), box("yard", 150, 100, 260, 160));
+        browser.run("""
+                const el = document.querySelector('.t-vane-h'), inner = el.querySelector('.t-p > *');
+                el.setPointerCapture = () => {};
+                const send = (type, x) => inner.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 5, button: 0, clientX: x, clientY: 80 }));
+                send('pointerdown', 80);
+                let n = 0;
+                const step = () => { send('pointermove', 80 + 20 * ++n); n < 5 ? requestAnimationFrame(step) : send('pointerup', 180); };
+                requestAnimationFrame(step);""");
+        browser.until("return Tundra.pieces[0].value('ended') === 1");
+        assertThat(middle("vane").x()).as("not over the edge of its area").isCloseTo(250, within(0.6));
+    }
+
+    @Test
+    void whileCarriedItLooksAsItIsSaid() throws Exception {
+        open("look", d -> d.withCarried(c -> c.withCursor(Dragging.Cursor.CROSSHAIR).with(Setting.of(Properties.FILL, Color.parse("#C96F1F"))).with(Setting.of(Properties.SCALE, new Point(1.5, 1.5)))));
+        String seen = "const s = document.querySelector('.t-vane-s'), o = document.querySelector('.t-vane'); return getComputedStyle(s).fill + ' ' + getComputedStyle(o).scale + ' ' + document.querySelector('.t-vane-h').style.cursor";
+        mouse("mousePressed", new Point(80, 80), 1);
+        browser.until("return (() => { " + seen + " })() === 'rgb(201, 111, 31) 1.5 crosshair'");
+        mouse("mouseMoved", new Point(200, 150), 1);
+        mouse("mouseReleased", new Point(200, 150), 0);
+        browser.until("return (() => { " + seen + " })() === 'rgb(28, 106, 94) none grab'");
+        // taken up and let go at once
+        mouse("mousePressed", new Point(80, 80), 1);
+        mouse("mouseReleased", new Point(80, 80), 0);
+        browser.until("return (() => { " + seen + " })() === 'rgb(28, 106, 94) none grab'");
+    }
+
     @Test
     void byTheShareOfItsAreaAndByThePointer() throws Exception {
-        open("share", d -> d.withOverlap(Dragging.Overlap.AREA).withShare(0.8));
+        open("share", d -> d.withFit(f -> f.withOverlap(Dragging.Overlap.AREA, 0.8)));
         // 60 × 40 over 70 × 50: moved 30 px aside half of it lies outside
         drag(new Point(80, 80), new Point(435, 80));
         at("vane", 80, 80);
         drag(new Point(80, 80), new Point(412, 80));
         at("vane", 400, 80);
-        open("pointer", d -> d.withOverlap(Dragging.Overlap.POINTER));
+        open("pointer", d -> d.withFit(f -> f.withOverlap(Dragging.Overlap.POINTER, 0.5)));
         // held at its left edge, the pointer is over the place though the middle is not
         drag(new Point(55, 80), new Point(430, 80));
         at("vane", 400, 80);

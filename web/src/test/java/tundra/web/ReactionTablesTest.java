@@ -84,7 +84,7 @@ class ReactionTablesTest extends InBrowser {
     /** What the events of dragging are about can be dragged to the mover, which itself can be dragged where nothing else can. */
     private static List<Dragging> drags(List<Element> all) {
         var parts = all.stream().map(Element::id).filter(PARTS::contains).map(id -> new Dragging.Pair(id, List.of("mover"))).toList();
-        return List.of(Dragging.of("d", parts.isEmpty() ? List.of(new Dragging.Pair("mover", List.of())) : parts).withMany(true).withBack(0));
+        return List.of(Dragging.of("d", parts.isEmpty() ? List.of(new Dragging.Pair("mover", List.of())) : parts).withFit(f -> f.withMany(true).withBack(0)));
     }
 
     private static Reactions.Near near(Project p, String element) {

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.function.BiFunction;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -22,12 +23,14 @@ import tundra.app.widget.Icon;
 import tundra.core.edit.Arithmetic;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Sentences;
+import tundra.core.edit.SettingText;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Action;
 import tundra.core.model.Board;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Reaction;
+import tundra.core.model.Setting;
 import tundra.core.model.Tree;
 
 /** What visitors can drag, as a table: each part, where it fits, what becomes of it when it is missed and when it lands. */
@@ -105,9 +108,9 @@ final class DragCard extends VBox {
             grid.add(Chips.chip(name(p.part()), "pair-part-" + row, "chip-space", n -> Picker.choose(n, part(p))), 0, row);
             String fits = p.places().isEmpty() ? "anywhere" : p.places().size() > 2 ? p.places().size() + " places" : String.join(", ", p.places().stream().map(this::name).toList());
             grid.add(Chips.chip(fits, "pair-fits-" + row, p.places().isEmpty() ? "chip-more" : "chip-space", n -> Picker.choose(n, places(p))), 1, row);
-            String missed = p.places().isEmpty() ? "stays" : drag.missed().words;
+            String missed = p.places().isEmpty() ? "stays" : drag.fit().missed().words;
             grid.add(Chips.chip(missed, "pair-missed-" + row, "chip-more", n -> change("Change what becomes of a missed part",
-                    d -> d.withMissed(d.missed() == Dragging.Missed.HOME ? Dragging.Missed.STAYS : Dragging.Missed.HOME))), 2, row);
+                    d -> d.withFit(x -> x.withMissed(x.missed() == Dragging.Missed.HOME ? Dragging.Missed.STAYS : Dragging.Missed.HOME)))), 2, row);
             Reaction landing = Draggings.landing(studio.board(), p.part());
             String lands = landing == null || landing.actions().isEmpty() ? "+" : words(landing.actions().getFirst());
             grid.add(Chips.chip(lands, "pair-lands-" + row, landing == null ? "chip-more" : "chip-time", n -> landed(p.part())), 3, row);
@@ -174,48 +177,84 @@ final class DragCard extends VBox {
     }
 
     private Button number(String words, String id, String now, String hint, double min, double max, BiFunction<Dragging, Double, Dragging> put) {
-        return Chips.chip(words, id, "chip-more", n -> Picker.type(n, now, hint, t -> {
-            try {
-                Arithmetic.within(t, min, max);
-                return null;
-            } catch (IllegalArgumentException e) {
-                return e.getMessage();
-            }
-        }, t -> change("Change how it is dragged", d -> put.apply(d, Arithmetic.within(t, min, max)))));
+        return Chips.chip(words, id, "chip-more", n -> Picker.read(n, now, hint, t -> Arithmetic.within(t, min, max), v -> change("Change how it is dragged", d -> put.apply(d, v))));
     }
 
-    private FlowPane look() {
-        FlowPane f = Chips.line(List.of());
-        f.getChildren().addAll(Chips.word("while carried"), number("opacity " + Numbers.plain(drag.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(drag.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withOpacity(v / 100)),
-                number("tilt " + Numbers.plain(drag.tilt(), 1) + "°", "drag-tilt", Numbers.plain(drag.tilt(), 1), "In degrees.", -180, 180, Dragging::withTilt),
-                Chips.chip("moves " + drag.way().words, "drag-way", "chip-more", n -> Picker.choose(n, Arrays.stream(Dragging.Way.values()).map(w -> new Picker.Choice(w.words, () -> change("Change how it moves", d -> d.withWay(w)))).toList())),
-                Chips.chip(drag.area() == null ? "everywhere" : "within " + name(drag.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())));
-        if (drag.matches()) {
-            f.getChildren().addAll(Chips.word("it fits by"), Chips.chip(drag.overlap() == Dragging.Overlap.AREA ? Numbers.plain(drag.share() * 100, 0) + " % of its area" : drag.overlap().words, "drag-overlap", "chip-more", n -> Picker.choose(n, overlaps())),
-                    Chips.chip(drag.snaps() ? "to the middle" : "where it is let go", "drag-snaps", "chip-more", n -> change("Change where it lands", d -> d.withSnaps(!d.snaps()))),
-                    Chips.chip(drag.many() ? "many to a place" : "one to a place", "drag-many", "chip-more", n -> change("Change how many fit", d -> d.withMany(!d.many()))));
-            if (drag.missed() == Dragging.Missed.HOME) {
-                f.getChildren().addAll(Chips.word("and goes home in"), number(Numbers.plain(drag.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(drag.back() / 1e6, 2), "In seconds.", 0, 60, (d, v) -> d.withBack(Math.round(v * 1e6))));
-            }
+    /** Opens all of some words to choose from. */
+    private <E> Button choice(String words, String id, List<E> all, Function<E, String> text, BiFunction<Dragging, E, Dragging> put) {
+        return Chips.chip(words, id, "chip-more", n -> Picker.choose(n, all.stream().map(x -> new Picker.Choice(text.apply(x), () -> change("Change how it is dragged", d -> put.apply(d, x)))).toList()));
+    }
+
+    /** Turns one of two words into the other. */
+    private Button either(String words, String id, UnaryOperator<Dragging> other) {
+        return Chips.chip(words, id, "chip-more", n -> change("Change how it is dragged", other));
+    }
+
+    private VBox look() {
+        Dragging.Carried c = drag.carried();
+        Dragging.Motion m = drag.motion();
+        Dragging.Fit fit = drag.fit();
+        FlowPane moves = Chips.line(List.of(Chips.word("moves"), choice(m.way().words, "drag-way", ways(), w -> w.words, (d, w) -> d.withMotion(x -> x.withWay(w))),
+                Chips.chip(m.area() == null ? "everywhere" : "within " + name(m.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())),
+                either(m.glides() ? "glides on when let go" : "stops when let go", "drag-glides", d -> d.withMotion(x -> x.withGlides(!x.glides()))), Chips.word("· mouse, pen, touch and keyboard")));
+        FlowPane carried = Chips.line(List.of(Chips.word("while carried"), number("opacity " + Numbers.plain(c.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(c.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withCarried(x -> x.withOpacity(v / 100))),
+                number("tilt " + Numbers.plain(c.tilt(), 1) + "°", "drag-tilt", Numbers.plain(c.tilt(), 1), "In degrees.", -180, 180, (d, v) -> d.withCarried(x -> x.withTilt(v))),
+                choice(c.cursor().words, "drag-cursor", List.of(Dragging.Cursor.values()), x -> x.words, (d, x) -> d.withCarried(y -> y.withCursor(x)))));
+        for (Setting s : c.look()) {
+            carried.getChildren().add(Chips.chip(Sentences.setting(s), "drag-look-" + s.property().key(), "chip-more", n -> Picker.choose(n, List.of(
+                    new Picker.Choice("another value…", SettingText.of(s), () -> SettingPicker.value(n, s.property(), SettingText.of(s), this::wears)),
+                    new Picker.Choice("as at rest", () -> change("Change how it looks while carried", d -> d.withCarried(x -> x.without(s.property()))))))));
         }
-        f.getChildren().add(Chips.word("· mouse, pen, touch and keyboard"));
-        return f;
+        var more = Chips.chip("+", "drag-look", "chip-more", n -> Picker.choose(n, SettingPicker.of(n, studio.board().find(drag.pairs().getFirst().part()), this::wears)));
+        more.setAccessibleText("Another property while carried");
+        Buttons.tip(more, "Another property while carried");
+        carried.getChildren().add(more);
+        var out = new VBox(6, moves, carried);
+        if (drag.matches()) {
+            FlowPane fits = Chips.line(List.of(Chips.word("it fits by"), Chips.chip(fit.overlap() == Dragging.Overlap.AREA ? Numbers.plain(fit.share() * 100, 0) + " % of its area" : fit.overlap().words, "drag-overlap", "chip-more", n -> Picker.choose(n, overlaps())),
+                    either(fit.snaps() ? "to the middle" : "where it is let go", "drag-snaps", d -> d.withFit(x -> x.withSnaps(!x.snaps()))),
+                    either(fit.many() ? "many to a place" : "one to a place", "drag-many", d -> d.withFit(x -> x.withMany(!x.many())))));
+            if (fit.missed() == Dragging.Missed.HOME) {
+                fits.getChildren().addAll(Chips.word("and goes home in"), number(Numbers.plain(fit.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(fit.back() / 1e6, 2), "In seconds.", 0, 60,
+                        (d, v) -> d.withFit(x -> x.withBack(Math.round(v * 1e6)))));
+            }
+            out.getChildren().add(fits);
+        }
+        return out;
+    }
+
+    private void wears(Setting s) {
+        change("Change how it looks while carried", d -> d.withCarried(x -> x.with(s)));
+    }
+
+    /** Along a motion path only where a part has one. */
+    private List<Dragging.Way> ways() {
+        boolean path = drag.pairs().stream().anyMatch(p -> Draggings.pathOf(studio.board(), p.part()) != null);
+        return Arrays.stream(Dragging.Way.values()).filter(w -> path || w != Dragging.Way.PATH).toList();
     }
 
     private List<Picker.Choice> overlaps() {
         var out = new ArrayList<Picker.Choice>();
-        out.add(new Picker.Choice(Dragging.Overlap.CENTRE.words, () -> change("Change what counts", d -> d.withOverlap(Dragging.Overlap.CENTRE))));
-        out.add(new Picker.Choice(Dragging.Overlap.POINTER.words, () -> change("Change what counts", d -> d.withOverlap(Dragging.Overlap.POINTER))));
+        out.add(new Picker.Choice(Dragging.Overlap.CENTRE.words, () -> counts(Dragging.Overlap.CENTRE, 0.5)));
+        out.add(new Picker.Choice(Dragging.Overlap.POINTER.words, () -> counts(Dragging.Overlap.POINTER, 0.5)));
         for (int share : new int[] {25, 50, 75, 90}) {
-            out.add(new Picker.Choice(share + " % of its area", () -> change("Change what counts", d -> d.withOverlap(Dragging.Overlap.AREA).withShare(share / 100.0))));
+            out.add(new Picker.Choice(share + " % of its area", () -> counts(Dragging.Overlap.AREA, share / 100.0)));
         }
         return out;
     }
 
+    private void counts(Dragging.Overlap by, double share) {
+        change("Change what counts", d -> d.withFit(x -> x.withOverlap(by, share)));
+    }
+
     private List<Picker.Choice> areas() {
         var out = new ArrayList<Picker.Choice>();
-        out.add(new Picker.Choice("everywhere", () -> change("Change where it may go", d -> d.withArea(null))));
-        Tree.each(studio.board().elements(), e -> out.add(new Picker.Choice("within " + e.name(), e.content().word(), () -> change("Change where it may go", d -> d.withArea(e.id())))));
+        out.add(new Picker.Choice("everywhere", () -> within(null)));
+        Tree.each(studio.board().elements(), e -> out.add(new Picker.Choice("within " + e.name(), e.content().word(), () -> within(e.id()))));
         return out;
+    }
+
+    private void within(String area) {
+        change("Change where it may go", d -> d.withMotion(x -> x.withArea(area)));
     }
 }

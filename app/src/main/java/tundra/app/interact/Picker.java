@@ -107,6 +107,22 @@ final class Picker {
     }
 
     /**
+     * Something typed that is read.
+     *
+     * @param read throws an IllegalArgumentException with a sentence when a text is none
+     */
+    static <T> void read(Node at, String now, String hint, Function<String, T> read, Consumer<T> take) {
+        type(at, now, hint, v -> {
+            try {
+                read.apply(v);
+                return null;
+            } catch (IllegalArgumentException e) {
+                return e.getMessage();
+            }
+        }, v -> take.accept(read.apply(v)));
+    }
+
+    /**
      * Something typed.
      *
      * @param check why a text can't be taken, as a sentence; null when it can

@@ -23,14 +23,11 @@ import tundra.core.model.Events;
 import tundra.core.model.Links;
 import tundra.core.model.Marker;
 import tundra.core.model.PieceValue;
-import tundra.core.model.Properties;
-import tundra.core.model.Property;
 import tundra.core.model.Setting;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
-import tundra.core.model.ValueType;
 import tundra.core.motion.NamedEasing;
 
 /** The word in a slot of a sentence; it opens what may stand there instead. */
@@ -106,16 +103,8 @@ final class SlotChip {
         Picker.type(chip, (String) now, hint, v -> good.test(v.strip()) ? null : not, v -> put(v.strip()));
     }
 
-    /** @param read throws an IllegalArgumentException with a sentence when a text is none */
     private void typed(String text, String hint, Function<String, Object> read) {
-        Picker.type(chip, text, hint, v -> {
-            try {
-                read.apply(v);
-                return null;
-            } catch (IllegalArgumentException e) {
-                return e.getMessage();
-            }
-        }, v -> put(read.apply(v)));
+        Picker.read(chip, text, hint, read, this::put);
     }
 
     private List<Picker.Choice> elements() {
@@ -215,24 +204,12 @@ final class SlotChip {
     private List<Picker.Choice> properties() {
         var out = new ArrayList<Picker.Choice>();
         var s = (Setting) now;
-        out.add(new Picker.Choice("another value…", SettingText.of(s), () -> value(s.property(), SettingText.of(s))));
+        out.add(new Picker.Choice("another value…", SettingText.of(s), () -> SettingPicker.value(chip, s.property(), SettingText.of(s), this::put)));
         String first = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? (String) ids.getFirst() : null;
         Element e = first == null ? null : first.equals(Slot.INSTANCE) ? Reactions.INSTANCE : site.board().find(first);
         if (e != null) {
-            for (Property<?> p : Reactions.settable(e)) {
-                if (SettingText.possible(p)) {
-                    out.add(new Picker.Choice(p.label(), "", () -> value(p, SettingText.of(new Setting(p, e.rest().get(p))))));
-                }
-            }
+            out.addAll(SettingPicker.of(chip, e, this::put));
         }
         return out;
-    }
-
-    private void value(Property<?> p, String text) {
-        if (p.type() instanceof ValueType.ChoiceType c) {
-            Picker.choose(chip, c.options().stream().map(o -> new Picker.Choice(o, () -> put(new Setting(p, o)))).toList());
-        } else {
-            typed(text, p.label() + ": " + SettingText.hint(p), v -> SettingText.parse(p, v));
-        }
     }
 }

@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -18,9 +21,13 @@ import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Reaction;
+import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 
 /** Makes and changes what visitors can drag. */
 public final class Draggings {
@@ -49,6 +56,39 @@ public final class Draggings {
     /** What lets an element be dragged; null for nothing. */
     public static Dragging of(Board b, String part) {
         return b.drags().stream().filter(d -> d.pairs().stream().anyMatch(p -> p.part().equals(part))).findFirst().orElse(null);
+    }
+
+    /** The timeline that the motion path of a part is on; null when it has none. */
+    public static Timeline pathOf(Board b, String part) {
+        return b.timelines().stream().filter(t -> moves(t, part)).findFirst().orElse(null);
+    }
+
+    private static boolean moves(Timeline t, String part) {
+        return Stream.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y).anyMatch(p -> keys(t, part, p).size() > 1);
+    }
+
+    private static List<? extends Key<?>> keys(Timeline t, String part, Property<?> p) {
+        return t.tracks().getOrDefault(part, Map.of()).get(p) instanceof Track<?> track ? track.keys() : List.of();
+    }
+
+    /** Where a part is at a time of its motion path, in px of what it lies in. */
+    public record Along(long time, Point at) {}
+
+    /** Its motion path from its first key to its last, in as many steps as asked for at most and at least one in 40 ms; empty where it has none. */
+    public static List<Along> along(Board b, String part, int most) {
+        Timeline t = pathOf(b, part);
+        if (t == null) {
+            return List.of();
+        }
+        var times = Stream.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y).flatMap(p -> keys(t, part, p).stream()).mapToLong(Key::time).summaryStatistics();
+        var builder = new FrameBuilder(b, null);
+        int steps = (int) Math.clamp((times.getMax() - times.getMin()) / 40_000, 2, most);
+        var out = new ArrayList<Along>();
+        for (int i = 0; i <= steps; i++) {
+            long at = times.getMin() + Math.round((times.getMax() - times.getMin()) * (double) i / steps);
+            out.add(new Along(at, builder.valuesAt(part, Moment.editing(b, t.id(), at)).get(Properties.POSITION)));
+        }
+        return out;
     }
 
     public static Board map(Board b, String id, UnaryOperator<Dragging> change) {

@@ -88,7 +88,8 @@ public final class Sentences {
         return name.startsWith("cubic-bezier") ? "eased" : name;
     }
 
-    private static String setting(Setting s) {
+    /** Such as “opacity 50 %”. */
+    public static String setting(Setting s) {
         return s.property().label().toLowerCase(Locale.ROOT) + " " + value(s.property(), s.value());
     }
 

@@ -271,9 +271,15 @@ final class ProjectReader {
         if (pairs.isEmpty()) {
             throw f.problem("pairs", "names no part");
         }
-        return new Dragging(id, pairs, ValueReader.word(Dragging.Way.class, f, "way"), f.has("area") ? there(f, "area", f.text("area"), here) : null,
-                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME), ValueReader.word(Dragging.Overlap.class, f, "overlap"), f.number("share", 0, 1),
-                f.flag("snaps"), f.flag("many"), f.number("opacity", 0, 1), f.number("tilt", -360, 360));
+        var motion = new Dragging.Motion(ValueReader.word(Dragging.Way.class, f, "way"), f.has("area") ? there(f, "area", f.text("area"), here) : null, f.flag("glides"));
+        var fit = new Dragging.Fit(ValueReader.word(Dragging.Overlap.class, f, "overlap"), f.number("share", 0, 1), f.flag("snaps"), f.flag("many"),
+                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME));
+        var carried = new Dragging.Carried(f.number("opacity", 0, 1), f.number("tilt", -360, 360),
+                f.has("cursor") ? ValueReader.word(Dragging.Cursor.class, f, "cursor") : Dragging.Cursor.GRABBING, List.of());
+        for (JsonNode n : f.has("look") ? f.list("look") : List.<JsonNode>of()) {
+            carried = carried.with(ReactionReader.setting(new Fields(n, "how a part looks in " + f.where())));
+        }
+        return new Dragging(id, pairs, motion, fit, carried);
     }
 
     private static String there(Fields f, String field, String id, Set<String> here) throws FileProblem {

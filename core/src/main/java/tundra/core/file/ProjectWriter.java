@@ -374,12 +374,27 @@ final class ProjectWriter {
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", d.id());
         ArrayNode pairs = o.putArray("pairs");
         d.pairs().forEach(p -> p.places().forEach(pairs.addObject().put("part", p.part()).putArray("places")::add));
-        o.put("way", word(d.way())).put("missed", word(d.missed())).put("back", d.back()).put("overlap", word(d.overlap())).put("share", d.share())
-                .put("snaps", d.snaps()).put("many", d.many()).put("opacity", d.opacity()).put("tilt", d.tilt());
-        if (d.area() != null) {
-            o.put("area", d.area());
+        var fit = d.fit();
+        o.put("way", word(d.motion().way())).put("missed", word(fit.missed())).put("back", fit.back()).put("overlap", word(fit.overlap())).put("share", fit.share())
+                .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt());
+        if (d.motion().area() != null) {
+            o.put("area", d.motion().area());
+        }
+        if (d.motion().glides()) {
+            o.put("glides", true);
+        }
+        if (d.carried().cursor() != Dragging.Cursor.GRABBING) {
+            o.put("cursor", word(d.carried().cursor()));
+        }
+        if (!d.carried().look().isEmpty()) {
+            ArrayNode look = o.putArray("look");
+            d.carried().look().forEach(s -> setting(look.addObject(), s));
         }
         return o;
+    }
+
+    private static void setting(ObjectNode o, Setting s) {
+        o.put("property", s.property().key()).set("to", value(s.value()));
     }
 
     private static String word(Enum<?> e) {
@@ -420,10 +435,7 @@ final class ProjectWriter {
                 case TIME, DURATION -> o.put(slot.key(), (Long) value);
                 case NUMBER -> o.put(slot.key(), (Double) value);
                 case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
-                case SETTING -> {
-                    var s = (Setting) value;
-                    o.putObject(slot.key()).put("property", s.property().key()).set("to", value(s.value()));
-                }
+                case SETTING -> setting(o.putObject(slot.key()), (Setting) value);
                 case ELEMENT, PLAYER, TIMELINE, MARKER, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SCRIPT, SOUND, KEY -> o.put(slot.key(), (String) value);
             }
         });

@@ -147,7 +147,7 @@ final class ReactionReader {
         return out;
     }
 
-    private static Setting setting(Fields f) throws FileProblem {
+    static Setting setting(Fields f) throws FileProblem {
         Property<?> p = Properties.byKey(f.text("property"));
         if (p == null) {
             throw f.problem("property", "is “" + f.text("property") + "”, which this version doesn't know");

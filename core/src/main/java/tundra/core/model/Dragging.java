@@ -10,18 +10,11 @@ import java.util.function.UnaryOperator;
  * Parts that visitors can drag: to places that they fit (match pairs), or freely.
  *
  * @param pairs which part fits where
- * @param way how a part can be moved
- * @param area the element that parts are kept within; null for none
- * @param missed what becomes of a part that is let go elsewhere; parts without a place always stay
- * @param back how long going home takes, in µs
- * @param overlap by what a part is over a place
- * @param share how much of a part's area must lie over the place, 0 to 1, for {@link Overlap#AREA}
- * @param snaps whether a part that landed goes to the middle of its place; else it stays where it was let go
- * @param many whether a place takes several parts
- * @param opacity of a part while it is carried, 0 to 1
- * @param tilt of a part while it is carried, in degrees
+ * @param motion how parts move
+ * @param fit when a part has landed, and what becomes of it otherwise
+ * @param carried how a part looks while it is carried
  */
-public record Dragging(String id, List<Pair> pairs, Way way, String area, Missed missed, long back, Overlap overlap, double share, boolean snaps, boolean many, double opacity, double tilt) {
+public record Dragging(String id, List<Pair> pairs, Motion motion, Fit fit, Carried carried) {
     /** A part and the places that it fits; none for one that is dragged freely. */
     public record Pair(String part, List<String> places) {
         public Pair {
@@ -29,14 +22,68 @@ public record Dragging(String id, List<Pair> pairs, Way way, String area, Missed
         }
     }
 
-    /** How a part can be moved. */
+    /**
+     * How parts move.
+     *
+     * @param area the element that parts are kept within; null for none
+     * @param glides whether a part that is let go while it moves goes on, slower and slower
+     */
+    public record Motion(Way way, String area, boolean glides) {
+        public Motion withWay(Way w) {
+            return new Motion(w, area, glides);
+        }
+
+        public Motion withArea(String a) {
+            return new Motion(way, a, glides);
+        }
+
+        public Motion withGlides(boolean g) {
+            return new Motion(way, area, g);
+        }
+    }
+
+    /** Where a part can be moved to. */
     public enum Way {
-        FREE("freely"), ACROSS("across only"), DOWN("up and down only"), TURN("around its pivot");
+        FREE("freely"), ACROSS("across only"), DOWN("up and down only"), TURN("around its pivot"),
+        /** To where its motion path is nearest to the pointer: that plays the timeline which the path is on. */
+        PATH("along its motion path");
 
         public final String words;
 
         Way(String words) {
             this.words = words;
+        }
+    }
+
+    /**
+     * When a part has landed, and what becomes of it otherwise.
+     *
+     * @param overlap by what a part is over a place
+     * @param share how much of a part's area must lie over the place, 0 to 1, for {@link Overlap#AREA}
+     * @param snaps whether a part that landed goes to the middle of its place; else it stays where it was let go
+     * @param many whether a place takes several parts
+     * @param missed what becomes of a part that is let go elsewhere; parts without a place always stay
+     * @param back how long going home takes, in µs
+     */
+    public record Fit(Overlap overlap, double share, boolean snaps, boolean many, Missed missed, long back) {
+        public Fit withOverlap(Overlap o, double s) {
+            return new Fit(o, s, snaps, many, missed, back);
+        }
+
+        public Fit withSnaps(boolean s) {
+            return new Fit(overlap, share, s, many, missed, back);
+        }
+
+        public Fit withMany(boolean m) {
+            return new Fit(overlap, share, snaps, m, missed, back);
+        }
+
+        public Fit withMissed(Missed m) {
+            return new Fit(overlap, share, snaps, many, m, back);
+        }
+
+        public Fit withBack(long b) {
+            return new Fit(overlap, share, snaps, many, missed, b);
         }
     }
 
@@ -62,12 +109,65 @@ public record Dragging(String id, List<Pair> pairs, Way way, String area, Missed
         }
     }
 
+    /**
+     * How a part looks while it is carried.
+     *
+     * @param opacity 0 to 1
+     * @param tilt in degrees
+     * @param look other properties and what they are meanwhile; each property once
+     */
+    public record Carried(double opacity, double tilt, Cursor cursor, List<Setting> look) {
+        public Carried {
+            look = List.copyOf(look);
+        }
+
+        public Carried withOpacity(double o) {
+            return new Carried(o, tilt, cursor, look);
+        }
+
+        public Carried withTilt(double t) {
+            return new Carried(opacity, t, cursor, look);
+        }
+
+        public Carried withCursor(Cursor c) {
+            return new Carried(opacity, tilt, c, look);
+        }
+
+        /** With what a property is meanwhile, in place of what it was. */
+        public Carried with(Setting s) {
+            var out = new ArrayList<>(look);
+            out.replaceAll(x -> x.property() == s.property() ? s : x);
+            if (!out.contains(s)) {
+                out.add(s);
+            }
+            return new Carried(opacity, tilt, cursor, out);
+        }
+
+        public Carried without(Property<?> p) {
+            return new Carried(opacity, tilt, cursor, look.stream().filter(x -> x.property() != p).toList());
+        }
+    }
+
+    /** The pointer's form while it carries, by its CSS name. */
+    public enum Cursor {
+        GRABBING("grabbing", "a closed hand"), POINTER("pointer", "a pointing hand"), MOVE("move", "four arrows"), CROSSHAIR("crosshair", "a cross"), NONE("none", "no pointer");
+
+        public final String css;
+        public final String words;
+
+        Cursor(String css, String words) {
+            this.css = css;
+            this.words = words;
+        }
+    }
+
     public Dragging {
         pairs = List.copyOf(pairs);
     }
 
     public static Dragging of(String id, List<Pair> pairs) {
-        return new Dragging(id, pairs, Way.FREE, null, Missed.HOME, 300_000, Overlap.CENTRE, 0.5, true, false, 0.85, 0);
+        return new Dragging(id, pairs, new Motion(Way.FREE, null, false), new Fit(Overlap.CENTRE, 0.5, true, false, Missed.HOME, 300_000),
+                new Carried(0.85, 0, Cursor.GRABBING, List.of()));
     }
 
     /** Whether parts fit anywhere. */
@@ -76,51 +176,23 @@ public record Dragging(String id, List<Pair> pairs, Way way, String area, Missed
     }
 
     public Dragging withId(String i) {
-        return new Dragging(i, pairs, way, area, missed, back, overlap, share, snaps, many, opacity, tilt);
+        return new Dragging(i, pairs, motion, fit, carried);
     }
 
     public Dragging withPairs(List<Pair> p) {
-        return new Dragging(id, p, way, area, missed, back, overlap, share, snaps, many, opacity, tilt);
+        return new Dragging(id, p, motion, fit, carried);
     }
 
-    public Dragging withWay(Way w) {
-        return new Dragging(id, pairs, w, area, missed, back, overlap, share, snaps, many, opacity, tilt);
+    public Dragging withMotion(UnaryOperator<Motion> change) {
+        return new Dragging(id, pairs, change.apply(motion), fit, carried);
     }
 
-    public Dragging withArea(String a) {
-        return new Dragging(id, pairs, way, a, missed, back, overlap, share, snaps, many, opacity, tilt);
+    public Dragging withFit(UnaryOperator<Fit> change) {
+        return new Dragging(id, pairs, motion, change.apply(fit), carried);
     }
 
-    public Dragging withMissed(Missed m) {
-        return new Dragging(id, pairs, way, area, m, back, overlap, share, snaps, many, opacity, tilt);
-    }
-
-    public Dragging withBack(long b) {
-        return new Dragging(id, pairs, way, area, missed, b, overlap, share, snaps, many, opacity, tilt);
-    }
-
-    public Dragging withOverlap(Overlap o) {
-        return new Dragging(id, pairs, way, area, missed, back, o, share, snaps, many, opacity, tilt);
-    }
-
-    public Dragging withShare(double s) {
-        return new Dragging(id, pairs, way, area, missed, back, overlap, s, snaps, many, opacity, tilt);
-    }
-
-    public Dragging withSnaps(boolean s) {
-        return new Dragging(id, pairs, way, area, missed, back, overlap, share, s, many, opacity, tilt);
-    }
-
-    public Dragging withMany(boolean m) {
-        return new Dragging(id, pairs, way, area, missed, back, overlap, share, snaps, m, opacity, tilt);
-    }
-
-    public Dragging withOpacity(double o) {
-        return new Dragging(id, pairs, way, area, missed, back, overlap, share, snaps, many, o, tilt);
-    }
-
-    public Dragging withTilt(double t) {
-        return new Dragging(id, pairs, way, area, missed, back, overlap, share, snaps, many, opacity, t);
+    public Dragging withCarried(UnaryOperator<Carried> change) {
+        return new Dragging(id, pairs, motion, fit, change.apply(carried));
     }
 
     /**
@@ -138,6 +210,6 @@ public record Dragging(String id, List<Pair> pairs, Way way, String area, Missed
         }
         var out = new ArrayList<Pair>();
         places.forEach((part, of) -> out.add(new Pair(part, List.copyOf(of))));
-        return out.isEmpty() ? null : withPairs(out).withArea(area == null ? null : change.apply(area));
+        return out.isEmpty() ? null : withPairs(out).withMotion(m -> m.area == null ? m : m.withArea(change.apply(m.area)));
     }
 }

@@ -227,6 +227,22 @@ class Board {
     before?.forget();
   }
 
+//# drags
+
+  // What was set goes back to what it was.
+  unset(data) {
+    const now = this.#sets.get(data);
+    const done = () => {
+      if (this.#sets.get(data) !== now || now.time > 0) return;
+      now.reset();
+      this.#sets.delete(data);
+    };
+    if (!now?.time) return now && done();
+    now.ends = [done];
+    now.playBack();
+  }
+//# reactions
+
   // Taps and the keys that stand for them.
   onTap(el, fire) {
     this.#taps.set(el, [...(this.#taps.get(el) ?? []), fire]);

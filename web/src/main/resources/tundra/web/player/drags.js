@@ -16,7 +16,7 @@ class Draggable {
     el.style.cursor = "grab";
     el.addEventListener("pointerdown", (e) => e.button === 0 && this.#grab(e));
     el.addEventListener("pointermove", (e) => this.#from?.id === e.pointerId && this.#move(e.clientX, e.clientY));
-    el.addEventListener("pointerup", (e) => this.#from?.id === e.pointerId && this.#drop());
+    el.addEventListener("pointerup", (e) => this.#from?.id === e.pointerId && this.#release());
     el.addEventListener("pointercancel", (e) => this.#from?.id === e.pointerId && this.#cancel());
     Object.assign(this.shape, { tabIndex: 0 });
     this.shape.setAttribute("role", "button");
@@ -40,13 +40,53 @@ class Draggable {
     style.rotate = this.turn + (this.#from ? this.data.tilt : 0) + "deg";
     style.opacity = this.#from ? this.data.opacity : 1;
     style.zIndex = this.#from ? 9999 : "";
-    style.cursor = this.#from ? "grabbing" : "grab";
+    style.cursor = this.#from ? this.data.cursor : "grab";
   }
 
   home(ms) {
     [this.x, this.y, this.turn, this.place] = [0, 0, 0, null];
+//# paths
+    if (this.#path && this.board.active.includes(this.board.timeline(this.#path.timeline))) this.#along(this.#path.points[0][0]);
+//# drags
     this.show(ms);
   }
+
+//# paths
+  // The motion path that it goes along, and the timeline that this plays.
+  get #path() {
+    return this.data.way === "path" ? this.data.paths?.[this.name] : undefined;
+  }
+
+  #along(ms) {
+    const t = this.board.timeline(this.#path.timeline);
+    t.pause();
+    t.goTo(ms);
+  }
+
+  // When it is nearest to a point, as far along as the hand can have come since it was there last; closed paths go on at their start.
+  #nearest(x, y) {
+    const { points } = this.#path, f = this.#from, last = points.length - 1, closed = Math.hypot(points[0][1] - points[last][1], points[0][2] - points[last][2]) < 1;
+    const reach = Math.hypot(x - f.px, y - f.py) * 2 + 40;
+    let best = [Infinity];
+    const look = (by) => {
+      for (let i = f.at, far = 0, n = 0; n < last && far < reach; n++) {
+        let j = by > 0 ? i : i - 1;
+        if (closed) j = (j + last) % last;
+        if (j < 0 || j >= last) return;
+        const [t, ax, ay] = points[j], [u, bx, by2] = points[j + 1], dx = bx - ax, dy = by2 - ay, long = dx * dx + dy * dy;
+        const p = long ? Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / long)) : 0, away = Math.hypot(ax + dx * p - x, ay + dy * p - y);
+        if (away < best[0] - 1e-9) best = [away, t + (u - t) * p, j + (p > 0.5 ? 1 : 0)];
+        far += Math.sqrt(long);
+        i = by > 0 ? j + 1 : j;
+      }
+    };
+    look(1);
+    look(-1);
+    [f.px, f.py] = [x, y];
+    if (best.length > 1) f.at = closed ? best[2] % last : best[2];
+    return best[1];
+  }
+//# drags
 
   // What a px of the window is in the part's own parent, which may be turned and scaled.
   #measure() {
@@ -61,6 +101,11 @@ class Draggable {
 
   #grab(e) {
     e.preventDefault();
+    if (this.#from) {
+      // a second finger changes nothing; what glides is caught
+      if (this.#from.id !== "gliding") return;
+      this.#put();
+    }
     this.el.setPointerCapture(e.pointerId);
     this.#lift(e.clientX, e.clientY, e.pointerId);
     this.shape.focus({ preventScroll: true });
@@ -73,20 +118,45 @@ class Draggable {
     // it tilts around its middle, and turns around its pivot
     this.el.style.transformOrigin = this.data.way === "turn" ? this.data.pivots[this.name] : middle.x + "px " + middle.y + "px";
     const [px, py] = this.data.pivots[this.name].split(" ").map(parseFloat), p = own.transformPoint(new DOMPoint(px + this.x, py + this.y));
-    this.#from = { cx, cy, id, x: this.x, y: this.y, turn: this.turn, place: this.place, map, pivot: [origin.x + p.x, origin.y + p.y] };
+    this.#from = { cx, cy, id, trail: [], x: this.x, y: this.y, turn: this.turn, place: this.place, map, pivot: [origin.x + p.x, origin.y + p.y] };
+//# paths
+    if (this.#path) {
+      const { points, timeline } = this.#path, now = this.board.timeline(timeline).time, i = points.findLastIndex(([t]) => t <= now + 1e-6);
+      const [t, ax, ay] = points[Math.max(0, i)], [u, bx, by] = points[Math.min(points.length - 1, i + 1)], k = u > t ? Math.max(0, now - t) / (u - t) : 0;
+      Object.assign(this.#from, { at: Math.max(0, i), px: ax + (bx - ax) * k, py: ay + (by - ay) * k });
+      [this.#from.ax, this.#from.ay, this.#from.began] = [this.#from.px, this.#from.py, now];
+    }
+//# looks
+    this.#wear(true);
+//# drags
     this.show();
     this.board.dragged(this, "started");
     if (this.place) this.board.dragged(this, "taken");
   }
 
+//# looks
+  // How it looks while it is carried, and as it was after that.
+  #wear(on) {
+    const look = this.data.looks?.[this.name];
+    if (look) on ? this.board.set(look) : this.board.unset(look);
+  }
+//# drags
+
   #move(cx, cy) {
     const f = this.#from, { way, area } = this.data;
     const by = f.map.transformPoint(new DOMPoint(cx - f.cx, cy - f.cy));
     this.#from.last = [cx, cy];
+    f.trail.push([performance.now(), cx, cy]);
+//# paths
+    if (this.#path) {
+      const ms = this.#nearest(f.ax + by.x, f.ay + by.y);
+      if (ms !== undefined) this.#along(ms);
+    } else
+//# drags
     if (way === "turn") {
       const [px, py] = f.pivot, angle = (x, y) => Math.atan2(y - py, x - px);
       this.turn = f.turn + ((angle(cx, cy) - angle(f.cx, f.cy)) * 180) / Math.PI;
-    } else {
+    } else if (way !== "path") {
       this.x = f.x + (way === "down" ? 0 : by.x);
       this.y = f.y + (way === "across" ? 0 : by.y);
     }
@@ -135,11 +205,48 @@ class Draggable {
     this.show(ms);
   }
 
+  // Goes on as fast as it was moved, slower and slower, where it glides.
+  #release() {
+//# glides
+    const f = this.#from, now = performance.now(), trail = f.trail.filter(([t]) => now - t < 90), [a, b] = [trail[0], trail.at(-1)];
+    const [vx, vy] = b && b[0] > a[0] && now - b[0] < 60 ? [(b[1] - a[1]) / (b[0] - a[0]), (b[2] - a[2]) / (b[0] - a[0])] : [0, 0];
+    if (this.data.glides && !quiet.matches && Math.hypot(vx, vy) > 0.1) return this.#glide(f, vx, vy, now);
+//# drags
+    this.#drop();
+  }
+//# glides
+
+  #glide(f, vx, vy, now) {
+    f.id = "gliding";
+    let [cx, cy] = f.last, before = now;
+    const step = () => {
+      if (this.#from !== f) return;
+      const at = performance.now(), dt = at - before;
+      before = at;
+      cx += vx * dt;
+      cy += vy * dt;
+      const slower = Math.exp(-dt / 300);
+      [vx, vy] = [vx * slower, vy * slower];
+      this.#move(cx, cy);
+      if (Math.hypot(vx, vy) < 0.02) this.#drop();
+      else requestAnimationFrame(step);
+    };
+    requestAnimationFrame(step);
+  }
+//# drags
+
   #drop() {
     // what was carried somewhere was not tapped
     const [x, y] = this.#from.last ?? [this.#from.cx, this.#from.cy], { scene } = this.board;
     if ((scene.carried = Math.hypot(x - this.#from.cx, y - this.#from.cy) > 6)) setTimeout(() => (scene.carried = false));
     const place = this.places.length ? this.#over() : undefined;
+    this.#end(place);
+  }
+
+  #end(place) {
+//# looks
+    this.#wear(false);
+//# drags
     this.board.dragged(this, "ended");
     if (place) this.#land(place);
     else if (this.places.length) this.#miss();
@@ -172,6 +279,11 @@ class Draggable {
   #cancel() {
     const { x, y, turn, place } = this.#from;
     Object.assign(this, { x, y, turn, place });
+//# looks
+    this.#wear(false);
+//# paths
+    if (this.#path) this.#along(this.#from.began);
+//# drags
     this.#from = null;
     this.show(this.data.back);
   }
@@ -187,18 +299,18 @@ class Draggable {
       this.#to = -1;
       tell("picked up");
     } else if (e.key === " " || e.key === "Enter") {
-      const place = this.places[this.#to];
-      this.board.dragged(this, "ended");
-      if (place) this.#land(place);
-      else if (this.places.length) this.#miss();
-      else this.#put();
+      this.#end(this.places[this.#to]);
     } else if (e.key === "Escape") {
       this.#cancel();
       tell("put back");
     } else if (way && !this.places.length) {
       const b = this.#from.map.transformPoint(new DOMPoint(way[0] * 10, way[1] * 10)), { way: how, area } = this.data;
+//# paths
+      const path = this.#path?.points;
+      if (path) this.#along(this.board.timeline(this.#path.timeline).time + ((way[0] || -way[1]) * (path.at(-1)[0] - path[0][0])) / 20);
+//# drags
       if (how === "turn") this.turn += 10 * (way[0] || way[1]);
-      else {
+      else if (how !== "path") {
         this.x += how === "down" ? 0 : b.x;
         this.y += how === "across" ? 0 : b.y;
       }

@@ -76,6 +76,7 @@ class Timeline {
     return this.#loop || (this.#clock && this.loops) ? t % this.duration : Math.max(0, Math.min(t, this.duration));
   }
 
+//# motifs
   // Goes along with what drives it: since a start, or standing so many ms after it; or as far as a source says at each frame.
   follow({ playing, start, at, source }) {
     const was = this.stepped;
@@ -95,6 +96,7 @@ class Timeline {
     if (!this.playing) this.#board.settleSoon();
   }
 
+//# core
   // How what goes along with this timeline, since some ms on it, is driven.
   drives(from) {
     const wraps = this.playing && this.#loop && !this.#clock;
@@ -129,6 +131,7 @@ class Timeline {
   // Starts what is to be heard from here on, or hushes everything when nothing plays. In a motif sounds come as early as its speed
   // takes them, and are not heard backwards.
   #sound(now = this.time) {
+//# sounds
     const rate = this.#clock?.speed ?? this.pace, heard = this.playing && rate > 0;
     clearTimeout(this.#again);
     for (const s of this.#sounds) {
@@ -145,7 +148,9 @@ class Timeline {
     // when a turn's timer comes the page's time may still be that of the frame before
     const left = this.duration - this.time;
     this.#again = setTimeout(() => this.#sound(0), (left + (!now && left < this.duration / 2 ? this.duration : 0)) / rate);
+//# core
   }
+//# sounds
 
   // From so many ms after its start on: the part of the file that is meant, rising and falling, again where it loops.
   #hear(s, since) {
@@ -167,6 +172,7 @@ class Timeline {
       s.audio.pause();
     }, left);
   }
+//# core
 
   #show(tracks) {
     for (const { slot, timeline } of tracks) if (slot.top.timeline === timeline) slot.show();
@@ -253,8 +259,8 @@ class Timeline {
     const ended = this.#until === undefined;
     this.#until = undefined;
     this.#stop(at);
-    if (!ended || !this.name) return;
-    tell(this.name + " ended");
+    if (!ended) return;
+    if (this.name) tell(this.name + " ended");
     for (const f of this.ends ?? []) f();
   }
 
@@ -331,13 +337,16 @@ class Timeline {
     return this.loops && t === this.duration ? t - 0.001 : t;
   }
 
+//# cues
   // Calls back when it passes a time: forwards, backwards or either way.
   onPass(at, way, fire) {
     this.#cues.push({ at, way, fire });
   }
+//# core
 
   // What lies between where it was looked at last and a time is passed; then it comes back for the next.
   #pass(now) {
+//# cues
     clearTimeout(this.#cue);
     if (!this.#cues.length || !this.playing) return;
     const back = this.pace < 0, from = this.#cued, d = this.duration;
@@ -349,6 +358,7 @@ class Timeline {
     const wait = Math.min(...ahead, this.#loop ? d / 2 : Infinity) / Math.abs(this.pace);
     if (wait < Infinity) this.#cue = setTimeout(() => this.#pass(this.time), Math.max(1, wait));
     for (const c of passed) c.fire();
+//# core
   }
 
   // Shows a time in ms; a playing timeline goes on from there, and is over at its end.
