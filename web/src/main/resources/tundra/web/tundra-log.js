@@ -10,3 +10,46 @@
   addEventListener("tundra", (e) => send(e.detail.text, e.detail.reaction));
   addEventListener("error", (e) => send("problem: " + e.message));
 })();
+
+// The view in Tundra's window names no keys.
+(() => {
+  const names = { 8: "Backspace", 9: "Tab", 13: "Enter", 16: "Shift", 17: "Control", 18: "Alt", 27: "Escape", 32: " ", 33: "PageUp", 34: "PageDown", 35: "End", 36: "Home", 37: "ArrowLeft", 38: "ArrowUp",
+    39: "ArrowRight", 40: "ArrowDown", 45: "Insert", 46: "Delete", 91: "Meta" };
+  const { get } = Object.getOwnPropertyDescriptor(KeyboardEvent.prototype, "key");
+  const name = ({ keyCode: code, shiftKey }) => names[code] ?? (code >= 112 && code <= 123 ? "F" + (code - 111) : shiftKey ? String.fromCharCode(code) : String.fromCharCode(code).toLowerCase());
+  Object.defineProperty(KeyboardEvent.prototype, "key", { configurable: true, get() { return get.call(this) || name(this); } });
+})();
+
+// Plays the visitor whom the page is tried as: "touch" makes a finger of the mouse, "less" asks for less motion.
+(() => {
+  const asked = new URLSearchParams(location.search);
+  if (asked.has("less")) {
+    const real = window.matchMedia.bind(window);
+    window.matchMedia = (q) => (q.includes("prefers-reduced-motion: reduce") ? { matches: true, media: q, addEventListener() {}, removeEventListener() {} } : real(q));
+  }
+  if (!asked.has("touch")) return;
+  let down = false, last;
+  // a finger scrolls where nothing keeps it from doing so
+  const scrolls = (x, way) => {
+    for (; x?.style; x = x.parentElement) if (x.style.touchAction) return x.style.touchAction === way;
+    return true;
+  };
+  const finger = (type, e) =>
+    e.target.dispatchEvent(new PointerEvent(type, { bubbles: !/enter|leave/.test(type), cancelable: true, composed: true, pointerType: "touch", pointerId: e.pointerId, isPrimary: true,
+      clientX: e.clientX, clientY: e.clientY, button: e.button, buttons: e.buttons, width: 24, height: 24 }));
+  for (const type of ["pointerdown", "pointermove", "pointerup", "pointercancel", "pointerenter", "pointerleave", "pointerover", "pointerout"])
+    addEventListener(type, (e) => {
+      if (!e.isTrusted || e.pointerType === "touch") return;
+      e.stopImmediatePropagation();
+      if (type === "pointerdown") [down, last] = [true, e];
+      // it is nowhere while it touches nothing
+      if (!down) return;
+      if (type === "pointermove") {
+        scrollBy(scrolls(e.target, "pan-x") ? last.clientX - e.clientX : 0, scrolls(e.target, "pan-y") ? last.clientY - e.clientY : 0);
+        last = e;
+      }
+      if (!finger(type, e)) e.preventDefault();
+      if (type === "pointerup" || type === "pointercancel") down = false;
+    }, true);
+  for (const type of ["mouseenter", "mouseleave", "mouseover", "mouseout"]) addEventListener(type, (e) => e.isTrusted && e.stopImmediatePropagation(), true);
+})();

@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Words;
 import tundra.core.edit.Arithmetic;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Sentences;
@@ -196,7 +197,7 @@ final class DragCard extends VBox {
         Dragging.Fit fit = drag.fit();
         FlowPane moves = Chips.line(List.of(Chips.word("moves"), choice(m.way().words, "drag-way", ways(), w -> w.words, (d, w) -> d.withMotion(x -> x.withWay(w))),
                 Chips.chip(m.area() == null ? "everywhere" : "within " + name(m.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())),
-                either(m.glides() ? "glides on when let go" : "stops when let go", "drag-glides", d -> d.withMotion(x -> x.withGlides(!x.glides()))), Chips.word("· mouse, pen, touch and keyboard")));
+                either(m.glides() ? "glides on when let go" : "stops when let go", "drag-glides", d -> d.withMotion(x -> x.withGlides(!x.glides())))));
         FlowPane carried = Chips.line(List.of(Chips.word("while carried"), number("opacity " + Numbers.plain(c.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(c.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withCarried(x -> x.withOpacity(v / 100))),
                 number("tilt " + Numbers.plain(c.tilt(), 1) + "°", "drag-tilt", Numbers.plain(c.tilt(), 1), "In degrees.", -180, 180, (d, v) -> d.withCarried(x -> x.withTilt(v))),
                 choice(c.cursor().words, "drag-cursor", List.of(Dragging.Cursor.values()), x -> x.words, (d, x) -> d.withCarried(y -> y.withCursor(x)))));
@@ -220,6 +221,7 @@ final class DragCard extends VBox {
             }
             out.getChildren().add(fits);
         }
+        out.getChildren().add(Words.of("Works with mouse, pen, touch and keyboard.", "quiet", "small"));
         return out;
     }
 

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.scene.web.WebView;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
@@ -28,7 +29,10 @@ public final class TryView extends BorderPane {
     private final Label words = new Label();
     /** Tells the page that is being made last that nobody waits for it any more. */
     private AtomicBoolean left = new AtomicBoolean();
+    private final VisitorBar as;
     private WebView web;
+    /** Where the page is served; null before that. */
+    private String url;
 
     public TryView(Studio studio, TryIt tryIt, Jobs jobs, Runnable openInBrowser, Runnable leave) {
         this.studio = studio;
@@ -51,7 +55,8 @@ public final class TryView extends BorderPane {
         var bar = new HBox(8, words, again, browser, back);
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.getStyleClass().add("try-bar");
-        setTop(bar);
+        as = new VisitorBar(v -> load());
+        setTop(new VBox(bar, as));
         setCenter(stage);
         stage.getStyleClass().add("surround");
         stage.widthProperty().addListener(o -> fit());
@@ -108,6 +113,7 @@ public final class TryView extends BorderPane {
         if (made.problem != null) {
             stage.getChildren().setAll(new Label("The page can't be run here: " + made.problem), waiting);
             web = null;
+            url = null;
             return;
         }
         if (web == null) {
@@ -117,8 +123,21 @@ public final class TryView extends BorderPane {
             web.setPageFill(javafx.scene.paint.Color.TRANSPARENT);
             stage.getChildren().setAll(new javafx.scene.Group(web), waiting);
         }
-        web.getEngine().load(made.url + "?" + System.nanoTime());
-        fit();
+        url = made.url;
+        load();
+    }
+
+    /** The page from its start, as it is for the visitor that is chosen. */
+    private void load() {
+        if (web != null && url != null) {
+            tryIt.clear();
+            web.getEngine().load(url + "?" + System.nanoTime() + as.visitor().query());
+            web.setMouseTransparent(as.visitor().hand() == Visitor.Hand.KEYS);
+            if (web.isMouseTransparent()) {
+                web.requestFocus();
+            }
+            fit();
+        }
     }
 
     public WebView web() {
@@ -136,11 +155,12 @@ public final class TryView extends BorderPane {
     private void fit() {
         if (web != null && stage.getWidth() > 0) {
             Point size = studio.kept().scenes().getFirst().board().size();
-            double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / size.x(), (stage.getHeight() - 40) / size.y()));
+            double wide = as.visitor().width() > 0 ? as.visitor().width() : size.x();
+            double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
             // in a group, so that the scaled view takes its scaled room
-            web.setMinSize(size.x(), size.y());
-            web.setPrefSize(size.x(), size.y());
-            web.setMaxSize(size.x(), size.y());
+            web.setMinSize(wide, size.y());
+            web.setPrefSize(wide, size.y());
+            web.setMaxSize(wide, size.y());
             web.setScaleX(zoom);
             web.setScaleY(zoom);
         }

@@ -198,11 +198,16 @@ public final class MainWindow {
             }
         });
         scene.addEventFilter(KeyEvent.KEY_TYPED, e -> {
-            if (!typed(scene.getFocusOwner())) {
+            if (!typed(scene.getFocusOwner()) && !page(scene.getFocusOwner())) {
                 w.typing.typed(e);
                 w.canvas.redrawOverlay();
             }
         });
+    }
+
+    /** Whether keys are the page's that is tried. */
+    private static boolean page(Node focus) {
+        return focus instanceof javafx.scene.web.WebView;
     }
 
     /** After something was typed in a field. */
@@ -545,6 +550,9 @@ public final class MainWindow {
             }
             return;
         }
+        if (page(focus) && !e.isShortcutDown() && !e.isAltDown()) {
+            return;
+        }
         if (!typing && e.getCode() != KeyCode.ESCAPE && w.typing.pressed(e)) {
             w.canvas.redrawOverlay();
             e.consume();
@@ -566,9 +574,6 @@ public final class MainWindow {
             return;
         }
         if (typing && (!e.isShortcutDown() && !e.isAltDown() || isTextKey(e))) {
-            return;
-        }
-        if (focus instanceof javafx.scene.web.WebView && !e.isShortcutDown() && !e.isAltDown()) {
             return;
         }
         if (e.getCode() == KeyCode.SPACE && button(focus)) {

@@ -3,15 +3,20 @@ package tundra.core.check;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import tundra.core.edit.Arrange;
+import tundra.core.edit.Draggings;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.Sentences;
 import tundra.core.edit.TimeText;
 import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Numbers;
+import tundra.core.model.Action;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
@@ -45,6 +50,8 @@ final class ReactionChecks {
         }
         var c = new ReactionChecks(p, place);
         place.board().reactions().stream().filter(r -> !r.off()).forEach(c::dead);
+        place.board().reactions().stream().filter(r -> !r.off()).forEach(c::already);
+        place.board().drags().forEach(c::still);
         c.mouseOnly();
         c.areas(measure);
         return c.out;
@@ -69,6 +76,42 @@ final class ReactionChecks {
                 add(Check.DEAD, null, 0, "“" + words + "” never happens: " + t.name() + " ends at " + TimeText.seconds(t.duration()) + ".", off);
             } else if (!t.starts() && t.scroll() == null && !played(t)) {
                 add(Check.DEAD, null, at, "“" + words + "” never happens: nothing plays " + t.name() + ".", off);
+            }
+        }
+    }
+
+    /** What plays by itself, or goes by the page's scrolling, needs no reaction. */
+    private void already(Reaction r) {
+        for (int i = 0; i < r.actions().size(); i++) {
+            Action a = r.actions().get(i);
+            if (a.kind() != Actions.PLAY && a.kind() != Actions.PLAY_FROM_START || !(board.timeline((String) a.slots().get(Actions.PLAYER)) instanceof Timeline t)) {
+                continue;
+            }
+            boolean first = r.when().kind() == Events.OPENED && r.conditions().isEmpty();
+            if (t.scroll() != null || first && t.starts()) {
+                int at = i;
+                add(Check.ALREADY, null, 0, "“" + new Sentences(project, board).of(a.kind(), a.slots()) + "” does nothing: " + t.name() + (t.scroll() != null ? " goes by the page's scrolling." : " starts by itself when the scene opens."),
+                        new Finding.Fix("Take this action away", b -> b.withReactions(b.reactions().stream().map(x -> x.id().equals(r.id()) ? without(x, at) : x).filter(Objects::nonNull).toList())));
+            }
+        }
+    }
+
+    private static Reaction without(Reaction r, int action) {
+        var left = Reactions.mapped(r.actions(), action, a -> null);
+        return left.isEmpty() && r.otherwise().isEmpty() ? null : r.withActions(left);
+    }
+
+    /** What can be dragged but is not on the page, or goes along a motion path and has none. */
+    private void still(Dragging d) {
+        for (Dragging.Pair p : d.pairs()) {
+            Element e = board.find(p.part());
+            boolean gone = e.hidden() || e.guide();
+            String why = gone ? e.name() + (e.hidden() ? " is hidden." : " is a guide, which isn't published.")
+                    : d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, p.part()) == null ? e.name() + " has no motion path to go along: key its position, or let it move freely."
+                    : !p.places().isEmpty() && p.places().stream().map(board::find).allMatch(x -> x.hidden() || x.guide()) ? "no place that " + e.name() + " fits is on the page." : null;
+            if (why != null) {
+                add(Check.DEAD, p.part(), 0, (gone ? "Nobody can drag it: " : e.name() + " can't be dragged as it is meant: ") + why, !gone && d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, p.part()) == null
+                        ? new Finding.Fix("Let it move freely", b -> Draggings.map(b, d.id(), x -> x.withMotion(m -> m.withWay(Dragging.Way.FREE)))) : null);
             }
         }
     }

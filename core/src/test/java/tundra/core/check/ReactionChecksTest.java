@@ -87,6 +87,25 @@ class ReactionChecksTest {
     }
 
     @Test
+    void whatPlaysAnywayAndWhatNobodyCanDrag() {
+        Element lamp = box("Lamp", 100, 100, 100, 100), slot = box("Slot", 300, 100, 100, 100);
+        Project opened = piece(List.of(lamp), when(Events.of(Events.OPENED)));
+        assertThat(found(opened).getFirst().text()).isEqualTo("“play Main from start” does nothing: Main starts by itself when the scene opens.");
+        assertThat(found(opened).getFirst().fix().change().apply(board(opened)).reactions()).isEmpty();
+        assertThat(checks(piece(List.of(lamp), new Reaction("r", Events.of(Events.OPENED), List.of(Actions.of(Actions.PLAY, "menu")))))).isEmpty();
+        assertThat(checks(piece(List.of(lamp), when(Events.tapped("Lamp"))))).as("again on a tap").isEmpty();
+        var pair = Dragging.of("d", List.of(new Dragging.Pair("Lamp", List.of("Slot"))));
+        assertThat(checks(piece(List.of(slot, lamp)).mapBoard("s", b -> b.withDrags(List.of(pair))))).isEmpty();
+        assertThat(found(piece(List.of(slot, lamp.withHidden(true))).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("Lamp is hidden");
+        assertThat(found(piece(List.of(slot.withHidden(true), lamp)).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("no place that Lamp fits");
+        Project path = piece(List.of(slot, lamp)).mapBoard("s", b -> b.withDrags(List.of(pair.withMotion(m -> m.withWay(Dragging.Way.PATH)))));
+        Finding f = found(path).getFirst();
+        assertThat(f.check()).isEqualTo(Check.DEAD);
+        assertThat(f.text()).contains("no motion path");
+        assertThat(found(path.mapBoard("s", f.fix().change()))).isEmpty();
+    }
+
+    @Test
     void fingersKeyboardsAndScreenReaders() {
         assertThat(checks(piece(List.of(box("Lamp", 100, 100, 23, 60)), when(Events.tapped("Lamp"))))).containsExactly(Check.SMALL);
         assertThat(checks(piece(List.of(box("Lamp", 100, 100, 24, 24)), when(Events.tapped("Lamp"))))).isEmpty();

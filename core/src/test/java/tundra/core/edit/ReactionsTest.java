@@ -124,7 +124,7 @@ class ReactionsTest {
     @Test
     void whateverIsDoneToWhatIsNamedThePieceCanStillBeSaved() {
         Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))
-                .mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of("words")), new Dragging.Pair("vane", List.of("lamp")))).withArea("vane"))));
+                .mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of("words")), new Dragging.Pair("vane", List.of("lamp")))).withMotion(m -> m.withArea("vane")))));
         assertThat(Savable.problem(p)).isNull();
         var seen = FrameBuilder.of(p, board(p), new FakeMeasurer()).at(0);
         Motifs.Made made = Motifs.make(p, "a", List.of("lamp", "vane"), "Instruments", seen);

@@ -1,0 +1,77 @@
+package tundra.app.publish;
+
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.geometry.Pos;
+import javafx.scene.control.MenuItem;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
+import tundra.app.widget.Words;
+
+/** Chooses who the page is tried as: with a mouse, a finger or only the keyboard, with less motion, in a narrow window. */
+final class VisitorBar extends HBox {
+    private final Consumer<Visitor> changed;
+    private final Press width = new Press("");
+    private Visitor visitor = Visitor.USUAL;
+
+    VisitorBar(Consumer<Visitor> changed) {
+        super(10);
+        this.changed = changed;
+        setAlignment(Pos.CENTER_LEFT);
+        getStyleClass().add("try-bar");
+        var hands = new HBox();
+        hands.getStyleClass().addAll("segments", "try-hands");
+        var group = new ToggleGroup();
+        for (Visitor.Hand h : Visitor.Hand.values()) {
+            var b = new ToggleButton(h.words);
+            b.setId("try-" + h.name().toLowerCase(java.util.Locale.ROOT));
+            b.setToggleGroup(group);
+            b.setSelected(h == Visitor.Hand.MOUSE);
+            b.setOnAction(e -> {
+                b.setSelected(true);
+                put(visitor.withHand(h));
+            });
+            hands.getChildren().add(b);
+        }
+        Buttons.tip(hands, "Touch: the mouse is a finger, which drags the page and comes over nothing. Keyboard only: the mouse does nothing.");
+        var less = new ToggleButton("Less motion");
+        less.setId("try-less");
+        less.getStyleClass().add("try-less");
+        less.setOnAction(e -> put(visitor.withLessMotion(less.isSelected())));
+        Buttons.tip(less, "The page as for who asks their system for less motion");
+        width.setId("try-width");
+        width.setMark(Buttons.opener(), Caption.Place.AFTER);
+        Buttons.menu(width, () -> Stream.concat(Stream.of(0), Visitor.WIDTHS.stream()).map(w -> {
+            var item = new MenuItem(words(w));
+            item.setId("try-width-" + w);
+            item.setOnAction(e -> put(visitor.withWidth(w)));
+            return item;
+        }).toList());
+        getChildren().addAll(Words.of("Try it as", "quiet", "small"), hands, less, width);
+        name();
+    }
+
+    private static String words(int w) {
+        return w == 0 ? "As wide as the scene" : w + " px wide";
+    }
+
+    private void name() {
+        width.setText(words(visitor.width()));
+    }
+
+    private void put(Visitor v) {
+        if (!v.equals(visitor)) {
+            visitor = v;
+            name();
+            changed.accept(v);
+        }
+    }
+
+    Visitor visitor() {
+        return visitor;
+    }
+}
