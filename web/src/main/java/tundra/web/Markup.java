@@ -41,6 +41,7 @@ import tundra.core.model.Values;
 final class Markup {
     private final Project project;
     private final TextMeasurer measure;
+    private final ValueTexts values;
     private final StringBuilder out = new StringBuilder();
     private final StyleSheet css = new StyleSheet();
     private final Map<String, PageElement> elements = new HashMap<>();
@@ -53,7 +54,8 @@ final class Markup {
     /** A font that the page uses. */
     record Face(String family, int weight) {}
 
-    Markup(Project project, TextMeasurer measure) {
+    Markup(Project project, TextMeasurer measure, ValueTexts values) {
+        this.values = values;
         this.project = project;
         this.measure = measure;
         var nothing = new Board(new Point(1, 1), Values.NONE, List.of(), List.of(), List.of());
@@ -309,10 +311,14 @@ final class Markup {
         String name = e.box().shape();
         out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL)).append('>');
         List<TextLayout.Line> lines = TextLayout.of(t, measure).lines();
-        int n = 0;
+        int n = 0, from = 0;
+        boolean rests = !TextChannel.moves(e.board(), e.element());
         for (var line : lines) {
-            out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"").append(Numbers.plain(line.x(), 4)).append("\" y=\"").append(Numbers.plain(line.baseline(), 4))
-                    .append("\">").append(escape(line.text())).append("</tspan>");
+            boolean changes = rests && values.within(e.id(), from, from + line.text().length());
+            out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"")
+                    .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), measure, t.spacing() == 0)) : Numbers.plain(line.x(), 4))
+                    .append("\" y=\"").append(Numbers.plain(line.baseline(), 4)).append("\">").append(values.line(e.id(), line.text(), from)).append("</tspan>");
+            from += line.text().length() + 1;
         }
         for (int most = TextChannel.lines(e); n < most; n++) {
             out.append("<tspan class=\"").append(name).append('-').append(n).append("\"></tspan>");

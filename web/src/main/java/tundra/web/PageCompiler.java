@@ -69,8 +69,9 @@ public final class PageCompiler {
 
     /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
     public Page compile(Project piece, String extraScript) {
-        Project project = SetTimelines.with(series == null ? piece : MotifSeries.published(piece, series));
-        var markup = new Markup(project, measure);
+        var values = new ValueTexts();
+        Project project = SetTimelines.with(values.in(series == null ? piece : MotifSeries.published(piece, series)));
+        var markup = new Markup(project, measure, values);
         for (Scene s : project.scenes()) {
             markup.scene(s, s == project.scenes().getFirst());
         }
@@ -82,6 +83,9 @@ public final class PageCompiler {
         files.put("piece.css", utf8(css(markup) + snaps + markup.css().css(scope(project))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, extraScript != null, used);
+        if (values.any()) {
+            used.add(PlayerScript.CHIPS);
+        }
         files.put("tundra-player.js", utf8(PlayerScript.with(used)));
         for (Script s : project.scripts()) {
             files.put(scriptPath(s), utf8(script(s)));

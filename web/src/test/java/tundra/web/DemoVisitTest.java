@@ -88,7 +88,7 @@ class DemoVisitTest extends InBrowser {
         new Actions(browser.driver).sendKeys(Keys.SPACE, Keys.ARROW_RIGHT, Keys.SPACE).perform();
         browser.until("return Tundra.pieces[0].timeline('Aurora comes').time > 0");
         shown("Visit");
-        assertThat(browser.run("return document.querySelector(arguments[0] + ' tspan').textContent", of("Visit", "Raised"))).isEqualTo("1");
+        assertThat(browser.run("return document.querySelector(arguments[0] + ' text').textContent", of("Visit", "Raised"))).isEqualTo("The mast was raised 1 times on this screen.");
         new Actions(browser.driver).sendKeys(Keys.ESCAPE).perform();
         shown("Arrival");
         browser.run("Tundra.pieces[0].show('Night walk')");

@@ -40,19 +40,20 @@ class HostileNamesTest extends InBrowser {
         for (int i = 0; i < 500; i++) {
             String bad = BITS[random.nextInt(BITS.length)] + BITS[random.nextInt(BITS.length)] + i;
             Values at = Values.NONE.with(Properties.POSITION, new Point(10 + i % 40 * 15, 10 + i / 40 * 20)).with(Properties.SIZE, new Point(12, 12)).with(Properties.FILL, Color.BLACK);
-            elements.add(new Element("e" + i, bad, false, false, at, i % 5 == 0 ? new Content.Text(bad, "Figtree", 400, 6, Content.Align.LEFT, 1) : new Content.Rectangle()));
+            elements.add(new Element("e" + i, bad, false, false, at, i % 5 == 0 ? new Content.Text(bad + "{" + bad + "}", "Figtree", 400, 6, Content.Align.LEFT, 1) : new Content.Rectangle()));
             values.add(new PieceValue("v" + i, bad, PieceValue.Kind.TEXT, bad, i % 7 == 0));
-            reactions.add(new Reaction("r" + i, Events.tapped("e" + i), List.of(Actions.of(Actions.SET_VALUE, "v" + i, bad), Actions.of(Actions.SAY, bad), Actions.of(Actions.PUT_TEXT, "v" + i, "e0"), Actions.of(Actions.ADD_VALUE, "v" + i, 1.0))));
+            reactions.add(new Reaction("r" + i, Events.tapped("e" + i), List.of(Actions.of(Actions.SET_VALUE, "v" + i, bad), Actions.of(Actions.SAY, bad), Actions.of(Actions.PUT_TEXT, "v" + i, "e0"), Actions.of(Actions.ADD_VALUE, "v" + i, 1.0))).withGroup(bad));
         }
         var board = new Board(new Point(640, 300), Values.NONE, elements, List.of(new Timeline("main", BITS[0] + BITS[4], 1_000_000, false, true, Map.of())), reactions)
                 .withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("e1", List.of("e2"))))));
         Project p = new Project("p", BITS[0], 24, List.of(new Scene("s", BITS[1], board), new Scene("s2", BITS[0], board.withElements(List.of()).withReactions(List.of()).withDrags(List.of())
-                .withTimelines(List.of(new Timeline("m2", "Main", 1000, false, true, Map.of()))))), Map.of(), Map.of()).withValues(values)
+                .withTimelines(List.of(new Timeline("m2", "Main", 1000, false, true, Map.of()))))), Map.of(), Map.of()).withValues(values).withReactions(List.of(new Reaction("whole", Events.of(Events.KEY_PRESSED, "H"), List.of(Actions.of(Actions.SAY, BITS[0]), Actions.of(Actions.SET_VALUE, "v0", BITS[1])))))
                 .withScripts(List.of(new Script("sc", "fine", "export function fine(page) { /* </script><script>hacked=1</script> */ }\n")));
         Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("hostile"), x -> { }, () -> false);
         browser.open(folder.resolve("hostile"), 640, 300);
         browser.run("window.wrong = []; addEventListener('error', (e) => wrong.push(e.message))");
         browser.run("for (const r of document.querySelectorAll('[role=button]')) r.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))");
+        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'h', bubbles: true }))");
         assertThat(browser.run("return typeof hacked")).isEqualTo("undefined");
         assertThat((List<?>) browser.run("return wrong")).isEmpty();
         assertThat(browser.run("return document.scripts.length")).isEqualTo(3L);

@@ -1,20 +1,28 @@
 package tundra.app.details;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.core.frame.ValueWords;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.PieceValue;
 
 /** The words of texts and their family; how they are set follows as rows of properties. */
 final class TextSection extends VBox {
     private final Studio studio;
     private final List<String> ids;
     private final TextArea words = new TextArea();
+    private final Press value = new Press("Show a value");
     private final ComboBox<String> family = new ComboBox<>();
     private Object typing = new Object();
     private boolean showing;
@@ -30,11 +38,32 @@ final class TextSection extends VBox {
         words.setWrapText(true);
         words.textProperty().addListener((o, was, is) -> change(t -> t.withText(is), typing));
         words.focusedProperty().addListener((o, was, is) -> typing = new Object());
+        value.setId("text-value");
+        value.setMark(Buttons.opener(), Caption.Place.AFTER);
+        Buttons.tip(value, "Lets the text show a value of the piece, such as a score: on the page it is what it is at that moment");
+        Buttons.menu(value, this::values);
         family.setAccessibleText("Font family");
         family.setMaxWidth(Double.MAX_VALUE);
         family.setOnAction(x -> change(t -> t.withFace(family.getValue(), t.weight()), null));
-        getChildren().addAll(title, words, family);
+        getChildren().addAll(title, words, value, family);
         refresh();
+    }
+
+    private List<MenuItem> values() {
+        var out = new ArrayList<MenuItem>();
+        for (PieceValue v : studio.project().values()) {
+            var item = new MenuItem(v.name());
+            item.setMnemonicParsing(false);
+            item.setId("text-value-" + v.id());
+            item.setOnAction(e -> words.insertText(words.isFocused() || words.getCaretPosition() > 0 ? words.getCaretPosition() : words.getLength(), ValueWords.written(v)));
+            out.add(item);
+        }
+        if (out.isEmpty()) {
+            var none = new MenuItem("No values yet: the Interact desk has a + for them");
+            none.setDisable(true);
+            out.add(none);
+        }
+        return out;
     }
 
     private List<Element> texts() {
@@ -62,6 +91,8 @@ final class TextSection extends VBox {
             // the words of several stay their own
             words.setVisible(all.size() == 1);
             words.setManaged(all.size() == 1);
+            value.setVisible(all.size() == 1);
+            value.setManaged(all.size() == 1);
             if (!words.getText().equals(t.text())) {
                 words.setText(t.text());
             }

@@ -120,7 +120,9 @@ final class ValuesPanel extends VBox {
         delete.setId("value-delete");
         delete.getStyleClass().add("small");
         int named = Reactions.naming(studio.project(), v.id());
-        Buttons.tip(delete, named == 0 ? "Nothing names it" : named + (named == 1 ? " reaction names it" : " reactions name it") + "; what does goes with it");
+        int texts = PieceValues.showing(studio.project(), v.id());
+        Buttons.tip(delete, (named == 0 ? "No reaction names it" : named + (named == 1 ? " reaction names it" : " reactions name it") + "; what does goes with it")
+                + (texts == 0 ? "" : "; " + (texts == 1 ? "1 text keeps" : texts + " texts keep") + " what it is at first"));
         delete.setOnAction(e -> {
             popup.setOnHidden(null);
             popup.hide();

@@ -133,7 +133,7 @@ public final class OpenPlace {
             return new Around(p, way, Affine.IDENTITY, List.of(), background);
         }
         var measure = Fonts.of(p.assets());
-        Frame outer = new FrameBuilder(in.board(), measure, null, false, new MotifFrames(p.motifs(), measure)).at(Moment.editing(in.board(), last.timeline, last.playhead));
+        Frame outer = new FrameBuilder(in.board(), measure, null, false, new MotifFrames(p, measure)).at(Moment.editing(in.board(), last.timeline, last.playhead));
         Frame.Placed placed = outer.find(last.instance);
         if (placed == null || !placed.toCanvas().invertible()) {
             return new Around(p, way, Affine.IDENTITY, List.of(), background);

@@ -1,6 +1,7 @@
 package tundra.app.studio;
 
 import java.util.Map;
+import java.util.Objects;
 import tundra.core.edit.Rested;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -13,6 +14,8 @@ import tundra.render.Fonts;
 /** The evaluator of the board that is seen and what was worked out from it last, kept until something changes. */
 final class Seen {
     private FrameBuilder builder;
+    private String asWritten;
+    private String builtAsWritten;
     private Fonts measured;
     private Board restedOf;
     private Board rested;
@@ -42,13 +45,23 @@ final class Seen {
         frame = null;
     }
 
+    /** Shows one text with the names of its values, null for none; says whether that is another one than before. */
+    boolean showAsWritten(String element) {
+        boolean other = !Objects.equals(asWritten, element);
+        asWritten = element;
+        return other;
+    }
+
     FrameBuilder builder(Project p, Board board) {
         Fonts fonts = Fonts.of(p.assets());
-        boolean otherMotifs = builder == null || builder.motifs().of() != p.motifs();
+        boolean otherValues = builder != null && (builder.motifs().values() != p.values() || !Objects.equals(asWritten, builtAsWritten));
+        boolean otherMotifs = builder == null || builder.motifs().of() != p.motifs() || otherValues;
         if (builder == null || builder.board() != board || fonts != measured || otherMotifs) {
-            FrameBuilder old = fonts == measured ? builder : null;
-            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : new MotifFrames(p.motifs(), fonts, old == null ? null : old.motifs());
+            FrameBuilder old = fonts == measured && !otherValues ? builder : null;
+            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : new MotifFrames(p.motifs(), p.values(), fonts, old == null ? null : old.motifs());
             builder = new FrameBuilder(board, fonts, old, true, motifs);
+            builder.showAsWritten(asWritten);
+            builtAsWritten = asWritten;
             measured = fonts;
             frame = null;
         }

@@ -458,6 +458,15 @@ public final class Studio {
     }
 
     /** Has the picture made anew: something that isn't in the document changed. */
+    /** Shows one text with the names of its values, as while it is typed; null for none. */
+    public void showAsWritten(String element) {
+        // the picture is made anew, so only where there are values
+        if (seen.showAsWritten(project().values().isEmpty() ? null : element)) {
+            seen.reframe();
+            changed(Aspect.PLAYHEAD);
+        }
+    }
+
     void reframe() {
         seen.reframe();
     }

@@ -1,10 +1,13 @@
 package tundra.app.tool;
 
+import java.util.List;
+import java.util.Objects;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.paint.Color;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
@@ -13,6 +16,7 @@ import tundra.core.edit.TextCaret;
 import tundra.core.file.Limits;
 import tundra.core.frame.CaretPlaces;
 import tundra.core.frame.Frame;
+import tundra.core.frame.ValueWords;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
@@ -40,7 +44,7 @@ public final class TextEditing implements Overlay {
         }
         Element e = studio.board().find(id);
         if (e == null || !(e.content() instanceof Content.Text t) || !studio.selection().contains(id)) {
-            id = null;
+            hold(null);
             return null;
         }
         if (!t.text().equals(caret.text())) {
@@ -53,7 +57,7 @@ public final class TextEditing implements Overlay {
     /** Takes the words of a text in hand, all of them selected. */
     public void start(String element) {
         if (studio.board().find(element) instanceof Element e && e.content() instanceof Content.Text t && !e.locked()) {
-            id = element;
+            hold(element);
             caret = TextCaret.all(t.text());
             merge = new Object();
         }
@@ -62,8 +66,16 @@ public final class TextEditing implements Overlay {
     /** Ends it and keeps the words; says whether there was something to end. */
     public boolean end() {
         boolean any = active();
-        id = null;
+        hold(null);
         return any;
+    }
+
+    /** Has the words of one text in hand, which shows the names of its values meanwhile; null for none. */
+    private void hold(String element) {
+        if (!Objects.equals(id, element)) {
+            id = element;
+            studio.showAsWritten(element);
+        }
     }
 
     private void take(TextCaret next) {
@@ -185,16 +197,23 @@ public final class TextEditing implements Overlay {
         }
         Palette colors = Palette.of(studio.dark());
         var places = new CaretPlaces(spaced(t), studio.fonts());
-        g.setFill(colors.space().deriveColor(0, 1, 1, 0.3));
-        for (Rect r : places.selection(caret.from(), caret.to())) {
-            var c = placed.toCanvas().corners(r).stream().map(v::toView).toList();
-            g.fillPolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), 4);
+        for (ValueWords.Span s : ValueWords.in(t.text(), studio.project().values())) {
+            fill(g, v, placed, places.selection(s.from(), s.to()), colors.interaction().deriveColor(0, 1, 1, 0.3));
         }
+        fill(g, v, placed, places.selection(caret.from(), caret.to()), colors.space().deriveColor(0, 1, 1, 0.3));
         Rect at = places.caret(caret.caret());
         Point a = v.toView(placed.toCanvas().apply(at.topLeft())), b = v.toView(placed.toCanvas().apply(at.bottomRight()));
         g.setStroke(colors.space());
         g.setLineWidth(2);
         g.strokeLine(a.x(), a.y(), b.x(), b.y());
+    }
+
+    private static void fill(GraphicsContext g, Viewport v, Frame.Placed placed, List<Rect> all, Color color) {
+        g.setFill(color);
+        for (Rect r : all) {
+            var c = placed.toCanvas().corners(r).stream().map(v::toView).toList();
+            g.fillPolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), 4);
+        }
     }
 
     /** The words with the letter spacing that is seen. */

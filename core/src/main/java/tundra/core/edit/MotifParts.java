@@ -40,7 +40,7 @@ public final class MotifParts {
         var assets = new LinkedHashMap<String, Asset>();
         p.assets().values().stream().filter(a -> Shelf.used(out, a, a.kind() == Asset.Kind.FONT ? familyOf.apply(a) : null)).forEach(a -> assets.put(a.hash(), a));
         // what leads out of the motif stays behind
-        return Reactions.tidied(out.withAssets(assets));
+        return Reactions.tidied(PieceValues.spelled(out.withAssets(assets), p.values()));
     }
 
     /** Of the motifs of another piece those that this piece has in another version. */

@@ -4,9 +4,14 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import tundra.core.frame.ValueWords;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
 import tundra.core.model.Ids;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
+import tundra.core.model.Tree;
 
 /** The values of a piece: added, named, changed, taken away. */
 public final class PieceValues {
@@ -31,11 +36,56 @@ public final class PieceValues {
             PieceValue now = change.apply(v);
             return now.withName(now.name().isBlank() ? v.name() : free(p, now.name().strip(), id));
         }).toList();
-        return all.equals(p.values()) ? p : p.withValues(all);
+        if (all.equals(p.values())) {
+            return p;
+        }
+        PieceValue was = p.value(id);
+        Project out = p.withValues(all);
+        return out.value(id).name().equals(was.name()) ? out : inTexts(out, was, ValueWords.written(out.value(id)));
     }
 
-    /** Without a value and the sentences' parts that name it. */
+    /** How many texts show a value. */
+    public static int showing(Project p, String id) {
+        int[] n = {0};
+        p.places().forEach(x -> Tree.each(x.board().elements(), e -> n[0] += values(p, e).stream().anyMatch(s -> s.value().id().equals(id)) ? 1 : 0));
+        return n[0];
+    }
+
+    /** Whether any text of a board shows a value. */
+    public static boolean shows(Project p, Board b) {
+        boolean[] any = {false};
+        Tree.each(b.elements(), e -> any[0] |= !values(p, e).isEmpty());
+        return any[0];
+    }
+
+    private static List<ValueWords.Span> values(Project p, Element e) {
+        return e.content() instanceof Content.Text t ? ValueWords.in(t.text(), p.values()) : List.of();
+    }
+
+    /** With something else where a value stands in texts. */
+    private static Project inTexts(Project p, PieceValue v, String words) {
+        return p.mapBoards(b -> {
+            var ids = new HashSet<String>();
+            Tree.each(b.elements(), e -> {
+                if (e.content() instanceof Content.Text t && t.text().contains(ValueWords.written(v))) {
+                    ids.add(e.id());
+                }
+            });
+            return ids.isEmpty() ? b : b.mapElements(ids, e -> e.withContent(((Content.Text) e.content()).withText(((Content.Text) e.content()).text().replace(ValueWords.written(v), words))));
+        });
+    }
+
+    /** With what values are at first in the texts where they stand. */
+    static Project spelled(Project p, List<PieceValue> values) {
+        Project out = p;
+        for (PieceValue v : values) {
+            out = inTexts(out, v, v.start());
+        }
+        return out;
+    }
+
+    /** Without a value and the sentences' parts that name it; texts keep what it was at first. */
     public static Project delete(Project p, String id) {
-        return Reactions.tidied(p.withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
+        return Reactions.tidied(spelled(p, List.of(p.value(id))).withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
     }
 }

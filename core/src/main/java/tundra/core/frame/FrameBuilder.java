@@ -32,10 +32,11 @@ public final class FrameBuilder {
     private final Map<Element, Boolean> moving = new IdentityHashMap<>();
     private final boolean guides;
     private final MotifFrames motifs;
+    private String asWritten;
 
     /** What visitors see of a scene or a motif of a project. */
     public static FrameBuilder of(Project p, Board board, TextMeasurer measure) {
-        return new FrameBuilder(board, measure, null, false, new MotifFrames(p.motifs(), measure));
+        return new FrameBuilder(board, measure, null, false, new MotifFrames(p, measure));
     }
 
     /** What visitors see: without the guide elements. */
@@ -49,7 +50,7 @@ public final class FrameBuilder {
      * @param guides whether guide elements are shown, as while drawing
      */
     public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous, boolean guides) {
-        this(board, measure, previous, guides, new MotifFrames(List.of(), measure));
+        this(board, measure, previous, guides, new MotifFrames(List.of(), List.of(), measure, null));
     }
 
     /** @param motifs that the board's instances show */
@@ -137,7 +138,17 @@ public final class FrameBuilder {
 
     public Point boxAt(Element e, Moment m) {
         Values v = valuesAt(e.id(), m);
-        return Marks.box(Marks.resolved(e.content(), v), v, layout(e, v, m));
+        return Marks.box(resolved(e, v), v, layout(e, v, m));
+    }
+
+    /** Shows one text as it is written, with the names of its values, as while it is typed; null for none. */
+    public void showAsWritten(String element) {
+        asWritten = element;
+    }
+
+    private Content resolved(Element e, Values v) {
+        Content c = Marks.resolved(e.content(), v);
+        return e.id().equals(asWritten) ? c : ValueWords.shown(c, motifs.values());
     }
 
     private List<FrameNode> nodes(List<Element> elements, Moment m) {
@@ -213,11 +224,11 @@ public final class FrameBuilder {
 
     /** How a text is laid out at a moment; null for anything else. Where its letter spacing moves its letters never join. */
     private TextLayout layout(Element e, Values v, Moment m) {
-        if (!(Marks.resolved(e.content(), v) instanceof Content.Text t)) {
+        if (!(resolved(e, v) instanceof Content.Text t)) {
             return null;
         }
         boolean keyed = poses.keyed(e.id(), Properties.LETTER_SPACING, m);
-        return TextLayout.of(t, (Content.Text) Marks.resolved(e.content(), e.rest()), !keyed && t.spacing() == 0, measure);
+        return TextLayout.of(t, (Content.Text) resolved(e, e.rest()), !keyed && t.spacing() == 0, measure);
     }
 
     private Look look(Element e, Values v, List<FrameNode> children, Moment m) {
@@ -238,7 +249,7 @@ public final class FrameBuilder {
     }
 
     private FrameNode make(Element e, Values v, List<FrameNode> children, Look look, Moment m) {
-        Content content = Marks.resolved(e.content(), v);
+        Content content = resolved(e, v);
         TextLayout layout = layout(e, v, m);
         Point box = Marks.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,

@@ -6,8 +6,13 @@ import java.util.List;
 import java.util.Map;
 import tundra.core.model.Board;
 import tundra.core.model.Motif;
+import tundra.core.model.PieceValue;
+import tundra.core.model.Project;
 
-/** Pictures of motifs: each is made once for a moment, however often it is shown then. One thread at a time. */
+/**
+ * What boards show of their piece: pictures of motifs, each made once for a moment, however often it is shown then, and the values that stand
+ * in texts. One thread at a time.
+ */
 public final class MotifFrames {
     /** Of one motif so many moments are kept. */
     private static final int KEPT = 256;
@@ -16,17 +21,19 @@ public final class MotifFrames {
     private final Map<String, Map<Moment, List<FrameNode>>> frames = new HashMap<>();
     private final TextMeasurer measure;
     private final List<Motif> motifs;
+    private final List<PieceValue> values;
 
-    public MotifFrames(List<Motif> motifs, TextMeasurer measure) {
-        this(motifs, measure, null);
+    public MotifFrames(Project p, TextMeasurer measure) {
+        this(p.motifs(), p.values(), measure, null);
     }
 
     /** @param previous of an earlier version of the project, whose pictures of what stayed the same are taken over; null for none */
-    public MotifFrames(List<Motif> motifs, TextMeasurer measure, MotifFrames previous) {
+    public MotifFrames(List<Motif> motifs, List<PieceValue> values, TextMeasurer measure, MotifFrames previous) {
         this.motifs = motifs;
+        this.values = values;
         this.measure = measure;
         motifs.forEach(m -> boards.put(m.id(), m.board()));
-        if (previous != null && previous.measure == measure) {
+        if (previous != null && previous.measure == measure && previous.values == values) {
             boards.forEach((id, b) -> {
                 FrameBuilder old = previous.builders.get(id);
                 if (old != null && same(previous, id, new java.util.HashSet<>())) {
@@ -57,6 +64,11 @@ public final class MotifFrames {
     /** The motifs that these are pictures of. */
     public List<Motif> of() {
         return motifs;
+    }
+
+    /** The values of the piece. */
+    public List<PieceValue> values() {
+        return values;
     }
 
     /** The board of a motif; null when there is none of that id. */

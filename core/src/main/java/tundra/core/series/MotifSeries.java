@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.PieceValues;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
@@ -55,6 +56,9 @@ public final class MotifSeries {
         }
         if (!b.reactions().isEmpty()) {
             return "Something in it can be tapped, which pictures can't.";
+        }
+        if (PieceValues.shows(p, b)) {
+            return "A text in it shows a value, which pictures can't.";
         }
         if (b.timelines().size() > 1) {
             return "It has timelines besides " + Timeline.MAIN + ", and its pictures are those of one.";

@@ -37,6 +37,17 @@ class Board {
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
     this.#instances = instances.map((i) => new Instance(this, i, piece));
+//# chips
+    for (const x of el.querySelectorAll("[data-value]")) {
+      const { value } = x.dataset, show = (now) => {
+        const words = now === true ? "yes" : now === false ? "no" : String(now);
+        if (x.textContent === words) return;
+        x.textContent = words;
+        for (const y of x.closest("text")?.querySelectorAll("[data-more]") ?? []) if (y.dataset.more === value) y.textContent = "";
+      };
+      piece.watch(value, show);
+      if (!piece.atFirst(value)) show(piece.value(value));
+    }
 //# drags
     for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
 //# reactions

@@ -53,7 +53,7 @@ const MIXES = {
     const wide = Math.max(wrap, ...widths), high = size * lead;
     lines.forEach((line, i) => {
       const text = rows[i]?.[0] ?? "";
-      if (line.textContent !== text) line.textContent = text;
+      if (line.textContent !== text && !line.querySelector("[data-value]")) line.textContent = text;
       if (!text) return;
       line.setAttribute("x", n(((wide - widths[i]) * align) / 2));
       line.setAttribute("y", n(i * high + (high - (ascent + descent) * size) / 2 + ascent * size));

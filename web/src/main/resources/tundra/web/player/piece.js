@@ -173,6 +173,13 @@ class Piece {
     return this.#values.get(id).now;
   }
 
+//# chips
+  // Whether a value is what it was at first.
+  atFirst(id) {
+    return this.value(id) === this.as(id, this.#values.get(id).start);
+  }
+//# values
+
   // A text as what a value holds.
   as(id, text) {
     const { kind } = this.#values.get(id);

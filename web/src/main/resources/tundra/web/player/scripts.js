@@ -24,10 +24,10 @@ class PageApi {
         return el.checkVisibility({ opacityProperty: true, visibilityProperty: true });
       },
       get text() {
-        return [...el.querySelectorAll("tspan")].map((x) => x.textContent).join(" ").trim();
+        return [...el.querySelectorAll("text > tspan")].map((x) => x.textContent).join(" ").trim();
       },
       set text(words) {
-        const [line, ...rest] = el.querySelectorAll("tspan");
+        const [line, ...rest] = el.querySelectorAll("text > tspan");
         if (line) line.textContent = words;
         for (const x of rest) x.textContent = "";
       },
