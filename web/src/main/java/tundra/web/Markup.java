@@ -31,6 +31,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
+import tundra.core.model.Scroll;
 import tundra.core.model.Slot;
 import tundra.core.model.Values;
 
@@ -128,7 +129,7 @@ final class Markup {
         css.put(name, "width", CssText.px(b.size().x()));
         css.put(name, "height", CssText.px(b.size().y()));
         Channels.rest(b, name, css);
-        double scrolls = Scrolling.length(b);
+        double scrolls = Scroll.length(b);
         if (scrolls > 0) {
             String wrap = name + "-scroll";
             css.put(wrap, "position", "relative");

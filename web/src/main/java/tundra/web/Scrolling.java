@@ -14,20 +14,15 @@ import tundra.core.model.Tree;
 final class Scrolling {
     private Scrolling() {}
 
-    /** How far the page scrolls while a scene stands, in px; 0 when nothing on it goes by that. */
-    static double length(Board b) {
-        return b.timelines().stream().map(Timeline::scroll).filter(s -> s != null && s.through() == null).mapToDouble(Scroll::length).max().orElse(0);
-    }
-
     /** Places at which scrolling comes to a stop. */
     static String rests(Board b, String wrap, StyleSheet css) {
         var out = new StringBuilder();
         int n = 0;
-        double all = length(b);
+        double all = Scroll.length(b);
         for (Timeline t : b.timelines()) {
             if (t.scroll() != null && t.scroll().rests() && t.scroll().through() == null) {
                 for (Marker m : t.markers()) {
-                    double share = t.scroll().from() + (t.scroll().to() - t.scroll().from()) * m.time() / t.duration();
+                    double share = t.scroll().share(m.time(), t.duration());
                     String name = wrap + "-" + n++;
                     css.put(name, "position", "absolute");
                     css.put(name, "top", CssText.px(share * all));
@@ -69,7 +64,7 @@ final class Scrolling {
         if (!timelines.isEmpty() || !parallax.isEmpty()) {
             used.add(PlayerScript.SCROLL);
             used.add(PlayerScript.BOX);
-            o.putObject("scroll").put("length", length(b)).<ObjectNode>set("timelines", timelines).set("parallax", parallax);
+            o.putObject("scroll").put("length", Scroll.length(b)).<ObjectNode>set("timelines", timelines).set("parallax", parallax);
         }
     }
 }

@@ -357,6 +357,9 @@ public final class CanvasView extends Pane {
             return;
         }
         Tool tool = tools.active();
+        if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
+            studio.unscroll();
+        }
         Pointer p = pointer(e);
         pointerSeen = true;
         if (e.getButton() == MouseButton.SECONDARY) {

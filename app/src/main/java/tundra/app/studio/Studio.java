@@ -17,6 +17,7 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
+import tundra.core.frame.Parallax;
 import tundra.core.frame.Unseen;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -31,6 +32,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
+import tundra.core.model.Scroll;
 import tundra.core.model.Timeline;
 import tundra.core.model.TreePaths;
 import tundra.core.model.Values;
@@ -59,6 +61,7 @@ public final class Studio {
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
     private boolean resting;
+    private double scrolled;
 
     public Studio(Project project) {
         this(project, false);
@@ -454,10 +457,9 @@ public final class Studio {
     /** The board at the playhead. */
     public Frame frame() {
         FrameBuilder b = builder();
-        return seen.frame() != null ? seen.frame() : seen.frame(open.within(project(), book.over(soloed(b.at(momentAt(book.seen()))))));
+        return seen.frame() != null ? seen.frame() : seen.frame(open.within(project(), book.over(soloed(Parallax.scrolled(b.at(momentAt(book.seen())), seenBoard(), scrolled)))));
     }
 
-    /** Has the picture made anew: something that isn't in the document changed. */
     /** Shows one text with the names of its values, as while it is typed; null for none. */
     public void showAsWritten(String element) {
         // the picture is made anew, so only where there are values
@@ -467,8 +469,34 @@ public final class Studio {
         }
     }
 
+    /** Has the picture made anew: something that isn't in the document changed. */
     void reframe() {
         seen.reframe();
+    }
+
+    /** Shows the scene as it is when the page is scrolled by some px: the timeline that goes by it, and what follows it at a share. */
+    public void scrollTo(double px) {
+        Scroll s = timeline().scroll();
+        if (s != null && s.through() == null) {
+            seek(s.time(px / Scroll.length(board()), timeline().duration()));
+            scrolled = px;
+            seen.reframe();
+            changed(Aspect.PLAYHEAD);
+        }
+    }
+
+    /** How far the page is scrolled as {@link #scrollTo} was told last, in px; 0 once the playhead was moved otherwise. */
+    public double scrolled() {
+        return scrolled;
+    }
+
+    /** Shows what follows the scrolling where it rests again, as when it is taken in hand. */
+    public void unscroll() {
+        if (scrolled != 0) {
+            scrolled = 0;
+            seen.reframe();
+            changed(Aspect.PLAYHEAD);
+        }
     }
 
     /** The flipbook that is worked on. */
@@ -648,6 +676,7 @@ public final class Studio {
 
     /** Moves the playhead, kept within the timeline, to the nearest frame. */
     public void seek(long time) {
+        scrolled = 0;
         if (this.time.seek(project(), board(), time)) {
             seen.reframe();
             if (playing()) {

@@ -22,6 +22,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
+import tundra.app.canvas.ScrollRail;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.DrawCommands;
@@ -91,6 +92,7 @@ public final class MainWindow {
     private final Lazy<ScriptsPanel> scripts;
     private final Lazy<TouchBar> touchBar;
     private final Lazy<TryView> tryView;
+    private final ScrollRail rail;
     private final Lazy<ToolCard> tools;
     private final Lazy<WayBar> way;
     private final Lazy<ToolOptionsBar> toolOptions;
@@ -148,6 +150,7 @@ public final class MainWindow {
         log = new Lazy<>(() -> new LogPanel(w.tryIt, this::goThere));
         touchBar = new Lazy<>(() -> new TouchBar(studio, w.commands, w.touches));
         scripts = new Lazy<>(() -> new ScriptsPanel(studio));
+        rail = new ScrollRail(studio);
         tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
         tools = new Lazy<>(() -> new ToolCard(w));
         way = new Lazy<>(() -> new WayBar(studio));
@@ -300,7 +303,8 @@ public final class MainWindow {
     /** The canvas with the tools at its left edge and what the tool in hand can be told along its top. */
     private BorderPane canvas() {
         ToolCard card = tools.get();
-        var pane = new StackPane(w.canvas, card);
+        var pane = new StackPane(w.canvas, card, rail);
+        StackPane.setAlignment(rail, Pos.CENTER_RIGHT);
         pane.setMinSize(100, 100);
         furnishing.keepAsPicture(card);
         StackPane.setAlignment(card, Pos.TOP_LEFT);

@@ -17,6 +17,21 @@ public record Scroll(double length, double from, double to, boolean smooth, bool
         }
     }
 
+    /** How far the page scrolls while a scene stands, in px; 0 when nothing on it goes by that. */
+    public static double length(Board b) {
+        return b.timelines().stream().map(Timeline::scroll).filter(s -> s != null && s.through() == null).mapToDouble(Scroll::length).max().orElse(0);
+    }
+
+    /** Where a timeline of a duration in µs stands after a share of the way. */
+    public long time(double share, long duration) {
+        return Math.round(Math.clamp((share - from) / (to - from), 0, 1) * duration);
+    }
+
+    /** After which share of the way a timeline of a duration stands at a time, both in µs. */
+    public double share(long time, long duration) {
+        return from + (to - from) * Math.clamp(time / (double) duration, 0, 1);
+    }
+
     /** Over a length of the page, exactly. */
     public static Scroll over(double length) {
         return new Scroll(length, 0, 1, false, false, null);
