@@ -51,6 +51,7 @@ public final class DetailsPanel extends TallPane {
     private PolygonSection polygon;
     private BoundsSection bounds;
     private ScatterSection scatter;
+    private ParallaxStrip parallax;
     private StatesSection states;
     private ClockSection clock;
     private PicturesSection pictures;
@@ -107,6 +108,9 @@ public final class DetailsPanel extends TallPane {
             }
             if (scatter != null) {
                 scatter.refresh();
+            }
+            if (parallax != null) {
+                parallax.refresh();
             }
             if (states != null) {
                 states.refresh();
@@ -170,6 +174,7 @@ public final class DetailsPanel extends TallPane {
         polygon = null;
         bounds = null;
         scatter = null;
+        parallax = null;
         states = null;
         clock = null;
         pictures = null;
@@ -263,6 +268,10 @@ public final class DetailsPanel extends TallPane {
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof Content.Parent && studio.desk() == Desk.DRAW;
         section("Place", PLACE.stream().filter(p -> all.contains(p) && here(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        if (all.contains(Properties.PARALLAX) && here(Properties.PARALLAX)) {
+            parallax = new ParallaxStrip(studio, e.id());
+            box.getChildren().add(parallax);
+        }
         if (studio.desk() == Desk.ANIMATE) {
             effects(e);
         }
