@@ -34,6 +34,9 @@ public final class Bench {
             ratio("page of 300 elements, main thread / written by hand", moving.published(), moving.byHand(), "ms/s", 1.1);
             PageBench.Result demo = page.demo();
             ratio("page of the demo, main thread / written by hand", demo.published(), demo.byHand(), "ms/s", 1.1);
+            PageBench.Reacting reacting = page.reactions();
+            ratio("page of 200 elements with 200 reactions, ready / without", reacting.ready().published(), reacting.ready().byHand(), "ms", 1.1);
+            bound("its main thread while idle, more than without", Math.max(0, reacting.idle().published() - reacting.idle().byHand()), "ms/s", 1);
             for (boolean live : new boolean[] {true, false}) {
                 PageBench.Live frost = page.frost(live);
                 String what = "page of Frost glass " + (live ? "live" : "in pictures");

@@ -87,6 +87,29 @@ final class PageBench implements AutoCloseable {
         return compare(published, hand);
     }
 
+    /**
+     * 200 still elements with a reaction each, against the same without reactions.
+     *
+     * @param ready until the piece can be used, in ms: the best runs with and without
+     * @param idle ms of the main thread per second while nobody does anything, with and without
+     */
+    record Reacting(Result ready, Result idle) {}
+
+    Reacting reactions() throws Exception {
+        Board b = Pieces.still(200);
+        Path with = work.resolve("reacting"), without = work.resolve("still");
+        publish(Pieces.project(b.withReactions(Pieces.reactions(b))), with);
+        publish(Pieces.project(b), without);
+        double[] best = {Double.MAX_VALUE, Double.MAX_VALUE};
+        for (int r = 0; r < 6 * RUNS; r++) {
+            int turn = r % 2;
+            driver.get((turn == 0 ? with : without).resolve("index.html").toUri().toString());
+            Number ms = (Number) driver.executeScript("const [n] = performance.getEntriesByType('navigation'); return n.domContentLoadedEventEnd - n.responseEnd");
+            best[turn] = Math.min(best[turn], ms.doubleValue());
+        }
+        return new Reacting(new Result(best[0], best[1]), compare(with, without));
+    }
+
     /** A page as a visitor gets it: ms of the main thread per second, pictures a second, and MB of the browser's processes. */
     record Live(double mainThread, double pictures, double memory) {}
 

@@ -5,14 +5,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Event;
+import tundra.core.model.EventKind;
+import tundra.core.model.Events;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Setting;
+import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -91,6 +98,28 @@ final class Pieces {
                     .with(e.id(), Properties.SCALE, new Track<>(scales)).with(e.id(), Properties.OPACITY, new Track<>(fades));
         }
         return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
+    }
+
+    /** Rectangles that stand still. */
+    static Board still(int n) {
+        var elements = new ArrayList<Element>();
+        for (int i = 0; i < n; i++) {
+            elements.add(new Element("still" + i, "Still " + i, false, false, Values.NONE.with(Properties.POSITION, new Point(40 + i % 20 * 60, 40 + i / 20 * 60))
+                    .with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle()));
+        }
+        return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
+    }
+
+    /** One to each element, of several kinds. */
+    static List<Reaction> reactions(Board b) {
+        var out = new ArrayList<Reaction>();
+        List<EventKind> kinds = List.of(Events.TAPPED, Events.OVER, Events.OUT, Events.HELD, Events.PRESSED);
+        for (Element e : b.elements()) {
+            int i = out.size();
+            out.add(new Reaction("r" + i, new Event(kinds.get(i % kinds.size()), Slots.of(kinds.get(i % kinds.size()).slots(), e.id())),
+                    List.of(i % 2 == 0 ? Actions.of(Actions.HIDE, List.of(e.id())) : Actions.of(Actions.SET, List.of(e.id()), Setting.of(Properties.OPACITY, 0.5), 400_000L, "linear"))));
+        }
+        return out;
     }
 
     static Project project(Board b) {
