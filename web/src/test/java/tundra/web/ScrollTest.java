@@ -96,6 +96,44 @@ class ScrollTest extends InBrowser {
         browser.until("return scrollY > 400 && Math.abs(document.querySelector('.t-dot .t-p > *').getBoundingClientRect().x - 80 - scrollY / 3) < 1");
     }
 
+    /** Without the page's own thread doing anything: what it would do at each scroll is taken away. */
+    @Test
+    void theBrowserItselfMovesWhatGoesExactlyByIt() throws Exception {
+        open("native", new Scroll(600, 0.25, 0.75, false, false, null), "<div style=\"height:500px\">before</div>");
+        assertThat(browser.run("return document.getAnimations().filter(a => a.timeline instanceof ViewTimeline).length")).as("the dot and two at a share").isEqualTo(3L);
+        browser.run("Tundra.pieces[0].timeline('Main').goTo = () => {}");
+        scroll(500 + 300);
+        x(200);
+        assertThat(y("near")).isEqualTo(240 - 150);
+        scroll(500 + 225);
+        x(150);
+        scroll(500 + 600);
+        x(300);
+        scroll(0);
+        x(100);
+        assertThat(y("near")).as("before the scene goes its way").isEqualTo(240 + 500);
+    }
+
+    /** In a window of another height than the scene, and in a browser that has no scroll timelines. */
+    @Test
+    void itGoesTheSameWayInAnyWindowAndBrowser() throws Exception {
+        for (boolean without : new boolean[] {false, true}) {
+            for (int height : new int[] {180, 420}) {
+                String name = "window-" + without + height;
+                open(name, new Scroll(600, 0.5, 1, false, false, null), "<div style=\"height:500px\">before</div>" + (without ? "<script src=\"without.js\"></script>" : ""));
+                java.nio.file.Files.writeString(folder.resolve(name).resolve("without.js"), "delete window.ViewTimeline;");
+                browser.open(folder.resolve(name), 400, height);
+                assertThat(browser.run("return typeof ViewTimeline")).isEqualTo(without ? "undefined" : "function");
+                for (double[] at : new double[][] {{400, 100}, {800, 100}, {950, 200}, {1025, 250}, {1100, 300}, {900, 166.67}}) {
+                    scroll(at[0]);
+                    x(at[1]);
+                    double share = Math.clamp(at[0] - 500, 0, 600), stands = 240 - (at[0] - 500 - share);
+                    assertThat(y("near")).as(name + " at " + at[0]).isCloseTo(stands - share / 2, org.assertj.core.api.Assertions.within(0.6));
+                }
+            }
+        }
+    }
+
     @Test
     void fromAShareToAnotherAndSoftly() throws Exception {
         open("shares", new Scroll(600, 0.5, 1, true, false, null), "");

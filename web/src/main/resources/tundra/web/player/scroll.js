@@ -5,12 +5,26 @@ class Scrolling {
   #data;
   #step;
   #at = new Map();
+  // Whether the browser moves what follows at a share.
+  #moved;
 
   constructor(scene, data) {
     this.#scene = scene;
     this.#data = data;
     this.frame = scene.el.closest("[class$=-scroll]") ?? scene.el;
+    this.#native();
     for (const type of ["scroll", "resize"]) addEventListener(type, () => !scene.el.hidden && this.soon(), { passive: true });
+  }
+
+  // What goes exactly by the scene's own way is left to the browser where it has scroll timelines; it moves that without this thread.
+  #native() {
+    const { board } = this.#scene, { timelines, parallax, length } = this.#data;
+    if (!length || typeof ViewTimeline !== "function") return;
+    const timeline = new ViewTimeline({ subject: this.frame }), at = (share) => ({ rangeName: "exit-crossing", offset: CSS.px(share * length) });
+    const range = (from, to) => ({ timeline, fill: "both", rangeStart: at(from), rangeEnd: at(to) });
+    for (const t of timelines) if (!t.through && (!t.smooth || quiet.matches)) board.timeline(t.timeline).scrolled = range(t.from, t.to);
+    for (const [name, share] of parallax) board.part(name).animate({ translate: ["0px 0px", "0px " + n(-length * share) + "px"] }, range(0, 1));
+    this.#moved = true;
   }
 
   soon() {
@@ -31,7 +45,7 @@ class Scrolling {
     this.#step = undefined;
     const { board } = this.#scene, { timelines, parallax, length } = this.#data;
     const top = -this.frame.getBoundingClientRect().top, by = length ? Math.max(0, Math.min(length, top)) : top;
-    for (const [name, share] of parallax) board.part(name).style.translate = "0px " + n(-by * share) + "px";
+    for (const [name, share] of this.#moved ? [] : parallax) board.part(name).style.translate = "0px " + n(-by * share) + "px";
     let more = false;
     for (const t of timelines) {
       const timeline = board.timeline(t.timeline), wanted = this.#wanted(t), was = this.#at.get(t) ?? wanted;

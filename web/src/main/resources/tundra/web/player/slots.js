@@ -88,7 +88,9 @@ class Animated extends Slot {
     }
     if (!top) return;
     const { timeline } = top;
-    this.#animation ??= this.el.animate(top.frames, timeline.timing);
+    this.#animation ??= this.el.animate(top.frames, timeline.scrolled ?? timeline.timing);
+    // the browser moves it by its own scroll timeline
+    if (timeline.scrolled) return;
     if (timeline.playing && !timeline.stepped) {
       this.#animation.playbackRate = timeline.pace;
       this.#animation.startTime = timeline.start - (COMPOSITED.has(this.property) ? 0 : frame);
@@ -100,7 +102,7 @@ class Animated extends Slot {
 
   // Styles of what isn't rendered can't be written; they stay as they are.
   settle() {
-    if (!this.#animation || this.top?.timeline.playing) return false;
+    if (!this.#animation || this.top?.timeline.playing || this.top?.timeline.scrolled) return false;
     try {
       this.#animation.commitStyles();
       return true;
