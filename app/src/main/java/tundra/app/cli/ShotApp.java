@@ -10,6 +10,7 @@ import javafx.embed.swing.SwingFXUtils;
 import javafx.scene.Scene;
 import javafx.scene.control.TextField;
 import javafx.stage.Stage;
+import org.fxmisc.richtext.CodeArea;
 import tundra.app.TundraApp;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
@@ -131,12 +132,16 @@ final class ShotApp {
             @Override
             public void handle(long now) {
                 pulses++;
-                if (pulses == SETTLED && state.run() != null) {
+                if (pulses == SETTLED && state.caret() != null && stage.getScene().lookup("#script-code") instanceof CodeArea code) {
+                    code.moveTo(code.getText().indexOf(state.caret()) + state.caret().length());
+                    code.requestFollowCaret();
+                }
+                if (pulses == SETTLED + 10 && state.run() != null) {
                     List.of(state.run().split(",")).forEach(w.commands::run);
                     still = 0;
                 }
                 still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) ? still + 1 : 0;
-                if (pulses > SETTLED && still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
+                if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
                     stop();
                     save(stage);
                     w.close();

@@ -30,6 +30,8 @@ final class ShotCommand implements Callable<Integer> {
     private String tool;
     @Option(names = "--run", paramLabel = "COMMAND", description = "the id of a command to run, or several with commas between")
     private String run;
+    @Option(names = "--caret", paramLabel = "WORDS", description = "puts the script's caret behind these words, before a command runs")
+    private String caret;
     @Option(names = "--bring-in", paramLabel = "FILE", description = "art to bring in first")
     private Path bringIn;
     @Option(names = "--zoom", paramLabel = "N", description = "enlarges around what is selected")
@@ -43,7 +45,7 @@ final class ShotCommand implements Callable<Integer> {
 
     /** What the window is to show. */
     record State(Project project, Path file, Desk desk, String scene, long at, String select, String find, boolean tryIt, boolean dark, Point size,
-            Path to, String tool, double zoom, String run, Path bringIn) {}
+            Path to, String tool, double zoom, String run, Path bringIn, String caret) {}
 
     @Override
     public Integer call() throws Exception {
@@ -56,6 +58,6 @@ final class ShotCommand implements Callable<Integer> {
         Project p = file == null ? tundra.app.TundraApp.blank() : Opening.of(file);
         Scenes.of(p, scene);
         return ShotApp.take(new State(p, file, d, scene, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
-                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn));
+                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn, caret));
     }
 }

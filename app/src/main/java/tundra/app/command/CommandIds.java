@@ -117,6 +117,8 @@ public final class CommandIds {
     public static final String TOUCH_AREAS = "touch-areas";
     public static final String TOUCH_NEW = "touch-new";
     public static final String ADD_PIECE_REACTION = "add-piece-reaction";
+    public static final String SCRIPT_COMPLETE = "script-complete";
+    public static final String SCRIPT_FIND = "script-find";
     public static final String MATCH_PAIRS = "match-pairs";
     // one for each of a kind: the word is followed by which one
     public static final String ALIGN = "align-";

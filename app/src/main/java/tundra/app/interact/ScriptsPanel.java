@@ -53,7 +53,6 @@ public final class ScriptsPanel extends VBox {
     private Scripts.Problem unread;
     private Object typing = new Object();
     private boolean showing;
-    private ContextMenu completing;
 
     public ScriptsPanel(Studio studio) {
         super(6);
@@ -255,8 +254,14 @@ public final class ScriptsPanel extends VBox {
         }
     }
 
+    /** Shows the fields to find and replace. */
+    public void find() {
+        searching(true);
+    }
+
     /** What could stand at the caret: members of the page, or names of the piece. */
-    private void complete() {
+    public void complete() {
+        code.requestFocus();
         String before = code.getText(0, code.getCaretPosition());
         Matcher m = BEFORE.matcher(before);
         if (!m.find()) {
@@ -270,7 +275,7 @@ public final class ScriptsPanel extends VBox {
             String of = m.group("of") == null ? "page" : m.group("of").equals("find") ? "element" : "timeline";
             ScriptApi.ALL.stream().filter(x -> x.of().equals(of)).forEach(x -> all.add(new String[] {x.name(), x.signature()}));
         }
-        completing = new ContextMenu();
+        var completing = new ContextMenu();
         completing.setId("script-completion");
         all.stream().filter(x -> x[0].toLowerCase(Locale.ROOT).startsWith(begun.toLowerCase(Locale.ROOT))).limit(14).forEach(x -> {
             var item = new MenuItem(x[1]);

@@ -35,6 +35,7 @@ import tundra.app.commands.MotifCommands;
 import tundra.app.commands.SceneCommands;
 import tundra.app.commands.SheetCommands;
 import tundra.app.commands.TimeCommands;
+import tundra.app.commands.ScriptCommands;
 import tundra.app.commands.ViewCommands;
 import tundra.app.commands.Workshop;
 import tundra.app.flip.FlipStrip;
@@ -124,6 +125,7 @@ public final class MainWindow {
         for (Helper h : Helpers.ALL) {
             w.commands.add(CommandIds.HELPER + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
         }
+        ScriptCommands.add(w, this::scripts);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
@@ -237,6 +239,10 @@ public final class MainWindow {
 
     public TimelinePanel timeline() {
         return timeline.get();
+    }
+
+    private ScriptsPanel scripts() {
+        return scripts.get();
     }
 
     public TryView tryView() {
