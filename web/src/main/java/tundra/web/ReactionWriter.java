@@ -18,6 +18,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Condition;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
+import tundra.core.model.Motif;
 import tundra.core.model.Events;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -149,6 +150,9 @@ final class ReactionWriter {
         if (r.when().kind() == Events.PASSED || r.when().kind() == Events.REACHED) {
             used.add(PlayerScript.CUES);
         }
+        if (r.when().kind() == Events.ENDED || r.when().kind() == Events.INSTANCE_REACHED) {
+            used.add(PlayerScript.MARKS);
+        }
         if (!r.conditions().isEmpty()) {
             ArrayNode all = o.putArray("if");
             for (Condition c : r.conditions()) {
@@ -215,6 +219,10 @@ final class ReactionWriter {
                 case MARKER -> {
                     Timeline t = Sentences.timelineOf(board, (String) value);
                     o.put("timeline", t.id()).put("time", Sentences.marker(board, (String) value).time() / 1000.0);
+                }
+                case MOTIF_MARKER -> {
+                    Board inner = project.motifs().stream().map(Motif::board).filter(b -> Sentences.marker(b, (String) value) != null).findFirst().orElseThrow();
+                    o.put("timeline", Sentences.timelineOf(inner, (String) value).id()).put("time", Sentences.marker(inner, (String) value).time() / 1000.0);
                 }
                 case TIME, DURATION -> o.put(k, (Long) value / 1000.0);
                 case NUMBER -> o.put(k, (Double) value);

@@ -106,6 +106,45 @@ class ReachTest extends InBrowser {
         assertThat(browser.run("return Tundra.pieces[0].timeline('Main').playing")).isEqualTo(false);
     }
 
+    /** A motif's marker and end, by a clock of its own, once, backwards and at the pace of its parent; the whole is looked at only while shown. */
+    @Test
+    void anInstanceTellsOfItsMarkersAndItsEnd() throws Exception {
+        var turns = new Timeline("turns", Timeline.MAIN, 600_000, true, true, Map.of()).withMarkers(List.of(new tundra.core.model.Marker("mark", "Half", 300_000)));
+        var motif = new Motif("m", "Vane", new Board(new Point(50, 50), Values.NONE, List.of(box("blade", 25, 25)), List.of(turns), List.of()));
+        var elements = List.of(placed("loops", Clock.OWN), placed("once", Clock.OWN.withRepeat(Clock.Repeat.ONCE)), placed("back", Clock.OWN.withSpeed(-1)), placed("driven", Clock.PARENT));
+        var reactions = elements.stream().flatMap(e -> java.util.stream.Stream.of(
+                new Reaction(e.id() + "-m", Events.of(Events.INSTANCE_REACHED, e.id(), "mark"), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-m", 1.0))),
+                new Reaction(e.id() + "-e", Events.of(Events.ENDED, e.id()), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-e", 1.0))))).toArray(Reaction[]::new);
+        reactions = java.util.Arrays.copyOf(reactions, reactions.length + 1);
+        reactions[reactions.length - 1] = new Reaction("set", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("driven"), Setting.of(Properties.OPACITY, 0.5), 100_000L, "linear")));
+        var values = elements.stream().flatMap(e -> java.util.stream.Stream.of(number(e.id() + "-m"), number(e.id() + "-e"))).toList();
+        Project p = new Project("p", "P", 24, List.of(scene("A", elements, reactions), scene("B", List.of(box("b", 50, 50)))), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(values);
+        open(p, "marks");
+        for (String id : List.of("loops", "back")) {
+            browser.until("return Tundra.pieces[0].value('" + id + "-m') >= 3 && Tundra.pieces[0].value('" + id + "-e') >= 3");
+            assertThat(Math.abs(value(id + "-m") - value(id + "-e"))).as("once each turn").isLessThanOrEqualTo(1);
+        }
+        assertThat(value("once-m")).isEqualTo(1);
+        assertThat(value("once-e")).isEqualTo(1);
+        // what an action sets takes no motif along
+        key("s");
+        browser.until("return getComputedStyle(document.querySelector('.t-driven')).opacity === '0.5'");
+        double turned = value("loops-m");
+        browser.until("return Tundra.pieces[0].value('loops-m') > " + (turned + 1));
+        assertThat(value("driven-m")).as("its parent was not played").isZero();
+        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+        browser.until("return Tundra.pieces[0].value('driven-m') === 2 && Tundra.pieces[0].value('driven-e') === 1");
+        browser.run("Tundra.pieces[0].show('B')");
+        double before = value("loops-m");
+        browser.run("window.waited = 0; setTimeout(() => waited = 1, 900)");
+        browser.until("return waited === 1");
+        assertThat(value("loops-m")).as("nothing while it is not shown").isEqualTo(before);
+    }
+
+    private static Element placed(String id, Clock clock) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)), new Content.Instance("m", new Point(50, 50), clock));
+    }
+
     @Test
     void anInstanceReactsByItself() throws Exception {
         var inner = List.of(new Reaction("over", Events.of(Events.KEY_PRESSED, "X"), List.of(Actions.of(Actions.SET_VALUE, "x", "1"))),

@@ -15,6 +15,7 @@ import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
@@ -26,6 +27,7 @@ import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Marker;
+import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -55,6 +57,9 @@ class ReactionTablesTest extends InBrowser {
         }
     }
 
+    private static final Motif VANE = new Motif("vane", "Vane", new Board(new Point(20, 20), Values.NONE, List.of(box("blade", 0)),
+            List.of(new Timeline("turns", Timeline.MAIN, 500_000, true, true, Map.of()).withMarkers(List.of(new Marker("half", "Half", 250_000)))), List.of()));
+
     private static Element box(String id, int n) {
         return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(40 + 70 * (n % 9), 40 + 60 * (n / 9))).with(Properties.SIZE, new Point(50, 40))
                 .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
@@ -72,12 +77,13 @@ class ReactionTablesTest extends InBrowser {
     private static Project piece(List<Element> elements, List<Reaction> reactions, List<PieceValue> values) {
         var all = new ArrayList<>(elements);
         all.add(box("mover", 30));
+        all.add(new Element("placed", "Placed", false, false, Values.NONE.with(Properties.POSITION, new Point(600, 360)), new Content.Instance("vane", new Point(20, 20), Clock.OWN)));
         all.add(new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 330)).with(Properties.FILL, Color.BLACK),
                 new Content.Text("Nothing", "Lora", 400, 14, Content.Align.LEFT, 1.2)));
         var other = new Board(new Point(WIDTH, HEIGHT), Values.NONE, List.of(box("there", 0)), List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
         return new Project("p", "Page", 24, List.of(new Scene("a", "A", new Board(new Point(WIDTH, HEIGHT), Values.NONE, all, List.of(main()), reactions).withDrags(drags(all))), new Scene("b", "B", other),
                 new Scene("c", "C", other.withElements(List.of(box("last", 3))).withTimelines(List.of(new Timeline("third", Timeline.MAIN, 1_000_000, false, false, Map.of())))))
-                , Map.of(), Map.of()).withValues(values).withAsset(BELL).withScripts(List.of(new tundra.core.model.Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
+                , Map.of(), Map.of()).withValues(values).withMotifs(List.of(VANE)).withAsset(BELL).withScripts(List.of(new tundra.core.model.Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
                 new tundra.core.model.Script("script-b", "broken", "export function broken(page) {\n  page.(;\n}\n")));
     }
 
@@ -215,6 +221,7 @@ class ReactionTablesTest extends InBrowser {
         m.put(Events.PASSED, play);
         m.put(Events.REACHED, play);
         m.put(Events.ENDED, play);
+        m.put(Events.INSTANCE_REACHED, (x, y) -> { });
         m.put(Events.SCROLLED_TO, (x, y) -> scroll(700));
         m.put(Events.SCROLLED, (x, y) -> {
             scroll(0);
@@ -248,6 +255,7 @@ class ReactionTablesTest extends InBrowser {
     private static Event event(EventKind k, Project p, String element) {
         return switch (k.key()) {
             case "passed" -> Events.of(k, "main", 200_000L, "forwards");
+            case "instanceReached" -> Events.of(k, "placed", "half");
             case "landedOn" -> Events.of(k, element, "mover");
             case "became" -> Events.of(k, "watched", "7");
             case "changed" -> Events.of(k, "watched");
@@ -306,6 +314,7 @@ class ReactionTablesTest extends InBrowser {
         m.put(tundra.core.model.Actions.TOGGLE, main + ".playing");
         m.put(tundra.core.model.Actions.PLAY_FROM_START, main + ".playing");
         m.put(tundra.core.model.Actions.PLAY_FROM, main + ".time >= 300");
+        m.put(tundra.core.model.Actions.PLAY_FROM_TIME, main + ".time > 200 || " + main + ".playing");
         m.put(tundra.core.model.Actions.PLAY_TO, "!" + main + ".playing && " + main + ".time === 300");
         m.put(tundra.core.model.Actions.PLAY_BACK, "!" + main + ".playing && " + main + ".time === 0 && told.includes('Main ended')");
         m.put(tundra.core.model.Actions.GO_TO, main + ".time === 200");

@@ -12,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arithmetic;
+import tundra.core.edit.Motifs;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.SettingText;
 import tundra.core.edit.TimeText;
@@ -62,15 +63,20 @@ final class SlotChip {
     private String look() {
         return switch (slot.type()) {
             case ELEMENT, ELEMENTS, SCENE, SOUND -> "chip-space";
-            case PLAYER, TIMELINE, MARKER, TIME, DURATION -> "chip-time";
+            case PLAYER, TIMELINE, MARKER, MOTIF_MARKER, TIME, DURATION -> "chip-time";
             default -> "chip-more";
         };
     }
 
     private void put(Object v) {
-        if (!v.equals(now)) {
-            change.accept(slots.with(slot, v));
+        Slots next = v.equals(now) ? null : near().put(slots, slot, v);
+        if (next != null) {
+            change.accept(next);
         }
+    }
+
+    private Reactions.Near near() {
+        return site.near(null);
     }
 
     private void open() {
@@ -80,6 +86,7 @@ final class SlotChip {
             case PLAYER -> Picker.choose(chip, players());
             case TIMELINE -> Picker.choose(chip, site.board().timelines().stream().map(t -> new Picker.Choice(t.name(), () -> put(t.id()))).toList());
             case MARKER -> Picker.choose(chip, markers());
+            case MOTIF_MARKER -> Picker.choose(chip, near().markers(slots.values()).stream().map(id -> new Picker.Choice(Motifs.marker(studio.project(), id).name(), () -> put(id))).toList());
             case TIME -> Picker.choose(chip, times());
             case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.", v -> Math.round(Arithmetic.within(v, 0, 86_400) * 1e6));
             case NUMBER -> typed(Numbers.plain((Double) now, 4), "A number from " + Numbers.plain(slot.min(), 2) + " to " + Numbers.plain(slot.max(), 2) + ".", v -> Arithmetic.within(v, slot.min(), slot.max()));
@@ -118,7 +125,8 @@ final class SlotChip {
         }
         out.add(new Picker.Choice("Point at it on the canvas…", "", () -> Pointing.next(studio, ids -> put(ids.iterator().next()))));
         Tree.each(site.board().elements(), x -> {
-            if (slot.choices().isEmpty() || slot.choices().contains(x.content().word())) {
+            boolean fits = slot.choices().isEmpty() || slot.choices().contains(x.content().word());
+            if (fits && near().put(slots, slot, x.id()) != null) {
                 out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id())));
             }
         });

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -17,6 +18,7 @@ import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
+import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
@@ -28,6 +30,11 @@ import tundra.core.model.Values;
 /** Motifs: made, placed, exchanged, copied and taken away. */
 public final class Motifs {
     private Motifs() {}
+
+    /** A marker in any motif; null when there is none. */
+    public static Marker marker(Project p, String id) {
+        return p.motifs().stream().map(m -> Sentences.marker(m.board(), id)).filter(Objects::nonNull).findFirst().orElse(null);
+    }
 
     /** A project, a motif in it and an instance of it. */
     public record Made(Project project, String motif, String instance) {}

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.BiPredicate;
@@ -24,6 +25,7 @@ import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
+import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
@@ -94,11 +96,12 @@ public final class Reactions {
             case VALUE -> p.value(id) != null;
             case SCRIPT -> p.script(id) != null;
             case SOUND -> p.assets().containsKey(id);
+            case MOTIF_MARKER -> Motifs.marker(p, id) != null;
             default -> true;
         };
         Project own = tidied(p, around);
-        return own.places().stream().allMatch(x -> tidied(x, around) == x.board()) ? own
-                : own.withScenes(own.scenes().stream().map(x -> x.withBoard(tidied(x, around))).toList()).withMotifs(own.motifs().stream().map(x -> x.withBoard(tidied(x, around))).toList());
+        return own.places().stream().allMatch(x -> tidied(own, x, around) == x.board()) ? own
+                : own.withScenes(own.scenes().stream().map(x -> x.withBoard(tidied(own, x, around))).toList()).withMotifs(own.motifs().stream().map(x -> x.withBoard(tidied(own, x, around))).toList());
     }
 
     /** Those of the whole piece name nothing of a board. */
@@ -108,9 +111,19 @@ public final class Reactions {
         return left.equals(p.reactions()) ? p : p.withReactions(left);
     }
 
+    /** Without what waits for a marker that the motif of its instance does not have. */
+    private static Board apart(Project p, Board b) {
+        if (b.reactions().stream().noneMatch(r -> r.when().kind() == Events.INSTANCE_REACHED)) {
+            return b;
+        }
+        var near = new Near(p, b, null, null, 0);
+        var left = b.reactions().stream().filter(r -> r.when().kind() != Events.INSTANCE_REACHED || near.markers(r.when().slots().values()).contains(r.when().slots().get(Events.INNER))).toList();
+        return left.size() == b.reactions().size() ? b : b.withReactions(left);
+    }
+
     /** Only reactions of a motif know an instance. */
-    private static Board tidied(Place x, BiPredicate<Slot.Type, String> around) {
-        Board b = tidied(x.board(), around);
+    private static Board tidied(Project p, Place x, BiPredicate<Slot.Type, String> around) {
+        Board b = tidied(apart(p, x.board()), around);
         if (x instanceof Motif || b.reactions().stream().noneMatch(r -> r.slots().stream().anyMatch(s -> s.names(Slot.INSTANCE)))) {
             return b;
         }
@@ -171,6 +184,8 @@ public final class Reactions {
                 case TIMELINE -> timeline;
                 case MARKER -> board.timelines().stream().flatMap(t -> t.markers().stream()).map(m -> (Object) m.id()).findFirst().orElse(null);
                 case TIME -> time;
+                // goes by what stands in another slot
+                case MOTIF_MARKER -> null;
                 case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
                 case VALUE -> project.values().isEmpty() ? null : project.values().getFirst().id();
                 case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
@@ -185,6 +200,21 @@ public final class Reactions {
             return Slot.INSTANCE.equals(id) ? s.choices().isEmpty() : id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.choices().contains(e.content().word()));
         }
 
+        /** The ids of the markers of the motif whose instance stands in a slot. */
+        public List<String> markers(Map<Slot, Object> slots) {
+            return slots.get(Events.INSTANCE) instanceof String id && board.find(id) instanceof Element e && e.content() instanceof Content.Instance i && project.motif(i.motif()) instanceof Motif m
+                    ? m.board().timelines().stream().flatMap(t -> t.markers().stream()).map(Marker::id).toList() : List.of();
+        }
+
+        /** With something else in a slot; what goes by it follows. Null when nothing could. */
+        public Slots put(Slots slots, Slot s, Object value) {
+            Slots out = slots.with(s, value);
+            if (!out.values().containsKey(Events.INNER) || markers(out.values()).contains(out.get(Events.INNER))) {
+                return out;
+            }
+            return markers(out.values()).stream().findFirst().map(m -> out.with(Events.INNER, m)).orElse(null);
+        }
+
         /** The slots of another kind of sentence: what both say stays. Null when there is nothing that could stand in one of them. */
         public Slots as(Slots before, SentenceKind kind) {
             var values = new LinkedHashMap<Slot, Object>();
@@ -194,6 +224,7 @@ public final class Reactions {
                     case ELEMENTS -> before.first(Slot.Type.ELEMENT) instanceof String e ? List.of(e) : standard(s);
                     case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l && fits(s, (String) l.getFirst()) ? l.getFirst() : standard(s);
                     case TIMELINE -> before.first(Slot.Type.PLAYER) instanceof String t && board.timeline(t) != null ? t : standard(s);
+                    case MOTIF_MARKER -> markers(values).stream().findFirst().orElse(null);
                     case PLAYER -> before.first(Slot.Type.TIMELINE) instanceof String t ? t : standard(s);
                     default -> standard(s);
                 };

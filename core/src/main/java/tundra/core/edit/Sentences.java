@@ -52,6 +52,7 @@ public final class Sentences {
             case PLAYER -> v.equals(Slot.EVERYTHING) ? "everything" : board.timeline((String) v) instanceof Timeline t ? t.name() : element((String) v);
             case TIMELINE -> board.timeline((String) v) instanceof Timeline t ? t.name() : "?";
             case MARKER -> marker(board, (String) v) instanceof Marker m ? m.name() : "?";
+            case MOTIF_MARKER -> Motifs.marker(project, (String) v) instanceof Marker m ? m.name() : "?";
             case TIME, DURATION -> TimeText.seconds((Long) v);
             case NUMBER -> Numbers.plain((Double) v, 4);
             case SCENE -> project.scene((String) v) instanceof Scene x ? x.name() : "?";

@@ -108,8 +108,10 @@ final class ProjectReader {
         scripts.forEach(x -> scriptIds.add(x.id()));
         f.list("scenes").forEach(n -> sceneIds.add(n.path("id").asString("")));
         values.forEach(v -> valueIds.add(v.id()));
-        around = new ReactionReader.Around(sceneIds, valueIds, scriptIds, sounds);
         var motifNodes = f.has("motifs") ? f.list("motifs") : List.<JsonNode>of();
+        Set<String> motifMarkers = new HashSet<>();
+        motifNodes.forEach(n -> n.path("timelines").forEach(t -> t.path("markers").forEach(m -> motifMarkers.add(m.path("id").asString("")))));
+        around = new ReactionReader.Around(sceneIds, valueIds, scriptIds, sounds, motifMarkers);
         motifNodes.forEach(n -> motifIds.add(n.path("id").asString("")));
         var motifs = new ArrayList<Motif>();
         for (JsonNode n : motifNodes) {

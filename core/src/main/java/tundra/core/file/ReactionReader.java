@@ -37,8 +37,8 @@ final class ReactionReader {
     private final TimelineReader.IdReader ids;
     private final Parts parts;
 
-    /** What lies outside of the board and can be named: ids of scenes, values and scripts, hashes of sounds. */
-    record Around(Set<String> scenes, Set<String> values, Set<String> scripts, Set<String> sounds) {}
+    /** What lies outside of the board and can be named: ids of scenes, values, scripts and markers of motifs, hashes of sounds. */
+    record Around(Set<String> scenes, Set<String> values, Set<String> scripts, Set<String> sounds, Set<String> motifMarkers) {}
 
     ReactionReader(Set<String> elements, List<Timeline> all, Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
         this.parts = parts;
@@ -117,6 +117,7 @@ final class ReactionReader {
                 case PLAYER -> f.text(k).equals(Slot.EVERYTHING) || elements.contains(f.text(k)) ? f.text(k) : there(f, k, f.text(k), timelines, "a timeline");
                 case TIMELINE -> there(f, k, f.text(k), timelines, "a timeline");
                 case MARKER -> there(f, k, f.text(k), markers, "a marker");
+                case MOTIF_MARKER -> there(f, k, f.text(k), around.motifMarkers, "a marker");
                 case SCENE -> there(f, k, f.text(k), around.scenes, "a scene");
                 case VALUE -> there(f, k, f.text(k), around.values, "a value");
                 case SCRIPT -> there(f, k, f.text(k), around.scripts, "a script");

@@ -37,6 +37,7 @@ public final class Actions {
     public static final ActionKind TOGGLE = add("toggle", "play or pause {timeline}", PLAYER);
     public static final ActionKind PLAY_FROM_START = add("playFromStart", "play {timeline} from start", PLAYER);
     public static final ActionKind PLAY_FROM = add("playFrom", "play from {marker}", MARKER);
+    public static final ActionKind PLAY_FROM_TIME = add("playFromTime", "play {timeline} from {time} on", PLAYER, TIME);
     public static final ActionKind PLAY_TO = add("playTo", "play on to {marker} and stop there", MARKER);
     public static final ActionKind PLAY_BACK = add("playBack", "play {timeline} backwards", PLAYER);
     public static final ActionKind GO_TO = add("goTo", "go to {timeline} at {time}", PLAYER, TIME);

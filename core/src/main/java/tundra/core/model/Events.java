@@ -12,6 +12,8 @@ public final class Events {
     public static final Slot TIMELINE = new Slot("timeline", Slot.Type.TIMELINE);
     public static final Slot PLAYER = new Slot("timeline", Slot.Type.PLAYER);
     public static final Slot MARKER = new Slot("marker", Slot.Type.MARKER);
+    public static final Slot INSTANCE = new Slot("instance", Slot.Type.ELEMENT, List.of("instance"), null, 0, 0);
+    public static final Slot INNER = new Slot("inner", Slot.Type.MOTIF_MARKER);
     public static final Slot TIME = new Slot("time", Slot.Type.TIME);
     public static final Slot VALUE = new Slot("value", Slot.Type.VALUE);
     public static final Slot CONTENT = Slot.text("content", Slot.Type.CONTENT, "1");
@@ -52,6 +54,8 @@ public final class Events {
     public static final EventKind PASSED = add("passed", "When {timeline} passes {time} {way}", TIMELINE, TIME, WAY);
     public static final EventKind REACHED = add("reached", "When {marker} is reached", MARKER);
     public static final EventKind ENDED = add("ended", "When {timeline} ends", PLAYER);
+    /** A motif where it stands, at a marker of its own. */
+    public static final EventKind INSTANCE_REACHED = add("instanceReached", "When {instance} reaches {inner}", INSTANCE, INNER);
     public static final EventKind SCROLLED_TO = add("scrolledTo", "When the page is scrolled to {share} %", SHARE);
     public static final EventKind SCROLLED = add("scrolled", "When the page scrolls {scroll}", SCROLL);
     public static final EventKind ENTERED = add("entered", "When {element} comes into view", ELEMENT);

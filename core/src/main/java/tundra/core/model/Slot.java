@@ -24,6 +24,8 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
         TIMELINE,
         /** The id of a marker of one of the board's timelines. */
         MARKER,
+        /** The id of a marker in the motif whose instance stands in another slot. */
+        MOTIF_MARKER,
         /** A time on a timeline, in µs, a {@link Long}. */
         TIME,
         /** How long something takes, in µs, a {@link Long}. */

@@ -13,7 +13,7 @@ import java.util.function.UnaryOperator;
 /** What stands in the slots of an event or an action, in the order of the sentence: ids and texts as strings, lists of ids, times as longs, numbers as doubles. */
 public record Slots(Map<Slot, Object> values) {
     /** What stands in slots of these types is the id of something else. */
-    private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER,
+    private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER, Slot.Type.MOTIF_MARKER,
             Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND);
 
     public Slots {

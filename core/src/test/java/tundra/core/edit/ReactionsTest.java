@@ -21,6 +21,7 @@ import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
 import tundra.core.model.Conditions;
@@ -55,10 +56,16 @@ class ReactionsTest {
         var words = new Element("words", "Words", false, false, Values.NONE, new Content.Text("Hi", "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).withMarkers(List.of(new Marker("mark", "Half", 1_000_000)));
         var menu = new Timeline("menu", "Menu", 500_000, false, false, Map.of());
-        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words), List.of(main, menu), List.of(reactions));
+        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN))), List.of(main, menu), List.of(reactions));
         var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")), List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("a", "A", a), new Scene("b", "B", b)), Map.of(), Map.of()).withAsset(BELL)
-                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(tundra.core.model.Script.empty("s", "celebrate")));
+                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(tundra.core.model.Script.empty("s", "celebrate")))
+                .withMotifs(List.of(motif("motif", "inner-mark"), motif("bare")));
+    }
+
+    private static Motif motif(String id, String... markers) {
+        var main = new Timeline(id + "-main", Timeline.MAIN, 2_000_000, false, true, Map.of()).withMarkers(Stream.of(markers).map(m -> new Marker(m, "Turned", 700_000)).toList());
+        return new Motif(id, id, new Board(new Point(10, 10), Values.NONE, List.of(shape(id + "-shape")), List.of(main), List.of()));
     }
 
     private static Reactions.Near near(Project p) {
@@ -162,6 +169,20 @@ class ReactionsTest {
         assertThat(same.reactions()).hasSize(2);
         assertThat(same.reactions().getLast().when()).isEqualTo(Events.tapped("vane"));
         assertThat(same.reactions().getLast().actions().getFirst().slots().get(Actions.ELEMENTS)).as("both were it").isEqualTo(List.of("vane"));
+    }
+
+    @Test
+    void whatWaitsForAMotifsMarkerGoesWithIt() {
+        Project p = piece(new Reaction("one", Events.of(Events.INSTANCE_REACHED, "placed", "inner-mark"), List.of(Actions.of(Actions.PLAY, "main"))));
+        assertThat(Savable.problem(p)).isNull();
+        assertThat(new Sentences(p, board(p)).of(Events.INSTANCE_REACHED, board(p).reactions().getFirst().when().slots())).isEqualTo("When Placed reaches Turned");
+        assertThat(Reactions.tidied(p)).isSameAs(p);
+        Project without = p.mapBoard("motif", b -> b.mapTimeline("motif-main", t -> t.withMarkers(List.of())));
+        assertThat(board(Reactions.tidied(without)).reactions()).isEmpty();
+        // an instance of another motif does not have it
+        Project swapped = p.mapBoard("a", b -> b.mapElement("placed", e -> e.withContent(new Content.Instance("bare", new Point(10, 10), Clock.OWN))));
+        assertThat(board(Reactions.tidied(swapped)).reactions()).isEmpty();
+        assertThat(Reactions.as(Events.tapped("lamp"), Events.INSTANCE_REACHED, near(swapped))).as("no motif here has markers").isNull();
     }
 
     @Test

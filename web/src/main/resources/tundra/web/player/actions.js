@@ -25,6 +25,8 @@ const ACTIONS = {
   playFromStart: (board, { timeline }) => board.players(timeline).forEach((t) => t.playFromStart()),
 //# action playFrom
   playFrom: (board, { timeline, time }) => board.timeline(timeline).playFrom(time),
+//# action playFromTime
+  playFromTime: (board, { timeline, time }) => board.players(timeline).forEach((t) => (t.playFrom ? t.playFrom(time) : (t.goTo(time), t.play()))),
 //# action playTo
   playTo: (board, { timeline, time }) => board.timeline(timeline).playTo(time),
 //# action playBack

@@ -59,12 +59,17 @@ class Board {
 
   // Whether anything goes along with a timeline of this board.
   conducts(timeline) {
-    return this.#instances.some((i) => i.timeline === timeline.id);
+    return this.#with(timeline).length > 0;
   }
 
   // Takes along what goes by one of its timelines.
   conduct(timeline) {
-    for (const i of this.#instances) if (i.timeline === timeline.id) i.board.follow(timeline.drives(i.from));
+    for (const i of this.#with(timeline)) i.board.follow(timeline.drives(i.from));
+  }
+
+  // What goes by a timeline. What actions set are timelines without ids, and take nothing along.
+  #with({ id }) {
+    return id ? this.#instances.filter((i) => i.timeline === id) : [];
   }
 
   // As part of a motif: goes along with what drives it.

@@ -120,8 +120,12 @@ const EVENTS = {
   ended: (board, { timeline }, fire) => {
     // everything has ended once nothing plays any more
     const all = timeline === "*" ? board.timelines : board.players(timeline);
-    for (const t of all) (t.ends ??= []).push(timeline === "*" ? () => all.some((x) => x.playing) || fire() : fire);
+    for (const t of all)
+      if (t.onEnd) t.onEnd(fire);
+      else (t.ends ??= []).push(timeline === "*" ? () => all.some((x) => x.playing) || fire() : fire);
   },
+//# event instanceReached
+  instanceReached: (board, { instance, timeline, time }, fire) => board.players(instance)[0].onPass(timeline, time, fire),
 //# event scrolledTo
   scrolledTo: (board, { share }, fire) => {
     let before = 0;

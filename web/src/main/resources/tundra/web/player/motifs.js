@@ -61,6 +61,35 @@ class Instance {
     this.#move(this.playing, this.elapsed?.() ?? 0, percent / 100);
   }
 
+//# marks
+
+  // Calls back when a timeline of its motif passes a time, forwards or backwards. Its driver may be anything, so it is looked at in each
+  // frame while its scene is shown.
+  onPass(id, at, fire) {
+    const t = this.board.timeline(id);
+    let before, turn;
+    const look = (mine) => {
+      if (mine !== turn) return;
+      const now = t.time, by = now - before, wrapped = Math.abs(by) > t.duration / 2, on = wrapped ? by < 0 : by > 0;
+      const out = on ? at > before : at < before, here = on ? at <= now : at >= now;
+      before = now;
+      if (by && (wrapped ? out || here : out && here)) fire();
+      if (this.board.shown) requestAnimationFrame(() => look(mine));
+    };
+    this.board.onOpen(() => {
+      const mine = (turn = {});
+      before = t.time;
+      requestAnimationFrame(() => look(mine));
+    });
+  }
+
+  // Where it loops, at each of its ends.
+  onEnd(fire) {
+    const [main] = this.board.timelines;
+    this.onPass(main.id, this.#clock.speed < 0 ? 0 : main.duration, fire);
+  }
+//# motifs
+
   get still() {
     return (this.#states?.still ?? true) && this.board.still;
   }
