@@ -13,6 +13,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Reach;
+import tundra.core.edit.Scripts;
 import tundra.core.edit.ScriptApi;
 import tundra.core.flip.SheetMaker;
 import tundra.core.frame.Moment;
@@ -118,9 +119,9 @@ public final class PageCompiler {
         return "script-" + s.name().replaceAll("[^A-Za-z0-9_]", "-") + ".js";
     }
 
-    /** A file for each, so that one that can't be read takes nothing else with it; comments stay. */
+    /** A file for each, so that one that can't be read takes nothing else with it; comments stay where they are wanted. */
     private static String script(Script s) {
-        return "Tundra.scripts[\"" + s.id() + "\"] = (() => {\n" + s.source().replaceAll("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)", "$1") + "\nreturn " + s.name() + ";\n})();\n";
+        return "Tundra.scripts[\"" + s.id() + "\"] = (() => {\n" + (s.comments() ? s.source() : Scripts.withoutComments(s.source())).replaceAll("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)", "$1") + "\nreturn " + s.name() + ";\n})();\n";
     }
 
     /** The class of a piece, by which its own names are told from those of others on the same page. */

@@ -94,7 +94,7 @@ final class ReactionWriter {
             }
             Dragging.Motion motion = d.motion();
             Dragging.Fit fit = d.fit();
-            o.put("way", word(motion.way())).put("missed", word(fit.missed())).put("back", fit.back() / 1000.0).put("overlap", word(fit.overlap())).put("share", fit.share())
+            o.put("way", word(motion.way())).put("missed", word(fit.missed())).put("back", fit.back() / 1000.0).put("easing", EasingPieces.single(fit.easing())).put("overlap", word(fit.overlap())).put("share", fit.share())
                     .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt()).put("cursor", d.carried().cursor().css);
             if (motion.area() != null && markup.of(motion.area()) != null) {
                 o.put("area", PageId.of(motion.area()));

@@ -141,6 +141,10 @@ class DraggingTest extends InBrowser {
 
     @Test
     void whileItIsCarriedItLooksAndTiltsAsSaid() throws Exception {
+        open("eased", d -> d.withFit(f -> f.withBack(200_000).withEasing(tundra.core.motion.EasingText.parse("cubic-bezier(0.3, 0.1, 0.2, 1.4)"))));
+        drag(new Point(80, 80), new Point(250, 250));
+        assertThat((String) browser.run("return document.querySelector('.t-vane-h').style.transition")).contains("200ms cubic-bezier(0.3, 0.1, 0.2, 1.4)");
+        at("vane", 80, 80);
         open("carried", d -> d.withCarried(c -> c.withOpacity(0.5).withTilt(10)));
         mouse("mousePressed", new Point(85, 85), 1);
         mouse("mouseMoved", new Point(200, 150), 1);

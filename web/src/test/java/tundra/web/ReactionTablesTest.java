@@ -396,6 +396,18 @@ class ReactionTablesTest extends InBrowser {
     }
 
     @Test
+    void commentsOfScriptsStayUnlessTheyAreNotWanted() {
+        Project p = piece(List.of(box("button", 0)), List.of(), List.of(number("v")));
+        String kept = script(p), bare = script(p.withScripts(p.scripts().stream().map(s -> s.withComments(false)).toList()));
+        assertThat(kept).contains("// credit: the station");
+        assertThat(bare).doesNotContain("credit").contains("page.set(\"v\", 41)");
+    }
+
+    private static String script(Project p) {
+        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js"), java.nio.charset.StandardCharsets.UTF_8);
+    }
+
+    @Test
     void conditionsDecideBetweenActionsAndOtherwise() throws Exception {
         var elements = List.of(box("button", 0));
         var values = List.of(number("v"), number("yes"), number("no"));

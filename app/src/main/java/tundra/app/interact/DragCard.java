@@ -33,6 +33,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Reaction;
 import tundra.core.model.Setting;
 import tundra.core.model.Tree;
+import tundra.core.motion.NamedEasing;
 
 /** What visitors can drag, as a table: each part, where it fits, what becomes of it when it is missed and when it lands. */
 final class DragCard extends VBox {
@@ -217,7 +218,8 @@ final class DragCard extends VBox {
                     either(fit.many() ? "many to a place" : "one to a place", "drag-many", d -> d.withFit(x -> x.withMany(!x.many())))));
             if (fit.missed() == Dragging.Missed.HOME) {
                 fits.getChildren().addAll(Chips.word("and goes home in"), number(Numbers.plain(fit.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(fit.back() / 1e6, 2), "In seconds.", 0, 60,
-                        (d, v) -> d.withFit(x -> x.withBack(Math.round(v * 1e6)))));
+                        (d, v) -> d.withFit(x -> x.withBack(Math.round(v * 1e6)))),
+                        choice(NamedEasing.ALL.stream().filter(n -> n.easing().equals(fit.easing())).map(NamedEasing::feel).findFirst().orElse("slower at its end"), "drag-easing", NamedEasing.ALL, NamedEasing::feel, (d, n) -> d.withFit(x -> x.withEasing(n.easing()))));
             }
             out.getChildren().add(fits);
         }

@@ -9,6 +9,7 @@ import javafx.animation.PauseTransition;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
 import javafx.scene.control.MenuItem;
@@ -194,7 +195,11 @@ public final class ScriptsPanel extends VBox {
         var delete = new MenuItem(named == 0 ? "Delete" : "Delete, with what runs it in " + (named == 1 ? "one reaction" : named + " reactions"));
         delete.setId("script-delete");
         delete.setOnAction(e -> studio.editProject("Delete script " + s.name(), null, p -> Scripts.delete(p, s.id())));
-        return new ContextMenu(rename, delete);
+        var comments = new CheckMenuItem("Publish its comments");
+        comments.setId("script-comments");
+        comments.setSelected(s.comments());
+        comments.setOnAction(e -> studio.editProject(comments.isSelected() ? "Publish comments" : "Leave comments out", null, p -> Scripts.comments(p, s.id(), comments.isSelected())));
+        return new ContextMenu(rename, comments, delete);
     }
 
     private void typed() {

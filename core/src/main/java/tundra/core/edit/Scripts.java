@@ -24,6 +24,10 @@ public final class Scripts {
     private static final Pattern MEMBER = Pattern.compile("\\bpage\\s*\\.\\s*([A-Za-z_$][A-Za-z0-9_$]*)");
     private static final Pattern OF_NAMED = Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline)\\([^()]*\\)\\s*\\.\\s*([A-Za-z_$][A-Za-z0-9_$]*)");
 
+    /** Strings, comments (group 1) and regular expressions, one after the other. */
+    private static final Pattern COMMENTS = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*\"|'(?:[^'\\\\\n]|\\\\.)*'|`(?:[^`\\\\]|\\\\(?s:.))*`|(//[^\n]*|/\\*(?s:.*?)\\*/)"
+            + "|(?<=(?:^|[(,=:\\[!&|?{};+\\n]|return)\\s{0,40})/(?:[^/\\\\\n\\[]|\\\\.|\\[(?:[^\\]\\\\\n]|\\\\.)*])+/");
+
     private Scripts() {}
 
     /**
@@ -61,7 +65,37 @@ public final class Scripts {
         }
         String name = free(p, wanted);
         return p.withScripts(p.scripts().stream().map(s -> s.id().equals(id)
-                ? new Script(id, name, s.source().replaceAll("\\bfunction\\s+" + Pattern.quote(was.name()) + "(?=\\s*\\()", Matcher.quoteReplacement("function " + name))) : s).toList());
+                ? new Script(id, name, s.source().replaceAll("\\bfunction\\s+" + Pattern.quote(was.name()) + "(?=\\s*\\()", Matcher.quoteReplacement("function " + name)), s.comments()) : s).toList());
+    }
+
+    public static Project comments(Project p, String id, boolean published) {
+        return p.withScripts(p.scripts().stream().map(s -> s.id().equals(id) ? s.withComments(published) : s).toList());
+    }
+
+    /** A source without its comments; lines that held nothing else go. */
+    public static String withoutComments(String source) {
+        boolean[] comment = comments(source);
+        var out = new StringBuilder();
+        for (int at = 0; at < source.length(); ) {
+            int end = source.indexOf('\n', at);
+            end = end < 0 ? source.length() : end + 1;
+            var line = new StringBuilder();
+            boolean any = false;
+            for (int i = at; i < end; i++) {
+                any |= comment[i];
+                if (!comment[i]) {
+                    line.append(source.charAt(i));
+                }
+            }
+            if (!any) {
+                out.append(line);
+            } else if (!line.toString().isBlank()) {
+                out.append(line.toString().stripTrailing());
+                out.append(line.charAt(line.length() - 1) == '\n' ? "\n" : "");
+            }
+            at = end;
+        }
+        return out.toString();
     }
 
     public static Project delete(Project p, String id) {
@@ -148,10 +182,10 @@ public final class Scripts {
         return row[b.length()];
     }
 
-    /** Which letters of a source stand in comments. */
+    /** Which letters of a source stand in comments. A slash that follows an operator or the begin of something begins a regular expression. */
     private static boolean[] comments(String text) {
         var out = new boolean[text.length() + 1];
-        for (Matcher m = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*\"|'(?:[^'\\\\\n]|\\\\.)*'|`(?:[^`\\\\]|\\\\.)*`|(//[^\n]*|/\\*(?s:.*?)\\*/)").matcher(text); m.find(); ) {
+        for (Matcher m = COMMENTS.matcher(text); m.find(); ) {
             if (m.group(1) != null) {
                 Arrays.fill(out, m.start(), m.end(), true);
             }

@@ -42,6 +42,7 @@ import tundra.core.model.States;
 import tundra.core.model.Swatch;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
+import tundra.core.motion.Easing;
 
 /** Reads the JSON of a project. Everything is checked; a wrong place throws a {@link FileProblem} that names it. */
 final class ProjectReader {
@@ -204,7 +205,7 @@ final class ProjectReader {
         if (!name.matches(Script.NAME)) {
             throw f.problem("name", "should be the name of a function");
         }
-        return new Script(id, name, source);
+        return new Script(id, name, source, !f.has("comments") || f.flag("comments"));
     }
 
     private PieceValue value(Fields f) throws FileProblem {
@@ -259,6 +260,14 @@ final class ProjectReader {
         return new Board(size, values, elements, timelines, reactions, lines, drags);
     }
 
+    private static Easing easing(Fields f) throws FileProblem {
+        Easing e = TimelineReader.easing(f, "easing");
+        if (e == null) {
+            throw f.problem("easing", "should be an easing");
+        }
+        return e;
+    }
+
     private Dragging dragging(Fields f, Set<String> here) throws FileProblem {
         String id = id(f);
         var pairs = new ArrayList<Dragging.Pair>();
@@ -275,7 +284,7 @@ final class ProjectReader {
         }
         var motion = new Dragging.Motion(ValueReader.word(Dragging.Way.class, f, "way"), f.has("area") ? there(f, "area", f.text("area"), here) : null, f.flag("glides"));
         var fit = new Dragging.Fit(ValueReader.word(Dragging.Overlap.class, f, "overlap"), f.number("share", 0, 1), f.flag("snaps"), f.flag("many"),
-                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME));
+                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME), f.has("easing") ? easing(f) : Dragging.Fit.USUAL);
         var carried = new Dragging.Carried(f.number("opacity", 0, 1), f.number("tilt", -360, 360),
                 f.has("cursor") ? ValueReader.word(Dragging.Cursor.class, f, "cursor") : Dragging.Cursor.GRABBING, List.of());
         for (JsonNode n : f.has("look") ? f.list("look") : List.<JsonNode>of()) {

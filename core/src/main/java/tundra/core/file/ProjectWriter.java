@@ -73,7 +73,12 @@ final class ProjectWriter {
         }
         if (!project.scripts().isEmpty()) {
             ArrayNode scripts = o.putArray("scripts");
-            project.scripts().forEach(x -> scripts.addObject().put("id", x.id()).put("name", x.name()).put("source", x.source()));
+            project.scripts().forEach(x -> {
+                ObjectNode one = scripts.addObject().put("id", x.id()).put("name", x.name()).put("source", x.source());
+                if (!x.comments()) {
+                    one.put("comments", false);
+                }
+            });
         }
         if (!project.reactions().isEmpty()) {
             ArrayNode reactions = o.putArray("reactions");
@@ -377,6 +382,9 @@ final class ProjectWriter {
         var fit = d.fit();
         o.put("way", word(d.motion().way())).put("missed", word(fit.missed())).put("back", fit.back()).put("overlap", word(fit.overlap())).put("share", fit.share())
                 .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt());
+        if (!fit.easing().equals(Dragging.Fit.USUAL)) {
+            o.put("easing", fit.easing().text());
+        }
         if (d.motion().area() != null) {
             o.put("area", d.motion().area());
         }

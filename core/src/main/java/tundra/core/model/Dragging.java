@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import tundra.core.motion.CubicEasing;
+import tundra.core.motion.Easing;
 
 /**
  * Parts that visitors can drag: to places that they fit (match pairs), or freely.
@@ -64,26 +66,34 @@ public record Dragging(String id, List<Pair> pairs, Motion motion, Fit fit, Carr
      * @param many whether a place takes several parts
      * @param missed what becomes of a part that is let go elsewhere; parts without a place always stay
      * @param back how long going home takes, in µs
+     * @param easing of going home
      */
-    public record Fit(Overlap overlap, double share, boolean snaps, boolean many, Missed missed, long back) {
+    public record Fit(Overlap overlap, double share, boolean snaps, boolean many, Missed missed, long back, Easing easing) {
+        /** As CSS's ease-out. */
+        public static final Easing USUAL = new CubicEasing(0, 0, 0.58, 1);
+
         public Fit withOverlap(Overlap o, double s) {
-            return new Fit(o, s, snaps, many, missed, back);
+            return new Fit(o, s, snaps, many, missed, back, easing);
         }
 
         public Fit withSnaps(boolean s) {
-            return new Fit(overlap, share, s, many, missed, back);
+            return new Fit(overlap, share, s, many, missed, back, easing);
         }
 
         public Fit withMany(boolean m) {
-            return new Fit(overlap, share, snaps, m, missed, back);
+            return new Fit(overlap, share, snaps, m, missed, back, easing);
         }
 
         public Fit withMissed(Missed m) {
-            return new Fit(overlap, share, snaps, many, m, back);
+            return new Fit(overlap, share, snaps, many, m, back, easing);
         }
 
         public Fit withBack(long b) {
-            return new Fit(overlap, share, snaps, many, missed, b);
+            return new Fit(overlap, share, snaps, many, missed, b, easing);
+        }
+
+        public Fit withEasing(Easing e) {
+            return new Fit(overlap, share, snaps, many, missed, back, e);
         }
     }
 
@@ -166,7 +176,7 @@ public record Dragging(String id, List<Pair> pairs, Motion motion, Fit fit, Carr
     }
 
     public static Dragging of(String id, List<Pair> pairs) {
-        return new Dragging(id, pairs, new Motion(Way.FREE, null, false), new Fit(Overlap.CENTRE, 0.5, true, false, Missed.HOME, 300_000),
+        return new Dragging(id, pairs, new Motion(Way.FREE, null, false), new Fit(Overlap.CENTRE, 0.5, true, false, Missed.HOME, 300_000, Fit.USUAL),
                 new Carried(0.85, 0, Cursor.GRABBING, List.of()));
     }
 

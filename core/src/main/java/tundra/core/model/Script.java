@@ -5,8 +5,9 @@ package tundra.core.model;
  *
  * @param name what it is called: a name of the language
  * @param source its text: {@code export function NAME(page) { … }} with what else stands around it
+ * @param comments whether its comments are published
  */
-public record Script(String id, String name, String source) {
+public record Script(String id, String name, String source, boolean comments) {
     /** What a function may be called. */
     public static final String NAME = "[A-Za-z_$][A-Za-z0-9_$]{0,60}";
 
@@ -16,12 +17,21 @@ public record Script(String id, String name, String source) {
         }
     }
 
+    /** One whose comments are published. */
+    public Script(String id, String name, String source) {
+        this(id, name, source, true);
+    }
+
     /** One that does nothing yet. */
     public static Script empty(String id, String name) {
         return new Script(id, name, "export function " + name + "(page) {\n  \n}\n");
     }
 
     public Script withSource(String s) {
-        return new Script(id, name, s);
+        return new Script(id, name, s, comments);
+    }
+
+    public Script withComments(boolean c) {
+        return new Script(id, name, source, c);
     }
 }

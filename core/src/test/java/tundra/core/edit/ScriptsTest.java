@@ -95,4 +95,15 @@ class ScriptsTest {
             assertThat(text.substring(from, to)).as("run with -Dtundra.docs=write to bring it up to date").isEqualTo(ScriptApi.tables());
         }
     }
+
+    @Test
+    void commentsAreLeftOutWhereTheyAreNotWanted() {
+        String source = "// credit: the station\nexport function a(page) {\n  const u = \"http://x\"; // why\n  /* two\n  lines */\n  const q = s.replace(/\"\\/\\/[/]/g, '/* no */');\n  return `// ${u}` /* in */ + 4 / 2 / 1;\n}\n";
+        assertThat(Scripts.withoutComments(source)).isEqualTo("export function a(page) {\n  const u = \"http://x\";\n  const q = s.replace(/\"\\/\\/[/]/g, '/* no */');\n  return `// ${u}`  + 4 / 2 / 1;\n}\n");
+        assertThat(Scripts.withoutComments("const a = 1;\n\nconst b = 2;")).isEqualTo("const a = 1;\n\nconst b = 2;");
+        Project p = piece("").withScripts(List.of(new Script("s", "a", source)));
+        assertThat(p.scripts().getFirst().comments()).isTrue();
+        assertThat(Scripts.comments(p, "s", false).scripts().getFirst().comments()).isFalse();
+        assertThat(Scripts.rename(Scripts.comments(p, "s", false), "s", "b").scripts().getFirst().comments()).as("a new name keeps it").isFalse();
+    }
 }

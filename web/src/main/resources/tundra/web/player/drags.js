@@ -33,7 +33,7 @@ class Draggable {
     return seenBox(this.shape);
   }
 
-  show(ms = 0, easing = "ease-out") {
+  show(ms = 0, easing = this.data.easing) {
     const { style } = this.el;
     style.transition = ms && !quiet.matches ? ["translate", "rotate", "opacity"].map((p) => p + " " + ms + "ms " + easing).join() : "none";
     style.translate = this.x + "px " + this.y + "px";
