@@ -4,15 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.control.ListView;
-import javafx.scene.control.Menu;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
@@ -97,22 +92,6 @@ class InteractDeskTest extends InWindow {
         t.settle();
     }
 
-    /** Takes an entry of the menu that is open. */
-    private void choose(String id) throws Exception {
-        t.until(() -> item(id) != null);
-        RealWindow.fx(() -> {
-            item(id).fire();
-            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).toList().forEach(Window::hide);
-            return null;
-        });
-        t.settle();
-    }
-
-    private static MenuItem item(String id) {
-        return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream())
-                .flatMap(m -> m instanceof Menu more ? more.getItems().stream() : Stream.of(m)).filter(m -> id.equals(m.getId())).findFirst().orElse(null);
-    }
-
     @Test
     void aSentenceIsMadeOfWordsThatArePicked() throws Exception {
         t.run("add-reaction");
@@ -150,11 +129,11 @@ class InteractDeskTest extends InWindow {
             t.run("add-reaction");
         }
         t.click("sentence-menu-2");
-        choose("new-group");
+        t.choose("new-group");
         type("Lights");
         assertThat(groups()).containsExactly("", "Lights", "");
         t.click("sentence-menu-1");
-        choose("into-group");
+        t.choose("into-group");
         assertThat(groups()).containsExactly("Lights", "Lights", "");
         t.click("group-1");
         t.settle();
@@ -164,20 +143,20 @@ class InteractDeskTest extends InWindow {
         t.settle();
         assertThat((Object) t.stage.getScene().lookup("#sentence-1")).isNotNull();
         t.click("group-menu-1");
-        choose("group-down");
+        t.choose("group-down");
         assertThat(groups()).containsExactly("", "Lights", "Lights");
         t.click("group-menu-1");
-        choose("group-rename");
+        t.choose("group-rename");
         type("Lamps");
         assertThat(groups()).containsExactly("", "Lamps", "Lamps");
         t.click("group-menu-1");
-        choose("group-switch");
+        t.choose("group-switch");
         assertThat(board().reactions()).extracting(Reaction::off).containsExactly(false, true, true);
         t.click("sentence-menu-3");
-        choose("out-of-group");
+        t.choose("out-of-group");
         assertThat(groups()).containsExactly("", "Lamps", "");
         t.click("group-menu-1");
-        choose("group-apart");
+        t.choose("group-apart");
         assertThat(groups()).containsOnly("");
         undo();
         undo();
@@ -203,11 +182,11 @@ class InteractDeskTest extends InWindow {
         t.settle();
         assertThat(project().reactions().getFirst().when()).isEqualTo(Events.of(Events.OPENED));
         t.click("piece-sentence-menu-1");
-        choose("other-reach");
+        t.choose("other-reach");
         assertThat(project().reactions()).isEmpty();
         assertThat(board().reactions()).hasSize(1);
         t.click("sentence-menu-1");
-        choose("other-reach");
+        t.choose("other-reach");
         assertThat(project().reactions()).hasSize(1);
         undo();
         undo();
@@ -251,17 +230,17 @@ class InteractDeskTest extends InWindow {
         assertThat(project().values()).extracting(PieceValue::name).containsExactly("placed");
         t.run("add-reaction");
         t.click("sentence-menu-1");
-        choose("add-condition");
+        t.choose("add-condition");
         t.popup("#picker-list");
         t.keys(KeyCode.ENTER);
         t.settle();
         assertThat(reaction().conditions()).extracting(c -> c.kind()).containsExactly(Conditions.VALUE);
         t.click("sentence-menu-1");
-        choose("add-otherwise");
+        t.choose("add-otherwise");
         t.settle();
         assertThat(reaction().otherwise()).hasSize(1);
         t.click("sentence-menu-1");
-        choose("switch");
+        t.choose("switch");
         t.settle();
         assertThat(reaction().off()).isTrue();
         // what names a value goes with it
@@ -356,7 +335,7 @@ class InteractDeskTest extends InWindow {
             return null;
         });
         t.keys(KeyCode.CONTROL, KeyCode.SPACE);
-        choose("complete-timeline");
+        t.choose("complete-timeline");
         String completed = RealWindow.fx(() -> code.getText());
         assertThat(completed).contains("page.timeline");
         RealWindow.fx(() -> {

@@ -10,10 +10,14 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -287,6 +291,22 @@ final class RealWindow implements AutoCloseable, Asker {
             return null;
         });
         settle();
+    }
+
+    /** Takes an entry of the menu that is open, by its id. */
+    void choose(String id) throws Exception {
+        until(() -> entry(id) != null);
+        fx(() -> {
+            entry(id).fire();
+            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).toList().forEach(Window::hide);
+            return null;
+        });
+        settle();
+    }
+
+    private static MenuItem entry(String id) {
+        return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream())
+                .flatMap(m -> m instanceof Menu more ? more.getItems().stream() : Stream.of(m)).filter(m -> id.equals(m.getId())).findFirst().orElse(null);
     }
 
     void click(String id) throws Exception {

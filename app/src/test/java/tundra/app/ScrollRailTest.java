@@ -3,7 +3,6 @@ package tundra.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
 import java.util.Map;
 import javafx.scene.control.ScrollBar;
 import org.junit.jupiter.api.Test;

@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import javafx.concurrent.Worker;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.input.KeyCode;
 import javafx.scene.web.WebView;
-import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
@@ -128,12 +126,7 @@ class TryItTest extends InWindow {
         loaded("&less");
         is(v, "less", 1);
         t.click("try-width");
-        t.until(() -> Window.getWindows().stream().anyMatch(w -> w instanceof ContextMenu));
-        RealWindow.fx(() -> {
-            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream()).filter(m -> "try-width-375".equals(m.getId())).findFirst().orElseThrow().fire();
-            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).toList().forEach(Window::hide);
-            return null;
-        });
+        t.choose("try-width-375");
         t.until(() -> Boolean.TRUE.equals(in(v, "typeof Tundra === 'object' && innerWidth === 375")));
     }
 }

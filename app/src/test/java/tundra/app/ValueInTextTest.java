@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
-import javafx.scene.control.ContextMenu;
 import javafx.scene.input.KeyCode;
-import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
@@ -47,13 +45,7 @@ class ValueInTextTest extends InWindow {
     @Test
     void itIsChosenInTheDetailsAndTypedOver() throws Exception {
         t.click("text-value");
-        t.until(() -> Window.getWindows().stream().anyMatch(w -> w instanceof ContextMenu));
-        RealWindow.fx(() -> {
-            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream()).filter(m -> "placed".equals(m.getText())).findFirst().orElseThrow().fire();
-            Window.getWindows().stream().filter(w -> w instanceof ContextMenu).toList().forEach(Window::hide);
-            return null;
-        });
-        t.settle();
+        t.choose("text-value-" + RealWindow.fx(() -> t.studio.project().values().getFirst().id()));
         assertThat(written()).isEqualTo("Placed: {placed}");
         assertThat(seen()).isEqualTo("Placed: 0");
         // typed on the canvas its name is seen, and shown again as what it is afterwards

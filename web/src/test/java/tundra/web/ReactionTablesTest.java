@@ -10,6 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.interactions.Actions;
 import tundra.core.edit.Reactions;
+import tundra.core.edit.Sentences;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
@@ -48,6 +49,7 @@ class ReactionTablesTest extends InBrowser {
     private static final int WIDTH = 700, HEIGHT = 400;
     private static final List<String> PARTS = List.of("e-landed", "e-landedOn", "e-missed", "e-takenOut", "e-dragStarted", "e-dragged", "e-dragEnded");
     private static final Asset BELL;
+    private static final String TOLD = "told.js";
 
     static {
         try {
@@ -303,6 +305,70 @@ class ReactionTablesTest extends InBrowser {
             width(WIDTH);
         }
         assertThat((List<?>) browser.run("return wrong")).isEmpty();
+    }
+
+    /** Every action of the table, those that leave the scene behind the others, and the one that ends the reaction last. */
+    private static List<Action> everyAction(Project p, String count) {
+        List<ActionKind> leaving = List.of(tundra.core.model.Actions.WAIT, tundra.core.model.Actions.NEXT_SCENE, tundra.core.model.Actions.PREVIOUS_SCENE, tundra.core.model.Actions.OPEN_SCENE,
+                tundra.core.model.Actions.BACK, tundra.core.model.Actions.STOP);
+        var kinds = new ArrayList<>(List.of(tundra.core.model.Actions.ADD_VALUE));
+        tundra.core.model.Actions.ALL.stream().filter(k -> !leaving.contains(k) && !kinds.contains(k)).toList().forEach(kinds::add);
+        kinds.addAll(leaving);
+        var out = new ArrayList<Action>();
+        for (ActionKind k : kinds) {
+            out.add(k == tundra.core.model.Actions.ADD_VALUE ? tundra.core.model.Actions.of(k, count, 1.0) : k == tundra.core.model.Actions.WAIT ? tundra.core.model.Actions.of(k, 1000L)
+                    : k == tundra.core.model.Actions.SET_VALUE ? tundra.core.model.Actions.of(k, "aside", "3") : k == tundra.core.model.Actions.TOGGLE_VALUE ? tundra.core.model.Actions.of(k, "aside")
+                    : k == tundra.core.model.Actions.RANDOM_VALUE ? tundra.core.model.Actions.of(k, "aside", 1.0, 6.0)
+                    : Reactions.as(tundra.core.model.Actions.of(tundra.core.model.Actions.PAUSE, "main"), k, near(p, "mover")));
+        }
+        return out;
+    }
+
+    /** A page for each event, whose one reaction does everything that the table has. */
+    @Test
+    void everyEventFiresEveryAction() throws Exception {
+        var doings = doings();
+        var wrong = new ArrayList<String>();
+        for (int i = 0; i < Events.ALL.size(); i++) {
+            EventKind k = Events.ALL.get(i);
+            String id = "e-" + k.key(), count = "n-" + k.key();
+            var elements = new ArrayList<Element>();
+            // what can be dragged is told from the rest by its name, and all parts are needed where all of them land
+            for (EventKind other : k == Events.ALL_LANDED ? Events.ALL : List.of(k)) {
+                elements.add(box("e-" + other.key(), Events.ALL.indexOf(other)));
+            }
+            var values = List.of(number("watched"), number("aside"), number(count));
+            Project bare = piece(elements, List.of(), values);
+            List<Action> all = everyAction(bare, count);
+            // once: what happens when a scene opens or closes would happen again and again
+            var once = List.of(Conditions.of(Conditions.VALUE, count, "is", "0"));
+            // each tells what it does in the words of its sentence
+            var sentences = new Sentences(bare, bare.scenes().getFirst().board());
+            List<String> words = all.stream().map(a -> sentences.of(a.kind(), a.slots())).toList();
+            // without the script that can't be read, which is told of as the page loads
+            Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values).withScripts(bare.scripts().subList(0, 1));
+            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), x -> { }, () -> false);
+            java.nio.file.Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
+                    + "document.addEventListener('click', e => { if (e.target.closest('a')) e.preventDefault(); }, true);");
+            browser.open(folder.resolve("every-" + i), WIDTH, 300);
+            browser.run("const far = document.createElement('div'); far.style.height = '900px'; document.body.append(far); scrollTo(0, 0)");
+            Point at = elements.stream().filter(e -> e.id().equals(id)).findFirst().orElseThrow().rest().get(Properties.POSITION);
+            doings.get(k).at(at.x(), at.y());
+            try {
+                browser.until("return told.includes('" + words.getLast() + "')");
+            } catch (AssertionError e) {
+                wrong.add(k.key() + " did not come to the end: " + browser.run("return told.join()"));
+                continue;
+            } finally {
+                width(WIDTH);
+            }
+            assertThat((List<?>) browser.run("return wrong")).as(k.key()).isEmpty();
+            var told = (List<?>) browser.run("return told");
+            if (!told.containsAll(words)) {
+                wrong.add(k.key() + " did not fire all: " + told);
+            }
+        }
+        assertThat(wrong).isEmpty();
     }
 
     /** What must be true on the page after each action; the first element is shown, 25 px right of the left edge. */

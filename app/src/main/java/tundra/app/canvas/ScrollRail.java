@@ -3,7 +3,6 @@ package tundra.app.canvas;
 import javafx.geometry.Orientation;
 import javafx.scene.control.ScrollBar;
 import javafx.scene.layout.StackPane;
-import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.model.Scene;
 import tundra.core.model.Scroll;

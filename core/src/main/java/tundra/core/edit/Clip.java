@@ -90,13 +90,14 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         return new Pasted(b, fresh.stream().map(Element::id).toList());
     }
 
-    /** With the reactions to the copies; what moves a timeline that isn't on this board is left out. */
+    /** With the reactions to the copies, each in its group; what moves a timeline that isn't on this board is left out. */
     private Board withReactions(Board b, Map<String, String> ids) {
-        var all = new ArrayList<>(b.reactions());
+        List<Reaction> all = b.reactions();
         for (Reaction r : reactions) {
             Reaction here = r.map(s -> there(s, b, ids));
             if (here != null) {
-                all.add(here.withId(Ids.next()));
+                Reaction copy = here.withId(Ids.next()).withGroup("");
+                all = Reactions.group(Reactions.plus(all, copy), copy.id(), here.group());
             }
         }
         return all.size() == b.reactions().size() ? b : b.withReactions(all);

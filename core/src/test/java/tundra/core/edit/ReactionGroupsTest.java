@@ -142,6 +142,17 @@ class ReactionGroupsTest {
     }
 
     @Test
+    void copiesStandInTheGroupOfWhatTheyAreCopiesOf() {
+        Project p = piece(new Reaction("s", Events.tapped("lamp"), List.of(Actions.of(Actions.BACK))).withGroup("x"), hides("m", Slot.INSTANCE), counts("w"));
+        Board b = p.scenes().getFirst().board();
+        b = b.withReactions(Reactions.plus(b.reactions(), counts("last")));
+        Board pasted = Clip.of(p, b, List.of("lamp")).paste(b, new Point(5, 5)).board();
+        assertThat(pasted.reactions()).extracting(Reaction::group).containsExactly("x", "x", "");
+        Board elsewhere = Clip.of(p, b, List.of("lamp")).paste(b.withReactions(List.of(counts("only"))), new Point(5, 5)).board();
+        assertThat(elsewhere.reactions()).extracting(Reaction::group).containsExactly("", "x");
+    }
+
+    @Test
     void aReactionGoesToTheWholePieceAndBack() {
         Project p = piece(counts("s").withGroup("x"), hides("m", Slot.INSTANCE), counts("w"));
         assertThat(Reach.everywhere(counts("s"))).isTrue();

@@ -162,13 +162,24 @@ class Board {
         if (then > 0) return void setTimeout(() => run(list, i + 1), then);
       }
     };
+    // what it does itself does not set it off again, as playing from a cue at its own time would for ever
+    let running = false;
     EVENTS[when](this, slots, () => {
+      if (running) return;
+      running = true;
+      try {
+        react();
+      } finally {
+        running = false;
+      }
+    });
+    const react = () => {
       tell(says ?? when, id);
       const failed = conditions.filter(({ condition, ...slots }) => !CONDITIONS[condition](this, slots));
       const holds = any ? failed.length < conditions.length : !failed.length;
       for (const f of holds ? [] : failed) tell("not so: " + (f.says ?? f.condition), id);
       run(holds || !conditions.length ? actions : otherwise);
-    });
+    };
   }
 
   // Listens to something on an element, or to something of the whole page while its scene is shown.
@@ -276,7 +287,7 @@ class Board {
     const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
     const { el } = this.scene, seen = (x) => x === el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
     let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
-    if (this.scene.carried || !this.el.contains(x)) return;
+    if (this.scene.carried || !(this.name ? this.around.part(this.name) : this.el).contains(x)) return;
     for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();
 //# instance
     if (this.name) for (const fire of this.#taps.get(this.part(THIS)) ?? []) fire();

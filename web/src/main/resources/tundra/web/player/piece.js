@@ -32,10 +32,11 @@ class Scene {
 
   show(on) {
     const was = !this.el.hidden && this.#board;
+    this.el.hidden = !on;
 //# reactions
+    // once it is hidden, so that what happens then may open another scene
     if (was) this.#board.turned(false);
 //# core
-    this.el.hidden = !on;
     const around = this.el.parentNode;
     if (around !== this.#piece.el) around.hidden = !on;
     if (on || this.#board) this.board.reset();
