@@ -291,6 +291,13 @@ public final class ScriptsPanel extends VBox {
         });
         Bounds at = code.getCaretBounds().orElse(null);
         if (at != null && !completing.getItems().isEmpty()) {
+            // above the line where there is no room in the window below it
+            completing.setOnShown(e -> {
+                var window = code.getScene().getWindow();
+                if (completing.getY() + completing.getHeight() > window.getY() + window.getHeight()) {
+                    completing.setY(at.getMinY() - completing.getHeight() - 2);
+                }
+            });
             completing.show(code, at.getMinX(), at.getMaxY() + 2);
         }
     }

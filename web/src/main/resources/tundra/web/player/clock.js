@@ -1,5 +1,4 @@
 //# motifs
-//# motifs
 // What the time of a motif's instance goes by: how far its driver has come, in ms, becomes a time of the motif, whose length is given.
 class Clock {
   constructor({ repeat = "loop", phase = 0, speed = 1 }, duration) {
