@@ -12,10 +12,15 @@ import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Motif;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
@@ -57,6 +62,10 @@ public final class MotifSeries {
         if (!b.reactions().isEmpty()) {
             return "Something in it can be tapped, which pictures can't.";
         }
+        String played = played(p, m);
+        if (played != null) {
+            return "Reactions play “" + played + "” or wait for it, which pictures can't do.";
+        }
         if (PieceValues.shows(p, b)) {
             return "A text in it shows a value, which pictures can't.";
         }
@@ -68,6 +77,23 @@ public final class MotifSeries {
             String why = inner == null ? null : inside(p, b, e, inner);
             if (why != null) {
                 return why;
+            }
+        }
+        return null;
+    }
+
+    /** The name of an instance of a motif that reactions play, or whose markers or end they wait for; null when there is none. */
+    private static String played(Project p, Motif m) {
+        for (Place x : p.places()) {
+            for (Reaction r : x.board().reactions()) {
+                for (Slots s : r.slots()) {
+                    for (var e : s.values().entrySet()) {
+                        if ((e.getKey().type() == Slot.Type.PLAYER || e.getKey() == Events.INSTANCE) && x.board().find((String) e.getValue()) instanceof Element is
+                                && is.content() instanceof Content.Instance i && i.motif().equals(m.id())) {
+                            return is.name();
+                        }
+                    }
+                }
             }
         }
         return null;

@@ -9,16 +9,19 @@ import tundra.core.edit.Motifs;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -103,6 +106,9 @@ class MotifSeriesTest {
         assertThat(MotifSeries.hindrance(p, two)).contains("timelines besides Main");
         Motif longer = quick.withBoard(quick.board().mapTimeline("quick-main", t -> t.withDuration(151_000_000)));
         assertThat(MotifSeries.hindrance(p, longer)).contains("604 pictures");
+        Project played = p.mapBoard("w", b -> b.withReactions(List.of(new Reaction("r", Events.of(Events.ENDED, "x"), List.of(Actions.of(Actions.BACK))))));
+        assertThat(MotifSeries.hindrance(played, quick)).contains("“x”").contains("wait for it");
+        assertThat(MotifSeries.hindrance(p.mapBoard("w", b -> b.withReactions(List.of(new Reaction("r", Events.tapped("x"), List.of(Actions.of(Actions.HIDE, List.of("x"))))))), quick)).as("tapped and hidden as anything").isNull();
     }
 
     @Test
