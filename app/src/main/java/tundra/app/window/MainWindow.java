@@ -269,7 +269,11 @@ public final class MainWindow {
         }
     }
 
+    /** A change may be told of before the window has its stage, since it is made beside the interface thread. */
     private void title() {
+        if (stage == null) {
+            return;
+        }
         stage.setTitle((studio.unsaved() ? "• " : "") + studio.project().name() + " — Tundra");
     }
 
