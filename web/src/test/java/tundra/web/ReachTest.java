@@ -141,6 +141,29 @@ class ReachTest extends InBrowser {
         assertThat(value("loops-m")).as("nothing while it is not shown").isEqualTo(before);
     }
 
+    /** Also where the motif stands in another one, twice. */
+    @Test
+    void anInstanceTellsItsOwnMotifOfItsEndAndOfTaps() throws Exception {
+        var turns = new Timeline("turns", Timeline.MAIN, 400_000, true, true, Map.of());
+        var inner = new Board(new Point(50, 50), Values.NONE, List.of(box("blade", 25, 25)), List.of(turns), List.of(
+                new Reaction("ends", Events.of(Events.ENDED, Slot.INSTANCE), List.of(Actions.of(Actions.ADD_VALUE, "ends", 1.0))),
+                new Reaction("tap", Events.tapped(Slot.INSTANCE), List.of(Actions.of(Actions.PAUSE, Slot.INSTANCE), Actions.of(Actions.SET, List.of(Slot.INSTANCE), Setting.of(Properties.OPACITY, 0.5), 0L, "linear")))));
+        var pair = new Board(new Point(200, 60), Values.NONE, List.of(placed("left", Clock.OWN), placed("right", Clock.OWN).with(Properties.POSITION, new Point(250, 100))), List.of(main("pair-main")), List.of());
+        var outer = new Element("outer", "outer", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)).with(Properties.PIVOT, Point.ZERO), new Content.Instance("pair", new Point(200, 60), Clock.OWN));
+        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(outer))), Map.of(), Map.of()).withMotifs(List.of(new Motif("m", "Vane", inner), new Motif("pair", "Pair", pair)))
+                .withValues(List.of(number("ends")));
+        open(p, "nested");
+        browser.until("return Tundra.pieces[0].value('ends') >= 4");
+        String opacity = "return ['left', 'right'].map(x => +getComputedStyle(document.querySelector('.t-' + x)).opacity).join()";
+        click(400, 200);
+        browser.until(opacity + " === '1,0.5'");
+        browser.run("document.querySelector('.t-left').click()");
+        browser.until(opacity + " === '0.5,0.5'");
+        browser.run("window.before = Tundra.pieces[0].value('ends'); window.waited = 0; setTimeout(() => waited = 1, 900)");
+        browser.until("return waited === 1");
+        assertThat(browser.run("return Tundra.pieces[0].value('ends') - before")).as("both were paused").isEqualTo(0L);
+    }
+
     /** Each would go on for ever if what a reaction does set itself off again. */
     @Test
     void whatAReactionDoesDoesNotSetItOffAgain() throws Exception {

@@ -96,8 +96,7 @@ const ACTIONS = {
 //# action putText
   putText: (board, { value, into }) => {
     const [line, ...rest] = board.part(into).querySelectorAll("text > tspan");
-    const now = board.piece.value(value);
-    line.textContent = now === true ? "yes" : now === false ? "no" : now;
+    line.textContent = said(board.piece.value(value));
     for (const x of rest) x.textContent = "";
   },
 //# action run

@@ -11,7 +11,8 @@ class Board {
   #parts = new Map();
   #renamed = new Map();
   #soon;
-  #taps = new Map();
+  // Of a scene: what is to be done where something on it or in its motifs is tapped.
+  taps;
   #conducted;
   #instances;
   #slot;
@@ -19,6 +20,7 @@ class Board {
   #sets = new Map();
   // The same for the instance that it is.
   #outwards = new Map();
+  #reactions;
   #opens = [];
   #closes = [];
   front = 0;
@@ -40,7 +42,7 @@ class Board {
 //# chips
     for (const x of el.querySelectorAll("[data-value]")) {
       const { value } = x.dataset, show = (now) => {
-        const words = now === true ? "yes" : now === false ? "no" : String(now);
+        const words = said(now);
         if (x.textContent === words) return;
         x.textContent = words;
         for (const y of x.closest("text")?.querySelectorAll("[data-more]") ?? []) if (y.dataset.more === value) y.textContent = "";
@@ -51,11 +53,18 @@ class Board {
 //# drags
     for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
 //# reactions
-    for (const r of reactions) this.react(r);
-    // what is dragged gets its clicks itself, so they are heard of further out
-    if (this.#taps.size) this.scene.el.addEventListener("click", (e) => this.#tap(e));
+    this.#reactions = reactions;
+    if (!around) this.#begin();
 //# core
   }
+//# reactions
+
+  // Once the whole scene stands, since a motif's reactions can name the instance that they happen in.
+  #begin() {
+    for (const i of this.#instances) i.board.#begin();
+    for (const r of this.#reactions) this.react(r);
+  }
+//# core
 
   // Whether anything goes along with a timeline of this board.
   conducts(timeline) {
@@ -272,26 +281,29 @@ class Board {
 
   // Taps and the keys that stand for them.
   onTap(el, fire) {
-    this.#taps.set(el, [...(this.#taps.get(el) ?? []), fire]);
-    if (this.#taps.get(el).length > 1) return;
+    const { scene } = this;
+    if (!scene.taps) {
+      scene.taps = new Map();
+      scene.el.addEventListener("click", (e) => scene.#tap(e));
+    }
+    const all = scene.taps.get(el);
+    if (all) return void all.push(fire);
+    scene.taps.set(el, [fire]);
     el.addEventListener("keydown", (e) => {
       if (e.target === el && (e.key === "Enter" || e.key === " ") && !e.repeat) {
         e.preventDefault();
-        for (const f of this.#taps.get(el)) f();
+        for (const f of scene.taps.get(el)) f();
       }
     });
   }
 
   // What is seen there is tapped, and all that holds it; what is faded lets taps through, as what is hidden does.
   #tap({ target, detail, clientX, clientY }) {
+    if (this.carried) return;
     const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
-    const { el } = this.scene, seen = (x) => x === el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
+    const { el } = this, seen = (x) => x === el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
     let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
-    if (this.scene.carried || !(this.name ? this.around.part(this.name) : this.el).contains(x)) return;
-    for (; x && x !== this.el; x = x.parentNode) for (const fire of this.#taps.get(x) ?? []) fire();
-//# instance
-    if (this.name) for (const fire of this.#taps.get(this.part(THIS)) ?? []) fire();
-//# reactions
+    for (; x && x !== el; x = x.parentNode) for (const fire of this.taps.get(x) ?? []) fire();
   }
 
 //# core

@@ -49,6 +49,11 @@ class Scene {
   }
 }
 
+//# values
+// A value in words.
+const said = (value) => (value === true ? "yes" : value === false ? "no" : String(value));
+//# core
+
 class Piece {
   #way = [];
   #sounds = new Map();
@@ -191,10 +196,10 @@ class Piece {
     const v = this.#values.get(id), now = this.as(id, to);
     if (now === v.now) return;
     v.now = now;
-    tell(v.name + " = " + (v.kind === "yesNo" ? (now ? "yes" : "no") : now));
+    tell(v.name + " = " + said(now));
     if (v.kept)
       try {
-        localStorage.setItem(this.#key(id), v.kind === "yesNo" ? (now ? "yes" : "no") : now);
+        localStorage.setItem(this.#key(id), said(now));
       } catch {
         // this browser keeps nothing
       }
