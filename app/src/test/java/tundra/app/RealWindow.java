@@ -56,7 +56,8 @@ final class RealWindow implements AutoCloseable, Asker {
     volatile boolean noBrowser;
     List<String> reported = List.of();
     /** Presses and releases that reached the window. */
-    private volatile int heard;
+    /** Counted down when the window hears of a press or a release. */
+    private volatile CountDownLatch heard = new CountDownLatch(0);
     private volatile boolean movesAreLost;
     /** Clicks that lie further than so many px from each other are two. */
     private static final double APART = 20;
@@ -85,7 +86,7 @@ final class RealWindow implements AutoCloseable, Asker {
             stage.addEventFilter(javafx.scene.input.InputEvent.ANY, e -> {
                 if (e.getEventType() == javafx.scene.input.KeyEvent.KEY_PRESSED || e.getEventType() == javafx.scene.input.KeyEvent.KEY_RELEASED
                         || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_PRESSED || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_RELEASED) {
-                    heard++;
+                    heard.countDown();
                 }
             });
             stage.addEventFilter(javafx.scene.input.MouseEvent.MOUSE_RELEASED, e -> movesAreLost = false);
@@ -178,21 +179,18 @@ final class RealWindow implements AutoCloseable, Asker {
             if (System.nanoTime() > end) {
                 throw new AssertionError("waited 20 seconds in vain");
             }
-            Thread.sleep(15);
+            pulses(1);
         }
     }
 
     /** Does something with the robot and waits until the window heard of it; what goes to a popup is waited for in vain, but not long. */
     private void robot(Runnable act) throws Exception {
-        int before = heard;
+        heard = new CountDownLatch(1);
         fx(() -> {
             act.run();
             return null;
         });
-        long end = System.nanoTime() + 400_000_000L;
-        while (heard == before && System.nanoTime() < end) {
-            Thread.sleep(2);
-        }
+        heard.await(400, TimeUnit.MILLISECONDS);
         fx(() -> null);
     }
 

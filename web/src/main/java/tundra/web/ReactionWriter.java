@@ -101,7 +101,6 @@ final class ReactionWriter {
             }
             if (motion.glides()) {
                 o.put("glides", true);
-                used.add(PlayerScript.GLIDES);
             }
             there.forEach(p -> ways(o, d, p.part()));
         }
@@ -112,7 +111,6 @@ final class ReactionWriter {
         if (board.timeline(SetTimelines.look(d, part)) instanceof Timeline t) {
             ObjectNode look = o.withObject("looks").putObject(PageId.of(part)).put("duration", t.duration() / 1000.0).put("easing", "ease-out");
             tracks.write(look, t);
-            used.add(PlayerScript.LOOKS);
         }
         if (d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, part) instanceof Timeline t) {
             ArrayNode points = o.withObject("paths").putObject(PageId.of(part)).put("timeline", t.id()).putArray("points");

@@ -74,7 +74,7 @@ final class SetTimelines {
             if (a.kind() == Actions.SET || a.kind() == Actions.CHANGE_BY) {
                 Timeline t = new Timeline(id(r, otherwise, i), "", Math.max(1000, (Long) a.slots().get(Actions.OVER)), false, false, Map.of());
                 for (Object id : (List<?>) a.slots().get(Actions.ELEMENTS)) {
-                    Element e = id.equals(Slot.INSTANCE) ? Reactions.INSTANCE : b.find((String) id);
+                    Element e = Reactions.element(b, (String) id);
                     Setting s = (Setting) a.slots().get(Actions.SETTING);
                     if (e != null && Reactions.settable(e).contains(s.property())) {
                         t = with(t, e, s.property(), s.value(), a.kind() == Actions.CHANGE_BY);

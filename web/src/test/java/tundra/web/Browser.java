@@ -63,14 +63,12 @@ final class Browser implements AutoCloseable {
         driver.quit();
     }
 
-    /** Waits, ten seconds at most, until a script says true. */
-    void until(String script) throws InterruptedException {
-        long end = System.nanoTime() + 10_000_000_000L;
-        while (!Boolean.TRUE.equals(run(script))) {
-            if (System.nanoTime() > end) {
-                throw new AssertionError("waited ten seconds in vain for: " + script);
-            }
-            Thread.sleep(20);
+    /** Waits, ten seconds at most, until a script says true; the page itself looks again and again. */
+    void until(String script) {
+        Object came = driver.executeAsyncScript("const done = arguments[0], end = performance.now() + 10000, look = () => {" + script + "};"
+                + "const again = () => (look() === true ? done(true) : performance.now() > end ? done(false) : setTimeout(again, 10)); again();");
+        if (!Boolean.TRUE.equals(came)) {
+            throw new AssertionError("waited ten seconds in vain for: " + script);
         }
     }
 

@@ -213,8 +213,7 @@ final class SlotChip {
         var out = new ArrayList<Picker.Choice>();
         var s = (Setting) now;
         out.add(new Picker.Choice("another value…", SettingText.of(s), () -> SettingPicker.value(chip, s.property(), SettingText.of(s), this::put)));
-        String first = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? (String) ids.getFirst() : null;
-        Element e = first == null ? null : first.equals(Slot.INSTANCE) ? Reactions.INSTANCE : site.board().find(first);
+        Element e = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? Reactions.element(site.board(), (String) ids.getFirst()) : null;
         if (e != null) {
             out.addAll(SettingPicker.of(chip, e, this::put));
         }

@@ -66,8 +66,8 @@ final class ReactionChecks {
         String element = (String) r.when().slots().first(Slot.Type.ELEMENT);
         var off = new Finding.Fix("Delete this reaction", b -> b.withReactions(Reactions.delete(b.reactions(), r.id())));
         Element e = element == null ? null : board.find(element);
-        if (e != null && (e.hidden() || e.guide())) {
-            add(Check.DEAD, element, 0, "“" + words + "” never happens: " + e.name() + (e.hidden() ? " is hidden." : " is a guide, which isn't published."), off);
+        if (e != null && absent(e)) {
+            add(Check.DEAD, element, 0, "“" + words + "” never happens: " + why(e), off);
         }
         if (r.when().kind() == Events.PASSED) {
             Timeline t = board.timeline((String) r.when().slots().get(Events.TIMELINE));
@@ -105,15 +105,24 @@ final class ReactionChecks {
     private void still(Dragging d) {
         for (Dragging.Pair p : d.pairs()) {
             Element e = board.find(p.part());
-            boolean gone = e.hidden() || e.guide();
-            String why = gone ? e.name() + (e.hidden() ? " is hidden." : " is a guide, which isn't published.")
-                    : d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, p.part()) == null ? e.name() + " has no motion path to go along: key its position, or let it move freely."
-                    : !p.places().isEmpty() && p.places().stream().map(board::find).allMatch(x -> x.hidden() || x.guide()) ? "no place that " + e.name() + " fits is on the page." : null;
-            if (why != null) {
-                add(Check.DEAD, p.part(), 0, (gone ? "Nobody can drag it: " : e.name() + " can't be dragged as it is meant: ") + why, !gone && d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, p.part()) == null
-                        ? new Finding.Fix("Let it move freely", b -> Draggings.map(b, d.id(), x -> x.withMotion(m -> m.withWay(Dragging.Way.FREE)))) : null);
+            if (absent(e)) {
+                add(Check.DEAD, p.part(), 0, "Nobody can drag " + e.name() + ": " + why(e), null);
+            } else if (d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, p.part()) == null) {
+                add(Check.DEAD, p.part(), 0, e.name() + " has no motion path to be dragged along: key its position, or let it move freely.",
+                        new Finding.Fix("Let it move freely", b -> Draggings.map(b, d.id(), x -> x.withMotion(m -> m.withWay(Dragging.Way.FREE)))));
+            } else if (!p.places().isEmpty() && p.places().stream().map(board::find).allMatch(ReactionChecks::absent)) {
+                add(Check.DEAD, p.part(), 0, e.name() + " can land nowhere: no place that it fits is on the page.", null);
             }
         }
+    }
+
+    /** Whether an element is not on the page, and why. */
+    private static boolean absent(Element e) {
+        return e.hidden() || e.guide();
+    }
+
+    private static String why(Element e) {
+        return e.name() + (e.hidden() ? " is hidden." : " is a guide, which isn't published.");
     }
 
     private boolean played(Timeline t) {

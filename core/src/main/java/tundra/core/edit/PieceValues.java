@@ -3,6 +3,7 @@ package tundra.core.edit;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import tundra.core.frame.ValueWords;
 import tundra.core.model.Board;
@@ -39,9 +40,8 @@ public final class PieceValues {
         if (all.equals(p.values())) {
             return p;
         }
-        PieceValue was = p.value(id);
         Project out = p.withValues(all);
-        return out.value(id).name().equals(was.name()) ? out : inTexts(out, was, ValueWords.written(out.value(id)));
+        return out.value(id).name().equals(p.value(id).name()) ? out : inTexts(out, p.values(), v -> ValueWords.written(out.value(v.id())));
     }
 
     /** How many texts show a value. */
@@ -62,30 +62,26 @@ public final class PieceValues {
         return e.content() instanceof Content.Text t ? ValueWords.in(t.text(), p.values()) : List.of();
     }
 
-    /** With something else where a value stands in texts. */
-    private static Project inTexts(Project p, PieceValue v, String words) {
+    /** With other words where values stand in texts. */
+    private static Project inTexts(Project p, List<PieceValue> values, Function<PieceValue, String> words) {
         return p.mapBoards(b -> {
             var ids = new HashSet<String>();
             Tree.each(b.elements(), e -> {
-                if (e.content() instanceof Content.Text t && t.text().contains(ValueWords.written(v))) {
+                if (ValueWords.with(e.content(), values, words) != e.content()) {
                     ids.add(e.id());
                 }
             });
-            return ids.isEmpty() ? b : b.mapElements(ids, e -> e.withContent(((Content.Text) e.content()).withText(((Content.Text) e.content()).text().replace(ValueWords.written(v), words))));
+            return ids.isEmpty() ? b : b.mapElements(ids, e -> e.withContent(ValueWords.with(e.content(), values, words)));
         });
     }
 
     /** With what values are at first in the texts where they stand. */
     static Project spelled(Project p, List<PieceValue> values) {
-        Project out = p;
-        for (PieceValue v : values) {
-            out = inTexts(out, v, v.start());
-        }
-        return out;
+        return inTexts(p, values, PieceValue::start);
     }
 
     /** Without a value and the sentences' parts that name it; texts keep what it was at first. */
     public static Project delete(Project p, String id) {
-        return Reactions.tidied(spelled(p, List.of(p.value(id))).withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
+        return Reactions.tidied(inTexts(p, p.values(), v -> v.id().equals(id) ? v.start() : ValueWords.written(v)).withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
     }
 }

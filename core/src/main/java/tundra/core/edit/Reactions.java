@@ -50,6 +50,11 @@ public final class Reactions {
 
     private Reactions() {}
 
+    /** The element that stands in a slot, be it the instance; null when there is none. */
+    public static Element element(Board b, String id) {
+        return id.equals(Slot.INSTANCE) ? INSTANCE : b.find(id);
+    }
+
     /** What actions can set of an element. Of an instance within its own motif it is what doesn't depend on where it stands. */
     public static List<Property<?>> settable(Element e) {
         return e == INSTANCE ? List.of(Properties.OPACITY, Properties.ROTATION, Properties.SCALE) : Properties.of(e);

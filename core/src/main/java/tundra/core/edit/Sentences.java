@@ -67,7 +67,7 @@ public final class Sentences {
     }
 
     private String element(String id) {
-        return id.equals(Slot.INSTANCE) ? "this instance" : board.find(id) instanceof Element e ? e.name() : "?";
+        return Reactions.element(board, id) instanceof Element e ? e.name() : "?";
     }
 
     private String elements(List<?> ids) {

@@ -28,9 +28,12 @@ public final class Parallax {
             Element e = n.id() == null ? null : b.find(n.id());
             double share = e == null ? 0 : e.rest().get(Properties.PARALLAX);
             List<FrameNode> children = n.motif() != null || n.children().isEmpty() ? n.children() : shifted(n.children(), b, px);
-            boolean same = children.equals(n.children());
-            out.add(share == 0 && same ? n : new FrameNode(n.id(), n.locked(), share == 0 ? n.toParent() : Affine.translate(0, -px * share).times(n.toParent()), n.opacity(), n.box(), n.marks(),
-                    same ? n.children() : children, n.clips(), n.motif(), n.look()));
+            Affine placed = share == 0 ? n.toParent() : Affine.translate(0, -px * share).times(n.toParent());
+            if (!children.equals(n.children())) {
+                out.add(new FrameNode(n.id(), n.locked(), placed, n.opacity(), n.box(), n.marks(), children, n.clips(), n.motif(), n.look()));
+            } else {
+                out.add(share == 0 ? n : n.withPlacement(placed));
+            }
         }
         return out;
     }

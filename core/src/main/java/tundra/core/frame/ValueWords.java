@@ -2,6 +2,7 @@ package tundra.core.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import tundra.core.model.Content;
 import tundra.core.model.PieceValue;
 
@@ -44,6 +45,17 @@ public final class ValueWords {
         return out;
     }
 
+    /** A text with other words where values stand in it. */
+    public static String with(String text, List<PieceValue> values, Function<PieceValue, String> words) {
+        var out = new StringBuilder();
+        int done = 0;
+        for (Span s : in(text, values)) {
+            out.append(text, done, s.from).append(words.apply(s.value));
+            done = s.to;
+        }
+        return done == 0 ? text : out.append(text.substring(done)).toString();
+    }
+
     /** A text with what its values are at first. */
     public static Shown shown(String text, List<PieceValue> values) {
         List<Span> places = in(text, values);
@@ -64,10 +76,15 @@ public final class ValueWords {
 
     /** A content as it is shown: texts with what their values are at first. */
     public static Content shown(Content c, List<PieceValue> values) {
+        return with(c, values, PieceValue::start);
+    }
+
+    /** A content with other words where values stand in a text; the same where none does. */
+    public static Content with(Content c, List<PieceValue> values, Function<PieceValue, String> words) {
         if (values.isEmpty() || !(c instanceof Content.Text t) || t.text().indexOf('{') < 0) {
             return c;
         }
-        String words = shown(t.text(), values).text();
-        return words.equals(t.text()) ? c : t.withText(words);
+        String now = with(t.text(), values, words);
+        return now.equals(t.text()) ? c : t.withText(now);
     }
 }

@@ -97,7 +97,7 @@ class ReactionChecksTest {
         var pair = Dragging.of("d", List.of(new Dragging.Pair("Lamp", List.of("Slot"))));
         assertThat(checks(piece(List.of(slot, lamp)).mapBoard("s", b -> b.withDrags(List.of(pair))))).isEmpty();
         assertThat(found(piece(List.of(slot, lamp.withHidden(true))).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("Lamp is hidden");
-        assertThat(found(piece(List.of(slot.withHidden(true), lamp)).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("no place that Lamp fits");
+        assertThat(found(piece(List.of(slot.withHidden(true), lamp)).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("no place that it fits");
         Project path = piece(List.of(slot, lamp)).mapBoard("s", b -> b.withDrags(List.of(pair.withMotion(m -> m.withWay(Dragging.Way.PATH)))));
         Finding f = found(path).getFirst();
         assertThat(f.check()).isEqualTo(Check.DEAD);

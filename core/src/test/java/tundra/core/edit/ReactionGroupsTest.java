@@ -104,7 +104,7 @@ class ReactionGroupsTest {
         var lamp = new Element("lamp", "Lamp", false, false, Values.NONE, new Content.Rectangle());
         var placed = new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("m", new Point(10, 10), Clock.OWN));
         var board = new Board(new Point(100, 100), Values.NONE, List.of(lamp, placed), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(scene));
-        var inner = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("wick")), List.of(new Timeline("inner", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(motif));
+        var inner = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("inner-lamp")), List.of(new Timeline("inner", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(motif));
         return new Project("p", "P", 24, List.of(new Scene("a", "A", board)), Map.of(), Map.of()).withMotifs(List.of(new Motif("m", "M", inner)))
                 .withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.NUMBER, "0", false))).withReactions(List.of(whole));
     }

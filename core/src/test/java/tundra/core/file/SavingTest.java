@@ -172,8 +172,7 @@ class SavingTest {
             var told = new java.io.BufferedReader(new java.io.InputStreamReader(p.getInputStream(), java.nio.charset.StandardCharsets.UTF_8));
             assertThat(told.readLine()).isEqualTo("saving");
             // not a wait for anything: the moment of the kill is meant to be any
-            Thread.sleep(random.nextInt(120));
-            killed += p.isAlive() ? 1 : 0;
+            killed += p.waitFor(random.nextInt(120), java.util.concurrent.TimeUnit.MILLISECONDS) ? 0 : 1;
             p.destroyForcibly().waitFor();
             assertThat(ProjectFile.read(file).assets()).hasSize(1);
             Path before = folder.resolve("a.tundra.previous");

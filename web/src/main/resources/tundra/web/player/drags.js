@@ -126,21 +126,18 @@ class Draggable {
       Object.assign(this.#from, { at: Math.max(0, i), px: ax + (bx - ax) * k, py: ay + (by - ay) * k });
       [this.#from.ax, this.#from.ay, this.#from.began] = [this.#from.px, this.#from.py, now];
     }
-//# looks
-    this.#wear(true);
 //# drags
+    this.#wear(true);
     this.show();
     this.board.dragged(this, "started");
     if (this.place) this.board.dragged(this, "taken");
   }
 
-//# looks
   // How it looks while it is carried, and as it was after that.
   #wear(on) {
     const look = this.data.looks?.[this.name];
     if (look) on ? this.board.set(look) : this.board.unset(look);
   }
-//# drags
 
   #move(cx, cy) {
     const f = this.#from, { way, area } = this.data;
@@ -207,14 +204,11 @@ class Draggable {
 
   // Goes on as fast as it was moved, slower and slower, where it glides.
   #release() {
-//# glides
     const f = this.#from, now = performance.now(), trail = f.trail.filter(([t]) => now - t < 90), [a, b] = [trail[0], trail.at(-1)];
     const [vx, vy] = b && b[0] > a[0] && now - b[0] < 60 ? [(b[1] - a[1]) / (b[0] - a[0]), (b[2] - a[2]) / (b[0] - a[0])] : [0, 0];
     if (this.data.glides && !quiet.matches && Math.hypot(vx, vy) > 0.1) return this.#glide(f, vx, vy, now);
-//# drags
     this.#drop();
   }
-//# glides
 
   #glide(f, vx, vy, now) {
     f.id = "gliding";
@@ -233,7 +227,6 @@ class Draggable {
     };
     requestAnimationFrame(step);
   }
-//# drags
 
   #drop() {
     // what was carried somewhere was not tapped
@@ -244,9 +237,7 @@ class Draggable {
   }
 
   #end(place) {
-//# looks
     this.#wear(false);
-//# drags
     this.board.dragged(this, "ended");
     if (place) this.#land(place);
     else if (this.places.length) this.#miss();
@@ -279,7 +270,6 @@ class Draggable {
   #cancel() {
     const { x, y, turn, place } = this.#from;
     Object.assign(this, { x, y, turn, place });
-//# looks
     this.#wear(false);
 //# paths
     if (this.#path) this.#along(this.#from.began);
