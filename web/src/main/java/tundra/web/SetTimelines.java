@@ -14,7 +14,6 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Setting;
-import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;

@@ -4,6 +4,7 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
@@ -12,6 +13,7 @@ import org.openqa.selenium.WebElement;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import tundra.core.geometry.Point;
 
 /** Headless Chromium with an exact viewport. */
 final class Browser implements AutoCloseable {
@@ -76,5 +78,33 @@ final class Browser implements AutoCloseable {
     @SuppressWarnings("unchecked")
     java.util.List<java.util.List<Number>> heard() {
         return (java.util.List<java.util.List<Number>>) run("return heard");
+    }
+
+    /** @param type mousePressed, mouseMoved or mouseReleased */
+    void mouse(String type, double x, double y, int buttons) {
+        driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", type.equals("mouseMoved") && buttons == 0 ? "none" : "left", "buttons", buttons, "clickCount", 1));
+    }
+
+    void click(double x, double y) {
+        mouse("mousePressed", x, y, 1);
+        mouse("mouseReleased", x, y, 0);
+    }
+
+    /** Presses, moves in two steps and lets go. */
+    void drag(Point from, Point to) {
+        Point half = from.lerp(to, 0.5);
+        mouse("mousePressed", from.x(), from.y(), 1);
+        mouse("mouseMoved", half.x(), half.y(), 1);
+        mouse("mouseMoved", to.x(), to.y(), 1);
+        mouse("mouseReleased", to.x(), to.y(), 0);
+    }
+
+    /** @param type touchStart, touchMove or touchEnd; the fingers that touch, in px */
+    void touch(String type, Point... fingers) {
+        var points = new ArrayList<Map<String, Object>>();
+        for (int i = 0; i < fingers.length; i++) {
+            points.add(Map.of("x", fingers[i].x(), "y", fingers[i].y(), "id", i));
+        }
+        driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", points));
     }
 }

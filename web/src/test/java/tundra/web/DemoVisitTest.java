@@ -3,15 +3,12 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 import tundra.samples.OpenNight;
 
 /** The demo as a visitor goes through it: the menu, the walk, the mast, the visit. */
@@ -36,30 +33,20 @@ class DemoVisitTest extends InBrowser {
         return new Point(p.get(0).doubleValue(), p.get(1).doubleValue());
     }
 
-    private void mouse(String type, Point p, int buttons) {
-        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", p.x(), "y", p.y(), "button", "left", "buttons", buttons, "clickCount", 1));
-    }
-
     private void click(String selector) {
         Point p = middle(selector);
-        mouse("mousePressed", p, 1);
-        mouse("mouseReleased", p, 0);
+        browser.click(p.x(), p.y());
     }
 
     private void drag(String part, String place) throws Exception {
-        Point from = middle(part), to = middle(place);
-        mouse("mousePressed", from, 1);
-        mouse("mouseMoved", from.lerp(to, 0.5), 1);
-        mouse("mouseMoved", to.plus(new Point(9, -6)), 1);
-        mouse("mouseReleased", to.plus(new Point(9, -6)), 0);
+        browser.drag(middle(part), middle(place).plus(new Point(9, -6)));
         browser.until("const m = (s) => { const r = [...document.querySelector(s).querySelectorAll('.t-p > *')][0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]; };"
                 + "const a = m('" + part + "'), b = m('" + place + "'); return Math.hypot(a[0] - b[0], a[1] - b[1]) < 1");
     }
 
     @Test
     void theMenuTheMastTheVisitAndTheWalk() throws Exception {
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(demo, null), folder.resolve("demo"), x -> { }, () -> false);
-        browser.open(folder.resolve("demo"), 1280, 640);
+        open(demo, "demo", 1280, 640);
         browser.run("window.wrong = []; addEventListener('error', e => wrong.push(e.message)); HTMLMediaElement.prototype.play = function () { (window.played ??= []).push(this.src); return Promise.resolve(); };");
         String menu = of("Arrival", "Menu"), panel = of("Arrival", "Menu panel");
         click(menu);

@@ -29,8 +29,6 @@ import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 
 /** Parts that a visitor drags with mouse, fingers and keyboard. */
 class DraggingTest extends InBrowser {
@@ -64,12 +62,7 @@ class DraggingTest extends InBrowser {
         reactions.add(new Reaction("home", Events.of(Events.KEY_PRESSED, "H"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SEND_HOME, List.of("vane", "dome"), 0L))));
         var board = new Board(new Point(600, 320), Values.NONE, elements, List.of(main), reactions).withDrags(List.of(drag));
         Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(values);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve(name), x -> { }, () -> false);
-        browser.open(folder.resolve(name), 600, 320);
-    }
-
-    private double value(String id) {
-        return ((Number) browser.run("return Tundra.pieces[0].value(arguments[0])", id)).doubleValue();
+        open(p, name, 600, 320);
     }
 
     @SuppressWarnings("unchecked")
@@ -82,48 +75,29 @@ class DraggingTest extends InBrowser {
         browser.until("const r = document.querySelector('.t-" + id + "').querySelector('.t-p > *').getBoundingClientRect(); return Math.hypot(r.x + r.width / 2 - " + x + ", r.y + r.height / 2 - " + y + ") < 0.6");
     }
 
-    private void drag(Point from, Point to) {
-        mouse("mousePressed", from, 1);
-        mouse("mouseMoved", from.lerp(to, 0.5), 1);
-        mouse("mouseMoved", to, 1);
-        mouse("mouseReleased", to, 0);
-    }
-
-    private void mouse(String type, Point p, int buttons) {
-        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", p.x(), "y", p.y(), "button", "left", "buttons", buttons, "clickCount", 1));
-    }
-
-    private void touch(String type, Point... points) {
-        var all = new ArrayList<Map<String, Object>>();
-        for (int i = 0; i < points.length; i++) {
-            all.add(Map.of("x", points[i].x(), "y", points[i].y(), "id", i));
-        }
-        browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", type, "touchPoints", all));
-    }
-
     @Test
     void aPartLandsInTheMiddleOfItsPlaceOrGoesHome() throws Exception {
         open("lands", d -> d);
-        drag(new Point(80, 80), new Point(250, 250));
+        browser.drag(new Point(80, 80), new Point(250, 250));
         at("vane", 80, 80);
         assertThat(value("missed")).isEqualTo(1);
         assertThat(value("started")).isEqualTo(1);
         assertThat(value("ended")).isEqualTo(1);
         assertThat(value("moved")).isGreaterThanOrEqualTo(2);
-        drag(new Point(80, 80), new Point(390, 90));
+        browser.drag(new Point(80, 80), new Point(390, 90));
         at("vane", 400, 80);
         assertThat(value("landed")).isEqualTo(1);
         assertThat(value("all")).isZero();
         // the vane's place is taken: the dome goes home from there, and lands on its own
         assertThat(middle("dome").distance(new Point(80, 220))).isLessThan(1);
-        drag(middle("dome"), new Point(400, 85));
+        browser.drag(middle("dome"), new Point(400, 85));
         at("dome", 80, 220);
-        drag(new Point(80, 220), new Point(410, 210));
+        browser.drag(new Point(80, 220), new Point(410, 210));
         at("dome", 400, 220);
         assertThat(value("dome")).isEqualTo(1);
         assertThat(value("all")).isEqualTo(1);
         // taken out again it goes home
-        drag(new Point(400, 80), new Point(200, 200));
+        browser.drag(new Point(400, 80), new Point(200, 200));
         at("vane", 80, 80);
         new Actions(browser.driver).sendKeys("h").perform();
         at("dome", 80, 220);
@@ -132,9 +106,9 @@ class DraggingTest extends InBrowser {
     @Test
     void whatIsMissedStaysAndWhatLandsStaysWhereItWasLetGo() throws Exception {
         open("stays", d -> d.withFit(f -> f.withMissed(Dragging.Missed.STAYS).withSnaps(false)));
-        drag(new Point(80, 80), new Point(250, 150));
+        browser.drag(new Point(80, 80), new Point(250, 150));
         at("vane", 250, 150);
-        drag(new Point(250, 150), new Point(390, 90));
+        browser.drag(new Point(250, 150), new Point(390, 90));
         at("vane", 390, 90);
         assertThat(value("landed")).isEqualTo(1);
     }
@@ -142,15 +116,15 @@ class DraggingTest extends InBrowser {
     @Test
     void whileItIsCarriedItLooksAndTiltsAsSaid() throws Exception {
         open("eased", d -> d.withFit(f -> f.withBack(200_000).withEasing(tundra.core.motion.EasingText.parse("cubic-bezier(0.3, 0.1, 0.2, 1.4)"))));
-        drag(new Point(80, 80), new Point(250, 250));
+        browser.drag(new Point(80, 80), new Point(250, 250));
         assertThat((String) browser.run("return document.querySelector('.t-vane-h').style.transition")).contains("200ms cubic-bezier(0.3, 0.1, 0.2, 1.4)");
         at("vane", 80, 80);
         open("carried", d -> d.withCarried(c -> c.withOpacity(0.5).withTilt(10)));
-        mouse("mousePressed", new Point(85, 85), 1);
-        mouse("mouseMoved", new Point(200, 150), 1);
+        browser.mouse("mousePressed", 85, 85, 1);
+        browser.mouse("mouseMoved", 200, 150, 1);
         assertThat((String) browser.run("const s = getComputedStyle(document.querySelector('.t-vane-h')); return s.opacity + ' ' + s.rotate + ' ' + s.cursor")).isEqualTo("0.5 10deg grabbing");
         assertThat(middle("vane").distance(new Point(195, 145))).as("it tilts around its middle").isLessThan(1);
-        mouse("mouseReleased", new Point(200, 150), 0);
+        browser.mouse("mouseReleased", 200, 150, 0);
         at("vane", 80, 80);
         browser.until("return parseFloat(getComputedStyle(document.querySelector('.t-vane-h')).rotate) === 0");
     }
@@ -158,13 +132,13 @@ class DraggingTest extends InBrowser {
     @Test
     void twoFingersCarryTwoParts() throws Exception {
         open("fingers", d -> d);
-        touch("touchStart", new Point(80, 80));
-        touch("touchStart", new Point(80, 80), new Point(80, 220));
+        browser.touch("touchStart", new Point(80, 80));
+        browser.touch("touchStart", new Point(80, 80), new Point(80, 220));
         for (double p : new double[] {0.3, 0.7, 1}) {
-            touch("touchMove", new Point(80, 80).lerp(new Point(400, 80), p), new Point(80, 220).lerp(new Point(400, 220), p));
+            browser.touch("touchMove", new Point(80, 80).lerp(new Point(400, 80), p), new Point(80, 220).lerp(new Point(400, 220), p));
         }
-        touch("touchEnd", new Point(400, 220));
-        touch("touchEnd");
+        browser.touch("touchEnd", new Point(400, 220));
+        browser.touch("touchEnd");
         at("vane", 400, 80);
         at("dome", 400, 220);
         assertThat(value("all")).isEqualTo(1);
@@ -192,17 +166,17 @@ class DraggingTest extends InBrowser {
     void freelyAcrossDownWithinAnAreaAndAround() throws Exception {
         UnaryOperator<Dragging> free = d -> d.withPairs(List.of(new Dragging.Pair("vane", List.of())));
         open("across", d -> free.apply(d).withMotion(m -> m.withWay(Dragging.Way.ACROSS)));
-        drag(new Point(80, 80), new Point(200, 150));
+        browser.drag(new Point(80, 80), new Point(200, 150));
         at("vane", 200, 80);
         open("down", d -> free.apply(d).withMotion(m -> m.withWay(Dragging.Way.DOWN)));
-        drag(new Point(80, 80), new Point(200, 150));
+        browser.drag(new Point(80, 80), new Point(200, 150));
         at("vane", 80, 150);
         open("area", d -> free.apply(d).withMotion(m -> m.withArea("yard")), box("yard", 150, 100, 260, 160));
-        drag(new Point(80, 80), new Point(500, 300));
+        browser.drag(new Point(80, 80), new Point(500, 300));
         // its edges stay within 20–280 and 20–180
         at("vane", 250, 160);
         open("turn", d -> free.apply(d).withMotion(m -> m.withWay(Dragging.Way.TURN)));
-        drag(new Point(105, 80), new Point(80, 105));
+        browser.drag(new Point(105, 80), new Point(80, 105));
         browser.until("return Math.abs(parseFloat(getComputedStyle(document.querySelector('.t-vane-h')).rotate) - 90) < 0.1");
         assertThat(middle("vane").x()).isCloseTo(80, within(0.5));
         browser.run("document.querySelector('.t-vane').focus()");
@@ -221,8 +195,7 @@ class DraggingTest extends InBrowser {
         var drag = Dragging.of("d", List.of(new Dragging.Pair("vane", List.of()))).withMotion(m -> m.withWay(Dragging.Way.PATH).withGlides(glides));
         var board = new Board(new Point(600, 320), Values.NONE, List.of(box("vane", 100, 260, 60, 40), box("lamp", 40, 40, 30, 30)), List.of(main, ride), List.of()).withDrags(List.of(drag));
         Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of());
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve(name), x -> { }, () -> false);
-        browser.open(folder.resolve(name), 600, 320);
+        open(p, name, 600, 320);
     }
 
     private double ride() {
@@ -233,13 +206,13 @@ class DraggingTest extends InBrowser {
     void alongItsMotionPathItPlaysTheTimeline() throws Exception {
         openPath("path", false);
         // towards 200, 160, which lies on the first half of the way, and is reached from beside it
-        drag(new Point(100, 260), new Point(170, 130));
+        browser.drag(new Point(100, 260), new Point(170, 130));
         assertThat(ride()).isCloseTo(500, within(15.0));
         at("vane", 200, 160);
         browser.until("return Math.abs(+getComputedStyle(document.querySelector('.t-lamp')).opacity - 0.25) < 0.01");
         // over the corner and beyond the end
-        drag(new Point(200, 160), new Point(300, 60));
-        drag(new Point(300, 60), new Point(560, 330));
+        browser.drag(new Point(200, 160), new Point(300, 60));
+        browser.drag(new Point(300, 60), new Point(560, 330));
         assertThat(ride()).isCloseTo(2000, within(1.0));
         at("vane", 500, 260);
         // by the keyboard in twentieths of the way, and back where it was with Escape
@@ -292,14 +265,14 @@ class DraggingTest extends InBrowser {
     void whileCarriedItLooksAsItIsSaid() throws Exception {
         open("look", d -> d.withCarried(c -> c.withCursor(Dragging.Cursor.CROSSHAIR).with(Setting.of(Properties.FILL, Color.parse("#C96F1F"))).with(Setting.of(Properties.SCALE, new Point(1.5, 1.5)))));
         String seen = "const s = document.querySelector('.t-vane-s'), o = document.querySelector('.t-vane'); return getComputedStyle(s).fill + ' ' + getComputedStyle(o).scale + ' ' + document.querySelector('.t-vane-h').style.cursor";
-        mouse("mousePressed", new Point(80, 80), 1);
+        browser.mouse("mousePressed", 80, 80, 1);
         browser.until("return (() => { " + seen + " })() === 'rgb(201, 111, 31) 1.5 crosshair'");
-        mouse("mouseMoved", new Point(200, 150), 1);
-        mouse("mouseReleased", new Point(200, 150), 0);
+        browser.mouse("mouseMoved", 200, 150, 1);
+        browser.mouse("mouseReleased", 200, 150, 0);
         browser.until("return (() => { " + seen + " })() === 'rgb(28, 106, 94) none grab'");
         // taken up and let go at once
-        mouse("mousePressed", new Point(80, 80), 1);
-        mouse("mouseReleased", new Point(80, 80), 0);
+        browser.mouse("mousePressed", 80, 80, 1);
+        browser.mouse("mouseReleased", 80, 80, 0);
         browser.until("return (() => { " + seen + " })() === 'rgb(28, 106, 94) none grab'");
     }
 
@@ -307,13 +280,13 @@ class DraggingTest extends InBrowser {
     void byTheShareOfItsAreaAndByThePointer() throws Exception {
         open("share", d -> d.withFit(f -> f.withOverlap(Dragging.Overlap.AREA, 0.8)));
         // 60 × 40 over 70 × 50: moved 30 px aside half of it lies outside
-        drag(new Point(80, 80), new Point(435, 80));
+        browser.drag(new Point(80, 80), new Point(435, 80));
         at("vane", 80, 80);
-        drag(new Point(80, 80), new Point(412, 80));
+        browser.drag(new Point(80, 80), new Point(412, 80));
         at("vane", 400, 80);
         open("pointer", d -> d.withFit(f -> f.withOverlap(Dragging.Overlap.POINTER, 0.5)));
         // held at its left edge, the pointer is over the place though the middle is not
-        drag(new Point(55, 80), new Point(430, 80));
+        browser.drag(new Point(55, 80), new Point(430, 80));
         at("vane", 400, 80);
     }
 }

@@ -27,7 +27,7 @@ import tundra.samples.OpenNight;
 
 /** Flipbooks in Chromium, frame by frame. */
 class FlipParityTest extends InBrowser {
-    private static Page publish(Project p, String name) throws Exception {
+    private static Page published(Project p, String name) throws Exception {
         Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
         Publisher.publish(page, folder.resolve(name), x -> { }, () -> false);
         return page;
@@ -71,7 +71,7 @@ class FlipParityTest extends InBrowser {
     @Test
     void everyFrameOfEveryKindLooksTheSame() throws Exception {
         Project p = new FlipPiece(cards(5)).make();
-        Page page = publish(p, "flip");
+        Page page = published(p, "flip");
         assertThat(page.files().keySet()).as("the pictures go as one sheet").contains("pictures/sheet-pictures.png").noneMatch(f -> f.matches("pictures/[0-9a-f]{16}.*"));
         Board b = p.scenes().getFirst().board();
         var builder = new FrameBuilder(b, Fonts.BUNDLED);
@@ -98,7 +98,7 @@ class FlipParityTest extends InBrowser {
         Project p = demo.mapBoard(demo.scenes().getFirst().id(), b -> Placing.shift(Arrange.delete(b,
                 b.elements().stream().map(Element::id).filter(id -> !id.equals("s-hare")).toList()), "s-hare", new Point(0, -440)).withSize(new Point(1280, 140)));
         Board b = p.scenes().getFirst().board();
-        publish(p, "hare");
+        published(p, "hare");
         var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
         browser.open(folder.resolve("hare"), 1280, 140);
         var soft = new SoftAssertions();
@@ -126,7 +126,7 @@ class FlipParityTest extends InBrowser {
     @SuppressWarnings("unchecked")
     void drawingsAreSwitchedOffTheMainThread() throws Exception {
         Project p = new FlipPiece(cards(5)).make();
-        publish(p, "steps");
+        published(p, "steps");
         browser.open(folder.resolve("steps"), 500, 320);
         var properties = (List<String>) browser.run("""
                 return [...new Set(document.getAnimations().flatMap(a => Object.keys(a.effect.getKeyframes()[0])))]""");

@@ -23,8 +23,6 @@ import tundra.core.model.Scene;
 import tundra.core.model.Script;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 
 /** Names, texts, values, links and words that try to become markup or script. */
 class HostileNamesTest extends InBrowser {
@@ -49,11 +47,10 @@ class HostileNamesTest extends InBrowser {
         Project p = new Project("p", BITS[0], 24, List.of(new Scene("s", BITS[1], board), new Scene("s2", BITS[0], board.withElements(List.of()).withReactions(List.of()).withDrags(List.of())
                 .withTimelines(List.of(new Timeline("m2", "Main", 1000, false, true, Map.of()))))), Map.of(), Map.of()).withValues(values).withReactions(List.of(new Reaction("whole", Events.of(Events.KEY_PRESSED, "H"), List.of(Actions.of(Actions.SAY, BITS[0]), Actions.of(Actions.SET_VALUE, "v0", BITS[1])))))
                 .withScripts(List.of(new Script("sc", "fine", "export function fine(page) { /* </script><script>hacked=1</script> */ }\n")));
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("hostile"), x -> { }, () -> false);
-        browser.open(folder.resolve("hostile"), 640, 300);
+        open(p, "hostile", 640, 300);
         browser.run("window.wrong = []; addEventListener('error', (e) => wrong.push(e.message))");
         browser.run("for (const r of document.querySelectorAll('[role=button]')) r.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))");
-        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'h', bubbles: true }))");
+        key("h");
         assertThat(browser.run("return typeof hacked")).isEqualTo("undefined");
         assertThat((List<?>) browser.run("return wrong")).isEmpty();
         assertThat(browser.run("return document.scripts.length")).isEqualTo(3L);

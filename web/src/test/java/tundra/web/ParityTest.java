@@ -17,18 +17,11 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 import tundra.render.Still;
 import tundra.samples.OpenNight;
 
 /** What the editor paints and what Chromium shows of the published page is the same picture, and the same numbers. */
 class ParityTest extends InBrowser {
-    private static Path publish(Project p, String name) throws Exception {
-        Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);
-        return to;
-    }
-
     private static List<Double> times(Board b, long t) {
         return b.timelines().stream().map(x -> x.local(t) / 1000.0).toList();
     }

@@ -25,8 +25,6 @@ import tundra.core.model.Setting;
 import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 
 /** Reactions of the whole piece, and of a motif to the one instance in which they happen. */
 class ReachTest extends InBrowser {
@@ -47,30 +45,8 @@ class ReachTest extends InBrowser {
         return new PieceValue(id, id, PieceValue.Kind.NUMBER, "0", false);
     }
 
-    private static void open(Project p, String name) throws Exception {
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve(name), x -> { }, () -> false);
-        browser.open(folder.resolve(name), 600, 300);
-    }
-
-    private static void key(String key) {
-        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }))", key);
-    }
-
     private static String shown() {
         return (String) browser.run("return Tundra.pieces[0].shown.name");
-    }
-
-    private static double value(String id) {
-        return ((Number) browser.run("return Tundra.pieces[0].value(arguments[0])", id)).doubleValue();
-    }
-
-    private static void mouse(String type, double x, double y, int buttons) {
-        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", type.equals("mouseMoved") && buttons == 0 ? "none" : "left", "buttons", buttons, "clickCount", 1));
-    }
-
-    private static void click(double x, double y) {
-        mouse("mousePressed", x, y, 1);
-        mouse("mouseReleased", x, y, 0);
     }
 
     @Test
@@ -85,7 +61,7 @@ class ReachTest extends InBrowser {
                 new Reaction("off", Events.of(Events.KEY_PRESSED, "N"), List.of(), false, List.of(Actions.of(Actions.SET_VALUE, "third", "9")), List.of(), true, ""));
         Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50))), scene("B", List.of(box("b", 50, 50))), scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
                 .withValues(List.of(number("opened"), number("closed"), number("ticks"), number("third"))).withReactions(reactions);
-        open(p, "whole");
+        open(p, "whole", 600, 300);
         assertThat(value("opened")).isEqualTo(1);
         assertThat(value("closed")).isZero();
         key("n");
@@ -119,7 +95,7 @@ class ReachTest extends InBrowser {
         reactions[reactions.length - 1] = new Reaction("set", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("driven"), Setting.of(Properties.OPACITY, 0.5), 100_000L, "linear")));
         var values = elements.stream().flatMap(e -> java.util.stream.Stream.of(number(e.id() + "-m"), number(e.id() + "-e"))).toList();
         Project p = new Project("p", "P", 24, List.of(scene("A", elements, reactions), scene("B", List.of(box("b", 50, 50)))), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(values);
-        open(p, "marks");
+        open(p, "marks", 600, 300);
         for (String id : List.of("loops", "back")) {
             browser.until("return Tundra.pieces[0].value('" + id + "-m') >= 3 && Tundra.pieces[0].value('" + id + "-e') >= 3");
             assertThat(Math.abs(value(id + "-m") - value(id + "-e"))).as("once each turn").isLessThanOrEqualTo(1);
@@ -152,10 +128,10 @@ class ReachTest extends InBrowser {
         var outer = new Element("outer", "outer", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)).with(Properties.PIVOT, Point.ZERO), new Content.Instance("pair", new Point(200, 60), Clock.OWN));
         Project p = new Project("p", "P", 24, List.of(scene("A", List.of(outer))), Map.of(), Map.of()).withMotifs(List.of(new Motif("m", "Vane", inner), new Motif("pair", "Pair", pair)))
                 .withValues(List.of(number("ends")));
-        open(p, "nested");
+        open(p, "nested", 600, 300);
         browser.until("return Tundra.pieces[0].value('ends') >= 4");
         String opacity = "return ['left', 'right'].map(x => +getComputedStyle(document.querySelector('.t-' + x)).opacity).join()";
-        click(400, 200);
+        browser.click(400, 200);
         browser.until(opacity + " === '1,0.5'");
         browser.run("document.querySelector('.t-left').click()");
         browser.until(opacity + " === '0.5,0.5'");
@@ -174,7 +150,7 @@ class ReachTest extends InBrowser {
             new Reaction("leaves", Events.of(Events.CLOSED), List.of(Actions.of(Actions.OPEN_SCENE, "C")))};
         Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50)), reactions), scene("B", List.of(box("b", 50, 50))), scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
                 .withValues(List.of(number("cues"), number("n"), number("a"), number("b")));
-        open(p, "again");
+        open(p, "again", 600, 300);
         browser.run("window.wrong = []; addEventListener('error', e => wrong.push(e.message)); Tundra.pieces[0].timeline('Main').playFromStart()");
         browser.until("return Tundra.pieces[0].timeline('Main').time === 1000");
         assertThat(value("cues")).isEqualTo(1);
@@ -206,11 +182,11 @@ class ReachTest extends InBrowser {
         Scene s = scene("A", instances);
         s = s.withBoard(s.board().withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("two", List.of("slot")))))));
         Project p = new Project("p", "P", 24, List.of(s), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(List.of(number("x"), number("landed")));
-        open(p, "instance");
+        open(p, "instance", 600, 300);
         String opacity = "return ['one', 'two'].map(x => +getComputedStyle(document.querySelector('.t-' + x)).opacity).join()";
         String turn = "return ['one', 'two'].map(x => getComputedStyle(document.querySelector('.t-' + x)).rotate).join()";
         assertThat(browser.run("return ['one', 'two'].map(x => document.querySelector('.t-' + x).getAttribute('role')).join()")).as("both can be reached by keyboard").isEqualTo("button,button");
-        click(80, 70);
+        browser.click(80, 70);
         browser.until(opacity + " === '0.5,1'");
         browser.until(turn + " === '10deg,none'");
         assertThat(browser.run("return [...document.querySelectorAll('.t-vane')].map(x => getComputedStyle(x).opacity).join()")).isEqualTo("0.5,1");
@@ -220,16 +196,16 @@ class ReachTest extends InBrowser {
         browser.run("document.querySelector('.t-one').click()");
         browser.until(turn + " === '20deg,10deg'");
         // dragged on the scene, told to the motif
-        mouse("mousePressed", 230, 70, 1);
-        mouse("mouseMoved", 300, 80, 1);
-        mouse("mouseMoved", 430, 92, 1);
-        mouse("mouseReleased", 430, 92, 0);
+        browser.mouse("mousePressed", 230, 70, 1);
+        browser.mouse("mouseMoved", 300, 80, 1);
+        browser.mouse("mouseMoved", 430, 92, 1);
+        browser.mouse("mouseReleased", 430, 92, 0);
         browser.until("return Tundra.pieces[0].value('landed') === 1");
         assertThat(browser.run(turn)).as("what was dragged was not tapped").isEqualTo("20deg,10deg");
         browser.until("return document.querySelector('.t-two-h').style.translate === '0px'");
         String seen = "return ['one', 'two'].map(x => document.querySelector('.t-' + x).checkVisibility()).join()";
         assertThat(browser.run(seen)).isEqualTo("true,true");
-        click(230, 130);
+        browser.click(230, 130);
         browser.until(seen + " === 'true,false'");
     }
 }

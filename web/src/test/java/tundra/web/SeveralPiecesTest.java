@@ -20,17 +20,9 @@ import tundra.core.model.Properties;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 
 /** Pieces stand on a page beside each other, also the same one twice, and a piece's scenes are made when they are first near. */
 class SeveralPiecesTest extends InBrowser {
-    private static Path publish(Project p, String name) throws Exception {
-        Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);
-        return to;
-    }
-
     private static BufferedImage shot() throws Exception {
         return ImageIO.read(new ByteArrayInputStream(browser.driver.getScreenshotAs(OutputType.BYTES)));
     }

@@ -20,8 +20,6 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
 
 /** Values that stand in texts, on the page. */
 class ValueTextTest extends InBrowser {
@@ -48,8 +46,7 @@ class ValueTextTest extends InBrowser {
                 text("right", "A wide line\n{on}", 150, Content.Align.RIGHT, 0), text("wrapped", "By {<b>\"'&who} here", 220, Content.Align.LEFT, 52), text("plain", "{none}", 280, Content.Align.LEFT, 0));
         var board = new Board(new Point(400, 320), Values.NONE, elements, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), reactions);
         Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(values);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("chips"), x -> { }, () -> false);
-        browser.open(folder.resolve("chips"), 400, 320);
+        open(p, "chips", 400, 320);
         assertThat(words("left")).isEqualTo("0 of 0");
         assertThat(words("middle")).isEqualTo("A wide line|0!");
         assertThat(words("right")).isEqualTo("A wide line|no");
@@ -57,7 +54,7 @@ class ValueTextTest extends InBrowser {
         assertThat(words("plain")).isEqualTo("{none}");
         String line = "const r = document.querySelectorAll('.t-%s text > tspan')[1].getBoundingClientRect(); return %s";
         double middle = ((Number) browser.run(line.formatted("middle", "r.left + r.width / 2"))).doubleValue(), right = ((Number) browser.run(line.formatted("right", "r.right"))).doubleValue();
-        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'a', bubbles: true }))");
+        key("a");
         assertThat(words("left")).isEqualTo("1234 of 1234");
         assertThat(words("middle")).isEqualTo("A wide line|1234!");
         assertThat(words("right")).isEqualTo("A wide line|yes");

@@ -103,22 +103,17 @@ class VisitorTest extends InBrowser {
         for (int i = 1; i <= 8; i++) {
             var b = v.board.find("b" + i).rest().get(tundra.core.model.Properties.POSITION);
             boolean seen = tundra.core.frame.HitTest.under(new tundra.core.frame.FrameBuilder(v.board, tundra.render.Fonts.BUNDLED).at(m), b, 0).getFirst().getLast().equals("b" + i);
-            tap((int) b.x(), (int) b.y());
+            browser.click(b.x(), b.y());
             assertThat(browser.run("return Tundra.pieces[0].timeline('Tb" + i + "').time > 0 || Tundra.pieces[0].timeline('Tb" + i + "').playing")).as("b%d, seen %s", i, seen).isEqualTo(i <= 5 || seen);
         }
-    }
-
-    private static void tap(int x, int y) {
-        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", java.util.Map.of("type", "mousePressed", "x", x, "y", y, "button", "left", "clickCount", 1));
-        browser.driver.executeCdpCommand("Input.dispatchMouseEvent", java.util.Map.of("type", "mouseReleased", "x", x, "y", y, "button", "left", "clickCount", 1));
     }
 
     @Test
     void whatIsNotSeenIsNotTapped() throws Exception {
         open(browser, "v6-ghost");
-        tap(250, 100);
-        tap(100, 100);
-        tap(110, 110);
+        browser.click(250, 100);
+        browser.click(100, 100);
+        browser.click(110, 110);
         assertThat(browser.run("return Tundra.pieces[0].timeline('Q').playing")).isEqualTo(false);
     }
 
