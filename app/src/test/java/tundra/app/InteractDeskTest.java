@@ -124,6 +124,28 @@ class InteractDeskTest extends InWindow {
     }
 
     @Test
+    void whatWasJustMadeIsInView() throws Exception {
+        for (int i = 1; i <= 9; i++) {
+            t.run("add-reaction");
+            inView("sentence-" + i);
+        }
+        t.run("add-piece-reaction");
+        inView("piece-sentence-1");
+        undo();
+        undo();
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        inView("sentence-9");
+    }
+
+    private void inView(String id) throws Exception {
+        t.until(() -> {
+            var s = t.stage.getScene().lookup("#" + id);
+            var scroll = t.stage.getScene().lookup("#reactions .scroll-pane");
+            return s != null && scroll.localToScene(scroll.getBoundsInLocal()).contains(s.localToScene(s.getBoundsInLocal()));
+        });
+    }
+
+    @Test
     void reactionsAreGroupedFoldedAndTakenApart() throws Exception {
         for (int i = 0; i < 3; i++) {
             t.run("add-reaction");

@@ -37,6 +37,9 @@ public final class ReactionsPanel extends VBox {
     private final ScrollPane scroll;
     private final ValuesPanel values;
     private final Map<String, Sentence> shown = new HashMap<>();
+    /** The sentences that were there, and of which scene or motif. */
+    private Set<String> known = Set.of();
+    private String place = "";
     private final Set<String> folded = new HashSet<>();
 
     public ReactionsPanel(Studio studio, Commands commands, TryIt tryIt) {
@@ -94,6 +97,14 @@ public final class ReactionsPanel extends VBox {
             empty.setWrapText(true);
             list.getChildren().addFirst(empty);
         }
+        var fresh = new HashSet<>(shown.keySet());
+        fresh.removeAll(known);
+        // what was just made is where one looks; another scene is seen from its start
+        if (fresh.size() == 1 && place.equals(studio.place().id())) {
+            reveal(fresh.iterator().next());
+        }
+        place = studio.place().id();
+        known = Set.copyOf(shown.keySet());
     }
 
     /** One sentence after the other, those of a group beneath its name. */
@@ -131,15 +142,20 @@ public final class ReactionsPanel extends VBox {
         if (folded.remove(r.group())) {
             build();
         }
-        Sentence s = shown.get(r.id());
+        reveal(r.id());
+        shown.get(r.id()).requestFocus();
+    }
+
+    /** Brings a sentence into view and lights it up. */
+    private void reveal(String reaction) {
+        Sentence s = shown.get(reaction);
         applyCss();
         layout();
         double room = list.getHeight() - scroll.getViewportBounds().getHeight();
         if (room > 0) {
             scroll.setVvalue(Math.clamp((s.getBoundsInParent().getCenterY() - scroll.getViewportBounds().getHeight() / 2) / room, 0, 1));
         }
-        s.requestFocus();
-        light(r.id());
+        light(reaction);
     }
 
     private void light(String reaction) {
