@@ -131,6 +131,12 @@ public final class ChecksPanel extends VBox {
             List<Finding> found;
             try (var eyes = new SkiaEyes()) {
                 found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, x -> Platform.runLater(() -> progress.setProgress(x)), mine::get);
+            } catch (RuntimeException e) {
+                Platform.runLater(() -> {
+                    progress.setVisible(false);
+                    count.setText("not looked through: " + e.getMessage());
+                });
+                throw e;
             }
             List<Finding> all = found;
             Platform.runLater(() -> {

@@ -12,6 +12,7 @@ import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.fxmisc.richtext.CodeArea;
 import tundra.app.TundraApp;
+import tundra.app.check.ChecksPanel;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Settings;
@@ -140,7 +141,7 @@ final class ShotApp {
                     List.of(state.run().split(",")).forEach(w.commands::run);
                     still = 0;
                 }
-                still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) ? still + 1 : 0;
+                still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
                 if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
                     stop();
                     save(stage);
@@ -154,6 +155,10 @@ final class ShotApp {
     private static boolean tracing(Stage stage) {
         javafx.scene.Node apply = stage.getScene().lookup("#trace-apply");
         return apply != null && apply.isDisabled();
+    }
+
+    private static boolean checking(Stage stage) {
+        return stage.getScene().lookup("#checks") instanceof ChecksPanel checks && !checks.settled();
     }
 
     private void save(Stage stage) {
