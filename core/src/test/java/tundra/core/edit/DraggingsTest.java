@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.file.ProjectFile;
+import tundra.core.file.SchemaCheck;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -58,6 +59,7 @@ class DraggingsTest {
                 .withCarried(c -> c.withCursor(Dragging.Cursor.MOVE).withOpacity(0.4).withTilt(-5).with(Setting.of(Properties.FILL, Color.BLACK)).with(Setting.of(Properties.SCALE, new Point(2, 2))));
         Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board().withDrags(List.of(plain, full)))), Map.of(), Map.of());
         assertThat(ProjectFile.read(ProjectFile.bytes(p)).scenes()).isEqualTo(p.scenes());
+        assertThat(SchemaCheck.problems(p)).isEmpty();
     }
 
     @Test

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import tundra.core.file.ProjectFile;
 import tundra.core.file.Savable;
+import tundra.core.file.SchemaCheck;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
@@ -100,6 +101,7 @@ class ReactionsTest {
         Project back = ProjectFile.read(ProjectFile.bytes(p));
         assertThat(board(back).reactions()).isEqualTo(reactions);
         assertThat(back.values()).isEqualTo(p.values());
+        assertThat(SchemaCheck.problems(p)).isEmpty();
         var words = new Sentences(back, board(back));
         reactions.forEach(r -> assertThat(words.of(r.when().kind(), r.when().slots())).doesNotContain("?", "{", "null"));
         actions.forEach(a -> assertThat(words.of(a.kind(), a.slots())).doesNotContain("?", "{", "null"));

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -18,6 +19,7 @@ import tundra.core.model.Conditions;
 import tundra.core.model.Content;
 import tundra.core.model.EffectKind;
 import tundra.core.model.Events;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.SentenceKind;
@@ -136,7 +138,10 @@ class DocsTest {
         String made = between(text, "\"rest\": {\n          \"type\": \"object\",\n          \"properties\": {\n", "\n          }\n        }",
                 restSchema(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND, "            "));
         made = between(made, "\"off\": {\"type\": \"boolean\"},\n", "}},\n    \"contour\"", restSchema(DocsTest::ofEffect, "      "));
-        made = between(made, "\"kind\": {\"enum\": [", "]}", java.util.Arrays.stream(EffectKind.values()).map(k -> "\"" + k.key() + "\"").collect(Collectors.joining(", ")));
+        // kinds of effects and of values each in their own place
+        made = between(made, "\"effect\": {\"type\": \"object\", \"required\": [\"id\", \"kind\"], \"properties\": {\n      \"id\": {\"$ref\": \"#/$defs/id\"}, \"kind\": {\"enum\": [", "]}",
+                quoted(java.util.Arrays.stream(EffectKind.values()).map(EffectKind::key)));
+        made = between(made, "\"name\": {\"type\": \"string\"}, \"kind\": {\"enum\": [", "]}", quoted(java.util.Arrays.stream(PieceValue.Kind.values()).map(PieceValue.Kind::key)));
         made = between(made, "\"event\": {\"enum\": [", "\n          }}", keys(Events.ALL) + "]}" + slots(Events.ALL));
         made = between(made, "\"condition\": {\"enum\": [", "\n          }}", keys(Conditions.ALL) + "]}" + slots(Conditions.ALL));
         made = between(made, "\"action\": {\"enum\": [", "\n      }}", keys(Actions.ALL) + "]}" + slots(Actions.ALL));
@@ -145,6 +150,10 @@ class DocsTest {
         } else {
             assertThat(text).as("run with -Dtundra.docs=write to bring it up to date").isEqualTo(made);
         }
+    }
+
+    private static String quoted(Stream<String> words) {
+        return words.map(w -> "\"" + w + "\"").collect(Collectors.joining(", "));
     }
 
     private static List<String> words(JsonNode n) {
