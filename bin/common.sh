@@ -99,6 +99,28 @@ java_args() {
 RENDER_PACKAGES=(libgl1 libegl1 libfontconfig1)
 WINDOW_PACKAGES=(libgtk-3-0 libxtst6 libxxf86vm1 libasound2)
 
+# Two virtual displays whose numbers begin alike and end with 1 and 2, for two test processes at once; sets DISPLAYS to the beginning.
+DISPLAYS=
+two_displays() {
+  need xvfb
+  local base pids=()
+  for base in $(seq 9 60); do
+    [ -e "/tmp/.X${base}1-lock" ] || [ -e "/tmp/.X${base}2-lock" ] || break
+  done
+  local d
+  for d in 1 2; do
+    # -r: a key held long by a slow machine does not repeat
+    Xvfb ":$base$d" -screen 0 1600x1000x24 -nolisten tcp -r >/dev/null 2>&1 &
+    pids+=($!)
+  done
+  trap "kill ${pids[*]} 2>/dev/null || true" EXIT
+  for d in 1 2; do
+    for _ in $(seq 100); do [ -e "/tmp/.X11-unix/X$base$d" ] && break; sleep 0.1; done
+    [ -e "/tmp/.X11-unix/X$base$d" ] || fail "no virtual display could be started"
+  done
+  DISPLAYS=$base
+}
+
 XVFB_PID=
 virtual_display() {
   need xvfb

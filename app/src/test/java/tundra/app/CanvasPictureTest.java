@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
 import tundra.app.studio.Desk;
@@ -17,6 +18,7 @@ import tundra.render.Painter;
 import tundra.render.StillStore;
 
 /** The picture of the canvas is never an old one and never elsewhere. */
+@Tag("long")
 class CanvasPictureTest extends InWindow {
     /** They leave the window or the project, ask for a file, or go on by themselves. */
     private static final Set<String> LEFT_OUT = Set.of("new", "open", "save-as", "quit", "try", "open-browser", "theme", "play", "find", "rename");
@@ -94,6 +96,9 @@ class CanvasPictureTest extends InWindow {
     void theOnionSkinLiesOnTheDrawingsAfterEveryCommand() throws Exception {
         Project demo = sample("hop.tundra");
         RealWindow.fx(() -> {
+            // some 200 pictures are compared whole
+            t.stage.setWidth(900);
+            t.stage.setHeight(560);
             t.studio.open(demo, null);
             t.studio.setDesk(Desk.DRAW);
             t.studio.select(List.of("s-hare"));

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -26,6 +27,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Every command of the registry, with nothing and with many things selected: none fails, and whatever one changes one undo takes back. */
+@Tag("long")
 class EveryCommandTest extends InWindow {
     /** They leave the window or the project, or are undo itself. */
     private static final Set<String> LEFT_OUT = Set.of("new", "open", "save", "save-as", "quit", "undo", "redo", "try", "open-browser", "theme");
@@ -93,9 +95,9 @@ class EveryCommandTest extends InWindow {
         var changed = new LinkedHashSet<String>();
         List<Command> all = tried();
         for (Desk desk : List.of(Desk.DRAW, Desk.ANIMATE)) {
-            // a handful between two pictures of the window
-            for (int from = 0; from < all.size(); from += 8) {
-                List<Command> some = all.subList(from, Math.min(all.size(), from + 8));
+            // some between two pictures of the window
+            for (int from = 0; from < all.size(); from += 20) {
+                List<Command> some = all.subList(from, Math.min(all.size(), from + 20));
                 RealWindow.fx(() -> {
                     select(what, desk);
                     return null;

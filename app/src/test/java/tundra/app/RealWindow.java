@@ -5,14 +5,18 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Queue;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
+import javafx.collections.ListChangeListener;
+import javafx.event.EventType;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ContextMenu;
@@ -20,8 +24,11 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Popup;
@@ -39,6 +46,8 @@ import tundra.core.model.Project;
 
 /** Tundra in a real window, driven with mouse and keyboard. Questions are answered from fields. */
 final class RealWindow implements AutoCloseable, Asker {
+    /** What no one caught, on whatever thread; a test that leaves something here fails. */
+    private static final Queue<Throwable> ESCAPED = new ConcurrentLinkedQueue<>();
     private static boolean started;
     Stage stage;
     MainWindow window;
@@ -55,9 +64,8 @@ final class RealWindow implements AutoCloseable, Asker {
     volatile String opened;
     volatile boolean noBrowser;
     List<String> reported = List.of();
-    /** Presses and releases that reached the window. */
-    /** Counted down when the window hears of a press or a release. */
-    private volatile CountDownLatch heard = new CountDownLatch(0);
+    /** Counted down when a window, a menu or a popover hears of a press or a release. */
+    private static volatile CountDownLatch heard = new CountDownLatch(0);
     private volatile boolean movesAreLost;
     /** Clicks that lie further than so many px from each other are two. */
     private static final double APART = 20;
@@ -70,6 +78,16 @@ final class RealWindow implements AutoCloseable, Asker {
             Platform.startup(() -> up.complete(null));
             up.get(30, TimeUnit.SECONDS);
             Platform.setImplicitExit(false);
+            Thread.setDefaultUncaughtExceptionHandler((thread, e) -> ESCAPED.add(e));
+            fx(() -> {
+                Window.getWindows().forEach(RealWindow::hear);
+                Window.getWindows().addListener((ListChangeListener<Window>) c -> {
+                    while (c.next()) {
+                        c.getAddedSubList().forEach(RealWindow::hear);
+                    }
+                });
+                return null;
+            });
             started = true;
         }
         fx(() -> {
@@ -83,14 +101,8 @@ final class RealWindow implements AutoCloseable, Asker {
             });
             window = new MainWindow(w);
             studio = w.studio;
-            stage.addEventFilter(javafx.scene.input.InputEvent.ANY, e -> {
-                if (e.getEventType() == javafx.scene.input.KeyEvent.KEY_PRESSED || e.getEventType() == javafx.scene.input.KeyEvent.KEY_RELEASED
-                        || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_PRESSED || e.getEventType() == javafx.scene.input.MouseEvent.MOUSE_RELEASED) {
-                    heard.countDown();
-                }
-            });
-            stage.addEventFilter(javafx.scene.input.MouseEvent.MOUSE_RELEASED, e -> movesAreLost = false);
-            stage.addEventFilter(javafx.scene.input.MouseEvent.MOUSE_DRAGGED, e -> {
+            stage.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> movesAreLost = false);
+            stage.addEventFilter(MouseEvent.MOUSE_DRAGGED, e -> {
                 if (movesAreLost) {
                     e.consume();
                 }
@@ -108,6 +120,12 @@ final class RealWindow implements AutoCloseable, Asker {
         until(stage::isFocused);
         settle();
         run("actual-size");
+    }
+
+    private static void hear(Window window) {
+        for (EventType<? extends InputEvent> type : List.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_RELEASED, MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED)) {
+            window.addEventFilter(type, e -> heard.countDown());
+        }
     }
 
     static <T> T fx(Callable<T> work) throws Exception {
@@ -183,7 +201,7 @@ final class RealWindow implements AutoCloseable, Asker {
         }
     }
 
-    /** Does something with the robot and waits until the window heard of it; what goes to a popup is waited for in vain, but not long. */
+    /** Does something with the robot and waits until a window heard of it; what goes beside all windows is waited for in vain, but not long. */
     private void robot(Runnable act) throws Exception {
         heard = new CountDownLatch(1);
         fx(() -> {
@@ -210,14 +228,14 @@ final class RealWindow implements AutoCloseable, Asker {
         return new Point(Math.rint(p.getX() * 1000) / 1000, Math.rint(p.getY() * 1000) / 1000);
     }
 
+    /** A part of the window; waits until it is there. */
     Node node(String id) throws Exception {
-        return fx(() -> {
-            Node n = stage.getScene().lookup("#" + id);
-            if (n == null) {
-                throw new AssertionError("no node #" + id);
-            }
-            return n;
-        });
+        try {
+            until(() -> stage.getScene().lookup("#" + id) != null);
+        } catch (AssertionError e) {
+            throw new AssertionError("no node #" + id, e);
+        }
+        return fx(() -> stage.getScene().lookup("#" + id));
     }
 
     Point middle(String id) throws Exception {
@@ -255,17 +273,22 @@ final class RealWindow implements AutoCloseable, Asker {
     }
 
     void click(Point p) throws Exception {
-        if (clicked != null && clicked.distance(p) < APART) {
-            // not to be taken for a double click
-            moveTo(p.plus(new Point(2 * APART, 0)));
-        }
+        apart(p);
         moveTo(p);
         down();
         up();
         clicked = p;
     }
 
+    /** A click where the last one was counts anew: the pointer was elsewhere between. */
+    private void apart(Point p) throws Exception {
+        if (clicked != null && clicked.distance(p) < APART) {
+            moveTo(p.plus(new Point(2 * APART, 0)));
+        }
+    }
+
     void doubleClick(Point p) throws Exception {
+        apart(p);
         moveTo(p);
         for (int i = 0; i < 2; i++) {
             fx(() -> {
@@ -275,6 +298,7 @@ final class RealWindow implements AutoCloseable, Asker {
             });
         }
         settle();
+        clicked = p;
     }
 
     /** Scrolls the panel that holds a control until the control is in view, as a hand would with the wheel. */
@@ -463,6 +487,11 @@ final class RealWindow implements AutoCloseable, Asker {
             stage.hide();
             return null;
         });
+        Throwable escaped = ESCAPED.poll();
+        ESCAPED.clear();
+        if (escaped != null) {
+            throw new AssertionError("an exception was caught by nobody", escaped);
+        }
     }
 
     // --- answers ---

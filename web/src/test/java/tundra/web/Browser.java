@@ -5,29 +5,58 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
-import org.openqa.selenium.OutputType;
 import org.openqa.selenium.WebElement;
+import org.openqa.selenium.WindowType;
+import org.openqa.selenium.bidi.browsingcontext.BrowsingContext;
+import org.openqa.selenium.bidi.browsingcontext.CreateContextParameters;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
 import tundra.core.geometry.Point;
 
-/** Headless Chromium with an exact viewport. */
+/** Headless Chromium with an exact viewport. One process serves all tests of a Java process; each profile in it is as a browser of its own. */
 final class Browser implements AutoCloseable {
+    private static Browser shared;
     final ChromeDriver driver;
+    private final org.openqa.selenium.bidi.module.Browser profiles;
+    private final String first;
+    private String profile;
 
-    Browser(String... more) throws IOException {
+    /** The one of this Java process, in a new profile: nothing of what was done in it before is there. */
+    static Browser fresh() throws IOException {
+        if (shared == null) {
+            shared = new Browser();
+            Runtime.getRuntime().addShutdownHook(new Thread(shared.driver::quit));
+        }
+        shared.enter();
+        return shared;
+    }
+
+    private Browser() throws IOException {
         var options = new ChromeOptions();
+        options.enableBiDi();
         options.setBinary("/usr/bin/chromium");
         options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
                 "--disable-component-update", "--disable-sync", "--hide-scrollbars", "--force-color-profile=srgb",
                 "--user-data-dir=" + Files.createTempDirectory("tundra-chromium"));
-        options.addArguments(more);
         var service = new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).usingAnyFreePort().build();
         driver = new ChromeDriver(service, options);
+        profiles = new org.openqa.selenium.bidi.module.Browser(driver);
+        first = driver.getWindowHandle();
+    }
+
+    private void enter() {
+        profile = profiles.createUserContext();
+        driver.switchTo().window(new BrowsingContext(driver, new CreateContextParameters(WindowType.TAB).userContext(profile)).getId());
+    }
+
+    /** Has pages take the visitor for one who asks for less motion, or not. */
+    void lessMotion(boolean on) {
+        driver.executeCdpCommand("Emulation.setEmulatedMedia", Map.of("features", List.of(Map.of("name", "prefers-reduced-motion", "value", on ? "reduce" : "no-preference"))));
     }
 
     void open(Path folder, int width, int height) {
@@ -53,16 +82,23 @@ final class Browser implements AutoCloseable {
     byte[] still(List<Double> times, double since) {
         seek(times, since);
         run("document.getAnimations().forEach(a => { a.commitStyles(); }); document.getAnimations().forEach(a => a.cancel());");
-        return driver.getScreenshotAs(OutputType.BYTES);
+        return shot();
+    }
+
+    /** A picture of the page as it is, as PNG; packed quickly rather than small. */
+    byte[] shot() {
+        return Base64.getDecoder().decode((String) driver.executeCdpCommand("Page.captureScreenshot", Map.of("format", "png", "optimizeForSpeed", true)).get("data"));
     }
 
     WebElement id(String id) {
         return driver.findElement(By.className(id));
     }
 
+    /** Leaves the profile, with all that its pages kept. */
     @Override
     public void close() {
-        driver.quit();
+        driver.switchTo().window(first);
+        profiles.removeUserContext(profile);
     }
 
     /** Waits, ten seconds at most, until a script says true; the page itself looks again and again. */

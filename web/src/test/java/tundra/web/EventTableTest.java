@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.interactions.Actions;
 import tundra.core.edit.Reactions;
@@ -25,6 +26,7 @@ import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
 /** Every event of the table, as a visitor makes it happen, with every action behind it. */
+@Tag("long")
 class EventTableTest extends TablesPage {
     private static final String TOLD = "told.js";
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Motifs;
 import tundra.core.frame.FrameBuilder;
@@ -17,6 +18,7 @@ import tundra.render.Still;
 import tundra.samples.FrostGlass;
 
 /** The sample of layered soft motion loops without a seam and looks the same on the page. */
+@Tag("long")
 class FrostGlassTest extends InBrowser {
     private static final long LOOP = 6_000_000;
 

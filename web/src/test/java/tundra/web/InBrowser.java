@@ -8,7 +8,7 @@ import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
-/** Tests that share one headless Chromium and a folder for their pages. */
+/** Tests that share a profile of headless Chromium and a folder for their pages. */
 abstract class InBrowser {
     static Browser browser;
     @TempDir
@@ -16,7 +16,7 @@ abstract class InBrowser {
 
     @BeforeAll
     static void startBrowser() throws Exception {
-        browser = new Browser();
+        browser = Browser.fresh();
     }
 
     @AfterAll

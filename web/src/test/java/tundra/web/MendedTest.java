@@ -6,12 +6,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tundra.core.frame.Moment;
 import tundra.core.model.Timeline;
 
 /** Pieces that once looked otherwise on the page than in the editor, settled at moments of all their timelines. */
+@Tag("long")
 class MendedTest extends InBrowser {
     /** Opened at seven times, each waiting timeline started over it at four, and two of them in both orders. */
     private static List<Moment> moments(Visit v) {

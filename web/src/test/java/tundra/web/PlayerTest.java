@@ -264,14 +264,17 @@ class PlayerTest extends InBrowser {
 
     @Test
     void peopleWhoAskForLessMotionSeeTheLastFrameAndCanStillTap() throws Exception {
-        try (var quiet = new Browser("--force-prefers-reduced-motion")) {
-            quiet.open(folder, 700, 300);
-            assertThat(quiet.run("return parseFloat(getComputedStyle(document.querySelector('.t-mover')).translate)")).as("what waits to be started").isEqualTo(20L);
-            assertThat(quiet.run("return Tundra.pieces[0].timeline('Loop').playing")).isEqualTo(false);
-            quiet.id("t-goto").click();
-            assertThat(quiet.run("return Tundra.pieces[0].timeline('Main').time")).isEqualTo(250L);
-            quiet.id("t-start").click();
-            assertThat(quiet.run("return Tundra.pieces[0].timeline('Main').time")).as("it is at its end at once").isEqualTo(3000L);
+        browser.lessMotion(true);
+        try {
+            open();
+            assertThat(browser.run("return parseFloat(getComputedStyle(document.querySelector('.t-mover')).translate)")).as("what waits to be started").isEqualTo(20L);
+            assertThat(browser.run("return Tundra.pieces[0].timeline('Loop').playing")).isEqualTo(false);
+            browser.id("t-goto").click();
+            assertThat(browser.run("return Tundra.pieces[0].timeline('Main').time")).isEqualTo(250L);
+            browser.id("t-start").click();
+            assertThat(browser.run("return Tundra.pieces[0].timeline('Main').time")).as("it is at its end at once").isEqualTo(3000L);
+        } finally {
+            browser.lessMotion(false);
         }
     }
 

@@ -14,14 +14,17 @@ final class Psnr {
         if (a.getWidth() != b.getWidth() || a.getHeight() != b.getHeight()) {
             throw new AssertionError("sizes differ: " + a.getWidth() + "x" + a.getHeight() + " and " + b.getWidth() + "x" + b.getHeight());
         }
+        int w = a.getWidth(), h = a.getHeight();
+        int[] first = a.getRGB(0, 0, w, h, null, 0, w), second = b.getRGB(0, 0, w, h, null, 0, w);
         double sum = 0;
-        for (int y = 0; y < a.getHeight(); y++) {
-            for (int x = 0; x < a.getWidth(); x++) {
-                int p = onWhite(a.getRGB(x, y)), q = onWhite(b.getRGB(x, y));
-                for (int s = 0; s < 24; s += 8) {
-                    int d = (p >> s & 255) - (q >> s & 255);
-                    sum += d * d;
-                }
+        for (int i = 0; i < first.length; i++) {
+            if (first[i] == second[i]) {
+                continue;
+            }
+            int p = onWhite(first[i]), q = onWhite(second[i]);
+            for (int s = 0; s < 24; s += 8) {
+                int d = (p >> s & 255) - (q >> s & 255);
+                sum += d * d;
             }
         }
         double mse = sum / (3.0 * a.getWidth() * a.getHeight());
@@ -30,6 +33,9 @@ final class Psnr {
 
     private static int onWhite(int argb) {
         int a = argb >>> 24, out = 0;
+        if (a == 255) {
+            return argb & 0xFFFFFF;
+        }
         for (int s = 0; s < 24; s += 8) {
             out |= (int) Math.round(((argb >> s & 255) * a + 255.0 * (255 - a)) / 255) << s;
         }

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.Locale;
 import java.util.Random;
 import org.assertj.core.api.SoftAssertions;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.core.frame.Moment;
 import tundra.core.model.Project;
 import tundra.core.model.Timeline;
 
 /** Pieces drawn by lot look the same on the page once they stand; -Dparity.seeds=40 tries more. */
+@Tag("long")
 class RandomParityTest extends InBrowser {
     private static final int SEEDS = Integer.getInteger("parity.seeds", 6), FROM = Integer.getInteger("parity.from", 1);
     /** Pieces as browsers move them, before what stands becomes plain styles, which Chromium paints softer. */

@@ -11,7 +11,6 @@ import java.nio.file.Path;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.OutputType;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -24,7 +23,7 @@ import tundra.core.model.Values;
 /** Pieces stand on a page beside each other, also the same one twice, and a piece's scenes are made when they are first near. */
 class SeveralPiecesTest extends InBrowser {
     private static BufferedImage shot() throws Exception {
-        return ImageIO.read(new ByteArrayInputStream(browser.driver.getScreenshotAs(OutputType.BYTES)));
+        return ImageIO.read(new ByteArrayInputStream(browser.shot()));
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
-import org.openqa.selenium.OutputType;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
@@ -23,7 +22,7 @@ class SvgLooksTest extends InBrowser {
         Path at = Files.createDirectories(folder.resolve("svg-" + p.id()));
         Files.writeString(at.resolve("index.html"), "<!DOCTYPE html><meta charset=utf-8><body style='margin:0'>" + SvgWriter.write(p, f, Fonts.BUNDLED));
         browser.open(at, (int) b.size().x(), (int) b.size().y());
-        return Psnr.of(Still.png(p, f), browser.driver.getScreenshotAs(OutputType.BYTES));
+        return Psnr.of(Still.png(p, f), browser.shot());
     }
 
     @Test

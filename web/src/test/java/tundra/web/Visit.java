@@ -4,7 +4,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.openqa.selenium.OutputType;
 import tundra.core.file.ProjectFile;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
@@ -74,7 +73,7 @@ final class Visit {
         byte[] before = null;
         for (int i = 0; ; i++) {
             browser.driver.executeAsyncScript("const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
-            byte[] now = browser.driver.getScreenshotAs(OutputType.BYTES);
+            byte[] now = browser.shot();
             if (i == 8 || java.util.Arrays.equals(now, before)) {
                 return now;
             }

@@ -119,25 +119,28 @@ class VisitorTest extends InBrowser {
 
     @Test
     void withLessMotionOnlyWhatStartsByItselfIsAtItsEnd() throws Exception {
-        try (var quiet = new Browser("--force-prefers-reduced-motion")) {
-            Visit menu = open(quiet, "v4-menu");
+        browser.lessMotion(true);
+        try {
+            Visit menu = open(browser, "v4-menu");
             assertThat(menu.paused().standings()).isEqualTo(Moment.opened(menu.board, 1_000_000).standings());
             assertThat(menu.like(menu.paused())).as("the menu is closed").isGreaterThan(44);
-            quiet.id("t-bo").click();
+            browser.id("t-bo").click();
             Moment opened = menu.paused();
             assertThat(opened.timeOf("op")).isEqualTo(1_000_000);
             assertThat(menu.like(opened)).isGreaterThan(44);
-            quiet.id("t-bc").click();
+            browser.id("t-bc").click();
             assertThat(menu.like(menu.paused())).isGreaterThan(44);
-            Visit waits = open(quiet, "v7-wait");
+            Visit waits = open(browser, "v7-wait");
             assertThat(waits.paused()).isEqualTo(Moment.REST);
             assertThat(waits.like(Moment.REST)).isGreaterThan(44);
-            Visit loop = open(quiet, "v2-loop");
-            assertThat(quiet.run("return [...document.querySelectorAll('[class^=t-s]')].filter(e => /^t-s\\d+$/.test(e.className) && getComputedStyle(e).visibility === 'visible').length"))
+            Visit loop = open(browser, "v2-loop");
+            assertThat(browser.run("return [...document.querySelectorAll('[class^=t-s]')].filter(e => /^t-s\\d+$/.test(e.className) && getComputedStyle(e).visibility === 'visible').length"))
                     .as("squares that are seen in turn").isEqualTo(1L);
             Moment last = new Moment(List.of(new Moment.Standing("main", loop.board.main().duration() - 1)));
             loop.settled();
             assertThat(loop.like(last)).isGreaterThan(44);
+        } finally {
+            browser.lessMotion(false);
         }
     }
 
@@ -162,7 +165,7 @@ class VisitorTest extends InBrowser {
     }
 
     private static int[] edges() throws Exception {
-        var picture = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.driver.getScreenshotAs(org.openqa.selenium.OutputType.BYTES)));
+        var picture = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
         int[] out = new int[3];
         for (int i = 0; i < 3; i++) {
             int x = picture.getWidth() - 1;

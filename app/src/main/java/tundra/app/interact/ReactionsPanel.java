@@ -139,7 +139,8 @@ public final class ReactionsPanel extends VBox {
 
     /** Brings a sentence into view, with the keyboard on it. */
     private void show(Reaction r) {
-        if (folded.remove(r.group())) {
+        // one that was just made is told of only at the next pulse
+        if (folded.remove(r.group()) || !shown.containsKey(r.id())) {
             build();
         }
         reveal(r.id());

@@ -1,5 +1,8 @@
 package tundra.app.outline;
 
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -26,6 +29,7 @@ import tundra.core.frame.Moment;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Asset;
 import tundra.core.model.Element;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
@@ -39,17 +43,20 @@ final class MotifTile extends Button {
     private static final long APART = 66_000_000;
     private static final Thumbnail.Maker MAKER = new Thumbnail.Maker();
     private final Studio studio;
-    private final Motif motif;
-    private final Project project;
-    private final FrameBuilder builder;
     private final ImageView face = new ImageView();
+    private final Label name = new Label();
+    private final MenuItem delete;
+    private Project project;
+    private Motif motif;
+    /** What the picture shows is made of these; the same ones give the same picture. */
+    private List<Motif> made = List.of();
+    private int uses = -1;
+    private FrameBuilder builder;
     private boolean painting;
+    private boolean outdated;
 
-    MotifTile(Studio studio, Motif motif, int uses, java.util.function.Consumer<Motif> rename) {
+    MotifTile(Studio studio, Consumer<Motif> rename) {
         this.studio = studio;
-        this.motif = motif;
-        this.project = studio.project();
-        this.builder = FrameBuilder.of(project, motif.board(), Fonts.of(project.assets()));
         face.setFitWidth(SIDE);
         face.setFitHeight(SIDE);
         face.setPreserveRatio(true);
@@ -57,20 +64,17 @@ final class MotifTile extends Button {
         frame.setMinSize(SIDE, SIDE);
         frame.setMaxSize(SIDE, SIDE);
         frame.getStyleClass().add("motif-face");
-        var name = new Label(motif.name() + " ×" + uses);
         name.getStyleClass().addAll("quiet", "small");
         name.setMaxWidth(SIDE);
         var box = new VBox(2, frame, name);
         box.setAlignment(Pos.CENTER);
         setGraphic(box);
-        setId("motif-" + motif.name());
         getStyleClass().add("swatch-button");
-        setAccessibleText("Place the motif " + motif.name() + ", used " + (uses == 1 ? "once" : uses + " times"));
-        Buttons.tip(this, getAccessibleText());
+        delete = item("Delete", () -> studio.editProject("Delete motif " + motif.name(), null, p -> Motifs.delete(p, motif.id())));
         setOnAction(e -> place());
         setContextMenu(new ContextMenu(item("Open", () -> studio.showPlace(motif.id())), item("Rename…", () -> rename.accept(motif)),
                 item("Duplicate", () -> studio.editProject("Duplicate " + motif.name(), null, p -> Motifs.duplicate(p, motif.id()).project())),
-                item("Delete, with " + (uses == 1 ? "its instance" : "its " + uses + " instances"), () -> studio.editProject("Delete motif " + motif.name(), null, p -> Motifs.delete(p, motif.id())))));
+                delete));
         setOnDragDetected(e -> {
             var content = new ClipboardContent();
             content.put(DropFormats.MOTIF, motif.id());
@@ -110,7 +114,40 @@ final class MotifTile extends Button {
                 play.stop();
             }
         });
-        show(motif.poster());
+    }
+
+    /** Shows a motif as it is in a version of the piece; its picture is made anew only where what it shows changed. */
+    void show(Project p, Motif m, int count) {
+        project = p;
+        List<Motif> now = Motifs.within(p, m.id());
+        boolean renamed = motif == null || !motif.name().equals(m.name());
+        motif = m;
+        if (renamed || uses != count) {
+            uses = count;
+            name.setText(m.name() + " ×" + uses);
+            setId("motif-" + m.name());
+            setAccessibleText("Place the motif " + m.name() + ", used " + (uses == 1 ? "once" : uses + " times"));
+            Buttons.tip(this, getAccessibleText());
+            delete.setText("Delete, with " + (uses == 1 ? "its instance" : "its " + uses + " instances"));
+        }
+        if (!same(now, made)) {
+            made = now;
+            builder = FrameBuilder.of(p, m.board(), Fonts.of(p.assets()));
+            outdated = true;
+            show(m.poster());
+        }
+    }
+
+    private static boolean same(List<Motif> a, List<Motif> b) {
+        if (a.size() != b.size()) {
+            return false;
+        }
+        for (int i = 0; i < a.size(); i++) {
+            if (a.get(i).board() != b.get(i).board()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static MenuItem item(String words, Runnable run) {
@@ -127,7 +164,7 @@ final class MotifTile extends Button {
         Element e = Motifs.instance(studio.project(), motif.id(), studio.board().size().times(0.5));
         studio.edit("Place " + motif.name(), b -> Arrange.add(b, e));
         studio.enter(null);
-        studio.select(java.util.List.of(e.id()));
+        studio.select(List.of(e.id()));
     }
 
     /** The motif so many µs after it began, painted off the interface thread; a picture that is late is left out. */
@@ -136,21 +173,26 @@ final class MotifTile extends Button {
             return;
         }
         painting = true;
+        outdated = false;
         long local = motif.board().main().duration() == 0 ? 0 : time % motif.board().main().duration();
         Frame f = builder.at(Moment.opened(motif.board(), local));
         Point size = motif.board().size();
-        var node = new FrameNode("", true, Affine.IDENTITY, 1, size, java.util.List.of(), f.nodes(), java.util.List.of());
+        var node = new FrameNode("", true, Affine.IDENTITY, 1, size, List.of(), f.nodes(), List.of());
         double scale = 2 * SIDE / Math.max(1, Math.max(size.x(), size.y()));
+        Map<String, Asset> assets = project.assets();
         Thread.ofVirtual().start(() -> {
             Thumbnail t;
             synchronized (MAKER) {
-                t = MAKER.paint(node, new Rect(0, 0, size.x(), size.y()), scale, project.assets());
+                t = MAKER.paint(node, new Rect(0, 0, size.x(), size.y()), scale, assets);
             }
             Platform.runLater(() -> {
                 painting = false;
                 var image = new WritableImage(t.width(), t.height());
                 image.getPixelWriter().setPixels(0, 0, t.width(), t.height(), PixelFormat.getIntArgbInstance(), t.argb(), 0, t.width());
                 face.setImage(image);
+                if (outdated) {
+                    show(motif.poster());
+                }
             });
         });
     }

@@ -4,10 +4,12 @@ import java.io.ByteArrayInputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -62,7 +64,7 @@ public final class ShelfPanel extends VBox {
     private final Studio studio;
     private final Notices notices;
     private final FlowPane motifs = new FlowPane(6, 6);
-    private List<Motif> shownMotifs = List.of();
+    private Map<String, MotifTile> tiles = Map.of();
     private Project countedIn;
     private final FlowPane pictures = new FlowPane(6, 6);
     private final FlowPane swatches = new FlowPane(4, 4);
@@ -136,21 +138,30 @@ public final class ShelfPanel extends VBox {
         if (!assets.equals(shownAssets)) {
             shownAssets = assets;
             Map<String, List<Asset>> series = Shelf.series(assets);
-            var tiles = new ArrayList<Node>();
-            series.forEach((name, of) -> tiles.add(seriesTile(name, of)));
-            assets.stream().filter(a -> series.values().stream().noneMatch(of -> of.contains(a))).forEach(a -> tiles.add(tile(a)));
-            pictures.getChildren().setAll(tiles);
+            var all = new ArrayList<Node>();
+            series.forEach((name, of) -> all.add(seriesTile(name, of)));
+            assets.stream().filter(a -> series.values().stream().noneMatch(of -> of.contains(a))).forEach(a -> all.add(tile(a)));
+            pictures.getChildren().setAll(all);
         }
-        if (p != countedIn && !(p.motifs().isEmpty() && shownMotifs.isEmpty())) {
+        if (p != countedIn && !(p.motifs().isEmpty() && tiles.isEmpty())) {
             countedIn = p;
-            shownMotifs = p.motifs();
-            motifs.getChildren().setAll(p.motifs().stream().map(m -> new MotifTile(studio, m, Motifs.uses(p, m.id()).count(), this::rename)).toList());
+            Map<String, Integer> counts = Motifs.counts(p);
+            var now = new LinkedHashMap<String, MotifTile>();
+            for (Motif m : p.motifs()) {
+                MotifTile t = tiles.containsKey(m.id()) ? tiles.get(m.id()) : new MotifTile(studio, this::rename);
+                t.show(p, m, counts.getOrDefault(m.id(), 0));
+                now.put(m.id(), t);
+            }
+            if (!List.copyOf(now.values()).equals(motifs.getChildren())) {
+                motifs.getChildren().setAll(now.values());
+            }
+            tiles = now;
         }
         if (!p.swatches().equals(shownSwatches)) {
             shownSwatches = p.swatches();
             swatches.getChildren().setAll(shownSwatches.stream().map(this::swatch).toList());
         }
-        boolean none = assets.isEmpty() && shownSwatches.isEmpty() && shownMotifs.isEmpty();
+        boolean none = assets.isEmpty() && shownSwatches.isEmpty() && tiles.isEmpty();
         if (none != saysEmpty) {
             saysEmpty = none;
             getChildren().set(1, none ? box(empty) : scrolling(box(motifs, pictures, swatches)));
@@ -159,7 +170,7 @@ public final class ShelfPanel extends VBox {
 
     /** Lets the name of a motif be typed over its tile. */
     private void rename(Motif m) {
-        Node tile = motifs.getChildren().get(shownMotifs.indexOf(m));
+        Node tile = tiles.get(m.id());
         var at = sceneToLocal(tile.localToScene(0, tile.getBoundsInLocal().getHeight() - 18));
         NameField.open(this, at.getX(), at.getY(), Math.max(90, tile.getBoundsInLocal().getWidth()), m.name(),
                 name -> studio.editProject("Rename motif " + m.name(), null, x -> Motifs.rename(x, m.id(), name)));
@@ -220,32 +231,46 @@ public final class ShelfPanel extends VBox {
     }
 
     private static Node face(Asset a) {
-        try {
-            return seen(a);
-        } catch (UncheckedIOException e) {
-            // its file can't be read any more; saving says so
-            return sheet(Icon.CLOSE.node(26));
-        }
-    }
-
-    private static Node seen(Asset a) {
         switch (a.kind()) {
             case PICTURE -> {
-                var image = new ImageView(new Image(new ByteArrayInputStream(a.data()), TILE * 2, TILE * 2, true, true));
-                image.setPreserveRatio(true);
-                image.setFitWidth(TILE);
-                image.setFitHeight(TILE * 0.75);
-                return image;
+                return picture(a);
             }
             case FONT -> {
                 var letters = new Label("Aa");
-                Font own = Font.loadFont(new ByteArrayInputStream(a.data()), 24);
+                Font own = fontOf(a);
                 letters.setFont(own == null ? Font.getDefault() : own);
                 return sheet(letters);
             }
             default -> {
                 return sheet(Icon.SOUND.node(26));
             }
+        }
+    }
+
+    /** A picture made small; read and decoded off the interface thread. */
+    private static Node picture(Asset a) {
+        var view = new ImageView();
+        view.setPreserveRatio(true);
+        view.setFitWidth(TILE);
+        view.setFitHeight(TILE * 0.75);
+        var at = new StackPane(view);
+        Thread.ofVirtual().name("shelf picture").start(() -> {
+            try {
+                var small = new Image(new ByteArrayInputStream(a.data()), TILE * 2, TILE * 2, true, true);
+                Platform.runLater(() -> view.setImage(small));
+            } catch (UncheckedIOException e) {
+                // its file can't be read any more; saving says so
+                Platform.runLater(() -> at.getChildren().setAll(sheet(Icon.CLOSE.node(26))));
+            }
+        });
+        return at;
+    }
+
+    private static Font fontOf(Asset a) {
+        try {
+            return Font.loadFont(new ByteArrayInputStream(a.data()), 24);
+        } catch (UncheckedIOException e) {
+            return null;
         }
     }
 

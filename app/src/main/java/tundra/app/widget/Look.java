@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import javafx.application.Application;
 import javafx.css.Stylesheet;
 import javafx.scene.Group;
@@ -24,6 +25,8 @@ import tundra.render.Fonts;
 public final class Look {
     private static final Map<String, List<Integer>> FACES = Map.of("Figtree", List.of(400, 500, 600), "JetBrains Mono", List.of(400));
     private static boolean fonts;
+    /** Sheets that were put together in this run, by whether they are dark. */
+    private static final Map<Boolean, String> COMBINED = new ConcurrentHashMap<>();
 
     private Look() {}
 
@@ -64,7 +67,11 @@ public final class Look {
 
     /** The base theme with Tundra's roles behind it, as one sheet: popups have no other way to know the colours. */
     public static void theme(boolean dark) {
-        Application.setUserAgentStylesheet(combined(dark));
+        // setting the same sheet again would style every window anew
+        String sheet = COMBINED.computeIfAbsent(dark, Look::combined);
+        if (!sheet.equals(Application.getUserAgentStylesheet())) {
+            Application.setUserAgentStylesheet(sheet);
+        }
     }
 
     /** The address of a sheet that the build compiled, which loads several times as fast; null when there is none. */

@@ -85,6 +85,32 @@ public final class Motifs {
         return new Uses(n, where);
     }
 
+    /** How often each motif is placed, by its id, in one walk over the piece. */
+    public static Map<String, Integer> counts(Project p) {
+        var out = new HashMap<String, Integer>();
+        for (Place in : p.places()) {
+            Tree.each(in.board().elements(), e -> {
+                if (e.content() instanceof Content.Instance i) {
+                    out.merge(i.motif(), 1, Integer::sum);
+                }
+            });
+        }
+        return out;
+    }
+
+    /** A motif and all that it shows, by whatever way: what its picture is made of. */
+    public static List<Motif> within(Project p, String motif) {
+        var out = new LinkedHashSet<Motif>();
+        within(p, motif, out);
+        return List.copyOf(out);
+    }
+
+    private static void within(Project p, String motif, Set<Motif> out) {
+        if (p.motif(motif) instanceof Motif m && out.add(m)) {
+            instances(m.board(), x -> true).stream().map(e -> ((Content.Instance) e.content()).motif()).distinct().forEach(x -> within(p, x, out));
+        }
+    }
+
     private static String name(Project p, String wanted) {
         var taken = new HashSet<String>();
         p.motifs().forEach(m -> taken.add(m.name()));
