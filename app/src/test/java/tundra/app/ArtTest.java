@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -116,8 +117,8 @@ class ArtTest extends InWindow {
             colors.setValue(2);
             return null;
         });
-        t.until(apply::isDisabled);
-        t.until(() -> !apply.isDisabled());
+        var result = (Label) t.node("trace-result");
+        t.until(() -> result.getText().startsWith("2 paths"));
         t.click("trace-apply");
         assertThat(all()).hasSize(2);
         assertThat(all().getFirst().hidden()).as("the picture stays, hidden").isTrue();

@@ -13,7 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import tundra.core.file.FileProblem;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.model.Asset;
 
 /** Brings in PNG, JPEG, WebP and GIF files. */

@@ -5,7 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.svg.SvgReader;
 import tundra.render.FontReader;
 import tundra.render.Fonts;

@@ -11,7 +11,7 @@ import tundra.core.svg.SvgArt;
 
 /** Art that was read and waits to be placed. */
 public sealed interface Brought {
-    /** The project with it in the middle of a scene's canvas, and the element that it became; null for what is only kept. */
+    /** The project with it in the middle of the canvas of a scene or motif, and the element that it became; null for what is only kept. */
     record Added(Project project, String id) {}
 
     /** In px; null for what can't be seen. */
@@ -22,7 +22,7 @@ public sealed interface Brought {
     /** What could not be kept. */
     List<String> report();
 
-    Added addTo(Project p, String scene);
+    Added addTo(Project p, String place);
 
     record Picture(Asset asset) implements Brought {
         @Override
@@ -41,9 +41,9 @@ public sealed interface Brought {
         }
 
         @Override
-        public Added addTo(Project p, String scene) {
-            Element e = ArtPlacing.picture(asset, p.scene(scene).board().size());
-            return new Added(p.withAsset(asset).mapBoard(scene, b -> Arrange.add(b, e)), e.id());
+        public Added addTo(Project p, String place) {
+            Element e = ArtPlacing.picture(asset, p.place(place).board().size());
+            return new Added(p.withAsset(asset).mapBoard(place, b -> Arrange.add(b, e)), e.id());
         }
     }
 
@@ -65,7 +65,7 @@ public sealed interface Brought {
         }
 
         @Override
-        public Added addTo(Project p, String scene) {
+        public Added addTo(Project p, String place) {
             return new Added(p.withAsset(asset), null);
         }
     }
@@ -87,13 +87,13 @@ public sealed interface Brought {
         }
 
         @Override
-        public Added addTo(Project p, String scene) {
-            var placed = ArtPlacing.add(p.scene(scene).board(), art, name());
+        public Added addTo(Project p, String place) {
+            var placed = ArtPlacing.add(p.place(place).board(), art, name());
             Project out = p;
             for (Asset a : art.assets().values()) {
                 out = out.withAsset(a);
             }
-            return new Added(out.mapBoard(scene, b -> placed.board()), placed.id());
+            return new Added(out.mapBoard(place, b -> placed.board()), placed.id());
         }
     }
 }

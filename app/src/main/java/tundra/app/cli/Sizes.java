@@ -1,6 +1,6 @@
 package tundra.app.cli;
 
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.geometry.Point;
 
 /** Reads sizes such as 1280x720. */

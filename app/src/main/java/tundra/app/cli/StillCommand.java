@@ -6,7 +6,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;

@@ -2,6 +2,7 @@ package tundra.app.commands;
 
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Desk;
@@ -13,6 +14,7 @@ import tundra.core.draw.Combine;
 import tundra.core.draw.NodeEdit;
 import tundra.core.draw.ShapeAreas;
 import tundra.core.edit.Align;
+import tundra.core.edit.Kept;
 import tundra.core.edit.Reshape;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
@@ -79,27 +81,30 @@ public final class DrawCommands {
     }
 
     private void combine(Combine.Operation operation, String name) {
-        var result = areas().combined(operation, s.selection());
-        if (result == null) {
-            w.notices.news("Nothing is left: the areas don't meet. They stay as they are.");
-            return;
-        }
-        s.edit(name, b -> result.board());
-        s.select(result.ids());
+        make(name, k -> areas(k).combined(operation, s.selection()), "Nothing is left: the areas don't meet. They stay as they are.");
     }
 
-    private ShapeAreas areas() {
-        return new ShapeAreas(s.board(), s.frame(), s::valuesOf);
+    private ShapeAreas areas(Kept k) {
+        return new ShapeAreas(k.board(), s.frame(), s::valuesOf);
+    }
+
+    /** @param never what is told where nothing comes of it */
+    private void make(String name, Function<Kept, ShapeAreas.Result> change, String never) {
+        boolean[] made = new boolean[1];
+        List<String> ids = s.make(name, k -> {
+            var result = change.apply(k);
+            made[0] = result != null;
+            return result == null ? k.nothing() : k.with(result.board(), result.ids());
+        });
+        if (!made[0]) {
+            w.notices.news(never);
+        } else if (ids != null) {
+            s.select(ids);
+        }
     }
 
     private void outlineStroke() {
-        var result = areas().outlined(s.selection());
-        if (result == null) {
-            w.notices.news("None of what is selected has a stroke that is seen.");
-            return;
-        }
-        s.edit("Turn stroke into an outline", b -> result.board());
-        s.select(result.ids());
+        make("Turn stroke into an outline", k -> areas(k).outlined(s.selection()), "None of what is selected has a stroke that is seen.");
     }
 
     private void lines(Commands c) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
+import java.util.function.Function;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.files.SystemClip;
@@ -13,12 +14,14 @@ import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Clip;
 import tundra.core.edit.KeyClip;
+import tundra.core.edit.Kept;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Reactions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Tree;
 import tundra.render.Fonts;
@@ -93,7 +96,7 @@ public final class EditCommands {
         c.add("copy-picture", "Copy as picture", null, this::any, () -> SystemClip.putPicture(s, w.jobs, w.notices, s.selection()));
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(s, s.selection(), null));
         c.add(CommandIds.DUPLICATE, "Duplicate with its keys", "Shortcut+D", this::any,
-                () -> paste("Duplicate " + what(), taken(), PASTE_OFFSET));
+                () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), PASTE_OFFSET));
         c.add(CommandIds.DELETE, () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
                 "Delete", this::deletable, this::delete);
         c.add("delete-back", "Delete with Backspace", "BACK_SPACE", this::deletable, this::delete);
@@ -114,14 +117,14 @@ public final class EditCommands {
     private void copy() {
         if (s.book().drawingsMeant()) {
             w.copied.drawings(s.book().book().withDrawings(s.book().book().drawings().stream().filter(d -> s.book().meant().contains(d.id())).toList()),
-                    s.project().assets());
+                    s.project());
             return;
         }
         if (s.desk() == Desk.ANIMATE && !s.keys().isEmpty()) {
             w.copied.keys(KeyClip.of(s.timeline(), s.keys()));
             return;
         }
-        clip = taken();
+        clip = taken(s.project(), s.board());
         copiedFrom = goal();
         w.copied.elements(clip);
         pasted = 0;
@@ -158,19 +161,20 @@ public final class EditCommands {
     /** On another drawing a copy comes where the original stands; elsewhere it steps aside. */
     private void pasteClip() {
         boolean otherDrawing = s.book().is() && !java.util.Objects.equals(copiedFrom, goal());
-        paste("Paste", clip, otherDrawing ? Point.ZERO : PASTE_OFFSET.times(++pasted));
+        Clip from = clip;
+        paste("Paste", k -> from, otherDrawing ? Point.ZERO : PASTE_OFFSET.times(++pasted));
     }
 
     /** The selection with its keys, in canvas coordinates. */
-    private Clip taken() {
-        Board flat = s.board();
+    private Clip taken(Project project, Board board) {
+        Board flat = board;
         for (String id : s.selection()) {
             List<String> path = flat.path(id);
             if (path.size() > 1 && path.stream().filter(s.selection()::contains).count() == 1) {
                 flat = Arrange.into(flat, id, null, flat.elements().size(), s.frame());
             }
         }
-        return Clip.of(s.project(), flat, s.selection());
+        return Clip.of(project, flat, s.selection());
     }
 
     /** The group that pasted elements go to: the one that is edited, or the drawing that is seen; null for none. */
@@ -181,19 +185,23 @@ public final class EditCommands {
         return s.desk() == Desk.DRAW && s.book().drawing() != null ? s.book().drawing().id() : null;
     }
 
-    private void paste(String name, Clip from, Point offset) {
+    private void paste(String name, Function<Kept, Clip> taken, Point offset) {
         String goal = goal();
-        // drawings of a flipbook may use the same names, which is how their parts are known again
-        List<Element> among = goal != null && s.book().is() ? s.board().find(goal).children() : s.board().elements();
-        var result = from.paste(s.board(), among, offset);
-        Board board = result.board();
-        for (String id : goal == null ? List.<String>of() : result.ids()) {
-            board = Arrange.into(board, id, goal, board.find(goal).children().size(), s.frame());
+        List<String> made = s.make(name, k -> {
+            Clip from = taken.apply(k);
+            // drawings of a flipbook may use the same names, which is how their parts are known again
+            List<Element> among = goal != null && s.book().is() ? k.board().find(goal).children() : k.board().elements();
+            var result = from.paste(k.board(), among, offset);
+            Board board = result.board();
+            for (String id : goal == null ? List.<String>of() : result.ids()) {
+                board = Arrange.into(board, id, goal, board.find(goal).children().size(), s.frame());
+            }
+            return k.of(from.withParts(k.project(), Fonts::familyOf), board, result.ids());
+        });
+        if (made == null) {
+            return;
         }
-        Board done = board;
-        String scene = s.place().id();
-        s.editProject(name, null, p -> from.withAssets(p, Fonts::familyOf).mapBoard(scene, b -> done));
-        s.select(result.ids());
+        s.select(made);
         if (s.book().is()) {
             s.enter(goal);
         }
@@ -267,9 +275,17 @@ public final class EditCommands {
     }
 
     private void grouped(String name, BiFunction<Board, java.util.Set<String>, Arrange.Grouped> change) {
-        var result = change.apply(s.board(), s.selection());
-        s.edit(name, b -> result.board());
-        s.select(result.ids());
+        select(s.make(name, k -> {
+            var result = change.apply(k.board(), s.selection());
+            return k.with(result.board(), result.ids());
+        }));
+    }
+
+    /** What was made is what one goes on with; where nothing was the selection stays. */
+    private void select(List<String> made) {
+        if (made != null) {
+            s.select(made);
+        }
     }
 
     private void order(tundra.app.command.Commands c, String id, String name, String shortcut, int by) {

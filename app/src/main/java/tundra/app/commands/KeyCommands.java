@@ -118,13 +118,21 @@ public final class KeyCommands {
                     + " to take them.");
             return;
         }
-        var result = clip.paste(s.board(), s.timeline().id(), onto, s.playhead(), shifted);
-        String what = result.refs().size() == 1 ? "key" : result.refs().size() + " keys";
-        s.edit("Paste " + what, b -> result.board());
+        KeyClip.Pasted result = s.make("Paste keys", k -> {
+            var pasted = clip.paste(k.board(), s.timeline().id(), onto, s.playhead(), shifted);
+            return k.with(pasted.board(), pasted).named("Paste " + keys(pasted));
+        });
+        if (result == null) {
+            return;
+        }
         s.selectKeys(result.refs());
         String names = result.onto().stream().map(id -> id.equals(tundra.core.model.Board.CANVAS) ? "the canvas" : s.board().find(id).name())
                 .collect(java.util.stream.Collectors.joining(", "));
-        w.notices.news("Pasted " + what + " onto " + names + ".");
+        w.notices.news("Pasted " + keys(result) + " onto " + names + ".");
+    }
+
+    private static String keys(KeyClip.Pasted p) {
+        return p.refs().size() == 1 ? "key" : p.refs().size() + " keys";
     }
 
     private Element copiedPath() {
@@ -144,10 +152,14 @@ public final class KeyCommands {
         long duration = moves ? old.keys().getLast().time() - from
                 : Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
         KeyClip clip = KeyClip.along((Content.Path) shape.content(), shape.rest().get(Properties.SIZE), inParent.times(placed), duration);
-        var result = clip.paste(s.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), java.util.Map.of(e.id(), 0),
-                from, false);
-        s.edit("Move " + e.name() + " along " + shape.name(), b -> result.board());
-        s.selectKeys(result.refs());
+        KeyClip.Pasted result = s.make("Move " + e.name() + " along " + shape.name(), k -> {
+            var pasted = clip.paste(k.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), java.util.Map.of(e.id(), 0),
+                    from, false);
+            return k.with(pasted.board(), pasted);
+        });
+        if (result != null) {
+            s.selectKeys(result.refs());
+        }
     }
 
     private Frame.Placed parent(String id) {

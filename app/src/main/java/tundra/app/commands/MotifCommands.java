@@ -70,18 +70,23 @@ public final class MotifCommands {
         c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.saveMotif(meant()));
         c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files::bringInMotif);
         c.add("scatter", "Scatter", "Alt+Shift+N", this::any, () -> {
-            var made = Scattering.make(s.project(), s.board(), s.selection(), 24, s.board().size().times(0.5), s.board().size(), System.nanoTime() % 10_000);
-            if (made.scatter() == null) {
+            boolean[] inside = new boolean[1];
+            String scatter = s.make("Scatter", k -> {
+                var made = Scattering.make(k.project(), k.board(), s.selection(), 24, k.board().size().times(0.5), k.board().size(), System.nanoTime() % 10_000);
+                inside[0] = made.scatter() == null;
+                return inside[0] ? k.nothing() : k.with(made.board(), made.scatter());
+            });
+            if (inside[0]) {
                 w.notices.news("Instances inside a group can't be scattered from there: take them out of the group first.");
-                return;
+            } else if (scatter != null) {
+                s.select(List.of(scatter));
             }
-            s.edit("Scatter", b -> made.board());
-            s.select(List.of(made.scatter()));
         });
         c.add("motif-new", "New empty motif", null, () -> true, () -> {
-            var made = Motifs.empty(s.kept(), "Motif", s.board().size().times(0.25), s.board().main().duration());
-            s.editProject("New motif", null, p -> made.project());
-            s.showPlace(made.motif());
+            s.showPlace(s.make("New motif", k -> {
+                var made = Motifs.empty(k.project(), "Motif", k.board().size().times(0.25), k.board().main().duration());
+                return k.with(made.project(), made.motif());
+            }));
         });
         c.add("motif-delete", () -> meant() == null ? "Delete motif" : "Delete the motif " + meant().name(), null, () -> meant() != null, () -> delete(meant()));
     }
@@ -103,21 +108,31 @@ public final class MotifCommands {
     /** Makes a motif of what is selected, named after a single element, and selects its instance. */
     private void made(String step, String name, String never, String done, Maker maker) {
         Element one = s.selected();
-        var made = maker.of(s.kept(), s.place().id(), s.selection(), one == null ? name : one.name(), s.frame());
-        if (made.motif() == null) {
+        boolean[] could = new boolean[1];
+        Motifs.Made made = s.make(step, k -> {
+            var m = maker.of(k.project(), k.place(), s.selection(), one == null ? name : one.name(), s.frame());
+            could[0] = m.motif() != null;
+            return could[0] ? k.with(m.project(), m) : k.nothing();
+        });
+        if (!could[0]) {
             w.notices.news(never);
-            return;
+        } else if (made != null) {
+            s.select(List.of(made.instance()));
+            w.notices.news("“" + made.project().motif(made.motif()).name() + "” " + done);
         }
-        s.editProject(step, null, p -> made.project());
-        s.select(List.of(made.instance()));
-        w.notices.news("“" + made.project().motif(made.motif()).name() + "” " + done);
     }
 
     private void copy() {
         Element e = s.selected();
-        var made = Motifs.duplicate(s.kept(), meant().id());
         boolean shown = e != null && e.content() instanceof Content.Instance;
-        s.editProject("Duplicate " + meant().name(), null, p -> shown ? Motifs.swap(made.project(), s.place().id(), List.of(e.id()), made.motif()) : made.project());
+        String of = meant().id();
+        Motifs.Made made = s.make("Duplicate " + meant().name(), k -> {
+            var m = Motifs.duplicate(k.project(), of);
+            return k.with(shown ? Motifs.swap(m.project(), k.place(), List.of(e.id()), m.motif()) : m.project(), m);
+        });
+        if (made == null) {
+            return;
+        }
         w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif of its own" + (shown ? ", and the selected instance shows it." : "."));
     }
 

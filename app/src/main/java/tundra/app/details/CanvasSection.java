@@ -13,7 +13,7 @@ import tundra.app.widget.Words;
 import tundra.core.edit.Durations;
 import tundra.core.edit.Exposures;
 import tundra.core.edit.TimeText;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Timeline;

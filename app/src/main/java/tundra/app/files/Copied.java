@@ -1,9 +1,7 @@
 package tundra.app.files;
 
-import java.util.Map;
 import tundra.core.edit.Clip;
 import tundra.core.edit.KeyClip;
-import tundra.core.model.Asset;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
@@ -14,7 +12,7 @@ public final class Copied {
     private KeyClip keys;
     private boolean keysLast;
     private Flipbook drawings;
-    private Map<String, Asset> shelf = Map.of();
+    private Project from;
     private boolean drawingsLast;
 
     public void elements(Clip c) {
@@ -42,10 +40,10 @@ public final class Copied {
         return keysLast;
     }
 
-    /** @param shelf of the project, for the pictures on them */
-    public void drawings(Flipbook of, Map<String, Asset> from) {
+    /** @param piece where they were copied, for what they show */
+    public void drawings(Flipbook of, Project piece) {
         drawings = of;
-        shelf = from;
+        from = piece;
         drawingsLast = true;
     }
 
@@ -59,8 +57,8 @@ public final class Copied {
         return drawingsLast;
     }
 
-    /** A project with the pictures that the copied drawings show. */
-    public Project withPictures(Project p) {
-        return Clip.withFiles(p, drawings.children(), shelf, Fonts::familyOf);
+    /** A project with the pictures and motifs that the copied drawings show. */
+    public Project withParts(Project p) {
+        return Clip.withParts(p, drawings.children(), from, Fonts::familyOf);
     }
 }

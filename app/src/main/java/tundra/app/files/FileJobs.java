@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.function.Function;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
 import tundra.app.job.Asker;
@@ -19,6 +20,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
+import tundra.core.edit.Kept;
 import tundra.core.edit.MotifParts;
 import tundra.core.edit.NaturalOrder;
 import tundra.core.file.FileProblem;
@@ -261,7 +263,7 @@ public final class FileJobs {
                 return out;
             });
             if (!drawings.isEmpty()) {
-                place(drawings, null, placed(studio.kept(), studio.place().id(), drawings, null));
+                place(drawings, k -> placed(k.project(), k.place(), drawings, null));
             }
         });
     }
@@ -308,8 +310,7 @@ public final class FileJobs {
             return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
         }, done -> {
             notices.hide();
-            boolean asItWas = done.placing != null && studio.kept() == into && studio.place().id().equals(scene) && !onDrawing();
-            place(done.all, at, asItWas ? done.placing : placed(studio.kept(), studio.place().id(), done.all, at));
+            place(done.all, k -> done.placing != null && k.project() == into && k.place().equals(scene) ? done.placing : placed(k.project(), k.place(), done.all, at));
         }, "Given up; nothing was brought in.");
         notices.working("Bringing in " + what + "…", giveUp);
     }
@@ -322,16 +323,16 @@ public final class FileJobs {
     }
 
     /** Puts each thing around a point, or in the middle of the canvas. */
-    private static Placing placed(Project project, String scene, List<Brought> all, Point at) {
+    private static Placing placed(Project project, String place, List<Brought> all, Point at) {
         Project out = project;
         var ids = new ArrayList<String>();
         for (Brought b : all) {
-            var added = b.addTo(out, scene);
+            var added = b.addTo(out, place);
             out = added.project();
             if (added.id() != null) {
-                Board board = out.scene(scene).board();
+                Board board = out.place(place).board();
                 Point by = (at == null ? Point.ZERO : at.minus(board.size().times(0.5))).plus(new Point(BESIDE, BESIDE).times(at == null ? 0 : ids.size()));
-                out = out.mapBoard(scene, x -> x.mapElement(added.id(), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by))));
+                out = out.mapBoard(place, x -> x.mapElement(added.id(), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by))));
                 ids.add(added.id());
             }
         }
@@ -352,11 +353,15 @@ public final class FileJobs {
         return studio.desk() == Desk.DRAW && studio.book().is();
     }
 
-    private void place(List<Brought> all, Point at, Placing placing) {
-        String scene = studio.place().id();
-        List<String> ids = placing.ids;
-        studio.editProject(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", null,
-                p -> onDrawing() ? placing.project.mapBoard(scene, b -> ontoDrawing(b, ids)) : placing.project);
+    private void place(List<Brought> all, Function<Kept, Placing> placing) {
+        List<String> ids = studio.make(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", k -> {
+            Placing p = placing.apply(k);
+            Board board = p.project.place(k.place()).board();
+            return k.of(p.project, onDrawing() ? ontoDrawing(board, p.ids) : board, p.ids);
+        });
+        if (ids == null) {
+            return;
+        }
         tellKept(all);
         if (ids.isEmpty()) {
             return;

@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import tundra.core.file.FileProblem;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.file.SheetFile;
 import tundra.core.flip.SheetGrid;
 import tundra.core.model.Project;

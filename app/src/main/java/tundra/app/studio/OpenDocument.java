@@ -3,8 +3,7 @@ package tundra.app.studio;
 import java.nio.file.Path;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.History;
-import tundra.core.edit.Reactions;
-import tundra.core.edit.Scripts;
+import tundra.core.edit.Rules;
 import tundra.core.model.Project;
 
 /** The document that is open: its versions, what is only tried on it, and the file that it was saved to. */
@@ -55,10 +54,19 @@ final class OpenDocument {
         return saved == null ? history.undoName() != null : saved != kept();
     }
 
-    void change(String name, Object merge, UnaryOperator<Project> change) {
+    /**
+     * Takes a new version, if it may be one. The one way in which the document changes.
+     *
+     * @return the sentence of why it may not; null when it was taken, or when nothing changed
+     */
+    String change(String name, Object merge, UnaryOperator<Project> change) {
         preview = null;
-        Project before = history.project();
-        history.add(name, Scripts.follow(before, Reactions.tidied(change.apply(before))), merge);
+        Project before = history.project(), after = Rules.tidied(before, change.apply(before));
+        String refusal = Rules.refusal(before, after);
+        if (refusal == null) {
+            history.add(name, after, merge);
+        }
+        return refusal;
     }
 
     void cancel(Object merge) {

@@ -7,12 +7,13 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.EditScope;
+import tundra.core.edit.Kept;
 import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.SplitPosition;
-import tundra.core.file.Savable;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -259,30 +260,49 @@ public final class Studio {
 
     /** Changes the scene's board. Changes with the same merge object become one step of undo. */
     public void edit(String name, Object merge, UnaryOperator<Board> change) {
-        dropPreview();
-        Board before = board(), after = change.apply(before);
-        String refusal = after == before ? null : Savable.refusal(before, after);
-        if (refusal != null) {
-            onRefused.accept(refusal);
-            return;
-        }
-        if (after != before && !after.equals(before)) {
-            editProject(name, merge, p -> p.mapBoard(open.id(), b -> after));
-        }
+        make(name, merge, k -> {
+            Board before = k.board(), after = change.apply(before);
+            return after == before || after.equals(before) ? k.<Void>nothing() : k.with(after, null);
+        });
     }
 
-    public void editProject(String name, Object merge, UnaryOperator<Project> change) {
+    /** Changes what is open, and tells the change's news; null when nothing was changed. */
+    public <N> N make(String name, Function<Kept, Kept.Edited<N>> change) {
+        return make(name, null, change);
+    }
+
+    /**
+     * What is only tried is dropped first, so that the change begins with what is kept. A version that may not be is refused, and nothing
+     * happens but that its sentence is told.
+     *
+     * @return the change's news; null when nothing was changed
+     */
+    private <N> N make(String name, Object merge, Function<Kept, Kept.Edited<N>> change) {
+        dropPreview();
+        Project before = kept();
+        Kept.Edited<N> made = change.apply(new Kept(before, open.id()));
+        return made.project() != before && editProject(made.name() == null ? name : made.name(), merge, p -> made.project()) ? made.news() : null;
+    }
+
+    /**
+     * Changes more than what is open. What is tried stays as long as the board beneath it does. Says whether the version was taken; one that
+     * may not be is refused with its sentence.
+     */
+    public boolean editProject(String name, Object merge, UnaryOperator<Project> change) {
         Board tried = previewing() ? board() : null;
         Board was = kept().place(open.id()).board();
         Project before = kept();
-        document.change(name, merge, change);
+        String refusal = document.change(name, merge, change);
         chosen.remember(before, kept() != before, merge);
-        // what is tried stays as long as the board beneath it does
         Place there = kept().place(open.id());
         if (tried != null && there != null && there.board() == was) {
             document.preview(kept().mapBoard(open.id(), b -> tried));
         }
         settle();
+        if (refusal != null) {
+            onRefused.accept(refusal);
+        }
+        return refusal == null;
     }
 
     /** Sets what is to be seen at the playhead, where the edit scope says. */

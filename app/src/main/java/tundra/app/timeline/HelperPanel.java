@@ -41,6 +41,8 @@ public final class HelperPanel extends VBox {
     private List<String> elements;
     private long at;
     private Board start;
+    /** What is kept beneath what is tried. */
+    private Board under;
     /** What the numbers make; null while they make nothing. */
     private Board written;
     private boolean left;
@@ -92,9 +94,10 @@ public final class HelperPanel extends VBox {
     private void begin() {
         Used last = LAST.get(helper.name());
         elements = ordered();
-        boolean again = last != null && last.after.equals(studio.board()) && last.elements.equals(elements);
+        boolean again = last != null && last.after.equals(studio.kept().place(studio.place().id()).board()) && last.elements.equals(elements);
         at = again ? last.at : studio.playhead();
-        start = again ? last.before : studio.board();
+        under = studio.kept().place(studio.place().id()).board();
+        start = again ? last.before : under;
         title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size() + " elements"));
         apply();
     }
@@ -165,7 +168,7 @@ public final class HelperPanel extends VBox {
     }
 
     private Job job() {
-        return new Job(studio.project(), start, studio.timeline().id(), elements, at, studio.fonts());
+        return new Job(studio.kept(), start, studio.timeline().id(), elements, at, studio.fonts());
     }
 
     private void apply() {
@@ -201,7 +204,8 @@ public final class HelperPanel extends VBox {
         }
         Board made = written;
         end();
-        studio.edit(helper.name(), b -> made);
+        // worked out of what was kept when it was begun, so only that can become it
+        studio.edit(helper.name(), b -> b == under ? made : b);
         LAST.put(helper.name(), new Used(numbers.clone(), elements, at, start, studio.board()));
         leave.run();
     }

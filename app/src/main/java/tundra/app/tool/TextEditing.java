@@ -13,7 +13,7 @@ import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.edit.TextCaret;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.frame.CaretPlaces;
 import tundra.core.frame.Frame;
 import tundra.core.frame.ValueWords;

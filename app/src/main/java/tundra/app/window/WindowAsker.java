@@ -20,7 +20,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import tundra.app.job.Asker;
 import tundra.app.widget.NumberField;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.geometry.Point;
 
 /** Asks with dialogs over the window. */

@@ -5,16 +5,21 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
+import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
@@ -32,10 +37,11 @@ import tundra.core.motion.Track;
  * @param shown when they are seen, by the names of timelines
  * @param reactions what they start
  * @param timelines the names of the timelines that the reactions move, by their ids
- * @param assets the shelf that they were taken from
+ * @param drags the rows that say how those of them are dragged that can be
+ * @param from the piece that they were taken from, for what they show of its shelf and its motifs
  */
 public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<?>, Track<?>>>> tracks, Map<String, Map<String, Span>> shown,
-        List<Reaction> reactions, Map<String, String> timelines, Map<String, Asset> assets) {
+        List<Reaction> reactions, Map<String, String> timelines, List<Dragging> drags, Project from) {
 
     /** Copies elements, in their order on the board. */
     public static Clip of(Project project, Board board, Collection<String> ids) {
@@ -54,7 +60,12 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         var reactions = board.reactions().stream().filter(r -> all.contains(r.when().slots().first(Slot.Type.ELEMENT))).toList();
         var names = new LinkedHashMap<String, String>();
         board.timelines().forEach(t -> names.put(t.id(), t.name()));
-        return new Clip(picked, tracks, shown, reactions, names, project.assets());
+        return new Clip(picked, tracks, shown, reactions, names, dragged(board, all), project);
+    }
+
+    /** How some elements are dragged: the rows of the board, each with those parts only. */
+    private static List<Dragging> dragged(Board b, Set<String> ids) {
+        return b.drags().stream().map(d -> d.withPairs(d.pairs().stream().filter(p -> ids.contains(p.part())).toList())).filter(d -> !d.pairs().isEmpty()).toList();
     }
 
     /** What a paste gives: the new board and the ids of the pasted elements. */
@@ -86,7 +97,7 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         for (Element e : fresh) {
             b = Placing.shift(b, e.id(), offset);
         }
-        b = withReactions(b, ids);
+        b = withDrags(withReactions(b, ids), ids);
         return new Pasted(b, fresh.stream().map(Element::id).toList());
     }
 
@@ -101,6 +112,27 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
             }
         }
         return all.size() == b.reactions().size() ? b : b.withReactions(all);
+    }
+
+    /** Copies of parts can be dragged as those were: to copies of their places, and to the places that are on this board as well. */
+    private Board withDrags(Board b, Map<String, String> ids) {
+        var all = new ArrayList<>(b.drags());
+        for (Dragging d : drags) {
+            UnaryOperator<String> here = id -> ids.containsKey(id) ? ids.get(id) : b.find(id) == null ? null : id;
+            Dragging copies = d.map(id -> d.pairs().stream().anyMatch(p -> p.part().equals(id)) ? ids.get(id) : here.apply(id));
+            if (copies == null) {
+                continue;
+            }
+            int at = IntStream.range(0, all.size()).filter(i -> all.get(i).id().equals(d.id())).findFirst().orElse(-1);
+            if (at < 0) {
+                all.add(copies.withId(Ids.next()));
+            } else {
+                var pairs = new ArrayList<>(all.get(at).pairs());
+                pairs.addAll(copies.pairs());
+                all.set(at, all.get(at).withPairs(pairs));
+            }
+        }
+        return all.size() == b.drags().size() && drags.isEmpty() ? b : b.withDrags(all);
     }
 
     /** What is named, as it is called on another board; null when something isn't there. */
@@ -121,17 +153,28 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         return e.children().isEmpty() ? copy : copy.withChildren(e.children().stream().map(c -> renewed(c, ids, names)).toList());
     }
 
-    /** The project with the pictures that the clip shows and the fonts of its shelf that its texts are set in. */
-    public Project withAssets(Project p, Function<Asset, String> familyOf) {
-        return withFiles(p, elements, assets, familyOf);
+    /** The project with what the clip shows and it doesn't have: pictures, fonts that its texts are set in, and motifs with all that these show. */
+    public Project withParts(Project p, Function<Asset, String> familyOf) {
+        return withParts(p, elements, from, familyOf);
     }
 
     /**
-     * A project with the pictures and fonts that some elements need, taken from a shelf.
+     * A project with the pictures, fonts and motifs that some elements need, taken from the piece that they are of.
      *
      * @param familyOf the family that a font of the shelf belongs to
      */
-    public static Project withFiles(Project p, List<Element> elements, Map<String, Asset> shelf, Function<Asset, String> familyOf) {
+    public static Project withParts(Project p, List<Element> elements, Project from, Function<Asset, String> familyOf) {
+        Project out = withFiles(p, elements, from.assets(), familyOf);
+        var missing = new LinkedHashSet<Motif>();
+        Tree.each(elements, e -> {
+            if (e.content() instanceof Content.Instance i && p.motif(i.motif()) == null) {
+                missing.addAll(Motifs.within(from, i.motif()));
+            }
+        });
+        return missing.isEmpty() ? out : MotifParts.bring(out, MotifParts.alone(from, missing, familyOf), false);
+    }
+
+    private static Project withFiles(Project p, List<Element> elements, Map<String, Asset> shelf, Function<Asset, String> familyOf) {
         var used = new HashSet<String>();
         var families = new HashSet<String>();
         Tree.each(elements, e -> {

@@ -1,6 +1,7 @@
 package tundra.core.edit;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -32,9 +33,18 @@ public final class MotifParts {
      */
     public static Project alone(Project p, String motif, Function<Asset, String> familyOf) {
         Motif m = p.motif(motif);
-        List<Motif> used = p.motifs().stream().filter(x -> x == m || Motifs.holds(p, motif, x.id())).toList();
+        return alone(p, Motifs.within(p, motif), m, familyOf);
+    }
+
+    /** A piece of nothing but some motifs and what they use. */
+    static Project alone(Project p, Collection<Motif> motifs, Function<Asset, String> familyOf) {
+        return alone(p, motifs, motifs.iterator().next(), familyOf);
+    }
+
+    private static Project alone(Project p, Collection<Motif> motifs, Motif m, Function<Asset, String> familyOf) {
+        List<Motif> used = p.motifs().stream().filter(motifs::contains).toList();
         Point size = m.board().size();
-        Element shown = Motifs.instance(p, motif, size.times(0.5));
+        Element shown = Motifs.instance(p, m.id(), size.times(0.5));
         var board = new Board(size, Values.NONE, List.of(shown), List.of(new Timeline(Timeline.MAIN, m.board().main().duration())), List.of());
         var out = new Project(Ids.next(), m.name(), p.frameRate(), List.of(new Scene(Ids.next(), m.name(), board)), Map.of(), Map.of()).withMotifs(used);
         var assets = new LinkedHashMap<String, Asset>();

@@ -111,7 +111,7 @@ public final class Reactions {
 
     /** Those of the whole piece name nothing of a board. */
     private static Project tidied(Project p, BiPredicate<Slot.Type, String> around) {
-        var left = p.reactions().stream().map(r -> r.map(s -> s.names(Slot.INSTANCE) ? null : s.mapIds((type, id) -> !OF_BOARD.contains(type) && around.test(type, id) ? id : null)))
+        var left = p.reactions().stream().map(r -> r.map(s -> s.names(Slot.INSTANCE) ? null : s.mapIds((slot, id) -> !OF_BOARD.contains(slot.type()) && around.test(slot.type(), id) ? id : null)))
                 .filter(Objects::nonNull).toList();
         return left.equals(p.reactions()) ? p : p.withReactions(left);
     }
@@ -144,7 +144,7 @@ public final class Reactions {
             return b;
         }
         var drags = b.drags().stream().map(d -> d.map(id -> b.find(id) == null ? null : id)).filter(Objects::nonNull).toList();
-        var reactions = b.reactions().stream().map(r -> r.map(s -> s.mapIds((type, id) -> here(b, type, id) && around.test(type, id) ? id : null)))
+        var reactions = b.reactions().stream().map(r -> r.map(s -> s.mapIds((slot, id) -> here(b, slot, id) && around.test(slot.type(), id) ? id : null)))
                 .filter(Objects::nonNull).toList();
         Board out = drags.equals(b.drags()) ? b : b.withDrags(drags);
         return reactions.equals(b.reactions()) ? out : out.withReactions(reactions);
@@ -155,11 +155,11 @@ public final class Reactions {
         return t.scroll() != null && t.scroll().through() != null && b.find(t.scroll().through()) == null;
     }
 
-    /** Whether something of a board that a slot names is there. */
-    private static boolean here(Board b, Slot.Type type, String id) {
-        return switch (type) {
-            case ELEMENT, ELEMENTS -> b.find(id) != null;
-            case PLAYER -> b.find(id) != null || b.timeline(id) != null;
+    /** Whether something of a board that a slot names is there, and of a kind that the slot can mean. */
+    private static boolean here(Board b, Slot slot, String id) {
+        return switch (slot.type()) {
+            case ELEMENT, ELEMENTS -> b.find(id) instanceof Element e && (slot.choices().isEmpty() || slot.choices().contains(e.content().word()));
+            case PLAYER -> b.timeline(id) != null || b.find(id) instanceof Element e && e.content() instanceof Content.Instance;
             case TIMELINE -> b.timeline(id) != null;
             case MARKER -> b.timelines().stream().anyMatch(t -> t.markers().stream().anyMatch(m -> m.id().equals(id)));
             default -> true;

@@ -8,6 +8,7 @@ import java.util.Set;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.geometry.Point;
+import tundra.core.model.Limits;
 
 /** Reads the fields of one JSON object, says where a wrong one stands, and keeps what nobody asked for. */
 final class Fields {

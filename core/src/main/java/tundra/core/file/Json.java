@@ -5,6 +5,7 @@ import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
+import tundra.core.model.Limits;
 
 /** The one JSON mapper, with bounds on what it reads. */
 final class Json {

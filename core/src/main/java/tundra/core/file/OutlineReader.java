@@ -6,6 +6,7 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.model.Limits;
 
 /** Reads outlines: contours, each a list of nodes of seven numbers. */
 final class OutlineReader {

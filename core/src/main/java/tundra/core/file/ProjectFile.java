@@ -9,6 +9,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.util.List;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 
 /** Reads and writes .tundra files: a zip of {@code mimetype}, {@code project.json} and {@code assets/HASH.ending}. */

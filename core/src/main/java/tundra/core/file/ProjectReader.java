@@ -29,6 +29,7 @@ import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
+import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -53,7 +54,9 @@ final class ProjectReader {
     private ReactionReader.Around around;
     private final Set<String> motifIds = new HashSet<>();
     private final Parts parts;
+    /** Of the board that is read. */
     private int nodes;
+    private int elements;
 
     private ProjectReader(Parts parts) {
         this.parts = parts;
@@ -235,6 +238,8 @@ final class ProjectReader {
 
     /** @param also what reactions may name besides the elements */
     private Board board(Fields f, String id, Set<String> also) throws FileProblem {
+        nodes = 0;
+        elements = 0;
         Point size = f.pair("size", 1, Limits.SIDE);
         Fields canvas = f.object("canvas");
         Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
@@ -306,8 +311,8 @@ final class ProjectReader {
         for (JsonNode n : f.list(field)) {
             String where = "element " + ++i + named(n) + " in " + f.where();
             parts.part(() -> out.add(element(new Fields(n, where))));
-            if (ids.size() > Limits.ELEMENTS) {
-                throw new Parts.TooMuch("it holds more than " + Limits.ELEMENTS + " elements");
+            if (++elements > Limits.ELEMENTS) {
+                throw new Parts.TooMuch("a scene of it holds more than " + Limits.ELEMENTS + " elements");
             }
         }
         return out;
@@ -436,7 +441,7 @@ final class ProjectReader {
         Outline o = OutlineReader.read(f.raw(field), f, field);
         nodes += o.contours().stream().mapToInt(c -> c.nodes().size()).sum();
         if (nodes > Limits.NODES) {
-            throw new Parts.TooMuch("it holds more than " + Limits.NODES + " path nodes");
+            throw new Parts.TooMuch("a scene of it holds more than " + Limits.NODES + " path nodes");
         }
         return o;
     }

@@ -24,6 +24,7 @@ import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
+import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;

@@ -23,6 +23,7 @@ import java.util.zip.ZipOutputStream;
 import tools.jackson.core.JacksonException;
 import tundra.core.model.Asset;
 import tundra.core.model.AssetData;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 
 /** The zip around a project: {@code mimetype}, {@code project.json} and {@code assets/HASH.ending}. Read and written as a stream. */

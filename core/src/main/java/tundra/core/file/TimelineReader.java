@@ -10,6 +10,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
 import tundra.core.model.Element;
+import tundra.core.model.Limits;
 import tundra.core.model.Marker;
 import tundra.core.model.Owner;
 import tundra.core.model.PlacedSound;

@@ -5,6 +5,7 @@ import java.util.Locale;
 import tools.jackson.databind.JsonNode;
 import tundra.core.model.Color;
 import tundra.core.model.Gradient;
+import tundra.core.model.Limits;
 import tundra.core.model.Owner;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;

@@ -7,6 +7,7 @@ import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
 import java.util.Map;
+import tundra.core.model.Limits;
 
 /**
  * Where the entries that are stored as they are lie in a zip file, by its directory (APPNOTE 4.3: end record, central directory,

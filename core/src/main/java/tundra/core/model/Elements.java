@@ -40,18 +40,23 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
         }
 
         Element find(String id) {
-            return index == null && asked++ < SEARCHES ? Tree.find(list, id) : index().find(id);
+            TreePaths known = known();
+            return known == null ? Tree.find(list, id) : known.find(id);
         }
 
         List<String> path(String id) {
-            return index == null && asked++ < SEARCHES ? Tree.path(list, id) : index().path(id);
+            TreePaths known = known();
+            return known == null ? Tree.path(list, id) : known.path(id);
         }
 
-        private TreePaths index() {
-            if (index == null) {
-                index = new TreePaths(list);
+        /** The index, made once that is worth while; null before. Read once, since another thread may let go of it. */
+        private TreePaths known() {
+            TreePaths known = index;
+            if (known == null && asked++ >= SEARCHES) {
+                known = new TreePaths(list);
+                index = known;
             }
-            return index;
+            return known;
         }
     }
 
@@ -86,8 +91,9 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
 
     /** With an element changed; the same when it isn't there or stays as it is. */
     Elements map(String id, UnaryOperator<Element> change) {
-        if (changed.size() >= KEPT && whole != null) {
-            return new Elements(whole, HashTreePMap.empty(), HashTreePSet.empty()).map(id, change);
+        Base known = whole;
+        if (changed.size() >= KEPT && known != null) {
+            return new Elements(known, HashTreePMap.empty(), HashTreePSet.empty()).map(id, change);
         }
         if (around.contains(id)) {
             return new Elements(whole(), HashTreePMap.empty(), HashTreePSet.empty()).map(id, change);

@@ -54,20 +54,20 @@ public record Slots(Map<Slot, Object> values) {
 
     /** With the ids in slots of some types changed, like {@link #mapIds(BiFunction)}. */
     public Slots mapIds(Set<Slot.Type> types, UnaryOperator<String> change) {
-        return mapIds((type, id) -> types.contains(type) ? change.apply(id) : id);
+        return mapIds((slot, id) -> types.contains(slot.type()) ? change.apply(id) : id);
     }
 
     /**
      * With the ids in all slots that name something changed; those that become null are left out of lists. Null where nothing is left in a
      * slot. {@link Slot#EVERYTHING} and {@link Slot#INSTANCE} stay.
      */
-    public Slots mapIds(BiFunction<Slot.Type, String, String> change) {
+    public Slots mapIds(BiFunction<Slot, String, String> change) {
         var out = new LinkedHashMap<Slot, Object>();
         for (var e : values.entrySet()) {
             Object v = e.getValue();
-            Slot.Type type = e.getKey().type();
-            if (NAMING.contains(type)) {
-                v = v instanceof List<?> l ? l.stream().map(x -> mapped(type, (String) x, change)).filter(Objects::nonNull).distinct().toList() : mapped(type, (String) v, change);
+            Slot slot = e.getKey();
+            if (NAMING.contains(slot.type())) {
+                v = v instanceof List<?> l ? l.stream().map(x -> mapped(slot, (String) x, change)).filter(Objects::nonNull).distinct().toList() : mapped(slot, (String) v, change);
             }
             if (v == null || v.equals(List.of())) {
                 return null;
@@ -77,8 +77,8 @@ public record Slots(Map<Slot, Object> values) {
         return new Slots(out);
     }
 
-    private static String mapped(Slot.Type type, String id, BiFunction<Slot.Type, String, String> change) {
-        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) ? id : change.apply(type, id);
+    private static String mapped(Slot slot, String id, BiFunction<Slot, String, String> change) {
+        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) ? id : change.apply(slot, id);
     }
 
     /** Without an id in lists; null where it stands alone. */

@@ -12,7 +12,7 @@ import org.w3c.dom.Node;
 import tundra.core.draw.Combine;
 import tundra.core.draw.StrokeOutline;
 import tundra.core.file.FileProblem;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.file.Savable;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.frame.TextMeasurer;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.w3c.dom.Node;
-import tundra.core.file.Limits;
+import tundra.core.model.Limits;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;

@@ -147,8 +147,8 @@ class PlacingTest {
         var picture = new Element("pic", "Pic", false, false, Values.NONE, new Content.Picture(used.hash()));
         Board b = board.withElements(List.of(picture));
         var clip = Clip.of(project(b, used, unused), b, List.of("pic"));
-        assertThat(clip.withAssets(project(board), a -> "").assets()).containsOnlyKeys(used.hash());
-        assertThat(Clip.withFiles(project(board), List.of(picture), Map.of(), a -> "").assets()).isEmpty();
+        assertThat(clip.withParts(project(board), a -> "").assets()).containsOnlyKeys(used.hash());
+        assertThat(Clip.withParts(project(board), List.of(picture), project(board), a -> "").assets()).isEmpty();
     }
 
     @Test

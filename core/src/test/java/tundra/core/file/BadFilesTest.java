@@ -24,6 +24,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 import tundra.core.model.Values;
 

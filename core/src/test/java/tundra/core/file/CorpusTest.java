@@ -18,6 +18,7 @@ import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.model.Board;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;

@@ -8,6 +8,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 

@@ -6,11 +6,12 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tundra.core.edit.Rules;
 import tundra.core.geometry.Point;
-import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 import tundra.core.model.Values;
 
@@ -31,8 +32,8 @@ class SavableTest {
     }
 
     private static String refusal(Element e) {
-        Board b = Project.empty("P", new Point(100, 100), 24).scenes().getFirst().board();
-        return Savable.refusal(b, b.withElements(List.of(e)));
+        Project p = Project.empty("P", new Point(100, 100), 24);
+        return Rules.refusal(p, p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(e))));
     }
 
     @Test

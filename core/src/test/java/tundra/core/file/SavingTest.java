@@ -19,6 +19,7 @@ import tundra.core.model.AssetData;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
+import tundra.core.model.Limits;
 import tundra.core.model.Project;
 import tundra.core.model.Values;
 

@@ -1,6 +1,6 @@
-package tundra.core.file;
+package tundra.core.model;
 
-/** The bounds of what is read from outside. */
+/** The bounds of a document and of the files that hold one. */
 public final class Limits {
     public static final int SCHEMA = 2;
     public static final String MIME = "application/x-tundra";
