@@ -52,6 +52,7 @@ import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
@@ -72,6 +73,8 @@ class CommandContextsTest extends InWindow {
     @TempDir
     private Path folder;
     private ChromeDriver browser;
+    /** Of the piece before anything is done. */
+    private byte[] bytes;
 
     /** Where a command is run. */
     private enum Context {
@@ -161,71 +164,114 @@ class CommandContextsTest extends InWindow {
         t.w.commands.run("copy");
     }
 
+    private record Run(Command command, Context context, Desk desk) {
+        @Override
+        public String toString() {
+            return command.id() + ", " + context + " on " + desk;
+        }
+    }
+
+    /** What a command made; null while it is at work. */
+    private record Did(Run run, Project made, List<String> wrong) {
+        void wrong(String what) {
+            wrong.add(run + ": " + what);
+        }
+    }
+
+    private static boolean clips(Command c) {
+        return c.id().startsWith("copy") || c.id().equals("cut") || c.id().startsWith("paste");
+    }
+
+    /** On the interface thread: back to the piece, whose bytes are as they were. */
+    private void undo(Did d, Project p) throws Exception {
+        if (d.made == p) {
+            return;
+        }
+        byte[] made = ProjectFile.bytes(d.made);
+        for (int i = 0; i < 8 && t.studio.kept() != p && t.studio.undoName() != null; i++) {
+            t.studio.undo();
+        }
+        if (t.studio.kept() != p || !Arrays.equals(bytes, ProjectFile.bytes(t.studio.kept()))) {
+            d.wrong("undo does not give it back");
+        }
+        if (!Arrays.equals(made, ProjectFile.bytes(d.made))) {
+            d.wrong("undo changed the version that it left");
+        }
+    }
+
+    /** @return how many pages were opened */
+    private int check(Did d, Project p, int open) throws Exception {
+        String problem = Savable.problem(d.made);
+        if (problem != null) {
+            d.wrong("could not be opened again: " + problem);
+        }
+        if (d.run.context == Context.SOMETHING_TRIED && d.made.places().stream().flatMap(x -> x.board().timelines().stream()).anyMatch(x -> x.track("hut", Properties.SKEW) != null)) {
+            d.wrong("what was only tried has stayed");
+        }
+        try {
+            page(d.made, open, d.run.toString(), d.wrong);
+        } catch (RuntimeException e) {
+            d.wrong("can't be published: " + e);
+        }
+        return open < 0 ? 0 : 1;
+    }
+
     @Test
     void whateverACommandMakesHoldsEverywhere() throws Exception {
         Project p = piece();
         assertThat(Savable.problem(p)).isNull();
+        bytes = ProjectFile.bytes(p);
         RealWindow.fx(() -> {
             copy(p);
             return null;
         });
-        record Run(Command command, Context context) {}
         var runs = new ArrayList<Run>();
         for (Command c : t.w.commands.all()) {
             if (!LEFT_OUT.contains(c.id()) && !c.id().startsWith("desk-")) {
-                Arrays.stream(Context.values()).forEach(x -> runs.add(new Run(c, x)));
+                for (Context x : Context.values()) {
+                    List.of(Desk.DRAW, Desk.ANIMATE, Desk.INTERACT).forEach(d -> runs.add(new Run(c, x, d)));
+                }
             }
         }
-        var random = new Random(SEED);
-        Collections.shuffle(runs, random);
+        Collections.shuffle(runs, new Random(SEED));
         var wrong = new ArrayList<String>();
         var changed = new TreeMap<Context, Integer>();
-        int ran = 0, pages = 0;
-        for (Run r : runs) {
-            if (ran >= RUNS) {
-                break;
-            }
-            Desk desk = List.of(Desk.DRAW, Desk.ANIMATE, Desk.INTERACT).get(random.nextInt(3));
-            String what = r.command.id() + ", " + r.context + " on " + desk;
-            boolean did = RealWindow.fx(() -> {
-                if (r.command.id().startsWith("copy") || r.command.id().equals("cut") || r.command.id().startsWith("paste")) {
-                    copy(p);
-                }
-                stand(r.context, p, desk);
-                return t.w.commands.run(r.command.id());
-            });
-            if (!did) {
-                continue;
-            }
-            ran++;
-            t.until(() -> !t.w.jobs.busy());
-            Project now = RealWindow.fx(t.studio::kept);
-            if (now != p) {
-                changed.merge(r.context, 1, Integer::sum);
-                String problem = Savable.problem(now);
-                if (problem != null) {
-                    wrong.add(what + ": could not be opened again: " + problem);
-                }
-                if (r.context == Context.SOMETHING_TRIED && now.places().stream().flatMap(x -> x.board().timelines().stream()).anyMatch(x -> x.track("hut", Properties.SKEW) != null)) {
-                    wrong.add(what + ": what was only tried has stayed");
-                }
-                try {
-                    page(now, changed.values().stream().mapToInt(i -> i).sum() % OPENED == 0 ? pages++ : -1, what, wrong);
-                } catch (RuntimeException e) {
-                    wrong.add(what + ": can't be published: " + e);
-                }
-                byte[] made = ProjectFile.bytes(now);
-                RealWindow.fx(() -> {
-                    for (int i = 0; i < 8 && t.studio.kept() != p && t.studio.undoName() != null; i++) {
-                        t.studio.undo();
+        int ran = 0, pages = 0, at = 0;
+        while (ran < RUNS && at < runs.size()) {
+            // several in one turn of the interface thread, until one begins work beside it
+            int from = at;
+            var done = new ArrayList<Did>();
+            at += RealWindow.fx(() -> {
+                int i = from;
+                while (i < runs.size() && i < from + 10 && !t.w.jobs.busy()) {
+                    Run r = runs.get(i++);
+                    if (clips(r.command)) {
+                        copy(p);
                     }
-                    return null;
-                });
-                if (RealWindow.fx(t.studio::kept) != p || !Arrays.equals(ProjectFile.bytes(p), ProjectFile.bytes(RealWindow.fx(t.studio::kept)))) {
-                    wrong.add(what + ": undo does not give it back");
+                    stand(r.context, p, r.desk);
+                    if (t.w.commands.run(r.command.id())) {
+                        done.add(new Did(r, t.w.jobs.busy() ? null : t.studio.kept(), wrong));
+                        if (!t.w.jobs.busy()) {
+                            undo(done.getLast(), p);
+                        }
+                    }
                 }
-                if (!Arrays.equals(made, ProjectFile.bytes(now))) {
-                    wrong.add(what + ": undo changed the version that it left");
+                return i - from;
+            });
+            t.until(() -> !t.w.jobs.busy());
+            if (!done.isEmpty() && done.getLast().made == null) {
+                Did last = done.removeLast();
+                done.add(RealWindow.fx(() -> {
+                    var d = new Did(last.run, t.studio.kept(), wrong);
+                    undo(d, p);
+                    return d;
+                }));
+            }
+            for (Did d : done) {
+                ran++;
+                if (d.made != p) {
+                    changed.merge(d.run.context, 1, Integer::sum);
+                    pages += check(d, p, changed.values().stream().mapToInt(i -> i).sum() % OPENED == 0 ? pages : -1);
                 }
             }
             close(t);
@@ -257,7 +303,7 @@ class CommandContextsTest extends InWindow {
             return;
         }
         Path to = folder.resolve("page" + open);
-        Publisher.publish(page, to, x -> { }, () -> false);
+        Publisher.publish(page, to, Progress.NONE);
         ChromeDriver driver = browser();
         driver.get(to.resolve("index.html").toUri().toString());
         Object pieces = driver.executeAsyncScript("const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(typeof Tundra === 'undefined' ? 0 : Tundra.pieces.length))))");

@@ -7,6 +7,7 @@ import javafx.scene.web.WebView;
 import javafx.stage.Stage;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.web.PageCompiler;
@@ -18,7 +19,7 @@ final class PageInView {
 
     /** @param folder where the page is written to */
     static WebView open(RealWindow t, Project p, Path folder) throws Exception {
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), Progress.NONE);
         Point size = p.scenes().getFirst().board().size();
         WebView view = RealWindow.fx(() -> {
             var v = new WebView();

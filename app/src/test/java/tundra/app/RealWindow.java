@@ -36,6 +36,7 @@ import javafx.stage.Stage;
 import javafx.stage.Window;
 import tundra.app.commands.Workshop;
 import tundra.app.job.Asker;
+import tundra.app.job.Work;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.RestingField;
@@ -78,7 +79,6 @@ final class RealWindow implements AutoCloseable, Asker {
             Platform.startup(() -> up.complete(null));
             up.get(30, TimeUnit.SECONDS);
             Platform.setImplicitExit(false);
-            Thread.setDefaultUncaughtExceptionHandler((thread, e) -> ESCAPED.add(e));
             fx(() -> {
                 Window.getWindows().forEach(RealWindow::hear);
                 Window.getWindows().addListener((ListChangeListener<Window>) c -> {
@@ -99,6 +99,7 @@ final class RealWindow implements AutoCloseable, Asker {
                 }
                 opened = url;
             });
+            Work.onTrouble(ESCAPED::add);
             window = new MainWindow(w);
             studio = w.studio;
             stage.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> movesAreLost = false);

@@ -14,6 +14,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.motion.Key;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
@@ -142,7 +143,7 @@ final class PageBench implements AutoCloseable {
 
     private static Page publish(Project p, Path to) throws Exception {
         Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries()).compile(p, null);
-        Publisher.publish(page, to, x -> { }, () -> false);
+        Publisher.publish(page, to, Progress.NONE);
         return page;
     }
 

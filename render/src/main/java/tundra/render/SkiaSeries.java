@@ -12,9 +12,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.CancellationException;
-import java.util.function.BooleanSupplier;
-import java.util.function.DoubleConsumer;
 import tundra.core.edit.Motifs;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -26,6 +23,7 @@ import tundra.core.model.Project;
 import tundra.core.series.MotifSeries;
 import tundra.core.series.Series;
 import tundra.core.series.SeriesPainter;
+import tundra.core.work.Progress;
 
 /** Paints motifs as series of pictures, as small as they may be for what they show: soft things need few pixels. */
 public final class SkiaSeries implements SeriesPainter {
@@ -43,18 +41,16 @@ public final class SkiaSeries implements SeriesPainter {
             return size() > KEPT;
         }
     };
-    private final DoubleConsumer progress;
-    private final BooleanSupplier cancelled;
+    private final Progress progress;
 
-    /** @param progress gets 0..1 for each motif */
-    public SkiaSeries(DoubleConsumer progress, BooleanSupplier cancelled) {
+    /** @param progress of each motif */
+    public SkiaSeries(Progress progress) {
         this.progress = progress;
-        this.cancelled = cancelled;
     }
 
     /** One whose work nobody watches. */
     public SkiaSeries() {
-        this(x -> { }, () -> false);
+        this(Progress.NONE);
     }
 
     /** A series that was painted before and still holds; null for none. */
@@ -155,15 +151,13 @@ public final class SkiaSeries implements SeriesPainter {
                     }
                     shows.add(places.get(a.hash()));
                 }
-                progress.accept((i + 1.0) / count);
+                progress.share((i + 1.0) / count);
             }
             return new Series(List.copyOf(pictures), List.copyOf(shows), area, scale, alike);
         }
 
         private void asked() {
-            if (cancelled.getAsBoolean()) {
-                throw new CancellationException();
-            }
+            progress.check();
         }
 
         private int width(double scale) {

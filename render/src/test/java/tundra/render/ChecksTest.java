@@ -20,6 +20,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Span;
 import tundra.core.model.Values;
+import tundra.core.work.Progress;
 
 /** Each check finds what was planted, ten times, and is silent on the ten pieces without it. */
 class ChecksTest {
@@ -63,7 +64,7 @@ class ChecksTest {
 
     private static List<Finding> check(Project p) {
         try (var eyes = new SkiaEyes()) {
-            return Checks.run(p, Fonts.BUNDLED, eyes, Checks.JUMP, x -> { }, () -> false);
+            return Checks.run(p, Fonts.BUNDLED, eyes, Checks.JUMP, Progress.NONE);
         }
     }
 

@@ -24,6 +24,7 @@ import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 import tundra.core.series.Series;
+import tundra.core.work.Progress;
 
 /** How small the pictures of a motif may be, and which of them are painted. */
 class SkiaSeriesTest {
@@ -75,7 +76,7 @@ class SkiaSeriesTest {
     void itCanBeGivenUp() {
         Motif m = motif(second(), disc("a", 200, 200, 90));
         Project p = Project.empty("P", new Point(400, 400), 10).withMotifs(List.of(m));
-        assertThatThrownBy(() -> new SkiaSeries(x -> { }, () -> true).paint(p, m)).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> new SkiaSeries(Progress.of(x -> { }, () -> true)).paint(p, m)).isInstanceOf(CancellationException.class);
         assertThat(SkiaSeries.known(p, m)).isNull();
         new SkiaSeries().paint(p, m);
         assertThat(SkiaSeries.known(p, m)).isNotNull();

@@ -185,6 +185,7 @@ public final class PageCompiler {
                 .t-p text{white-space:pre;text-rendering:geometricPrecision}
                 .t-scene img{position:absolute;left:0;top:0;display:block}
                 .t-scene [hidden]{display:none}
+                .t-through,.t-through *{pointer-events:none!important}
                 .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
                 .t-tap{cursor:pointer}
                 .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}

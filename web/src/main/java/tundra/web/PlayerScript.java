@@ -15,11 +15,11 @@ import java.util.regex.Pattern;
  * every piece, and each file begins with it.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", MARKS = "marks";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", MARKS = "marks", THROUGH = "through";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** In the order in which they need each other. */
-    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "board", "motifs", "drags", "scroll", "scripts", "piece");
+    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "through", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();
 
     private PlayerScript() {}
@@ -58,7 +58,8 @@ final class PlayerScript {
             String s = line.strip();
             if (line.startsWith(MARK)) {
                 String name = line.substring(MARK.length()).strip();
-                on = name.equals(CORE) || used.contains(name);
+                // whatever hears of the pointer looks through what is faded
+                on = name.equals(CORE) || used.contains(name) || name.equals(THROUGH) && (used.contains(REACTIONS) || used.contains(STATES));
             } else if (on && !s.isEmpty() && !s.startsWith("//")) {
                 out.append(s).append('\n');
             }

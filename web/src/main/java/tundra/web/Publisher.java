@@ -10,10 +10,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.BooleanSupplier;
-import java.util.function.DoubleConsumer;
 import tundra.core.file.FileProblem;
 import tundra.core.file.ShownPath;
+import tundra.core.work.Progress;
 
 /** Writes a page to a folder. Files of an earlier version that are no longer used go; files of others stay. */
 public final class Publisher {
@@ -24,11 +23,10 @@ public final class Publisher {
     /**
      * Writes all files to a folder beside the target first, then moves them over, the page itself last.
      *
-     * @param progress gets 0..1
-     * @param cancelled asked between files; once it is true nothing more is changed
+     * @param progress asked between files; once it is given up nothing more is changed
      * @return whether it was finished
      */
-    public static boolean publish(Page page, Path folder, DoubleConsumer progress, BooleanSupplier cancelled) throws IOException {
+    public static boolean publish(Page page, Path folder, Progress progress) throws IOException {
         Path target = folder.toAbsolutePath();
         Path staging = null;
         try {
@@ -37,15 +35,15 @@ public final class Publisher {
             staging = Files.createTempDirectory(target, ".tundra-new");
             int done = 0;
             for (var e : page.files().entrySet()) {
-                if (cancelled.getAsBoolean()) {
+                if (progress.cancelled()) {
                     return false;
                 }
                 Path to = staging.resolve(e.getKey());
                 Files.createDirectories(to.getParent());
                 Files.write(to, e.getValue());
-                progress.accept(0.8 * ++done / page.files().size());
+                progress.share(0.8 * ++done / page.files().size());
             }
-            if (cancelled.getAsBoolean()) {
+            if (progress.cancelled()) {
                 return false;
             }
             move(page, staging, target, progress);
@@ -74,7 +72,7 @@ public final class Publisher {
         }
     }
 
-    private static void move(Page page, Path staging, Path target, DoubleConsumer progress) throws IOException {
+    private static void move(Page page, Path staging, Path target, Progress progress) throws IOException {
         Set<String> old = listed(target);
         List<String> names = new ArrayList<>(page.files().keySet());
         names.remove("index.html");
@@ -84,7 +82,7 @@ public final class Publisher {
             Path to = target.resolve(name);
             Files.createDirectories(to.getParent());
             Files.move(staging.resolve(name), to, StandardCopyOption.REPLACE_EXISTING);
-            progress.accept(0.8 + 0.2 * ++done / names.size());
+            progress.share(0.8 + 0.2 * ++done / names.size());
         }
         old.removeAll(page.files().keySet());
         for (String name : old) {

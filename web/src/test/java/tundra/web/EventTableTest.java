@@ -22,6 +22,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Setting;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
@@ -233,7 +234,7 @@ class EventTableTest extends TablesPage {
             List<String> words = all.stream().map(a -> sentences.of(a.kind(), a.slots())).toList();
             // without the script that can't be read, which is told of as the page loads
             Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values).withScripts(bare.scripts().subList(0, 1));
-            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), x -> { }, () -> false);
+            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), Progress.NONE);
             java.nio.file.Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
                     + "document.addEventListener('click', e => { if (e.target.closest('a')) e.preventDefault(); }, true);");
             browser.open(folder.resolve("every-" + i), WIDTH, 300);

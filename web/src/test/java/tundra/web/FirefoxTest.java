@@ -20,6 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
@@ -122,7 +123,7 @@ class FirefoxTest {
         for (int seed = 1; seed <= SEEDS; seed++) {
             Project p = RandomPiece.make(seed, seed % 2 == 0);
             Path page = folder.resolve("piece" + seed);
-            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, x -> { }, () -> false);
+            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, Progress.NONE);
             Path index = page.resolve("index.html");
             Files.writeString(index, Files.readString(index).replace("</body>", "<script src=\"reader.js\"></script></body>"));
             Files.writeString(page.resolve("reader.js"), READER);

@@ -20,6 +20,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.Still;
@@ -29,7 +30,7 @@ import tundra.samples.OpenNight;
 class FlipParityTest extends InBrowser {
     private static Page published(Project p, String name) throws Exception {
         Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
-        Publisher.publish(page, folder.resolve(name), x -> { }, () -> false);
+        Publisher.publish(page, folder.resolve(name), Progress.NONE);
         return page;
     }
 

@@ -5,6 +5,7 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
@@ -27,7 +28,7 @@ abstract class InBrowser {
     /** Publishes a piece to a folder of that name. */
     static Path publish(Project p, String name) throws Exception {
         Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, Progress.NONE);
         return to;
     }
 

@@ -18,6 +18,7 @@ import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
@@ -34,7 +35,7 @@ class MotifSoundTest extends InBrowser {
         Project p = Project.empty("Rings", new Point(100, 100), 24).withMotifs(List.of(ring)).withAsset(bell);
         Project with = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(ring("one", clock))));
         Path page = folder.resolve("rings" + clock.hashCode());
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(with, null), page, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(with, null), page, Progress.NONE);
         browser.open(page, 100, 100);
         browser.run("""
                 window.heard = [];

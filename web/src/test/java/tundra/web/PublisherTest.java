@@ -20,6 +20,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.file.FileProblem;
+import tundra.core.work.Progress;
 
 class PublisherTest {
     @TempDir
@@ -34,7 +35,7 @@ class PublisherTest {
     }
 
     private static boolean publish(Page p, Path to) throws Exception {
-        return Publisher.publish(p, to, x -> { }, () -> false);
+        return Publisher.publish(p, to, Progress.NONE);
     }
 
     private List<String> names() throws Exception {
@@ -66,7 +67,7 @@ class PublisherTest {
         String before = Files.readString(folder.resolve("index.html"));
         var asked = new AtomicInteger();
         boolean done = Publisher.publish(new Page(Map.of("index.html", new byte[] {1}, "b.js", new byte[] {2}, "c.js", new byte[] {3})), folder,
-                x -> { }, () -> asked.incrementAndGet() > 2);
+                Progress.of(x -> { }, () -> asked.incrementAndGet() > 2));
         assertThat(done).isFalse();
         assertThat(names()).containsExactly("a.js", "index.html");
         assertThat(Files.readString(folder.resolve("index.html"))).isEqualTo(before);
@@ -75,7 +76,7 @@ class PublisherTest {
     @Test
     void progressGoesFromNothingToAll() throws Exception {
         var seen = new ArrayList<Double>();
-        Publisher.publish(page("index.html", "a", "b"), folder.resolve("new/deep"), seen::add, () -> false);
+        Publisher.publish(page("index.html", "a", "b"), folder.resolve("new/deep"), Progress.of(seen::add, () -> false));
         assertThat(seen).isSorted().last().isEqualTo(1.0);
         assertThat(folder.resolve("new/deep/index.html")).exists();
     }

@@ -23,6 +23,7 @@ import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 
@@ -40,7 +41,7 @@ class ScrollTest extends InBrowser {
         var elements = new ArrayList<>(List.of(box("dot", 100, 150), box("near", 100, 240).with(Properties.PARALLAX, 0.5), box("far", 200, 240).with(Properties.PARALLAX, -0.25)));
         Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", new Board(new Point(400, 300), Values.NONE, elements, List.of(main), List.of()))), Map.of(), Map.of());
         Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
-        Publisher.publish(page, folder.resolve(name), x -> { }, () -> false);
+        Publisher.publish(page, folder.resolve(name), Progress.NONE);
         if (!before.isEmpty()) {
             var index = folder.resolve(name).resolve("index.html");
             java.nio.file.Files.writeString(index, java.nio.file.Files.readString(index).replace("<body>", "<body>" + before).replace("</main>", "</main><div style=\"height:900px\">after</div>"));

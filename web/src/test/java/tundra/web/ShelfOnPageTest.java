@@ -19,6 +19,7 @@ import tundra.core.model.Element;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Values;
+import tundra.core.work.Progress;
 import tundra.render.FontReader;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
@@ -35,7 +36,7 @@ class ShelfOnPageTest {
         Fonts fonts = Fonts.of(back.assets());
         Page page = new PageCompiler(fonts, fonts, new PictureSheets()).compile(back, null);
         Path to = folder.resolve("page");
-        Publisher.publish(page, to, x -> { }, () -> false);
+        Publisher.publish(page, to, Progress.NONE);
         for (var e : page.files().entrySet()) {
             assertThat(Files.readAllBytes(to.resolve(e.getKey()))).as(e.getKey()).isEqualTo(e.getValue());
         }

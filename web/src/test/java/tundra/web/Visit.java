@@ -9,6 +9,7 @@ import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
@@ -30,7 +31,7 @@ final class Visit {
         Fonts fonts = Fonts.of(project.assets());
         builder = FrameBuilder.of(project, board, fonts);
         Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries()).compile(project, null), to, x -> { }, () -> false);
+        Publisher.publish(new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries()).compile(project, null), to, Progress.NONE);
         browser.open(to, (int) board.size().x(), (int) board.size().y());
     }
 

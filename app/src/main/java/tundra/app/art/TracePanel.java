@@ -20,6 +20,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import tundra.app.job.Work;
 import tundra.core.draw.Trace;
 import tundra.core.draw.TracedPicture;
 import tundra.core.frame.FrameBuilder;
@@ -29,6 +30,7 @@ import tundra.core.model.Color;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureReader;
 import tundra.render.Still;
@@ -155,10 +157,10 @@ public final class TracePanel extends StackPane {
         apply.setDisable(true);
         progress.setVisible(true);
         result.setText("tracing…");
-        Thread.ofVirtual().name("trace").start(() -> {
+        Work.start("trace", () -> {
             var pixels = PictureReader.pixels(asset, MOST);
             var sheets = Trace.of(pixels.argb(), pixels.width(), pixels.height(), options,
-                    p -> Platform.runLater(() -> progress.setProgress(p)), mine::get);
+                    Progress.of(p -> Platform.runLater(() -> progress.setProgress(p)), mine::get));
             if (sheets.isEmpty()) {
                 Platform.runLater(() -> nothing(mine));
                 return;

@@ -34,7 +34,7 @@ public final class CanvasView extends Pane {
     private final ToolBox tools;
     private final ImageView image = new ImageView();
     private final Canvas overlay = new Canvas();
-    private Consumer<RuntimeException> onProblem = e -> { };
+    private Consumer<Throwable> onProblem = e -> { };
     private final RenderLoop loop = new RenderLoop(image, e -> onProblem.accept(e));
     private final AnimationTimer pulse;
     private Viewport viewport = new Viewport(1, Point.ZERO);
@@ -115,7 +115,7 @@ public final class CanvasView extends Pane {
     }
 
     /** Hears why the picture could not be painted. */
-    public void onProblem(Consumer<RuntimeException> told) {
+    public void onProblem(Consumer<Throwable> told) {
         onProblem = told;
     }
 

@@ -67,10 +67,10 @@ final class RenderLoop implements AutoCloseable {
     private boolean open = true;
     private volatile long painted;
     private volatile String problem;
-    private final Consumer<RuntimeException> onProblem;
+    private final Consumer<Throwable> onProblem;
 
     /** @param onProblem hears on the interface thread why a frame could not be painted, once for each reason */
-    RenderLoop(ImageView view, Consumer<RuntimeException> onProblem) {
+    RenderLoop(ImageView view, Consumer<Throwable> onProblem) {
         this.view = view;
         this.onProblem = onProblem;
         thread = new Thread(this::run, "render");
@@ -126,7 +126,8 @@ final class RenderLoop implements AutoCloseable {
                     } else {
                         Platform.runLater(this::show);
                     }
-                } catch (RuntimeException e) {
+                } catch (RuntimeException | Error e) {
+                    // whatever a picture throws, the next one is painted
                     unfinished = null;
                     report(e);
                 }
@@ -155,7 +156,7 @@ final class RenderLoop implements AutoCloseable {
     }
 
     /** What can't be painted is told once, and leaves no older picture standing in its place. */
-    private void report(RuntimeException e) {
+    private void report(Throwable e) {
         Platform.runLater(() -> view.setImage(null));
         if (!String.valueOf(e).equals(problem)) {
             problem = String.valueOf(e);

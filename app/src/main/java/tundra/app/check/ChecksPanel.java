@@ -16,6 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
@@ -28,6 +29,7 @@ import tundra.core.check.Finding;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.SkiaEyes;
 
@@ -127,10 +129,10 @@ public final class ChecksPanel extends VBox {
         double limit = settings.areaJump();
         progress.setVisible(true);
         progress.setProgress(0);
-        Thread.ofVirtual().name("checks").start(() -> {
+        Work.start("checks", () -> {
             List<Finding> found;
             try (var eyes = new SkiaEyes()) {
-                found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, x -> Platform.runLater(() -> progress.setProgress(x)), mine::get);
+                found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, Progress.of(x -> Platform.runLater(() -> progress.setProgress(x)), mine::get));
             } catch (RuntimeException e) {
                 Platform.runLater(() -> {
                     progress.setVisible(false);

@@ -14,6 +14,7 @@ import tundra.core.check.Checks;
 import tundra.core.check.Finding;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.SkiaEyes;
 
@@ -35,7 +36,7 @@ final class CheckCommand implements Callable<Integer> {
         Project p = Opening.of(file);
         List<Finding> found;
         try (var eyes = new SkiaEyes()) {
-            found = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, x -> { }, () -> false);
+            found = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, Progress.NONE);
         }
         System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts(p, found)) : text(p, found));
         return found.isEmpty() ? 0 : 2;

@@ -6,6 +6,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
@@ -24,7 +25,7 @@ final class PublishCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         Project project = Opening.of(file);
         Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries()).compile(project, null);
-        Publisher.publish(page, to, p -> { }, () -> false);
+        Publisher.publish(page, to, Progress.NONE);
         System.out.println(to.resolve("index.html"));
         return 0;
     }

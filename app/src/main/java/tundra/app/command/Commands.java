@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
@@ -20,13 +21,14 @@ public final class Commands {
     private final Map<String, Command> byId = new LinkedHashMap<>();
     private final Set<KeyCombination> shortcuts = new HashSet<>();
     private final List<Supplier<List<Command>>> more = new ArrayList<>();
+    private Consumer<Runnable> around = Runnable::run;
 
     public Command add(String id, String name, String shortcut, BooleanSupplier enabled, Runnable run) {
         return add(id, () -> name, shortcut, enabled, run);
     }
 
     public Command add(String id, Supplier<String> name, String shortcut, BooleanSupplier enabled, Runnable run) {
-        var c = new Command(id, name, shortcut == null ? null : combination(shortcut), enabled, run);
+        var c = new Command(id, name, shortcut == null ? null : combination(shortcut), enabled, () -> around.accept(run));
         if (byId.put(id, c) != null) {
             throw new IllegalStateException("two commands are called " + id);
         }
@@ -66,6 +68,11 @@ public final class Commands {
 
     public Collection<Command> all() {
         return byId.values();
+    }
+
+    /** Has all commands run within something else. */
+    public void around(Consumer<Runnable> how) {
+        around = how;
     }
 
     /** Does it if it can be done now; says whether it was done. */

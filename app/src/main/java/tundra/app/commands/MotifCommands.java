@@ -108,6 +108,11 @@ public final class MotifCommands {
     /** Makes a motif of what is selected, named after a single element, and selects its instance. */
     private void made(String step, String name, String never, String done, Maker maker) {
         Element one = s.selected();
+        String hindrance = Motifs.hindrance(s.kept(), s.place().id(), s.selection());
+        if (hindrance != null) {
+            w.notices.problem(hindrance);
+            return;
+        }
         boolean[] could = new boolean[1];
         Motifs.Made made = s.make(step, k -> {
             var m = maker.of(k.project(), k.place(), s.selection(), one == null ? name : one.name(), s.frame());

@@ -1,6 +1,7 @@
 package tundra.app.commands;
 
 import java.util.ArrayList;
+import java.util.function.DoubleConsumer;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
@@ -50,11 +51,12 @@ public final class ViewCommands {
     /** The page as it is now, from the server on this machine. */
     public static void openInBrowser(Workshop w) {
         var project = w.studio.kept();
-        Runnable giveUp = w.jobs.start(() -> w.tryIt.url(project, new SkiaSeries(x -> { }, Thread.currentThread()::isInterrupted)), url -> {
+        DoubleConsumer[] share = new DoubleConsumer[1];
+        Runnable giveUp = w.jobs.start(p -> w.tryIt.url(project, new SkiaSeries(p)), x -> share[0].accept(x), url -> {
             w.notices.hide();
             open(w, url);
-        }, "Given up; no page was made.");
-        w.notices.working("Making the page…", giveUp);
+        }, () -> w.notices.news("Given up; no page was made."));
+        share[0] = w.notices.working("Making the page…", giveUp);
     }
 
     /** Where no browser opens, the address is given to be copied. */

@@ -24,6 +24,10 @@ final class CanvasSection extends VBox {
     private final NumberField width = new NumberField("Canvas width", "w", 0);
     private final NumberField height = new NumberField("Canvas height", "h", 0);
     private final NumberField rate = new NumberField("Frames per second of the piece", "fps", 0);
+    /** The timeline as it was before its duration was changed, what it was changed to, and the drag that changes it. */
+    private Timeline offered;
+    private long offeredTo;
+    private Object changing;
     /** How far drawings moved with the frame rate; null for not at all. */
     private Label rateError;
     private final NumberField duration = new NumberField("Duration of the timeline", "s", 3);
@@ -88,11 +92,16 @@ final class CanvasSection extends VBox {
         choice.getChildren().setAll(tooShort);
         long last = Durations.last(studio.timeline());
         if (wanted >= last) {
+            // one drag of the number goes from where it began
+            offered = merge != null && merge == changing ? offered : studio.timeline();
+            changing = merge;
             timeline("Change duration", merge, t -> Durations.to(t, wanted));
+            offerToStretch(offered, wanted);
             return;
         }
         tooShort.setText("The last key stands at " + TimeText.seconds(last) + ". To end at " + TimeText.seconds(wanted) + ":");
         String id = studio.timeline().id();
+        offered = null;
         var trim = choice("trim-keys", "Trim keys", "Keys beyond the end go; what is seen at the end stays", () -> studio.edit("Trim keys", b -> Durations.trimmed(b, id, wanted)));
         var squeeze = choice("squeeze-keys", "Squeeze them", "All keys come nearer together", () -> studio.edit("Squeeze keys", b -> Durations.squeezed(b, id, wanted)));
         choice.getChildren().add(new HBox(6, trim, squeeze));
@@ -102,12 +111,29 @@ final class CanvasSection extends VBox {
         refreshNumbers();
     }
 
+    /** All that is timed stays where it stands, unless it is to go along with the new duration. */
+    private void offerToStretch(Timeline was, long wanted) {
+        boolean timed = Durations.last(was) > 0 || !was.markers().isEmpty() || !was.sounds().isEmpty() || !was.shown().isEmpty();
+        if (!timed || was.duration() == wanted) {
+            return;
+        }
+        boolean longer = wanted > was.duration();
+        offeredTo = wanted;
+        tooShort.setText("All on it keeps its time.");
+        var stretch = choice("stretch-keys", longer ? "Stretch it all" : "Squeeze it all", "Keys, markers, sounds, cues and when things are seen go along with the new duration",
+                () -> studio.edit(longer ? "Stretch timeline" : "Squeeze timeline", b -> Durations.stretched(b.mapTimeline(was.id(), t -> t.withDuration(was.duration())), was.id(), wanted)));
+        choice.getChildren().add(stretch);
+        choice.setVisible(true);
+        choice.setManaged(true);
+    }
+
     private Button choice(String id, String words, String tip, Runnable run) {
         var b = new Button(words);
         b.setId(id);
         b.setMinWidth(USE_PREF_SIZE);
         Buttons.tip(b, tip);
         b.setOnAction(e -> {
+            offered = null;
             hideChoice();
             run.run();
         });
@@ -125,7 +151,10 @@ final class CanvasSection extends VBox {
     }
 
     void refresh() {
-        hideChoice();
+        Timeline t = studio.timeline();
+        if (offered == null || !offered.id().equals(t.id()) || t.duration() != offeredTo) {
+            hideChoice();
+        }
         refreshNumbers();
     }
 

@@ -1,7 +1,5 @@
 package tundra.app.details;
 
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -103,21 +101,17 @@ final class PicturesSection extends VBox {
         }
         Project p = studio.kept();
         Motif m = p.motif(motif);
-        var stopped = new AtomicBoolean();
-        giveUp = () -> stopped.set(true);
         bar.setProgress(0);
-        jobs.run(() -> {
+        giveUp = jobs.start(progress -> {
             try {
-                return new SkiaSeries(x -> Platform.runLater(() -> bar.setProgress(x)), stopped::get).paint(p, m);
-            } catch (CancellationException e) {
-                return null;
+                return new SkiaSeries(progress).paint(p, m);
             } finally {
                 Platform.runLater(() -> {
                     giveUp = null;
                     refresh();
                 });
             }
-        }, x -> refresh());
+        }, bar::setProgress, x -> refresh(), () -> { });
         refresh();
     }
 

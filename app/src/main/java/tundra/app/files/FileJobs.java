@@ -1,14 +1,12 @@
 package tundra.app.files;
 
 import java.io.IOException;
-import java.io.InterruptedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.concurrent.Callable;
 import java.util.function.Function;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
@@ -38,6 +36,7 @@ import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
+import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureReader;
 import tundra.render.Still;
@@ -179,12 +178,10 @@ public final class FileJobs {
         });
     }
 
-    private static List<Brought> read(List<Path> files) throws IOException {
+    private static List<Brought> read(List<Path> files, Progress progress) throws IOException {
         var out = new ArrayList<Brought>();
         for (Path f : opened(files)) {
-            if (Thread.interrupted()) {
-                throw new InterruptedIOException("Reading was given up.");
-            }
+            progress.check();
             out.add(ArtReader.read(f));
         }
         return out;
@@ -234,22 +231,22 @@ public final class FileJobs {
             files.forEach(this::bringInMotif);
             return;
         }
-        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, () -> read(files));
+        bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, p -> read(files, p));
     }
 
     /** A drawing that was copied as text. */
     public void bringInText(String svg) {
-        bringIn("the drawing", null, () -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
+        bringIn("the drawing", null, p -> List.of(ArtReader.drawing("Pasted drawing", svg.getBytes(StandardCharsets.UTF_8))));
     }
 
     /** A picture that was copied. */
     public void bringInPicture(byte[] png) {
-        bringIn("the picture", null, () -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
+        bringIn("the picture", null, p -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
     }
 
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
     public void keep(List<Path> files) {
-        jobs.run(() -> read(files), all -> {
+        jobs.run(() -> read(files, Progress.NONE), all -> {
             var drawings = all.stream().filter(b -> b instanceof Brought.Drawing).toList();
             studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
@@ -301,17 +298,18 @@ public final class FileJobs {
     /** A project with art placed in it, and the elements that the art became. */
     private record Placing(Project project, List<String> ids) {}
 
-    private void bringIn(String what, Point at, Callable<List<Brought>> reading) {
+    private void bringIn(String what, Point at, Jobs.Long<List<Brought>> reading) {
         Project into = studio.kept();
         String scene = studio.place().id();
         boolean plain = !onDrawing();
-        Runnable giveUp = jobs.start(() -> {
-            List<Brought> all = reading.call();
+        Runnable giveUp = jobs.start(progress -> {
+            List<Brought> all = reading.call(progress);
+            progress.check();
             return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
-        }, done -> {
+        }, x -> { }, done -> {
             notices.hide();
             place(done.all, k -> done.placing != null && k.project() == into && k.place().equals(scene) ? done.placing : placed(k.project(), k.place(), done.all, at));
-        }, "Given up; nothing was brought in.");
+        }, () -> notices.news("Given up; nothing was brought in."));
         notices.working("Bringing in " + what + "…", giveUp);
     }
 

@@ -4,11 +4,11 @@ import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.Executor;
 import javafx.application.Platform;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
+import tundra.app.job.Work;
 import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
@@ -18,11 +18,7 @@ import tundra.render.Thumbnail;
 /** Small pictures of drawings, painted on a thread of its own and kept for as long as the drawings stay as they are. */
 final class Thumbs {
     private static final int MOST = 600;
-    private static final ExecutorService THREAD = Executors.newSingleThreadExecutor(r -> {
-        var t = new Thread(r, "thumbnails");
-        t.setDaemon(true);
-        return t;
-    });
+    private static final Executor THREAD = Work.line("thumbnails");
     private final Map<Element, Made> made = new IdentityHashMap<>();
     private final Set<Key> under = new HashSet<>();
     private final Map<Element, Rect> painted = new IdentityHashMap<>();

@@ -1,9 +1,12 @@
 package tundra.app.job;
 
 import java.util.concurrent.Callable;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Consumer;
+import java.util.function.DoubleConsumer;
 import javafx.application.Platform;
+import tundra.core.work.Progress;
 
 /** Runs long work off the interface thread and brings its end back to it. */
 public final class Jobs {
@@ -14,6 +17,11 @@ public final class Jobs {
         this.notices = notices;
     }
 
+    /** Long work that tells how far it is and asks whether it shall be given up. */
+    public interface Long<T> {
+        T call(Progress progress) throws Exception;
+    }
+
     /** Whether any work is under way. */
     public boolean busy() {
         return running > 0;
@@ -21,22 +29,30 @@ public final class Jobs {
 
     /** @param done gets the result on the interface thread; a failure becomes a notice with its sentence */
     public <T> void run(Callable<T> work, Consumer<T> done) {
-        start(work, done, null);
+        start(p -> work.call(), x -> { }, done, () -> { });
     }
 
     /**
-     * The same for work that can be given up: its thread is interrupted, and whatever it comes to then is dropped.
+     * The same for work that can be given up: it is asked to end at a point of its own choosing, and whatever it comes to then is dropped.
      *
-     * @param givenUp what is told then
+     * @param share gets 0 to 1 on the interface thread
+     * @param givenUp what is done then, at once
      * @return gives the work up
      */
-    public <T> Runnable start(Callable<T> work, Consumer<T> done, String givenUp) {
+    public <T> Runnable start(Long<T> work, DoubleConsumer share, Consumer<T> done, Runnable givenUp) {
         running++;
         var dropped = new AtomicBoolean();
-        Thread thread = Thread.ofVirtual().name("job").start(() -> {
+        Progress progress = Progress.of(x -> Platform.runLater(() -> {
+            if (!dropped.get()) {
+                share.accept(x);
+            }
+        }), dropped::get);
+        Thread.ofVirtual().name("job").start(() -> {
             try {
-                T result = work.call();
+                T result = work.call(progress);
                 end(() -> done.accept(result), dropped);
+            } catch (CancellationException e) {
+                end(() -> { }, dropped);
             } catch (Throwable e) {
                 String words = Troubles.sentence(e);
                 end(() -> notices.problem(words), dropped);
@@ -44,8 +60,7 @@ public final class Jobs {
         });
         return () -> {
             if (!dropped.getAndSet(true)) {
-                thread.interrupt();
-                notices.news(givenUp);
+                givenUp.run();
             }
         };
     }

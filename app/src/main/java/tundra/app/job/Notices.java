@@ -1,5 +1,6 @@
 package tundra.app.job;
 
+import java.util.function.DoubleConsumer;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -84,8 +85,12 @@ public final class Notices extends StackPane {
         n.getChildren().add(1, b);
     }
 
-    /** Shows work under way; the button asks for it to be given up, where it can be. */
-    public void working(String text, Runnable giveUp) {
+    /**
+     * Shows work under way; the button asks for it to be given up, where it can be.
+     *
+     * @return takes how far it is, 0 to 1
+     */
+    public DoubleConsumer working(String text, Runnable giveUp) {
         Note n = show(text, "news");
         n.getChildren().add(1, n.progress);
         if (giveUp != null) {
@@ -93,6 +98,7 @@ public final class Notices extends StackPane {
             n.cancel.setOnAction(e -> giveUp.run());
             n.getChildren().add(2, n.cancel);
         }
+        return n.progress::setProgress;
     }
 
     public void hide() {

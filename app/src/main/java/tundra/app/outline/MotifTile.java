@@ -17,6 +17,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
@@ -180,7 +181,7 @@ final class MotifTile extends Button {
         var node = new FrameNode("", true, Affine.IDENTITY, 1, size, List.of(), f.nodes(), List.of());
         double scale = 2 * SIDE / Math.max(1, Math.max(size.x(), size.y()));
         Map<String, Asset> assets = project.assets();
-        Thread.ofVirtual().start(() -> {
+        Work.start("motif picture", () -> {
             Thumbnail t;
             synchronized (MAKER) {
                 t = MAKER.paint(node, new Rect(0, 0, size.x(), size.y()), scale, assets);

@@ -33,6 +33,7 @@ import javafx.scene.text.Text;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.job.Notices;
+import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
@@ -254,7 +255,7 @@ public final class ShelfPanel extends VBox {
         view.setFitWidth(TILE);
         view.setFitHeight(TILE * 0.75);
         var at = new StackPane(view);
-        Thread.ofVirtual().name("shelf picture").start(() -> {
+        Work.start("shelf picture", () -> {
             try {
                 var small = new Image(new ByteArrayInputStream(a.data()), TILE * 2, TILE * 2, true, true);
                 Platform.runLater(() -> view.setImage(small));

@@ -1,8 +1,6 @@
 package tundra.app.publish;
 
 import java.nio.file.Path;
-import java.util.concurrent.CancellationException;
-import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -40,7 +38,7 @@ public final class PublishPanel extends VBox {
     private final Button make = new Button("Make the page");
     private final Button cancel = new Button("Cancel");
     private final HBox after;
-    private final AtomicBoolean cancelled = new AtomicBoolean();
+    private Runnable giveUp = () -> { };
     private Path folder;
 
     public PublishPanel(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, java.util.function.Consumer<String> show) {
@@ -77,7 +75,7 @@ public final class PublishPanel extends VBox {
         HBox.setHgrow(make, Priority.ALWAYS);
         cancel.setVisible(false);
         cancel.managedProperty().bind(cancel.visibleProperty());
-        cancel.setOnAction(e -> cancelled.set(true));
+        cancel.setOnAction(e -> giveUp.run());
         var open = new Button("Open folder");
         open.setOnAction(e -> show.accept(folder.toUri().toString()));
         var browser = new Button("In browser");
@@ -124,34 +122,33 @@ public final class PublishPanel extends VBox {
         }
         Project project = studio.kept();
         Path to = folder;
-        cancelled.set(false);
         make.setDisable(true);
         cancel.setVisible(true);
         bar.setVisible(true);
         bar.setProgress(0);
         state.setText("compiling…");
-        jobs.run(() -> {
+        giveUp = jobs.start(progress -> {
             try {
-                Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries(p -> Platform.runLater(() -> bar.setProgress(0.9 * p)), cancelled::get)).compile(project, null);
-                boolean done = Publisher.publish(page, to, p -> Platform.runLater(() -> bar.setProgress(p)), cancelled::get);
-                return new Made(page.files().size(), page.files().values().stream().mapToLong(b -> b.length).sum(), done);
-            } catch (CancellationException e) {
-                return new Made(0, 0, false);
+                Fonts fonts = Fonts.of(project.assets());
+                Page page = new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries(progress.part(0, 0.9))).compile(project, null);
+                Publisher.publish(page, to, progress.part(0.9, 1));
+                progress.check();
+                return new Made(page.files().size(), page.files().values().stream().mapToLong(b -> b.length).sum());
             } finally {
                 Platform.runLater(this::ended);
             }
-        }, result -> {
-            state.setText(result.done ? result.files + " files · " + result.bytes / 1024 + " KB · runs without a server"
-                    : "given up; nothing was changed");
-            after.setVisible(result.done);
-            if (result.done) {
-                settings.setOutput(project.id(), to);
-                notices.news("The page is made: " + Places.shown(to, studio.file()) + ".");
-            }
+        }, bar::setProgress, made -> {
+            state.setText(made.files + " files · " + made.bytes / 1024 + " KB · runs without a server");
+            after.setVisible(true);
+            settings.setOutput(project.id(), to);
+            notices.news("The page is made: " + Places.shown(to, studio.file()) + ".");
+        }, () -> {
+            state.setText("given up; nothing was changed");
+            after.setVisible(false);
         });
     }
 
-    private record Made(int files, long bytes, boolean done) {}
+    private record Made(int files, long bytes) {}
 
     private void ended() {
         make.setDisable(false);

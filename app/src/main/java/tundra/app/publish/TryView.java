@@ -1,7 +1,7 @@
 package tundra.app.publish;
 
 import java.io.IOException;
-import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.CancellationException;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -27,8 +27,8 @@ public final class TryView extends BorderPane {
     private final Jobs jobs;
     private final Waiting waiting = new Waiting("Making the page…");
     private final Label words = new Label();
-    /** Tells the page that is being made last that nobody waits for it any more. */
-    private AtomicBoolean left = new AtomicBoolean();
+    /** Gives up the page that is being made. */
+    private Runnable left = () -> { };
     private final VisitorBar as;
     private WebView web;
     /** Where the page is served; null before that. */
@@ -78,32 +78,28 @@ public final class TryView extends BorderPane {
 
     /** Makes the page of the project as it is now, off the interface thread, and loads it. */
     public void run() {
-        left.set(true);
-        var dropped = new AtomicBoolean();
-        left = dropped;
+        left.run();
         var project = studio.kept();
         String unseen = ViewLimits.of(project);
         words.setText("The real page. " + (unseen == null ? "This view shows all that this piece uses." : unseen));
         tryIt.clear();
-        var series = new SkiaSeries(waiting.start(() -> giveUp(dropped)), dropped::get);
-        jobs.run(() -> {
+        var share = waiting.start(this::giveUp);
+        left = jobs.start(p -> {
             try {
-                return new Made(tryIt.url(project, series), null);
+                return new Made(tryIt.url(project, new SkiaSeries(p)), null);
+            } catch (CancellationException e) {
+                throw e;
             } catch (IOException | RuntimeException e) {
                 return new Made(null, e.getMessage() == null ? e.toString() : e.getMessage());
             }
-        }, made -> {
-            // only the newest one, and not after it was left
-            if (!dropped.get()) {
-                waiting.setVisible(false);
-                show(made);
-            }
-        });
+        }, share, made -> {
+            waiting.setVisible(false);
+            show(made);
+        }, () -> waiting.setVisible(false));
     }
 
-    private void giveUp(AtomicBoolean dropped) {
-        dropped.set(true);
-        waiting.setVisible(false);
+    private void giveUp() {
+        left.run();
         words.setText("Given up: the page was not made. “Run again” starts anew.");
     }
 
@@ -146,7 +142,7 @@ public final class TryView extends BorderPane {
 
     /** Stops the page, so that it takes no time while it is not seen. */
     public void stop() {
-        left.set(true);
+        left.run();
         if (web != null) {
             web.getEngine().load("about:blank");
         }

@@ -1,7 +1,6 @@
 package tundra.app.publish;
 
 import java.util.function.DoubleConsumer;
-import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,12 +28,12 @@ final class Waiting extends VBox {
     /**
      * Shows that something is under way.
      *
-     * @return takes how far it is, 0..1, from any thread
+     * @return takes how far it is, 0..1
      */
     DoubleConsumer start(Runnable stop) {
         bar.setProgress(ProgressBar.INDETERMINATE_PROGRESS);
         giveUp.setOnAction(e -> stop.run());
         setVisible(true);
-        return x -> Platform.runLater(() -> bar.setProgress(x));
+        return bar::setProgress;
     }
 }

@@ -7,10 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import javafx.application.Platform;
+import tundra.app.job.Work;
 import tundra.core.flip.Ink;
 import tundra.core.flip.PictureInk;
 import tundra.core.flip.Registration;
@@ -27,11 +27,7 @@ import tundra.render.SkiaEyes;
  */
 public final class Registering {
     private static final int MOST = 4000;
-    private static final ExecutorService THREAD = Executors.newSingleThreadExecutor(r -> {
-        var t = new Thread(r, "registering");
-        t.setDaemon(true);
-        return t;
-    });
+    private static final Executor THREAD = Work.line("registering");
     private final Map<FrameNode, Ink> inks = Collections.synchronizedMap(new IdentityHashMap<>());
     private final Map<String, PictureInk> pictures = new ConcurrentHashMap<>();
 
@@ -84,6 +80,10 @@ public final class Registering {
         Set<String> run = s.book().run();
         var before = s.book().book();
         inks(s, before.drawings().stream().filter(d -> run.contains(d.id())).toList(), inks -> {
+            if (!s.book().is()) {
+                // the flipbook was left meanwhile
+                return;
+            }
             if (!before.equals(s.book().book())) {
                 // it was changed in the meantime: look again
                 apply(s, by, done);

@@ -63,6 +63,9 @@ public final class Studio {
     private boolean dark;
     private boolean resting;
     private double scrolled;
+    /** Whether what is tried is put aside for something that is done, and whether that left it for good. */
+    private boolean asideFor;
+    private boolean leftTried;
 
     public Studio(Project project) {
         this(project, false);
@@ -130,6 +133,33 @@ public final class Studio {
     private void dropPreview() {
         if (previewing()) {
             preview(null);
+        }
+    }
+
+    /**
+     * Does something with what is kept in sight: what is only tried is put aside, and comes back where nothing was changed and nothing else
+     * is tried. So whatever is worked out meanwhile, before an edit as well as within it, is worked out of what is kept.
+     */
+    public void withKept(Runnable work) {
+        if (!previewing() || asideFor) {
+            work.run();
+            return;
+        }
+        Board tried = board();
+        Project before = kept();
+        String there = open.id();
+        asideFor = true;
+        document.preview(null);
+        seen.reframe();
+        try {
+            work.run();
+        } finally {
+            asideFor = false;
+            if (kept() == before && !previewing() && there.equals(open.id()) && !leftTried) {
+                document.preview(before.mapBoard(there, b -> tried));
+            }
+            leftTried = false;
+            settle();
         }
     }
 
@@ -333,7 +363,8 @@ public final class Studio {
 
     /** Takes the newest change back, or what is only tried. */
     public boolean undo() {
-        if (previewing()) {
+        if (previewing() || asideFor) {
+            leftTried = asideFor;
             preview(null);
             return true;
         }

@@ -5,6 +5,7 @@ import java.util.Map;
 import javafx.application.Platform;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.job.Work;
 import tundra.core.model.Asset;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
@@ -41,7 +42,7 @@ final class SoundWaves {
     private SoundPeaks peaks(Asset a) {
         if (!known.containsKey(a.hash())) {
             known.put(a.hash(), null);
-            Thread.ofVirtual().start(() -> {
+            Work.start("sound waves", () -> {
                 SoundPeaks p = SoundPeaks.of(a);
                 Platform.runLater(() -> {
                     known.put(a.hash(), p);

@@ -3,10 +3,10 @@ package tundra.app.tool;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.Executor;
 import javafx.application.Platform;
 import javafx.scene.canvas.GraphicsContext;
+import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -37,7 +37,7 @@ public final class RegionTool implements Tool {
     private final ToolOptions options;
     private final Runnable redraw;
     private final java.util.function.Consumer<String> tell;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(Thread.ofPlatform().daemon().name("regions").factory());
+    private final Executor worker = Work.line("regions");
     private CompletableFuture<RegionNet> net;
     private Frame of;
     private double gap;
@@ -62,6 +62,10 @@ public final class RegionTool implements Tool {
             gap = options.gap;
             double g = gap;
             net = CompletableFuture.supplyAsync(() -> new RegionNet(strokes(now), g), worker);
+            net.exceptionally(e -> {
+                Work.trouble("regions", e);
+                return null;
+            });
         }
         return net;
     }

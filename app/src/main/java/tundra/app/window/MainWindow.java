@@ -486,7 +486,13 @@ public final class MainWindow {
 
     private void rename() {
         studio.setDesk(Desk.DRAW);
-        javafx.application.Platform.runLater(() -> outline.get().rename(studio.selected().id()));
+        // the outline is in the window only at the next pulse
+        String id = studio.selected().id();
+        javafx.application.Platform.runLater(() -> {
+            if (studio.board().find(id) != null) {
+                outline.get().rename(id);
+            }
+        });
     }
 
     /** Opens the tracing of the selected picture over the window. */

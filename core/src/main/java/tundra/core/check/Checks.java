@@ -3,8 +3,6 @@ package tundra.core.check;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.BooleanSupplier;
-import java.util.function.DoubleConsumer;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.model.Element;
@@ -12,6 +10,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Tree;
+import tundra.core.work.Progress;
 
 /** Looks all of a project over. */
 public final class Checks {
@@ -24,10 +23,9 @@ public final class Checks {
      * All findings, scene by scene in the order of {@link Check} and time.
      *
      * @param jump the change of area from one drawing to the next that is told, as a fraction
-     * @param progress gets 0..1
-     * @param cancelled asked often; once it is true what was found so far comes back
+     * @param progress asked often; once it is given up what was found so far comes back
      */
-    public static List<Finding> run(Project project, TextMeasurer measure, Eyes eyes, double jump, DoubleConsumer progress, BooleanSupplier cancelled) {
+    public static List<Finding> run(Project project, TextMeasurer measure, Eyes eyes, double jump, Progress progress) {
         eyes.use(project);
         var books = new ArrayList<Runnable>();
         var out = new ArrayList<Finding>();
@@ -48,15 +46,15 @@ public final class Checks {
             if (!here.isEmpty()) {
                 var builder = FrameBuilder.of(project, s.board(), measure);
                 here.forEach(e -> books.add(() -> {
-                    var found = new ArrayList<>(new FlipbookChecks(s, e, builder, eyes, jump, cancelled).run());
+                    var found = new ArrayList<>(new FlipbookChecks(s, e, builder, eyes, jump, progress).run());
                     found.sort(Comparator.comparing(Finding::check).thenComparingLong(Finding::time));
                     out.addAll(found);
                 }));
             }
         }
-        for (int i = 0; i < books.size() && !cancelled.getAsBoolean(); i++) {
+        for (int i = 0; i < books.size() && !progress.cancelled(); i++) {
             books.get(i).run();
-            progress.accept((i + 1.0) / books.size());
+            progress.share((i + 1.0) / books.size());
         }
         return out;
     }

@@ -5,7 +5,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.function.BooleanSupplier;
 import tundra.core.edit.Drawings;
 import tundra.core.flip.Ink;
 import tundra.core.frame.FrameBuilder;
@@ -18,6 +17,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Place;
 import tundra.core.model.Properties;
 import tundra.core.model.Span;
+import tundra.core.work.Progress;
 
 /** The checks of one flipbook. */
 final class FlipbookChecks {
@@ -34,23 +34,23 @@ final class FlipbookChecks {
     private final FrameBuilder builder;
     private final Eyes eyes;
     private final double jump;
-    private final BooleanSupplier cancelled;
+    private final Progress progress;
     private final List<Ink> inks = new ArrayList<>();
     private final List<Finding> out = new ArrayList<>();
 
-    FlipbookChecks(Place scene, Element element, FrameBuilder builder, Eyes eyes, double jump, BooleanSupplier cancelled) {
+    FlipbookChecks(Place scene, Element element, FrameBuilder builder, Eyes eyes, double jump, Progress progress) {
         this.scene = scene;
         this.element = element;
         this.book = (Flipbook) element.content();
         this.builder = builder;
         this.eyes = eyes;
         this.jump = jump;
-        this.cancelled = cancelled;
+        this.progress = progress;
     }
 
     List<Finding> run() {
         for (Drawing d : book.drawings()) {
-            if (cancelled.getAsBoolean()) {
+            if (progress.cancelled()) {
                 return out;
             }
             inks.add(d.art().hidden() ? Ink.NONE : Ink.of(builder.drawing(d, at(book.timeOf(d.start()))), eyes::picture));
@@ -240,13 +240,13 @@ final class FlipbookChecks {
     private void loop() {
         List<Drawing> all = book.drawings();
         int n = all.size();
-        if (!loops() || n < 3 || cancelled.getAsBoolean()) {
+        if (!loops() || n < 3 || progress.cancelled()) {
             return;
         }
         long turn = turnSeen();
         double most = 0;
         for (int i = 0; i + 1 < n; i++) {
-            if (cancelled.getAsBoolean()) {
+            if (progress.cancelled()) {
                 return;
             }
             most = Math.max(most, eyes.difference(placed(i, turn + all.get(i).end() - 1), placed(i + 1, turn + all.get(i + 1).start())));

@@ -6,13 +6,12 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
-import java.util.function.BooleanSupplier;
-import java.util.function.DoubleConsumer;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
+import tundra.core.work.Progress;
 
 /**
  * A picture as areas of few colours: the colours are found by k-means, specks go to their neighbours, and the edges along the
@@ -32,8 +31,7 @@ public final class Trace {
     private final int h;
     private final int[] argb;
     private final Options options;
-    private final DoubleConsumer progress;
-    private final BooleanSupplier cancelled;
+    private final Progress progress;
 
     /**
      * @param colors 2 to 64
@@ -56,31 +54,29 @@ public final class Trace {
     /** One sheet: a colour and where it lies, in the picture's pixels; filled by the even-odd rule. */
     public record Sheet(Color color, Outline outline) {}
 
-    private Trace(int[] argb, int w, int h, Options options, DoubleConsumer progress, BooleanSupplier cancelled) {
+    private Trace(int[] argb, int w, int h, Options options, Progress progress) {
         this.argb = argb;
         this.w = w;
         this.h = h;
         this.options = options;
         this.progress = progress;
-        this.cancelled = cancelled;
     }
 
     /**
      * The sheets from the lowest to the topmost; empty when it was cancelled.
      *
      * @param argb pixels, not premultiplied, in rows
-     * @param progress gets 0 to 1
      */
-    public static List<Sheet> of(int[] argb, int w, int h, Options options, DoubleConsumer progress, BooleanSupplier cancelled) {
-        return new Trace(argb, w, h, options, progress, cancelled).sheets();
+    public static List<Sheet> of(int[] argb, int w, int h, Options options, Progress progress) {
+        return new Trace(argb, w, h, options, progress).sheets();
     }
 
     private List<Sheet> sheets() {
         int[] palette = palette();
         int[] label = labels(palette);
-        progress.accept(0.3);
+        progress.share(0.3);
         despeckle(label);
-        progress.accept(0.45);
+        progress.share(0.45);
         long[] area = new long[palette.length];
         for (int l : label) {
             if (l >= 0) {
@@ -100,7 +96,7 @@ public final class Trace {
         }
         var out = new ArrayList<Sheet>();
         for (int i = 0; i < order.size(); i++) {
-            if (cancelled.getAsBoolean()) {
+            if (progress.cancelled()) {
                 return List.of();
             }
             Outline o = outline(label, rank, i);
@@ -108,7 +104,7 @@ public final class Trace {
                 int c = palette[order.get(i)];
                 out.add(new Sheet(new Color(c >> 16 & 255, c >> 8 & 255, c & 255, 255), o));
             }
-            progress.accept(0.45 + 0.55 * (i + 1) / order.size());
+            progress.share(0.45 + 0.55 * (i + 1) / order.size());
         }
         return out;
     }
@@ -149,7 +145,7 @@ public final class Trace {
             centres.add(sample[i]);
         }
         int[] c = centres.stream().mapToInt(x -> x).toArray();
-        for (int round = 0; round < ROUNDS && !cancelled.getAsBoolean(); round++) {
+        for (int round = 0; round < ROUNDS && !progress.cancelled(); round++) {
             long[][] sum = new long[c.length][4];
             for (int i = 0; i < n; i++) {
                 long[] s = sum[nearest(c, sample[i])];
@@ -216,7 +212,7 @@ public final class Trace {
         var queue = new ArrayDeque<Integer>();
         var part = new ArrayList<Integer>();
         for (int start = 0; start < label.length; start++) {
-            if (seen[start] || cancelled.getAsBoolean()) {
+            if (seen[start] || progress.cancelled()) {
                 continue;
             }
             part.clear();

@@ -7,6 +7,8 @@ import tundra.core.model.Board;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
+import tundra.core.model.Slot;
+import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Key;
@@ -59,24 +61,49 @@ public final class Durations {
     public static Board squeezed(Board board, String timeline, long duration) {
         Timeline t = board.timeline(timeline);
         long last = last(t), end = Math.max(1, duration);
-        if (last <= end) {
-            return board.mapTimeline(timeline, x -> to(x, end));
-        }
-        double factor = (double) end / last;
+        return last <= end ? board.mapTimeline(timeline, x -> to(x, end)) : timed(board, t, end, (double) end / last);
+    }
+
+    /** All times brought nearer together or further apart, so that what happened in the old duration takes the new one. */
+    public static Board stretched(Board board, String timeline, long duration) {
+        Timeline t = board.timeline(timeline);
+        long end = Math.max(1, duration);
+        return timed(board, t, end, (double) end / t.duration());
+    }
+
+    /** Everything that is timed on a timeline, at times of a factor: keys, markers, sounds, when elements are seen, and cues. */
+    private static Board timed(Board board, Timeline t, long end, double factor) {
         LongUnaryOperator times = time -> Math.round(time * factor);
+        String timeline = t.id();
         var all = new HashMap<String, Map<Property<?>, Track<?>>>();
         t.tracks().forEach((element, of) -> {
             var tracks = new HashMap<Property<?>, Track<?>>();
             of.forEach((p, track) -> tracks.put(p, squeezed(track, times)));
             all.put(element, tracks);
         });
-        return board.mapTimeline(timeline, x -> {
-            Timeline out = x.withAll(all).withMarkers(x.markers().stream().map(m -> new Marker(m.id(), m.name(), times.applyAsLong(m.time()))).toList());
+        return cues(board, timeline, times).mapTimeline(timeline, x -> {
+            Timeline out = x.withAll(all).withSounds(x.sounds().stream().map(s -> s.withStart(times.applyAsLong(s.start()))).toList()).withMarkers(x.markers().stream().map(m -> new Marker(m.id(), m.name(), times.applyAsLong(m.time()))).toList());
             for (Map.Entry<String, Span> e : x.shown().entrySet()) {
                 out = out.withShown(e.getKey(), span(times.applyAsLong(e.getValue().from()), times.applyAsLong(e.getValue().to())));
             }
             return within(x.range() == null ? out : out.withRange(span(times.applyAsLong(x.range().from()), times.applyAsLong(x.range().to()))), end);
         });
+    }
+
+    /** With the times of sentences that name a time of a timeline, such as cues. */
+    private static Board cues(Board b, String timeline, LongUnaryOperator times) {
+        var moved = b.reactions().stream().map(r -> r.map(s -> at(s, timeline, times))).toList();
+        return moved.equals(b.reactions()) ? b : b.withReactions(moved);
+    }
+
+    private static Slots at(Slots s, String timeline, LongUnaryOperator times) {
+        Slots out = s;
+        for (var e : s.values().entrySet()) {
+            if (e.getKey().type() == Slot.Type.TIME && (timeline.equals(s.first(Slot.Type.TIMELINE)) || timeline.equals(s.first(Slot.Type.PLAYER)))) {
+                out = out.with(e.getKey(), times.applyAsLong((Long) e.getValue()));
+            }
+        }
+        return out;
     }
 
     private static <T> Track<T> squeezed(Track<T> track, LongUnaryOperator times) {

@@ -130,6 +130,22 @@ public final class Motifs {
         return new Made(with(p, m), m.id(), null);
     }
 
+    /** Says what keeps a motif from being made of elements: moves that nothing could start within it. Null for nothing. */
+    public static String hindrance(Project p, String place, Collection<String> ids) {
+        Board b = p.place(place).board();
+        var inside = new HashSet<String>();
+        ids.forEach(id -> inside.addAll(Tree.owners(List.of(b.find(id)))));
+        for (Timeline t : b.timelines()) {
+            boolean waits = t != b.main() && !t.starts() || t.scroll() != null;
+            String moved = !waits ? null : t.tracks().keySet().stream().filter(inside::contains).findFirst().orElse(null);
+            if (moved != null) {
+                return "“" + b.holder(moved).name() + "” moves on " + t.name() + ", which " + (t.scroll() != null ? "goes by scrolling" : "does not start by itself")
+                        + "; within a motif nothing could move it. Nothing was changed: leave it out, or have " + t.name() + " start by itself first.";
+            }
+        }
+        return null;
+    }
+
     /**
      * Makes a motif of elements, with their keys, and puts an instance in their place: in step with the timeline that they were keyed on, so
      * that nothing moves. What reactions, drags and scrolling name of them is the instance from then on.
@@ -148,7 +164,8 @@ public final class Motifs {
         for (Timeline t : grouped.board().timelines()) {
             Timeline own = t.of(inside::contains).withMarkers(List.of()).withSounds(List.of()).withRange(null).withId(Ids.next());
             if (t == grouped.board().main() || !own.tracks().isEmpty() || !own.shown().isEmpty()) {
-                timelines.add(own);
+                // it is driven by the instance's clock, whatever starts the timeline around it
+                timelines.add(t == grouped.board().main() ? own.withStarts(true) : own);
             }
         }
         var motif = new Motif(Ids.next(), name(p, wanted), new Board(g.box(), Values.NONE, g.children(), timelines, List.of()));

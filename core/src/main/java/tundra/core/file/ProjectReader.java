@@ -208,7 +208,9 @@ final class ProjectReader {
         if (!name.matches(Script.NAME)) {
             throw f.problem("name", "should be the name of a function");
         }
-        return new Script(id, name, source, !f.has("comments") || f.flag("comments"));
+        boolean comments = !f.has("comments") || f.flag("comments");
+        f.keepUnknown(Places.of("script", id), unknown);
+        return new Script(id, name, source, comments);
     }
 
     private PieceValue value(Fields f) throws FileProblem {
@@ -217,22 +219,25 @@ final class ProjectReader {
         if (k == null) {
             throw f.problem("kind", "should be text, number or yesNo");
         }
-        return new PieceValue(id, name, k, start, f.flag("kept"));
+        boolean kept = f.flag("kept");
+        f.keepUnknown(Places.of("value", id), unknown);
+        return new PieceValue(id, name, k, start, kept);
     }
 
     private Motif motif(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
-        States states = f.has("states") ? states(f.object("states")) : null;
+        States states = f.has("states") ? states(f.object("states"), id) : null;
         boolean pictures = f.has("pictures") && f.flag("pictures");
         return new Motif(id, name, board(f, id, Set.of(Slot.INSTANCE)), states, pictures);
     }
 
-    private static States states(Fields f) throws FileProblem {
+    private States states(Fields f, String motif) throws FileProblem {
         var s = new States(Map.of(), f.whole("travel", 0, Limits.TIME));
         for (States.State x : States.State.values()) {
             String key = x.name().toLowerCase(Locale.ROOT);
             s = f.has(key) ? s.with(x, f.whole(key, 0, Limits.TIME)) : s;
         }
+        f.keepUnknown(Places.of("states", motif), unknown);
         return s;
     }
 
@@ -295,6 +300,7 @@ final class ProjectReader {
         for (JsonNode n : f.has("look") ? f.list("look") : List.<JsonNode>of()) {
             carried = carried.with(ReactionReader.setting(new Fields(n, "how a part looks in " + f.where())));
         }
+        f.keepUnknown(Places.of("drag", id), unknown);
         return new Dragging(id, pairs, motion, fit, carried);
     }
 
@@ -344,7 +350,9 @@ final class ProjectReader {
             throw f.problem("kind", "is “" + f.text("kind") + "”, which this version doesn't know");
         }
         String id = id(f);
-        return new Effect(id, kind, !f.flag("off"), ValueReader.values(f, new Effect(id, kind, true, Values.NONE)));
+        var made = new Effect(id, kind, !f.flag("off"), ValueReader.values(f, new Effect(id, kind, true, Values.NONE)));
+        f.keepUnknown(Places.of("effect", id), unknown);
+        return made;
     }
 
     private Content content(Fields f) throws FileProblem {

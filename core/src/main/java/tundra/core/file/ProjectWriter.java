@@ -70,6 +70,7 @@ final class ProjectWriter {
                 if (v.kept()) {
                     one.put("kept", true);
                 }
+                unknown(one, Places.of("value", v.id()));
             });
         }
         if (!project.scripts().isEmpty()) {
@@ -79,6 +80,7 @@ final class ProjectWriter {
                 if (!x.comments()) {
                     one.put("comments", false);
                 }
+                unknown(one, Places.of("script", x.id()));
             });
         }
         if (!project.reactions().isEmpty()) {
@@ -131,6 +133,7 @@ final class ProjectWriter {
                     states.put(s.name().toLowerCase(Locale.ROOT), m.states().at().get(s));
                 }
             }
+            unknown(states, Places.of("states", m.id()));
         }
         if (m.pictures()) {
             o.put("pictures", true);
@@ -156,7 +159,7 @@ final class ProjectWriter {
         b.timelines().forEach(t -> timelines.add(timeline(t, order)));
         if (!b.drags().isEmpty()) {
             ArrayNode drags = o.putArray("drags");
-            b.drags().forEach(d -> drags.add(dragging(d)));
+            b.drags().forEach(d -> drags.add(unknown(dragging(d), Places.of("drag", d.id()))));
         }
         ArrayNode reactions = o.putArray("reactions");
         b.reactions().forEach(r -> reactions.add(reaction(r)));
@@ -183,6 +186,7 @@ final class ProjectWriter {
                     n.put("off", true);
                 }
                 n.setAll(values(x.rest()));
+                unknown(n, Places.of("effect", x.id()));
             }
         }
         switch (e.content()) {

@@ -11,6 +11,7 @@ import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Color;
+import tundra.core.work.Progress;
 
 /** Regions between strokes, and pictures traced into areas. */
 class RegionTest {
@@ -67,7 +68,7 @@ class RegionTest {
     @Test
     void aDiscOnPaperIsTracedAsADisc() {
         int[] p = picture(120, 100, (x, y) -> Math.hypot(x + 0.5 - 60, y + 0.5 - 50) < 30 ? 0xFF1C6A5E : 0xFFF3F7FA);
-        var sheets = Trace.of(p, 120, 100, new Trace.Options(2, 4, 0.4), x -> { }, () -> false);
+        var sheets = Trace.of(p, 120, 100, new Trace.Options(2, 4, 0.4), Progress.NONE);
         assertThat(sheets).hasSize(2);
         assertThat(sheets.getFirst().color()).isEqualTo(Color.parse("#F3F7FA"));
         assertThat(sheets.getFirst().outline().bounds().width()).isCloseTo(120, within(1.5));
@@ -81,7 +82,7 @@ class RegionTest {
     @Test
     void aSquareKeepsItsCornersSpecksGoAndTransparencyStaysEmpty() {
         int[] p = picture(100, 100, (x, y) -> x < 10 ? 0 : x >= 30 && x < 80 && y >= 30 && y < 80 ? 0xFFC8503A : x == 20 && y == 20 ? 0xFFC8503A : 0xFFFFFFFF);
-        var sheets = Trace.of(p, 100, 100, new Trace.Options(2, 6, 0.3), x -> { }, () -> false);
+        var sheets = Trace.of(p, 100, 100, new Trace.Options(2, 6, 0.3), Progress.NONE);
         Outline red = sheets.get(1).outline();
         assertThat(red.contours()).as("the speck of one pixel is gone").hasSize(1);
         var corners = red.contours().getFirst().nodes().stream().map(Node::at).toList();
@@ -89,6 +90,6 @@ class RegionTest {
             assertThat(corners.stream().mapToDouble(q -> q.distance(c)).min().orElseThrow()).as("corner %s of %s", c, corners).isLessThan(0.8);
         }
         assertThat(sheets.getFirst().outline().bounds().x()).isCloseTo(10, within(0.7));
-        assertThat(Trace.of(p, 100, 100, new Trace.Options(2, 6, 0.3), x -> { }, () -> true)).isEmpty();
+        assertThat(Trace.of(p, 100, 100, new Trace.Options(2, 6, 0.3), Progress.of(x -> { }, () -> true))).isEmpty();
     }
 }

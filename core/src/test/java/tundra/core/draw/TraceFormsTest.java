@@ -11,6 +11,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Inside;
 import tundra.core.geometry.Point;
+import tundra.core.work.Progress;
 
 /** Clean forms stay clean when they are traced. */
 class TraceFormsTest {
@@ -24,7 +25,7 @@ class TraceFormsTest {
                 argb[y * SIDE + x] = ink.test(x + 0.5, y + 0.5) ? 0xFF1D2926 : 0xFFFFFFFF;
             }
         }
-        var sheets = Trace.of(argb, SIDE, SIDE, new Trace.Options(2, 8, 0.5), p -> { }, () -> false);
+        var sheets = Trace.of(argb, SIDE, SIDE, new Trace.Options(2, 8, 0.5), Progress.NONE);
         return sheets.getLast().outline().contours();
     }
 

@@ -8,12 +8,16 @@ import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Marker;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
@@ -96,5 +100,28 @@ class DurationsTest {
         Board b = new PropertyEdit("t", 2_000_000, EditScope.REST).drag(board, "e", Properties.ROTATION, 40.0, 45.0);
         assertThat(b.rest("e").get(Properties.ROTATION)).as("10 and the 5 of the drag, not the 45 that are seen").isEqualTo(15);
         assertThat(turns(b)).isEqualTo(turns(board));
+    }
+
+    /** Sounds and cues go along with all else, at twice the time and at half of it. */
+    @Test
+    void soundsAndCuesGoAlong() {
+        var cue = new Reaction("r", Events.of(Events.PASSED, "t", 1_200_000L, "forwards"), List.of(Actions.of(Actions.GO_TO, "t", 600_000L), Actions.of(Actions.WAIT, 500_000L)));
+        Board with = board.withReactions(List.of(cue)).mapTimeline("t", t -> t.withSounds(List.of(new PlacedSound("bell", "hash", 800_000, 1))));
+        Board longer = Durations.stretched(with, "t", 8_000_000);
+        assertThat(longer.main().duration()).isEqualTo(8_000_000);
+        assertThat(turns(longer).keys()).extracting(Key::time).containsExactly(2_000_000L, 6_000_000L);
+        assertThat(longer.main().markers().getFirst().time()).isEqualTo(7_000_000);
+        assertThat(longer.main().sounds().getFirst().start()).isEqualTo(1_600_000);
+        assertThat(longer.main().shown().get("e")).isEqualTo(new Span(0, 5_000_000));
+        Reaction moved = longer.reactions().getFirst();
+        assertThat(moved.when().slots().get(Events.TIME)).isEqualTo(2_400_000L);
+        assertThat(moved.actions().getFirst().slots().get(Actions.TIME)).isEqualTo(1_200_000L);
+        assertThat(moved.actions().getLast().slots().get(Actions.DURATION)).as("how long one waits is no time of the timeline").isEqualTo(500_000L);
+        Board shorter = Durations.squeezed(with, "t", 1_500_000);
+        assertThat(shorter.main().sounds().getFirst().start()).isEqualTo(400_000);
+        assertThat(shorter.reactions().getFirst().when().slots().get(Events.TIME)).isEqualTo(600_000L);
+        // another timeline's cue stays
+        Board other = with.withTimelines(List.of(with.main(), new Timeline("u", "Other", 1_000_000, false, true, Map.of())));
+        assertThat(Durations.stretched(other, "u", 2_000_000).reactions()).isEqualTo(with.reactions());
     }
 }

@@ -177,4 +177,18 @@ class MotifsTest {
         assertThat(m.poster()).isEqualTo(500_000);
         assertThat(m.withStates(new States(Map.of(States.State.REST, 100_000L, States.State.OVER, 700_000L), 200_000)).poster()).isEqualTo(100_000);
     }
+
+    @Test
+    void movesThatNothingCouldStartWithinAMotifKeepItFromBeingMade() {
+        Project p = piece().mapBoard("s", b -> b.mapTimeline("other", t -> t.withStarts(false)));
+        assertThat(Motifs.hindrance(p, "s", List.of("group"))).isNull();
+        assertThat(Motifs.hindrance(p, "s", List.of("group", "c"))).contains("“c” moves on Other, which does not start by itself");
+        Project scrolls = piece().mapBoard("s", b -> b.mapTimeline("other", t -> t.withScroll(tundra.core.model.Scroll.over(600))));
+        assertThat(Motifs.hindrance(scrolls, "s", List.of("c"))).contains("goes by scrolling");
+        // what waits with Main is driven by the instance's clock
+        Project waits = piece().mapBoard("s", b -> b.mapTimeline("main", t -> t.withStarts(false)));
+        assertThat(Motifs.hindrance(waits, "s", List.of("group"))).isNull();
+        Motifs.Made made = Motifs.make(waits, "s", List.of("group"), "Row", frame(waits, 0));
+        assertThat(made.project().motif(made.motif()).board().main().starts()).isTrue();
+    }
 }

@@ -22,6 +22,7 @@ import tundra.core.model.AssetData;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Drawing;
 import tundra.core.model.Effect;
 import tundra.core.model.EffectKind;
@@ -32,6 +33,8 @@ import tundra.core.model.Gradient;
 import tundra.core.model.Ids;
 import tundra.core.model.KeptEasing;
 import tundra.core.model.Marker;
+import tundra.core.model.Motif;
+import tundra.core.model.PieceValue;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -39,7 +42,9 @@ import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.RulerLine;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Span;
+import tundra.core.model.States;
 import tundra.core.model.Swatch;
 import tundra.core.model.Timeline;
 import tundra.core.model.ValueType;
@@ -200,6 +205,29 @@ class ProjectFileTest {
         Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data, Parts.strict());
         String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data, Parts.strict()));
         assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "\"voice\" : \"ah\"", "changed");
+    }
+
+    /** What a newer version wrote into objects of these kinds is written again. */
+    @Test
+    void unknownFieldsOfEveryKindOfObjectSurvive() throws Exception {
+        var box = new Element("box", "Box", false, false, false, Values.NONE, new Content.Rectangle(), List.of(new Effect("fx", EffectKind.BLUR, true, Values.NONE)));
+        var timeline = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
+        var board = new Board(new Point(10, 10), Values.NONE, List.of(box), List.of(timeline), List.of(new Reaction("r", Events.tapped("box"), List.of(Actions.of(Actions.PLAY, "main")))))
+                .withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("box", List.of())))));
+        var inner = new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.TEXT, "", false)))
+                .withScripts(List.of(new Script("x", "run", "", true))).withMotifs(List.of(new Motif("m", "M", inner, new States(Map.of(), 1000).with(States.State.REST, 0L), false)));
+        var root = (tools.jackson.databind.node.ObjectNode) Json.MAPPER.readTree(ProjectWriter.write(p));
+        var places = List.of("", "/scenes/0", "/scenes/0/canvas", "/scenes/0/elements/0", "/scenes/0/elements/0/rest", "/scenes/0/elements/0/effects/0", "/scenes/0/timelines/0", "/scenes/0/reactions/0", "/scenes/0/drags/0",
+                "/values/0", "/scripts/0", "/motifs/0", "/motifs/0/states");
+        for (String at : places) {
+            ((tools.jackson.databind.node.ObjectNode) root.at(at)).put("later", at);
+        }
+        Project read = ProjectReader.read(root.toString().getBytes(StandardCharsets.UTF_8), Map.of(), Parts.strict());
+        var again = Json.MAPPER.readTree(ProjectWriter.write(read.withName("changed")));
+        for (String at : places) {
+            assertThat(again.at(at).path("later").asString("lost")).as("of " + at).isEqualTo(at);
+        }
     }
 
     @Test

@@ -21,6 +21,8 @@ class Board {
   // The same for the instance that it is.
   #outwards = new Map();
   #reactions;
+  // What waits to go on in this scene.
+  #waits = new Set();
   #opens = [];
   #closes = [];
   front = 0;
@@ -39,6 +41,9 @@ class Board {
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
     this.#instances = instances.map((i) => new Instance(this, i, piece));
+//# through
+    if (!around) through(el);
+//# core
 //# chips
     for (const x of el.querySelectorAll("[data-value]")) {
       const { value } = x.dataset, show = (now) => {
@@ -168,7 +173,7 @@ class Board {
         tell(says ?? action, id);
         const then = ACTIONS[action](this, slots);
         if (then === false) return;
-        if (then > 0) return void setTimeout(() => run(list, i + 1), then);
+        if (then > 0) return void this.#waits.add(setTimeout(() => run(list, i + 1), then));
       }
     };
     // what it does itself does not set it off again, as playing from a cue at its own time would for ever
@@ -210,6 +215,11 @@ class Board {
 
   // Its scene was opened or closed.
   turned(open) {
+    // the whole piece waits on from scene to scene
+    if (!open && !this.whole) {
+      for (const w of this.#waits) clearTimeout(w);
+      this.#waits.clear();
+    }
     for (const f of open ? this.#opens : this.#closes) f();
     for (const i of this.#instances) i.board.turned(open);
   }

@@ -7,9 +7,10 @@ const CONDITIONS = {
     return is === "is" ? now === to : is === "is not" ? now !== to : is === "is more than" ? now > to : now < to;
   },
 //# condition shown
-  shown: (board, { element, seen }) => board.part(element).checkVisibility({ opacityProperty: true, visibilityProperty: true }) === (seen === "shown"),
+  // what is not on the page at all is hidden
+  shown: (board, { element, seen }) => (board.part(element)?.checkVisibility({ opacityProperty: true, visibilityProperty: true }) ?? false) === (seen === "shown"),
 //# condition plays
-  plays: (board, { timeline, going }) => board.players(timeline).some((t) => t.playing) === (going === "plays"),
+  plays: (board, { timeline, going }) => board.players(timeline).some((t) => t?.playing) === (going === "plays"),
 //# condition time
   time: (board, { timeline, stands, time }) => (stands === "before" ? board.timeline(timeline).time < time : board.timeline(timeline).time > time),
 //# condition key
