@@ -168,4 +168,102 @@ class FilesTest {
         assertThat(t.studio.scene().id()).isEqualTo("other");
         assertThat(t.studio.board().elements()).hasSize(1);
     }
+
+    /** A copy is a piece of its own: its page goes beside it, and the page of the old piece stays as it is. */
+    @Test
+    void aCopyIsAPieceOfItsOwnWithAPageOfItsOwn() throws Exception {
+        save(folder.resolve("first.tundra"));
+        String id = t.studio.project().id();
+        t.keys(KeyCode.ALT, KeyCode.DIGIT4);
+        t.folderToUse = folder.resolve("page");
+        t.click("publish-choose");
+        t.click("publish-make");
+        t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
+        String page = Files.readString(folder.resolve("page/index.html"));
+        save(folder.resolve("second.tundra"));
+        assertThat(t.studio.unsaved()).isFalse();
+        assertThat(t.studio.project().id()).isNotEqualTo(id).isEqualTo(ProjectFile.read(folder.resolve("second.tundra")).id());
+        assertThat(ProjectFile.read(folder.resolve("first.tundra")).id()).isEqualTo(id);
+        // also what is undone is of the copy
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(t.studio.project().id()).isNotEqualTo(id);
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+        assertThat(t.studio.unsaved()).isFalse();
+        t.click("publish-make");
+        t.until(() -> Files.exists(folder.resolve("second-page/index.html")) && !t.w.jobs.busy());
+        assertThat(Files.readString(folder.resolve("page/index.html"))).isEqualTo(page);
+    }
+
+    @Test
+    void aSaveThatEndsLateGivesItsPathToNoOtherPiece() throws Exception {
+        Path file = folder.resolve("late.tundra");
+        t.fileToSave = file;
+        RealWindow.fx(() -> {
+            // another piece is opened in the same turn in which the save is begun
+            t.w.commands.run("save-as");
+            t.studio.open(Project.empty("Other", new tundra.core.geometry.Point(50, 50), 12), null);
+            return null;
+        });
+        t.until(() -> !t.w.jobs.busy());
+        assertThat(ProjectFile.read(file).scenes().getFirst().board().elements()).hasSize(1);
+        assertThat(t.studio.file()).isNull();
+        assertThat(t.studio.project().name()).isEqualTo("Other");
+    }
+
+    @Test
+    void whatWasMadeWhileAnotherPieceWasReadIsAskedAbout() throws Exception {
+        save(folder.resolve("mine.tundra"));
+        Project other = Project.empty("Other", new tundra.core.geometry.Point(50, 50), 12);
+        ProjectFile.write(other, folder.resolve("other.tundra"));
+        t.unsavedAnswer = Asker.Unsaved.CANCEL;
+        RealWindow.fx(() -> {
+            t.w.files.load(folder.resolve("other.tundra"));
+            t.studio.edit("Paint", b -> b.mapElement(b.elements().getFirst().id(), e -> e.withName("Newer")));
+            return null;
+        });
+        t.until(() -> !t.w.jobs.busy() && t.unsavedAsked == 1);
+        assertThat(t.studio.board().elements().getFirst().name()).isEqualTo("Newer");
+    }
+
+    /** Edits that are taken back before the next picture, and drags that are given up at once, leave the picture alive. */
+    @Test
+    void whatIsUndoneAtOnceLeavesThePictureAlive() throws Exception {
+        t.run("group");
+        String group = t.studio.selected().id(), inner = t.studio.selected().children().getFirst().id();
+        RealWindow.fx(() -> {
+            // changes within a group are kept aside until the list is looked at
+            t.studio.edit("Name", b -> b.mapElement(inner, e -> e.withName("Inner")));
+            return null;
+        });
+        t.settle();
+        int[] before = t.picture();
+        for (int i = 0; i < 300; i++) {
+            int n = i;
+            RealWindow.fx(() -> {
+                if (n % 3 == 0) {
+                    var drag = new Object();
+                    t.studio.again("Drag", drag, b -> b.mapElement(inner, e -> e.with(tundra.core.model.Properties.OPACITY, 0.3 + n / 1000.0)));
+                    t.studio.cancel(drag);
+                } else {
+                    t.studio.edit("Fade", b -> b.mapElement(n % 3 == 1 ? inner : group, e -> e.with(tundra.core.model.Properties.OPACITY, 0.3 + n / 1000.0)));
+                    t.studio.undo();
+                }
+                return null;
+            });
+            RealWindow.pulses(1);
+        }
+        assertThat(t.picture()).isEqualTo(before);
+        assertThat(t.studio.board().find(inner).name()).isEqualTo("Inner");
+    }
+
+    @Test
+    void onlyWhatIsThereIsSelected() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.select(java.util.List.of("nobody", t.studio.board().elements().getFirst().id()));
+            return null;
+        });
+        t.settle();
+        assertThat(t.studio.selection()).hasSize(1);
+        t.keys(KeyCode.RIGHT);
+    }
 }

@@ -1,11 +1,11 @@
 package tundra.app.cli;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import tundra.core.file.SafeReplace;
 import tundra.core.model.Limits;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
@@ -33,7 +33,7 @@ final class StillCommand implements Callable<Integer> {
         if (s.x() * s.y() > Limits.PIXELS) {
             throw new IllegalArgumentException("That picture would have " + Math.round(s.x() * s.y() / 1e6) + " million pixels; up to " + Limits.PIXELS / 1_000_000 + " are possible.");
         }
-        Files.write(to, Still.png(p, frame, (int) Math.ceil(s.x()), (int) Math.ceil(s.y())));
+        SafeReplace.put(to, Still.png(p, frame, (int) Math.ceil(s.x()), (int) Math.ceil(s.y())));
         System.out.println(to);
         return 0;
     }

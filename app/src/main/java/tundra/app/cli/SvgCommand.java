@@ -1,11 +1,11 @@
 package tundra.app.cli;
 
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import tundra.core.file.SafeReplace;
 import tundra.core.model.Project;
 import tundra.core.svg.SvgWriter;
 import tundra.render.Fonts;
@@ -23,7 +23,7 @@ final class SvgCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         output.allow(to, Output.Kind.SVG, of.file());
         Project p = of.project();
-        Files.writeString(to, SvgWriter.write(p, of.frame(p), Fonts.of(p.assets())));
+        SafeReplace.put(to, SvgWriter.write(p, of.frame(p), Fonts.of(p.assets())));
         System.out.println(to);
         return 0;
     }

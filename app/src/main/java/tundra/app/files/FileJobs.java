@@ -24,6 +24,7 @@ import tundra.core.edit.NaturalOrder;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
+import tundra.core.file.SafeReplace;
 import tundra.core.flip.SheetBook;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
@@ -32,6 +33,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Ids;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -94,19 +96,29 @@ public final class FileJobs {
 
     /** Reads a project; whatever is wrong with the file leaves the open one as it is. */
     public void load(Path file) {
+        Project before = studio.kept();
         jobs.run(() -> ProjectFile.open(file), opened -> {
-            Project project = opened.project();
-            studio.open(project, file);
-            settings.addRecent(file);
-            if (!opened.leftOut().isEmpty()) {
-                asker.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
-                        + " and keeps the version before it beside it as " + file.getFileName() + ".previous.", opened.leftOut());
-            }
-            var lost = Fonts.unreadable(project.assets());
-            if (!lost.isEmpty()) {
-                notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
+            if (studio.kept() != before) {
+                // it was worked on while the other was read
+                whenSafe(() -> show(opened, file));
+            } else {
+                show(opened, file);
             }
         });
+    }
+
+    private void show(ProjectFile.Opened opened, Path file) {
+        Project project = opened.project();
+        studio.open(project, file);
+        settings.addRecent(file);
+        if (!opened.leftOut().isEmpty()) {
+            asker.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
+                    + " and keeps the version before it beside it as " + file.getFileName() + ".previous.", opened.leftOut());
+        }
+        var lost = Fonts.unreadable(project.assets());
+        if (!lost.isEmpty()) {
+            notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
+        }
     }
 
     /** Saves to a file; asks for one when it is null. */
@@ -118,17 +130,24 @@ public final class FileJobs {
         }
         String name = to.getFileName().toString().replaceFirst("\\.tundra$", "");
         Project open = studio.kept();
-        // a piece that was never saved takes the name of its file
-        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : open;
+        boolean copy = studio.file() != null && !studio.file().toAbsolutePath().equals(to.toAbsolutePath());
+        // a piece that was never saved takes the name of its file; a copy is a piece of its own, with outputs of its own
+        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy ? open.withId(Ids.next()) : open;
+        Object document = studio.document();
         jobs.run(() -> {
             ProjectFile.write(project, to);
             return to;
         }, saved -> {
-            if (project != open && studio.kept() == open) {
+            settings.addRecent(saved);
+            if (studio.document() != document) {
+                // another piece was opened meanwhile, which this file is not of
+                notices.news("Saved " + saved.getFileName() + ".");
+                return;
+            }
+            if (!project.name().equals(open.name()) && studio.kept() == open) {
                 studio.editProject("Name the piece", null, p -> project);
             }
-            studio.savedAs(saved, project);
-            settings.addRecent(saved);
+            studio.savedAs(saved, open, project);
             notices.news("Saved " + saved.getFileName() + ".");
             then.run();
         });
@@ -289,7 +308,10 @@ public final class FileJobs {
     public void writeSwatches() {
         Project p = studio.project();
         asker.save("Write the swatches", p.name() + ".gpl", null).ifPresent(to -> jobs.run(
-                () -> Files.writeString(to, GplPalette.write(p.name(), p.swatches())), done -> notices.news("Wrote " + done.getFileName() + ".")));
+                () -> {
+                    SafeReplace.put(to, GplPalette.write(p.name(), p.swatches()));
+                    return to;
+                }, done -> notices.news("Wrote " + done.getFileName() + ".")));
     }
 
     /** What was read, and the project with it placed: worked out off the interface thread for the project that was open then. */

@@ -8,8 +8,8 @@ import javafx.application.Platform;
 
 /** Starts all that runs beside the interface thread. Whatever it throws is told, and what goes on goes on. */
 public final class Work {
-    /** Without a window there is only the console. */
-    private static volatile Consumer<Throwable> told = e -> { };
+    /** Null without a window: then there is only the console. */
+    private static volatile Consumer<Throwable> told;
 
     private Work() {}
 
@@ -46,6 +46,9 @@ public final class Work {
         System.err.println("in " + name + ":");
         e.printStackTrace();
         Consumer<Throwable> tell = told;
+        if (tell == null) {
+            return;
+        }
         if (Platform.isFxApplicationThread()) {
             tell.accept(e);
         } else {

@@ -1,12 +1,12 @@
 package tundra.app.publish;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import tundra.core.file.FileProblem;
+import tundra.core.file.SafeReplace;
 import tundra.core.model.Limits;
 import tundra.core.file.SheetFile;
 import tundra.core.flip.SheetGrid;
@@ -27,8 +27,8 @@ public final class SheetSaver {
         }
         byte[] picture = SheetPainter.sheet(p, s, grid, scale);
         Path json = png.resolveSibling(png.getFileName().toString().replaceFirst("(?i)\\.png$", "") + ".json");
-        Files.write(png, picture);
-        Files.writeString(json, SheetFile.json(s, grid, scale, png.getFileName().toString()), StandardCharsets.UTF_8);
+        SafeReplace.put(png, picture);
+        SafeReplace.put(json, SheetFile.json(s, grid, scale, png.getFileName().toString()));
         return List.of(png, json);
     }
 
@@ -39,7 +39,7 @@ public final class SheetSaver {
         List<byte[]> all = SheetPainter.series(p, s, scale);
         String name = s.name().replaceAll("[^\\p{L}\\p{N}]+", "-").toLowerCase(Locale.ROOT);
         for (int i = 0; i < all.size(); i++) {
-            Files.write(folder.resolve(String.format(Locale.ROOT, "%s-%03d.png", name, i + 1)), all.get(i));
+            SafeReplace.put(folder.resolve(String.format(Locale.ROOT, "%s-%03d.png", name, i + 1)), all.get(i));
         }
         return all.size();
     }

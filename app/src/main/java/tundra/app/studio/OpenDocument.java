@@ -44,9 +44,19 @@ final class OpenDocument {
         return file;
     }
 
-    void savedAs(Path to, Project what) {
+    /**
+     * A version was saved to a file. A copy is a piece of its own: all versions are of its id from then on.
+     *
+     * @param what the version
+     * @param written how it was written
+     */
+    void savedAs(Path to, Project what, Project written) {
+        if (!written.id().equals(what.id())) {
+            history.replaceAll(p -> p == what ? written : p.withId(written.id()));
+            preview = preview == null ? null : preview.withId(written.id());
+        }
         file = to;
-        saved = what;
+        saved = written;
     }
 
     /** A fresh, untouched project is nothing to lose. */

@@ -1,12 +1,14 @@
 package tundra.app.studio;
 
 import java.io.IOException;
+import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Properties;
 import java.util.function.Consumer;
+import tundra.core.file.SafeReplace;
 
 /** What Tundra remembers between runs: the theme, recent files, the last output folder. Losing it loses no work. */
 public final class Settings {
@@ -156,9 +158,9 @@ public final class Settings {
     private void store() {
         try {
             Files.createDirectories(file.getParent());
-            try (var out = Files.newBufferedWriter(file)) {
-                values.store(out, "Tundra");
-            }
+            var out = new StringWriter();
+            values.store(out, "Tundra");
+            SafeReplace.put(file, out.toString());
         } catch (IOException e) {
             // not remembered this time; the work itself is not here
             onProblem.accept("What Tundra remembers between runs can't be kept in “" + file.getFileName() + "”: " + e.getMessage() + ". Your work is not touched by this.");

@@ -52,6 +52,7 @@ public final class Studio {
     private final Seen seen = new Seen();
     private final ValuesNow now = new ValuesNow();
     private final OpenBook book = new OpenBook(this);
+    private Object opened;
     private Consumer<String> onRefused = words -> { };
     private Project placeOf;
     private Place placeNow;
@@ -107,6 +108,7 @@ public final class Studio {
     }
 
     private void take(Project project, Path from) {
+        opened = new Object();
         document.take(project, from);
         seen.clear();
         chosen.clear();
@@ -167,6 +169,11 @@ public final class Studio {
         return document.previewing();
     }
 
+    /** Stands for the piece that is open, whatever version it is at: another one once another is opened. */
+    public Object document() {
+        return opened;
+    }
+
     public Path file() {
         return document.file();
     }
@@ -176,8 +183,10 @@ public final class Studio {
         return document.unsaved();
     }
 
-    public void savedAs(Path to, Project what) {
-        document.savedAs(to, what);
+    /** A version was saved to a file, written as the same or, for a copy, as one of another id. */
+    public void savedAs(Path to, Project what, Project written) {
+        document.savedAs(to, what, written);
+        seen.reframe();
         changed(Aspect.FILE);
     }
 
@@ -595,8 +604,10 @@ public final class Studio {
         return selection().size() == 1 ? board().find(selection().iterator().next()) : null;
     }
 
+    /** Chooses elements; what is not on the board is left out. */
     public void select(Collection<String> ids) {
-        if (chosen.choose(ids)) {
+        Board b = board();
+        if (chosen.choose(ids.stream().filter(id -> b.find(id) != null).toList())) {
             seen.reframe();
             changed(Aspect.SELECTION);
         }

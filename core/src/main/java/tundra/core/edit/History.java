@@ -2,6 +2,7 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import tundra.core.model.Project;
 
 /** All versions of the project in this run, without limit; they share their structure. Not for several threads. */
@@ -60,6 +61,11 @@ public final class History {
         }
         now++;
         return true;
+    }
+
+    /** Makes every version another one, such as one of another id; which step is the present one stays. */
+    public void replaceAll(UnaryOperator<Project> change) {
+        steps.replaceAll(s -> new Step(s.name, change.apply(s.after), s.merge));
     }
 
     /** Takes the newest step away for good when it has this merge object: a drag that was given up. */

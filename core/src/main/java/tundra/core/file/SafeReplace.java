@@ -3,10 +3,12 @@ package tundra.core.file;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.ByteBuffer;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
@@ -21,8 +23,10 @@ import tundra.core.model.Ids;
  * Puts a new version in a file's place in one step: written beside it, synced, checked, renamed. Whoever is stopped in between leaves the
  * old file whole. The version before stays beside it as NAME.previous. A file that is a link is replaced where it leads; rights and owner stay.
  */
-final class SafeReplace {
+public final class SafeReplace {
     private static final String BEGIN = ".tundra-", SAVING = ".saving";
+    /** Only what was not written to for so long is a left-over; another save may be about to lock what is newer. In ms. */
+    private static final long LEFT_OVER = 600_000;
 
     private SafeReplace() {}
 
@@ -44,6 +48,31 @@ final class SafeReplace {
             super(why.getMessage(), why);
             this.kept = kept;
         }
+    }
+
+    /** Writes a file that has no version before it to be kept: beside it first, then in its place. Throws when nothing was replaced. */
+    public static void put(Path file, byte[] content) throws IOException {
+        Path target = led(file.toAbsolutePath());
+        Path temporary = target.resolveSibling(BEGIN + Ids.next() + SAVING);
+        try {
+            try (FileChannel ch = FileChannel.open(temporary, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
+                var bytes = ByteBuffer.wrap(content);
+                while (bytes.hasRemaining()) {
+                    ch.write(bytes);
+                }
+                ch.force(true);
+            }
+            if (Files.exists(target)) {
+                like(target, temporary);
+            }
+            Files.move(temporary, target, StandardCopyOption.ATOMIC_MOVE);
+        } finally {
+            Files.deleteIfExists(temporary);
+        }
+    }
+
+    public static void put(Path file, String text) throws IOException {
+        put(file, text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** Throws an IOException when nothing was replaced, an {@link Unfit} when the check refused what was written. */
@@ -103,7 +132,7 @@ final class SafeReplace {
     private static void sweep(Path folder) throws IOException {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, BEGIN + "*" + SAVING)) {
             for (Path p : all) {
-                if (!held(p)) {
+                if (System.currentTimeMillis() - Files.getLastModifiedTime(p).toMillis() > LEFT_OVER && !held(p)) {
                     Files.deleteIfExists(p);
                 }
             }

@@ -25,6 +25,8 @@ import tundra.core.motion.MotionPath;
  */
 public final class FrameBuilder {
     private final Board board;
+    /** The board's, the same ones for as long as the builder lives: a version that was left may let go of its own and make them again. */
+    private final List<Element> elements;
     private final TextMeasurer measure;
     private final Poses poses;
     private final Map<Element, FrameNode> still = new IdentityHashMap<>();
@@ -63,7 +65,8 @@ public final class FrameBuilder {
         if (previous != null) {
             still.putAll(previous.still);
         }
-        board.elements().forEach(this::findMoving);
+        elements = List.copyOf(board.elements());
+        elements.forEach(this::findMoving);
         still.keySet().retainAll(moving.keySet());
     }
 
@@ -110,7 +113,7 @@ public final class FrameBuilder {
     }
 
     public Frame at(Moment m) {
-        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), m).get(Properties.BACKGROUND), nodes(board.elements(), m));
+        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), m).get(Properties.BACKGROUND), nodes(elements, m));
     }
 
     /** All values of an element (or {@link Board#CANVAS}) at a moment; null when there is no such element. */

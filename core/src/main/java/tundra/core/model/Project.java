@@ -110,6 +110,10 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
     }
 
+    public Project withId(String i) {
+        return new Project(i, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
+    }
+
     public Project withName(String n) {
         return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
     }

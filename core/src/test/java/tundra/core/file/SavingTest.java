@@ -149,14 +149,48 @@ class SavingTest {
     void leftOversOfKilledSavesAreSweptAndThoseOfRunningOnesAreNot() throws Exception {
         Path file = folder.resolve("a.tundra"), dead = Files.write(folder.resolve(".tundra-dead.saving"), new byte[99]);
         Path running = folder.resolve(".tundra-running.saving"), other = Files.write(folder.resolve(".mine.saving"), new byte[9]);
+        Path fresh = Files.write(folder.resolve(".tundra-fresh.saving"), new byte[9]);
+        Files.write(running, new byte[9]);
+        old(dead);
+        old(running);
+        old(other);
         try (var ch = java.nio.channels.FileChannel.open(running, java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.WRITE); var lock = ch.lock()) {
             ProjectFile.write(empty("One"), file);
             assertThat(dead).doesNotExist();
             assertThat(running).exists();
             assertThat(other).exists();
+            assertThat(fresh).as("another save may be about to lock it").exists();
         }
         ProjectFile.write(empty("Two"), file);
         assertThat(running).doesNotExist();
+    }
+
+    private static void old(Path file) throws Exception {
+        Files.setLastModifiedTime(file, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis() - 3_600_000));
+    }
+
+    /** Saves of several files in one folder at once: none takes the temporary file of another away. */
+    @Test
+    void savesSideBySideAllArrive() throws Exception {
+        var wrong = new java.util.concurrent.ConcurrentLinkedQueue<String>();
+        try (var threads = java.util.concurrent.Executors.newFixedThreadPool(8)) {
+            for (int n = 0; n < 8; n++) {
+                Path file = folder.resolve("piece" + n + ".tundra");
+                threads.submit(() -> {
+                    for (int i = 0; i < 40; i++) {
+                        try {
+                            ProjectFile.write(empty("Round " + i), file);
+                        } catch (Exception e) {
+                            wrong.add(file.getFileName() + ", round " + i + ": " + e.getMessage());
+                        }
+                    }
+                });
+            }
+        }
+        assertThat(wrong).isEmpty();
+        for (int n = 0; n < 8; n++) {
+            assertThat(ProjectFile.read(folder.resolve("piece" + n + ".tundra")).name()).isEqualTo("Round 39");
+        }
     }
 
     @Test
@@ -182,6 +216,11 @@ class SavingTest {
             }
         }
         assertThat(killed).isEqualTo(20);
+        try (var all = Files.list(folder)) {
+            for (Path p : all.toList()) {
+                old(p);
+            }
+        }
         ProjectFile.write(ProjectFile.read(file), file);
         assertThat(names()).containsExactly("a.tundra", "a.tundra.previous");
     }

@@ -14,6 +14,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
@@ -159,5 +160,21 @@ class FrameBuilderTest {
         assertThat(c.height(0, 60)).isCloseTo(0.5, within(1e-9));
         assertThat(c.height(0, 110)).isCloseTo(1, within(1e-9));
         assertThat(c.height(1, 5)).isEqualTo(0.5);
+    }
+
+    /** A version that was left lets go of what it can make again; the builder that showed it still shows it when it comes back at once. */
+    @Test
+    void aVersionThatComesBackIsShownAsItWas() {
+        Element leaf = new Element("leaf", "leaf", false, false, Values.NONE.with(Properties.SIZE, new Point(10, 10)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        Element group = new Element("group", "group", false, false, Values.NONE, new Content.Group(List.of(leaf), new Point(10, 10), null));
+        Project start = Project.empty("P", new Point(100, 100), 24);
+        String scene = start.scenes().getFirst().id();
+        Project first = start.mapBoard(scene, b -> b.withElements(List.of(group))).mapBoard(scene, b -> b.mapElement("leaf", e -> e.with(Properties.OPACITY, 0.5)));
+        var builder = new FrameBuilder(first.scenes().getFirst().board(), new FakeMeasurer());
+        Frame seen = builder.at(0);
+        Project second = first.mapBoard(scene, b -> b.mapElement("leaf", e -> e.with(Properties.OPACITY, 0.7)));
+        first.release(second);
+        assertThat(builder.at(0)).isEqualTo(seen);
+        assertThat(builder.at(1000).nodes()).isEqualTo(seen.nodes());
     }
 }
