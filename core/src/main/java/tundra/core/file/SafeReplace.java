@@ -132,10 +132,18 @@ public final class SafeReplace {
     private static void sweep(Path folder) throws IOException {
         try (DirectoryStream<Path> all = Files.newDirectoryStream(folder, BEGIN + "*" + SAVING)) {
             for (Path p : all) {
-                if (System.currentTimeMillis() - Files.getLastModifiedTime(p).toMillis() > LEFT_OVER && !held(p)) {
-                    Files.deleteIfExists(p);
-                }
+                sweepOne(p);
             }
+        }
+    }
+
+    private static void sweepOne(Path p) {
+        try {
+            if (System.currentTimeMillis() - Files.getLastModifiedTime(p).toMillis() > LEFT_OVER && !held(p)) {
+                Files.deleteIfExists(p);
+            }
+        } catch (IOException e) {
+            // another save has put it in its place meanwhile
         }
     }
 
@@ -169,7 +177,8 @@ public final class SafeReplace {
 
     /** The version before, complete under its name or not touched at all: linked, or copied where links aren't known, and renamed. */
     private static void keepPrevious(Path target) throws IOException {
-        Path temporary = target.resolveSibling(BEGIN + Ids.next() + SAVING);
+        // of another ending: as a link it is as old as the file, and would be swept
+        Path temporary = target.resolveSibling(BEGIN + Ids.next() + ".keeping");
         try {
             try {
                 Files.createLink(temporary, target);
