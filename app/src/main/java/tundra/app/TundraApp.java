@@ -44,6 +44,8 @@ public final class TundraApp extends Application {
         stage.setOnHidden(e -> workshop.close());
         stage.show();
         workshop.canvas.requestFocus();
+        workshop.autosave.start();
+        window.offerWhatWasLeft();
         List<String> args = getParameters().getUnnamed();
         if (!args.isEmpty()) {
             workshop.files.load(Path.of(args.getFirst()));

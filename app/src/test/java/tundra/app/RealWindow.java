@@ -61,6 +61,8 @@ final class RealWindow implements AutoCloseable, Asker {
     Path folderToUse;
     Unsaved unsavedAnswer = Unsaved.CANCEL;
     int unsavedAsked;
+    Outside outsideAnswer = Outside.CANCEL;
+    int outsideAsked;
     NewPiece newPiece;
     volatile String opened;
     volatile boolean noBrowser;
@@ -521,6 +523,12 @@ final class RealWindow implements AutoCloseable, Asker {
     @Override
     public void report(String headline, String meaning, List<String> lines) {
         reported = lines;
+    }
+
+    @Override
+    public Outside changedOutside(String file) {
+        outsideAsked++;
+        return outsideAnswer;
     }
 
     @Override

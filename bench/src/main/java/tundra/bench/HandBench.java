@@ -376,6 +376,11 @@ public final class HandBench implements Asker {
     }
 
     @Override
+    public Outside changedOutside(String file) {
+        return Outside.CANCEL;
+    }
+
+    @Override
     public Optional<NewPiece> newPiece() {
         return Optional.empty();
     }

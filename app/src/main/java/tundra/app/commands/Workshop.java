@@ -5,6 +5,7 @@ import tundra.app.canvas.CanvasView;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
+import tundra.app.files.Autosave;
 import tundra.app.files.Copied;
 import tundra.app.files.FileJobs;
 import tundra.app.interact.BadgeOverlay;
@@ -42,6 +43,7 @@ import tundra.app.tool.ZoomTool;
 import tundra.app.view.Overlay;
 import tundra.app.widget.Lazy;
 import tundra.core.edit.PropertyEdit;
+import tundra.core.file.Recovery;
 import tundra.core.model.Content;
 import tundra.core.model.Project;
 
@@ -67,6 +69,7 @@ public final class Workshop {
     public final TryIt tryIt = new TryIt();
     public final Browser browser;
     public final FileJobs files;
+    public final Autosave autosave;
     public final Copied copied = new Copied();
     public final Registering registering = new Registering();
 
@@ -87,6 +90,7 @@ public final class Workshop {
         canvas = new CanvasView(studio, tools);
         details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
+        autosave = new Autosave(studio, new Recovery(settings.folder().resolve("recovery")), notices);
         path = new PathOverlay(studio);
         addTools();
         var selection = new SelectionOverlay(studio, tools);
@@ -125,6 +129,7 @@ public final class Workshop {
 
     public void close() {
         playback.stop();
+        autosave.close();
         canvas.close();
         tryIt.close();
     }

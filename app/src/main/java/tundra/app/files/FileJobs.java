@@ -24,6 +24,7 @@ import tundra.core.edit.NaturalOrder;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
+import tundra.core.file.Recovery;
 import tundra.core.file.SafeReplace;
 import tundra.core.flip.SheetBook;
 import tundra.core.frame.FrameBuilder;
@@ -58,6 +59,8 @@ public final class FileJobs {
     private final Jobs jobs;
     private final Notices notices;
     private final Runnable makeFlipbook;
+    /** What the open piece's file was when it was read or written here last; null for a piece that was not. */
+    private FileStamp stamp;
 
     /** @param makeFlipbook makes a flipbook of the selected elements */
     public FileJobs(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Runnable makeFlipbook) {
@@ -110,6 +113,7 @@ public final class FileJobs {
     private void show(ProjectFile.Opened opened, Path file) {
         Project project = opened.project();
         studio.open(project, file);
+        stamp = FileStamp.of(file);
         settings.addRecent(file);
         if (!opened.leftOut().isEmpty()) {
             asker.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
@@ -121,6 +125,23 @@ public final class FileJobs {
         }
     }
 
+    /** Goes on with a piece that a crash left behind. Its file counts as changed by someone else where it is newer than what was kept. */
+    public void goOnWith(Recovery recovery, Recovery.Found f, boolean lookOnly) {
+        whenSafe(() -> jobs.run(() -> recovery.open(f), opened -> {
+            studio.openUnsaved(opened.project(), f.file());
+            stamp = f.file() != null && Files.exists(f.file()) && FileStamp.of(f.file()).time() < f.time() ? FileStamp.of(f.file()) : null;
+            if (!opened.leftOut().isEmpty()) {
+                asker.report("Some parts could not be kept", "All else is as it was.", opened.leftOut());
+            }
+            if (lookOnly) {
+                notices.news("This is “" + f.name() + "” as it was kept last. It stays kept until you go on with it or let it go.", "Go on with it", () -> recovery.drop(f));
+            } else {
+                recovery.drop(f);
+                notices.news("“" + f.name() + "” is here again. Save it to make it last.");
+            }
+        }));
+    }
+
     /** Saves to a file; asks for one when it is null. */
     public void save(Path file, Runnable then) {
         Path to = file != null ? file : asker.save("Save the project", studio.project().name() + ".tundra",
@@ -128,6 +149,31 @@ public final class FileJobs {
         if (to == null) {
             return;
         }
+        boolean own = studio.file() != null && studio.file().toAbsolutePath().equals(to.toAbsolutePath());
+        if (own && Files.exists(to) && !FileStamp.of(to).equals(stamp)) {
+            switch (asker.changedOutside(to.getFileName().toString())) {
+                case KEEP_BOTH -> write(beside(to), then);
+                case TAKE_THEIRS -> load(to);
+                case WRITE_MINE -> write(to, then);
+                case CANCEL -> { }
+            }
+            return;
+        }
+        write(to, then);
+    }
+
+    /** A free name beside a file, for the version of who works here. */
+    private static Path beside(Path file) {
+        String name = file.getFileName().toString().replaceFirst("\\.tundra$", "");
+        for (int i = 1; ; i++) {
+            Path p = file.resolveSibling(name + (i == 1 ? " (mine)" : " (mine " + i + ")") + ".tundra");
+            if (!Files.exists(p)) {
+                return p;
+            }
+        }
+    }
+
+    private void write(Path to, Runnable then) {
         String name = to.getFileName().toString().replaceFirst("\\.tundra$", "");
         Project open = studio.kept();
         boolean copy = studio.file() != null && !studio.file().toAbsolutePath().equals(to.toAbsolutePath());
@@ -139,6 +185,7 @@ public final class FileJobs {
             return to;
         }, saved -> {
             settings.addRecent(saved);
+            FileStamp now = FileStamp.of(saved);
             if (studio.document() != document) {
                 // another piece was opened meanwhile, which this file is not of
                 notices.news("Saved " + saved.getFileName() + ".");
@@ -148,6 +195,7 @@ public final class FileJobs {
                 studio.editProject("Name the piece", null, p -> project);
             }
             studio.savedAs(saved, open, project);
+            stamp = now;
             notices.news("Saved " + saved.getFileName() + ".");
             then.run();
         });

@@ -23,6 +23,14 @@ public interface Asker {
 
     Unsaved unsaved(String project);
 
+    /** What to do with a file that someone else changed since it was opened. */
+    enum Outside {
+        /** Mine under another name beside it. */
+        KEEP_BOTH, TAKE_THEIRS, WRITE_MINE, CANCEL
+    }
+
+    Outside changedOutside(String file);
+
     Optional<NewPiece> newPiece();
 
     /** Tells at length: a headline, what it means, and a line for each thing. */

@@ -13,12 +13,18 @@ final class OpenDocument {
     private Project preview;
     private Project saved;
     private Path file;
+    /** Whether it was never saved as it was taken, though it has not been changed since. */
+    private boolean atRisk;
 
-    /** @param from its file; null when it has none yet */
-    void take(Project project, Path from) {
+    /**
+     * @param from its file; null when it has none yet
+     * @param unsaved whether it is not what the file holds
+     */
+    void take(Project project, Path from, boolean unsaved) {
         history = new History(project);
         preview = null;
-        saved = from == null ? null : project;
+        saved = from == null || unsaved ? null : project;
+        atRisk = unsaved;
         file = from;
     }
 
@@ -61,7 +67,7 @@ final class OpenDocument {
 
     /** A fresh, untouched project is nothing to lose. */
     boolean unsaved() {
-        return saved == null ? history.undoName() != null : saved != kept();
+        return saved == null ? atRisk || history.undoName() != null : saved != kept();
     }
 
     /**

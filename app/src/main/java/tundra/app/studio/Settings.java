@@ -36,6 +36,11 @@ public final class Settings {
         }
     }
 
+    /** Where they lie, with what else Tundra keeps for itself. */
+    public Path folder() {
+        return file.getParent();
+    }
+
     /** Hears the one sentence of what could not be kept. */
     public void onProblem(Consumer<String> told) {
         onProblem = told;

@@ -75,7 +75,7 @@ public final class Studio {
     /** @param dark whether the window is dark */
     public Studio(Project project, boolean dark) {
         this.dark = dark;
-        take(project, null);
+        take(project, null, false);
     }
 
     // --- telling ---
@@ -103,13 +103,19 @@ public final class Studio {
 
     /** Takes another project; its file is null when it has none yet. */
     public void open(Project project, Path from) {
-        take(project, from);
+        take(project, from, false);
         changed(Aspect.values());
     }
 
-    private void take(Project project, Path from) {
+    /** Takes a project that is not what its file holds, such as one that a crash left behind. */
+    public void openUnsaved(Project project, Path from) {
+        take(project, from, true);
+        changed(Aspect.values());
+    }
+
+    private void take(Project project, Path from, boolean unsaved) {
         opened = new Object();
-        document.take(project, from);
+        document.take(project, from, unsaved);
         seen.clear();
         chosen.clear();
         open.show(project.scenes().getFirst().id());

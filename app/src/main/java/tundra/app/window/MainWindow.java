@@ -2,6 +2,7 @@ package tundra.app.window;
 
 import java.util.List;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
@@ -43,6 +44,7 @@ import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.interact.ScriptsPanel;
 import tundra.app.interact.TouchBar;
+import tundra.app.job.Work;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
@@ -61,6 +63,7 @@ import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
 import tundra.core.edit.Arrange;
+import tundra.core.file.Recovery;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
 import tundra.core.model.Content;
@@ -533,6 +536,30 @@ public final class MainWindow {
         };
         dialog = off;
         return off;
+    }
+
+    /** Offers the pieces that an earlier run left behind; they are looked for off the interface thread. */
+    public void offerWhatWasLeft() {
+        Recovery recovery = w.autosave.recovery();
+        Work.start("recovery", () -> {
+            recovery.sweep();
+            var found = recovery.found();
+            if (!found.isEmpty()) {
+                Platform.runLater(() -> offer(recovery, found));
+            }
+        });
+    }
+
+    private void offer(Recovery recovery, List<Recovery.Found> found) {
+        var off = new Runnable[1];
+        var panel = new RecoveryPanel(found, (f, choice) -> {
+            switch (choice) {
+                case GO_ON -> w.files.goOnWith(recovery, f, false);
+                case LOOK -> w.files.goOnWith(recovery, f, true);
+                case LET_GO -> Work.start("recovery", () -> recovery.drop(f));
+            }
+        }, () -> off[0].run());
+        off[0] = over(panel);
     }
 
     /** Opens the list of what looks wrong, over any desk, or closes it. */

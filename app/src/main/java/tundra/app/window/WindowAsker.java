@@ -98,6 +98,24 @@ public final class WindowAsker implements Asker {
     }
 
     @Override
+    public Outside changedOutside(String file) {
+        Dialog<Outside> d = dialog("Changed meanwhile");
+        var head = new Label("“" + file + "” was changed by someone else since you opened it");
+        head.getStyleClass().add("heading");
+        var words = new Label("Nothing was written yet. Keep both puts yours beside it under another name. Where yours is written over it, theirs stays as " + file + ".previous.");
+        words.getStyleClass().add("quiet");
+        words.setWrapText(true);
+        words.setMaxWidth(460);
+        d.getDialogPane().setContent(new VBox(8, head, words));
+        var both = new ButtonType("Keep both", ButtonBar.ButtonData.YES);
+        var theirs = new ButtonType("Take theirs", ButtonBar.ButtonData.OTHER);
+        var mine = new ButtonType("Write mine", ButtonBar.ButtonData.NO);
+        d.getDialogPane().getButtonTypes().addAll(both, theirs, mine, new ButtonType("Stay here", ButtonBar.ButtonData.CANCEL_CLOSE));
+        d.setResultConverter(b -> b == both ? Outside.KEEP_BOTH : b == theirs ? Outside.TAKE_THEIRS : b == mine ? Outside.WRITE_MINE : Outside.CANCEL);
+        return d.showAndWait().orElse(Outside.CANCEL);
+    }
+
+    @Override
     public Optional<NewPiece> newPiece() {
         Dialog<NewPiece> d = dialog("New piece");
         var width = new NumberField("Width", "w", 0);
