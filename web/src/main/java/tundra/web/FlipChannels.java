@@ -25,32 +25,36 @@ final class FlipChannels {
         return out.all();
     }
 
+    /** So many changes are keys of the timeline; what changes more often has those of one round. */
+    private static final int UNROLLED = 4000;
+
     private static void flipbook(Tracks out, Timeline timeline, Element e, Flipbook f, FlipSheet sheet) {
-        List<Change> changes = changes(timeline, f);
+        List<Change> changes = changes(timeline, f, UNROLLED);
         if (sheet == null) {
             for (int i = 0; i < f.drawings().size(); i++) {
                 int drawing = i;
                 if (!f.drawings().get(i).art().hidden()) {
-                    track(out, timeline, Markup.drawingTarget(f.drawings().get(i).art()), "opacity", changes, now -> now == drawing ? "1" : "0");
+                    track(out, timeline, f, Markup.drawingTarget(f.drawings().get(i).art()), "opacity", changes, now -> now == drawing ? "1" : "0");
                 }
             }
             return;
         }
         int first = Math.max(0, f.indexAt(0));
-        track(out, timeline, FlipSheet.target(e), "translate", changes, now -> CssText.pair(sheet.shift(now < 0 ? first : now), 4, "px"));
-        track(out, timeline, FlipSheet.target(e) + "-w", "opacity", changes, now -> now < 0 ? "0" : "1");
+        track(out, timeline, f, FlipSheet.target(e), "translate", changes, now -> CssText.pair(sheet.shift(now < 0 ? first : now), 4, "px"));
+        track(out, timeline, f, FlipSheet.target(e) + "-w", "opacity", changes, now -> now < 0 ? "0" : "1");
     }
 
     /** From a time in µs on a drawing is seen; -1 for none. */
     private record Change(long time, int drawing) {}
 
-    private static List<Change> changes(Timeline timeline, Flipbook f) {
+    /** @param most no more than so many, and the one after them */
+    private static List<Change> changes(Timeline timeline, Flipbook f, int most) {
         var out = new ArrayList<Change>();
         out.add(new Change(0, f.indexAt(0)));
         long frame = 0;
         while (true) {
             long next = nextEdge(f, frame);
-            if (next < 0 || f.timeOf(next) > timeline.duration()) {
+            if (next < 0 || f.timeOf(next) > timeline.duration() || out.size() > most) {
                 return out;
             }
             int now = f.indexAt(next);
@@ -86,7 +90,11 @@ final class FlipChannels {
     }
 
     /** Steps; the same value all the time is no track but for the first, which the markup has. */
-    private static void track(Tracks out, Timeline timeline, String target, String property, List<Change> changes, IntFunction<String> value) {
+    private static void track(Tracks out, Timeline timeline, Flipbook f, String target, String property, List<Change> changes, IntFunction<String> value) {
+        if (changes.size() > UNROLLED && f.ending() == Flipbook.Ending.LOOP) {
+            round(out, f, target, property, value);
+            return;
+        }
         var keys = new ArrayList<PageTrack.PageKey>();
         double d = timeline.duration();
         for (Change c : changes) {
@@ -99,5 +107,18 @@ final class FlipChannels {
         if (keys.size() > 1) {
             out.add(target, property, keys);
         }
+    }
+
+    /** The drawings of one round, which begins again as long as the timeline lasts. */
+    private static void round(Tracks out, Flipbook f, String target, String property, IntFunction<String> value) {
+        var keys = new ArrayList<PageTrack.PageKey>();
+        long begin = f.timeOf(f.start()), length = f.timeOf(f.end()) - begin;
+        for (long frame = f.start(); frame < f.end(); frame++) {
+            String v = value.apply(f.indexAt(frame));
+            if (keys.isEmpty() || !keys.getLast().value().equals(v)) {
+                keys.add(new PageTrack.PageKey(Math.max(0, f.timeOf(frame) - begin - 1) / (double) length, v, "step-end"));
+            }
+        }
+        out.addRound(target, property, keys, new PageTrack.Round(length, begin, value.apply(f.indexAt(0))));
     }
 }

@@ -301,7 +301,7 @@ public final class PageCompiler {
 
     /** What a sound does besides being heard from its start to its end is said only where it does. */
     private static void sound(ObjectNode o, Asset a, PlacedSound x, Timeline t) {
-        o.put("src", soundPath(a)).put("at", x.start() / 1000.0).put("length", x.part(a.duration()) / 1000.0).put("volume", x.volume());
+        o.put("src", soundPath(a)).put("at", x.start() / 1000.0).put("length", Math.max(PlacedSound.SHORTEST, x.part(a.duration())) / 1000.0).put("volume", x.volume());
         if (x.from() > 0) {
             o.put("from", x.from() / 1000.0);
         }
@@ -334,7 +334,11 @@ public final class PageCompiler {
         var all = new ArrayList<>(Channels.keys(t, PageId.of(s.id()), markup::of, mixes));
         all.addAll(FlipChannels.of(s.board(), t, markup));
         for (PageTrack track : all) {
-            ArrayNode keys = tracks.addObject().put("of", track.target()).put("property", track.property()).putArray("keys");
+            ObjectNode one = tracks.addObject().put("of", track.target()).put("property", track.property());
+            if (track.round() instanceof PageTrack.Round r) {
+                one.putObject("round").put("length", r.length() / 1000.0).put("begin", r.begin() / 1000.0).put("before", r.before());
+            }
+            ArrayNode keys = one.putArray("keys");
             for (PageTrack.PageKey k : track.keys()) {
                 ArrayNode a = keys.addArray().add(number(k.offset())).add(k.value());
                 if (!k.easing().equals("linear")) {

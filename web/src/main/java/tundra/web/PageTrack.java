@@ -8,8 +8,22 @@ import java.util.List;
  * @param target the name of a part of the page
  * @param property in the camel case of Web Animations; an attribute that the player sets itself begins with @, what only jumps
  *     from value to value and is switched by the player with !
+ * @param round where the keys are those of one round that begins again and again; null where they are the whole timeline's
  */
-record PageTrack(String target, String property, List<PageKey> keys) {
+record PageTrack(String target, String property, List<PageKey> keys, Round round) {
+    PageTrack(String target, String property, List<PageKey> keys) {
+        this(target, property, keys, null);
+    }
+
+    /**
+     * For a property that jumps: instead of a timeline's length of keys those of one round.
+     *
+     * @param length in µs
+     * @param begin when the first one begins, in µs of the timeline
+     * @param before what holds until then
+     */
+    record Round(long length, long begin, String before) {}
+
     /**
      * A keyframe.
      *

@@ -131,6 +131,11 @@ final class Tracks {
         out.add(new PageTrack(target, property, closed(keys)));
     }
 
+    /** Adds keys of one round that begins again and again. */
+    void addRound(String target, String property, List<PageTrack.PageKey> keys, PageTrack.Round round) {
+        out.add(new PageTrack(target, "!" + property, closed(keys), round));
+    }
+
     private static List<PageTrack.PageKey> closed(List<PageTrack.PageKey> keys) {
         var first = keys.getFirst();
         if (first.offset() > 0) {

@@ -18,8 +18,14 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
@@ -133,5 +139,37 @@ class FlipParityTest extends InBrowser {
                 return [...new Set(document.getAnimations().flatMap(a => Object.keys(a.effect.getKeyframes()[0])))]""");
         assertThat(properties).contains("opacity", "translate").doesNotContain("visibility", "display", "backgroundPosition");
         assertThat((Map<String, Object>) browser.run("return { n: document.querySelectorAll('.t-pictures img').length }")).containsEntry("n", 1L);
+    }
+
+    /** A flipbook that loops under a timeline of a day has the keys of one round, and shows the right drawing at any time of the day. */
+    @Test
+    void aDayOfALoopingFlipbookIsOneRound() throws Exception {
+        long day = 86_400_000_000L;
+        for (int start : new int[] {0, 5}) {
+            var drawings = new ArrayList<Drawing>();
+            for (int i = 0; i < 5; i++) {
+                var ink = new Element("ink" + i, "ink" + i, false, false, tundra.core.model.Values.NONE.with(Properties.POSITION, new Point(10 + 10 * i, 20)).with(Properties.SIZE, new Point(8, 8))
+                        .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+                drawings.add(new Drawing(new Element("d" + i, "d" + i, false, false, tundra.core.model.Values.NONE, new Content.Group(List.of(ink), new Point(60, 40), null)), start + 2 * i, i == 2 ? 1 : 2));
+            }
+            var book = new Element("book", "book", false, false, tundra.core.model.Values.NONE.with(Properties.POSITION, new Point(60, 50)), new Flipbook(drawings, new Point(60, 40), 12, Flipbook.Ending.LOOP));
+            for (boolean loop : new boolean[] {false, true}) {
+                var board = new Board(new Point(120, 100), tundra.core.model.Values.NONE, List.of(book), List.of(new Timeline("main", Timeline.MAIN, day, loop, true, Map.of())), List.of());
+                Project p = new Project("p", "P", 24, List.of(new tundra.core.model.Scene("s", "S", board)), Map.of(), Map.of());
+                Page page = published(p, "day" + start + loop);
+                assertThat(page.files().get("piece.js").length).as("bytes").isLessThan(20_000);
+                browser.open(folder.resolve("day" + start + loop), 120, 100);
+                var builder = new FrameBuilder(board, Fonts.BUNDLED);
+                var random = new java.util.Random(4);
+                // within the first rounds, and anywhere; not on a drawing's very edge
+                var times = java.util.stream.IntStream.range(0, 60).mapToLong(n -> Math.round((n < 20 ? n : random.nextInt(86_000 * 12)) * 1e6 / 12) + 20_000).boxed().toList();
+                var drawn = times.stream().map(t -> java.util.stream.IntStream.range(0, 5).filter(i -> builder.at(t).find("d" + i) != null).mapToObj(String::valueOf).collect(java.util.stream.Collectors.joining(","))).toList();
+                Object seen = browser.run("""
+                        const t = Tundra.pieces[0].timeline('Main');
+                        t.pause();
+                        return arguments[0].map(at => (t.goTo(at), [0, 1, 2, 3, 4].filter(i => getComputedStyle(document.querySelector('.t-d' + i + '-d')).opacity === '1').join()))""", times.stream().map(t -> t / 1000.0).toList());
+                assertThat(drawn).as("from frame %d on, looping %s", start, loop).isEqualTo(seen).contains("0", "4");
+            }
+        }
     }
 }

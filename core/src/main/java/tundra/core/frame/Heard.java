@@ -65,6 +65,10 @@ public final class Heard {
     private void placed(List<PlacedSound> out, PlacedSound s, Turns.Turn turn, long into, double speed) {
         Asset a = project.assets().get(s.asset());
         long part = a == null ? 0 : s.part(a.duration()), at = turn.from() + Math.round((s.start() - into) / speed);
+        if (s.loop() && part > 0 && at < turn.from()) {
+            // what went by before is not gone through
+            at += (turn.from() - at) / part * part;
+        }
         while (part > 0 && at < turn.to() && out.size() <= MOST) {
             long skipped = Math.max(0, turn.from() - at), left = Math.min(part - skipped, turn.to() - Math.max(at, turn.from()));
             if (left > 0) {

@@ -9,16 +9,19 @@ package tundra.core.model;
  * @param fadeIn for how long it rises to its volume
  * @param fadeOut for how long it falls to silence at its end
  * @param from where in the file it begins
- * @param length how much of the file is heard; 0 for all from there on
+ * @param length how much of the file is heard, {@value #SHORTEST} at least; 0 for all from there on
  * @param loop whether it begins again and again until the timeline ends
  */
 public record PlacedSound(String id, String asset, long start, double volume, long fadeIn, long fadeOut, long from, long length, boolean loop) {
+    /** What is shorter is no sound, and begun again and again it would take a machine's whole time. */
+    public static final long SHORTEST = 10_000;
+
     public PlacedSound {
         volume = Math.max(0, Math.min(1, volume));
         fadeIn = Math.max(0, fadeIn);
         fadeOut = Math.max(0, fadeOut);
         from = Math.max(0, from);
-        length = Math.max(0, length);
+        length = length <= 0 ? 0 : Math.max(SHORTEST, length);
     }
 
     public PlacedSound(String id, String asset, long start, double volume) {

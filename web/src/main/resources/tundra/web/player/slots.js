@@ -150,11 +150,20 @@ class Driven extends Slot {
 
 // What jumps from value to value: set by a timer, since an animation of it would wake the main thread at every frame.
 class Switched extends Slot {
+  // What holds at a share of the timeline, or of a round that begins again and again.
+  held({ keys, round, timeline }, share) {
+    if (round) {
+      const since = share * timeline.duration - round.begin;
+      if (since < -1e-4) return round.before;
+      share = (Math.max(0, since) % round.length) / round.length;
+    }
+    return (keys.findLast(([at]) => at <= share + 1e-7) ?? keys[0])[1];
+  }
+
   show() {
     const { top } = this;
     // the document's own time stands still between frames, and a timer that asked it would come too early again and again
-    const now = top && (top.keys.findLast(([at]) => at <= top.timeline.exact + 1e-7) || top.keys[0]);
-    this.el.style[this.property] = now ? now[1] : "";
+    this.el.style[this.property] = top ? this.held(top, top.timeline.exact) : "";
   }
 }
 

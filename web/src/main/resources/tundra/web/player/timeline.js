@@ -31,9 +31,9 @@ class Timeline {
     this.composed = clock && !clock.still && clock.duration === duration;
     this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
     this.timing = this.composed ? clock.timing : { duration, fill: "both", iterations: this.#loop && !clock ? Infinity : 1 };
-    this.#tracks = tracks.map(({ of, property, keys }) => {
+    this.#tracks = tracks.map(({ of, property, keys, round }) => {
       keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
-      const track = { timeline: this, slot: slot(of, property), keys };
+      const track = { timeline: this, slot: slot(of, property), keys, round };
       if (track.slot instanceof Animated) track.frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
       else if (!(track.slot instanceof Switched)) track.curve = new Curve(keys);
       return track;
@@ -178,6 +178,12 @@ class Timeline {
     for (const { slot, timeline } of tracks) if (slot.top.timeline === timeline) slot.show();
   }
 
+  // When rounds change around now: those of the one before, of this one and of the next, as shares of the timeline.
+  #rounds(keys, { length, begin }, p) {
+    const now = Math.max(0, Math.floor((p * this.duration - begin) / length + 1e-9));
+    return [-1, 0, 1].flatMap((i) => keys.map(([at]) => (begin + (now + i + at) * length) / this.duration)).filter((at) => at >= 0 && at <= 1);
+  }
+
   // Shows what holds now and comes back for the next change.
   #switch() {
     clearTimeout(this.#turn);
@@ -187,7 +193,7 @@ class Timeline {
     this.#show(this.#switched);
     if (!this.playing) return;
     if (this.stepped) return;
-    const shares = this.#switched.flatMap(({ keys }) => keys.map(([at]) => at));
+    const shares = this.#switched.flatMap(({ keys, round }) => (round ? this.#rounds(keys, round, p) : keys.map(([at]) => at)));
     const back = this.pace < 0 && !this.#clock;
     const ahead = back ? p - Math.max(0, ...shares.filter((at) => at < p - 1e-7)) : Math.min(1, ...shares.filter((at) => at > p + 1e-7)) - p;
     const wait = this.#clock ? this.#clock.next(p, shares) : (ahead * this.duration) / Math.abs(this.pace);
