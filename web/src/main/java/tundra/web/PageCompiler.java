@@ -89,10 +89,10 @@ public final class PageCompiler {
         }
         files.put("tundra-player.js", utf8(PlayerScript.with(used)));
         for (Script s : project.scripts()) {
-            files.put(scriptPath(s), utf8(script(s)));
+            files.put(scriptPath(s), utf8(script(project, s)));
             files.put("tundra.d.ts", utf8(ScriptApi.declarations()));
         }
-        files.put("piece.js", utf8("Tundra.start(" + data + ");\n"));
+        files.put("piece.js", utf8("Tundra.players[\"" + PlayerScript.key(used) + "\"].start(" + data + ");\n"));
         for (String hash : markup.pictures()) {
             Asset a = project.assets().get(hash);
             files.put(Markup.picturePath(a), a.data());
@@ -120,8 +120,8 @@ public final class PageCompiler {
     }
 
     /** A file for each, so that one that can't be read takes nothing else with it; comments stay where they are wanted. */
-    private static String script(Script s) {
-        return "Tundra.scripts[\"" + s.id() + "\"] = (() => {\n" + (s.comments() ? s.source() : Scripts.withoutComments(s.source())).replaceAll("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)", "$1") + "\nreturn " + s.name() + ";\n})();\n";
+    private static String script(Project p, Script s) {
+        return "Tundra.scripts[\"" + p.id() + " " + s.id() + "\"] = (() => {\n" + (s.comments() ? s.source() : Scripts.withoutComments(s.source())).replaceAll("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)", "$1") + "\nreturn " + s.name() + ";\n})();\n";
     }
 
     /** The class of a piece, by which its own names are told from those of others on the same page. */
@@ -179,11 +179,11 @@ public final class PageCompiler {
                 .tundra{display:grid}
                 .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
-                .t-scene div{position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
+                .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
                 .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}
-                .t-p *,.t-scene img{pointer-events:auto}
+                .t-p *,.t-scene img:where([class^=t-]){pointer-events:auto}
                 .t-p text{white-space:pre;text-rendering:geometricPrecision}
-                .t-scene img{position:absolute;left:0;top:0;display:block}
+                .t-scene img:where([class^=t-]){position:absolute;left:0;top:0;display:block}
                 .t-scene [hidden]{display:none}
                 .t-through,.t-through *{pointer-events:none!important}
                 .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
@@ -199,7 +199,7 @@ public final class PageCompiler {
 
     /** @param used gets the sections of the player's script that the piece takes */
     private String data(Project p, List<Motif> motifs, Markup markup, boolean words, Set<String> used) {
-        ObjectNode root = JSON.createObjectNode().put("id", p.id());
+        ObjectNode root = JSON.createObjectNode().put("id", p.id()).put("scope", scope(p));
         if (!p.values().isEmpty()) {
             used.add(PlayerScript.VALUES);
             ArrayNode values = root.putArray("values");

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.regex.Pattern;
+import tundra.core.model.Asset;
 
 /**
  * The player's script, of which a piece gets only the sections that it uses. A line of {@code //# name} begins one; {@code core} goes with
@@ -50,9 +51,21 @@ final class PlayerScript {
         return PRIVATE.matcher(script).replaceAll(m -> names.computeIfAbsent(m.group(), k -> "#" + Integer.toString(names.size() + 10, 36).replaceFirst("^(?=[0-9])", "x")));
     }
 
-    /** With some sections, without the notes between its lines. */
+    /** By what pieces on one page tell the players that they need from those of others. */
+    static String key(Set<String> used) {
+        return Asset.hash(body(used).getBytes(StandardCharsets.UTF_8)).substring(0, 10);
+    }
+
+    /**
+     * With some sections, without the notes between its lines. Pieces on one page that use different sections have a player each, under its
+     * key; {@code Tundra} is what all of them share.
+     */
     static String with(Set<String> used) {
-        var out = new StringBuilder("// Plays a published piece; docs/player.md of Tundra describes it.\nconst Tundra = (() => {\n\"use strict\";\n");
+        return "// Plays a published piece; docs/player.md of Tundra describes it.\nglobalThis.Tundra ??= { pieces: [], scripts: {}, players: {}, copies: new Map() };\nTundra.players[\"" + key(used) + "\"] ??= " + body(used);
+    }
+
+    private static String body(Set<String> used) {
+        var out = new StringBuilder("(() => {\n\"use strict\";\n");
         boolean on = true;
         for (String line : SOURCE.lines().toList()) {
             String s = line.strip();

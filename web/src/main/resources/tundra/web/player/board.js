@@ -21,8 +21,10 @@ class Board {
   // The same for the instance that it is.
   #outwards = new Map();
   #reactions;
+//# reactions
   // What waits to go on in this scene.
   #waits = new Set();
+//# core
   #opens = [];
   #closes = [];
   front = 0;
@@ -42,7 +44,7 @@ class Board {
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
     this.#instances = instances.map((i) => new Instance(this, i, piece));
 //# through
-    if (!around) through(el);
+    if (!around) through(el, piece.root);
 //# core
 //# chips
     for (const x of el.querySelectorAll("[data-value]")) {
@@ -116,7 +118,7 @@ class Board {
   // Only gradients have ids, since that is how they are named by what they paint; one that is there already gets another.
   #rename() {
     for (const [name, x] of this.#parts) {
-      if (!x.id || document.getElementById(x.id) === x) continue;
+      if (!x.id || this.piece.root.getElementById(x.id) === x) continue;
       const i = (copies.get(name) ?? 1) + 1;
       copies.set(name, i);
       this.#renamed.set("url(#" + name + ")", "url(#" + (x.id = name + "_" + i) + ")");
@@ -312,7 +314,7 @@ class Board {
     if (this.carried) return;
     const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
     const { el } = this, seen = (x) => x === el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
-    let x = detail ? document.elementsFromPoint(clientX, clientY).find((x) => el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
+    let x = detail ? this.piece.root.elementsFromPoint(clientX, clientY).find((x) => el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;
     for (; x && x !== el; x = x.parentNode) for (const fire of this.taps.get(x) ?? []) fire();
   }
 

@@ -61,8 +61,9 @@ class Piece {
   #spoken;
   #begun;
 
-  constructor(data, root) {
-    this.el = root;
+  // In an element of a document or of a shadow root, with its files beside a base address.
+  constructor(data, el, base) {
+    Object.assign(this, { el, base, root: el.getRootNode() });
     this.id = data.id;
     this.motifs = data.motifs ?? {};
 //# values
@@ -79,6 +80,11 @@ class Piece {
     for (const r of data.reactions) this.whole.react(r);
 //# core
     this.#show(this.scenes[0]);
+  }
+
+  // The address of one of its files.
+  file(src) {
+    return new URL(src, this.base).href;
   }
 
   scene(name) {
@@ -139,7 +145,7 @@ class Piece {
   }
 
   sound(src) {
-    if (!this.#sounds.has(src)) this.#sounds.set(src, new Audio(src));
+    if (!this.#sounds.has(src)) this.#sounds.set(src, new Audio(this.file(src)));
     return this.#sounds.get(src);
   }
 
@@ -162,7 +168,7 @@ class Piece {
   script(id, board) {
     const failed = (e) => tell("problem in a script: " + (e?.message ?? e));
     try {
-      Tundra.scripts[id]?.(new PageApi(this, board))?.catch?.(failed);
+      Tundra.scripts[this.id + " " + id]?.(new PageApi(this, board))?.catch?.(failed);
     } catch (e) {
       failed(e);
     }
@@ -225,14 +231,9 @@ class Piece {
 }
 
 return {
-  pieces,
-//# scripts
-  // The functions of the pieces, by their ids.
-  scripts: {},
-//# core
-  // In the first place for a piece that none was started in yet.
-  start(data, root = [...document.querySelectorAll(".tundra")].find((x) => pieces.every((p) => p.el !== x))) {
-    const piece = new Piece(data, root);
+  // In the first place for this piece that it was not started in yet; its files lie beside the script that starts it.
+  start(data, el = [...document.querySelectorAll("." + data.scope)].find((x) => pieces.every((p) => p.el !== x)), base = document.currentScript?.src || document.baseURI) {
+    const piece = new Piece(data, el, base);
     pieces.push(piece);
     tell("the piece is ready");
     return piece;

@@ -1,7 +1,6 @@
 const quiet = matchMedia("(prefers-reduced-motion: reduce)");
-const pieces = [];
-// How many gradients of a name there are.
-const copies = new Map();
+// Those of all players on the page, and how many gradients of a name there are.
+const { pieces, copies } = Tundra;
 const tell = (text, reaction = "") => dispatchEvent(new CustomEvent("tundra", { detail: { text, reaction } }));
 
 // The numbers of two texts of the same form, to be mixed.

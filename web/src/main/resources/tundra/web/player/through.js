@@ -1,7 +1,7 @@
 //# through
 // What is faded, or is a drawing that is not shown, lets the pointer through to what lies behind it, as what is hidden does. Boxes through
 // which it went are marked until they are seen again.
-const through = (root) => {
+const through = (root, page) => {
   const passed = new Set(), entered = new WeakSet();
   const seen = (x) => +getComputedStyle(x).opacity > 0.002;
   const faded = (x) => {
@@ -17,7 +17,7 @@ const through = (root) => {
     for (let gone, i = 0; i < 99 && root.contains(at) && (gone = faded(at)); i++) {
       gone.classList.add("t-through");
       passed.add(gone);
-      at = document.elementFromPoint(clientX, clientY);
+      at = page.elementFromPoint(clientX, clientY);
     }
     return at;
   };
@@ -30,7 +30,7 @@ const through = (root) => {
       if (root.contains(at)) at.dispatchEvent(new PointerEvent(type, e));
     }, true);
   root.addEventListener("pointerenter", (e) => {
-    if (!e.isTrusted || e.target === root || e.target.contains(under(e, document.elementFromPoint(e.clientX, e.clientY)))) entered.add(e.target);
+    if (!e.isTrusted || e.target === root || e.target.contains(under(e, page.elementFromPoint(e.clientX, e.clientY)))) entered.add(e.target);
     else e.stopPropagation();
   }, true);
   // what was not entered is not left

@@ -29,7 +29,7 @@ class Timeline {
     this.#clock = clock;
     // what is as long as the motif goes by the browser's own animations, the rest is set frame by frame
     this.composed = clock && !clock.still && clock.duration === duration;
-    this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(s.src), { preload: "auto" }) }));
+    this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(board.piece.file(s.src)), { preload: "auto" }) }));
     this.timing = this.composed ? clock.timing : { duration, fill: "both", iterations: this.#loop && !clock ? Infinity : 1 };
     this.#tracks = tracks.map(({ of, property, keys, round }) => {
       keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
