@@ -218,7 +218,7 @@ class ArtTest extends InWindow {
         assertThat(again.assets().values()).extracting(tundra.core.model.Asset::mediaType).containsExactly("font/ttf", "audio/wav");
         var fonts = tundra.render.Fonts.of(again.assets());
         var page = new tundra.web.PageCompiler(fonts, fonts, new PictureSheets()).compile(again, null);
-        assertThat(page.files().get("fonts/Tundra-400.ttf")).isEqualTo(OwnFont.bytes());
+        assertThat(page.files().get("fonts/Tundra-400.ttf").bytes()).isEqualTo(OwnFont.bytes());
         // broken ones change nothing
         t.fileToOpen = Files.write(folder.resolve("cut.ttf"), java.util.Arrays.copyOf(OwnFont.bytes(), 400));
         t.run("bring-in");

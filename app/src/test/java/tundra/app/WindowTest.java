@@ -129,6 +129,35 @@ class WindowTest extends InWindow {
         assertThat(t.studio.project().name()).isEqualTo("Open Night");
     }
 
+    /** Twelve scenes in a small window: the piece keeps its name, every tab has its place, and the long names are cut to one width. */
+    @Test
+    void manyScenesLeaveThePieceItsName() throws Exception {
+        RealWindow.fx(() -> {
+            t.stage.setWidth(1000);
+            t.stage.setHeight(640);
+            Project p = t.studio.project();
+            var scenes = new java.util.ArrayList<tundra.core.model.Scene>();
+            for (int i = 0; i < 12; i++) {
+                scenes.add(new tundra.core.model.Scene("s" + i, i % 3 == 0 ? "A scene of a very long name " + i : "S" + i, p.scenes().getFirst().board().withTimelines(java.util.List.of(
+                        new tundra.core.model.Timeline("t" + i, tundra.core.model.Timeline.MAIN, 1_000_000, false, true, java.util.Map.of())))));
+            }
+            t.studio.open(p.withScenes(scenes).withName("Harbour lights"), null);
+            return null;
+        });
+        t.settle();
+        Bounds bar = seen(t.node("do-undo"));
+        double before = seen(t.node("saved-state")).getMaxX();
+        for (int i = 1; i <= 12; i++) {
+            Bounds tab = seen(t.node("tab-" + i));
+            assertThat(tab.getMinX()).as("tab " + i).isGreaterThanOrEqualTo(before);
+            assertThat(tab.getWidth()).isGreaterThanOrEqualTo(39);
+            before = tab.getMaxX();
+        }
+        assertThat(before).isLessThan(bar.getMinX());
+        assertThat(seen(t.node("tab-1")).getWidth()).isCloseTo(seen(t.node("tab-4")).getWidth(), org.assertj.core.api.Assertions.within(1.0));
+        assertThat(seen(t.stage.getScene().lookup("#saved-state")).getMinX() - seen(t.node("main-menu")).getMaxX()).as("room for the piece's name").isGreaterThan(60);
+    }
+
     private Bounds seen(Node n) throws Exception {
         return RealWindow.fx(() -> n.localToScene(n.getLayoutBounds()));
     }

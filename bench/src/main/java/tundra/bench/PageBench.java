@@ -54,7 +54,7 @@ final class PageBench implements AutoCloseable {
         Path published = work.resolve("demo"), hand = work.resolve("demo-hand");
         Page page = publish(p, published);
         publish(p, hand);
-        String data = new String(page.files().get("piece.js"), java.nio.charset.StandardCharsets.UTF_8).replaceFirst("(?s)^Tundra\\.start\\((.*)\\);\\s*$", "$1");
+        String data = new String(page.files().get("piece.js").bytes(), java.nio.charset.StandardCharsets.UTF_8).replaceFirst("(?s)^Tundra\\.players\\[[^]]*]\\.start\\((.*)\\);\\s*$", "$1");
         Files.writeString(hand.resolve("tundra-player.js"), "");
         Files.writeString(hand.resolve("piece.js"), """
                 const data = %s;

@@ -78,38 +78,38 @@ public final class PageCompiler {
         }
         List<Motif> motifs = motifs(project);
         motifs.forEach(markup::motif);
-        var files = new LinkedHashMap<String, byte[]>();
-        files.put("index.html", utf8(html(project, markup.html(), extraScript)));
+        var files = new LinkedHashMap<String, Page.Part>();
+        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript))));
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
-        files.put("piece.css", utf8(css(markup) + snaps + markup.css().css(scope(project))));
+        files.put("piece.css", Page.Part.of(utf8(css(markup) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, extraScript != null, used);
         if (values.any()) {
             used.add(PlayerScript.CHIPS);
         }
-        files.put("tundra-player.js", utf8(PlayerScript.with(used)));
+        files.put("tundra-player.js", Page.Part.of(utf8(PlayerScript.with(used))));
         for (Script s : project.scripts()) {
-            files.put(scriptPath(s), utf8(script(project, s)));
-            files.put("tundra.d.ts", utf8(ScriptApi.declarations()));
+            files.put(scriptPath(s), Page.Part.of(utf8(script(project, s))));
+            files.put("tundra.d.ts", Page.Part.of(utf8(ScriptApi.declarations())));
         }
-        files.put("piece.js", utf8("Tundra.players[\"" + PlayerScript.key(used) + "\"].start(" + data + ");\n"));
+        files.put("piece.js", Page.Part.of(utf8("Tundra.players[\"" + PlayerScript.key(used) + "\"].start(" + data + ");\n")));
         for (String hash : markup.pictures()) {
             Asset a = project.assets().get(hash);
-            files.put(Markup.picturePath(a), a.data());
+            files.put(Markup.picturePath(a), Page.Part.of(a.source()));
         }
-        markup.sheets().forEach((path, sheet) -> files.put(path, sheets.sheet(sheet.pictures(), sheet.grid())));
+        markup.sheets().forEach((path, sheet) -> files.put(path, Page.Part.of(sheets.sheet(sheet.pictures(), sheet.grid()))));
         project.places().forEach(x -> x.board().timelines().forEach(t -> t.sounds().forEach(sound -> {
             Asset a = project.assets().get(sound.asset());
-            files.put(soundPath(a), a.data());
+            files.put(soundPath(a), Page.Part.of(a.source()));
         })));
         for (Reaction r : project.allReactions()) {
-            r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), a.data()));
+            r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), Page.Part.of(a.source())));
         }
         for (Markup.Face f : markup.faces()) {
-            files.put(fontPath(f), fonts.file(f.family(), f.weight()));
+            files.put(fontPath(f), Page.Part.of(fonts.file(f.family(), f.weight())));
             byte[] licence = fonts.licence(f.family());
             if (licence != null) {
-                files.put("fonts/LICENSE-" + slug(f.family()) + ".txt", licence);
+                files.put("fonts/LICENSE-" + slug(f.family()) + ".txt", Page.Part.of(licence));
             }
         }
         return new Page(files);

@@ -4,9 +4,9 @@ import static java.util.Map.entry;
 
 import com.sun.net.httpserver.HttpExchange;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
-import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -106,7 +106,7 @@ public final class PreviewServer implements AutoCloseable {
             return;
         }
         String name = path.isEmpty() ? "index.html" : path, ending = name.substring(name.lastIndexOf('.') + 1);
-        byte[] body = page.files().get(name);
+        Page.Part body = page.files().get(name);
         if (body == null) {
             send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
             return;
@@ -115,18 +115,18 @@ public final class PreviewServer implements AutoCloseable {
         x.getResponseHeaders().set("Accept-Ranges", "bytes");
         var range = RANGE.matcher(String.valueOf(x.getRequestHeaders().getFirst("Range")));
         if (!range.matches() || range.group(1).isEmpty() && range.group(2).isEmpty()) {
-            send(x, 200, type, body);
+            send(x, 200, type, body, 0, body.length());
             return;
         }
         // from-to, from- or -last (RFC 9110, section 14.1.2)
-        long from = range.group(1).isEmpty() ? Math.max(0, body.length - Long.parseLong(range.group(2))) : Long.parseLong(range.group(1));
-        long to = range.group(1).isEmpty() || range.group(2).isEmpty() ? body.length - 1 : Math.min(body.length - 1, Long.parseLong(range.group(2)));
+        long from = range.group(1).isEmpty() ? Math.max(0, body.length() - Long.parseLong(range.group(2))) : Long.parseLong(range.group(1));
+        long to = range.group(1).isEmpty() || range.group(2).isEmpty() ? body.length() - 1 : Math.min(body.length() - 1, Long.parseLong(range.group(2)));
         if (from > to) {
-            x.getResponseHeaders().set("Content-Range", "bytes */" + body.length);
+            x.getResponseHeaders().set("Content-Range", "bytes */" + body.length());
             send(x, 416, "text/plain", "There is no such part.".getBytes(StandardCharsets.UTF_8));
         } else {
-            x.getResponseHeaders().set("Content-Range", "bytes " + from + "-" + to + "/" + body.length);
-            send(x, 206, type, Arrays.copyOfRange(body, (int) from, (int) to + 1));
+            x.getResponseHeaders().set("Content-Range", "bytes " + from + "-" + to + "/" + body.length());
+            send(x, 206, type, body, from, to + 1 - from);
         }
     }
 
@@ -147,14 +147,31 @@ public final class PreviewServer implements AutoCloseable {
     }
 
     private static void send(HttpExchange x, int code, String type, byte[] body) throws IOException {
+        send(x, code, type, Page.Part.of(body), 0, body.length);
+    }
+
+    /** A stretch of a part of the page, passed on as it comes. */
+    private static void send(HttpExchange x, int code, String type, Page.Part body, long from, long length) throws IOException {
         x.getResponseHeaders().set("Content-Type", type);
         x.getResponseHeaders().set("Cache-Control", "no-store");
         x.getResponseHeaders().set("Cross-Origin-Resource-Policy", "same-origin");
         x.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
         boolean head = x.getRequestMethod().equals("HEAD");
-        x.sendResponseHeaders(code, body.length == 0 || head ? -1 : body.length);
-        if (!head) {
-            x.getResponseBody().write(body);
+        x.sendResponseHeaders(code, length == 0 || head ? -1 : length);
+        if (head || length == 0) {
+            return;
+        }
+        try (InputStream in = body.open()) {
+            in.skipNBytes(from);
+            byte[] some = new byte[1 << 16];
+            for (long left = length; left > 0; ) {
+                int n = in.read(some, 0, (int) Math.min(some.length, left));
+                if (n < 0) {
+                    throw new IOException("a part of the page ended early");
+                }
+                x.getResponseBody().write(some, 0, n);
+                left -= n;
+            }
         }
     }
 

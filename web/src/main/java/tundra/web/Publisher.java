@@ -1,6 +1,7 @@
 package tundra.web;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
@@ -40,7 +41,9 @@ public final class Publisher {
                 }
                 Path to = staging.resolve(e.getKey());
                 Files.createDirectories(to.getParent());
-                Files.write(to, e.getValue());
+                try (InputStream in = e.getValue().open()) {
+                    Files.copy(in, to);
+                }
                 progress.share(0.8 * ++done / page.files().size());
             }
             if (progress.cancelled()) {

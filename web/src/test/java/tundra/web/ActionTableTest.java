@@ -126,7 +126,7 @@ class ActionTableTest extends TablesPage {
     }
 
     private static String script(Project p) {
-        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js"), java.nio.charset.StandardCharsets.UTF_8);
+        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js").bytes(), java.nio.charset.StandardCharsets.UTF_8);
     }
 
     @Test

@@ -157,7 +157,7 @@ class FlipParityTest extends InBrowser {
                 var board = new Board(new Point(120, 100), tundra.core.model.Values.NONE, List.of(book), List.of(new Timeline("main", Timeline.MAIN, day, loop, true, Map.of())), List.of());
                 Project p = new Project("p", "P", 24, List.of(new tundra.core.model.Scene("s", "S", board)), Map.of(), Map.of());
                 Page page = published(p, "day" + start + loop);
-                assertThat(page.files().get("piece.js").length).as("bytes").isLessThan(20_000);
+                assertThat(page.files().get("piece.js").length()).as("bytes").isLessThan(20_000);
                 browser.open(folder.resolve("day" + start + loop), 120, 100);
                 var builder = new FrameBuilder(board, Fonts.BUNDLED);
                 var random = new java.util.Random(4);

@@ -27,9 +27,9 @@ class PublisherTest {
     private Path folder;
 
     private static Page page(String... names) {
-        var m = new LinkedHashMap<String, byte[]>();
+        var m = new LinkedHashMap<String, Page.Part>();
         for (String n : names) {
-            m.put(n, ("bytes of " + n).getBytes(StandardCharsets.UTF_8));
+            m.put(n, Page.Part.of(("bytes of " + n).getBytes(StandardCharsets.UTF_8)));
         }
         return new Page(m);
     }
@@ -66,7 +66,7 @@ class PublisherTest {
         publish(page("index.html", "a.js"), folder);
         String before = Files.readString(folder.resolve("index.html"));
         var asked = new AtomicInteger();
-        boolean done = Publisher.publish(new Page(Map.of("index.html", new byte[] {1}, "b.js", new byte[] {2}, "c.js", new byte[] {3})), folder,
+        boolean done = Publisher.publish(new Page(Map.of("index.html", Page.Part.of(new byte[] {1}), "b.js", Page.Part.of(new byte[] {2}), "c.js", Page.Part.of(new byte[] {3}))), folder,
                 Progress.of(x -> { }, () -> asked.incrementAndGet() > 2));
         assertThat(done).isFalse();
         assertThat(names()).containsExactly("a.js", "index.html");
@@ -126,7 +126,7 @@ class PublisherTest {
         byte[] sound = new byte[1000];
         new java.util.Random(5).nextBytes(sound);
         try (var s = new PreviewServer(heard::add); var other = new PreviewServer(heard::add); HttpClient c = HttpClient.newHttpClient()) {
-            s.serve(new Page(Map.of("index.html", "page".getBytes(StandardCharsets.UTF_8), "sounds/a.mp3", sound)));
+            s.serve(new Page(Map.of("index.html", Page.Part.of("page".getBytes(StandardCharsets.UTF_8)), "sounds/a.mp3", Page.Part.of(sound))));
             assertThat(s.url()).matches("http://127\\.0\\.0\\.1:\\d+/[0-9a-f]{32}/").isNotEqualTo(other.url());
             URI at = URI.create(s.url());
             String root = "http://127.0.0.1:" + at.getPort() + "/";

@@ -38,7 +38,7 @@ class ShelfOnPageTest {
         Path to = folder.resolve("page");
         Publisher.publish(page, to, Progress.NONE);
         for (var e : page.files().entrySet()) {
-            assertThat(Files.readAllBytes(to.resolve(e.getKey()))).as(e.getKey()).isEqualTo(e.getValue());
+            assertThat(Files.readAllBytes(to.resolve(e.getKey()))).as(e.getKey()).isEqualTo(e.getValue().bytes());
         }
         return page;
     }
@@ -55,8 +55,8 @@ class ShelfOnPageTest {
         Asset a = Asset.picture("thing", type, 10, 10, data);
         Project p = empty().withAsset(a);
         Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Thing", new Content.Picture(a.hash()), Values.NONE)))));
-        String name = page.files().entrySet().stream().filter(e -> java.util.Arrays.equals(e.getValue(), data)).findFirst().orElseThrow().getKey();
-        assertThat(new String(page.files().get("index.html"), StandardCharsets.UTF_8)).contains(name);
+        String name = page.files().entrySet().stream().filter(e -> java.util.Arrays.equals(e.getValue().bytes(), data)).findFirst().orElseThrow().getKey();
+        assertThat(new String(page.files().get("index.html").bytes(), StandardCharsets.UTF_8)).contains(name);
     }
 
     @ParameterizedTest
@@ -68,7 +68,7 @@ class ShelfOnPageTest {
         Project p = empty().withAsset(a);
         Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(),
                 t -> t.withSounds(List.of(new PlacedSound("s", a.hash(), 0, 1, 0, 0, 0, 0, false))))));
-        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("sounds/") && java.util.Arrays.equals(e.getValue(), data));
+        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("sounds/") && java.util.Arrays.equals(e.getValue().bytes(), data));
     }
 
     @ParameterizedTest
@@ -82,7 +82,7 @@ class ShelfOnPageTest {
         Project p = empty().withAsset(a);
         Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Sign",
                 new Content.Text("Hello", family, 400, 20, Content.Align.LEFT, 1.2), Values.NONE)))));
-        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("fonts/") && java.util.Arrays.equals(e.getValue(), font));
+        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("fonts/") && java.util.Arrays.equals(e.getValue().bytes(), font));
     }
 
     private static void replace(byte[] in, byte[] what, byte[] by) {

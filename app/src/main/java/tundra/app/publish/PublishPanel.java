@@ -133,7 +133,7 @@ public final class PublishPanel extends VBox {
                 Page page = new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries(progress.part(0, 0.9))).compile(project, null);
                 Publisher.publish(page, to, progress.part(0.9, 1));
                 progress.check();
-                return new Made(page.files().size(), page.files().values().stream().mapToLong(b -> b.length).sum());
+                return new Made(page.files().size(), page.files().values().stream().mapToLong(Page.Part::length).sum());
             } finally {
                 Platform.runLater(this::ended);
             }

@@ -2,6 +2,7 @@ package tundra.app.window;
 
 import java.util.List;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
@@ -60,6 +61,35 @@ final class SceneTabs extends HBox {
             tab.setOnAction(() -> studio.showPlace(s.id()));
         }
         shown = scenes;
+    }
+
+    /** Where there is no room for all names, the longest are cut first, all to one width. */
+    @Override
+    protected void layoutChildren() {
+        double room = getWidth() - snappedLeftInset() - snappedRightInset() - (getChildren().size() - 1) * getSpacing() - add.prefWidth(-1);
+        double[] wanted = getChildren().stream().filter(c -> c != add).mapToDouble(c -> c.prefWidth(-1)).toArray();
+        double widest = widest(wanted, room), x = snappedLeftInset();
+        for (int i = 0; i < getChildren().size(); i++) {
+            Node c = getChildren().get(i);
+            double wide = c == add ? c.prefWidth(-1) : Math.max(c.minWidth(-1), Math.min(wanted[i], widest)), high = Math.min(c.prefHeight(-1), getHeight());
+            c.resizeRelocate(snapPositionX(x), snapPositionY(getHeight() - snappedBottomInset() - high), snapSizeX(wide), snapSizeY(high));
+            x += wide + getSpacing();
+        }
+    }
+
+    /** The width that none is to be wider than, so that all of them have room. */
+    private static double widest(double[] wanted, double room) {
+        double left = room;
+        double[] sorted = wanted.clone();
+        java.util.Arrays.sort(sorted);
+        for (int i = 0; i < sorted.length; i++) {
+            double each = left / (sorted.length - i);
+            if (sorted[i] > each) {
+                return each;
+            }
+            left -= sorted[i];
+        }
+        return Double.MAX_VALUE;
     }
 
     private Scene of(Press tab) {

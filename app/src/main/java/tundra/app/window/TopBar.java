@@ -33,7 +33,9 @@ final class TopBar extends HBox {
         this.studio = w.studio;
         getStyleClass().add("top-bar");
         setAlignment(Pos.CENTER_LEFT);
-        name.setMinWidth(0);
+        // however many scenes there are, the piece keeps a name; a long one is cut
+        name.setMinWidth(64);
+        name.setMaxWidth(240);
         state.setId("saved-state");
         // as wide as its longest words, so that the tabs beside it stay where they are
         state.setMinWidth(106);

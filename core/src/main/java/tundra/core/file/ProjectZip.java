@@ -5,7 +5,6 @@ import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -17,6 +16,7 @@ import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.zip.CRC32;
+import java.util.zip.CheckedInputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
@@ -206,19 +206,11 @@ final class ProjectZip {
         var written = new HashSet<String>();
         for (Asset a : project.assets().values()) {
             if (written.add(a.hash())) {
-                stored(zip, ASSETS + a.hash() + "." + a.ending(), bytes(a));
+                stored(zip, ASSETS + a.hash() + "." + a.ending(), a.source());
             }
         }
         zip.finish();
         zip.flush();
-    }
-
-    private static byte[] bytes(Asset a) throws IOException {
-        try {
-            return a.data();
-        } catch (UncheckedIOException e) {
-            throw e.getCause();
-        }
     }
 
     private static byte[] json(Project project) throws FileProblem {
@@ -236,13 +228,22 @@ final class ProjectZip {
     }
 
     private static void stored(ZipOutputStream zip, String name, byte[] data) throws IOException {
+        stored(zip, name, AssetData.of(data));
+    }
+
+    /** Gone through twice, since what is stored has its sum before it. */
+    private static void stored(ZipOutputStream zip, String name, AssetData data) throws IOException {
         var e = plain(name);
         var crc = new CRC32();
-        crc.update(data);
+        try (InputStream in = new CheckedInputStream(data.open(), crc)) {
+            in.transferTo(OutputStream.nullOutputStream());
+        }
         e.setMethod(ZipEntry.STORED);
-        e.setSize(data.length);
+        e.setSize(data.length());
         e.setCrc(crc.getValue());
         zip.putNextEntry(e);
-        zip.write(data);
+        try (InputStream in = data.open()) {
+            in.transferTo(zip);
+        }
     }
 }

@@ -1,6 +1,7 @@
 package tundra.core.file;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -65,7 +66,11 @@ public final class Recovery {
             Path assets = Files.createDirectories(folder.resolve(ASSETS));
             for (Asset a : p.assets().values()) {
                 if (written.add(a.hash()) && !Files.exists(assets.resolve(a.hash()))) {
-                    SafeReplace.put(assets.resolve(a.hash()), a.data());
+                    SafeReplace.put(assets.resolve(a.hash()), out -> {
+                        try (InputStream in = a.source().open()) {
+                            in.transferTo(out);
+                        }
+                    });
                 }
             }
             if (picture != null) {

@@ -3,7 +3,6 @@ package tundra.core.file;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.ByteBuffer;
 import java.nio.channels.Channels;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
@@ -30,7 +29,8 @@ public final class SafeReplace {
 
     private SafeReplace() {}
 
-    interface Writing {
+    /** Writes the content of a file. */
+    public interface Writing {
         void to(OutputStream out) throws IOException;
     }
 
@@ -52,14 +52,18 @@ public final class SafeReplace {
 
     /** Writes a file that has no version before it to be kept: beside it first, then in its place. Throws when nothing was replaced. */
     public static void put(Path file, byte[] content) throws IOException {
+        put(file, out -> out.write(content));
+    }
+
+    /** The same with what is written as it comes. */
+    public static void put(Path file, Writing writing) throws IOException {
         Path target = led(file.toAbsolutePath());
         Path temporary = target.resolveSibling(BEGIN + Ids.next() + SAVING);
         try {
             try (FileChannel ch = FileChannel.open(temporary, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE)) {
-                var bytes = ByteBuffer.wrap(content);
-                while (bytes.hasRemaining()) {
-                    ch.write(bytes);
-                }
+                var out = new BufferedOutputStream(Channels.newOutputStream(ch), 1 << 16);
+                writing.to(out);
+                out.flush();
                 ch.force(true);
             }
             if (Files.exists(target)) {

@@ -1,10 +1,14 @@
 package tundra.core.file;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.lang.ref.SoftReference;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import tundra.core.model.Asset;
 import tundra.core.model.AssetData;
 
@@ -44,6 +48,42 @@ final class ZipData implements AssetData {
             read = new SoftReference<>(known);
         }
         return known;
+    }
+
+    /** From the file as they come; what was changed in it meanwhile is told at their end. */
+    @Override
+    public InputStream open() {
+        MessageDigest digest;
+        try {
+            digest = MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+        return new InputStream() {
+            private int at;
+
+            @Override
+            public int read() throws IOException {
+                byte[] one = new byte[1];
+                return read(one, 0, 1) < 0 ? -1 : one[0] & 255;
+            }
+
+            @Override
+            public int read(byte[] to, int off, int len) throws IOException {
+                if (at == length) {
+                    return -1;
+                }
+                int n = file.read(ByteBuffer.wrap(to, off, Math.min(len, length - at)), from + at);
+                if (n > 0) {
+                    digest.update(to, off, n);
+                    at += n;
+                }
+                if (n < 0 || at == length && !HexFormat.of().formatHex(digest.digest()).equals(hash)) {
+                    throw new FileProblem("a file of the shelf can't be read from “" + name + "” any more (another program changed it)");
+                }
+                return n;
+            }
+        };
     }
 
     private byte[] fromFile() {

@@ -1,5 +1,8 @@
 package tundra.core.model;
 
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 
 /** The bytes of a brought-in file: held in memory, or read from the project's file when they are asked for. */
@@ -10,6 +13,13 @@ public interface AssetData {
      * @throws UncheckedIOException when they can't be read any more, with a sentence that says why
      */
     byte[] bytes();
+
+    /**
+     * The same one after the other, for what is passed on without being looked at.
+     *
+     * @throws IOException when they can't be read any more, with a sentence that says why
+     */
+    InputStream open() throws IOException;
 
     /** How many there are. */
     long length();
@@ -24,6 +34,11 @@ public interface AssetData {
 
     /** @param bytes all of them */
     record Held(byte[] bytes) implements AssetData {
+        @Override
+        public InputStream open() {
+            return new ByteArrayInputStream(bytes);
+        }
+
         @Override
         public long length() {
             return bytes.length;
