@@ -172,8 +172,8 @@ class RecoveryDeskTest extends InWindow {
                 last = Integer.parseInt(line);
             }
             var recovery = new Recovery(config.resolve("recovery"));
-            assertThat(recovery.found()).hasSize(1);
-            int kept = (int) recovery.open(recovery.found().getFirst()).project().scenes().getFirst().board().size().x();
+            assertThat(recovery.found()).hasSizeLessThan(2);
+            int kept = recovery.found().isEmpty() ? 0 : (int) recovery.open(recovery.found().getFirst()).project().scenes().getFirst().board().size().x();
             // edits come evenly, so what is lost of them is what is lost of the time
             long lost = last <= kept ? 0 : ran / 1_000_000 * (last - kept) / last;
             worst = Math.max(worst, lost);

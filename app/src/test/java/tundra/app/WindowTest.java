@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ListView;
@@ -127,6 +128,31 @@ class WindowTest extends InWindow {
             }
         }
         assertThat(t.studio.project().name()).isEqualTo("Open Night");
+    }
+
+    /** Keys that come while a desk is made go to nothing that they were not meant for, such as the menu in the corner. */
+    @Test
+    void keysPressedWhileADeskIsMadeOpenNothing() throws Exception {
+        openDemo();
+        for (Desk d : List.of(Desk.ANIMATE, Desk.INTERACT, Desk.PUBLISH, Desk.DRAW, Desk.PUBLISH, Desk.ANIMATE)) {
+            RealWindow.fx(() -> {
+                t.studio.setDesk(d);
+                return null;
+            });
+            for (int i = 0; i < 4; i++) {
+                Node focus = RealWindow.fx(() -> t.stage.getScene().getFocusOwner());
+                assertThat(focus == null || focus == t.w.canvas || focus == t.stage.getScene().getRoot()).as("%s, pulse %d: the keyboard is at %s", d, i, focus).isTrue();
+                t.hold(KeyCode.SPACE);
+                t.letGo(KeyCode.SPACE);
+                RealWindow.pulses(1);
+            }
+            t.settle();
+            RealWindow.fx(() -> {
+                t.w.playback.stop();
+                return null;
+            });
+            assertThat(RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.scene.control.ContextMenu).count())).as("menus").isZero();
+        }
     }
 
     /** Twelve scenes in a small window: the piece keeps its name, every tab has its place, and the long names are cut to one width. */

@@ -51,6 +51,8 @@ public final class Fonts implements TextMeasurer, FontSource {
     private static final Map<Face, byte[]> FILES = new ConcurrentHashMap<>();
     private static final Map<Face, Typeface> TYPEFACES = new ConcurrentHashMap<>();
     private static final Map<List<Asset>, Fonts> OF = new ConcurrentHashMap<>();
+    /** So many shelves' fonts are held ready. */
+    private static final int KEPT = 4;
 
     private final List<Face> faces;
     private final Map<Face, double[]> metrics = new ConcurrentHashMap<>();
@@ -65,7 +67,19 @@ public final class Fonts implements TextMeasurer, FontSource {
     /** The bundled fonts and those of a shelf; of two faces alike the shelf's is taken. The same instance for the same fonts. */
     public static Fonts of(Map<String, Asset> shelf) {
         List<Asset> own = shelf.values().stream().filter(a -> a.kind() == Asset.Kind.FONT).toList();
-        return own.isEmpty() ? BUNDLED : OF.computeIfAbsent(own, Fonts::with);
+        if (own.isEmpty()) {
+            return BUNDLED;
+        }
+        Fonts known = OF.get(own);
+        if (known != null) {
+            return known;
+        }
+        if (OF.size() >= KEPT) {
+            // of pieces that are no longer open
+            OF.clear();
+            TYPEFACES.keySet().removeIf(f -> f.own != null);
+        }
+        return OF.computeIfAbsent(own, Fonts::with);
     }
 
     private static Fonts with(List<Asset> own) {

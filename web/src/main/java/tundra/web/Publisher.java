@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -17,7 +18,9 @@ import tundra.core.work.Progress;
 
 /** Writes a page to a folder. Files of an earlier version that are no longer used go; files of others stay. */
 public final class Publisher {
-    private static final String LIST = ".tundra-files";
+    private static final String LIST = ".tundra-files", STAGING = ".tundra-new";
+    /** In ms. */
+    private static final long LEFT_OVER = 3_600_000;
 
     private Publisher() {}
 
@@ -33,7 +36,8 @@ public final class Publisher {
         try {
             check(target);
             Files.createDirectories(target);
-            staging = Files.createTempDirectory(target, ".tundra-new");
+            sweep(target);
+            staging = Files.createTempDirectory(target, STAGING);
             int done = 0;
             for (var e : page.files().entrySet()) {
                 if (progress.cancelled()) {
@@ -59,6 +63,17 @@ public final class Publisher {
         } finally {
             if (staging != null) {
                 delete(staging);
+            }
+        }
+    }
+
+    /** Takes away what was left of a publication that was killed; one that is under way is younger. */
+    private static void sweep(Path target) throws IOException {
+        try (DirectoryStream<Path> all = Files.newDirectoryStream(target, STAGING + "*")) {
+            for (Path p : all) {
+                if (System.currentTimeMillis() - Files.getLastModifiedTime(p).toMillis() > LEFT_OVER) {
+                    delete(p);
+                }
             }
         }
     }

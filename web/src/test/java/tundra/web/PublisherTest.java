@@ -74,6 +74,16 @@ class PublisherTest {
     }
 
     @Test
+    void whatAKilledPublicationLeftIsSwept() throws Exception {
+        Path dead = Files.createDirectories(folder.resolve(".tundra-newdead")), young = Files.createDirectories(folder.resolve(".tundra-newyoung"));
+        Files.write(dead.resolve("index.html"), new byte[9]);
+        Files.setLastModifiedTime(dead, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis() - 7_200_000));
+        publish(page("index.html"), folder);
+        assertThat(dead).doesNotExist();
+        assertThat(young).as("it may be under way").exists();
+    }
+
+    @Test
     void progressGoesFromNothingToAll() throws Exception {
         var seen = new ArrayList<Double>();
         Publisher.publish(page("index.html", "a", "b"), folder.resolve("new/deep"), Progress.of(seen::add, () -> false));

@@ -2,7 +2,9 @@ package tundra.app.check;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -35,6 +37,7 @@ import tundra.render.SkiaEyes;
 
 /** What looks wrong in the piece, over any desk: each finding says where it is, goes there, and mends itself where that is safe. */
 public final class ChecksPanel extends VBox {
+    private final Consumer<Set<Aspect>> follow = this::follow;
     private final Studio studio;
     private final Settings settings;
     private final Runnable leave;
@@ -96,12 +99,14 @@ public final class ChecksPanel extends VBox {
         setPrefWidth(380);
         setMaxSize(380, USE_PREF_SIZE);
         wait.setOnFinished(e -> run());
-        studio.listen(what -> {
-            if (open && (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE))) {
-                ask();
-            }
-        });
+        studio.listen(follow);
         run();
+    }
+
+    private void follow(Set<Aspect> what) {
+        if (open && (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE))) {
+            ask();
+        }
     }
 
     /** Stops looking and closes. */
@@ -109,6 +114,7 @@ public final class ChecksPanel extends VBox {
         open = false;
         cancelled.set(true);
         wait.stop();
+        studio.unlisten(follow);
         leave.run();
     }
 

@@ -33,6 +33,8 @@ public final class HelperPanel extends VBox {
     private record Used(double[] numbers, List<String> elements, long at, Board before, Board after) {}
 
     private static final Map<String, Used> LAST = new HashMap<>();
+    /** The piece that these boards are of; of others only the numbers are remembered. */
+    private static Object lastOf;
     private final Studio studio;
     private final Playback playback;
     private final Helper helper;
@@ -56,6 +58,10 @@ public final class HelperPanel extends VBox {
         this.playback = playback;
         this.helper = helper;
         this.leave = leave;
+        if (lastOf != studio.document()) {
+            lastOf = studio.document();
+            LAST.replaceAll((name, used) -> new Used(used.numbers, List.of(), 0, null, null));
+        }
         Used last = LAST.get(helper.name());
         numbers = last != null ? last.numbers.clone() : helper.params().stream().mapToDouble(Param::standard).toArray();
         setId("helper-panel");
@@ -94,7 +100,7 @@ public final class HelperPanel extends VBox {
     private void begin() {
         Used last = LAST.get(helper.name());
         elements = ordered();
-        boolean again = last != null && last.after.equals(studio.kept().place(studio.place().id()).board()) && last.elements.equals(elements);
+        boolean again = last != null && last.after != null && last.after.equals(studio.kept().place(studio.place().id()).board()) && last.elements.equals(elements);
         at = again ? last.at : studio.playhead();
         under = studio.kept().place(studio.place().id()).board();
         start = again ? last.before : under;

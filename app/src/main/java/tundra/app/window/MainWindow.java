@@ -283,6 +283,10 @@ public final class MainWindow {
     // --- the desks ---
 
     private void arrange() {
+        // while a desk is made keys go to the window itself: JavaFX would hand them to the first thing that takes any, the menu
+        if (layers.getScene() != null) {
+            layers.requestFocus();
+        }
         root.setCenter(null);
         root.setCenter(switch (studio.desk()) {
             case DRAW -> draw();
