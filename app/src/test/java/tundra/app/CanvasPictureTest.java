@@ -124,12 +124,12 @@ class CanvasPictureTest extends InWindow {
             });
             t.fx(() -> t.w.commands.run(c.id()));
             t.settle();
-            // something that asks for the picture to be drawn anew without a change of it
+            // something that asks for the picture to be drawn anew without a change of it, twice
             RealWindow.fx(() -> {
                 t.w.canvas.redraw();
                 return null;
             });
-            t.settle();
+            RealWindow.pulses(1);
             RealWindow.fx(() -> {
                 t.w.canvas.redraw();
                 return null;

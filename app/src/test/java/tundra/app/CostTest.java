@@ -81,7 +81,7 @@ class CostTest extends InWindow {
             RealWindow.fx(() -> {
                 for (Command c : all) {
                     double least = Double.MAX_VALUE;
-                    for (int run = 0; run < 3 && (run == 0 || least > FLOOR); run++) {
+                    for (int run = 0; run < 10 && (run == 0 || least > FLOOR); run++) {
                         t.studio.open(p, null);
                         t.studio.setDesk(desk);
                         t.studio.seek(1_000_000);

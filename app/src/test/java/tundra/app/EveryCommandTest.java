@@ -96,8 +96,8 @@ class EveryCommandTest extends InWindow {
         List<Command> all = tried();
         for (Desk desk : List.of(Desk.DRAW, Desk.ANIMATE)) {
             // some between two pictures of the window
-            for (int from = 0; from < all.size(); from += 20) {
-                List<Command> some = all.subList(from, Math.min(all.size(), from + 20));
+            for (int from = 0; from < all.size(); from += 60) {
+                List<Command> some = all.subList(from, Math.min(all.size(), from + 60));
                 RealWindow.fx(() -> {
                     select(what, desk);
                     return null;

@@ -101,6 +101,8 @@ final class RealWindow implements AutoCloseable, Asker {
                 }
                 opened = url;
             });
+            // what a test without a window left is not this one's
+            ESCAPED.clear();
             Work.onTrouble(ESCAPED::add);
             window = new MainWindow(w);
             studio = w.studio;
