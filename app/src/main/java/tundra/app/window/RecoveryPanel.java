@@ -18,13 +18,12 @@ import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import tundra.core.file.Recovery;
 
 /** Offers the pieces that were open when Tundra ended without being left: each with its picture and when it was kept last. */
-final class RecoveryPanel extends StackPane {
+final class RecoveryPanel extends Veil {
     private static final double WIDE = 560, PICTURE_WIDTH = 112, PICTURE_HEIGHT = 70;
     private final VBox rows = new VBox(10);
     private final Runnable leave;
@@ -43,9 +42,8 @@ final class RecoveryPanel extends StackPane {
     }
 
     RecoveryPanel(List<Recovery.Found> found, BiConsumer<Recovery.Found, Choice> chosen, Runnable leave) {
+        super("recovery");
         this.leave = leave;
-        setId("recovery");
-        getStyleClass().add("find-veil");
         var head = new Label(found.size() == 1 ? "One piece was not saved" : found.size() + " pieces were not saved");
         head.getStyleClass().add("heading");
         var words = new Label("Tundra ended before they were. This is how they were kept last; the files that they are of are untouched.");
@@ -63,12 +61,7 @@ final class RecoveryPanel extends StackPane {
         later.setOnAction(e -> leave.run());
         var foot = new HBox(later);
         foot.setAlignment(Pos.CENTER_RIGHT);
-        var box = new VBox(12, head, words, scroll, foot);
-        box.getStyleClass().addAll("find-box", "report-box");
-        box.setPrefWidth(WIDE);
-        box.setMaxSize(WIDE, Region.USE_PREF_SIZE);
-        getChildren().add(box);
-        setAlignment(box, Pos.TOP_CENTER);
+        show(WIDE, head, words, scroll, foot);
         Platform.runLater(() -> {
             if (rows.lookup("#" + Choice.GO_ON.id) instanceof Button first) {
                 first.requestFocus();

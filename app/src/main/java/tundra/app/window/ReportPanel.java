@@ -9,16 +9,14 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 
 /** Tells at length over the window: a headline, what it means, a line for each thing. */
-final class ReportPanel extends StackPane {
+final class ReportPanel extends Veil {
     private static final double WIDE = 460;
 
     ReportPanel(String headline, String meaning, List<String> lines, Consumer<Node> leave) {
-        setId("report");
-        getStyleClass().add("find-veil");
+        super("report");
         var head = new Label(headline);
         head.getStyleClass().add("heading");
         var words = new Label(meaning);
@@ -41,12 +39,7 @@ final class ReportPanel extends StackPane {
         ok.setOnAction(e -> leave.accept(this));
         var foot = new HBox(ok);
         foot.setAlignment(Pos.CENTER_RIGHT);
-        var box = new VBox(12, head, words, scroll, foot);
-        box.getStyleClass().addAll("find-box", "report-box");
-        box.setPrefWidth(WIDE);
-        box.setMaxSize(WIDE, Region.USE_PREF_SIZE);
-        getChildren().add(box);
-        setAlignment(box, Pos.TOP_CENTER);
+        show(WIDE, head, words, scroll, foot);
         javafx.application.Platform.runLater(ok::requestFocus);
     }
 }
