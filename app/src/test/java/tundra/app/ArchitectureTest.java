@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
     private static final JavaClasses ALL = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tundra");
     /** From the ground up: each uses only those before it. */
-    private static final List<String> CORE = List.of("geometry", "motion", "model", "frame", "edit", "helper", "draw", "flip", "series", "check", "file", "svg");
+    private static final List<String> CORE = List.of("work", "geometry", "motion", "model", "frame", "edit", "helper", "draw", "flip", "series", "check", "file", "svg");
 
     private static void never(String from, String... to) {
         noClasses().that().resideInAPackage(from).should().dependOnClassesThat().resideInAnyPackage(to).check(ALL);
@@ -75,5 +75,28 @@ class ArchitectureTest {
     @Test
     void noTwoPackagesUseEachOther() {
         SlicesRuleDefinition.slices().matching("tundra.(*).(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    /** What is open is changed through {@code Studio.edit} and {@code make}; more than that only by these. */
+    @Test
+    void fewChangeMoreThanWhatIsOpen() {
+        noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Studio", "ChecksPanel", "PaintPopover", "MotifCommands", "SceneCommands", "TimeCommands", "CanvasSection", "EasingPicker",
+                "PicturesSection", "StatesSection", "FileJobs", "ReactionSite", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs"))).should()
+                .callMethod(tundra.app.studio.Studio.class, "editProject", String.class, Object.class, java.util.function.UnaryOperator.class).check(ALL);
+        noClasses().that(DescribedPredicate.not(named("Studio"))).should().callConstructor(tundra.core.edit.Kept.class, tundra.core.model.Project.class, String.class).check(ALL);
+    }
+
+    /** Work beside the interface thread is started where whatever it throws is told, and nobody's thread is interrupted. */
+    @Test
+    void threadsAreStartedWhereTheirTroublesAreTold() {
+        var threads = noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Work", "Jobs", "RenderLoop", "TundraApp", "Launcher"))).should();
+        threads.callMethod(Thread.class, "ofVirtual").check(ALL);
+        threads.callMethod(Thread.class, "ofPlatform").check(ALL);
+        threads.callConstructor(Thread.class, Runnable.class, String.class).check(ALL);
+        noClasses().that(DescribedPredicate.not(named("SystemBrowser", "RenderLoop"))).should().callMethod(Thread.class, "interrupt").check(ALL);
+    }
+
+    private static DescribedPredicate<JavaClass> named(String... simple) {
+        return DescribedPredicate.describe("one of " + List.of(simple), c -> List.of(simple).contains(c.getSimpleName()) || List.of(simple).contains(c.getName().replaceAll("^.*\\.|\\$.*$", "")));
     }
 }

@@ -200,10 +200,12 @@ public final class FlipCommands {
         List<Drawing> here = Drawings.atRate(copies, w.copied.drawings().rate(), b.rate());
         int at = open.current() < 0 ? b.drawings().size() : open.current() + 1;
         String id = open.id();
-        s.editProject(here.size() == 1 ? "Paste a drawing" : "Paste " + here.size() + " drawings", null, p -> w.copied.withParts(p).mapBoard(s.place().id(),
-                x -> x.mapElement(id, e -> e.withContent(Drawings.insert((Flipbook) e.content(), at, here)))));
-        open.goTo(at);
-        open.choose(here.stream().map(Drawing::id).toList());
+        List<String> pasted = s.make(here.size() == 1 ? "Paste a drawing" : "Paste " + here.size() + " drawings", k -> k.of(w.copied.withParts(k.project()),
+                k.board().mapElement(id, e -> e.withContent(Drawings.insert((Flipbook) e.content(), at, here))), here.stream().map(Drawing::id).toList()));
+        if (pasted != null) {
+            open.goTo(at);
+            open.choose(pasted);
+        }
     }
 
     private void times(Commands c) {

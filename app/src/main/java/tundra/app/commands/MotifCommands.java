@@ -183,7 +183,7 @@ public final class MotifCommands {
 
     private void swap(Motif m) {
         var ids = List.copyOf(s.selection());
-        s.editProject("Show " + m.name() + " instead", null, p -> Motifs.swap(p, s.place().id(), ids, m.id()));
+        s.make("Show " + m.name() + " instead", k -> k.with(Motifs.swap(k.project(), k.place(), ids, m.id()), ids));
     }
 
     /** Puts a motif on the canvas; nothing happens where it would hold itself. */

@@ -11,7 +11,6 @@ import tundra.app.studio.Studio;
 import tundra.core.edit.Names;
 import tundra.core.file.SheetFile;
 import tundra.core.flip.SheetBook;
-import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -72,15 +71,17 @@ public final class SheetCommands {
 
     private void make(Sheet sheet, SheetPanel.Cut cut, Element in) {
         w.jobs.run(() -> sheet.cut(cut.cells()), pictures -> {
-            Board board = s.board();
-            Point middle = board.size().times(0.5);
-            Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), s.project().frameRate(), middle);
-            Element book = in == null || board.find(in.id()) == null ? made : SheetBook.like(made, in, sheet.asset());
-            String scene = s.place().id();
-            s.editProject("Make a flipbook of " + sheet.asset().title(), null, p -> SheetBook.place(p, scene, book, pictures, in == null ? null : in.id()));
-            s.setDesk(Desk.DRAW);
-            s.enter(null);
-            s.select(List.of(book.id()));
+            String book = s.make("Make a flipbook of " + sheet.asset().title(), k -> {
+                Board board = k.board();
+                Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), k.project().frameRate(), board.size().times(0.5));
+                Element placed = in == null || board.find(in.id()) == null ? made : SheetBook.like(made, in, sheet.asset());
+                return k.with(SheetBook.place(k.project(), k.place(), placed, pictures, in == null ? null : in.id()), placed.id());
+            });
+            if (book != null) {
+                s.setDesk(Desk.DRAW);
+                s.enter(null);
+                s.select(List.of(book));
+            }
         });
     }
 

@@ -67,7 +67,7 @@ final class ClockSection extends VBox {
         motif.setOnAction(e -> {
             if (!showing && motif.getValue() != null) {
                 String to = motif.getValue().id();
-                studio.editProject("Show " + motif.getValue().name() + " instead", null, p -> Motifs.swap(p, studio.place().id(), ids, to));
+                studio.make("Show " + motif.getValue().name() + " instead", k -> k.with(Motifs.swap(k.project(), k.place(), ids, to), ids));
             }
         });
         HBox.setHgrow(repeat, Priority.ALWAYS);

@@ -87,6 +87,8 @@ final class RecoveryPanel extends Veil {
             b.setAccessibleText(c.words + ": " + f.name());
             if (c == Choice.GO_ON) {
                 b.getStyleClass().add("primary");
+                // Enter goes on with the newest, wherever the keyboard is
+                b.setDefaultButton(rows.getChildren().isEmpty());
             }
             b.setOnAction(e -> {
                 rows.getChildren().remove(row);
