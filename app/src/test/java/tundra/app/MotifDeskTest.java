@@ -204,7 +204,7 @@ class MotifDeskTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.node("try-waiting").isVisible())).isFalse();
         assertThat(t.words("try-words")).startsWith("Given up");
         t.click("try-again");
-        t.until(() -> t.stage.getScene().lookup("#try-web") instanceof javafx.scene.web.WebView v && v.getEngine().getLoadWorker().getState() == javafx.concurrent.Worker.State.SUCCEEDED && v.getEngine().getLocation().contains("127.0.0.1"));
+        new TriedPage(t).begun("");
         assertThat(t.words("try-words")).startsWith("The real page.");
         t.run("desk-ANIMATE");
         undo();

@@ -4,12 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
-import javafx.concurrent.Worker;
+import java.util.stream.Stream;
 import javafx.scene.input.KeyCode;
-import javafx.scene.web.WebView;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tundra.app.page.PageView;
 import tundra.app.studio.Desk;
+import tundra.core.edit.Scripts;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
@@ -25,11 +26,14 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
 /** The page in the window, tried as visitors of several kinds. */
 class TryItTest extends InWindow {
+    private TriedPage page;
+
     private static PieceValue number(String id) {
         return new PieceValue(id, id, PieceValue.Kind.NUMBER, "0", false);
     }
@@ -52,54 +56,43 @@ class TryItTest extends InWindow {
             return null;
         });
         t.settle();
+        page = new TriedPage(t);
         t.run("try");
-        loaded("");
+        page.begun("");
     }
 
-    private static Object in(WebView v, String script) {
-        return v.getEngine().executeScript(script);
+    private void is(String value, int n) throws Exception {
+        page.until("String(Tundra.pieces[0].value('" + value + "'))", "" + n);
     }
 
-    /** Waits until the page with something in its address has begun. */
-    private WebView loaded(String query) throws Exception {
-        t.until(() -> t.stage.getScene().lookup("#try-web") instanceof WebView v && v.getEngine().getLoadWorker().getState() == Worker.State.SUCCEEDED
-                && v.getEngine().getLocation().contains("127.0.0.1") && (query.isEmpty() ? !v.getEngine().getLocation().contains("&") : v.getEngine().getLocation().contains(query))
-                && Boolean.TRUE.equals(in(v, "typeof Tundra === 'object' && Tundra.pieces.length === 1")));
-        t.settle();
-        return RealWindow.fx(() -> (WebView) t.stage.getScene().lookup("#try-web"));
-    }
-
-    private void is(WebView v, String value, int n) throws Exception {
-        t.until(() -> ((Number) in(v, "Tundra.pieces[0].value('" + value + "')")).intValue() == n);
-    }
-
-    private int now(WebView v, String value) throws Exception {
-        return RealWindow.fx(() -> ((Number) in(v, "Tundra.pieces[0].value('" + value + "')")).intValue());
+    private int now(String value) throws Exception {
+        return Integer.parseInt(page.ask("String(Tundra.pieces[0].value('" + value + "'))"));
     }
 
     @Test
     void aFingerComesOverNothing() throws Exception {
-        WebView v = loaded("");
+        PageView v = page.view();
         Point lamp = RealWindow.fx(() -> t.screen(v, 200, 150)), beside = RealWindow.fx(() -> t.screen(v, 500, 330));
         t.drag(beside, beside);
         t.drag(lamp, lamp);
-        is(v, "tapped", 1);
-        assertThat(now(v, "over")).as("the mouse").isEqualTo(1);
+        is("tapped", 1);
+        assertThat(now("over")).as("the mouse").isEqualTo(1);
         t.click("try-touch");
-        loaded("&touch");
+        page.begun("&touch");
         t.drag(beside, beside);
         t.drag(lamp, lamp);
-        is(v, "tapped", 1);
-        assertThat(now(v, "over")).as("a finger").isZero();
+        is("tapped", 1);
+        assertThat(now("over")).as("a finger").isZero();
         t.drag(lamp, RealWindow.fx(() -> t.screen(v, 130, 152)));
-        is(v, "swiped", 1);
+        is("swiped", 1);
     }
 
     @Test
     void withoutAMouseByKeyboardOnly() throws Exception {
-        WebView v = loaded("");
+        PageView v = page.view();
         t.click("try-keys");
-        t.until(() -> v.isMouseTransparent() && v.isFocused() && Boolean.TRUE.equals(in(v, "typeof Tundra === 'object' && Tundra.pieces.length === 1")));
+        t.until(() -> !v.hands() && v.isFocused() && v.loaded() != null);
+        page.until("typeof Tundra === 'object' && Tundra.pieces.length === 1", "true");
         Point lamp = RealWindow.fx(() -> t.screen(v, 200, 150));
         t.drag(lamp, lamp);
         RealWindow.fx(() -> {
@@ -108,25 +101,130 @@ class TryItTest extends InWindow {
         });
         t.keys(KeyCode.TAB);
         t.keys(KeyCode.ENTER);
-        is(v, "tapped", 1);
-        assertThat(now(v, "over")).isZero();
+        is("tapped", 1);
+        assertThat(now("over")).isZero();
         t.keys(KeyCode.ESCAPE);
-        is(v, "left", 1);
+        is("left", 1);
         t.keys(KeyCode.B);
-        is(v, "lettered", 1);
+        is("lettered", 1);
         t.keys(KeyCode.LEFT);
-        is(v, "arrowed", 1);
+        is("arrowed", 1);
     }
 
     @Test
     void withLessMotionAndInANarrowWindow() throws Exception {
-        WebView v = loaded("");
-        assertThat(now(v, "less")).isZero();
+        PageView v = page.view();
+        assertThat(now("less")).isZero();
         t.click("try-less");
-        loaded("&less");
-        is(v, "less", 1);
+        page.begun("&less");
+        is("less", 1);
         t.click("try-width");
         t.choose("try-width-375");
-        t.until(() -> Boolean.TRUE.equals(in(v, "typeof Tundra === 'object' && innerWidth === 375")));
+        page.until("typeof Tundra === 'object' && innerWidth === 375", "true");
+    }
+
+    /** How long the window takes to do something, in ms, while the page is in trouble. */
+    private long answersWithin() throws Exception {
+        long most = 0;
+        for (int i = 0; i < 20; i++) {
+            long from = System.nanoTime();
+            RealWindow.fx(() -> {
+                t.studio.select(List.of("lamp"));
+                return null;
+            });
+            most = Math.max(most, System.nanoTime() - from);
+            RealWindow.pulses(1);
+        }
+        return most / 1_000_000;
+    }
+
+    /** Those that run pages for this one. */
+    private static Stream<ProcessHandle> processes() {
+        return ProcessHandle.current().children().filter(p -> p.info().command().orElse("").endsWith("java"));
+    }
+
+    private boolean troubled() {
+        return t.stage.getScene().lookup("#try-trouble").getParent().isVisible();
+    }
+
+    @Test
+    void aPageThatHangsOrDiesIsRunAgain() throws Exception {
+        RealWindow.fx(() -> t.window.tryView().page().ask("for (;;) {}"));
+        t.until(this::troubled);
+        assertThat(t.words("try-trouble")).startsWith("The page does not answer").contains("Your piece is safe.");
+        long wait = answersWithin();
+        System.out.println("while the page stands still the window answers within " + wait + " ms");
+        assertThat(wait).isLessThan(1000);
+        t.click("try-anew");
+        page.begun("");
+        assertThat(RealWindow.fx(this::troubled)).isFalse();
+        assertThat(now("tapped")).isZero();
+
+        processes().forEach(ProcessHandle::destroyForcibly);
+        t.until(this::troubled);
+        assertThat(t.words("try-trouble")).startsWith("The page's process has ended by itself. Your piece is safe.");
+        t.click("try-anew");
+        page.begun("");
+        PageView v = page.view();
+        Point lamp = RealWindow.fx(() -> t.screen(v, 200, 150));
+        t.drag(lamp, lamp);
+        is("tapped", 1);
+    }
+
+    /** A script that never ends is ended, and the log says which and where. */
+    @Test
+    void aLoopThatNeverEndsIsStopped() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.editProject("script", null, p -> {
+                Project q = Scripts.add(p, "spin");
+                Script s = q.scripts().getFirst();
+                return Scripts.source(q, s.id(), "export function spin(page) {\n  page.set('tapped', 7);\n  while (true) {}\n}\n")
+                        .mapBoard("s", b -> b.withReactions(List.of(new Reaction("r", Events.tapped("lamp"), List.of(Actions.of(Actions.RUN, s.id()), Actions.of(Actions.ADD_VALUE, "over", 3.0))))));
+            });
+            return null;
+        });
+        t.click("try-again");
+        t.settle();
+        page.begun("");
+        page.ask("setTimeout(() => document.querySelector('[aria-label=Lamp]').click())");
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().contains("the script spin went on and on in line 3, so it was stopped")));
+        is("tapped", 7);
+        is("over", 3);
+    }
+
+    /** What the page shows is shown: the picture that came over is the page's. */
+    @Test
+    void thePictureIsThePages() throws Exception {
+        PageView v = page.view();
+        page.until("String(document.readyState)", "complete");
+        t.until(() -> v.snapshot(null, null).getPixelReader().getArgb(200, 150) == 0xFF1C6A5E);
+        page.ask("document.querySelector('.t-lamp').style.visibility = 'hidden'");
+        t.until(() -> v.snapshot(null, null).getPixelReader().getArgb(200, 150) == 0xFFFFFFFF);
+        assertThat(processes()).hasSize(1);
+        // the process ends with the window
+        RealWindow.fx(() -> {
+            t.w.tryIt.close();
+            return null;
+        });
+        long end = System.nanoTime() + 20_000_000_000L;
+        while (processes().findAny().isPresent()) {
+            assertThat(System.nanoTime()).as("ends with the window").isLessThan(end);
+            RealWindow.pulses(1);
+        }
+    }
+
+    /** Tab goes through the page's parts and then on in the window, as everywhere. */
+    @Test
+    void theKeyboardGoesThroughThePageAndOut() throws Exception {
+        PageView v = page.view();
+        RealWindow.fx(() -> {
+            v.requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.TAB);
+        page.until("document.activeElement.getAttribute('aria-label')", "Lamp");
+        assertThat(v.isFocused()).isTrue();
+        t.keys(KeyCode.TAB);
+        t.until(() -> !v.isFocused() && t.stage.getScene().getFocusOwner() != null);
     }
 }

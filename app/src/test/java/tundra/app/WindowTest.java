@@ -210,7 +210,7 @@ class WindowTest extends InWindow {
         openDemo();
         t.keys(KeyCode.CONTROL, KeyCode.T);
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("the piece is ready")));
-        t.fx(() -> t.window.tryView().web().getEngine().executeScript("document.querySelector('[aria-label=\"Start the sled\"]').click()"));
+        new TriedPage(t).ask("document.querySelector('[aria-label=\"Start the sled\"]').click()");
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("When Start the sled is tapped") && l.reaction().equals("r-start")));
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().equals("play Sled run from start")));
         assertThat(t.fx(() -> t.stage.getScene().lookup("#sentence-1").getStyleClass())).contains("lit");

@@ -89,7 +89,7 @@ public final class PageCompiler {
         }
         files.put("tundra-player.js", Page.Part.of(utf8(PlayerScript.with(used))));
         for (Script s : project.scripts()) {
-            files.put(scriptPath(s), Page.Part.of(utf8(script(project, s))));
+            files.put(scriptPath(s), Page.Part.of(utf8(script(project, s, extraScript != null))));
             files.put("tundra.d.ts", Page.Part.of(utf8(ScriptApi.declarations())));
         }
         files.put("piece.js", Page.Part.of(utf8("Tundra.players[\"" + PlayerScript.key(used) + "\"].start(" + data + ");\n")));
@@ -120,8 +120,9 @@ public final class PageCompiler {
     }
 
     /** A file for each, so that one that can't be read takes nothing else with it; comments stay where they are wanted. */
-    private static String script(Project p, Script s) {
-        return "Tundra.scripts[\"" + p.id() + " " + s.id() + "\"] = (() => {\n" + (s.comments() ? s.source() : Scripts.withoutComments(s.source())).replaceAll("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)", "$1") + "\nreturn " + s.name() + ";\n})();\n";
+    private static String script(Project p, Script s, boolean tried) {
+        String source = ScriptReader.plain(s.comments() || tried ? s.source() : Scripts.withoutComments(s.source()));
+        return "Tundra.scripts[\"" + p.id() + " " + s.id() + "\"] = (() => {\n" + (tried ? ScriptReader.guarded(source, s.name()) : source) + "\nreturn " + s.name() + ";\n})();\n";
     }
 
     /** The class of a piece, by which its own names are told from those of others on the same page. */

@@ -11,6 +11,23 @@
   addEventListener("error", (e) => send("problem: " + e.message));
 })();
 
+// Ends a loop of a script that has held the page for two seconds. It is called at each turn.
+(() => {
+  const LONGEST = 2000;
+  let since = 0, turns = 0;
+  globalThis.tundraLoop = (script, line) => {
+    if (++turns & 255) return;
+    const now = performance.now();
+    if (!since) {
+      since = now;
+      setTimeout(() => (since = 0));
+    } else if (now - since > LONGEST) {
+      since = 0;
+      throw new Error(`the script ${script} went on and on in line ${line}, so it was stopped`);
+    }
+  };
+})();
+
 // The view in Tundra's window names no keys.
 (() => {
   const names = { 8: "Backspace", 9: "Tab", 13: "Enter", 16: "Shift", 17: "Control", 18: "Alt", 27: "Escape", 32: " ", 33: "PageUp", 34: "PageDown", 35: "End", 36: "Home", 37: "ArrowLeft", 38: "ArrowUp",

@@ -3,9 +3,11 @@ package tundra.app.interact;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.Executor;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.animation.PauseTransition;
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -24,6 +26,7 @@ import javafx.util.Duration;
 import org.fxmisc.flowless.VirtualizedScrollPane;
 import org.fxmisc.richtext.CodeArea;
 import org.fxmisc.richtext.LineNumberFactory;
+import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
@@ -45,7 +48,7 @@ public final class ScriptsPanel extends VBox {
     private final VBox body = new VBox(6);
     private final HBox searching = new HBox(6);
     private final TextField sought = new TextField(), by = new TextField();
-    private final ScriptSyntax syntax = new ScriptSyntax();
+    private final Executor reader = Work.line("scripts read");
     private final PauseTransition pause = new PauseTransition(Duration.millis(350));
     private List<Scripts.Problem> problems = List.of();
     private String shown;
@@ -224,8 +227,7 @@ public final class ScriptsPanel extends VBox {
         if (s != null) {
             found.addAll(Scripts.problems(studio.project(), s.withSource(code.getText())));
             if (read) {
-                readOf = code.getText();
-                unread = syntax.unreadable(readOf);
+                read(code.getText());
             }
             if (unread != null && code.getText().equals(readOf)) {
                 found.addFirst(unread);
@@ -238,6 +240,20 @@ public final class ScriptsPanel extends VBox {
             state.getStyleClass().add("problem-text");
         }
         paint();
+    }
+
+    /** Reads a text beside the interface thread and shows what is wrong with it if it is still there. */
+    private void read(String text) {
+        reader.execute(() -> {
+            Scripts.Problem problem = ScriptSyntax.unreadable(text);
+            Platform.runLater(() -> {
+                readOf = text;
+                unread = problem;
+                if (script() != null && code.getText().equals(text)) {
+                    look(false);
+                }
+            });
+        });
     }
 
     private void paint() {

@@ -18,7 +18,7 @@ public final class TryIt implements AutoCloseable {
     private PreviewServer server;
     private Project served;
     private final List<PreviewServer.LogLine> log = new ArrayList<>();
-    private final List<Runnable> listeners = new ArrayList<>();
+    private final List<Runnable> listeners = new ArrayList<>(), closing = new ArrayList<>();
 
     /**
      * The page's address, compiled anew when the project changed: not for the interface thread.
@@ -66,8 +66,14 @@ public final class TryIt implements AutoCloseable {
         });
     }
 
+    /** Is done when nothing is tried any more. */
+    public void onClose(Runnable then) {
+        closing.add(then);
+    }
+
     @Override
     public synchronized void close() {
+        closing.forEach(Runnable::run);
         if (server != null) {
             server.close();
         }

@@ -11,14 +11,15 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.web.WebView;
+import javafx.scene.text.TextAlignment;
 import tundra.app.job.Jobs;
+import tundra.app.page.PageView;
 import tundra.app.studio.Studio;
 import tundra.core.geometry.Point;
 import tundra.render.SkiaSeries;
 import tundra.web.ViewLimits;
 
-/** The published page inside Tundra. The engine is made when it is first needed, since that takes a while. */
+/** The published page inside Tundra, run by a process of its own that is started when it is first needed. */
 public final class TryView extends BorderPane {
     private final Studio studio;
     private final TryIt tryIt;
@@ -30,7 +31,9 @@ public final class TryView extends BorderPane {
     /** Gives up the page that is being made. */
     private Runnable left = () -> { };
     private final VisitorBar as;
-    private WebView web;
+    private final PageView page = new PageView(this::troubled);
+    private final VBox trouble = new VBox(12);
+    private final Label troubleWords = new Label();
     /** Where the page is served; null before that. */
     private String url;
 
@@ -38,7 +41,9 @@ public final class TryView extends BorderPane {
         this.studio = studio;
         this.tryIt = tryIt;
         this.jobs = jobs;
-        stage.getChildren().add(waiting);
+        page.setId("try-page");
+        tryIt.onClose(page::end);
+        stage.getChildren().setAll(page, waiting, trouble);
         setId("try-view");
         getStyleClass().add("try-view");
         words.setId("try-words");
@@ -49,6 +54,17 @@ public final class TryView extends BorderPane {
         words.setMaxWidth(Double.MAX_VALUE);
         var again = button("Run again", this::run);
         again.setId("try-again");
+        var anew = button("Run again", this::run);
+        anew.setId("try-anew");
+        anew.getStyleClass().add("primary");
+        troubleWords.setId("try-trouble");
+        troubleWords.setWrapText(true);
+        troubleWords.setMaxWidth(420);
+        troubleWords.setTextAlignment(TextAlignment.CENTER);
+        trouble.setAlignment(Pos.CENTER);
+        trouble.getStyleClass().add("try-trouble");
+        trouble.getChildren().addAll(troubleWords, anew);
+        trouble.setVisible(false);
         var browser = button("Open in browser", openInBrowser);
         back = button("Back to the canvas", leave);
         back.setId("try-leave");
@@ -79,6 +95,7 @@ public final class TryView extends BorderPane {
     /** Makes the page of the project as it is now, off the interface thread, and loads it. */
     public void run() {
         left.run();
+        page.warm();
         var project = studio.kept();
         String unseen = ViewLimits.of(project);
         words.setText("The real page. " + (unseen == null ? "This view shows all that this piece uses." : unseen));
@@ -94,7 +111,12 @@ public final class TryView extends BorderPane {
             }
         }, share, made -> {
             waiting.setVisible(false);
-            show(made);
+            url = made.url;
+            if (made.problem == null) {
+                load();
+            } else {
+                say("The page can't be run here: " + made.problem);
+            }
         }, () -> waiting.setVisible(false));
     }
 
@@ -105,60 +127,52 @@ public final class TryView extends BorderPane {
 
     private record Made(String url, String problem) {}
 
-    private void show(Made made) {
-        if (made.problem != null) {
-            stage.getChildren().setAll(new Label("The page can't be run here: " + made.problem), waiting);
-            web = null;
-            url = null;
-            return;
-        }
-        if (web == null) {
-            web = new WebView();
-            web.setId("try-web");
-            web.setContextMenuEnabled(false);
-            web.setPageFill(javafx.scene.paint.Color.TRANSPARENT);
-            stage.getChildren().setAll(new javafx.scene.Group(web), waiting);
-        }
-        url = made.url;
-        load();
-    }
-
     /** The page from its start, as it is for the visitor that is chosen. */
     private void load() {
-        if (web != null && url != null) {
+        if (url != null) {
+            trouble.setVisible(false);
             tryIt.clear();
-            web.getEngine().load(url + "?" + System.nanoTime() + as.visitor().query());
-            web.setMouseTransparent(as.visitor().hand() == Visitor.Hand.KEYS);
-            if (web.isMouseTransparent()) {
-                web.requestFocus();
-            }
             fit();
+            page.load(url + "?" + System.nanoTime() + as.visitor().query());
+            page.setHands(as.visitor().hand() != Visitor.Hand.KEYS);
+            if (!page.hands()) {
+                page.requestFocus();
+            }
         }
     }
 
-    public WebView web() {
-        return web;
+    private void troubled(PageView.Trouble t) {
+        switch (t) {
+            case NONE -> trouble.setVisible(false);
+            case STANDS_STILL -> say("The page does not answer: something in it goes on and on, such as a loop in a script that never ends. Your piece is safe.");
+            case DIED -> say("The page's process has ended by itself. Your piece is safe.");
+        }
+    }
+
+    private void say(String what) {
+        troubleWords.setText(what);
+        trouble.setVisible(true);
+    }
+
+    /** The page that is tried. */
+    public PageView page() {
+        return page;
     }
 
     /** Stops the page, so that it takes no time while it is not seen. */
     public void stop() {
         left.run();
-        if (web != null) {
-            web.getEngine().load("about:blank");
-        }
+        trouble.setVisible(false);
+        page.rest();
     }
 
     private void fit() {
-        if (web != null && stage.getWidth() > 0) {
+        if (stage.getWidth() > 0) {
             Point size = studio.kept().scenes().getFirst().board().size();
             double wide = as.visitor().width() > 0 ? as.visitor().width() : size.x();
             double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
-            // in a group, so that the scaled view takes its scaled room
-            web.setMinSize(wide, size.y());
-            web.setPrefSize(wide, size.y());
-            web.setMaxSize(wide, size.y());
-            web.setScaleX(zoom);
-            web.setScaleY(zoom);
+            double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
+            page.fit(wide, size.y(), Math.max(0.05, zoom), pixels);
         }
     }
 }

@@ -215,7 +215,7 @@ public final class MainWindow {
 
     /** Whether keys are the page's that is tried. */
     private static boolean page(Node focus) {
-        return focus instanceof javafx.scene.web.WebView;
+        return focus instanceof tundra.app.page.PageView;
     }
 
     /** After something was typed in a field. */

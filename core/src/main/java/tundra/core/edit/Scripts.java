@@ -20,13 +20,13 @@ import tundra.core.model.Tree;
 /** The scripts of a piece: added, renamed, kept in step with the names that they use, and looked through for what can't work. */
 public final class Scripts {
     /** What a script asks the page for by a name. */
-    private static final Pattern NAMED = Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline|value|open|set)\\(\\s*(\"((?:[^\"\\\\]|\\\\.)*)\"|'((?:[^'\\\\]|\\\\.)*)')");
+    private static final Pattern NAMED = Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline|value|open|set)\\(\\s*(\"((?:[^\"\\\\]|\\\\.)*+)\"|'((?:[^'\\\\]|\\\\.)*+)')");
     private static final Pattern MEMBER = Pattern.compile("\\bpage\\s*\\.\\s*([A-Za-z_$][A-Za-z0-9_$]*)");
     private static final Pattern OF_NAMED = Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline)\\([^()]*\\)\\s*\\.\\s*([A-Za-z_$][A-Za-z0-9_$]*)");
 
     /** Strings, comments (group 1) and regular expressions, one after the other. */
-    private static final Pattern COMMENTS = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*\"|'(?:[^'\\\\\n]|\\\\.)*'|`(?:[^`\\\\]|\\\\(?s:.))*`|(//[^\n]*|/\\*(?s:.*?)\\*/)"
-            + "|(?<=(?:^|[(,=:\\[!&|?{};+\\n]|return)\\s{0,40})/(?:[^/\\\\\n\\[]|\\\\.|\\[(?:[^\\]\\\\\n]|\\\\.)*])+/");
+    private static final Pattern COMMENTS = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*+\"|'(?:[^'\\\\\n]|\\\\.)*+'|`(?:[^`\\\\]|\\\\(?s:.))*+`|(//[^\n]*|/\\*(?s:.*?)\\*/)"
+            + "|(?<=(?:^|[(,=:\\[!&|?{};+\\n]|return)\\s{0,40})/(?:[^/\\\\\n\\[]|\\\\.|\\[(?:[^\\]\\\\\n]|\\\\.)*+])++/");
 
     private Scripts() {}
 

@@ -106,4 +106,20 @@ class ScriptsTest {
         assertThat(Scripts.comments(p, "s", false).scripts().getFirst().comments()).isFalse();
         assertThat(Scripts.rename(Scripts.comments(p, "s", false), "s", "b").scripts().getFirst().comments()).as("a new name keeps it").isFalse();
     }
+
+    /** Nothing that goes through a source goes deeper the longer a string in it is. */
+    @Test
+    void longStringsEndNothing() {
+        String letters = "x\\y".repeat(100_000);
+        for (String quote : List.of("\"", "'", "`")) {
+            String source = "export function go(page) {\n  page.find(" + quote + letters + quote + "); // said\n}\n";
+            Project p = Scripts.source(Scripts.add(Project.empty("P", new Point(10, 10), 24), "go"), null, "");
+            Script s = p.scripts().getFirst().withSource(source);
+            assertThat(Scripts.withoutComments(source)).isEqualTo(source.replace(" // said", ""));
+            assertThat(Scripts.problems(p, s)).hasSize(quote.equals("`") ? 0 : 1);
+            Project named = Scripts.source(p, s.id(), source).withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.NUMBER, "0", false)));
+            assertThat(Scripts.follow(named, named.withValues(List.of(new PieceValue("v", "w", PieceValue.Kind.NUMBER, "0", false)))).scripts().getFirst().source()).hasSize(source.length());
+        }
+        assertThat(Scripts.withoutComments("a = /[" + letters + "]/; // said")).doesNotContain("said");
+    }
 }
