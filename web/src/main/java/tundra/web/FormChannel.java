@@ -87,7 +87,7 @@ final class FormChannel implements Channel {
             if (keys.isEmpty()) {
                 keys.add(new PageTrack.PageKey(0, form(p, track.keys().getFirst().value(), rest, contour), "linear"));
             }
-            out.add(target, apart ? Mixes.part("form", 0) : "@d", keys);
+            out.add(target, apart ? Mixes.part("form", 0) : "@d", keys, out.timeline().loop() ? calm(track) : 0);
             return;
         }
         for (double t = 0; t <= d; t += Baker.FRAME) {
@@ -99,6 +99,11 @@ final class FormChannel implements Channel {
         }
         keys.sort(Comparator.comparingDouble(PageTrack.PageKey::offset));
         out.add(target, "@d", keys);
+    }
+
+    /** For how many ms no node goes farther than a px; what loops for ever is not set more often than that, nor less than 8 times a second. */
+    private static double calm(Track<Outline> track) {
+        return Math.round(Math.min(125, 1000 / Math.max(1, Morph.speed(track))));
     }
 
     private static PageTrack.PageKey key(Content.Path p, Track<Outline> track, Track<Point> size, double t, double duration, int contour) {

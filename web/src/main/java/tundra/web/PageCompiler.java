@@ -336,6 +336,9 @@ public final class PageCompiler {
         all.addAll(FlipChannels.of(s.board(), t, markup));
         for (PageTrack track : all) {
             ObjectNode one = tracks.addObject().put("of", track.target()).put("property", track.property());
+            if (track.every() > 0) {
+                one.put("every", track.every());
+            }
             if (track.round() instanceof PageTrack.Round r) {
                 one.putObject("round").put("length", r.length() / 1000.0).put("begin", r.begin() / 1000.0).put("before", r.before());
             }

@@ -9,8 +9,13 @@ import java.util.List;
  * @param property in the camel case of Web Animations; an attribute that the player sets itself begins with @, what only jumps
  *     from value to value and is switched by the player with !
  * @param round where the keys are those of one round that begins again and again; null where they are the whole timeline's
+ * @param every what the player sets itself it sets anew after so many ms at the latest; 0 for every picture
  */
-record PageTrack(String target, String property, List<PageKey> keys, Round round) {
+record PageTrack(String target, String property, List<PageKey> keys, Round round, double every) {
+    PageTrack(String target, String property, List<PageKey> keys, Round round) {
+        this(target, property, keys, round, 0);
+    }
+
     PageTrack(String target, String property, List<PageKey> keys) {
         this(target, property, keys, null);
     }

@@ -131,6 +131,11 @@ final class Tracks {
         out.add(new PageTrack(target, property, closed(keys)));
     }
 
+    /** Adds what the player sets itself and need not set at every picture. */
+    void add(String target, String property, List<PageTrack.PageKey> keys, double every) {
+        out.add(new PageTrack(target, property, closed(keys), null, every));
+    }
+
     /** Adds keys of one round that begins again and again. */
     void addRound(String target, String property, List<PageTrack.PageKey> keys, PageTrack.Round round) {
         out.add(new PageTrack(target, "!" + property, closed(keys), round));

@@ -11,6 +11,8 @@ public enum Check {
     UNPAINTED("Not painted", "A gradient so small, large or skewed that it can't be painted; its last colour stands in for it."),
     UNSEEN_MOTIF("Motif cut short", "A motif in step with a timeline that ends before it does."),
     HEAVY("Heavy for visitors", "A motif that takes much memory on a visitor's machine and could be a series of pictures."),
+    BUSY("Never rests", "A loop that never ends and keeps a visitor's processor busy."),
+    SEAM("Halts in its loop", "Something that goes on in one direction for ever, but slows down where its loop begins anew."),
     DEAD("Never happens", "A reaction that nothing can set off, or something to drag that nobody can."),
     ALREADY("Plays already", "An action that plays what plays without it."),
     COVERED("Covered", "Something that can be tapped or dragged, beneath something else that catches the pointer."),

@@ -33,6 +33,7 @@ public final class Checks {
         for (Place s : project.places()) {
             out.addAll(new LookChecks(project, s, measure, eyes).run());
             out.addAll(MotifChecks.of(project, s));
+            out.addAll(LoopChecks.of(s));
             out.addAll(ReactionChecks.of(project, s, measure));
             if (project.scene(s.id()) != null) {
                 out.addAll(MotifChecks.heavy(project, s));

@@ -10,6 +10,8 @@ import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 
 /**
  * Outlines between two keys: the nodes are matched in order from the first one on. The contour with fewer nodes gets more by
@@ -38,6 +40,29 @@ public final class Morph {
     }
 
     private Morph() {}
+
+    /** The fastest that a node goes, in px per s, by samples of each interval. */
+    public static double speed(Track<Outline> track) {
+        int samples = 8;
+        double most = 0;
+        for (int i = 0; i + 1 < track.keys().size(); i++) {
+            Key<Outline> a = track.keys().get(i), b = track.keys().get(i + 1);
+            double seconds = (b.time() - a.time()) / 1e6 / samples;
+            List<Point> before = nodes(a, b, 0);
+            for (int s = 1; s <= samples; s++) {
+                List<Point> now = nodes(a, b, (double) s / samples);
+                for (int n = 0; n < Math.min(now.size(), before.size()); n++) {
+                    most = Math.max(most, now.get(n).minus(before.get(n)).length() / seconds);
+                }
+                before = now;
+            }
+        }
+        return most;
+    }
+
+    private static List<Point> nodes(Key<Outline> a, Key<Outline> b, double p) {
+        return at(a.value(), b.value(), a.easing().at(p)).contours().stream().flatMap(c -> c.nodes().stream()).map(Node::at).toList();
+    }
 
     /** Two outlines with as many contours and nodes. */
     public record Pair(Outline from, Outline to) {}

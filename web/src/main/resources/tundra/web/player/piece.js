@@ -60,11 +60,18 @@ class Piece {
   #values = new Map();
   #spoken;
   #begun;
+  // Whether it is out of the visitor's view, and what goes on when it no longer is.
+  away = false;
+  asleep = [];
 
   // In an element of a document or of a shadow root, with its files beside a base address.
   constructor(data, el, base) {
     Object.assign(this, { el, base, root: el.getRootNode() });
     this.id = data.id;
+    new IntersectionObserver((seen) => {
+      this.away = !seen.at(-1).isIntersecting;
+      if (!this.away) for (const wake of this.asleep.splice(0)) wake();
+    }).observe(el);
     this.motifs = data.motifs ?? {};
 //# values
     for (const v of data.values ?? []) {

@@ -11,6 +11,7 @@ class Timeline {
   #sounds;
   #again;
   #step;
+  #pause;
   #board;
   #clock;
   #source;
@@ -31,9 +32,9 @@ class Timeline {
     this.composed = clock && !clock.still && clock.duration === duration;
     this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(board.piece.file(s.src)), { preload: "auto" }) }));
     this.timing = this.composed ? clock.timing : { duration, fill: "both", iterations: this.#loop && !clock ? Infinity : 1 };
-    this.#tracks = tracks.map(({ of, property, keys, round }) => {
+    this.#tracks = tracks.map(({ of, property, keys, round, every }) => {
       keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
-      const track = { timeline: this, slot: slot(of, property), keys, round };
+      const track = { timeline: this, slot: slot(of, property), keys, round, every };
       if (track.slot instanceof Animated) track.frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
       else if (!(track.slot instanceof Switched)) track.curve = new Curve(keys);
       return track;
@@ -107,18 +108,27 @@ class Timeline {
 
   // Each frame what the page's own thread moves.
   #drive() {
-    const moved = this.stepped ? this.#tracks : this.#driven;
+    const moved = this.stepped ? this.#tracks : this.#driven, { piece } = this.#board;
     cancelAnimationFrame(this.#step);
+    clearTimeout(this.#pause);
     if (!this.playing || !moved.length) return;
+    const every = Math.min(...moved.map((t) => t.every ?? 0)) / Math.abs(this.#clock?.speed ?? this.pace);
     let before = 0;
     const step = (now) => {
       if (!this.playing) return;
       if (before && now > before) frame = Math.max(4, Math.min(34, frame + (now - before - frame) / 8));
-      before = now;
       this.#show(moved);
-      this.#step = requestAnimationFrame(step);
+      if (every > 20 && !this.stepped) {
+        // no frame is asked for in between
+        before = 0;
+        this.#pause = setTimeout(next, every - 8);
+      } else {
+        before = now;
+        next();
+      }
     };
-    this.#step = requestAnimationFrame(step);
+    const next = () => (piece.away ? piece.asleep.push(() => this.#drive()) : (this.#step = requestAnimationFrame(step)));
+    next();
   }
 
   // Tells what goes along with it; where it loops, again at each turn.
