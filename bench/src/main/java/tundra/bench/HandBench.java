@@ -80,6 +80,8 @@ public final class HandBench implements Asker {
             Play play = b.play(ProjectFile.read(Path.of(args[0])));
             System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs, keys[0].pictures,
                     keys[1].eventMs, keys[1].pictures, play.late, play.worked, play.waited, play.idle);
+            double[] opened = b.pieces(Path.of(args[0]));
+            System.out.printf(java.util.Locale.ROOT, "opened %.1f %.1f%n", opened[1], opened[0]);
         } catch (Exception e) {
             // the window's threads would keep a failed run alive
             e.printStackTrace();
@@ -115,6 +117,50 @@ public final class HandBench implements Asker {
             return null;
         });
         Thread.sleep(1500);
+    }
+
+    /** MB that are held with a piece open, and with the same one open after ten were opened one after the other, each looked at on three desks. */
+    private double[] pieces(Path demo) throws Exception {
+        look(demo);
+        double one = held();
+        for (int i = 0; i < 10; i++) {
+            look(demo);
+        }
+        return new double[] {one, held()};
+    }
+
+    private void look(Path demo) throws Exception {
+        Project p = ProjectFile.read(demo);
+        fx(() -> {
+            w.studio.open(p, null);
+            return null;
+        });
+        for (Desk d : List.of(Desk.DRAW, Desk.ANIMATE, Desk.INTERACT)) {
+            fx(() -> {
+                w.studio.setDesk(d);
+                return null;
+            });
+            for (long end = System.nanoTime() + 10_000_000_000L; !fx(w.canvas::settled) && System.nanoTime() < end; ) {
+                Thread.sleep(50);
+            }
+            Thread.sleep(300);
+        }
+    }
+
+    /** Of the heap and of memory beside it that Java knows. */
+    private double held() throws Exception {
+        for (int i = 0; i < 4; i++) {
+            System.gc();
+            // what JavaFX no longer needs it lets go of when it paints next
+            fx(() -> {
+                w.canvas.redrawOverlay();
+                tundra.app.Startup.untilPainted();
+                return null;
+            });
+            Thread.sleep(300);
+        }
+        long beside = ManagementFactory.getPlatformMXBeans(java.lang.management.BufferPoolMXBean.class).stream().mapToLong(java.lang.management.BufferPoolMXBean::getMemoryUsed).sum();
+        return (ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() + beside) / 1e6;
     }
 
     private Result element() throws Exception {
