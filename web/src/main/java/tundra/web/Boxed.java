@@ -8,7 +8,7 @@ import tundra.core.model.Properties;
 
 /**
  * The names of the parts that an element has on the page: an HTML box that moves; for some one around it that spans of time hide, and one
- * inside that the pivot shifts; and the shape.
+ * inside that the pivot shifts or that is cut before effects are laid over it; and the shape.
  *
  * @param outer the box that place, rotation, scale and opacity go to
  * @param inner the inner box; null when the outer one is the box itself
@@ -20,7 +20,7 @@ import tundra.core.model.Properties;
 record Boxed(String outer, String inner, String span, String shape, Point shift, Point size) {
     static Boxed of(Board board, Element e, Point size) {
         String name = PageId.of(e.id());
-        boolean split = Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Tracks.keyed(board, e.id(), p)));
+        boolean split = FilterChannel.inside(board, e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Tracks.keyed(board, e.id(), p)));
         boolean spans = board.timelines().stream().anyMatch(t -> t.shown().containsKey(e.id()))
                 && (Tracks.keyed(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no"));
         return new Boxed(name, split ? name + "-b" : null, spans ? name + "-v" : null, e.content() instanceof Content.Parent || e.content() instanceof Content.Instance ? null : name + "-s",

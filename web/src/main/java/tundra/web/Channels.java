@@ -30,7 +30,7 @@ final class Channels {
             new WordChannel(Properties.SHOWN, outer(), "visibility", v -> v.equals("yes") ? "inherit" : "hidden"),
             new WordChannel(Properties.OVERFLOW, e -> List.of(e.box().box()), "overflow", v -> v.equals("clipped") ? "clip" : "visible"),
             new WordChannel(Properties.CURSOR, outer(), "cursor", v -> v),
-            new WordChannel(Properties.TOUCH, e -> e.box().shape() == null ? List.of() : List.of(e.box().shape()), "pointerEvents", v -> v.equals("its whole box") ? "all" : v.equals("lets through") ? "none" : "auto"),
+            new TouchChannel(),
             new WordChannel(Properties.BLEND, Channels::blended, "mixBlendMode", v -> v),
             new WordChannel(Properties.ISOLATE, outer(), "isolation", v -> v.equals("yes") ? "isolate" : "auto"),
             new FilterChannel(),

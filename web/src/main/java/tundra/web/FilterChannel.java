@@ -10,9 +10,12 @@ import tundra.core.frame.Filters;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Board;
 import tundra.core.model.Color;
+import tundra.core.model.Content;
 import tundra.core.model.Effect;
 import tundra.core.model.EffectKind;
+import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
@@ -20,8 +23,8 @@ import tundra.core.model.Values;
 import tundra.core.svg.FilterText;
 
 /**
- * The effects of an element as its {@code filter}: CSS functions where there is one for each and one timeline at most keys them, since browsers
- * move those off the main thread; an SVG filter otherwise, whose attributes the player sets.
+ * The effects of an element as {@code filter}: CSS functions where there is one for each and one timeline at most keys them, since browsers
+ * move those off the main thread; SVG filters otherwise, whose attributes the player sets.
  */
 final class FilterChannel implements Channel {
     private static final Set<EffectKind> FUNCTIONS = EnumSet.of(EffectKind.BLUR, EffectKind.BRIGHTNESS, EffectKind.CONTRAST, EffectKind.SATURATION, EffectKind.HUE,
@@ -41,40 +44,79 @@ final class FilterChannel implements Channel {
         return true;
     }
 
-    private static List<Effect> on(PageElement e) {
-        return e.element().effects().stream().filter(Effect::on).toList();
+    /**
+     * A box that some effects are laid on. Each of several has a box of its own inside that of the next, since browsers work out a long chain
+     * in one box anew for each of its links; what CSS functions say all of is one.
+     *
+     * @param first its place among the element's effects
+     */
+    private record Step(List<Effect> effects, int first, String box, boolean css) {
+        /** The name of its SVG filter. */
+        String id() {
+            return box + "-x";
+        }
     }
 
-    /** Whether CSS functions say all of it. */
-    private static boolean functions(PageElement e) {
-        long keyed = e.board().timelines().stream().filter(t -> on(e).stream().anyMatch(x -> !t.tracksOf(x.id()).isEmpty())).count();
-        return keyed <= 1 && on(e).stream().allMatch(x -> FUNCTIONS.contains(x.kind()) && (x.kind() != EffectKind.BLUR || even(e, x)));
+    private static List<Effect> on(Element e) {
+        return e.effects().stream().filter(Effect::on).toList();
     }
 
-    /** Whether a blur is the same along both axes at all times. */
-    private static boolean even(PageElement e, Effect x) {
-        return same(x.rest().get(Properties.BLUR)) && e.board().timelines().stream().map(t -> t.track(x.id(), Properties.BLUR))
-                .allMatch(t -> t == null || t.keys().stream().allMatch(k -> same(k.value())));
+    private static List<Step> steps(PageElement e) {
+        return steps(e.board(), e.element(), e.box().outer());
+    }
+
+    /** The boxes from the inside out; the last one is the element's outer box. */
+    private static List<Step> steps(Board board, Element e, String outer) {
+        List<Effect> on = on(e);
+        if (on.isEmpty()) {
+            return List.of();
+        }
+        if (keyed(board, on) <= 1 && on.stream().allMatch(x -> function(board, x))) {
+            return List.of(new Step(on, 0, outer, true));
+        }
+        var out = new ArrayList<Step>();
+        for (int i = 0; i < on.size(); i++) {
+            Effect x = on.get(i);
+            out.add(new Step(List.of(x), i, i == on.size() - 1 ? outer : outer + "-f" + i, function(board, x) && keyed(board, List.of(x)) <= 1));
+        }
+        return out;
+    }
+
+    /** Whether what an element shows needs a box inside its outer one, so that its effects are laid over what is cut and reach beyond it. */
+    static boolean inside(Board board, Element e) {
+        return steps(board, e, "").size() > 1 || !on(e).isEmpty() && e.content() instanceof Content.Group;
+    }
+
+    /** The boxes between the outer one and what it shows, from the outside in. */
+    static List<String> between(PageElement e) {
+        List<Step> all = steps(e);
+        return all.isEmpty() ? List.of() : all.subList(0, all.size() - 1).reversed().stream().map(Step::box).toList();
+    }
+
+    /** How many timelines key any of some effects. */
+    private static long keyed(Board board, List<Effect> of) {
+        return board.timelines().stream().filter(t -> of.stream().anyMatch(x -> !t.tracksOf(x.id()).isEmpty())).count();
+    }
+
+    /** Whether a CSS function says an effect at all times. */
+    private static boolean function(Board board, Effect x) {
+        return FUNCTIONS.contains(x.kind()) && (x.kind() != EffectKind.BLUR || same(x.rest().get(Properties.BLUR)) && board.timelines().stream().map(t -> t.track(x.id(), Properties.BLUR))
+                .allMatch(t -> t == null || t.keys().stream().allMatch(k -> same(k.value()))));
     }
 
     private static boolean same(Point p) {
         return p.x() == p.y();
     }
 
-    /** The name of the SVG filter; null where there is none. */
-    static String svg(PageElement e) {
-        return on(e).isEmpty() || functions(e) ? null : e.box().outer() + "-x";
-    }
-
     @Override
     public void rest(PageElement e, StyleSheet css) {
-        if (!on(e).isEmpty()) {
-            css.put(e.box().outer(), "filter", svg(e) != null ? "url(#" + svg(e) + ")" : text(e, x -> x.rest()));
+        for (Step s : steps(e)) {
+            css.put(s.box(), "filter", s.css() ? text(s, x -> x.rest()) : "url(#" + s.id() + ")");
         }
     }
 
-    private static String text(PageElement e, Function<Effect, Values> at) {
-        return on(e).stream().map(x -> function(x, at.apply(x))).collect(Collectors.joining(" "));
+    private static String text(Step s, Function<Effect, Values> at) {
+        return s.effects().stream().map(x -> function(x, at.apply(x))).collect(Collectors.joining(" "));
     }
 
     private static String function(Effect x, Values v) {
@@ -115,21 +157,45 @@ final class FilterChannel implements Channel {
     @Override
     public void keys(PageElement e, Tracks out) {
         Timeline t = out.timeline();
-        List<Effect> keyed = on(e).stream().filter(x -> !t.tracksOf(x.id()).isEmpty()).toList();
-        if (keyed.isEmpty()) {
-            return;
-        }
-        if (svg(e) == null) {
-            // sampled as numbers, said as text at the same times
-            out.sampled(e.box().outer(), "filter", time -> numbers(keyed, t, time), times(keyed, t), time -> text(e, x -> at(x, t, time)));
-            return;
-        }
-        for (Effect x : keyed) {
-            int i = on(e).indexOf(x);
-            for (FilterText.Attribute a : FilterText.attributes(Filters.of(x.kind(), x.rest()))) {
-                out.sampled(part(e, i, a.part()), "@" + a.name(), time -> numbers(List.of(x), t, time), times(List.of(x), t), time -> a.text().apply(Filters.of(x.kind(), at(x, t, time))));
+        for (Step s : steps(e)) {
+            List<Effect> keyed = s.effects().stream().filter(x -> !t.tracksOf(x.id()).isEmpty()).toList();
+            if (!keyed.isEmpty() && s.css()) {
+                // sampled as numbers, said as text at the same times
+                out.sampled(s.box(), "filter", time -> numbers(keyed, t, time), times(keyed, t), time -> text(s, x -> at(x, t, time)));
+            } else if (!keyed.isEmpty()) {
+                attributes(e, s, out);
             }
         }
+    }
+
+    /** What a timeline keys of an SVG filter. */
+    private static void attributes(PageElement e, Step s, Tracks out) {
+        Timeline t = out.timeline();
+        Effect x = s.effects().getFirst();
+        for (FilterText.Attribute a : FilterText.attributes(Filters.of(x.kind(), x.rest()))) {
+            List<Property<?>> of = of(x.kind(), a.name()).stream().filter(p -> t.track(x.id(), p) != null).toList();
+            if (of.isEmpty()) {
+                continue;
+            }
+            String part = part(e, s.first(), a.part());
+            if (Mixes.apart(e.board(), x.id(), of(x.kind(), a.name()).toArray(Property<?>[]::new))) {
+                FilterMixes.keys(x, part, a, out);
+            } else {
+                out.sampled(part, "@" + a.name(), time -> numbers(List.of(x), t, time), times(List.of(x), t), time -> a.text().apply(Filters.of(x.kind(), at(x, t, time))));
+            }
+        }
+    }
+
+    /** The properties of an effect that an attribute of its SVG filter is made of. */
+    private static List<Property<?>> of(EffectKind kind, String attribute) {
+        boolean shadow = kind == EffectKind.DROP_SHADOW || kind == EffectKind.INNER_SHADOW;
+        return switch (attribute) {
+            case "dx", "dy" -> shadow ? List.of(Properties.SHADOW_OFFSET) : List.of(Properties.LONG_DIRECTION, Properties.LONG_LENGTH);
+            case "stdDeviation" -> List.of(shadow ? Properties.SHADOW_BLUR : Properties.BLUR);
+            case "flood-color", "flood-opacity" -> List.of(Properties.SHADOW_COLOR);
+            case "slope" -> List.of(Properties.LONG_FADE);
+            default -> kind.properties();
+        };
     }
 
     private static double[] numbers(List<Effect> of, Timeline t, double time) {
@@ -155,14 +221,14 @@ final class FilterChannel implements Channel {
         return e.box().outer() + "-x" + effect + part;
     }
 
-    /** The definition of the SVG filter; empty where there is none. */
+    /** The definitions of the SVG filters; empty where there are none. */
     static String definition(PageElement e) {
-        String id = svg(e);
-        if (id == null) {
-            return "";
+        var s = new StringBuilder();
+        for (Step step : steps(e)) {
+            if (!step.css()) {
+                FilterText.definition(s, step.id(), step.effects().stream().map(x -> Filters.of(x.kind(), x.rest())).toList(), REGION, (effect, part) -> part(e, step.first() + effect, part));
+            }
         }
-        var s = new StringBuilder("<svg class=\"t-p\" aria-hidden=\"true\">");
-        FilterText.definition(s, id, on(e).stream().map(x -> Filters.of(x.kind(), x.rest())).toList(), REGION, (effect, part) -> part(e, effect, part));
-        return s.append("</svg>").toString();
+        return s.isEmpty() ? "" : "<svg class=\"t-p\" aria-hidden=\"true\">" + s + "</svg>";
     }
 }

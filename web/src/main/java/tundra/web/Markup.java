@@ -196,7 +196,12 @@ final class Markup {
         if (reactive.contains(e.id())) {
             out.append(" t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.name()));
         }
-        out.append(box.inner() == null ? "\">" : "\"><div class=\"" + box.inner() + "\">");
+        out.append("\">");
+        List<String> effects = FilterChannel.between(page);
+        effects.forEach(name -> out.append("<div class=\"").append(name).append("\">"));
+        if (box.inner() != null) {
+            out.append("<div class=\"").append(box.inner()).append("\">");
+        }
         if (e.content() instanceof Content.Group g && g.clip() != null) {
             css.put(box.box(), "clip-path", "path('" + g.clip().svgPath() + "')");
         }
@@ -207,7 +212,7 @@ final class Markup {
         } else {
             e.children().forEach(c -> element(board, c, reactive));
         }
-        out.append("</div>".repeat(1 + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');
+        out.append("</div>".repeat(1 + effects.size() + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');
     }
 
     /** Whether anything that an element holds blends with what lies behind it, at rest or by keys. */
@@ -317,7 +322,7 @@ final class Markup {
         for (var line : lines) {
             boolean changes = rests && values.within(e.id(), from, from + line.text().length());
             out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"")
-                    .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), measure, t.spacing() == 0)) : Numbers.plain(line.x(), 4))
+                    .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), measure, t.spacing() == 0), t.spacing()) : Numbers.plain(line.x(), 4))
                     .append("\" y=\"").append(Numbers.plain(line.baseline(), 4)).append("\">").append(values.line(e.id(), line.text(), from)).append("</tspan>");
             from += line.text().length() + 1;
         }

@@ -182,7 +182,7 @@ public final class PageCompiler {
                 .t-scene[hidden]{display:none}
                 .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
                 .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}
-                .t-p *,.t-scene img:where([class^=t-]){pointer-events:auto}
+                .t-p *,.t-scene img:where([class^=t-]){pointer-events:var(--touch,auto)}
                 .t-p text{white-space:pre;text-rendering:geometricPrecision}
                 .t-scene img:where([class^=t-]){position:absolute;left:0;top:0;display:block}
                 .t-scene [hidden]{display:none}
@@ -275,14 +275,14 @@ public final class PageCompiler {
         List<Element> instances = Motifs.instances(b, x -> true).stream().filter(e -> markup.of(e.id()) != null).toList();
         if (!instances.isEmpty()) {
             ArrayNode all = o.putArray("instances");
-            instances.forEach(e -> instance(all.addObject(), b, e, markup));
+            instances.forEach(e -> instance(all.addObject(), p, b, e, markup));
         }
     }
 
     /** Where a motif stands, and what its time goes by; said only where it isn't usual. */
-    private static void instance(ObjectNode o, Board b, Element e, Markup markup) {
+    private static void instance(ObjectNode o, Project p, Board b, Element e, Markup markup) {
         var i = (Content.Instance) e.content();
-        Clock c = i.clock();
+        Clock c = p.motif(i.motif()).clock(i);
         o.put("of", markup.of(e.id()).box().box()).put("outer", markup.of(e.id()).box().outer()).put("motif", i.motif()).put("repeat", c.repeat().name().toLowerCase(Locale.ROOT));
         if (c.phase() != 0) {
             o.put("phase", c.phase() / 1000.0);

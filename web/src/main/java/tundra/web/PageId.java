@@ -4,8 +4,18 @@ package tundra.web;
 final class PageId {
     private PageId() {}
 
-    /** The id on the page of a scene or an element: letters and digits as they are, _ as __ and - as _-. */
+    /** The id on the page of a scene or an element: letters and digits as they are, _ as __ and - as _-, anything else by its number in Unicode. */
     static String of(String id) {
-        return "t-" + id.replace("_", "__").replace("-", "_-");
+        var out = new StringBuilder("t-");
+        id.codePoints().forEach(c -> {
+            if (c == '_' || c == '-') {
+                out.append('_').append((char) c);
+            } else if (c < 128 && Character.isLetterOrDigit(c)) {
+                out.append((char) c);
+            } else {
+                out.append("_x").append(Integer.toHexString(c)).append('_');
+            }
+        });
+        return out.toString();
     }
 }

@@ -60,12 +60,16 @@ final class ValueTexts {
         return out.append(Markup.escape(line.substring(at))).toString();
     }
 
-    /** Where a line of words that change stands: by its middle or its end where it is set so. */
-    static String place(Content.Align align, double x, double width) {
+    /**
+     * Where a line of words that change stands: by its middle or its end where it is set so.
+     *
+     * @param spacing between letters; browsers count it behind the last one too
+     */
+    static String place(Content.Align align, double x, double width, double spacing) {
         return switch (align) {
             case LEFT -> Numbers.plain(x, 4);
-            case CENTRE -> Numbers.plain(x + width / 2, 4) + "\" text-anchor=\"middle";
-            case RIGHT -> Numbers.plain(x + width, 4) + "\" text-anchor=\"end";
+            case CENTRE -> Numbers.plain(x + (width + spacing) / 2, 4) + "\" text-anchor=\"middle";
+            case RIGHT -> Numbers.plain(x + width + spacing, 4) + "\" text-anchor=\"end";
         };
     }
 }

@@ -241,7 +241,7 @@ public final class Studio {
     public void openInPlace(String instance) {
         Element e = board().find(instance);
         if (e != null && e.content() instanceof Content.Instance i && project().motif(i.motif()) instanceof Motif m) {
-            long local = moment().inside(board(), instance, i.clock(), m.board()).timeOf(m.board().main().id());
+            long local = moment().inside(board(), instance, m.clock(i), m.board()).timeOf(m.board().main().id());
             open.into(i.motif(), new OpenPlace.Step(open.id(), instance, playhead(), time.timeline()));
             opened(m.board().main().id(), project().snap(local), List.of());
         }

@@ -180,7 +180,7 @@ final class TimelinePainter {
         Element motion = studio.board().find(r.element());
         if (motion != null && motion.content() instanceof Content.Instance i && studio.project().motif(i.motif()) instanceof Motif m
                 && (t == studio.board().main() || t == Moment.sitsOn(studio.board(), r.element()))) {
-            TurnsPainter.draw(g, Turns.of(studio.board(), motion, m.board()), i.clock(), scale, top, tall, HEAD, w, colors);
+            TurnsPainter.draw(g, Turns.of(studio.board(), motion, m), m.clock(i), scale, top, tall, HEAD, w, colors);
             g.setFill(colors.space());
             times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));
         } else if (book != null) {

@@ -28,10 +28,10 @@ final class MotifChecks {
         Board b = place.board();
         for (Element e : Motifs.instances(b, x -> true)) {
             Motif m = p.motif(((Content.Instance) e.content()).motif());
-            String missing = m == null || e.guide() || e.hidden() ? null : Turns.missing(b, e, m.board(), p.frameRate());
+            String missing = m == null || e.guide() || e.hidden() ? null : Turns.missing(b, e, m, p.frameRate());
             if (missing != null) {
                 String words = e.name() + " " + missing + ": the timeline that it goes by ends before the motif does.";
-                out.add(new Finding(Check.UNSEEN_MOTIF, place.id(), e.id(), null, Turns.of(b, e, m.board()).never().from(), words, longer(b, e, m)));
+                out.add(new Finding(Check.UNSEEN_MOTIF, place.id(), e.id(), null, Turns.of(b, e, m).never().from(), words, longer(b, e, m)));
             }
         }
         return out;
@@ -59,7 +59,7 @@ final class MotifChecks {
     private static Finding.Fix longer(Board b, Element e, Motif m) {
         Timeline on = Moment.sitsOn(b, e.id());
         Span span = on.shown().get(e.id());
-        long end = Turns.of(b, e, m.board()).never().to();
+        long end = Turns.of(b, e, m).never().to();
         return span != null && end <= on.duration()
                 ? new Finding.Fix("Lengthen its span", x -> x.mapTimeline(on.id(), t -> t.withShown(e.id(), new Span(span.from(), end))))
                 : new Finding.Fix("Give it its own clock", x -> Motifs.clocks(x, Set.of(e.id()), (Clock c) -> c.withOwn(true)));

@@ -38,7 +38,7 @@ public final class BrokenApart {
         Board out = b;
         for (String id : ids) {
             if (out.find(id) instanceof Element e && e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m) {
-                Moment inner = moment.inside(b, id, i.clock(), m.board());
+                Moment inner = moment.inside(b, id, m.clock(i), m.board());
                 List<Element> children = apart.posed(m.board().elements(), m.board(), new FrameBuilder(m.board(), null, null, false, seen.motifs()), inner);
                 out = out.mapElement(id, x -> x.withContent(new Content.Group(children, i.box())));
             }
@@ -83,7 +83,7 @@ public final class BrokenApart {
     /** What went by the motif's time stands where it stood. */
     private Clock stopped(Content.Instance i, Moment m, Board in, String id) {
         Motif inner = project.motif(i.motif());
-        long at = inner == null ? 0 : m.inside(in, id, i.clock(), inner.board()).timeOf(inner.board().main().id());
+        long at = inner == null ? 0 : m.inside(in, id, inner.clock(i), inner.board()).timeOf(inner.board().main().id());
         return new Clock(false, Clock.Repeat.HOLD, at, 1);
     }
 }

@@ -179,7 +179,7 @@ public final class FrameBuilder {
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
         List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null
-                ? motifs.at(i.motif(), m.inside(board, e.id(), i.clock(), motifs.board(i.motif()))) : nodes(seen(e, m), m);
+                ? motifs.at(i.motif(), m.inside(board, e.id(), motifs.clock(i), motifs.board(i.motif()))) : nodes(seen(e, m), m);
         Last before = last.get(e);
         Look look = look(e, v, children, m);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children) && before.node.look().equals(look)) {

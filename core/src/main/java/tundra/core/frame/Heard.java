@@ -34,13 +34,14 @@ public final class Heard {
         var out = new ArrayList<>(t.sounds());
         Tree.each(b.elements(), e -> {
             if (e.content() instanceof Content.Instance i && (i.clock().own() || Moment.sitsOn(b, e.id()).id().equals(t.id()))) {
-                add(out, b, e, i.clock(), project.motif(i.motif()));
+                add(out, b, e, i, project.motif(i.motif()));
             }
         });
         return out;
     }
 
-    private void add(List<PlacedSound> out, Board around, Element e, Clock c, Motif m) {
+    private void add(List<PlacedSound> out, Board around, Element e, Content.Instance i, Motif m) {
+        Clock c = m == null ? null : m.clock(i);
         if (m == null || c.speed() <= 0 || c.repeat() == Clock.Repeat.HOLD) {
             return;
         }
@@ -50,7 +51,7 @@ public final class Heard {
         }
         // the first turn begins at the phase, the others at the motif's start
         long into = c.local(0, m.board().main().duration());
-        for (Turns.Turn turn : Turns.of(around, e, m.board()).turns()) {
+        for (Turns.Turn turn : Turns.of(around, e, m).turns()) {
             for (PlacedSound s : inner) {
                 placed(out, s, turn, into, c.speed());
             }

@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
+import tundra.core.model.Content;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -74,6 +76,11 @@ public final class MotifFrames {
     /** The board of a motif; null when there is none of that id. */
     public Board board(String motif) {
         return boards.get(motif);
+    }
+
+    /** What drives the time of an instance. */
+    Clock clock(Content.Instance i) {
+        return motifs.stream().filter(m -> m.id().equals(i.motif())).findFirst().map(m -> m.clock(i)).orElse(i.clock());
     }
 
     /** What a motif shows, from back to front; nothing when there is none of that id. */

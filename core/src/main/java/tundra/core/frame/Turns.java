@@ -7,6 +7,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Motif;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 
@@ -22,9 +23,12 @@ public record Turns(List<Turn> turns, Span never) {
     /** A run of the motif, or what is left of it, from one time of the board's timeline to another, in µs. */
     public record Turn(long from, long to) {}
 
-    /** @param motif the board of the motif that the element shows */
-    public static Turns of(Board around, Element e, Board motif) {
-        Clock c = ((Content.Instance) e.content()).clock();
+    /** @param motif the one that the element shows */
+    public static Turns of(Board around, Element e, Motif motif) {
+        return of(around, e, motif.clock((Content.Instance) e.content()), motif.board());
+    }
+
+    private static Turns of(Board around, Element e, Clock c, Board motif) {
         Timeline on = c.own() ? around.main() : Moment.sitsOn(around, e.id());
         Span span = on.shown().get(e.id());
         long start = c.own() || span == null ? 0 : span.from(), end = span == null ? on.duration() : Math.min(span.to(), on.duration());
@@ -50,13 +54,13 @@ public record Turns(List<Turn> turns, Span never) {
     }
 
     /** How many frames of the motif an instance shows, and of how many, where it doesn't show all; null where it does. */
-    public static String missing(Board around, Element e, Board motif, int frameRate) {
+    public static String missing(Board around, Element e, Motif motif, int frameRate) {
         Turns t = of(around, e, motif);
         if (t.never == null) {
             return null;
         }
-        Clock c = ((Content.Instance) e.content()).clock();
-        long all = Math.max(1, Math.round(motif.main().duration() / 1e6 * frameRate));
+        Clock c = motif.clock((Content.Instance) e.content());
+        long all = Math.max(1, Math.round(motif.board().main().duration() / 1e6 * frameRate));
         long seen = t.turns.isEmpty() ? 0 : t.turns.getLast().to - t.turns.getFirst().from;
         long shown = (long) Numbers.clamp(Math.ceil(seen * Math.abs(c.speed()) / 1e6 * frameRate - 1e-6), 0, all);
         return "shows " + shown + " of its " + all + " frames";

@@ -34,6 +34,14 @@ public record Motif(String id, String name, Board board, States states, boolean 
         return new Motif(i, name, board, states, pictures);
     }
 
+    /**
+     * What drives the time of an instance of it. One with states never runs through them by a clock: it stands where it rests, so much later as
+     * the instance's phase says, and comes back to there.
+     */
+    public Clock clock(Content.Instance i) {
+        return states == null ? i.clock() : new Clock(i.clock().own(), Clock.Repeat.HOLD, states.time(States.State.REST) + i.clock().phase(), 1);
+    }
+
     /** The time at which it stands in a list, in µs: at rest where it has states, else a quarter of the way, when most things have come. */
     public long poster() {
         Long rest = states == null ? null : states.at().get(States.State.REST);

@@ -16,11 +16,11 @@ import tundra.core.model.Values;
 
 /** What an instance of a motif of half a second (12 frames) plays on a timeline of two: worked out by hand. */
 class TurnsTest {
-    private static final Board MOTIF = new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 500_000, false, true, Map.of())), List.of());
+    private static final tundra.core.model.Motif MOTIF = new tundra.core.model.Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 500_000, false, true, Map.of())), List.of()));
 
     private static Board around(Clock c, Span span) {
         Timeline t = new Timeline("main", "Main", 2_000_000, false, true, Map.of());
-        var e = new Element("e", "Flag", false, false, Values.NONE, new Content.Instance("m", MOTIF.size(), c));
+        var e = new Element("e", "Flag", false, false, Values.NONE, new Content.Instance("m", MOTIF.board().size(), c));
         return new Board(new Point(100, 100), Values.NONE, List.of(e), List.of(span == null ? t : t.withShown("e", span)), List.of());
     }
 

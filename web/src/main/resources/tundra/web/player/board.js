@@ -260,9 +260,13 @@ class Board {
       return;
     }
 //# reactions
+    // a gradient that changes begins in the colour that is seen
+    const colours = data.tracks.filter((t) => t.keys[0][1].startsWith("url(#")).map((t) => [t.keys[0][1].slice(5, -1), this.#slot(t.of, t.property).now]).filter(([, now]) => now.startsWith("rgb"));
     const seen = data.tracks.map(({ of, property, keys }) => {
       const slot = this.#slot(of, property), a = keys[0][1], b = keys.at(-1)[1];
-      const from = slot instanceof Switched ? b : slot.now;
+      if (a.startsWith("url(#") && keys[0][2] === "step-end") return { of, property, keys: [[0, a, "step-end"], [1, b]] };
+      const colour = property === "@stop-color" && colours.find(([id]) => of.startsWith(id))?.[1];
+      const from = slot instanceof Switched ? b : colour || slot.now;
       const plain = from === "none" || (from.match(NUMBER) ?? []).length !== (a.match(NUMBER) ?? []).length ? a : from;
       const way = b.match(NUMBER) ?? [], was = a.match(NUMBER) ?? [];
       let i = 0;

@@ -42,6 +42,18 @@ const MIXES = {
     let i = 0;
     return { d: d.replace(NUMBER, (x) => n(x * (i++ % 2 ? ky : kx))) };
   },
+  // a colour matrix of factors and of what is added
+  channels: ([slope, offset]) => {
+    const [r, g, b, a] = slope.split(" "), [p, q, s, t] = offset.split(" ");
+    return { values: [r, 0, 0, 0, p, 0, g, 0, 0, q, 0, 0, b, 0, s, 0, 0, 0, a, t].join(" ") };
+  },
+  // one that goes towards a colour
+  tint: ([color, amount]) => {
+    const k = n(1 - amount), [r, g, b] = color.split(" ").map((x) => n(x * amount));
+    return { values: [k, 0, 0, 0, r, 0, k, 0, 0, g, 0, 0, k, 0, b, 0, 0, 0, 1, 0].join(" ") };
+  },
+  // a share of a way in a direction
+  way: ([direction, length], el, share) => ({ dx: n(Math.cos((direction * Math.PI) / 180) * length * share), dy: n(Math.sin((direction * Math.PI) / 180) * length * share) }),
   // how a text is set: its lines are placed as their measures say
   text: ([size, weight, lead, wrap, align, spacing], el, { faces, ways, gradients }, { box, lines, mixed }, set) => {
     const [family, ascent, descent] = faces[weight];
@@ -71,7 +83,7 @@ const MIXES = {
   },
 };
 
-const ATTRIBUTES = { d: 1, gradientTransform: 1 };
+const ATTRIBUTES = { d: 1, gradientTransform: 1, values: 1, dx: 1, dy: 1 };
 
 class Mixed {
   #parts;
@@ -101,7 +113,7 @@ class Mixed {
     const any = this.#parts.some((p) => p.set);
     for (const [property, value] of Object.entries(this.mix(this.#parts.map((p) => p.now), this.#parts.map((p) => p.set)))) {
       if (property in ATTRIBUTES) {
-        if (property === "d" || !flat(value)) this.el.setAttribute(property, any ? value : this.base[property]);
+        if (property !== "gradientTransform" || !flat(value)) this.el.setAttribute(property, any ? value : this.base[property]);
       } else this.el.style[property] = any ? value : "";
     }
   }

@@ -12,7 +12,7 @@ class Instance {
     Object.assign(this, { timeline, from, name: outer });
     this.#clock = new Clock(data, motif.timelines[0].duration);
     this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data, around, outer);
-    if (motif.states) this.#states = new States(around.part(outer), this.board, motif.states, this.#clock.local(0));
+    if (motif.states) this.#states = new States(around.part(outer), this.board, { ...motif.states, rest: this.#clock.local(0) }, this.#clock.local(0));
   }
 
   run(how) {
