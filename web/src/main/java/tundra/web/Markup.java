@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import tundra.core.check.TouchAreas;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Reactions;
@@ -163,6 +164,11 @@ final class Markup {
             }
         });
         Motifs.instances(b, id -> project.motif(id) instanceof Motif m && (m.states() != null || tapped(m))).forEach(e -> reactive.add(e.id()));
+        TouchAreas.catching(project, b).forEach(id -> {
+            if (b.find(id) instanceof Element e && !e.rest().get(Properties.TOUCH).equals("lets through")) {
+                css.put(PageId.of(id), "--touch", "auto");
+            }
+        });
         b.elements().forEach(e -> element(b, e, reactive));
     }
 

@@ -178,16 +178,17 @@ public final class PageCompiler {
         return s.append("""
                 body{margin:0}
                 .tundra{display:grid}
-                .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;user-select:none;-webkit-user-select:none}
+                .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;--touch:none;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
                 .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
                 .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}
-                .t-p *,.t-scene img:where([class^=t-]){pointer-events:var(--touch,auto)}
+                .t-p *,.t-scene img:where([class^=t-]){pointer-events:var(--touch)}
                 .t-p text{white-space:pre;text-rendering:geometricPrecision}
                 .t-scene img:where([class^=t-]){position:absolute;left:0;top:0;display:block}
                 .t-scene [hidden]{display:none}
                 .t-through,.t-through *{pointer-events:none!important}
                 .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
+                .t-hand:focus-visible{outline:none!important;box-shadow:none!important}
                 .t-tap{cursor:pointer}
                 .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}
                 """).toString();

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import tundra.core.model.Asset;
@@ -20,6 +21,8 @@ final class PlayerScript {
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** In the order in which they need each other. */
+    /** Sections that stand within others, without which there is no place for them. */
+    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS);
     private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "through", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();
 
@@ -72,7 +75,7 @@ final class PlayerScript {
             if (line.startsWith(MARK)) {
                 String name = line.substring(MARK.length()).strip();
                 // whatever hears of the pointer looks through what is faded
-                on = name.equals(CORE) || used.contains(name) || name.equals(THROUGH) && (used.contains(REACTIONS) || used.contains(STATES));
+                on = name.equals(CORE) || used.contains(name) && used.contains(WITHIN.getOrDefault(name, name)) || name.equals(THROUGH) && (used.contains(REACTIONS) || used.contains(STATES));
             } else if (on && !s.isEmpty() && !s.startsWith("//")) {
                 out.append(s).append('\n');
             }

@@ -14,7 +14,7 @@ final class TouchChannel implements Channel {
     @Override
     public void rest(PageElement e, StyleSheet css) {
         switch (e.rest(Properties.TOUCH)) {
-            case "its whole box" -> css.put(e.box().box(), "pointer-events", "var(--touch,auto)");
+            case "its whole box" -> css.put(e.box().box(), "pointer-events", "auto");
             case "lets through" -> css.put(e.box().outer(), "--touch", "none");
             default -> { }
         }

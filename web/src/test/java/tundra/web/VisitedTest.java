@@ -4,9 +4,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.PieceValue;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
+import tundra.core.model.Setting;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
 
 /** Small pieces with a fault that a visitor met, tapped as they were. */
 class VisitedTest extends InBrowser {
@@ -46,5 +62,81 @@ class VisitedTest extends InBrowser {
             browser.until("return said.length >= " + 2 * expected.size() + " || performance.now() > 8000");
         }
         assertThat((List<Object>) browser.run("return said.filter((x, i) => i % 2)")).containsExactlyElementsOf(expected.stream().map(x -> (Object) x).toList());
+    }
+
+    private static Element box(String id, double x, double y) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+    }
+
+    private static Project piece(List<Element> elements, List<Timeline> timelines, List<Reaction> reactions) {
+        return new Project("p", "P", 24, List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE, elements, timelines, reactions))), Map.of(), Map.of())
+                .withValues(List.of(new PieceValue("n", "n", PieceValue.Kind.NUMBER, "0", false), new PieceValue("over", "over", PieceValue.Kind.NUMBER, "0", false)));
+    }
+
+    private static Reaction counts(String value, tundra.core.model.Event when) {
+        return new Reaction("r-" + value, when, List.of(Actions.of(Actions.ADD_VALUE, value, 1.0)));
+    }
+
+    /** A label on a button takes nothing away from it: neither taps nor the pointer. */
+    @Test
+    void whatHasNoReactionLetsThrough() throws Exception {
+        var label = new Element("label", "Label", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.FILL, Color.BLACK),
+                new Content.Text("Start", "Figtree", 400, 20, Content.Align.LEFT, 1.2));
+        Element cover = box("cover", 300, 100), under = box("under", 300, 100), catches = cover.with(Properties.TOUCH, "its whole box");
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
+        open(piece(List.of(box("button", 100, 100), label, under, catches), List.of(main), List.of(counts("n", Events.tapped("button")), counts("over", Events.of(Events.OVER, "button")),
+                new Reaction("r-under", Events.tapped("under"), List.of(Actions.of(Actions.ADD_VALUE, "n", 10.0))))), "label", 600, 300);
+        browser.mouse("mouseMoved", 20, 20, 0);
+        browser.mouse("mouseMoved", 100, 100, 0);
+        browser.click(100, 100);
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+        assertThat(value("over")).isEqualTo(1);
+        browser.click(300, 100);
+        browser.click(100, 80);
+        browser.until("return Tundra.pieces[0].value('n') > 1");
+        assertThat(value("n")).as("a whole box catches what it covers").isEqualTo(2);
+    }
+
+    /** What is faded is passed over by Tab, and Enter does nothing on it even when it had the keyboard before. */
+    @Test
+    void theKeyboardReachesOnlyWhatIsSeen() throws Exception {
+        Element first = box("first", 100, 100), ghost = box("ghost", 250, 100).with(Properties.OPACITY, 0.0), last = box("last", 400, 100);
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
+        var fades = new Reaction("fades", Events.of(Events.KEY_PRESSED, "F"), List.of(Actions.of(Actions.SET, List.of("last"), Setting.of(Properties.OPACITY, 0.0), 0L, "linear")));
+        open(piece(List.of(first, ghost, last), List.of(main), List.of(counts("over", Events.tapped("ghost")), counts("n", Events.tapped("last")),
+                new Reaction("r-first", Events.tapped("first"), List.of(Actions.of(Actions.SAY, "x"))), fades)), "ghost", 600, 300);
+        var keys = new org.openqa.selenium.interactions.Actions(browser.driver);
+        keys.sendKeys(org.openqa.selenium.Keys.TAB).perform();
+        assertThat(browser.run("return document.activeElement.getAttribute('aria-label')")).isEqualTo("first");
+        keys.sendKeys(org.openqa.selenium.Keys.TAB).perform();
+        assertThat(browser.run("return document.activeElement.getAttribute('aria-label')")).isEqualTo("last");
+        keys.sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+        key("f");
+        browser.until("return getComputedStyle(document.querySelector('.t-last')).opacity === '0'");
+        keys.sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        keys.keyDown(org.openqa.selenium.Keys.SHIFT).sendKeys(org.openqa.selenium.Keys.TAB).keyUp(org.openqa.selenium.Keys.SHIFT).perform();
+        assertThat(browser.run("return document.activeElement.getAttribute('aria-label')")).isEqualTo("first");
+        assertThat(value("n")).isEqualTo(1);
+        assertThat(value("over")).isZero();
+    }
+
+    /** A cue that pauses its timeline leaves it exactly there, and it goes on from there. */
+    @Test
+    void aCueThatPausesStandsAtItsTime() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
+        var pauses = new Reaction("pauses", Events.of(Events.PASSED, "main", 300_000L, "forwards"), List.of(Actions.of(Actions.PAUSE, "main"), Actions.of(Actions.ADD_VALUE, "n", 1.0)));
+        open(piece(List.of(box("a", 100, 100)), List.of(main), List.of(pauses, new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.PLAY, "main"))),
+                counts("over", Events.of(Events.ENDED, "main")))), "cue", 600, 300);
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+        assertThat(browser.run("return Tundra.pieces[0].timeline('Main').playing")).isEqualTo(false);
+        assertThat(((Number) browser.run("return Tundra.pieces[0].timeline('Main').time")).doubleValue()).isEqualTo(300);
+        browser.click(100, 100);
+        browser.until("return Tundra.pieces[0].value('over') === 1");
+        assertThat(value("n")).as("passed once").isEqualTo(1);
+        // from the start it waits there again
+        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+        browser.until("return Tundra.pieces[0].value('n') === 2");
+        assertThat(((Number) browser.run("return Tundra.pieces[0].timeline('Main').time")).doubleValue()).isEqualTo(300);
     }
 }

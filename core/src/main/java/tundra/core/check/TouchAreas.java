@@ -24,6 +24,7 @@ import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
 import tundra.core.model.Tree;
 
 /** What on a scene catches the pointer because something reacts to it, and by what it is covered. */
@@ -57,7 +58,24 @@ public final class TouchAreas {
         }
         b.drags().forEach(d -> d.pairs().forEach(x -> out.add(x.part())));
         Tree.each(b.elements(), e -> {
-            if (e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m && m.states() != null) {
+            if (e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m && (m.states() != null || m.board().reactions().stream()
+                    .anyMatch(r -> !r.off() && POINTER.contains(r.when().kind()) && r.when().slots().names(Slot.INSTANCE)))) {
+                out.add(e.id());
+            }
+        });
+        return out;
+    }
+
+    /**
+     * The ids of what catches the pointer, with all that it holds, unless it is told to let it through; anything else lets it through to what
+     * lies behind. That is what reacts, what has a cursor of its own, and what scripts name.
+     */
+    public static Set<String> catching(Project p, Board b) {
+        Set<String> out = reacting(p, b);
+        Tree.each(b.elements(), e -> {
+            String name = e.name();
+            if (!e.rest().get(Properties.CURSOR).equals(Properties.CURSOR.standard())
+                    || p.scripts().stream().anyMatch(s -> s.source().contains("\"" + name + "\"") || s.source().contains("'" + name + "'") || s.source().contains("`" + name + "`"))) {
                 out.add(e.id());
             }
         });
@@ -70,7 +88,7 @@ public final class TouchAreas {
         if (reacting.isEmpty()) {
             return List.of();
         }
-        Board touched = touched(board);
+        Board touched = touched(board, catching(p, board));
         Frame frame = FrameBuilder.of(p, touched, measure).at(at);
         var out = new ArrayList<Area>();
         for (String id : reacting) {
@@ -83,10 +101,12 @@ public final class TouchAreas {
     }
 
     /** As the pointer meets it: nothing is locked, what lets through is not there, and whole boxes are filled. */
-    private static Board touched(Board b) {
+    private static Board touched(Board b, Set<String> catching) {
         return b.mapElements(Tree.ids(b.elements()), e -> {
             Element open = e.withLocked(false);
+            boolean through = e.children().isEmpty() && b.path(e.id()).stream().noneMatch(catching::contains);
             return switch (e.rest().get(Properties.TOUCH)) {
+                case "what is seen" -> through ? open.withHidden(true) : open;
                 case "lets through" -> open.withHidden(true);
                 case "its whole box" -> e.content() instanceof Content.Shape ? open.with(Properties.FILL, Color.BLACK) : open;
                 default -> open;

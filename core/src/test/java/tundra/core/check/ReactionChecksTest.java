@@ -54,7 +54,7 @@ class ReactionChecksTest {
     @Test
     void whatLiesAboveIsFoundWithItsShareAndBroughtInFront() {
         // the upper box begins at 90 of 50 to 150: it covers 60 of 100 px
-        Project p = piece(List.of(box("Lamp", 100, 100, 100, 100), box("Veil", 140, 100, 100, 100)), when(Events.tapped("Lamp")));
+        Project p = piece(List.of(box("Lamp", 100, 100, 100, 100), box("Veil", 140, 100, 100, 100).with(Properties.TOUCH, "its whole box")), when(Events.tapped("Lamp")));
         var areas = TouchAreas.of(p, board(p), new FakeMeasurer(), Moment.opened(board(p), 0));
         assertThat(areas).hasSize(1);
         assertThat(areas.getFirst().covered().get("Veil")).isCloseTo(0.6, within(0.05));
@@ -70,8 +70,10 @@ class ReactionChecksTest {
     void whatLetsThroughCoversNothingAndAWholeBoxDoes() {
         Element lamp = box("Lamp", 100, 100, 100, 100), veil = box("Veil", 100, 100, 100, 100), clear = veil.with(Properties.FILL, Color.NONE);
         assertThat(found(piece(List.of(lamp, veil.with(Properties.TOUCH, "lets through")), when(Events.tapped("Lamp"))))).isEmpty();
+        assertThat(found(piece(List.of(lamp, veil), when(Events.tapped("Lamp"))))).as("nothing happens with it").isEmpty();
+        assertThat(checks(piece(List.of(lamp, veil), when(Events.tapped("Lamp")), when(Events.of(Events.OVER, "Veil"))))).contains(Check.COVERED);
         assertThat(checks(piece(List.of(lamp, clear.with(Properties.TOUCH, "its whole box")), when(Events.tapped("Lamp"))))).containsExactly(Check.COVERED);
-        assertThat(checks(piece(List.of(lamp.withLocked(true), veil.withLocked(true)), when(Events.tapped("Lamp"))))).as("locked is only for the editor").containsExactly(Check.COVERED);
+        assertThat(checks(piece(List.of(lamp.withLocked(true), veil.with(Properties.CURSOR, "pointer").withLocked(true)), when(Events.tapped("Lamp"))))).as("locked is only for the editor").containsExactly(Check.COVERED);
     }
 
     @Test

@@ -108,7 +108,10 @@ class Draggable {
     }
     this.el.setPointerCapture(e.pointerId);
     this.#lift(e.clientX, e.clientY, e.pointerId);
-    this.shape.focus({ preventScroll: true });
+    // by hand it needs no ring
+    this.shape.classList.add("t-hand");
+    this.shape.addEventListener("keydown", () => this.shape.classList.remove("t-hand"), { once: true });
+    this.shape.focus({ preventScroll: true, focusVisible: false });
   }
 
   #lift(cx, cy, id) {

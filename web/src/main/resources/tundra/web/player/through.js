@@ -21,6 +21,16 @@ const through = (root, page) => {
     }
     return at;
   };
+  // what isn't seen isn't reached by the keyboard either, whatever had it before
+  const reach = () => {
+    for (const x of root.querySelectorAll("[tabindex]")) x.tabIndex = faded(x) ? -1 : 0;
+  };
+  addEventListener("focus", reach);
+  addEventListener("keydown", (e) => {
+    if (e.key === "Tab") reach();
+    else if ((e.key === "Enter" || e.key === " ") && root.contains(e.composedPath()[0]) && faded(e.composedPath()[0])) e.stopImmediatePropagation();
+  }, true);
+  reach();
   for (const type of ["pointerdown", "pointermove"])
     root.addEventListener(type, (e) => {
       if (!e.isTrusted) return;

@@ -19,6 +19,9 @@ class Timeline {
   #speed = 1;
   #until;
   #cues = [];
+  // The time that is being passed, and the one at which it was paused for that.
+  #here;
+  #waits;
   #cue;
   #cued;
 
@@ -288,7 +291,8 @@ class Timeline {
     const at = this.#loop && pace < 0 ? t + 1e4 * this.duration : t;
     this.start = document.timeline.currentTime - at / pace;
     this.playing = true;
-    this.#cued = pace > 0 ? t - 1e-6 : t + 1e-6;
+    this.#cued = t === this.#waits ? t : pace > 0 ? t - 1e-6 : t + 1e-6;
+    this.#waits = undefined;
     this.#show(this.#tracks);
     if (!this.#loop || this.#until !== undefined) this.#watch();
     this.#sound();
@@ -317,7 +321,15 @@ class Timeline {
 
   pause() {
     this.#until = undefined;
-    if (this.playing) this.#stop(this.time);
+    if (!this.playing) return;
+//# cues
+    // who pauses it at a time that it passes finds it exactly there, and passes it no second time when it goes on
+    if (this.#here !== undefined) {
+      this.#cued = this.#waits = this.#here;
+      return this.#stop(this.#here);
+    }
+//# core
+    this.#stop(this.time);
   }
 
   toggle() {
@@ -329,7 +341,7 @@ class Timeline {
   }
 
   playFrom(ms) {
-    this.#until = undefined;
+    this.#until = this.#waits = undefined;
     this.playing = false;
     this.#at = ms;
     this.play();
@@ -373,14 +385,18 @@ class Timeline {
     const ahead = this.#cues.map(({ at }) => (back ? now - at : at - now)).map((x) => (x > 1e-6 ? x : this.#loop ? x + d : Infinity));
     const wait = Math.min(...ahead, this.#loop ? d / 2 : Infinity) / Math.abs(this.pace);
     if (wait < Infinity) this.#cue = setTimeout(() => this.#pass(this.time), Math.max(1, wait));
-    for (const c of passed) c.fire();
+    for (const c of passed) {
+      this.#here = c.at;
+      c.fire();
+    }
+    this.#here = undefined;
 //# core
   }
 
   // Shows a time in ms; a playing timeline goes on from there, and is over at its end.
   goTo(ms) {
     const on = this.playing, t = Math.max(0, Math.min(ms, this.duration));
-    this.#until = undefined;
+    this.#until = this.#waits = undefined;
     this.#raise();
     this.playing = false;
     this.#stop(this.#short(t));
