@@ -89,7 +89,7 @@ class ArchitectureTest {
     /** Work beside the interface thread is started where whatever it throws is told, and nobody's thread is interrupted. */
     @Test
     void threadsAreStartedWhereTheirTroublesAreTold() {
-        var threads = noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Work", "Jobs", "RenderLoop", "TundraApp", "Launcher"))).should();
+        var threads = noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Work", "Jobs", "RenderLoop", "TundraApp", "Launcher", "Patience"))).should();
         threads.callMethod(Thread.class, "ofVirtual").check(ALL);
         threads.callMethod(Thread.class, "ofPlatform").check(ALL);
         threads.callConstructor(Thread.class, Runnable.class, String.class).check(ALL);

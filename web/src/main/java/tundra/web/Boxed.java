@@ -20,9 +20,9 @@ import tundra.core.model.Properties;
 record Boxed(String outer, String inner, String span, String shape, Point shift, Point size) {
     static Boxed of(Board board, Element e, Point size) {
         String name = PageId.of(e.id());
-        boolean split = FilterChannel.inside(board, e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Tracks.keyed(board, e.id(), p)));
+        boolean split = FilterChannel.inside(board, e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Keyed.any(board, e.id(), p)));
         boolean spans = board.timelines().stream().anyMatch(t -> t.shown().containsKey(e.id()))
-                && (Tracks.keyed(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no"));
+                && (Keyed.any(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no"));
         return new Boxed(name, split ? name + "-b" : null, spans ? name + "-v" : null, e.content() instanceof Content.Parent || e.content() instanceof Content.Instance ? null : name + "-s",
                 split ? Point.ZERO : e.rest().get(Properties.PIVOT).times(size), size);
     }

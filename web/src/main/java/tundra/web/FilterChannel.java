@@ -157,6 +157,9 @@ final class FilterChannel implements Channel {
     @Override
     public void keys(PageElement e, Tracks out) {
         Timeline t = out.timeline();
+        if (on(e.element()).stream().allMatch(x -> t.tracksOf(x.id()).isEmpty())) {
+            return;
+        }
         for (Step s : steps(e)) {
             List<Effect> keyed = s.effects().stream().filter(x -> !t.tracksOf(x.id()).isEmpty()).toList();
             if (!keyed.isEmpty() && s.css()) {
@@ -178,7 +181,7 @@ final class FilterChannel implements Channel {
                 continue;
             }
             String part = part(e, s.first(), a.part());
-            if (Mixes.apart(e.board(), x.id(), of(x.kind(), a.name()).toArray(Property<?>[]::new))) {
+            if (Keyed.apart(e.board(), x.id(), of(x.kind(), a.name()).toArray(Property<?>[]::new))) {
                 FilterMixes.keys(x, part, a, out);
             } else {
                 out.sampled(part, "@" + a.name(), time -> numbers(List.of(x), t, time), times(List.of(x), t), time -> a.text().apply(Filters.of(x.kind(), at(x, t, time))));

@@ -122,7 +122,7 @@ final class FormChannel implements Channel {
     }
 
     private static double factor(double size, double box) {
-        return box == 0 ? 1 : Math.max(0, size) / box;
+        return box < 1e-9 ? 1 : Math.max(0, size) / box;
     }
 
     /** A contour that isn't there yet or any more is a point, which paints nothing. */

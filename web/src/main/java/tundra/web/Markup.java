@@ -233,7 +233,7 @@ final class Markup {
 
     private boolean blending(Board b, Element e) {
         boards.put(e.id(), b);
-        return !e.rest().get(Properties.BLEND).equals("normal") || b != null && Tracks.keyed(b, e.id(), Properties.BLEND) || (b == null || Blending.passes(b, e)) && blends(e);
+        return !e.rest().get(Properties.BLEND).equals("normal") || b != null && Keyed.any(b, e.id(), Properties.BLEND) || (b == null || Blending.passes(b, e)) && blends(e);
     }
 
     /** All drawings lie on top of each other, each in a box that is seen at its frames; or side by side on one picture. */

@@ -4,8 +4,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import tundra.core.model.Board;
-import tundra.core.model.Property;
 
 /**
  * Values of the page that are made of several properties which are keyed on different timelines: each timeline moves its parts, and
@@ -19,12 +17,6 @@ final class Mixes {
      * @param data what it is made with besides; null for nothing
      */
     record Mix(List<Object> rest, Object data) {}
-
-    /** Whether some timelines key other ones of these properties than others do, so that none of them knows the whole value. */
-    static boolean apart(Board board, String id, Property<?>... of) {
-        return board.timelines().stream().map(t -> Arrays.stream(of).filter(p -> t.track(id, p) != null).toList())
-                .filter(keyed -> !keyed.isEmpty()).distinct().count() > 1;
-    }
 
     void rest(String target, String mix, Object... parts) {
         with(target, mix, null, parts);

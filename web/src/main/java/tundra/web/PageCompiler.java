@@ -89,7 +89,7 @@ public final class PageCompiler {
         }
         files.put("tundra-player.js", Page.Part.of(utf8(PlayerScript.with(used))));
         for (Script s : project.scripts()) {
-            files.put(scriptPath(s), Page.Part.of(utf8(script(project, s, extraScript != null))));
+            files.put(scriptPath(project, s), Page.Part.of(utf8(script(project, s, extraScript != null))));
             files.put("tundra.d.ts", Page.Part.of(utf8(ScriptApi.declarations())));
         }
         files.put("piece.js", Page.Part.of(utf8("Tundra.players[\"" + PlayerScript.key(used) + "\"].start(" + data + ");\n")));
@@ -115,8 +115,10 @@ public final class PageCompiler {
         return new Page(files);
     }
 
-    private static String scriptPath(Script s) {
-        return "script-" + s.name().replaceAll("[^A-Za-z0-9_]", "-") + ".js";
+    /** Scripts of one name have a number each. */
+    private static String scriptPath(Project p, Script s) {
+        long before = p.scripts().subList(0, p.scripts().indexOf(s)).stream().filter(x -> x.name().equalsIgnoreCase(s.name())).count();
+        return "script-" + s.name().replaceAll("[^A-Za-z0-9_]", "-") + (before == 0 ? "" : "-" + (before + 1)) + ".js";
     }
 
     /** A file for each, so that one that can't be read takes nothing else with it; comments stay where they are wanted. */
@@ -165,7 +167,7 @@ public final class PageCompiler {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");
         }
         s.append("<script src=\"tundra-player.js\"></script>\n");
-        p.scripts().forEach(x -> s.append("<script src=\"").append(scriptPath(x)).append("\"></script>\n"));
+        p.scripts().forEach(x -> s.append("<script src=\"").append(scriptPath(p, x)).append("\"></script>\n"));
         return s.append("<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
     }
 

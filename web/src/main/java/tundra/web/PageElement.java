@@ -39,12 +39,12 @@ record PageElement(Board board, Element element, Boxed box, TextMeasurer measure
 
     /** Whether a property is keyed on any timeline. */
     boolean keyed(Property<?> p) {
-        return Tracks.keyed(board, element.id(), p);
+        return Keyed.any(board, element.id(), p);
     }
 
     /** Whether properties are keyed on different timelines, so that none knows the whole value. */
     boolean apart(Property<?>... of) {
-        return Mixes.apart(board, element.id(), of);
+        return Keyed.apart(board, element.id(), of);
     }
 
     /** The parts that carry the stroke: the shape itself, or one for each of its contours. */

@@ -44,7 +44,7 @@ final class PaintText {
 
     /** Whether the browser stretches an element's gradients with its shape: where its size changes. */
     static boolean byShape(Board board, Element e, Point box) {
-        return Tracks.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
+        return Keyed.any(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape s && fillsBox(s, e, box);
     }
 
     /** Whether the player stretches an element's gradients with its size, which the browser can't where the shape isn't its box. */
@@ -52,7 +52,7 @@ final class PaintText {
         if (e.content() instanceof Content.Text) {
             return TextChannel.moves(board, e);
         }
-        return Tracks.keyed(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape && !byShape(board, e, box);
+        return Keyed.any(board, e.id(), Properties.SIZE) && e.content() instanceof Content.Shape && !byShape(board, e, box);
     }
 
     /** The gradients that an element rests with or is keyed to, by their ids on the page. */

@@ -156,6 +156,8 @@ public final class PreviewServer implements AutoCloseable {
         x.getResponseHeaders().set("Cache-Control", "no-store");
         x.getResponseHeaders().set("Cross-Origin-Resource-Policy", "same-origin");
         x.getResponseHeaders().set("X-Content-Type-Options", "nosniff");
+        // what is tried asks no other host either
+        x.getResponseHeaders().set("Content-Security-Policy", "default-src 'self'");
         boolean head = x.getRequestMethod().equals("HEAD");
         x.sendResponseHeaders(code, length == 0 || head ? -1 : length);
         if (head || length == 0) {

@@ -16,9 +16,13 @@ import tundra.core.file.FileProblem;
 import tundra.core.file.ShownPath;
 import tundra.core.work.Progress;
 
-/** Writes a page to a folder. Files of an earlier version that are no longer used go; files of others stay. */
+/**
+ * Writes a page to a folder. What the version before it used stays until the next one is written, for visitors who are just loading it;
+ * files of earlier ones go, files of others stay.
+ */
 public final class Publisher {
-    private static final String LIST = ".tundra-files", STAGING = ".tundra-new";
+    private static final String LIST = ".tundra-files", STAGING = ".tundra-new", BEFORE = "-- before:";
+    private static final int LONGEST_LIST = 4 << 20;
     /** In ms. */
     private static final long LEFT_OVER = 3_600_000;
 
@@ -31,10 +35,16 @@ public final class Publisher {
      * @return whether it was finished
      */
     public static boolean publish(Page page, Path folder, Progress progress) throws IOException {
-        Path target = folder.toAbsolutePath();
+        return publish(page, folder, false, progress);
+    }
+
+    /** @param force whether a page that Tundra did not make may be written over */
+    public static boolean publish(Page made, Path folder, boolean force, Progress progress) throws IOException {
+        Path target = folder.toAbsolutePath().normalize();
         Path staging = null;
+        Page page = NamedByContent.of(made);
         try {
-            check(target);
+            check(page, target, force);
             Files.createDirectories(target);
             sweep(target);
             staging = Files.createTempDirectory(target, STAGING);
@@ -78,20 +88,45 @@ public final class Publisher {
         }
     }
 
-    private static void check(Path target) throws IOException {
+    private static void check(Page page, Path target, boolean force) throws IOException {
         if (Files.exists(target) && !Files.isDirectory(target)) {
             throw new FileProblem("“" + target.getFileName() + "” is a file, not a folder. Choose a folder for the page.");
         }
+        for (String name : page.files().keySet()) {
+            for (Path p = target.resolve(name); !p.equals(target); p = p.getParent()) {
+                boolean meant = !p.equals(target.resolve(name));
+                if (Files.exists(p) && Files.isDirectory(p) != meant) {
+                    throw new FileProblem("“" + target.relativize(p) + "” in “" + target.getFileName() + "” is " + (meant ? "a file where the page has a folder" : "a folder where the page has a file")
+                            + ". Nothing was changed; choose another folder.");
+                }
+            }
+        }
+        if (Files.isDirectory(target.resolve(LIST))) {
+            throw new FileProblem("“" + LIST + "” in “" + target.getFileName() + "” is a folder, where the page's list of its files would be. Nothing was changed; choose another folder.");
+        }
         Path index = target.resolve("index.html");
+        if (force) {
+            return;
+        }
         if (Files.exists(index) && !Files.exists(target.resolve(LIST))
                 && !Files.readString(index, StandardCharsets.ISO_8859_1).contains("name=\"generator\" content=\"" + PageCompiler.GENERATOR + "\"")) {
             throw new FileProblem("“" + target.getFileName() + "” holds a page that Tundra did not make, and it was left as it is."
                     + " Choose another folder.");
         }
+        if (!Files.exists(index) && !Files.exists(target.resolve(LIST))) {
+            for (String name : page.files().keySet()) {
+                if (Files.exists(target.resolve(name))) {
+                    throw new FileProblem("“" + name + "” in “" + target.getFileName() + "” is there already, and Tundra did not make it; it was left as it is. Choose another folder.");
+                }
+            }
+        }
     }
 
     private static void move(Page page, Path staging, Path target, Progress progress) throws IOException {
-        Set<String> old = listed(target);
+        List<String> lines = listed(target);
+        int before = lines.indexOf(BEFORE) < 0 ? lines.size() : lines.indexOf(BEFORE);
+        Set<String> last = new LinkedHashSet<>(lines.subList(0, before)), old = new LinkedHashSet<>(lines.subList(Math.min(lines.size(), before + 1), lines.size()));
+        last.removeAll(page.files().keySet());
         List<String> names = new ArrayList<>(page.files().keySet());
         names.remove("index.html");
         names.add("index.html");
@@ -103,18 +138,25 @@ public final class Publisher {
             progress.share(0.8 + 0.2 * ++done / names.size());
         }
         old.removeAll(page.files().keySet());
+        old.removeAll(last);
         for (String name : old) {
             Path stale = target.resolve(name).normalize();
-            if (stale.startsWith(target)) {
-                Files.deleteIfExists(stale);
+            if (stale.startsWith(target) && Files.isRegularFile(stale)) {
+                Files.delete(stale);
             }
         }
+        names.add(BEFORE);
+        names.addAll(last);
         Files.write(target.resolve(LIST), names);
     }
 
-    private static Set<String> listed(Path target) throws IOException {
+    /** The files of the last version and, behind a line of its own, of the one before it. A list that can't be read is none: its files stay. */
+    private static List<String> listed(Path target) throws IOException {
         Path list = target.resolve(LIST);
-        return Files.exists(list) ? new LinkedHashSet<>(Files.readAllLines(list)) : new LinkedHashSet<>();
+        if (!Files.isRegularFile(list) || Files.size(list) > LONGEST_LIST) {
+            return List.of();
+        }
+        return Files.readString(list, StandardCharsets.ISO_8859_1).lines().filter(l -> l.equals(BEFORE) || l.matches("[A-Za-z0-9._/-]{1,300}") && !l.contains("..")).toList();
     }
 
     private static void delete(Path folder) {

@@ -26,7 +26,7 @@ final class StrokeText {
     /** Whether a stroke is ever revealed in parts. */
     static boolean partly(Board board, Element e) {
         Point reveal = e.rest().get(Properties.REVEAL);
-        return reveal.x() > 0 || reveal.y() < 1 || Tracks.keyed(board, e.id(), Properties.REVEAL);
+        return reveal.x() > 0 || reveal.y() < 1 || Keyed.any(board, e.id(), Properties.REVEAL);
     }
 
     /** How many contours are stroked apart at most: the form that rests may have fewer than one that it changes into. */

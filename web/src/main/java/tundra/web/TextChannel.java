@@ -42,7 +42,7 @@ final class TextChannel implements Channel {
 
     /** Whether any of how a text is set is keyed. */
     static boolean moves(Board board, Element e) {
-        return SET.stream().anyMatch(p -> Tracks.keyed(board, e.id(), p));
+        return SET.stream().anyMatch(p -> Keyed.any(board, e.id(), p));
     }
 
     /** The text as it rests. */

@@ -6,7 +6,6 @@ import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import tundra.core.geometry.Numbers;
-import tundra.core.model.Board;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Key;
@@ -174,10 +173,5 @@ final class Tracks {
     @SafeVarargs
     static List<Double> all(List<Double>... times) {
         return Stream.of(times).flatMap(List::stream).distinct().sorted().toList();
-    }
-
-    /** Whether a property of an element is keyed on any timeline. */
-    static boolean keyed(Board board, String id, Property<?> p) {
-        return board.timelines().stream().anyMatch(t -> t.track(id, p) != null);
     }
 }

@@ -333,7 +333,7 @@ class PlayerTest extends InBrowser {
             but.add(PlayerScript.REACTIONS);
             assertThat(ScriptReader.problem(PlayerScript.with(but))).as("all but %s", a).isNull();
             // those of single events, conditions and actions are entries of a table
-            for (String b : a.contains(" ") ? List.of(a) : sections) {
+            for (String b : a.contains(" ") ? List.of(a) : sections.subList(0, sections.indexOf(a) + 1).stream().filter(x -> !x.contains(" ")).toList()) {
                 assertThat(ScriptReader.problem(PlayerScript.with(new java.util.HashSet<>(List.of(a, b, PlayerScript.REACTIONS))))).as("%s and %s", a, b).isNull();
             }
         }
@@ -356,8 +356,12 @@ class PlayerTest extends InBrowser {
 
     @Test
     void thePageAsksNoOtherHost() throws Exception {
-        for (String name : List.of("index.html", "piece.js", "tundra-player.js")) {
-            assertThat(java.nio.file.Files.readString(folder.resolve(name))).isNotBlank().doesNotContain("://").doesNotContain("fetch(");
+        for (String name : List.of("index.html", "piece", "tundra-player")) {
+            Path file;
+            try (var all = java.nio.file.Files.list(folder)) {
+                file = all.filter(p -> p.getFileName().toString().matches(name + "(\\.[0-9a-f]{8}\\.js)?")).findFirst().orElseThrow();
+            }
+            assertThat(java.nio.file.Files.readString(file)).isNotBlank().doesNotContain("://").doesNotContain("fetch(");
         }
     }
 }

@@ -49,8 +49,61 @@ class PublisherTest {
         publish(page("index.html", "pictures/a.png", "piece.js"), folder);
         Files.writeString(folder.resolve("notes.txt"), "mine");
         publish(page("index.html", "pictures/b.png"), folder);
+        // for who is just loading the last version
+        assertThat(names()).containsExactly("index.html", "notes.txt", "pictures/a.png", "pictures/b.png", "piece.js");
+        publish(page("index.html", "pictures/b.png"), folder.resolve("../" + folder.getFileName()));
         assertThat(names()).containsExactly("index.html", "notes.txt", "pictures/b.png");
         assertThat(Files.readString(folder.resolve("pictures/b.png"))).isEqualTo("bytes of pictures/b.png");
+    }
+
+    /** A visitor who has the document of one version gets that version's scripts, whatever is published meanwhile. */
+    @Test
+    void scriptsAreNamedByWhatTheyHold() throws Exception {
+        for (String version : List.of("one", "two", "three")) {
+            var files = new java.util.LinkedHashMap<String, Page.Part>();
+            files.put("index.html", Page.Part.of("<link href=\"piece.css\"><script src=\"piece.js\"></script>".getBytes()));
+            files.put("piece.js", Page.Part.of(("// " + version).getBytes()));
+            files.put("piece.css", Page.Part.of("body{}".getBytes()));
+            String before = Files.exists(folder.resolve("index.html")) ? script() : null;
+            publish(new Page(files), folder);
+            assertThat(Files.readString(folder.resolve(script()))).isEqualTo("// " + version);
+            if (before != null) {
+                assertThat(Files.readString(folder.resolve(before))).as("the last version's").isNotEqualTo("// " + version);
+            }
+        }
+        assertThat(names()).as("two versions and a style that stayed").hasSize(4);
+    }
+
+    private String script() throws Exception {
+        return Files.readString(folder.resolve("index.html")).replaceFirst("(?s).*src=\"([^\"]+)\".*", "$1");
+    }
+
+    /** Whatever stands in the way, nothing is replaced, and one sentence says what it is. */
+    @Test
+    void whatStandsInTheWayIsNamed() throws Exception {
+        Files.createDirectories(folder.resolve("a.js"));
+        assertThatThrownBy(() -> publish(page("index.html", "a.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("“a.js”").hasMessageContaining("a folder where the page has a file");
+        Files.delete(folder.resolve("a.js"));
+        Files.writeString(folder.resolve("pictures"), "mine");
+        assertThatThrownBy(() -> publish(page("index.html", "pictures/a.png"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("a file where the page has a folder");
+        Files.writeString(folder.resolve("b.js"), "mine");
+        assertThatThrownBy(() -> publish(page("index.html", "b.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("Tundra did not make it");
+        assertThat(Files.readString(folder.resolve("b.js"))).isEqualTo("mine");
+        assertThat(names()).containsExactly("b.js", "pictures");
+    }
+
+    /** A list that was damaged or made to do harm takes nothing away. */
+    @Test
+    void aHostileListDeletesNothing() throws Exception {
+        publish(page("index.html", "a.js"), folder);
+        Path precious = Files.writeString(folder.resolveSibling(folder.getFileName() + "-precious.txt"), "x");
+        Files.createDirectories(folder.resolve("kept"));
+        Files.write(folder.resolve(".tundra-files"), ("../" + precious.getFileName() + "\n" + precious + "\nkept\n\u0000\n-- before:\n../" + precious.getFileName() + "\nkept\n").getBytes(java.nio.charset.StandardCharsets.ISO_8859_1));
+        publish(page("index.html", "b.js"), folder);
+        publish(page("index.html", "b.js"), folder);
+        assertThat(precious).exists();
+        assertThat(folder.resolve("kept")).isDirectory();
+        Files.delete(precious);
     }
 
     @Test

@@ -42,7 +42,7 @@ class SeveralPiecesTest extends InBrowser {
         Path to = publish(MotionPiece.make(), "twice");
         String html = Files.readString(to.resolve("index.html"));
         String main = html.substring(html.indexOf("<main"), html.indexOf("</main>") + "</main>".length());
-        String script = "<script src=\"piece.js\"></script>";
+        String script = html.replaceFirst("(?s).*(<script src=\"piece[^\"]*\"></script>).*", "$1");
         Files.write(to.resolve("index.html"), html.replace(main, main + main).replace(script, script + script).getBytes(StandardCharsets.UTF_8));
         browser.open(to, 800, 1200);
         assertThat(browser.run("return Tundra.pieces.length")).isEqualTo(2L);
@@ -74,8 +74,19 @@ class SeveralPiecesTest extends InBrowser {
         return html.substring(html.indexOf("<main"), html.indexOf("</main>") + "</main>".length());
     }
 
-    private static String scripts(String folder) {
-        return "<script src='" + folder + "/tundra-player.js'></script><script src='keep.js'></script><script src='" + folder + "/script-count.js'></script><script src='" + folder + "/piece.js'></script>";
+    /** The player, then {@code keep.js}, then the rest, as its own document names them. */
+    private static String scripts(Path folder) throws Exception {
+        var out = new StringBuilder();
+        var m = java.util.regex.Pattern.compile("<script src=\"([^\"]+)\"></script>").matcher(Files.readString(folder.resolve("index.html")));
+        while (m.find()) {
+            out.append("<script src='").append(folder.getFileName()).append('/').append(m.group(1)).append("'></script>").append(m.group(1).startsWith("tundra-player") ? "<script src='keep.js'></script>" : "");
+        }
+        return out.toString();
+    }
+
+    private static String style(Path folder) throws Exception {
+        var m = java.util.regex.Pattern.compile("<link rel=\"stylesheet\" href=\"([^\"]+)\">").matcher(Files.readString(folder.resolve("index.html")));
+        return m.find() ? "<link rel='stylesheet' href='" + folder.getFileName() + "/" + m.group(1) + "'>" : "";
     }
 
     /** With different sections of the player, scripts of one name, boxes of one name, among markup of somebody else; and once more in a shadow root. */
@@ -87,9 +98,9 @@ class SeveralPiecesTest extends InBrowser {
         publish(slides("two", "#C8503A"), "both/two");
         publish(MotionPiece.make(), "both/three");
         Files.writeString(to.resolve("keep.js"), "for (const p of Object.values(Tundra.players)) if (!p.kept) { const start = p.start; Object.assign(p, { kept: [], start: (data, ...more) => (p.kept.push(data), start(data, ...more)) }); }");
-        String styles = "<link rel='stylesheet' href='one/piece.css'><link rel='stylesheet' href='two/piece.css'><link rel='stylesheet' href='three/piece.css'>";
+        String styles = style(to.resolve("one")) + style(to.resolve("two")) + style(to.resolve("three"));
         Files.writeString(to.resolve("index.html"), "<!doctype html><meta charset='utf-8'>" + styles + "<p id='mine'>Mine</p>" + main(to.resolve("one")) + main(to.resolve("three")) + main(to.resolve("two"))
-                + scripts("one") + scripts("two") + scripts("three").replaceFirst("<script src='three/script-count.js'></script>", ""));
+                + scripts(to.resolve("one")) + scripts(to.resolve("two")) + scripts(to.resolve("three")));
         browser.open(to, 800, 900);
         assertThat(browser.run("return Tundra.pieces.map(p => p.id).join()")).isEqualTo("one,two," + MotionPiece.make().id());
         assertThat(browser.run("return Object.keys(Tundra.players).length")).as("a player for those that need the same, another one for the rest").isEqualTo(2L);
@@ -109,13 +120,13 @@ class SeveralPiecesTest extends InBrowser {
         browser.run("""
                 const host = document.createElement('div'), root = host.attachShadow({ mode: 'open' });
                 document.body.prepend(host);
-                root.innerHTML = "<link rel='stylesheet' href='one/piece.css'>" + arguments[0];
+                root.innerHTML = arguments[1] + arguments[0];
                 window.within = new Promise(done => root.querySelector('link').onload = () => {
                   const player = Object.values(Tundra.players)[0];
                   window.fourth = player.start(player.kept[0], root.querySelector('.tundra'), new URL('one/', document.baseURI));
                   scrollTo(0, 0);
                   done();
-                });""", main(to.resolve("one")));
+                });""", main(to.resolve("one")), style(to.resolve("one")));
         browser.until("return window.fourth !== undefined");
         var at = (List<?>) browser.run("const r = fourth.el.querySelector('.t-box .t-p > *').getBoundingClientRect(); return [r.x + 20, r.y + 20]");
         browser.click(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue());

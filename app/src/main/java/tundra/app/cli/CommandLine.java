@@ -2,6 +2,7 @@ package tundra.app.cli;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Set;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
@@ -48,8 +49,9 @@ public final class CommandLine implements Runnable {
             return 1;
         });
         cl.setExecutionExceptionHandler((e, c, r) -> told(e));
+        PlainOutput.use();
         try {
-            return cl.execute(args);
+            return List.of("still", "publish", "check", "svg").contains(args[0]) ? Patience.run(() -> cl.execute(args)) : cl.execute(args);
         } catch (Error e) {
             return told(e);
         }

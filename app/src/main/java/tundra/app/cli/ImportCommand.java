@@ -22,13 +22,16 @@ final class ImportCommand implements Callable<Integer> {
     private List<Path> art;
     @Option(names = "--size", paramLabel = "WxH", description = "the canvas, in px; the first file's own size when it is left out")
     private String size;
-    @Option(names = "--to", required = true, paramLabel = "FILE", description = "the project to make; it must not be there yet")
+    @Option(names = "--to", required = true, paramLabel = "FILE", description = "the project to make")
     private Path to;
+
+    @Option(names = "--force", description = "writes over a file that is there")
+    private boolean force;
 
     @Override
     public Integer call() throws Exception {
-        if (Files.exists(to)) {
-            throw new IllegalArgumentException("“" + to.getFileName() + "” is there already and was left as it is.");
+        if (Files.exists(to) && !(force && Files.isRegularFile(to))) {
+            throw new IllegalArgumentException("“" + to.getFileName() + "” is there already and was left as it is. Name another file, or write over it with --force.");
         }
         var all = new LinkedHashMap<Path, Brought>();
         for (Path file : art) {

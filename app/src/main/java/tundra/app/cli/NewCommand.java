@@ -11,17 +11,20 @@ import tundra.core.model.Project;
 
 @Command(name = "new", mixinStandardHelpOptions = true, description = "Makes an empty project.")
 final class NewCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "FILE", description = "the project to make; it must not be there yet")
+    @Parameters(paramLabel = "FILE", description = "the project to make")
     private Path file;
     @Option(names = "--size", defaultValue = "1280x640", paramLabel = "WxH", description = "the canvas, in px (default ${DEFAULT-VALUE})")
     private String size;
     @Option(names = "--fps", defaultValue = "24", paramLabel = "N", description = "frames a second (default ${DEFAULT-VALUE})")
     private int fps;
 
+    @Option(names = "--force", description = "writes over a file that is there")
+    private boolean force;
+
     @Override
     public Integer call() throws Exception {
-        if (Files.exists(file)) {
-            throw new IllegalArgumentException("“" + file.getFileName() + "” is there already and was left as it is.");
+        if (Files.exists(file) && !(force && Files.isRegularFile(file))) {
+            throw new IllegalArgumentException("“" + file.getFileName() + "” is there already and was left as it is. Name another file, or write over it with --force.");
         }
         if (fps < 1 || fps > 240) {
             throw new IllegalArgumentException("The frame rate must lie between 1 and 240.");

@@ -20,12 +20,17 @@ final class PublishCommand implements Callable<Integer> {
     private Path file;
     @Option(names = "--to", required = true, paramLabel = "DIR", description = "the folder; made when it is not there")
     private Path to;
+    @Option(names = "--force", description = "writes over a page that Tundra did not make")
+    private boolean force;
 
     @Override
     public Integer call() throws Exception {
+        if (to.toString().isEmpty()) {
+            throw new IllegalArgumentException("Name the folder to write the page into: --to DIR. Nothing was written.");
+        }
         Project project = Opening.of(file);
         Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries()).compile(project, null);
-        Publisher.publish(page, to, Progress.NONE);
+        Publisher.publish(page, to, force, Progress.NONE);
         System.out.println(to.resolve("index.html"));
         return 0;
     }

@@ -29,8 +29,10 @@ import tundra.core.model.Tree;
 
 /** What on a scene catches the pointer because something reacts to it, and by what it is covered. */
 public final class TouchAreas {
-    /** Points across and down at which an area is looked at. */
-    private static final int POINTS = 16;
+    /** Points across and down at which an area is looked at; fewer where there are many areas. */
+    private static final int POINTS = 16, FEW = 4;
+    /** So many areas are looked at in full. */
+    private static final int AREAS = 20;
     static final Set<EventKind> POINTER = Set.of(Events.TAPPED, Events.TAPPED_TWICE, Events.PRESSED, Events.RELEASED, Events.HELD, Events.OVER, Events.OUT, Events.SWIPED, Events.PINCHED);
 
     /**
@@ -91,10 +93,11 @@ public final class TouchAreas {
         Board touched = touched(board, catching(p, board));
         Frame frame = FrameBuilder.of(p, touched, measure).at(at);
         var out = new ArrayList<Area>();
+        int points = (int) Math.max(FEW, Math.min(POINTS, POINTS * Math.sqrt((double) AREAS / reacting.size())));
         for (String id : reacting) {
             Frame.Placed placed = frame.find(id);
             if (placed != null && placed.node().inked() != null) {
-                out.add(area(frame, touched, id, placed.toCanvas().bounds(placed.node().inked())));
+                out.add(area(frame, touched, id, points, placed.toCanvas().bounds(placed.node().inked())));
             }
         }
         return out;
@@ -114,12 +117,12 @@ public final class TouchAreas {
         });
     }
 
-    private static Area area(Frame frame, Board b, String id, Rect r) {
+    private static Area area(Frame frame, Board b, String id, int points, Rect r) {
         var covered = new LinkedHashMap<String, Integer>();
         int inside = 0;
         Rect canvas = new Rect(0, 0, b.size().x(), b.size().y());
-        for (int i = 0; i < POINTS * POINTS; i++) {
-            var at = new Point(r.x() + r.width() * (i % POINTS + 0.5) / POINTS, r.y() + r.height() * (i / POINTS + 0.5) / POINTS);
+        for (int i = 0; i < points * points; i++) {
+            var at = new Point(r.x() + r.width() * (i % points + 0.5) / points, r.y() + r.height() * (i / points + 0.5) / points);
             List<List<String>> under = canvas.contains(at) ? HitTest.under(frame, at, 0) : List.of();
             if (under.stream().noneMatch(path -> path.contains(id))) {
                 continue;

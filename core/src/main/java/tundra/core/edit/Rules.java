@@ -86,8 +86,10 @@ public final class Rules {
             why = count.problem();
             if (why == null && count.instances) {
                 Element stray = stray(after, b);
+                String shown = Shown.problem(after);
                 why = stray != null ? "“" + stray.name() + "” shows a motif that is not in this piece."
-                        : p instanceof Motif && Motifs.holds(after, p.id(), p.id()) ? "The motif “" + p.name() + "” can't show itself, be it through another motif." : null;
+                        : p instanceof Motif && Motifs.holds(after, p.id(), p.id()) ? "The motif “" + p.name() + "” can't show itself, be it through another motif."
+                        : shown != null ? "That would be too much: " + shown + "." : null;
             }
         }
         boolean sounds = was == null || was.timelines() != b.timelines();
@@ -189,6 +191,7 @@ public final class Rules {
         private int deepest;
         private int letters;
         private int named;
+        private int effects;
         private long nodes;
         private boolean instances;
 
@@ -200,6 +203,7 @@ public final class Rules {
             elements += in.size();
             for (Element e : in) {
                 named = Math.max(named, e.name().length());
+                effects = Math.max(effects, e.effects().size());
                 switch (e.content()) {
                     case Content.Text t -> letters = Math.max(letters, t.text().length());
                     case Content.Path p -> nodes += p.outline().contours().stream().mapToInt(c -> c.nodes().size()).sum();
@@ -212,6 +216,7 @@ public final class Rules {
 
         private String problem() {
             return deepest > Limits.NESTING ? "Groups can lie " + Limits.NESTING + " deep in each other, and that would be more."
+                    : effects > Limits.EFFECTS ? "One thing can have " + Limits.EFFECTS + " effects, and that would be " + effects + "."
                     : elements > Limits.ELEMENTS ? "A scene can hold " + Limits.ELEMENTS + " elements, and that would be " + elements + "."
                     : nodes > Limits.NODES ? "A scene can hold " + Limits.NODES + " path nodes, and that would be " + nodes + "."
                     : letters > Limits.TEXT_CHARS ? tooLong("A text", letters) : named > Limits.TEXT_CHARS ? tooLong("A name", named) : null;

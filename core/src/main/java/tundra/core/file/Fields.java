@@ -28,6 +28,13 @@ final class Fields {
         return new FileProblem("“" + field + "” of " + where + " " + should);
     }
 
+    private JsonNode there(JsonNode n, String field) throws FileProblem {
+        if (n == null) {
+            throw problem(field, "is missing");
+        }
+        return n;
+    }
+
     boolean has(String field) {
         return node.has(field);
     }
@@ -38,8 +45,8 @@ final class Fields {
     }
 
     String text(String field) throws FileProblem {
-        JsonNode n = raw(field);
-        if (n == null || !n.isString() || n.stringValue().length() > Limits.TEXT_CHARS) {
+        JsonNode n = there(raw(field), field);
+        if (!n.isString() || n.stringValue().length() > Limits.TEXT_CHARS) {
             throw problem(field, "should be a text of at most " + Limits.TEXT_CHARS + " characters");
         }
         return n.stringValue();
@@ -58,15 +65,15 @@ final class Fields {
     }
 
     private double number(JsonNode n, String field, double min, double max) throws FileProblem {
-        if (n == null || !n.isNumber() || !(n.doubleValue() >= min && n.doubleValue() <= max)) {
+        if (!there(n, field).isNumber() || !(n.doubleValue() >= min && n.doubleValue() <= max)) {
             throw problem(field, "should be a number from " + min + " to " + max);
         }
         return n.doubleValue();
     }
 
     long whole(String field, long min, long max) throws FileProblem {
-        JsonNode n = raw(field);
-        if (n == null || !n.isIntegralNumber() || !n.canConvertToLong() || n.longValue() < min || n.longValue() > max) {
+        JsonNode n = there(raw(field), field);
+        if (!n.isIntegralNumber() || !n.canConvertToLong() || n.longValue() < min || n.longValue() > max) {
             throw problem(field, "should be a whole number from " + min + " to " + max);
         }
         return n.longValue();
@@ -77,7 +84,7 @@ final class Fields {
     }
 
     double[] numbers(JsonNode n, String field, int count, double min, double max) throws FileProblem {
-        if (n == null || !n.isArray() || n.size() != count) {
+        if (!there(n, field).isArray() || n.size() != count) {
             throw problem(field, "should be a list of " + count + " numbers");
         }
         double[] out = new double[count];
@@ -93,15 +100,15 @@ final class Fields {
     }
 
     List<JsonNode> list(String field) throws FileProblem {
-        JsonNode n = raw(field);
-        if (n == null || !n.isArray()) {
+        JsonNode n = there(raw(field), field);
+        if (!n.isArray()) {
             throw problem(field, "should be a list");
         }
         return new ArrayList<>(n.values());
     }
 
     Fields object(String field) throws FileProblem {
-        return new Fields(raw(field), "“" + field + "” of " + where);
+        return new Fields(there(raw(field), field), "“" + field + "” of " + where);
     }
 
     /** The names of the fields that are there. */

@@ -14,6 +14,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Reactions;
+import tundra.core.edit.Shown;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
@@ -110,7 +111,7 @@ final class ProjectReader {
         }
         Set<String> sceneIds = new HashSet<>(), valueIds = new HashSet<>(), scriptIds = new HashSet<>();
         scripts.forEach(x -> scriptIds.add(x.id()));
-        f.list("scenes").forEach(n -> sceneIds.add(n.path("id").asString("")));
+        f.list("scenes").stream().map(n -> n.path("id").asString("")).filter(ProjectReader::possible).forEach(sceneIds::add);
         values.forEach(v -> valueIds.add(v.id()));
         var motifNodes = f.has("motifs") ? f.list("motifs") : List.<JsonNode>of();
         Set<String> motifMarkers = new HashSet<>();
@@ -154,15 +155,24 @@ final class ProjectReader {
                 throw new FileProblem("the motif “" + m.name() + "” holds itself");
             }
         }
+        String shown = Shown.problem(p);
+        if (shown != null) {
+            throw new Parts.TooMuch(shown);
+        }
         // instances of motifs that were left out go with them
         Set<String> there = new HashSet<>();
         motifs.forEach(m -> there.add(m.id()));
         return motifs.size() == motifNodes.size() ? p : p.mapBoards(b -> Motifs.withoutInstances(b, x -> !there.contains(x)));
     }
 
+    /** Whether an id can be one: none of those that stand for something else. */
+    private static boolean possible(String id) {
+        return id.matches("[A-Za-z0-9_-]{1,64}") && !id.equals(Board.CANVAS) && !id.equals(Slot.INSTANCE);
+    }
+
     private String id(Fields f) throws FileProblem {
         String id = f.text("id");
-        if (!id.matches("[A-Za-z0-9_-]{1,64}") || id.equals(Board.CANVAS)) {
+        if (!possible(id)) {
             throw f.problem("id", "should be 1 to 64 letters, digits, - or _");
         }
         if (!ids.add(id)) {
@@ -338,6 +348,9 @@ final class ProjectReader {
         var effects = new ArrayList<Effect>();
         for (JsonNode n : f.has("effects") ? f.list("effects") : List.<JsonNode>of()) {
             parts.part(() -> effects.add(effect(new Fields(n, "effect " + (effects.size() + 1) + " of " + f.where()))));
+        }
+        if (effects.size() > Limits.EFFECTS) {
+            throw new Parts.TooMuch("“" + name + "” has " + effects.size() + " effects, and " + Limits.EFFECTS + " is the most that one thing can have");
         }
         var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content, effects);
         f.keepUnknown(Places.of("element", id), unknown);

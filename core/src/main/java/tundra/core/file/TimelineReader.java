@@ -107,22 +107,27 @@ final class TimelineReader {
 
     private <T> Timeline track(Timeline t, Fields of, String element, Property<T> p) throws FileProblem {
         var list = new ArrayList<Key<T>>();
+        int count = 0;
         for (JsonNode n : of.list(p.key())) {
-            var f = new Fields(n, "key " + (list.size() + 1) + " of " + p.key() + " in " + of.where());
-            long at = f.whole("at", 0, t.duration());
-            if (!list.isEmpty() && at <= list.getLast().time()) {
-                throw f.problem("at", "should come after the key before it");
-            }
-            Point in = f.has("in") ? f.pair("in", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
-            Point out = f.has("out") ? f.pair("out", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
-            boolean own = f.has("own") ? f.flag("own") : f.has("in") || f.has("out");
-            list.add(new Key<>(at, ValueReader.value(p, f.raw("value"), f, "value"), easing(f, "easing"), in, out, own));
-            f.keepUnknown(Places.key(t.id(), element, p, at), unknown);
-            if (++keys > Limits.KEYS) {
-                throw new Parts.TooMuch("it holds more than " + Limits.KEYS + " keys");
-            }
+            String where = "key " + ++count + " of " + p.key() + " in " + of.where();
+            parts.part(() -> key(t, new Fields(n, where), element, p, list));
         }
         return list.isEmpty() ? t : t.with(element, p, new Track<>(list, p == Properties.POSITION ? shape(paths, element) : PathShape.PLAIN));
+    }
+
+    private <T> void key(Timeline t, Fields f, String element, Property<T> p, List<Key<T>> list) throws FileProblem {
+        long at = f.whole("at", 0, t.duration());
+        if (!list.isEmpty() && at <= list.getLast().time()) {
+            throw f.problem("at", "should come after the key before it");
+        }
+        Point in = f.has("in") ? f.pair("in", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
+        Point out = f.has("out") ? f.pair("out", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
+        boolean own = f.has("own") ? f.flag("own") : f.has("in") || f.has("out");
+        list.add(new Key<>(at, ValueReader.value(p, f.raw("value"), f, "value"), easing(f, "easing"), in, out, own));
+        f.keepUnknown(Places.key(t.id(), element, p, at), unknown);
+        if (++keys > Limits.KEYS) {
+            throw new Parts.TooMuch("it holds more than " + Limits.KEYS + " keys");
+        }
     }
 
     private static PathShape shape(Fields paths, String element) throws FileProblem {

@@ -87,7 +87,7 @@ public final class Marks {
     }
 
     private static double ratio(double to, double from) {
-        return from == 0 ? 1 : to / from;
+        return from < 1e-9 ? 1 : to / from;
     }
 
     private static List<Mark> painted(Form form, Values v) {

@@ -15,6 +15,11 @@ public final class Limits {
     /** Nesting of the JSON. A group takes two levels, a drawing of a flipbook four. */
     public static final int DEPTH = 4 * NESTING + 50;
     public static final int ELEMENTS = 100_000;
+    /** Of one element. */
+    public static final int EFFECTS = 50;
+    /** Elements that a place shows, those of its motifs as often as they stand there; and motifs in motifs. */
+    public static final int SHOWN = 100_000;
+    public static final int MOTIF_DEPTH = 100;
     public static final int NODES = 2_000_000;
     public static final int KEYS = 2_000_000;
     public static final int TEXT_CHARS = 100_000;

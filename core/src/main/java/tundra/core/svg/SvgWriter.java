@@ -100,7 +100,7 @@ public final class SvgWriter {
     /** Its effects, and how it blends. */
     private void look(FrameNode n) {
         Look look = n.look();
-        if (!look.filters().isEmpty()) {
+        if (!look.filters().isEmpty() && n.content() != null) {
             String id = "x" + next++;
             FilterText.definition(definitions, id, look.filters(), n.content().grow(1 + look.filters().stream().mapToDouble(Filter::reach).sum()), null);
             definitions.append('\n');

@@ -100,7 +100,7 @@ const EVENTS = {
   keyPressed: (board, { key }, fire) => {
     const parts = key.split("+"), name = parts.pop() || "+";
     board.listen(document, "keydown", (e) => {
-      if (e.repeat || e.target.closest?.("input, textarea, select, [contenteditable]")) return;
+      if (e.repeat || !e.key || e.target.closest?.("input, textarea, select, [contenteditable]")) return;
       const held = { Ctrl: e.ctrlKey, Alt: e.altKey, Meta: e.metaKey };
       if (named(e.key) !== named(name) || Object.keys(held).some((m) => held[m] !== parts.includes(m))) return;
       if (parts.includes("Shift") !== e.shiftKey && (parts.includes("Shift") || name.length > 1)) return;

@@ -1,0 +1,44 @@
+package tundra.web;
+
+import java.lang.ref.WeakReference;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import tundra.core.model.Board;
+import tundra.core.model.Property;
+
+/** Which properties the timelines of a board key, found without going through all of them for each question: of the board that was asked about last. */
+final class Keyed {
+    private static volatile Keyed last = new Keyed(null);
+    private final WeakReference<Board> board;
+    /** For each element the sets of properties that a timeline keys together. */
+    private final Map<String, Set<Set<Property<?>>>> sets = new HashMap<>();
+
+    private Keyed(Board b) {
+        board = new WeakReference<>(b);
+        if (b != null) {
+            b.timelines().forEach(t -> t.tracks().forEach((id, tracks) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(tracks.keySet()))));
+        }
+    }
+
+    private static Set<Set<Property<?>>> of(Board b, String id) {
+        Keyed k = last;
+        if (k.board.get() != b) {
+            k = new Keyed(b);
+            last = k;
+        }
+        return k.sets.getOrDefault(id, Set.of());
+    }
+
+    /** Whether a property of an element is keyed on any timeline. */
+    static boolean any(Board b, String id, Property<?> p) {
+        return of(b, id).stream().anyMatch(s -> s.contains(p));
+    }
+
+    /** Whether some timelines key other ones of these properties than others do, so that none of them knows the whole value. */
+    static boolean apart(Board b, String id, Property<?>... of) {
+        return of(b, id).stream().map(s -> Arrays.stream(of).filter(s::contains).toList()).filter(keyed -> !keyed.isEmpty()).distinct().count() > 1;
+    }
+}
