@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Popovers;
 import tundra.app.widget.WholeDrags;
 import tundra.app.widget.Words;
 import tundra.core.model.Color;
@@ -54,7 +55,7 @@ final class PaintPopover {
         this.onGradient = onGradient;
         this.paint = paint;
         last = paint.main().visible() ? paint.main() : Color.parse("#5F8FA3");
-        popup.setAutoHide(true);
+        Popovers.closing(popup);
         var title = Words.section(name);
         box.getStyleClass().addAll("root-colors", "popover");
         box.setId("paint-popover");

@@ -22,6 +22,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Popovers;
 import tundra.app.widget.WholeDrags;
 import tundra.core.model.KeptEasing;
 import tundra.core.motion.Easing;
@@ -55,7 +56,7 @@ final class EasingPicker {
         this.take = take;
         this.candidate = now;
         this.preview = new EasingPreview(now);
-        popup.setAutoHide(true);
+        Popovers.closing(popup);
         popup.setOnHidden(e -> preview.stop());
         list.setId("easing-list");
         list.setPrefSize(290, 300);

@@ -14,6 +14,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
+import tundra.app.widget.Popovers;
 
 /** A small list beneath a word, with a field to search it; or only a field, for what is typed. */
 final class Picker {
@@ -39,7 +40,7 @@ final class Picker {
         box.getStyleClass().addAll("picker", "popover");
         box.getStylesheets().setAll(at.getScene().getStylesheets());
         box.getStyleClass().addAll(at.getScene().getRoot().getStyleClass());
-        popup.setAutoHide(true);
+        Popovers.closing(popup);
         popup.getContent().setAll(box);
         return box;
     }

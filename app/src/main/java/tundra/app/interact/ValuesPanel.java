@@ -21,6 +21,7 @@ import tundra.app.publish.TryIt;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
+import tundra.app.widget.Popovers;
 import tundra.app.widget.Words;
 import tundra.core.edit.PieceValues;
 import tundra.core.edit.Reactions;
@@ -89,7 +90,7 @@ final class ValuesPanel extends VBox {
 
     private void open(Button at, PieceValue v) {
         var popup = new Popup();
-        popup.setAutoHide(true);
+        Popovers.closing(popup);
         var name = new TextField(v.name());
         name.setId("value-name");
         var kind = new ComboBox<PieceValue.Kind>();

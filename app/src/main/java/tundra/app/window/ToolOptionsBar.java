@@ -1,9 +1,11 @@
 package tundra.app.window;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleSupplier;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -16,6 +18,7 @@ import tundra.app.tool.ToolSettings;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Overflow;
 import tundra.app.widget.Press;
 import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
@@ -24,13 +27,16 @@ import tundra.core.model.Paint;
 
 /** Along the canvas's top: the tool in hand with its settings and what it does, where one is, and how large the canvas is seen. */
 final class ToolOptionsBar extends HBox {
+    /** In px. */
+    private static final double LEGIBLE = 60;
     private final Workshop w;
-    private final HBox tool = new HBox(8);
+    private final Overflow tool = new Overflow(8, "The rest of the tool's settings");
+    private final List<Node> settings = new ArrayList<>();
     private final Caption note = new Caption("", "quiet");
     private final HBox place = new HBox(4);
     /** At which time the canvas is shown. */
     private final HBox time = new HBox();
-    private final Caption zoom = new Caption("", "mono", "quiet");
+    private final Caption zoom = new Caption("", "mono", "quiet"), size = new Caption("", "mono", "quiet");
     private ToolKind shown;
     private boolean kept;
     private String placed = "";
@@ -41,8 +47,7 @@ final class ToolOptionsBar extends HBox {
         setId("tool-options");
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("tool-options");
-        tool.setAlignment(Pos.CENTER_LEFT);
-        tool.setMinWidth(Region.USE_PREF_SIZE);
+        setMinWidth(0);
         place.setAlignment(Pos.CENTER_LEFT);
         place.setMinWidth(Region.USE_PREF_SIZE);
         note.setId("tool-note");
@@ -51,6 +56,10 @@ final class ToolOptionsBar extends HBox {
         note.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(note, Priority.ALWAYS);
         zoom.setMinWidth(Region.USE_PREF_SIZE);
+        size.setMinWidth(Region.USE_PREF_SIZE);
+        // a few letters of it say nothing
+        note.widthProperty().addListener((o, was, is) -> note.setVisible(is.doubleValue() >= LEGIBLE));
+        widthProperty().addListener(o -> sized());
         time.setId("seen-at");
         time.setAlignment(Pos.CENTER);
         time.getStyleClass().addAll("segments", "seen-at");
@@ -62,15 +71,26 @@ final class ToolOptionsBar extends HBox {
             Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests" : "Shows the canvas at the playhead");
             time.getChildren().add(b);
         }
-        getChildren().addAll(tool, note, place, time, zoom);
+        getChildren().addAll(tool, note, place, time, zoom, size);
         w.studio.listen(what -> refresh());
         refresh();
     }
 
     /** Tells how large the canvas is seen. */
     void zoomed() {
-        zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%  " + Numbers.plain(w.studio.board().size().x(), 0) + "×"
-                + Numbers.plain(w.studio.board().size().y(), 0));
+        zoom.setText(Math.round(w.canvas.viewport().zoom() * 100) + "%");
+        size.setText(Numbers.plain(w.studio.board().size().x(), 0) + "×" + Numbers.plain(w.studio.board().size().y(), 0));
+        sized();
+    }
+
+    /** The canvas's size is told where there is room; it stands in the details too. */
+    private void sized() {
+        double needed = getInsets().getLeft() + getInsets().getRight();
+        for (Node n : getChildren()) {
+            needed += n == size ? n.prefWidth(-1) + getSpacing() : n.isManaged() ? n.minWidth(-1) + getSpacing() : 0;
+        }
+        size.setManaged(needed <= getWidth());
+        size.setVisible(size.isManaged());
     }
 
     private void refresh() {
@@ -90,8 +110,10 @@ final class ToolOptionsBar extends HBox {
         }
         shown = w.tools.kind();
         kept = w.tools.kept();
-        tool.getChildren().setAll(new Caption(shown.label, "tool-name"));
+        settings.clear();
+        settings.add(new Caption(shown.label, "tool-name"));
         w.tools.active().settings(new Row());
+        tool.setItems(settings);
     }
 
     private String hint() {
@@ -134,7 +156,7 @@ final class ToolOptionsBar extends HBox {
     /** The settings of the tool in hand, after its name. */
     private final class Row implements ToolSettings {
         private void label(String words) {
-            tool.getChildren().add(new Caption(words, "quiet"));
+            settings.add(new Caption(words, "quiet"));
         }
 
         @Override
@@ -155,7 +177,7 @@ final class ToolOptionsBar extends HBox {
             f.show(now);
             f.setMinWidth(176);
             f.setPrefWidth(176);
-            tool.getChildren().add(f);
+            settings.add(f);
         }
 
         @Override
@@ -166,7 +188,7 @@ final class ToolOptionsBar extends HBox {
             s.setAccessibleText(name);
             s.setPrefWidth(80);
             s.valueProperty().addListener((x, was, is) -> take.accept(is.doubleValue()));
-            tool.getChildren().add(s);
+            settings.add(s);
         }
 
         @Override
@@ -180,7 +202,7 @@ final class ToolOptionsBar extends HBox {
                 f.show(now.getAsDouble());
             });
             f.show(now.getAsDouble());
-            tool.getChildren().add(f);
+            settings.add(f);
         }
     }
 }
