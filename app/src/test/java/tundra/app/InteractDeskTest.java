@@ -98,8 +98,10 @@ class InteractDeskTest extends InWindow {
         assertThat(reaction().when()).isEqualTo(Events.tapped("Lamp"));
         pick("chip-event", "comes over");
         assertThat(reaction().when()).isEqualTo(Events.of(Events.OVER, "Lamp"));
-        pick("chip-verb", "over … with");
+        pick("chip-verb", "xylophone");
         assertThat(reaction().actions()).as("nothing is found by that").extracting(a -> a.kind()).containsExactly(Actions.PLAY_FROM_START);
+        javafx.scene.control.Label nothing = t.popup("#picker-nothing");
+        assertThat(RealWindow.fx(nothing::getText)).isEqualTo("Nothing here is called “xylophone”.");
         t.keys(KeyCode.ESCAPE);
         pick("chip-verb", "hide");
         assertThat(reaction().actions().getFirst().kind()).isIn(Actions.HIDE, Actions.TOGGLE_SHOWN);
@@ -113,7 +115,7 @@ class InteractDeskTest extends InWindow {
     @Test
     void aPropertyIsSetToWhatIsTyped() throws Exception {
         t.run("add-reaction");
-        pick("chip-verb", "set … to … over");
+        pick("chip-verb", "set opacity");
         assertThat(reaction().actions().getFirst().slots().get(Actions.SETTING)).isEqualTo(Setting.of(Properties.OPACITY, 0.5));
         pick("chip-setting", "rotation");
         type("45");
@@ -259,8 +261,17 @@ class InteractDeskTest extends InWindow {
         assertThat(reaction().conditions()).extracting(c -> c.kind()).containsExactly(Conditions.VALUE);
         t.click("sentence-menu-1");
         t.choose("add-otherwise");
+        search("hide");
+        t.keys(KeyCode.ENTER);
         t.settle();
-        assertThat(reaction().otherwise()).hasSize(1);
+        assertThat(reaction().otherwise()).extracting(a -> a.kind()).containsExactly(Actions.HIDE);
+        // what is done next is chosen where it will stand
+        t.click("chip-then-otherwise");
+        search("score");
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        assertThat(reaction().otherwise()).hasSize(2);
+        assertThat(reaction().otherwise().getLast().kind()).isEqualTo(Actions.SET_VALUE);
         t.click("sentence-menu-1");
         t.choose("switch");
         t.settle();

@@ -161,8 +161,7 @@ class TryItTest extends InWindow {
         assertThat(now("tapped")).isZero();
 
         processes().forEach(ProcessHandle::destroyForcibly);
-        t.until(this::troubled);
-        assertThat(t.words("try-trouble")).startsWith("The page's process has ended by itself. Your piece is safe.");
+        t.until(() -> troubled() && ((javafx.scene.control.Label) t.stage.getScene().lookup("#try-trouble")).getText().startsWith("The page's process has ended by itself. Your piece is safe."));
         t.click("try-anew");
         page.begun("");
         PageView v = page.view();

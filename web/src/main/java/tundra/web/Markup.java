@@ -200,7 +200,7 @@ final class Markup {
         }
         out.append("<div class=\"").append(box.outer());
         if (reactive.contains(e.id())) {
-            out.append(" t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.name()));
+            out.append(" t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.called()));
         }
         out.append("\">");
         List<String> effects = FilterChannel.between(page);

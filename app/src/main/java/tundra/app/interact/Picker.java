@@ -4,28 +4,50 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import javafx.stage.Popup;
 import tundra.app.widget.Popovers;
+import tundra.core.edit.OtherWords;
+import tundra.core.edit.Sentences;
 
 /** A small list beneath a word, with a field to search it; or only a field, for what is typed. */
 final class Picker {
     private static final int SEARCHED = 7;
-    private static final double ROW = 28, WIDTH = 250;
+    private static final double ROW = 28, WIDTH = 250, WIDEST = 460;
     private static Popup open;
 
-    /** @param note what stands faintly behind it; empty for nothing */
-    record Choice(String text, String note, Runnable run) {
+    /**
+     * One of several.
+     *
+     * @param phrases what it says, its nouns greyed
+     * @param note what stands faintly behind it; empty for nothing
+     * @param others words that find it too
+     */
+    record Choice(List<Sentences.Phrase> phrases, String note, String others, Runnable run) {
+        Choice(String text, String note, Runnable run) {
+            this(List.of(new Sentences.Phrase(text, false)), note, "", run);
+        }
+
         Choice(String text, Runnable run) {
             this(text, "", run);
+        }
+
+        String text() {
+            return phrases.stream().map(Sentences.Phrase::words).collect(Collectors.joining(" "));
+        }
+
+        @Override
+        public String toString() {
+            return text();
         }
     }
 
@@ -45,6 +67,17 @@ final class Picker {
         return box;
     }
 
+    /** As wide as what is in it, within bounds, in px. */
+    private static double width(List<Choice> all) {
+        var words = new Text();
+        double most = WIDTH;
+        for (Choice c : all) {
+            words.setText(c.text() + (c.note.isEmpty() ? "" : "     " + c.note));
+            most = Math.max(most, words.getLayoutBounds().getWidth() + 40);
+        }
+        return Math.min(WIDEST, most);
+    }
+
     private static void show(Node at, Popup popup) {
         Bounds b = at.localToScreen(at.getBoundsInLocal());
         popup.show(at, b.getMinX(), b.getMaxY() + 3);
@@ -58,23 +91,17 @@ final class Picker {
         list.setId("picker-list");
         list.getItems().setAll(all);
         list.setFixedCellSize(ROW);
-        list.setPrefSize(WIDTH, Math.min(9, Math.max(1, all.size())) * ROW + 2);
-        list.setCellFactory(v -> new ListCell<>() {
-            @Override
-            protected void updateItem(Choice c, boolean empty) {
-                super.updateItem(c, empty);
-                setText(empty ? null : c.text);
-                var note = new Label(empty ? "" : c.note);
-                note.getStyleClass().addAll("quiet", "small");
-                setGraphic(empty || c.note.isEmpty() ? null : note);
-                setContentDisplay(javafx.scene.control.ContentDisplay.RIGHT);
-            }
-        });
+        list.setPrefSize(width(all), Math.min(9, Math.max(1, all.size())) * ROW + 2);
+        list.setCellFactory(v -> new ChoiceCell());
+        var nothing = new Label();
+        nothing.setId("picker-nothing");
+        nothing.getStyleClass().addAll("quiet", "small");
+        list.setPlaceholder(nothing);
         list.getSelectionModel().selectFirst();
         Runnable take = () -> {
             Choice c = list.getSelectionModel().getSelectedItem();
-            popup.hide();
             if (c != null) {
+                popup.hide();
                 c.run.run();
             }
         };
@@ -83,8 +110,8 @@ final class Picker {
         search.setId("picker-search");
         search.setPromptText("Search");
         search.textProperty().addListener((o, was, is) -> {
-            String words = is.strip().toLowerCase(Locale.ROOT);
-            list.getItems().setAll(all.stream().filter(c -> c.text.toLowerCase(Locale.ROOT).contains(words)).toList());
+            list.getItems().setAll(all.stream().filter(c -> is.isBlank() || OtherWords.finds(is, c.text() + " " + c.note, c.others)).toList());
+            nothing.setText("Nothing here is called “" + is.strip() + "”.");
             list.getSelectionModel().selectFirst();
         });
         box.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
@@ -99,8 +126,13 @@ final class Picker {
                 e.consume();
             }
         });
+        // what is typed is meant for the list, not for a tool
+        box.addEventHandler(KeyEvent.ANY, KeyEvent::consume);
         if (all.size() > SEARCHED) {
             box.getChildren().add(search);
+        } else {
+            list.addEventFilter(KeyEvent.KEY_TYPED, e -> all.stream().filter(c -> !e.getCharacter().isBlank() && c.text().toLowerCase(Locale.ROOT).startsWith(e.getCharacter().toLowerCase(Locale.ROOT)))
+                    .findFirst().ifPresent(list.getSelectionModel()::select));
         }
         box.getChildren().add(list);
         show(at, popup);

@@ -25,6 +25,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
+import tundra.core.edit.OtherWords;
 import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Action;
@@ -147,7 +148,8 @@ final class Sentence extends HBox {
         var m = new ContextMenu();
         m.setId("sentence-more");
         m.getItems().addAll(item("Add a condition", "add-condition", this::addCondition),
-                item("Add what happens otherwise", "add-otherwise", () -> change("Add otherwise", r -> r.withOtherwise(Reactions.plus(r.otherwise(), Reactions.next(site.board()))))));
+                item("Add what happens otherwise", "add-otherwise", () -> Picker.choose(this, kinds(Reactions.next(site.board()), false,
+                        x -> change("Add otherwise", r -> r.withOtherwise(Reactions.plus(r.otherwise(), x)))))));
         m.getItems().getLast().setDisable(reaction.conditions().isEmpty());
         if (reaction.conditions().size() > 1) {
             m.getItems().add(item(reaction.any() ? "All conditions must hold" : "One condition is enough", "any", () -> change("Change conditions", r -> r.withAny(!r.any()))));
@@ -187,8 +189,9 @@ final class Sentence extends HBox {
         return site.near(reaction);
     }
 
-    private String outline(SentenceKind k) {
-        return site.reach().words(k.outline());
+    /** What a kind of sentence would say here. */
+    private Picker.Choice choice(SentenceKind k, Slots slots, Runnable run) {
+        return new Picker.Choice(site.sentences().phrases(k, slots), OtherWords.wants(k), OtherWords.of(k), run);
     }
 
     /** The words of a sentence and its slots as chips; the first words behind a leading When choose what kind it is. */
@@ -221,7 +224,7 @@ final class Sentence extends HBox {
             for (var k : Events.ALL) {
                 Event as = Reactions.as(e, k, near());
                 if (as != null && site.reach().takes(k)) {
-                    out.add(new Picker.Choice(outline(k), () -> change("Change when it happens", r -> r.withWhen(as))));
+                    out.add(choice(k, as.slots(), () -> change("Change when it happens", r -> r.withWhen(as))));
                 }
             }
             Picker.choose(at, out);
@@ -235,13 +238,8 @@ final class Sentence extends HBox {
                 () -> change("Delete condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> null)))));
         List<Node> words = new ArrayList<>();
         words.add(Chips.word(i == 0 ? "and if" : reaction.any() ? "or" : "and"));
-        List<Node> own = sentence(c.kind(), c.slots(), "chip-condition", "chip-interaction", kinds,
-                slots -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> new Condition(c.kind(), slots)))));
-        if (own.stream().noneMatch(n -> "chip-condition".equals(n.getId()))) {
-            own = new ArrayList<>(own);
-            own.addFirst(Chips.chip("the value", "chip-condition", "chip-interaction", kinds));
-        }
-        words.addAll(own);
+        words.addAll(sentence(c.kind(), c.slots(), "chip-condition", "chip-interaction", kinds,
+                slots -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> new Condition(c.kind(), slots))))));
         return Chips.line(words);
     }
 
@@ -250,7 +248,7 @@ final class Sentence extends HBox {
         for (var k : Conditions.ALL) {
             Condition as = Reactions.as(now, k, near());
             if (as != null) {
-                out.add(new Picker.Choice(outline(k), () -> take.accept(as)));
+                out.add(choice(k, as.slots(), () -> take.accept(as)));
             }
         }
         if (deletes) {
@@ -276,7 +274,8 @@ final class Sentence extends HBox {
             if (i + 1 < all.size()) {
                 line.add(Chips.word("then"));
             } else {
-                var more = Chips.chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more", n -> change("Add action", r -> put.apply(r, Reactions.plus(all, Reactions.next(site.board())))));
+                var more = Chips.chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more",
+                        n -> Picker.choose(n, kinds(Reactions.next(site.board()), false, x -> change("Add action", r -> put.apply(r, Reactions.plus(all, x))))));
                 more.setAccessibleText("Then do more");
                 Buttons.tip(more, "Then do more");
                 line.add(more);
@@ -287,10 +286,10 @@ final class Sentence extends HBox {
 
     private List<Picker.Choice> kinds(Action a, boolean deletes, Consumer<Action> take) {
         var out = new ArrayList<Picker.Choice>();
-        for (var k : Actions.ALL) {
+        for (var k : Reactions.ordered(studio.project())) {
             Action as = Reactions.as(a, k, near());
             if (as != null) {
-                out.add(new Picker.Choice(outline(k), () -> take.accept(as)));
+                out.add(choice(k, as.slots(), () -> take.accept(as)));
             }
         }
         if (deletes) {

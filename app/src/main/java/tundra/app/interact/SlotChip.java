@@ -118,7 +118,7 @@ final class SlotChip {
         var out = new ArrayList<Picker.Choice>();
         Element selected = studio.selected();
         if (selected != null && !selected.id().equals(now)) {
-            out.add(new Picker.Choice(selected.name(), "selected", () -> put(selected.id())));
+            out.add(new Picker.Choice(selected.called(), "selected", () -> put(selected.id())));
         }
         if (site.ofMotif() && slot.choices().isEmpty() && slot != Events.PLACE && !now.equals(Slot.INSTANCE)) {
             out.add(new Picker.Choice("this instance", "of the motif", () -> put(Slot.INSTANCE)));
@@ -127,7 +127,7 @@ final class SlotChip {
         Tree.each(site.board().elements(), x -> {
             boolean fits = slot.choices().isEmpty() || slot.choices().contains(x.content().word());
             if (fits && near().put(slots, slot, x.id()) != null) {
-                out.add(new Picker.Choice(x.name(), x.content().word(), () -> put(x.id())));
+                out.add(new Picker.Choice(x.called(), x.content().word(), () -> put(x.id())));
             }
         });
         return out;
@@ -148,7 +148,7 @@ final class SlotChip {
         Tree.each(site.board().elements(), x -> {
             boolean in = has.contains(x.id());
             if (!in || has.size() > 1) {
-                out.add(new Picker.Choice((in ? "✓ " : "") + x.name(), in ? "take away" : x.content().word(), () -> {
+                out.add(new Picker.Choice((in ? "✓ " : "") + x.called(), in ? "take away" : x.content().word(), () -> {
                     var next = new LinkedHashSet<>(has);
                     if (!next.remove(x.id())) {
                         next.add(x.id());
@@ -165,7 +165,7 @@ final class SlotChip {
         site.board().timelines().forEach(t -> out.add(new Picker.Choice(t.name(), "timeline", () -> put(t.id()))));
         Tree.each(site.board().elements(), x -> {
             if (x.content() instanceof Content.Instance) {
-                out.add(new Picker.Choice(x.name(), "instance", () -> put(x.id())));
+                out.add(new Picker.Choice(x.called(), "instance", () -> put(x.id())));
             }
         });
         if (site.ofMotif()) {

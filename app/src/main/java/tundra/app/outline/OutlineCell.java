@@ -78,7 +78,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
     }
 
     private static Caption name(Element e) {
-        var name = new Caption(e.name(), "element-name");
+        var name = new Caption(e.called(), "element-name");
         name.setMinWidth(30);
         name.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(name, Priority.ALWAYS);

@@ -156,7 +156,7 @@ public final class OutlinePanel extends VBox {
 
     private static List<Object> looks(Row r) {
         Element e = r.element();
-        return List.of(e.id(), e.name(), e.content().word(), e.locked(), e.hidden(), e.guide(), r.depth(), OutlineCell.color(e));
+        return List.of(e.id(), e.called(), e.content().word(), e.locked(), e.hidden(), e.guide(), r.depth(), OutlineCell.color(e));
     }
 
     private void collect(List<Element> in, int depth, List<Row> out) {

@@ -91,7 +91,7 @@ final class TimeRows {
     }
 
     private double element(List<Row> out, Timeline t, Element e, int depth, double y) {
-        double next = lanes(out, t, e.id(), e.name(), depth, y, e.locked(), e.children().stream().anyMatch(c -> moves(t, c)));
+        double next = lanes(out, t, e.id(), e.called(), depth, y, e.locked(), e.children().stream().anyMatch(c -> moves(t, c)));
         if (open.contains(e.id())) {
             for (Element c : e.children().reversed().stream().filter(c -> moves(t, c)).toList()) {
                 next = element(out, t, c, depth + 1, next);

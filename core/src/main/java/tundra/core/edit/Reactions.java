@@ -248,6 +248,17 @@ public final class Reactions {
         return s == null ? null : new Action(kind, s);
     }
 
+    /** The kinds of actions as a list of them has them: where values are used, those of values stand before those of looks. */
+    public static List<ActionKind> ordered(Project p) {
+        var out = new ArrayList<>(Actions.ALL);
+        if (!p.values().isEmpty()) {
+            List<ActionKind> ofValues = List.of(Actions.SET_VALUE, Actions.ADD_VALUE, Actions.TOGGLE_VALUE, Actions.RANDOM_VALUE, Actions.PUT_TEXT);
+            out.removeAll(ofValues);
+            out.addAll(out.indexOf(Actions.SET), ofValues);
+        }
+        return out;
+    }
+
     public static Event as(Event e, EventKind kind, Near near) {
         Slots s = near.as(e.slots(), kind);
         return s == null ? null : new Event(kind, s);

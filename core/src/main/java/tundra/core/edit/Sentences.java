@@ -44,6 +44,18 @@ public final class Sentences {
         return kind.parts().stream().map(p -> p.slot() == null ? reach.words(p.words()) : word(p.slot(), slots.get(p.slot()))).collect(Collectors.joining(" "));
     }
 
+    /**
+     * A piece of a sentence.
+     *
+     * @param noun whether it stands in a slot, so that something else could stand there
+     */
+    public record Phrase(String words, boolean noun) {}
+
+    /** A whole sentence in its pieces. */
+    public List<Phrase> phrases(SentenceKind kind, Slots slots) {
+        return kind.parts().stream().map(p -> p.slot() == null ? new Phrase(reach.words(p.words()), false) : new Phrase(word(p.slot(), slots.get(p.slot())), true)).toList();
+    }
+
     /** What stands in a slot. */
     public String word(Slot s, Object v) {
         return switch (s.type()) {
@@ -61,13 +73,18 @@ public final class Sentences {
             case SOUND -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";
             case EASING -> easing((String) v);
             case SETTING -> setting((Setting) v);
-            case TEXT, CONTENT -> "“" + v + "”";
+            case TEXT -> "“" + v + "”";
+            case CONTENT -> number((String) v) ? (String) v : "“" + v + "”";
             case CHOICE, LINK, PHONE, MAIL, KEY -> (String) v;
         };
     }
 
+    private static boolean number(String text) {
+        return text.matches("-?\\d+(\\.\\d+)?");
+    }
+
     private String element(String id) {
-        return Reactions.element(board, id) instanceof Element e ? e.name() : "?";
+        return Reactions.element(board, id) instanceof Element e ? e.called() : "?";
     }
 
     private String elements(List<?> ids) {

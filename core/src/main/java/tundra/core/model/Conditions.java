@@ -15,10 +15,10 @@ public final class Conditions {
     public static final Slot THAN = Slot.choice("than", "narrower", "wider");
     public static final Slot ASKED = Slot.choice("asked", "asked for", "not asked for");
 
-    public static final ConditionKind VALUE = add("value", "{value} {is} {content}", Events.VALUE, IS, Events.CONTENT);
+    public static final ConditionKind VALUE = add("value", "the value {value} {is} {content}", Events.VALUE, IS, Events.CONTENT);
     public static final ConditionKind SHOWN = add("shown", "{element} is {seen}", Events.ELEMENT, SEEN);
-    public static final ConditionKind PLAYS = add("plays", "{timeline} {going}", Events.PLAYER, GOING);
-    public static final ConditionKind TIME = add("time", "{timeline} stands {stands} {time}", Events.TIMELINE, STANDS, Events.TIME);
+    public static final ConditionKind PLAYS = add("plays", "the timeline {timeline} {going}", Events.PLAYER, GOING);
+    public static final ConditionKind TIME = add("time", "the timeline {timeline} stands {stands} {time}", Events.TIMELINE, STANDS, Events.TIME);
     public static final ConditionKind KEY = add("key", "the key {key} is {down}", Events.KEY, HELD);
     public static final ConditionKind WIDTH = add("width", "the page is {than} than {width} px", THAN, Events.WIDTH);
     public static final ConditionKind MOTION = add("motion", "less motion is {asked}", ASKED);

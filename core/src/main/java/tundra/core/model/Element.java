@@ -4,6 +4,8 @@ import java.util.List;
 
 /** Anything placed on the canvas. Immutable; the id is unique in the project, the name is for people; effects are done in their order. */
 public record Element(String id, String name, boolean locked, boolean hidden, boolean guide, Values rest, Content content, List<Effect> effects) implements Owner {
+    private static final int CALLED = 32;
+
     public Element {
         rest = content.kept(rest);
         effects = List.copyOf(effects);
@@ -86,5 +88,14 @@ public record Element(String id, String name, boolean locked, boolean hidden, bo
 
     public Element withChildren(List<Element> children) {
         return withContent(((Content.Parent) content).withChildren(children));
+    }
+
+    /** What it is called in lists and sentences: a text without a name of its own by its first words. */
+    public String called() {
+        if (!(content instanceof Content.Text t) || !name.matches("Text( \\d+)?") || t.text().isBlank()) {
+            return name;
+        }
+        String words = t.text().strip().replaceAll("\\s+", " ");
+        return words.length() <= CALLED ? words : words.substring(0, words.offsetByCodePoints(0, words.codePointCount(0, CALLED - 1))).stripTrailing() + "…";
     }
 }

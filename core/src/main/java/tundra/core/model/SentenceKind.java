@@ -17,11 +17,6 @@ public sealed interface SentenceKind permits EventKind, ConditionKind, ActionKin
 
     List<Slot> slots();
 
-    /** The sentence with dots for its slots, for a list of choices. */
-    default String outline() {
-        return SLOT.matcher(sentence()).replaceAll("…").strip();
-    }
-
     /** A piece of a sentence: words, or a slot. */
     record Part(String words, Slot slot) {}
 

@@ -47,7 +47,7 @@ class DocsTest {
     }
 
     private static String row(SentenceKind k) {
-        return "| `" + k.key() + "` | " + k.outline() + " | " + k.slots().stream().map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(java.util.Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
+        return "| `" + k.key() + "` | " + k.sentence().replaceAll("\\{\\w+}", "…").strip() + " | " + k.slots().stream().map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(java.util.Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
     }
 
     private static String of(Property<?> p) {
