@@ -26,6 +26,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.FontSource;
 import tundra.core.model.Motif;
+import tundra.core.model.PageSettings;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
@@ -158,9 +159,8 @@ public final class PageCompiler {
 
     /** Nothing stands in it that a strict Content-Security-Policy forbids: styles and scripts are files. */
     private static String html(Project p, String main, String extraScript) {
-        var s = new StringBuilder("<!doctype html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n");
-        int width = (int) Math.ceil(p.scenes().getFirst().board().size().x());
-        s.append("<meta name=\"viewport\" content=\"width=").append(width).append("\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
+        var s = new StringBuilder("<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language()) + "\">\n<head>\n<meta charset=\"utf-8\">\n");
+        s.append("<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
                 .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n</head>\n<body>\n<main class=\"tundra ").append(scope(p)).append("\">\n");
         s.append(main).append("</main>\n");
         if (extraScript != null) {
@@ -180,6 +180,7 @@ public final class PageCompiler {
         return s.append("""
                 body{margin:0}
                 .tundra{display:grid}
+                html:has(>body>.tundra){overflow-x:clip}
                 .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;--touch:none;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
                 .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
@@ -214,9 +215,18 @@ public final class PageCompiler {
                 }
             }
         }
+        boolean fits = p.page().fit() != PageSettings.Fit.AS_DRAWN;
+        if (fits) {
+            used.add(PlayerScript.FIT);
+            root.put("fit", p.page().fit().key());
+        }
         ArrayNode scenes = root.putArray("scenes");
         for (Scene s : p.scenes()) {
-            board(scenes.addObject().put("of", Markup.sceneTarget(s)).put("id", s.id()).put("name", s.name()), p, s, markup, words, used);
+            ObjectNode one = scenes.addObject().put("of", Markup.sceneTarget(s)).put("id", s.id()).put("name", s.name());
+            if (fits) {
+                one.putArray("size").add(s.board().size().x()).add(s.board().size().y());
+            }
+            board(one, p, s, markup, words, used);
         }
         var whole = JSON.createArrayNode();
         ReactionWriter.ofPiece(p, markup, words, used).write(whole);

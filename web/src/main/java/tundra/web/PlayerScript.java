@@ -17,7 +17,7 @@ import tundra.core.model.Asset;
  * every piece, and each file begins with it.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", MARKS = "marks", THROUGH = "through";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", MARKS = "marks", THROUGH = "through", FIT = "fit";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** In the order in which they need each other. */

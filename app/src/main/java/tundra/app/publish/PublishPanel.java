@@ -1,21 +1,27 @@
 package tundra.app.publish;
 
 import java.nio.file.Path;
+import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.Words;
+import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
@@ -38,6 +44,8 @@ public final class PublishPanel extends VBox {
     private final Button make = new Button("Make the page");
     private final Button cancel = new Button("Cancel");
     private final HBox after;
+    private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
+    private final TextField language = new TextField();
     private Runnable giveUp = () -> { };
     private Path folder;
 
@@ -83,7 +91,41 @@ public final class PublishPanel extends VBox {
         after = new HBox(8, open, browser);
         after.setVisible(false);
         after.managedProperty().bind(after.visibleProperty());
-        var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after);
+        fit.setId("publish-fit");
+        fit.setMaxWidth(Double.MAX_VALUE);
+        fit.setAccessibleText("How large the page is seen");
+        fit.getItems().setAll(PageSettings.Fit.values());
+        fit.setConverter(new StringConverter<>() {
+            @Override
+            public String toString(PageSettings.Fit f) {
+                return f == null ? "" : f.words;
+            }
+
+            @Override
+            public PageSettings.Fit fromString(String s) {
+                return null;
+            }
+        });
+        fit.setOnAction(e -> set("Change how the page fits", p -> fit.getValue() == null ? p : p.withFit(fit.getValue())));
+        language.setId("publish-language");
+        language.setAccessibleText("Language of the page, such as en or de");
+        Buttons.tip(language, "The language of the page's words, for screen readers and translators: en, de, pt-BR …");
+        language.setPrefColumnCount(6);
+        Runnable spoken = () -> {
+            if (PageSettings.isLanguage(language.getText().strip())) {
+                set("Change the page's language", p -> p.withLanguage(language.getText().strip()));
+            }
+            shown();
+        };
+        language.setOnAction(e -> spoken.run());
+        language.focusedProperty().addListener((o, was, is) -> {
+            if (!is) {
+                spoken.run();
+            }
+        });
+        var seen = new HBox(8, Words.of("Language", "quiet"), language);
+        seen.setAlignment(Pos.CENTER_LEFT);
+        var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after, Words.of("How large it is seen", "quiet"), fit, seen);
         card.getStyleClass().addAll("card", "picked");
         card.setAlignment(Pos.TOP_LEFT);
         getChildren().addAll(title, card, make);
@@ -91,8 +133,24 @@ public final class PublishPanel extends VBox {
             if (what.contains(Aspect.FILE) || what.contains(Aspect.DESK)) {
                 suggest();
             }
+            shown();
         });
+        shown();
         suggest();
+    }
+
+    private void set(String name, UnaryOperator<PageSettings> change) {
+        PageSettings now = studio.project().page(), next = change.apply(now);
+        if (!next.equals(now)) {
+            studio.editProject(name, null, p -> p.withPage(next));
+        }
+    }
+
+    private void shown() {
+        fit.setValue(studio.project().page().fit());
+        if (!language.isFocused()) {
+            language.setText(studio.project().page().language());
+        }
     }
 
     private void suggest() {

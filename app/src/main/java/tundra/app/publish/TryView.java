@@ -168,7 +168,7 @@ public final class TryView extends BorderPane {
 
     private void fit() {
         if (stage.getWidth() > 0) {
-            Point size = studio.kept().scenes().getFirst().board().size();
+            Point size = studio.kept().scenes().stream().map(s -> s.board().size()).reduce(new Point(1, 1), (a, b) -> new Point(Math.max(a.x(), b.x()), Math.max(a.y(), b.y())));
             double wide = as.visitor().width() > 0 ? as.visitor().width() : size.x();
             double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
             double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();

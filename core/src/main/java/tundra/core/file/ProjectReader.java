@@ -32,6 +32,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
 import tundra.core.model.Limits;
 import tundra.core.model.Motif;
+import tundra.core.model.PageSettings;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
@@ -146,8 +147,12 @@ final class ProjectReader {
             });
         }
         var reactions = f.has("reactions") ? ReactionReader.ofPiece(around, unknown, this::id, parts).read(f) : List.<Reaction>of();
+        var page = new PageSettings[] {PageSettings.USUAL};
+        if (f.has("page")) {
+            parts.part(() -> page[0] = page(f.object("page")));
+        }
         f.keepUnknown(Places.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
         p = Reactions.tidied(p);
         for (Motif m : motifs) {
@@ -332,6 +337,18 @@ final class ProjectReader {
             }
         }
         return out;
+    }
+
+    private static PageSettings page(Fields f) throws FileProblem {
+        PageSettings.Fit fit = PageSettings.Fit.byKey(f.text("fit"));
+        if (fit == null) {
+            throw f.problem("fit", "is “" + f.text("fit") + "”, which this version doesn't know");
+        }
+        String language = f.text("language");
+        if (!PageSettings.isLanguage(language)) {
+            throw f.problem("language", "should be a language tag such as en or de-AT");
+        }
+        return new PageSettings(fit, language);
     }
 
     private static String named(JsonNode n) {

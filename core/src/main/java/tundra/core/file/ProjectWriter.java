@@ -28,6 +28,7 @@ import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
+import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -108,6 +109,9 @@ final class ProjectWriter {
         if (!project.swatches().isEmpty()) {
             ArrayNode swatches = o.putArray("swatches");
             project.swatches().forEach(s -> swatches.addObject().put("name", s.name()).put("color", s.color().hex()));
+        }
+        if (!project.page().equals(PageSettings.USUAL)) {
+            o.putObject("page").put("fit", project.page().fit().key()).put("language", project.page().language());
         }
         return unknown(o, Places.PROJECT);
     }

@@ -18,11 +18,12 @@ import tundra.core.geometry.Point;
  * @param values the named variables, in order
  * @param scripts functions of the piece that reactions run, in order
  * @param reactions those of the whole piece, which happen in whatever scene is shown and name nothing of a board
+ * @param page how it stands on its web page
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
         List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, List<Script> scripts,
-        List<Reaction> reactions, Map<String, String> unknown) {
+        List<Reaction> reactions, PageSettings page, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
@@ -37,12 +38,12 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, unknown);
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
             Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -65,7 +66,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withValues(List<PieceValue> v) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, reactions, page, unknown);
     }
 
     /** The script of an id; null when there is none. */
@@ -74,15 +75,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScripts(List<Script> all) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, reactions, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, reactions, page, unknown);
     }
 
     public Project withReactions(List<Reaction> r) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, r, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, r, page, unknown);
     }
 
     public Project withMotifs(List<Motif> m) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, reactions, page, unknown);
     }
 
     /** All that has a board: the scenes, then the motifs. */
@@ -106,20 +107,24 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return s != null ? s : motif(placeId);
     }
 
+    public Project withPage(PageSettings p) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, p, unknown);
+    }
+
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, reactions, page, unknown);
     }
 
     public Project withId(String i) {
-        return new Project(i, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
+        return new Project(i, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, reactions, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -129,15 +134,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, reactions, page, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, reactions, page, unknown);
     }
 
     public Project withEasings(List<KeptEasing> e) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, reactions, page, unknown);
     }
 
     /** With an easing kept under a name, in place of one that had it. */
@@ -183,7 +188,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         s.replaceAll(x -> x.withBoard(change.apply(x.board())));
         var m = new ArrayList<>(motifs);
         m.replaceAll(x -> x.withBoard(change.apply(x.board())));
-        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, reactions, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, reactions, page, unknown);
     }
 
     private static <P extends Place> List<P> mapped(List<P> all, String id, UnaryOperator<P> change) {

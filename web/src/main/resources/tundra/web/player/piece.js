@@ -6,7 +6,7 @@ class Scene {
   #piece;
 
   constructor(piece, data) {
-    Object.assign(this, { id: data.id, name: data.name });
+    Object.assign(this, { id: data.id, name: data.name, size: data.size });
     this.#data = data;
     this.#piece = piece;
     this.el = piece.el.querySelector("." + data.of);
@@ -87,7 +87,30 @@ class Piece {
     for (const r of data.reactions) this.whole.react(r);
 //# core
     this.#show(this.scenes[0]);
+//# fit
+    this.fit = data.fit;
+    this.scrolls = data.scenes.some((s) => s.scroll);
+    // what it stands in decides, not the window
+    new ResizeObserver(() => this.#fit()).observe(el.parentElement ?? el.getRootNode().host);
+    addEventListener("resize", () => this.#fit());
+    this.#fit();
+//# core
   }
+//# fit
+
+  // Makes it as large as is asked for in the room that it has.
+  #fit() {
+    const { el, fit } = this, [w, h] = this.shown.size, room = (el.parentElement ?? el.getRootNode().host).clientWidth;
+    const wide = room / w, k = fit === "noWider" ? Math.min(1, wide) : fit === "whole" ? Math.min(wide, innerHeight / h) : wide;
+    if (!(k > 0)) return;
+    // what sticks while the page scrolls would stick elsewhere if it were transformed
+    if (this.scrolls) return void (el.style.zoom = k === 1 ? "" : k);
+    const put = k === 1 ? ["", "", "", ""] : ["scale(" + k + ")", w + "px", (room - w * k) / 2 + "px", h * k + "px"];
+    [el.style.transform, el.style.width, el.style.left, el.style.height] = put;
+    el.style.transformOrigin = k === 1 ? "" : "0 0";
+    el.style.position = k === 1 ? "" : "relative";
+  }
+//# core
 
   // The address of one of its files.
   file(src) {
@@ -128,6 +151,8 @@ class Piece {
 //# core
     for (const s of this.scenes) if (s !== scene) s.show(false);
     scene.show(true);
+//# fit
+    if (this.fit) this.#fit();
 //# whole
     this.#begun = true;
     this.whole.turned(true);
