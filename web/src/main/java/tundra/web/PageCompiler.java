@@ -183,6 +183,7 @@ public final class PageCompiler {
                 html:has(>body>.tundra){overflow-x:clip}
                 .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;--touch:none;user-select:none;-webkit-user-select:none}
                 .t-scene[hidden]{display:none}
+                .t-scene:focus{outline:none}
                 .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
                 .t-p{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}
                 .t-p *,.t-scene img:where([class^=t-]){pointer-events:var(--touch)}

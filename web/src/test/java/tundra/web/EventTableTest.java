@@ -51,6 +51,7 @@ class EventTableTest extends TablesPage {
             browser.click(x, y);
             browser.click(x, y);
         });
+        m.put(Events.TAPPED_ELSEWHERE, (x, y) -> browser.click(650, 10));
         m.put(Events.PRESSED, browser::click);
         m.put(Events.RELEASED, browser::click);
         m.put(Events.HELD, (x, y) -> {

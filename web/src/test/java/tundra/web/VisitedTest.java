@@ -139,4 +139,65 @@ class VisitedTest extends InBrowser {
         browser.until("return Tundra.pieces[0].value('n') === 2");
         assertThat(((Number) browser.run("return Tundra.pieces[0].timeline('Main').time")).doubleValue()).isEqualTo(300);
     }
+
+    /** A menu closes where anything else is tapped, by a condition that sees it as it was; its own ground is no elsewhere. */
+    @Test
+    void elsewhereIsBesideIt() throws Exception {
+        Element menu = box("menu", 100, 100), button = box("button", 300, 100);
+        var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
+        var closes = new Reaction("closes", Events.of(Events.TAPPED_ELSEWHERE, "menu"), List.of(tundra.core.model.Conditions.of(tundra.core.model.Conditions.VALUE, "n", "is", "1")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "0"), Actions.of(Actions.ADD_VALUE, "over", 1.0)), List.of(), false, "");
+        var opens = new Reaction("opens", Events.tapped("button"), List.of(tundra.core.model.Conditions.of(tundra.core.model.Conditions.VALUE, "over", "is", "0")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "1")), List.of(), false, "");
+        open(piece(List.of(menu, button), List.of(main), List.of(closes, opens)), "elsewhere", 600, 300);
+        browser.click(300, 100);
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+        browser.click(100, 100);
+        assertThat(value("over")).as("its own ground").isZero();
+        browser.click(500, 250);
+        browser.until("return Tundra.pieces[0].value('over') === 1");
+        assertThat(value("n")).isZero();
+    }
+
+    /** One gesture is one event. */
+    @Test
+    void whatIsHeldIsNotTappedToo() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
+        open(piece(List.of(box("a", 100, 100)), List.of(main), List.of(counts("n", Events.of(Events.HELD, "a")), counts("over", Events.tapped("a")))), "held", 600, 300);
+        browser.mouse("mouseMoved", 100, 100, 0);
+        browser.mouse("mousePressed", 100, 100, 1);
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+        browser.mouse("mouseReleased", 100, 100, 0);
+        browser.click(100, 100);
+        browser.until("return Tundra.pieces[0].value('over') > 0");
+        assertThat(value("over")).as("only the tap that followed").isEqualTo(1);
+        assertThat(value("n")).isEqualTo(1);
+    }
+
+    /** A tap on what has landed leaves it there, and a drag takes it out once. */
+    @Test
+    void aTapOnWhatHasLandedIsNoLanding() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
+        Project p = piece(List.of(box("slot", 400, 200), box("vane", 100, 100)), List.of(main), List.of(counts("n", Events.of(Events.LANDED, "vane")), counts("over", Events.of(Events.TAKEN_OUT, "vane"))));
+        open(p.mapBoard("s", b -> b.withDrags(List.of(tundra.core.model.Dragging.of("d", List.of(new tundra.core.model.Dragging.Pair("vane", List.of("slot"))))))), "landed", 600, 300);
+        browser.drag(new Point(100, 100), new Point(398, 199));
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+        browser.click(400, 200);
+        browser.click(401, 201);
+        browser.drag(new Point(400, 200), new Point(200, 250));
+        browser.until("return Tundra.pieces[0].value('over') === 1");
+        assertThat(value("n")).isEqualTo(1);
+    }
+
+    /** The keyboard goes along into the scene that is opened, which is then read out. */
+    @Test
+    void theKeyboardGoesAlongIntoAScene() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
+        Project p = piece(List.of(box("a", 100, 100)), List.of(main), List.of(new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.OPEN_SCENE, "z")))));
+        var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)), List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
+        open(p.withScenes(List.of(p.scenes().getFirst(), new Scene("z", "Night walk", there))), "scenes", 600, 300);
+        var keys = new org.openqa.selenium.interactions.Actions(browser.driver);
+        keys.sendKeys(org.openqa.selenium.Keys.TAB).sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        browser.until("return document.activeElement.getAttribute('aria-label') === 'Night walk'");
+        keys.sendKeys(org.openqa.selenium.Keys.TAB).sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+    }
 }

@@ -139,12 +139,17 @@ public final class ReactionsPanel extends VBox {
 
     /** Brings a sentence into view, with the keyboard on it. */
     private void show(Reaction r) {
+        if (r == null) {
+            return;
+        }
         // one that was just made is told of only at the next pulse
         if (folded.remove(r.group()) || !shown.containsKey(r.id())) {
             build();
         }
-        reveal(r.id());
-        shown.get(r.id()).requestFocus();
+        if (shown.containsKey(r.id())) {
+            reveal(r.id());
+            shown.get(r.id()).requestFocus();
+        }
     }
 
     /** Brings a sentence into view and lights it up. */

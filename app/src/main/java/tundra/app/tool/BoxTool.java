@@ -52,14 +52,10 @@ public final class BoxTool implements Tool {
     @Override
     public void press(Pointer p) {
         studio.select(java.util.List.of());
-        start = snapped(p);
+        snap = SnapLines.at(studio, p);
+        start = SnapLines.whole(p).plus(snap.by());
         name = naming.get();
         drag = new Object();
-    }
-
-    private Point snapped(Pointer p) {
-        snap = SnapLines.at(studio, p);
-        return SnapLines.whole(p).plus(snap.by());
     }
 
     @Override
@@ -67,7 +63,8 @@ public final class BoxTool implements Tool {
         if (start == null) {
             return;
         }
-        Point way = snapped(p).minus(start);
+        snap = SnapLines.corner(studio, start, p);
+        Point way = SnapLines.whole(p).plus(snap.by()).minus(start);
         if (p.shift()) {
             double side = Math.max(Math.abs(way.x()), Math.abs(way.y()));
             way = new Point(Math.copySign(side, way.x()), Math.copySign(side, way.y()));

@@ -32,6 +32,11 @@ final class SnapLines {
                 .of(new Rect(at.x(), at.y(), 0, 0), NEAR / p.viewport().zoom());
     }
 
+    /** What the end of a drag that draws a box snaps to. */
+    static Snapping.Snap corner(Studio studio, Point pressed, Pointer p) {
+        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.inside(), studio.selection(), studio.board().lines()).corner(pressed, whole(p), NEAR / p.viewport().zoom());
+    }
+
     static void draw(GraphicsContext g, Viewport v, Snapping.Snap snap, boolean dark) {
         Color ink = Palette.of(dark).fitting();
         g.setStroke(ink);

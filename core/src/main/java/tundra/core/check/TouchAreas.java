@@ -74,6 +74,8 @@ public final class TouchAreas {
      */
     public static Set<String> catching(Project p, Board b) {
         Set<String> out = reacting(p, b);
+        // a tap on it is none elsewhere
+        b.reactions().stream().filter(r -> !r.off() && r.when().kind() == Events.TAPPED_ELSEWHERE).forEach(r -> out.add((String) r.when().slots().get(Events.ELEMENT)));
         Tree.each(b.elements(), e -> {
             String name = e.name();
             if (!e.rest().get(Properties.CURSOR).equals(Properties.CURSOR.standard())

@@ -13,6 +13,8 @@ import tundra.core.model.RulerLine;
  * gaps between neighbours become equal. Made once for a drag.
  */
 public final class Snapping {
+    /** The share of a drag within which its end snaps. */
+    private static final double OF_DRAG = 0.25;
     private final Point canvas;
     private final List<Rect> others;
     private final List<RulerLine> lines;
@@ -51,7 +53,26 @@ public final class Snapping {
 
     /** @param within how near in canvas px counts */
     public Snap of(Rect moving, double within) {
-        Axis x = axis(moving, within, true), y = axis(moving, within, false);
+        return snap(moving, axis(moving, within, true), axis(moving, within, false));
+    }
+
+    /**
+     * The corner of a box that is being drawn. The smaller the box still is, the nearer a line must be, and what the other corner stands on is
+     * none: otherwise nothing small could be drawn beside anything.
+     *
+     * @param pressed the corner where the drag began
+     */
+    public Snap corner(Point pressed, Point at, double within) {
+        Rect point = new Rect(at.x(), at.y(), 0, 0);
+        return snap(point, beside(axis(point, Math.min(within, OF_DRAG * Math.abs(at.x() - pressed.x())), true), at.x(), pressed.x()),
+                beside(axis(point, Math.min(within, OF_DRAG * Math.abs(at.y() - pressed.y())), false), at.y(), pressed.y()));
+    }
+
+    private static Axis beside(Axis a, double at, double pressed) {
+        return a.any && Math.abs(at + a.by - pressed) < 1e-9 ? new Axis(0, false) : a;
+    }
+
+    private Snap snap(Rect moving, Axis x, Axis y) {
         Rect at = new Rect(moving.x() + x.by, moving.y() + y.by, moving.width(), moving.height());
         var found = new ArrayList<Line>();
         var gaps = new ArrayList<Gap>();

@@ -28,6 +28,8 @@ public final class Events {
 
     /** A press and release on the element, or Enter or Space while it has the focus. */
     public static final EventKind TAPPED = add("tapped", "When {element} is tapped", ELEMENT);
+    /** A press and release anywhere in the page but on the element: told before what is tapped there reacts. */
+    public static final EventKind TAPPED_ELSEWHERE = add("tappedElsewhere", "When anything but {element} is tapped", ELEMENT);
     public static final EventKind TAPPED_TWICE = add("tappedTwice", "When {element} is tapped twice", ELEMENT);
     public static final EventKind PRESSED = add("pressed", "When {element} is pressed", ELEMENT);
     public static final EventKind RELEASED = add("released", "When {element} is let go", ELEMENT);

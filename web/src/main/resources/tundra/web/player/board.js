@@ -203,8 +203,8 @@ class Board {
     this.part(element).addEventListener(type, f);
   }
 
-  listen(what, type, f) {
-    what.addEventListener(type, (e) => this.shown && f(e), { passive: type === "scroll" });
+  listen(what, type, f, capture = false) {
+    what.addEventListener(type, (e) => this.shown && f(e), { passive: type === "scroll", capture });
   }
 
   onOpen(f) {
@@ -300,6 +300,7 @@ class Board {
     const { scene } = this;
     if (!scene.taps) {
       scene.taps = new Map();
+      scene.el.addEventListener("pointerdown", () => (scene.spent = false), true);
       scene.el.addEventListener("click", (e) => scene.#tap(e));
     }
     const all = scene.taps.get(el);
@@ -316,6 +317,9 @@ class Board {
   // What is seen there is tapped, and all that holds it; what is faded lets taps through, as what is hidden does.
   #tap({ target, detail, clientX, clientY }) {
     if (this.carried) return;
+    if (this.spent) return void (this.spent = false);
+    // the rest of a double tap, whose first half opened this scene
+    if (detail > 1 && performance.now() - this.piece.turnedAt < 500) return;
     const clear = ({ fill, stroke, pointerEvents }) => pointerEvents !== "all" && [fill, stroke].every((c) => c === "none" || /^rgba.* 0\)$/.test(c));
     const { el } = this, seen = (x) => x === el || (+getComputedStyle(x).opacity > 0.002 && seen(x.parentNode));
     let x = detail ? this.piece.root.elementsFromPoint(clientX, clientY).find((x) => el.contains(x) && seen(x) && !(x.ownerSVGElement && clear(getComputedStyle(x)))) : target;

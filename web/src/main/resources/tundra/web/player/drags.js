@@ -133,7 +133,6 @@ class Draggable {
     this.#wear(true);
     this.show();
     this.board.dragged(this, "started");
-    if (this.place) this.board.dragged(this, "taken");
   }
 
   // How it looks while it is carried, and as it was after that.
@@ -146,6 +145,11 @@ class Draggable {
     const f = this.#from, { way, area } = this.data;
     const by = f.map.transformPoint(new DOMPoint(cx - f.cx, cy - f.cy));
     this.#from.last = [cx, cy];
+    // a tap on what has landed leaves it there
+    if (!f.moved && Math.hypot(cx - f.cx, cy - f.cy) > 3) {
+      f.moved = true;
+      if (this.place) this.board.dragged(this, "taken");
+    }
     f.trail.push([performance.now(), cx, cy]);
 //# paths
     if (this.#path) {
@@ -242,7 +246,11 @@ class Draggable {
   #end(place) {
     this.#wear(false);
     this.board.dragged(this, "ended");
-    if (place) this.#land(place);
+    const f = this.#from;
+    if (f.place && !f.moved && (!place || place === f.place)) {
+      Object.assign(this, { x: f.x, y: f.y, turn: f.turn, place: f.place });
+      this.#put();
+    } else if (place) this.#land(place);
     else if (this.places.length) this.#miss();
     else this.#put();
   }

@@ -1,7 +1,7 @@
 //# reactions
 // The keys that are down, by their names.
 const down = new Set();
-const named = (key) => (key === " " ? "Space" : key.length === 1 ? key.toUpperCase() : key);
+const named = (key) => (key === " " ? "Space" : key?.length === 1 ? key.toUpperCase() : key);
 addEventListener("keydown", (e) => down.add(named(e.key)), true);
 addEventListener("keyup", (e) => down.delete(named(e.key)), true);
 addEventListener("blur", () => down.clear());
@@ -10,6 +10,9 @@ addEventListener("blur", () => down.clear());
 const EVENTS = {
 //# event tapped
   tapped: (board, { element }, fire) => board.onTap(board.part(element), fire),
+//# event tappedElsewhere
+  // before what is tapped there reacts, so that conditions see it as it was
+  tappedElsewhere: (board, { element }, fire) => board.listen(document, "click", (e) => !e.composedPath().includes(board.part(element)) && fire(), true),
 //# event tappedTwice
   tappedTwice: (board, { element }, fire) => {
     let before = -1e9;
@@ -30,7 +33,11 @@ const EVENTS = {
     board.on(element, "pointerdown", (e) => {
       off();
       from = e;
-      timer = setTimeout(fire, 500);
+      timer = setTimeout(() => {
+        // what follows when it is let go is no tap
+        board.scene.spent = true;
+        fire();
+      }, 500);
     });
     board.on(element, "pointermove", (e) => from && Math.hypot(e.clientX - from.clientX, e.clientY - from.clientY) > 8 && off());
     for (const type of ["pointerup", "pointercancel", "pointerleave"]) board.on(element, type, off);
@@ -44,16 +51,26 @@ const EVENTS = {
   swiped: (board, { element, side }, fire) => {
     const el = board.part(element), level = side === "left" || side === "right", sign = side === "left" || side === "up" ? -1 : 1;
     touches(el, level ? "pan-y" : "pan-x");
+    const fingers = new Set();
     let from;
-    board.on(element, "pointerdown", (e) => (from = { x: e.clientX, y: e.clientY, t: e.timeStamp }));
+    board.on(element, "pointerdown", (e) => {
+      fingers.add(e.pointerId);
+      // two fingers never swipe
+      from = fingers.size === 1 && { x: e.clientX, y: e.clientY, t: e.timeStamp, id: e.pointerId };
+    });
     const end = (e) => {
-      if (!from) return;
+      fingers.delete(e.pointerId);
+      if (!from || from.id !== e.pointerId) return;
       const x = e.clientX - from.x, y = e.clientY - from.y, along = sign * (level ? x : y), across = Math.abs(level ? y : x);
       if (along > 40 && along > 2 * across && e.timeStamp - from.t < 800) fire();
       from = null;
     };
     board.on(element, "pointerup", end);
     board.on(element, "pointerleave", end);
+    board.on(element, "pointercancel", (e) => {
+      fingers.delete(e.pointerId);
+      from = null;
+    });
   },
 //# event pinched
   pinched: (board, { element, pinch }, fire) => {

@@ -143,6 +143,16 @@ class Piece {
   #go(scene) {
     this.#way.push(this.shown);
     this.#show(scene);
+    this.#enter();
+  }
+
+  // The keyboard goes along where it was in this piece, so that the scene is read out.
+  #enter() {
+    const { activeElement } = this.root, { el } = this.shown;
+    this.turnedAt = performance.now();
+    if (activeElement && activeElement !== document.body && !this.el.contains(activeElement)) return;
+    el.tabIndex = -1;
+    el.focus({ preventScroll: true });
   }
 
   #show(scene) {
@@ -173,7 +183,9 @@ class Piece {
 
   back() {
     const scene = this.#way.pop();
-    if (scene) this.#show(scene);
+    if (!scene) return;
+    this.#show(scene);
+    this.#enter();
   }
 
   sound(src) {
