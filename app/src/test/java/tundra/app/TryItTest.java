@@ -226,4 +226,25 @@ class TryItTest extends InWindow {
         t.keys(KeyCode.TAB);
         t.until(() -> !v.isFocused() && t.stage.getScene().getFocusOwner() != null);
     }
+
+    /** One tries the scene that one works on; the way from the first one is beside it. */
+    @Test
+    void itBeginsInTheSceneThatIsOpen() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.editProject("scene", null, p -> {
+                var all = new java.util.ArrayList<>(p.scenes());
+                all.add(new Scene("z", "Night walk", new Board(new Point(640, 400), Values.NONE, List.of(), List.of(new Timeline("zm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())));
+                return p.withScenes(all);
+            });
+            t.studio.showPlace("z");
+            return null;
+        });
+        t.settle();
+        t.run("try");
+        page.begun("&scene=z");
+        page.until("Tundra.pieces[0].shown.name", "Night walk");
+        t.click("try-first");
+        page.begun("");
+        page.until("Tundra.pieces[0].shown.name", "Scene");
+    }
 }

@@ -18,6 +18,7 @@ import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
 import tundra.core.model.Asset;
+import tundra.core.model.Board;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.series.MotifSeries;
@@ -51,6 +52,12 @@ public final class SkiaSeries implements SeriesPainter {
     /** One whose work nobody watches. */
     public SkiaSeries() {
         this(Progress.NONE);
+    }
+
+    @Override
+    public byte[] still(Project p) {
+        Board b = p.scenes().getFirst().board();
+        return Still.png(p, FrameBuilder.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration())));
     }
 
     /** A series that was painted before and still holds; null for none. */

@@ -44,6 +44,8 @@ import tundra.core.series.SeriesPainter;
 
 /** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
 public final class PageCompiler {
+    /** What stands for the piece where scripts are off. */
+    private static final String STILL = "still", UNMOVED = "This is a still picture: the piece itself moves and answers with JavaScript, which is switched off here.";
     static final String GENERATOR = "Tundra";
     private static final JsonMapper JSON = new JsonMapper();
     private final TextMeasurer measure;
@@ -80,7 +82,12 @@ public final class PageCompiler {
         List<Motif> motifs = motifs(project);
         motifs.forEach(markup::motif);
         var files = new LinkedHashMap<String, Page.Part>();
-        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript))));
+        byte[] still = series == null ? null : series.still(piece);
+        if (still != null) {
+            files.put(STILL + ".png", Page.Part.of(still));
+            files.put(STILL + ".css", Page.Part.of(utf8(".tundra{display:none}.t-still{display:block;margin:0 auto;max-width:100%;height:auto}.t-still+p{text-align:center;font:16px/1.5 sans-serif}\n")));
+        }
+        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null))));
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
         files.put("piece.css", Page.Part.of(utf8(css(markup) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
@@ -158,10 +165,11 @@ public final class PageCompiler {
     }
 
     /** Nothing stands in it that a strict Content-Security-Policy forbids: styles and scripts are files. */
-    private static String html(Project p, String main, String extraScript) {
+    private static String html(Project p, String main, String extraScript, boolean still) {
         var s = new StringBuilder("<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language()) + "\">\n<head>\n<meta charset=\"utf-8\">\n");
         s.append("<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
-                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n</head>\n<body>\n<main class=\"tundra ").append(scope(p)).append("\">\n");
+                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n").append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
+                .append("</head>\n<body>\n").append(still ? "<noscript><img class=\"t-still\" src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name()) + "\"><p>" + UNMOVED + "</p></noscript>\n" : "").append("<main class=\"tundra ").append(scope(p)).append("\">\n");
         s.append(main).append("</main>\n");
         if (extraScript != null) {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");

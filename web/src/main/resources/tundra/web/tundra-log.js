@@ -11,6 +11,12 @@
   addEventListener("error", (e) => send("problem: " + e.message));
 })();
 
+// Begins in the scene that is asked for.
+addEventListener("load", () => {
+  const id = new URLSearchParams(location.search).get("scene"), piece = typeof Tundra === "object" && Tundra.pieces[0], scene = id && piece && piece.scenes.find((s) => s.id === id);
+  if (scene && scene !== piece.shown) piece.show(scene.name);
+});
+
 // Ends a loop of a script that has held the page for two seconds. It is called at each turn.
 (() => {
   const LONGEST = 2000;

@@ -58,6 +58,7 @@ class ActionTableTest extends TablesPage {
         m.put(tundra.core.model.Actions.WRITE_MAIL, "left.includes('mailto:somebody@example.org ')");
         String sound = "Tundra.pieces[0].sound(Object.keys(heard)[0])";
         m.put(tundra.core.model.Actions.PLAY_SOUND, "played.includes('play')");
+        m.put(tundra.core.model.Actions.PLAY_SOUND_FROM_START, "played.includes('play')");
         m.put(tundra.core.model.Actions.PAUSE_SOUND, "played.includes('pause')");
         m.put(tundra.core.model.Actions.TOGGLE_SOUND, "played.includes('play')");
         m.put(tundra.core.model.Actions.STOP_SOUND, "played.includes('pause')");

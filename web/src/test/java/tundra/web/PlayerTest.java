@@ -339,6 +339,29 @@ class PlayerTest extends InBrowser {
         }
     }
 
+    /** Without JavaScript there is the still, motifs included, and one sentence. */
+    @Test
+    void withoutScriptsThereIsAStill() throws Exception {
+        Path page = folder.resolve("still");
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new tundra.render.SkiaSeries()).compile(tundra.samples.OpenNight.project(), null), page, Progress.NONE);
+        browser.driver.executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", true));
+        try {
+            browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+            browser.driver.get(page.resolve("index.html").toUri().toString());
+            var seen = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
+            Path file;
+            try (var all = java.nio.file.Files.list(page)) {
+                file = all.filter(f -> f.getFileName().toString().matches("still\\.[0-9a-f]{8}\\.png")).findFirst().orElseThrow();
+            }
+            var still = javax.imageio.ImageIO.read(file.toFile());
+            var part = new java.io.ByteArrayOutputStream();
+            javax.imageio.ImageIO.write(seen.getSubimage(0, 0, still.getWidth(), still.getHeight()), "png", part);
+            assertThat(Psnr.of(part.toByteArray(), java.nio.file.Files.readAllBytes(file))).isGreaterThan(50);
+        } finally {
+            browser.driver.executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", false));
+        }
+    }
+
     @Test
     void thePlayerIsSmall() throws Exception {
         assertThat(packed(PlayerScript.sections())).as("all of it").isLessThanOrEqualTo(21 * 1024);

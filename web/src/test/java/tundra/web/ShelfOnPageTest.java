@@ -37,7 +37,7 @@ class ShelfOnPageTest {
         Page page = new PageCompiler(fonts, fonts, new PictureSheets()).compile(back, null);
         Path to = folder.resolve("page");
         Publisher.publish(page, to, Progress.NONE);
-        for (var e : page.files().entrySet()) {
+        for (var e : NamedByContent.of(page).files().entrySet()) {
             assertThat(Files.readAllBytes(to.resolve(e.getKey()))).as(e.getKey()).isEqualTo(e.getValue().bytes());
         }
         return page;

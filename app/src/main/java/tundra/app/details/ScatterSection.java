@@ -72,7 +72,7 @@ final class ScatterSection extends VBox {
         roll.getStyleClass().add("small-press");
         roll.setMinWidth(USE_PREF_SIZE);
         Buttons.tip(roll, "New random numbers for this alone");
-        roll.setOnAction(() -> range(c, null, r -> r.withSeed(r.seed() + 1)));
+        roll.setOnAction(() -> range(c, null, r -> r.rolled(c)));
         fields.put(c, new NumberField[] {from, to, seed});
         for (NumberField f : fields.get(c)) {
             HBox.setHgrow(f, Priority.ALWAYS);

@@ -16,7 +16,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import javafx.stage.Popup;
 import tundra.app.widget.Popovers;
-import tundra.core.edit.OtherWords;
+import tundra.core.edit.SentenceWords;
 import tundra.core.edit.Sentences;
 
 /** A small list beneath a word, with a field to search it; or only a field, for what is typed. */
@@ -110,7 +110,7 @@ final class Picker {
         search.setId("picker-search");
         search.setPromptText("Search");
         search.textProperty().addListener((o, was, is) -> {
-            list.getItems().setAll(all.stream().filter(c -> is.isBlank() || OtherWords.finds(is, c.text() + " " + c.note, c.others)).toList());
+            list.getItems().setAll(all.stream().filter(c -> is.isBlank() || SentenceWords.finds(is, c.text() + " " + c.note, c.others)).toList());
             nothing.setText("Nothing here is called “" + is.strip() + "”.");
             list.getSelectionModel().selectFirst();
         });

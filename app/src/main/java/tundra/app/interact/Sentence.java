@@ -25,7 +25,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
-import tundra.core.edit.OtherWords;
+import tundra.core.edit.SentenceWords;
 import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Action;
@@ -191,7 +191,7 @@ final class Sentence extends HBox {
 
     /** What a kind of sentence would say here. */
     private Picker.Choice choice(SentenceKind k, Slots slots, Runnable run) {
-        return new Picker.Choice(site.sentences().phrases(k, slots), OtherWords.wants(k), OtherWords.of(k), run);
+        return new Picker.Choice(site.sentences().phrases(k, slots), SentenceWords.wants(k), SentenceWords.of(k), run);
     }
 
     /** The words of a sentence and its slots as chips; the first words behind a leading When choose what kind it is. */

@@ -5,6 +5,7 @@ import java.util.concurrent.CancellationException;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -15,6 +16,7 @@ import javafx.scene.text.TextAlignment;
 import tundra.app.job.Jobs;
 import tundra.app.page.PageView;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
 import tundra.core.geometry.Point;
 import tundra.render.SkiaSeries;
 import tundra.web.ViewLimits;
@@ -31,6 +33,7 @@ public final class TryView extends BorderPane {
     /** Gives up the page that is being made. */
     private Runnable left = () -> { };
     private final VisitorBar as;
+    private final ToggleButton first = new ToggleButton("From the first scene");
     private final PageView page = new PageView(this::troubled);
     private final VBox trouble = new VBox(12);
     private final Label troubleWords = new Label();
@@ -72,6 +75,12 @@ public final class TryView extends BorderPane {
         bar.setAlignment(Pos.CENTER_LEFT);
         bar.getStyleClass().add("try-bar");
         as = new VisitorBar(v -> load());
+        first.setId("try-first");
+        first.getStyleClass().add("try-less");
+        first.setOnAction(e -> load());
+        first.managedProperty().bind(first.visibleProperty());
+        Buttons.tip(first, "Begins where a visitor begins, not in the scene that is open");
+        as.getChildren().add(first);
         setTop(new VBox(bar, as));
         setCenter(stage);
         stage.getStyleClass().add("surround");
@@ -133,12 +142,19 @@ public final class TryView extends BorderPane {
             trouble.setVisible(false);
             tryIt.clear();
             fit();
-            page.load(url + "?" + System.nanoTime() + as.visitor().query());
+            page.load(url + "?" + System.nanoTime() + as.visitor().query() + from());
             page.setHands(as.visitor().hand() != Visitor.Hand.KEYS);
             if (!page.hands()) {
                 page.requestFocus();
             }
         }
+    }
+
+    /** In the scene that is open, unless the first one is asked for. */
+    private String from() {
+        boolean another = !studio.place().id().equals(studio.kept().scenes().getFirst().id()) && studio.kept().scene(studio.place().id()) != null;
+        first.setVisible(studio.kept().scenes().size() > 1);
+        return another && !first.isSelected() ? "&scene=" + studio.place().id() : "";
     }
 
     private void troubled(PageView.Trouble t) {

@@ -57,7 +57,8 @@ public final class Actions {
     public static final ActionKind OPEN_LINK = add("openLink", "open {address} in {tab}", LINK, TAB);
     public static final ActionKind CALL = add("call", "call {number}", PHONE);
     public static final ActionKind WRITE_MAIL = add("writeMail", "write a mail to {mail}", MAIL);
-    public static final ActionKind PLAY_SOUND = add("playSound", "play {sound}", SOUND);
+    public static final ActionKind PLAY_SOUND = add("playSound", "play on {sound}", SOUND);
+    public static final ActionKind PLAY_SOUND_FROM_START = add("playSoundFromStart", "play {sound} from its start", SOUND);
     public static final ActionKind PAUSE_SOUND = add("pauseSound", "pause {sound}", SOUND);
     public static final ActionKind TOGGLE_SOUND = add("toggleSound", "play or pause {sound}", SOUND);
     public static final ActionKind STOP_SOUND = add("stopSound", "stop {sound}", SOUND);

@@ -29,6 +29,11 @@ public record Scatter(int count, Map<Channel, Range> ranges) {
             return from + (to - from) * fraction(seed, i);
         }
 
+        /** Another lot for a channel; channels that began with neighbouring seeds never come to the same one by being rolled. */
+        public Range rolled(Channel c) {
+            return withSeed(Math.floorMod(seed * 7919 + 104_729L * (c.ordinal() + 1), 1_000_000));
+        }
+
         public Range withSeed(long s) {
             return new Range(from, to, s);
         }

@@ -8,4 +8,9 @@ import tundra.core.model.Project;
 public interface SeriesPainter {
     /** A {@link java.util.concurrent.CancellationException} says that it was given up. */
     Series paint(Project p, Motif m);
+
+    /** The first scene as a PNG, as it is once its Main timeline is over; null where none can be painted. */
+    default byte[] still(Project p) {
+        return null;
+    }
 }

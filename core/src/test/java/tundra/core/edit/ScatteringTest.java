@@ -134,4 +134,19 @@ class ScatteringTest {
         assertThat(keys.get(0).value().distance(now.plus(new Point(3, -4)))).isLessThan(1e-9);
         assertThat(keys.get(1).value().distance(now.plus(new Point(10, 0)))).isLessThan(1e-9);
     }
+
+    @Test
+    void rollingNeverMakesTwoChannelsAlike() {
+        var ranges = new java.util.ArrayList<tundra.core.model.Scatter.Range>();
+        for (int i = 0; i < tundra.core.model.Scatter.Channel.values().length; i++) {
+            ranges.add(new tundra.core.model.Scatter.Range(0, 1, 40 + i));
+        }
+        var seen = new java.util.HashSet<Long>();
+        for (int n = 0; n < 300; n++) {
+            for (var c : tundra.core.model.Scatter.Channel.values()) {
+                assertThat(seen.add(ranges.get(c.ordinal()).seed())).as("seed %d of %s", ranges.get(c.ordinal()).seed(), c).isTrue();
+                ranges.set(c.ordinal(), ranges.get(c.ordinal()).rolled(c));
+            }
+        }
+    }
 }

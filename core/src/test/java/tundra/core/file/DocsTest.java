@@ -164,7 +164,7 @@ class DocsTest {
 
     @Test
     void theSchemaKnowsEveryPropertyEventAndAction() throws Exception {
-        JsonNode defs = JsonMapper.builder().build().readTree(Files.readString(SCHEMA)).get("$defs");
+        JsonNode schema = JsonMapper.builder().build().readTree(Files.readString(SCHEMA)), defs = schema.get("$defs");
         JsonNode rest = defs.get("element").get("properties").get("rest").get("properties");
         var keys = Properties.ALL.stream().filter(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND).map(Property::key).toList();
         assertThat(List.copyOf(rest.propertyNames())).containsExactlyInAnyOrderElementsOf(keys);
@@ -178,6 +178,7 @@ class DocsTest {
                 assertThat(words(own.get("enum"))).as(p.key()).isEqualTo(c.options());
             }
         }
+        assertThat(words(schema.get("properties").get("page").get("properties").get("fit").get("enum"))).isEqualTo(java.util.Arrays.stream(tundra.core.model.PageSettings.Fit.values()).map(tundra.core.model.PageSettings.Fit::key).toList());
         JsonNode effect = defs.get("effect").get("properties");
         assertThat(words(effect.get("kind").get("enum"))).isEqualTo(java.util.Arrays.stream(EffectKind.values()).map(EffectKind::key).toList());
         Properties.ALL.stream().filter(DocsTest::ofEffect).forEach(p -> assertThat(effect.has(p.key())).as(p.key()).isTrue());

@@ -36,6 +36,7 @@ import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.PlacedSound;
+import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -258,5 +259,13 @@ class ProjectFileTest {
         try (var all = Files.list(folder)) {
             assertThat(all.map(p -> p.getFileName().toString())).noneMatch(n -> n.endsWith(".saving"));
         }
+    }
+
+    @Test
+    void howThePageStandsIsKept() throws Exception {
+        Project p = Project.empty("P", new Point(100, 50), 24).withPage(new PageSettings(PageSettings.Fit.WHOLE, "pt-BR"));
+        assertThat(ProjectFile.read(ProjectFile.bytes(p)).page()).isEqualTo(p.page());
+        assertThat(ProjectFile.read(ProjectFile.bytes(p.withPage(PageSettings.USUAL))).page()).isEqualTo(PageSettings.USUAL);
+        assertThat(new PageSettings(PageSettings.Fit.WHOLE, "\"><script>").language()).isEqualTo("en");
     }
 }

@@ -67,6 +67,12 @@ const ACTIONS = {
   writeMail: (board, { mail }) => leave(board.piece, "mailto:" + mail),
 //# action playSound
   playSound: (board, { sound }) => board.piece.sound(sound).play().catch(() => tell("the browser keeps sounds silent until the visitor taps or types")),
+//# action playSoundFromStart
+  playSoundFromStart: (board, { sound }) => {
+    const s = board.piece.sound(sound);
+    s.currentTime = 0;
+    s.play().catch(() => tell("the browser keeps sounds silent until the visitor taps or types"));
+  },
 //# action pauseSound
   pauseSound: (board, { sound }) => board.piece.sound(sound).pause(),
 //# action toggleSound

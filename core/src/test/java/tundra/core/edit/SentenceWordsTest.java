@@ -14,13 +14,13 @@ import tundra.core.model.Events;
 import tundra.core.model.SentenceKind;
 
 /** What people type who don't know Tundra's words finds the sentences that they mean. */
-class OtherWordsTest {
+class SentenceWordsTest {
     private static String words(SentenceKind k) {
         return k.sentence().replaceAll("\\{\\w+}", "x");
     }
 
     private static List<String> found(List<? extends SentenceKind> all, String typed) {
-        return all.stream().filter(k -> OtherWords.finds(typed, words(k), OtherWords.of(k))).map(SentenceKind::key).toList();
+        return all.stream().filter(k -> SentenceWords.finds(typed, words(k), SentenceWords.of(k))).map(SentenceKind::key).toList();
     }
 
     @ParameterizedTest
@@ -51,7 +51,7 @@ class OtherWordsTest {
 
     @Test
     void everyKindHasOtherWordsAndSeveralWordsNarrowThemDown() {
-        Stream.of(Events.ALL, Conditions.ALL, Actions.ALL).flatMap(List::stream).forEach(k -> assertThat(OtherWords.of(k)).as(k.key()).isNotBlank());
+        Stream.of(Events.ALL, Conditions.ALL, Actions.ALL).flatMap(List::stream).forEach(k -> assertThat(SentenceWords.of(k)).as(k.key()).isNotBlank());
         assertThat(found(Actions.ALL, "pause sound")).containsExactly("pauseSound", "toggleSound");
         assertThat(found(Actions.ALL, "pause timeline")).containsExactly("pause", "toggle");
         assertThat(found(Actions.ALL, "xylophone")).isEmpty();

@@ -10,7 +10,7 @@ import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
 
 /** By what other words the kinds of sentences are found, by those who don't know how Tundra calls them. */
-public final class OtherWords {
+public final class SentenceWords {
     private static final Map<String, String> ALL = Map.ofEntries(
             // events
             entry("tapped", "click clicked touch press button mouse"), entry("tappedTwice", "double click twice"), entry("pressed", "mouse down touch start hold"), entry("released", "mouse up touch end let go"),
@@ -31,14 +31,14 @@ public final class OtherWords {
             entry("toggleShown", "visible invisible switch toggle"), entry("set", "look property opacity fade colour color size rotation scale position move turn fill stroke change transition"),
             entry("changeBy", "look property relative add move turn grow shrink opacity rotation"), entry("toFront", "top order layer z above"), entry("toBack", "bottom order layer z below"), entry("sendHome", "drag reset return back parts every part"),
             entry("openScene", "go scene page screen slide jump"), entry("nextScene", "go scene page forward slide"), entry("previousScene", "go scene page backward slide"), entry("back", "go scene return history"),
-            entry("openLink", "link url web address website page href navigate tab"), entry("call", "phone telephone number dial"), entry("writeMail", "email mail e-mail message contact"), entry("playSound", "sound music audio noise start"),
+            entry("openLink", "link url web address website page href navigate tab"), entry("call", "phone telephone number dial"), entry("writeMail", "email mail e-mail message contact"), entry("playSound", "sound music audio noise start resume continue"),
             entry("pauseSound", "sound music audio silence"), entry("toggleSound", "sound music audio mute switch"), entry("stopSound", "sound music audio silence end"), entry("setVolume", "sound music audio loud quiet mute"),
-            entry("playSoundFromStart", "sound music audio restart again"), entry("playOnSound", "sound music audio resume continue"),
+            entry("playSoundFromStart", "sound music audio restart again"),
             entry("setValue", "value variable score points number assign"), entry("addValue", "value variable score points count increase plus increment subtract"), entry("toggleValue", "value variable switch yes no flag"),
             entry("randomValue", "value variable dice chance random number"), entry("putText", "text value write display score label show"), entry("run", "script code function javascript"), entry("say", "screen reader accessibility announce voice"),
             entry("copyText", "clipboard copy"), entry("wait", "delay pause seconds timer later"), entry("stop", "end cancel break rest"));
 
-    private OtherWords() {}
+    private SentenceWords() {}
 
     /** Whether something that is told in some words is meant by what was typed: each word begins one of its words, or one of its other words. */
     public static boolean finds(String typed, String words, String others) {
