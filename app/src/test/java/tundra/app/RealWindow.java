@@ -502,7 +502,7 @@ final class RealWindow implements AutoCloseable, Asker {
     // --- answers ---
 
     @Override
-    public Optional<Path> open(String title, String kind, List<String> patterns) {
+    public Optional<Path> open(String title, String kind, List<String> patterns, Path beside) {
         return Optional.ofNullable(fileToOpen);
     }
 

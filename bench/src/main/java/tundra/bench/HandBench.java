@@ -402,7 +402,7 @@ public final class HandBench implements Asker {
     }
 
     @Override
-    public Optional<Path> open(String title, String kind, List<String> patterns) {
+    public Optional<Path> open(String title, String kind, List<String> patterns, Path beside) {
         return Optional.empty();
     }
 

@@ -144,7 +144,7 @@ public final class SheetPanel extends StackPane {
     private Node foot() {
         result.getStyleClass().add("quiet");
         result.setId("sheet-result");
-        var cancel = new Button("Leave it");
+        var cancel = new Button("Discard");
         cancel.setCancelButton(true);
         cancel.setOnAction(e -> leave.run());
         apply.setId("sheet-apply");

@@ -77,7 +77,7 @@ public final class TracePanel extends StackPane {
             v.setFitHeight(300);
         }
         var pictures = new HBox(14, framed(before, "picture"), framed(preview, "paths"));
-        var cancel = new Button("Leave it");
+        var cancel = new Button("Discard");
         cancel.setOnAction(e -> leave());
         cancel.setCancelButton(true);
         apply.getStyleClass().add("primary");

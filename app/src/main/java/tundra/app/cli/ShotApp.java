@@ -138,8 +138,16 @@ final class ShotApp {
                     code.requestFollowCaret();
                 }
                 if (pulses == SETTLED + 10 && state.run() != null) {
-                    List.of(state.run().split(",")).forEach(w.commands::run);
                     still = 0;
+                    try {
+                        List.of(state.run().split(",")).forEach(w.commands::run);
+                    } catch (IllegalArgumentException e) {
+                        stop();
+                        w.close();
+                        stage.hide();
+                        end(new IllegalArgumentException("There is " + e.getMessage() + "; “Find anything” knows them all. No picture was made.", e));
+                        return;
+                    }
                 }
                 still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
                 if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {

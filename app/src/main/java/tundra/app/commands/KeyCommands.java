@@ -1,6 +1,7 @@
 package tundra.app.commands;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Supplier;
@@ -68,6 +69,10 @@ public final class KeyCommands {
         });
         c.add(CommandIds.KEYS_ALL, "Select all keys of the selection", "Alt+A", () -> !s.selection().isEmpty(),
                 () -> s.selectKeys(KeyClip.all(s.timeline(), s.selection())));
+        c.add("keys-even", "Even speed between keys", null, () -> chosen() || moves(), () -> {
+            Collection<Keys.Ref> refs = s.keys().isEmpty() ? KeyClip.all(s.timeline(), s.selection()) : s.keys();
+            s.edit("Even speed", b -> Keys.even(b, s.timeline().id(), refs));
+        });
         c.add("keys-back", "Move keys a frame back", "Alt+LEFT", this::chosen, () -> nudge(-1));
         c.add("keys-forward", "Move keys a frame forward", "Alt+RIGHT", this::chosen, () -> nudge(1));
         c.add(CommandIds.COPY_MOVE, "Copy the whole move", "Alt+C", this::moves, () -> w.copied.keys(KeyClip.whole(s.timeline(), s.selection())));

@@ -51,7 +51,7 @@ public final class SheetCommands {
             cut(s.project().assets().get(((Content.Picture) e.content()).asset()), e);
             return;
         }
-        w.asker.open("Bring in a sheet of drawings", "Pictures", List.of("*.png", "*.webp", "*.gif", "*.jpg", "*.jpeg"))
+        w.asker.open("Bring in a sheet of drawings", "Pictures", List.of("*.png", "*.webp", "*.gif", "*.jpg", "*.jpeg"), w.files.beside())
                 .ifPresent(file -> w.jobs.run(() -> PictureReader.read(file), a -> cut(a, null)));
     }
 

@@ -19,8 +19,8 @@ final class SoundSection extends VBox {
     private final Studio studio;
     private final NumberField at = number("At", "s", "sound-at");
     private final NumberField volume = number("Volume", "%", "sound-volume");
-    private final NumberField fadeIn = number("Rises for", "s", "sound-in");
-    private final NumberField fadeOut = number("Falls for", "s", "sound-out");
+    private final NumberField fadeIn = number("Fades in for", "s", "sound-in");
+    private final NumberField fadeOut = number("Fades out for", "s", "sound-out");
     private final NumberField from = number("From", "s", "sound-from");
     private final NumberField length = number("For", "s", "sound-length");
     private final CheckBox loop = new CheckBox("Again and again until the timeline ends");
@@ -39,8 +39,8 @@ final class SoundSection extends VBox {
         var off = new Button("Take it off the timeline");
         off.setId("sound-off");
         off.setOnAction(e -> commands.run(CommandIds.DELETE));
-        getChildren().addAll(Words.section("Sound"), new NamedRow("Heard at", at), new NamedRow("Volume", volume), new NamedRow("Rises, falls", fadeIn, fadeOut),
-                new NamedRow("Part of it", from, length), loop, new HBox(off));
+        getChildren().addAll(Words.section("Sound"), new NamedRow("Heard at", at), new NamedRow("Volume", volume), new NamedRow("Fades in, out", fadeIn, fadeOut),
+                new NamedRow("From, length", from, length), loop, new HBox(off));
         refresh();
     }
 

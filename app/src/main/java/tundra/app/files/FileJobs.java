@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
 import tundra.app.job.Asker;
@@ -90,7 +91,7 @@ public final class FileJobs {
     }
 
     public void open() {
-        whenSafe(() -> asker.open("Open a project", "Tundra projects", List.of("*.tundra")).ifPresent(this::load));
+        whenSafe(() -> asker.open("Open a project", "Tundra projects", List.of("*.tundra"), beside()).ifPresent(this::load));
     }
 
     public void openRecent(Path file) {
@@ -207,7 +208,7 @@ public final class FileJobs {
 
     /** Shows another file in the place of a picture. */
     public void replacePicture(Element picture) {
-        asker.open("Replace the picture", "Pictures", PICTURES).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
+        asker.open("Replace the picture", "Pictures", PICTURES, beside()).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
             String scene = studio.place().id();
             studio.editProject("Replace the picture of " + picture.name(), null,
                     p -> p.withAsset(asset).mapBoard(scene, b -> b.mapElement(picture.id(), e -> SheetBook.replaced(e, asset))));
@@ -254,6 +255,12 @@ public final class FileJobs {
         return out;
     }
 
+
+    /** The piece's folder, where dialogs open; null for a piece that was never saved. */
+    public Path beside() {
+        return studio.file() == null ? null : studio.file().toAbsolutePath().getParent();
+    }
+
     /** Files, with folders replaced by what they hold that can be brought in, in the order of names. */
     private static List<Path> opened(List<Path> files) throws IOException {
         var out = new ArrayList<Path>();
@@ -280,7 +287,7 @@ public final class FileJobs {
     }
 
     public void bringIn() {
-        asker.open("Bring in art", "Pictures, drawings, sounds and fonts", ART).ifPresent(p -> bringIn(List.of(p)));
+        asker.open("Bring in art", "Pictures, drawings, sounds, fonts and motifs", Stream.concat(ART.stream(), Stream.of("*" + MOTIF_ENDING)).toList(), beside()).ifPresent(p -> bringIn(List.of(p)));
     }
 
     /** Brings art in and places it in the middle of the canvas; a project alone is opened. */
@@ -333,7 +340,7 @@ public final class FileJobs {
     }
 
     public void readSwatches() {
-        asker.open("Read swatches", "Palettes", List.of("*.gpl")).ifPresent(file -> jobs.run(
+        asker.open("Read swatches", "Palettes", List.of("*.gpl"), beside()).ifPresent(file -> jobs.run(
                 () -> palette(file), read -> studio.editProject("Read " + read.size() + " swatches", null, p -> {
                     var all = new ArrayList<>(p.swatches());
                     read.stream().filter(s -> !all.contains(s)).forEach(all::add);
@@ -355,7 +362,7 @@ public final class FileJobs {
 
     public void writeSwatches() {
         Project p = studio.project();
-        asker.save("Write the swatches", p.name() + ".gpl", null).ifPresent(to -> jobs.run(
+        asker.save("Write the swatches", p.name() + ".gpl", beside()).ifPresent(to -> jobs.run(
                 () -> {
                     SafeReplace.put(to, GplPalette.write(p.name(), p.swatches()));
                     return to;
@@ -452,7 +459,7 @@ public final class FileJobs {
     /** Writes a motif and what it uses to a file of its own. */
     public void saveMotif(Motif m) {
         Project from = studio.kept();
-        asker.save("Save the motif", m.name() + MOTIF_ENDING, studio.file() == null ? null : studio.file().toAbsolutePath().getParent()).ifPresent(to -> {
+        asker.save("Save the motif", m.name() + MOTIF_ENDING, beside()).ifPresent(to -> {
             Path file = to.getFileName().toString().endsWith(MOTIF_ENDING) ? to : to.resolveSibling(to.getFileName() + MOTIF_ENDING);
             jobs.run(() -> {
                 Project alone = MotifParts.alone(from, m.id(), Fonts::familyOf);
@@ -471,7 +478,7 @@ public final class FileJobs {
     }
 
     public void bringInMotif() {
-        asker.open("Bring in a motif", "Motifs", List.of("*" + MOTIF_ENDING)).ifPresent(this::bringInMotif);
+        asker.open("Bring in a motif", "Motifs", List.of("*" + MOTIF_ENDING), beside()).ifPresent(this::bringInMotif);
     }
 
     /** Brings the motifs of a file to the shelf; an older version that is in use is offered to be replaced. */

@@ -25,9 +25,10 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
-import tundra.core.edit.SentenceWords;
+import tundra.core.edit.CopiedSentence;
 import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
+import tundra.core.edit.SentenceWords;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
 import tundra.core.model.Condition;
@@ -35,6 +36,7 @@ import tundra.core.model.Conditions;
 import tundra.core.model.Event;
 import tundra.core.model.Events;
 import tundra.core.model.Reaction;
+import tundra.core.model.Scene;
 import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
@@ -161,11 +163,31 @@ final class Sentence extends HBox {
             m.getItems().add(item(others.size() == 1 ? "The same for what is selected" : "The same for each of these " + others.size(), "copy-to",
                     () -> site.edit("Copy reaction", all -> Reactions.copyTo(all, reaction.id(), others))));
         }
+        if (site.reach() != Reach.PIECE && studio.project().scenes().size() > 1) {
+            m.getItems().add(scenes());
+        }
         m.getItems().add(groups());
         if (site.reach() == Reach.PIECE || Reach.everywhere(reaction)) {
             m.getItems().add(item(site.reach() == Reach.PIECE ? "React here only" : "React in the whole piece", "other-reach", () -> site.moveToOther(reaction)));
         }
         m.getItems().addAll(item("Move up", "move-up", () -> move(number - 2)), item("Move down", "move-down", () -> move(number)), new SeparatorMenuItem(), item("Delete", "delete-reaction", this::delete));
+        return m;
+    }
+
+    /** The other scenes that have what the sentence is about. */
+    private Menu scenes() {
+        var m = new Menu("Copy to");
+        m.setId("copy-to-scene");
+        for (Scene s : studio.project().scenes()) {
+            if (s.id().equals(studio.place().id())) {
+                continue;
+            }
+            CopiedSentence copy = CopiedSentence.of(reaction, studio.board(), s.board());
+            MenuItem one = item(copy.reaction() != null ? s.name() : s.name() + ", which has no " + String.join(", ", copy.missing()), "copy-to-" + s.name(),
+                    () -> studio.editProject("Copy reaction to " + s.name(), null, p -> p.mapBoard(s.id(), b -> Reactions.with(b, copy.reaction()))));
+            one.setDisable(copy.reaction() == null);
+            m.getItems().add(one);
+        }
         return m;
     }
 

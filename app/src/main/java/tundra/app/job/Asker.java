@@ -15,7 +15,8 @@ public interface Asker {
     /** A new piece. */
     public record NewPiece(Point size, int frameRate) {}
 
-    Optional<Path> open(String title, String kind, List<String> patterns);
+    /** @param beside the folder that is shown first; null for whichever was seen last */
+    Optional<Path> open(String title, String kind, List<String> patterns, Path beside);
 
     Optional<Path> save(String title, String name, Path beside);
 

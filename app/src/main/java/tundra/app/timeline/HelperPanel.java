@@ -82,10 +82,10 @@ public final class HelperPanel extends VBox {
         told.setId("helper-told");
         var play = new Button("Play it");
         play.setOnAction(e -> preview());
-        var cancel = new Button("Leave it");
+        var cancel = new Button("Discard");
         cancel.setId("helper-leave");
         cancel.setOnAction(e -> leaveIt());
-        var take = new Button("Take it");
+        var take = new Button("Use it");
         take.setId("helper-take");
         take.getStyleClass().add("primary");
         take.setOnAction(e -> take());

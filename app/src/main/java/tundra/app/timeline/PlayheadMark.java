@@ -41,7 +41,7 @@ final class PlayheadMark extends Group {
         tag.setX(Numbers.clamp(x - TAG / 2, TimelinePainter.HEAD + 2, w - TAG - 2));
         tag.setFill(colors.time());
         time.setText(TimeText.clock(at));
-        time.setFill(dark ? colors.field() : javafx.scene.paint.Color.WHITE);
+        time.setFill(dark ? colors.field() : colors.ink1());
         time.setX(Math.round(tag.getX() + (TAG - time.getLayoutBounds().getWidth()) / 2));
     }
 }

@@ -38,6 +38,8 @@ public final class TimelineCanvas extends Pane {
     TimeScale scale = new TimeScale(HEAD + MARGIN, 0, 100);
     private boolean fitted = true;
     private boolean follow = true;
+    /** Whether the row of what was selected elsewhere is to be brought into sight. */
+    private boolean reveal;
     private double scrollY;
     private boolean queued;
     private long drawn;
@@ -78,6 +80,7 @@ public final class TimelineCanvas extends Pane {
         // rows that are pressed here stay where they are
         if (what.contains(Aspect.SELECTION) && !studio.selection().equals(hand.selected())) {
             studio.selection().forEach(rows::unfold);
+            reveal = true;
         }
         if (!studio.onlyTimeGoesOn(what)) {
             redraw();
@@ -169,6 +172,13 @@ public final class TimelineCanvas extends Pane {
         Map<String, String> sounds = new HashMap<>();
         t.sounds().forEach(s -> sounds.put(s.asset(), studio.project().assets().get(s.asset()).title()));
         rows.build(studio.board(), t, sounds);
+        if (reveal) {
+            reveal = false;
+            rows.all().stream().filter(r -> r.property() == null && studio.selection().contains(r.element())).findFirst().ifPresent(r -> {
+                double y = topOf(r);
+                scrollY += y < RULER ? y - RULER : Math.max(0, y + r.height() - h);
+            });
+        }
         scrollY = Numbers.clamp(scrollY, 0, Math.max(0, rows.height() - (h - RULER) + 20));
         Palette colors = Palette.of(studio.dark());
         GraphicsContext g = canvas.getGraphicsContext2D();

@@ -188,7 +188,7 @@ final class TimelinePainter {
             g.setFill(colors.space());
             times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));
         } else if (times.isEmpty()) {
-            g.setFill(colors.ink3());
+            g.setFill(colors.ink2());
             g.fillText(span == null ? "still" : "still, seen here only", Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
         } else {
             long first = times.stream().mapToLong(Long::longValue).min().orElse(0), last = times.stream().mapToLong(Long::longValue).max().orElse(0);

@@ -630,6 +630,10 @@ public final class MainWindow {
         if (e.getCode() == KeyCode.SPACE && button(focus)) {
             return;
         }
+        // letters that are pressed on a sentence or its words are not meant for a tool
+        if (e.getCode().isLetterKey() && !e.isShortcutDown() && !e.isAltDown() && among(focus, reactions)) {
+            return;
+        }
         if (look(e)) {
             e.consume();
             return;
@@ -639,6 +643,15 @@ public final class MainWindow {
             c.run().run();
             e.consume();
         }
+    }
+
+    private static boolean among(Node n, Lazy<? extends Node> panel) {
+        for (Node x = n; x != null && panel.isMade(); x = x.getParent()) {
+            if (x == panel.get()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static boolean button(Node n) {

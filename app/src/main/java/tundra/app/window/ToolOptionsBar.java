@@ -65,7 +65,7 @@ final class ToolOptionsBar extends HBox {
         time.getStyleClass().addAll("segments", "seen-at");
         time.setMinWidth(Region.USE_PREF_SIZE);
         for (boolean resting : new boolean[] {false, true}) {
-            var b = new Press(resting ? "as things rest" : "");
+            var b = new Press(resting ? "resting values" : "");
             b.setId(resting ? "seen-rest" : "seen-playhead");
             b.setOnAction(() -> w.studio.setAtRest(resting));
             Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests" : "Shows the canvas at the playhead");

@@ -40,9 +40,12 @@ public final class WindowAsker implements Asker {
     }
 
     @Override
-    public Optional<Path> open(String title, String kind, List<String> patterns) {
+    public Optional<Path> open(String title, String kind, List<String> patterns, Path beside) {
         var c = new FileChooser();
         c.setTitle(title);
+        if (beside != null && Files.isDirectory(beside)) {
+            c.setInitialDirectory(beside.toFile());
+        }
         c.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind, patterns));
         return Optional.ofNullable(c.showOpenDialog(owner.get())).map(File::toPath);
     }

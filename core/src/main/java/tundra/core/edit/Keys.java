@@ -242,6 +242,20 @@ public final class Keys {
         });
     }
 
+    /** Even speed over all intervals that start at these keys, and over a whole way that has one easing and any of its keys among them. */
+    public static Board even(Board board, String timeline, Collection<Ref> refs) {
+        return ease(board, timeline, refs, Easing.LINEAR).mapTimeline(timeline, t -> {
+            Timeline out = t;
+            for (Ref r : refs) {
+                Track<Point> way = r.property() == Properties.POSITION ? out.track(r.element(), Properties.POSITION) : null;
+                if (way != null && way.shape().whole() != null) {
+                    out = out.with(r.element(), Properties.POSITION, new Track<>(way.keys(), way.shape().withWhole(Easing.LINEAR)));
+                }
+            }
+            return out;
+        });
+    }
+
     private static <T> Timeline ease(Timeline t, Ref r, Property<T> p, Easing easing) {
         return t.mapKeys(r.element(), p, k -> k.time() == r.time() ? k.with(easing) : k);
     }

@@ -40,7 +40,7 @@ final class Bounce implements Helper {
 
     @Override
     public List<Param> params() {
-        return List.of(Param.number("Height", "px", 1, 10_000, 200), Param.percent("Energy kept", 0, 0.98, 0.55),
+        return List.of(Param.number("Height", "px", 1, 10_000, 200), Param.percent("Height kept", 0, 0.98, 0.55),
                 Param.number("Bounces, 0 for all", "", 0, MOST, 0), Param.number("Gravity", "px/s²", 50, 100_000, 2400),
                 Param.percent("Squash and stretch", 0, 0.8, 0.2), Param.number("Travel", "px", -10_000, 10_000, 0),
                 Param.choice("It stands now", "on the floor", "at the top"), Param.choice("Contacts", "as gravity has them", "on frames"));

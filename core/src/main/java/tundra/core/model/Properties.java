@@ -80,7 +80,7 @@ public final class Properties {
     public static final Property<String> FACE_PATH = choice("facePath", "Face path", ANY, "no", "yes");
     /** The angle of the art that looks ahead on the path. */
     public static final Property<Double> FRONT =
-            add("front", "Front at", ValueType.NUMBER, "°", 1, List.of("°"), -360, 360, 0.0, ANY);
+            add("front", "Front looks to", ValueType.NUMBER, "°", 1, List.of("°"), -360, 360, 0.0, ANY);
     /** Seen or not; what isn't seen catches no pointer either. */
     public static final Property<String> SHOWN = choice("shown", "Shown", ANY, "yes", "no");
     /** What becomes of what a group holds outside of its size. */

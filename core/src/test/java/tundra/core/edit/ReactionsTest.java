@@ -251,4 +251,20 @@ class ReactionsTest {
         Stream.of(Events.ALL, Conditions.ALL, Actions.ALL).flatMap(List::stream).map(SentenceKind.class::cast).forEach(k ->
                 assertThat(k.parts().stream().filter(x -> x.slot() != null).map(x -> x.slot().key()).toList()).as(k.key()).containsExactlyInAnyOrderElementsOf(k.slots().stream().map(Slot::key).toList()));
     }
+
+    @Test
+    void aSentenceIsCopiedToWhatIsCalledTheSame() {
+        var lamp = new Element("a", "Lamp", false, false, Values.NONE, new Content.Rectangle());
+        var main = new Timeline("t", "Main", 1_000_000, false, true, Map.of());
+        var from = new Board(new Point(10, 10), Values.NONE, List.of(lamp), List.of(main), List.of());
+        var to = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("b").withName("Hut"), lamp.withId("c")), List.of(new Timeline("u", "Main", 1_000_000, false, true, Map.of())), List.of());
+        Reaction r = new Reaction("r", Events.tapped("a"), List.of(Actions.of(Actions.PLAY, "t"), Actions.of(Actions.HIDE, List.of("a"))));
+        Reaction copy = CopiedSentence.of(r, from, to).reaction();
+        assertThat(copy.when()).isEqualTo(Events.tapped("c"));
+        assertThat(copy.actions()).containsExactly(Actions.of(Actions.PLAY, "u"), Actions.of(Actions.HIDE, List.of("c")));
+        assertThat(copy.id()).isNotEqualTo("r");
+        CopiedSentence none = CopiedSentence.of(r, from, to.withElements(List.of()));
+        assertThat(none.reaction()).isNull();
+        assertThat(none.missing()).containsExactly("Lamp");
+    }
 }
