@@ -247,4 +247,31 @@ class CommandLineTest {
         assertThat(run("--help")).isZero();
         assertThat(out).contains("publish", "still", "info", "new", "shot");
     }
+
+    @Test
+    void oddTargetsGetASentence() throws Exception {
+        fails("is a folder; name the project's file", "new", "/");
+        Path file = Files.writeString(folder.resolve("x.txt"), "x");
+        fails("is a file; --series names a folder", "sheet", HOP, "--flipbook", "Hare", "--series", file.toString());
+        fails("Name the folder to write the page into", "publish", DEMO, "--to", "");
+        assertThat(Files.readString(file)).isEqualTo("x");
+        // a project that is there is written over only when that is asked for
+        Path project = folder.resolve("there.tundra");
+        assertThat(run("new", project.toString(), "--size", "100x50")).isZero();
+        fails("write over it with --force", "new", project.toString(), "--size", "200x50");
+        assertThat(run("new", project.toString(), "--size", "200x50", "--force")).isZero();
+        assertThat(tundra.core.file.ProjectFile.read(project).scenes().getFirst().board().size().x()).isEqualTo(200);
+        // somebody else's page too
+        Path page = Files.createDirectories(folder.resolve("others"));
+        Files.writeString(page.resolve("index.html"), "<h1>mine</h1>");
+        fails("Tundra did not make", "publish", DEMO, "--to", page.toString());
+        assertThat(run("publish", DEMO, "--to", page.toString(), "--force")).isZero();
+    }
+
+    @Test
+    void whatTheSystemForbidsIsSaidInASentence() {
+        assertThat(tundra.app.job.Troubles.sentence(new java.nio.file.AccessDeniedException("/x/a.png"))).isEqualTo("You may not write to “a.png”. Nothing was changed.");
+        assertThat(tundra.app.job.Troubles.sentence(new java.nio.file.FileSystemException("/x/a.png", null, "No space left on device"))).isEqualTo("There is no room left on the disk for “a.png”. Nothing was changed.");
+        assertThat(tundra.app.job.Troubles.sentence(new java.io.IOException("No space left on device"))).isEqualTo("There is no room left on the disk. Nothing was changed.");
+    }
 }

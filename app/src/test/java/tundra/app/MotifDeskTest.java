@@ -168,7 +168,7 @@ class MotifDeskTest extends InWindow {
         var rolled = (Content.Group) scene().find(s.id()).content();
         assertThat(rolled.children().stream().map(e -> e.rest().get(Properties.POSITION).x()).toList()).isNotEqualTo(xs);
         assertThat(rolled.children().stream().map(e -> e.rest().get(Properties.POSITION).y()).toList()).isEqualTo(ys);
-        assertThat(rolled.scatter().range(Channel.X).seed()).isEqualTo(g.scatter().range(Channel.X).seed() + 1);
+        assertThat(rolled.scatter().range(Channel.X)).isEqualTo(g.scatter().range(Channel.X).rolled(Channel.X));
         undo();
         assertThat(scene().find(s.id()).content()).isEqualTo(g);
         undo();

@@ -55,10 +55,19 @@ class FuzzTest {
 
     private static List<byte[]> projects() throws Exception {
         var out = new ArrayList<byte[]>();
-        for (Project p : List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make())) {
+        for (Project p : List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), tundra.samples.Hop.project(),
+                tundra.samples.OpenNight.project())) {
             out.add(ProjectFile.bytes(p));
         }
         return out;
+    }
+
+    /** A motif scattered eight times. */
+    private static Project scattered() {
+        Project p = MotifPiece.make();
+        Scene s = p.scenes().getFirst();
+        List<String> ids = tundra.core.edit.Motifs.instances(s.board(), x -> true).stream().map(tundra.core.model.Element::id).limit(1).toList();
+        return p.mapBoard(s.id(), b -> tundra.core.edit.Scattering.make(p, b, ids, 8, new tundra.core.geometry.Point(200, 150), new tundra.core.geometry.Point(300, 200), 5).board());
     }
 
     @Test

@@ -3,6 +3,7 @@ package tundra.web;
 import java.util.ArrayList;
 import java.util.Locale;
 import java.util.Random;
+import java.util.function.LongFunction;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -35,11 +36,11 @@ class RandomParityTest extends InBrowser {
         soft.assertAll();
     }
 
-    private static void alike(boolean text, double least) throws Exception {
+    private static void alike(String what, LongFunction<Project> make, double least) throws Exception {
         var soft = new SoftAssertions();
         for (int seed = FROM; seed < FROM + SEEDS; seed++) {
-            Project p = RandomPiece.make(seed, text);
-            var visit = new Visit(browser, folder, (text ? "text" : "plain") + seed, p);
+            Project p = make.apply(seed);
+            var visit = new Visit(browser, folder, what + seed, p);
             var random = new Random(seed);
             var seen = new ArrayList<String>();
             for (int i = 0; i < 4; i++) {
@@ -53,18 +54,23 @@ class RandomParityTest extends InBrowser {
                 seen.add(String.format(Locale.ROOT, "%.1f", db));
                 soft.assertThat(db).as("seed %d at %s", seed, m).isGreaterThanOrEqualTo(least);
             }
-            System.out.println("PSNR of seed " + seed + (text ? " with text" : "") + ": " + seen + " dB");
+            System.out.println("PSNR of seed " + seed + " " + what + ": " + seen + " dB");
         }
         soft.assertAll();
     }
 
     @Test
     void piecesWithoutText() throws Exception {
-        alike(false, 44);
+        alike("plain", seed -> RandomPiece.make(seed, false), 44);
     }
 
     @Test
     void piecesWithText() throws Exception {
-        alike(true, 40);
+        alike("text", seed -> RandomPiece.make(seed, true), 40);
+    }
+
+    @Test
+    void piecesWithEffectsAndClips() throws Exception {
+        alike("rich", RandomPiece::rich, 44);
     }
 }

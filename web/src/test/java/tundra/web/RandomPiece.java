@@ -11,12 +11,15 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Effect;
+import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient;
 import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Quad;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
@@ -49,6 +52,57 @@ final class RandomPiece {
         }
         var board = new Board(new Point(600, 400), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), elements, r.timelines, List.of());
         return new Project("random", "Random " + seed, 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of());
+    }
+
+    /** The same with effects behind one another, also keyed, clipped groups, and what of it catches the pointer. */
+    static Project rich(long seed) {
+        Project plain = make(seed, false);
+        var r = new RandomPiece(seed + 77_000, false);
+        return plain.mapBoard("scene", b -> {
+            var timelines = new ArrayList<>(b.timelines());
+            Board out = b.mapElements(tundra.core.model.Tree.ids(b.elements()), e -> {
+                var effects = new ArrayList<Effect>();
+                for (int n = r.random.nextInt(2) == 0 ? 0 : 1 + r.random.nextInt(3); n > 0; n--) {
+                    effects.add(r.effect(e.id() + "x" + n, timelines));
+                }
+                Content c = e.content() instanceof Content.Group g && r.random.nextBoolean() ? new Content.Group(g.children(), g.box(), Outline.ellipse(new tundra.core.geometry.Rect(10, 10, 80, 70))) : e.content();
+                String touch = List.of("what is seen", "its whole box", "lets through").get(r.random.nextInt(3));
+                return e.withContent(c).with(Properties.TOUCH, touch).withEffects(effects);
+            });
+            return out.withTimelines(timelines);
+        });
+    }
+
+    /** Shadows lie at whole px: Chromium takes those of its CSS functions there. */
+    private Effect effect(String id, List<Timeline> timelines) {
+        EffectKind kind = EffectKind.values()[random.nextInt(EffectKind.values().length)];
+        Effect x = new Effect(kind).withId(id);
+        return switch (kind) {
+            case BLUR -> keyed(x.with(Properties.BLUR, even()), Properties.BLUR, timelines, this::even);
+            case BRIGHTNESS -> keyed(x.with(Properties.BRIGHTNESS, between(0.5, 1.5)), Properties.BRIGHTNESS, timelines, () -> between(0.5, 1.5));
+            case CONTRAST -> keyed(x.with(Properties.CONTRAST, between(0.5, 1.5)), Properties.CONTRAST, timelines, () -> between(0.5, 1.5));
+            case SATURATION -> keyed(x.with(Properties.SATURATION, between(0, 2)), Properties.SATURATION, timelines, () -> between(0, 2));
+            case HUE -> keyed(x.with(Properties.HUE, between(0, 360)), Properties.HUE, timelines, () -> between(0, 360));
+            case INVERT -> keyed(x.with(Properties.INVERT, between(0, 1)), Properties.INVERT, timelines, () -> between(0, 1));
+            case TINT -> keyed(keyed(x.with(Properties.TINT, color()), Properties.TINT_AMOUNT, timelines, () -> between(0, 1)), Properties.TINT, timelines, this::color);
+            case CHANNELS -> x.with(Properties.SLOPE, new Quad(between(0.5, 1), 1, between(0.5, 1), 1));
+            case DROP_SHADOW, INNER_SHADOW -> x.with(Properties.SHADOW_OFFSET, new Point(random.nextInt(9) - 4, random.nextInt(9) - 4)).with(Properties.SHADOW_BLUR, (double) random.nextInt(6)).with(Properties.SHADOW_COLOR, color());
+            case LONG_SHADOW -> x.with(Properties.LONG_DIRECTION, between(0, 360)).with(Properties.LONG_LENGTH, between(4, 30)).with(Properties.SHADOW_COLOR, color());
+        };
+    }
+
+    private Point even() {
+        double d = between(0, 6);
+        return new Point(d, d);
+    }
+
+    private <T> Effect keyed(Effect x, Property<T> p, List<Timeline> timelines, java.util.function.Supplier<T> value) {
+        if (random.nextInt(3) == 0) {
+            int i = random.nextInt(timelines.size());
+            Timeline t = timelines.get(i);
+            timelines.set(i, t.with(x.id(), p, new Track<>(List.of(new Key<>(0, value.get(), Easing.LINEAR), new Key<>(t.duration() / 2, value.get(), EasingText.parse("sine-both")), new Key<>(t.duration(), value.get(), Easing.LINEAR)))));
+        }
+        return x;
     }
 
     private double between(double from, double to) {

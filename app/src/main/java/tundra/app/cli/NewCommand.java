@@ -23,6 +23,9 @@ final class NewCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
+        if (file.getFileName() == null || Files.isDirectory(file)) {
+            throw new IllegalArgumentException("“" + file + "” is a folder; name the project's file. Nothing was written.");
+        }
         if (Files.exists(file) && !(force && Files.isRegularFile(file))) {
             throw new IllegalArgumentException("“" + file.getFileName() + "” is there already and was left as it is. Name another file, or write over it with --force.");
         }

@@ -1,5 +1,6 @@
 package tundra.app.cli;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.concurrent.Callable;
@@ -49,6 +50,9 @@ final class SheetCommand implements Callable<Integer> {
     public Integer call() throws Exception {
         if ((to == null) == (series == null)) {
             throw new IllegalArgumentException("Say either --to with a PNG file or --series with a folder.");
+        }
+        if (series != null && Files.exists(series) && !Files.isDirectory(series)) {
+            throw new IllegalArgumentException("“" + series.getFileName() + "” is a file; --series names a folder. Nothing was written.");
         }
         if (!(from >= 0 && from <= 86_400) || until != null && !(until > from && until <= 86_400)) {
             throw new IllegalArgumentException("The frames lie between 0 and 86400 seconds, --until after --from.");

@@ -39,6 +39,8 @@ final class OtherWords {
             Map.entry("add-piece-reaction", "global reaction every scene anywhere keyboard"),
             Map.entry("add-reaction", "reaction event when tapped behaviour"),
             Map.entry("key-all", "keyframe everything"),
+            Map.entry("only-keyed", "filter rows keyed animated hide still"),
+            Map.entry("helper-Passes by", "scroll parallax scenery background endless loop layers"),
             Map.entry("keys-even", "linear constant uniform steady no easing"),
             Map.entry("pick-easing", "ease curve tween interpolation speed"),
             Map.entry("paste-as-move", "motion path follow along shape"),

@@ -62,9 +62,13 @@ final class SoundSection extends VBox {
         PlacedSound s = studio.sound();
         if (s != null) {
             Timeline t = studio.timeline();
-            studio.edit(name, merge, b -> b.mapTimeline(t.id(), x -> x.withSounds(x.sounds().stream().map(y -> y.id().equals(s.id()) ? change.apply(y) : y).toList())));
+            studio.edit(name, merge, b -> b.mapTimeline(t.id(), x -> x.withSounds(x.sounds().stream().map(y -> y.id().equals(s.id()) ? bounded(change.apply(y), t) : y).toList())));
         }
         refresh();
+    }
+
+    private PlacedSound bounded(PlacedSound s, Timeline t) {
+        return s.bounded(s.heard(duration(s), t.duration()));
     }
 
     void refresh() {

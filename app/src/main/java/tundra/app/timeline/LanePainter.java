@@ -2,8 +2,11 @@ package tundra.app.timeline;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
 import tundra.app.widget.Dots;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
@@ -20,6 +23,9 @@ import tundra.core.motion.Track;
 
 /** Draws a lane: the value as a curve, or as a band of colour, with the keys as beads on it. A tall lane shows every part's beads. */
 final class LanePainter {
+    /** From this height on a lane has room for the names of its curves. */
+    private static final double NAMED = 30;
+    private static final Font SMALL = Font.font("JetBrains Mono", 9.5);
     private static final double PAD = 9;
     private static final double TALL_PAD = 22;
     private static final int STEP = 2;
@@ -62,6 +68,7 @@ final class LanePainter {
             for (int part = curve.parts().length - 1; part >= 0; part--) {
                 line(g, curve.parts()[part], scales.get(part), scale, count, part == 0 ? selected ? colors.space() : colors.ink2() : colors.ink3(), part == 0 ? 1.5 : 1);
             }
+            names(g, p, curve, scales, scale, row, colors);
         }
         var beads = new ArrayList<Bead>();
         var grips = new ArrayList<Grip>();
@@ -97,6 +104,27 @@ final class LanePainter {
             out.add(new Scale(down ? low : high, down ? high : low, curve.min()[part], curve.max()[part]));
         }
         return out;
+    }
+
+    /** Which curve is which, at the left end of each: a lane of several numbers is as tall as two. */
+    private static void names(GraphicsContext g, Property<?> p, LaneCurve curve, List<Scale> scales, TimeScale scale, TimeRows.Row row, Palette colors) {
+        if (curve.parts().length < 2 || row.height() < NAMED) {
+            return;
+        }
+        g.setFont(SMALL);
+        g.setTextAlign(TextAlignment.LEFT);
+        g.setTextBaseline(VPos.CENTER);
+        double before = Double.NaN;
+        for (int part = 0; part < curve.parts().length && part < p.parts().size(); part++) {
+            Scale s = scales.get(part);
+            double low = Math.min(s.top(), s.bottom()), high = Math.max(s.top(), s.bottom());
+            double y = Numbers.clamp(s.y(curve.parts()[part][3]), low + 4, high - 4);
+            // where both begin at one height they stand beside each other
+            boolean beside = Math.abs(y - before) < 10;
+            g.setFill(part == 0 ? colors.ink1() : colors.ink2());
+            g.fillText(p.parts().get(part), scale.left() + 3 + (beside ? 12 : 0), y - 6);
+            before = y;
+        }
     }
 
     private static void line(GraphicsContext g, double[] values, Scale s, TimeScale scale, int count, Color ink, double width) {

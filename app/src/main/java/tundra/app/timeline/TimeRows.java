@@ -25,6 +25,7 @@ final class TimeRows {
     private static final double OPENED = 150;
     private final Set<String> open = new HashSet<>();
     private final Map<String, Double> heights = new HashMap<>();
+    private boolean onlyKeyed;
     private List<Row> rows = List.of();
     private Board board;
 
@@ -39,6 +40,15 @@ final class TimeRows {
         if (!open.remove(element)) {
             open.add(element);
         }
+    }
+
+    /** Whether only what has keys has a row. */
+    boolean onlyKeyed() {
+        return onlyKeyed;
+    }
+
+    void setOnlyKeyed(boolean on) {
+        onlyKeyed = on;
     }
 
     void foldAll() {
@@ -81,7 +91,9 @@ final class TimeRows {
             y = lanes(out, t, Board.CANVAS, "Canvas", 0, y, false, false);
         }
         for (Element e : board.elements().reversed()) {
-            y = element(out, t, e, 0, y);
+            if (!onlyKeyed || moves(t, e)) {
+                y = element(out, t, e, 0, y);
+            }
         }
         for (PlacedSound s : t.sounds()) {
             out.add(new Row(s.id(), sounds.getOrDefault(s.asset(), "Sound"), null, s, 0, y, LANE, false, false));

@@ -200,6 +200,12 @@ public final class TimelineCanvas extends Pane {
         }
     }
 
+    /** Shows rows of what has keys only, or of everything again. */
+    public void toggleOnlyKeyed() {
+        rows.setOnlyKeyed(!rows.onlyKeyed());
+        redraw();
+    }
+
     /** Folds every row. */
     public void foldAll() {
         rows.foldAll();

@@ -45,6 +45,12 @@ public record PlacedSound(String id, String asset, long start, double volume, lo
         return since < 0 || since >= heard ? 0 : volume * Math.max(0, Math.min(1, Math.min(rise, fall)));
     }
 
+    /** With fades that are not longer than what is heard, the falling one after the rising one. */
+    public PlacedSound bounded(long heard) {
+        long in = Math.min(fadeIn, heard);
+        return withFades(in, Math.min(fadeOut, heard - in));
+    }
+
     public PlacedSound withId(String i) {
         return new PlacedSound(i, asset, start, volume, fadeIn, fadeOut, from, length, loop);
     }

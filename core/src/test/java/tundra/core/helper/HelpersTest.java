@@ -307,4 +307,38 @@ class HelpersTest {
         assertThat(b.main().duration()).as("the timeline grows").isGreaterThanOrEqualTo(9_500_000);
         assertThat(b.elements()).extracting(Element::name).doesNotHaveDuplicates();
     }
+
+    private static Element hills(String id, double x, double width) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(width, 100)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+    }
+
+    /** Two layers as wide as the canvas of 640 px and a tree of 40 px go by in 8 s. */
+    @Test
+    void sceneryPassesByEvenlyAndWithoutASeam() {
+        var all = List.of(hills("back", 350, 700), hills("front", 400, 800), hills("tree", 100, 40));
+        var board = new Board(new Point(640, 400), Values.NONE, all, List.of(new Timeline("t", "Main", 8_000_000, false, true, Map.of())), List.of());
+        Project p = Project.empty("p", new Point(640, 400), 24);
+        var job = new Job(p.mapBoard(p.scenes().getFirst().id(), x -> board), board, "t", List.of("back", "front", "tree"), 0, new FakeMeasurer());
+        Board b = helper("Passes by").apply(job, numbers("Passes by", 4, 0, 0.5)).board();
+        assertThat(b.main().loop()).isTrue();
+        assertThat(b.elements()).extracting(Element::id).hasSize(5);
+        assertThat(b.elements().get(0).id()).isEqualTo("back");
+        assertThat(b.elements().get(2).id()).as("its copy lies beside it").isEqualTo("front");
+        for (String layer : List.of("back", "front")) {
+            String copy = b.elements().get(b.elements().indexOf(b.find(layer)) + 1).id();
+            double width = layer.equals("back") ? 700 : 800, first = at(b, layer, Properties.POSITION, 0).x();
+            for (double s = 0; s < 8; s += 0.037) {
+                double left = Math.min(at(b, layer, Properties.POSITION, s).x(), at(b, copy, Properties.POSITION, s).x()) - width / 2;
+                assertThat(left).as("%s at %.3f covers the left side", layer, s).isLessThanOrEqualTo(0.01);
+                assertThat(left + 2 * width).as("%s at %.3f covers the right side", layer, s).isGreaterThanOrEqualTo(640 - 0.01);
+            }
+            // the tree is in front, so the front hills are the second layer: a round in 8 s; the back one in 16, but at least one whole round
+            assertThat(at(b, layer, Properties.POSITION, 4).x()).as("half way at half time").isCloseTo(first - width / 2, within(0.01));
+        }
+        // the tree goes round in 4 s, 680 px a round, and comes back to where it stood
+        assertThat(at(b, "tree", Properties.POSITION, 0).x()).isEqualTo(100);
+        assertThat(at(b, "tree", Properties.POSITION, 0.5).x()).isCloseTo(100 - 85, within(0.01));
+        assertThat(at(b, "tree", Properties.POSITION, 2).x()).isCloseTo(100 - 340 + 680, within(0.01));
+        assertThat(at(b, "tree", Properties.POSITION, 7.999999).x()).isCloseTo(100, within(0.01));
+    }
 }

@@ -90,4 +90,15 @@ class ModelTest {
         assertThat(p.snap(40_000)).isEqualTo(41_667);
         assertThatThrownBy(() -> Project.empty("P", new Point(10, 10), 0)).hasMessageContaining("frame rate");
     }
+
+    @Test
+    void fadesAreNoLongerThanWhatIsHeard() {
+        var s = new PlacedSound("s", "a", 0, 1).withFades(3_000_000, 2_000_000);
+        assertThat(s.bounded(6_000_000)).isEqualTo(s);
+        assertThat(s.bounded(4_000_000)).isEqualTo(s.withFades(3_000_000, 1_000_000));
+        assertThat(s.bounded(1_000_000)).isEqualTo(s.withFades(1_000_000, 0));
+        // half way up is half as loud, and at its end it is silent
+        assertThat(s.bounded(4_000_000).gain(1_500_000, 4_000_000)).isEqualTo(0.5);
+        assertThat(s.bounded(4_000_000).gain(3_999_999, 4_000_000)).isLessThan(0.001);
+    }
 }
