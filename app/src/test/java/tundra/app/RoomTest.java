@@ -105,6 +105,23 @@ class RoomTest extends InWindow {
                 }
             }
         }
+        t.run("try");
+        t.settle();
+        for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}}) {
+            RealWindow.fx(() -> {
+                t.stage.setWidth(size[0]);
+                t.stage.setHeight(size[1]);
+                return null;
+            });
+            t.settle();
+            RealWindow.pulses(3);
+            RealWindow.fx(() -> {
+                var out = new ArrayList<String>();
+                beyond(t.stage.getScene().getRoot(), t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
+                out.forEach(x -> wrong.add(size[0] + "×" + size[1] + " while it is tried: " + x));
+                return null;
+            });
+        }
         assertThat(wrong.stream().limit(40)).as("%d in all", wrong.size()).isEmpty();
     }
 

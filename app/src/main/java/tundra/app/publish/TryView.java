@@ -1,11 +1,15 @@
 package tundra.app.publish;
 
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.concurrent.CancellationException;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -17,12 +21,14 @@ import tundra.app.job.Jobs;
 import tundra.app.page.PageView;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Overflow;
 import tundra.core.geometry.Point;
 import tundra.render.SkiaSeries;
 import tundra.web.ViewLimits;
 
 /** The published page inside Tundra, run by a process of its own that is started when it is first needed. */
 public final class TryView extends BorderPane {
+    private static final double TWO_LINES = 30;
     private final Studio studio;
     private final TryIt tryIt;
     private final StackPane stage = new StackPane();
@@ -33,7 +39,11 @@ public final class TryView extends BorderPane {
     /** Gives up the page that is being made. */
     private Runnable left = () -> { };
     private final VisitorBar as;
-    private final ToggleButton first = new ToggleButton("From the first scene");
+    private final Overflow ways = new Overflow(8, "Open in browser, back to the canvas");
+    private final Button again, browser;
+    /** Whether there is a canvas to go back to. */
+    private boolean leaves;
+    private final ToggleButton first = new ToggleButton("From the start");
     private final PageView page = new PageView(this::troubled);
     private final VBox trouble = new VBox(12);
     private final Label troubleWords = new Label();
@@ -53,9 +63,14 @@ public final class TryView extends BorderPane {
         words.getStyleClass().addAll("quiet", "small");
         words.setWrapText(true);
         words.setMinWidth(0);
+        // two lines, never as many as a narrow window would make of them
+        words.setPrefHeight(TWO_LINES);
+        words.setMaxHeight(TWO_LINES);
+        words.setTooltip(new Tooltip());
+        words.getTooltip().textProperty().bind(words.textProperty());
         HBox.setHgrow(words, Priority.ALWAYS);
         words.setMaxWidth(Double.MAX_VALUE);
-        var again = button("Run again", this::run);
+        again = button("Run again", this::run);
         again.setId("try-again");
         var anew = button("Run again", this::run);
         anew.setId("try-anew");
@@ -68,19 +83,19 @@ public final class TryView extends BorderPane {
         trouble.getStyleClass().add("try-trouble");
         trouble.getChildren().addAll(troubleWords, anew);
         trouble.setVisible(false);
-        var browser = button("Open in browser", openInBrowser);
+        browser = button("Open in browser", openInBrowser);
         back = button("Back to the canvas", leave);
         back.setId("try-leave");
-        var bar = new HBox(8, words, again, browser, back);
-        bar.setAlignment(Pos.CENTER_LEFT);
-        bar.getStyleClass().add("try-bar");
-        as = new VisitorBar(v -> load());
         first.setId("try-first");
         first.getStyleClass().add("try-less");
         first.setOnAction(e -> load());
-        first.managedProperty().bind(first.visibleProperty());
-        Buttons.tip(first, "Begins where a visitor begins, not in the scene that is open");
-        as.getChildren().add(first);
+        first.setMinWidth(Region.USE_PREF_SIZE);
+        Buttons.tip(first, "Begins in the first scene, as a visitor does, not in the one that is open");
+        ways();
+        var bar = new HBox(8, words, ways);
+        bar.setAlignment(Pos.CENTER_LEFT);
+        bar.getStyleClass().add("try-bar");
+        as = new VisitorBar(v -> load());
         setTop(new VBox(bar, as));
         setCenter(stage);
         stage.getStyleClass().add("surround");
@@ -97,8 +112,8 @@ public final class TryView extends BorderPane {
 
     /** Whether there is a canvas to go back to here. */
     public void showLeave(boolean on) {
-        back.setVisible(on);
-        back.setManaged(on);
+        leaves = on;
+        ways();
     }
 
     /** Makes the page of the project as it is now, off the interface thread, and loads it. */
@@ -107,7 +122,7 @@ public final class TryView extends BorderPane {
         page.warm();
         var project = studio.kept();
         String unseen = ViewLimits.of(project);
-        words.setText("The real page. " + (unseen == null ? "This view shows all that this piece uses." : unseen));
+        words.setText("The real page. " + (unseen == null ? "It is shown whole." : unseen));
         tryIt.clear();
         var share = waiting.start(this::giveUp);
         left = jobs.start(p -> {
@@ -150,10 +165,23 @@ public final class TryView extends BorderPane {
         }
     }
 
+    /** What can be done besides, where it makes sense. */
+    private void ways() {
+        var now = new ArrayList<Node>();
+        if (studio.kept().scenes().size() > 1) {
+            now.add(first);
+        }
+        now.addAll(List.of(again, browser));
+        if (leaves) {
+            now.add(back);
+        }
+        ways.setItems(now);
+    }
+
     /** In the scene that is open, unless the first one is asked for. */
     private String from() {
         boolean another = !studio.place().id().equals(studio.kept().scenes().getFirst().id()) && studio.kept().scene(studio.place().id()) != null;
-        first.setVisible(studio.kept().scenes().size() > 1);
+        ways();
         return another && !first.isSelected() ? "&scene=" + studio.place().id() : "";
     }
 

@@ -1,5 +1,6 @@
 package tundra.app.publish;
 
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
@@ -7,8 +8,10 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
+import tundra.app.widget.Overflow;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 
@@ -51,7 +54,11 @@ final class VisitorBar extends HBox {
             item.setOnAction(e -> put(visitor.withWidth(w)));
             return item;
         }).toList());
-        getChildren().addAll(Words.of("Try it as", "quiet", "small"), hands, less, width);
+        var all = new Overflow(10, "Less motion, and how wide the window is");
+        all.setItems(List.of(Words.of("Try it as", "quiet", "small"), hands, less, width));
+        HBox.setHgrow(all, Priority.ALWAYS);
+        setMinWidth(0);
+        getChildren().add(all);
         name();
     }
 

@@ -425,7 +425,7 @@ public final class MainWindow {
         scripts.get().setMinWidth(0);
         scripts.get().setPrefHeight(230);
         log.get().setPrefWidth(270);
-        log.get().setMinWidth(200);
+        log.get().setMinWidth(0);
         left.setBottom(new VBox(touchBar.get(), bottom));
         var pane = new BorderPane(left);
         reactions.get().setPrefWidth(480);

@@ -14,7 +14,7 @@ public record PageSettings(Fit fit, String language) {
 
     /** How large it is seen in the visitor's window. */
     public enum Fit {
-        AS_DRAWN("asDrawn", "as drawn"), NO_WIDER("noWider", "as drawn, but no wider than the window"), WIDTH("width", "as wide as the window"), WHOLE("whole", "whole in the window");
+        AS_DRAWN("asDrawn", "as drawn"), NO_WIDER("noWider", "no wider than the window"), WIDTH("width", "as wide as the window"), WHOLE("whole", "whole in the window");
 
         private final String key;
         public final String words;
