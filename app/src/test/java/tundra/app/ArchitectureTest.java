@@ -81,7 +81,7 @@ class ArchitectureTest {
     @Test
     void fewChangeMoreThanWhatIsOpen() {
         noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Studio", "ChecksPanel", "PublishPanel", "PaintPopover", "MotifCommands", "SceneCommands", "TimeCommands", "CanvasSection", "EasingPicker",
-                "PicturesSection", "StatesSection", "FileJobs", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs"))).should()
+                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs"))).should()
                 .callMethod(tundra.app.studio.Studio.class, "editProject", String.class, Object.class, java.util.function.UnaryOperator.class).check(ALL);
         noClasses().that(DescribedPredicate.not(named("Studio"))).should().callConstructor(tundra.core.edit.Kept.class, tundra.core.model.Project.class, String.class).check(ALL);
     }

@@ -42,6 +42,27 @@ class ValueInTextTest extends InWindow {
         return RealWindow.fx(() -> ((Mark.Glyphs) t.studio.frame().find("score").node().marks().getFirst()).layout().lines().getFirst().text());
     }
 
+    /** Where no value is there yet one is made, in one step; words that end there get a space. */
+    @Test
+    void aNewOneIsMadeWhereItIsShown() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.edit("words", b -> b.mapElement("score", e -> e.withContent(((Content.Text) e.content()).withText("Points:"))));
+            return null;
+        });
+        t.settle();
+        t.click("text-value");
+        t.choose("text-value-new");
+        t.settle();
+        assertThat(written()).isEqualTo("Points: {score}");
+        assertThat(seen()).isEqualTo("Points: 0");
+        RealWindow.fx(() -> {
+            t.studio.undo();
+            return null;
+        });
+        assertThat(written()).isEqualTo("Points:");
+        assertThat(RealWindow.fx(() -> t.studio.project().values())).hasSize(1);
+    }
+
     @Test
     void itIsChosenInTheDetailsAndTypedOver() throws Exception {
         t.click("text-value");

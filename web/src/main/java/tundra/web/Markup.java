@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import tundra.core.check.TouchAreas;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
@@ -19,6 +20,8 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.model.Action;
+import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -162,6 +165,7 @@ final class Markup {
             if (!r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE)) {
                 reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
+            (r.off() ? Stream.<Action>of() : Stream.concat(r.actions().stream(), r.otherwise().stream())).filter(a -> a.kind() == Actions.WAIT_UNTIL).forEach(a -> reactive.add((String) a.slots().get(Events.ELEMENT)));
         });
         Motifs.instances(b, id -> project.motif(id) instanceof Motif m && (m.states() != null || tapped(m))).forEach(e -> reactive.add(e.id()));
         TouchAreas.catching(project, b).forEach(id -> {

@@ -72,6 +72,7 @@ class ActionTableTest extends TablesPage {
         m.put(tundra.core.model.Actions.RUN, "Tundra.pieces[0].value('v') === 41");
         m.put(tundra.core.model.Actions.COPY_TEXT, "copied.includes('Hello')");
         m.put(tundra.core.model.Actions.WAIT, "told.includes('wait')");
+        m.put(tundra.core.model.Actions.WAIT_UNTIL, "told.includes('waitUntil')");
         m.put(tundra.core.model.Actions.STOP, "told.includes('stop') && !told.includes('wait')");
         return m;
     }

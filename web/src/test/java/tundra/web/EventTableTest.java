@@ -237,6 +237,8 @@ class EventTableTest extends TablesPage {
             Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values).withScripts(bare.scripts().subList(0, 1));
             Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), Progress.NONE);
             java.nio.file.Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
+                    // what is waited for comes
+                    + "addEventListener('tundra', e => e.detail.text.startsWith('wait here until') && setTimeout(() => { Tundra.pieces[0].shown.board.spent = false; document.querySelector('.t-mover .t-p > *').dispatchEvent(new MouseEvent('click', { bubbles: true })); }));"
                     + "document.addEventListener('click', e => { if (e.target.closest('a')) e.preventDefault(); }, true);");
             browser.open(folder.resolve("every-" + i), WIDTH, 300);
             browser.run("const far = document.createElement('div'); far.style.height = '900px'; document.body.append(far); scrollTo(0, 0)");

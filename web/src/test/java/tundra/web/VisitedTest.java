@@ -200,4 +200,31 @@ class VisitedTest extends InBrowser {
         keys.sendKeys(org.openqa.selenium.Keys.TAB).sendKeys(org.openqa.selenium.Keys.ENTER).perform();
         browser.until("return Tundra.pieces[0].value('n') === 1");
     }
+
+    /** Main stops at its cue until the lamp is tapped; who tapped before is not kept waiting, and who leaves leaves nothing behind. */
+    @Test
+    void itWaitsUntilSomethingIsTapped() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 600_000, false, false, Map.of());
+        var cue = new Reaction("cue", Events.of(Events.PASSED, "main", 200_000L, "forwards"), List.of(Actions.of(Actions.PAUSE, "main"), Actions.of(Actions.WAIT_UNTIL, "lamp"), Actions.of(Actions.ADD_VALUE, "n", 1.0), Actions.of(Actions.PLAY, "main")));
+        open(piece(List.of(box("lamp", 100, 100)), List.of(main), List.of(cue, counts("over", Events.of(Events.ENDED, "main")))), "until", 600, 300);
+        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+        browser.until("return !Tundra.pieces[0].timeline('Main').playing && Tundra.pieces[0].timeline('Main').time === 200");
+        assertThat(value("n")).isZero();
+        browser.click(100, 100);
+        browser.until("return Tundra.pieces[0].value('over') === 1");
+        assertThat(value("n")).isEqualTo(1);
+        // tapped before it is waited for
+        browser.click(100, 100);
+        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+        browser.until("return Tundra.pieces[0].value('over') === 2");
+        assertThat(value("n")).isEqualTo(2);
+        // a scene that was left waits for nothing
+        browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
+        browser.until("return !Tundra.pieces[0].timeline('Main').playing && Tundra.pieces[0].timeline('Main').time === 200");
+        browser.run("const s = Tundra.pieces[0].scenes[0]; s.show(false); s.show(true)");
+        browser.click(100, 100);
+        browser.run("window.later = 0; setTimeout(() => (later = 1), 300)");
+        browser.until("return later === 1");
+        assertThat(value("n")).isEqualTo(2);
+    }
 }

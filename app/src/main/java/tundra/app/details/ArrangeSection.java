@@ -13,6 +13,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.app.widget.WordsOf;
 
 /** Buttons that bring the selected elements into line, and what they go by. */
 final class ArrangeSection extends VBox {
@@ -34,17 +35,7 @@ final class ArrangeSection extends VBox {
             by.getItems().setAll(ToolOptions.AlignTo.values());
             by.setValue(options.alignTo);
             by.setAccessibleText("Aligned by");
-            by.setConverter(new javafx.util.StringConverter<>() {
-                @Override
-                public String toString(ToolOptions.AlignTo a) {
-                    return a == null ? "" : "by " + a.words;
-                }
-
-                @Override
-                public ToolOptions.AlignTo fromString(String s) {
-                    return options.alignTo;
-                }
-            });
+            by.setConverter(new WordsOf<>(a -> "by " + a.words));
             by.setOnAction(e -> options.alignTo = by.getValue());
             by.setMaxWidth(Double.MAX_VALUE);
             HBox.setHgrow(by, Priority.ALWAYS);

@@ -7,13 +7,13 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.app.widget.WordsOf;
 import tundra.core.edit.Motifs;
 import tundra.core.frame.Moment;
 import tundra.core.model.Clock;
@@ -50,7 +50,7 @@ final class ClockSection extends VBox {
         frames.onChange((v, merge) -> change("Change phase", c -> c.withPhase(studio.project().frameTime(Math.round(v))), merge));
         speed.onChange((v, merge) -> change("Change speed", c -> c.withSpeed(v), merge));
         repeat.getItems().setAll(Clock.Repeat.values());
-        repeat.setConverter(words(r -> r.words));
+        repeat.setConverter(new WordsOf<>(r -> r.words));
         repeat.setId("field-repeat");
         repeat.setAccessibleText("Repeat");
         repeat.setMaxWidth(Double.MAX_VALUE);
@@ -60,7 +60,7 @@ final class ClockSection extends VBox {
                 change("Repeat: " + to.words, c -> c.withRepeat(to), null);
             }
         });
-        motif.setConverter(words(Motif::name));
+        motif.setConverter(new WordsOf<>(Motif::name));
         motif.setId("field-motif");
         motif.setAccessibleText("Motif");
         motif.setMaxWidth(Double.MAX_VALUE);
@@ -83,20 +83,6 @@ final class ClockSection extends VBox {
         getChildren().addAll(Words.section("Motif"), new NamedRow("Shows", motif, open), Words.section("Clock"), choice, new NamedRow("Phase", seconds, frames),
                 new NamedRow("Repeat", repeat), new NamedRow("Speed", speed));
         refresh();
-    }
-
-    private static <T> StringConverter<T> words(Function<T, String> of) {
-        return new StringConverter<>() {
-            @Override
-            public String toString(T v) {
-                return v == null ? "" : of.apply(v);
-            }
-
-            @Override
-            public T fromString(String s) {
-                return null;
-            }
-        };
     }
 
     private List<Content.Instance> instances() {

@@ -8,13 +8,13 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.app.widget.WordsOf;
 import tundra.core.edit.Motifs;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
@@ -47,17 +47,7 @@ final class PicturesSection extends VBox {
         choice.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(choice, Priority.ALWAYS);
         choice.getItems().setAll(false, true);
-        choice.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(Boolean b) {
-                return b == null ? "" : b ? "A series of pictures" : "Live";
-            }
-
-            @Override
-            public Boolean fromString(String s) {
-                return null;
-            }
-        });
+        choice.setConverter(new WordsOf<>(b -> b ? "A series of pictures" : "Live"));
         choice.setOnAction(e -> {
             if (!showing && choice.getValue() != null) {
                 boolean to = choice.getValue();

@@ -9,10 +9,10 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.WordsOf;
 import tundra.core.model.Element;
 import tundra.core.model.Scroll;
 import tundra.core.model.Timeline;
@@ -39,17 +39,7 @@ final class ScrollSection extends VBox {
         by.setAccessibleText("Moved by");
         by.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(by, Priority.ALWAYS);
-        by.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(String s) {
-                return s == null ? "" : s.equals(CLOCK) ? "the clock" : s.equals(SCENE) ? "the page's scrolling" : studio.board().find(s) instanceof Element e ? "the way of " + e.name() : "?";
-            }
-
-            @Override
-            public String fromString(String s) {
-                return null;
-            }
-        });
+        by.setConverter(new WordsOf<>(s -> s.equals(CLOCK) ? "the clock" : s.equals(SCENE) ? "the page's scrolling" : studio.board().find(s) instanceof Element e ? "the way of " + e.name() : "?"));
         by.setOnAction(e -> {
             String v = by.getValue();
             if (!showing && v != null) {

@@ -11,7 +11,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
-import tundra.core.frame.ValueWords;
+import tundra.core.edit.PieceValues;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -55,15 +55,19 @@ final class TextSection extends VBox {
             var item = new MenuItem(v.name());
             item.setMnemonicParsing(false);
             item.setId("text-value-" + v.id());
-            item.setOnAction(e -> words.insertText(words.isFocused() || words.getCaretPosition() > 0 ? words.getCaretPosition() : words.getLength(), ValueWords.written(v)));
+            item.setOnAction(e -> words.insertText(caret(), PieceValues.shown(words.getText(), caret(), v)));
             out.add(item);
         }
-        if (out.isEmpty()) {
-            var none = new MenuItem("No values yet: the Interact desk has a + for them");
-            none.setDisable(true);
-            out.add(none);
-        }
+        var fresh = new MenuItem("A new number");
+        fresh.setId("text-value-new");
+        fresh.setOnAction(e -> studio.editProject("Show a new value", null, p -> PieceValues.addShown(p, studio.place().id(), ids.getFirst(), caret(), "score")));
+        out.add(fresh);
         return out;
+    }
+
+    /** Where the next words go: behind what is there, unless the caret was put somewhere. */
+    private int caret() {
+        return words.isFocused() || words.getCaretPosition() > 0 ? words.getCaretPosition() : words.getLength();
     }
 
     private List<Element> texts() {

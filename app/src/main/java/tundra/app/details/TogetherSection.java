@@ -4,13 +4,13 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import tundra.app.studio.Studio;
 import tundra.app.tool.Selected;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
+import tundra.app.widget.WordsOf;
 import tundra.core.edit.TurningSeveral;
 
 /** Turns and scales several elements together by a number: around their middle, the pivot of the last one, or each its own. */
@@ -31,17 +31,7 @@ final class TogetherSection extends VBox {
         around.getItems().setAll(ToolOptions.TurnAround.values());
         around.setValue(options.turnAround);
         around.setAccessibleText("Around");
-        around.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(ToolOptions.TurnAround a) {
-                return a == null ? "" : a.words;
-            }
-
-            @Override
-            public ToolOptions.TurnAround fromString(String s) {
-                return options.turnAround;
-            }
-        });
+        around.setConverter(new WordsOf<>(x -> x.words));
         around.setOnAction(e -> options.turnAround = around.getValue());
         around.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(around, Priority.ALWAYS);

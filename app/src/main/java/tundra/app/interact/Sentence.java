@@ -30,7 +30,6 @@ import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.SentenceWords;
 import tundra.core.model.Action;
-import tundra.core.model.Actions;
 import tundra.core.model.Condition;
 import tundra.core.model.Conditions;
 import tundra.core.model.Event;

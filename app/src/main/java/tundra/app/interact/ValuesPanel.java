@@ -16,13 +16,13 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
-import javafx.util.StringConverter;
 import tundra.app.publish.TryIt;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.Popovers;
 import tundra.app.widget.Words;
+import tundra.app.widget.WordsOf;
 import tundra.core.edit.PieceValues;
 import tundra.core.edit.Reactions;
 import tundra.core.model.PieceValue;
@@ -96,17 +96,7 @@ final class ValuesPanel extends VBox {
         var kind = new ComboBox<PieceValue.Kind>();
         kind.setId("value-kind");
         kind.getItems().setAll(PieceValue.Kind.values());
-        kind.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(PieceValue.Kind k) {
-                return k == null ? "" : k.words;
-            }
-
-            @Override
-            public PieceValue.Kind fromString(String s) {
-                return null;
-            }
-        });
+        kind.setConverter(new WordsOf<>(x -> x.words));
         kind.setValue(v.kind());
         var start = new TextField(v.start());
         start.setId("value-start");

@@ -12,7 +12,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
@@ -21,6 +20,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Words;
+import tundra.app.widget.WordsOf;
 import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
@@ -95,17 +95,7 @@ public final class PublishPanel extends VBox {
         fit.setMaxWidth(Double.MAX_VALUE);
         fit.setAccessibleText("How large the page is seen");
         fit.getItems().setAll(PageSettings.Fit.values());
-        fit.setConverter(new StringConverter<>() {
-            @Override
-            public String toString(PageSettings.Fit f) {
-                return f == null ? "" : f.words;
-            }
-
-            @Override
-            public PageSettings.Fit fromString(String s) {
-                return null;
-            }
-        });
+        fit.setConverter(new WordsOf<>(x -> x.words));
         fit.setOnAction(e -> set("Change how the page fits", p -> fit.getValue() == null ? p : p.withFit(fit.getValue())));
         language.setId("publish-language");
         language.setAccessibleText("Language of the page, such as en or de");

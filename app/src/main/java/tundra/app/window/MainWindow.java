@@ -21,9 +21,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
-import tundra.app.art.TracePanel;
 import tundra.app.canvas.ScrollRail;
-import tundra.app.check.ChecksPanel;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.DrawCommands;
@@ -54,7 +52,6 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
-import tundra.app.timeline.HelperPanel;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
@@ -62,12 +59,8 @@ import tundra.app.widget.Look;
 import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
-import tundra.core.edit.Arrange;
-import tundra.core.file.Recovery;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
-import tundra.core.model.Content;
-import tundra.core.model.Element;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
@@ -102,10 +95,7 @@ public final class MainWindow {
     private final Lazy<ToolOptionsBar> toolOptions;
     private final Furnishing furnishing = new Furnishing();
     private boolean trying;
-    private HelperPanel helper;
-    private ChecksPanel checks;
-    /** Takes off what lies over the window and has to be answered first; null for nothing. */
-    private Runnable dialog;
+    private final Overlays overlays;
     private BorderPane drawDesk;
     private BorderPane animateUpper;
 
@@ -115,21 +105,22 @@ public final class MainWindow {
         this.studio = w.studio;
         find = new Lazy<>(() -> new FindAnything(w.commands, this::foundSomething));
         FileCommands.add(w, () -> w.files.whenSafe(this::close));
+        overlays = new Overlays(w, layers);
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
         FlipCommands.add(w);
-        SheetCommands.add(w, this::over);
+        SheetCommands.add(w, overlays::over);
         MotifCommands.add(w);
         SceneCommands.add(w, s -> topBar.rename(s));
         EffectCommands.add(w);
-        w.commands.add(CommandIds.CHECKS, () -> checks == null ? "Show the checks" : "Hide the checks", "Shortcut+J", () -> true, this::checks);
+        w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
-            w.commands.add(CommandIds.HELPER + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> help(h));
+            w.commands.add(CommandIds.HELPER + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> overlays.help(h));
         }
         ScriptCommands.add(w, this::scripts);
-        ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, this::trace);
+        ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, overlays::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
             var shelf = new ShelfPanel(studio, w.commands, w.notices, false, w.files::keep);
@@ -220,7 +211,7 @@ public final class MainWindow {
 
     /** After something was typed in a field. */
     private void giveKeyboardBack() {
-        if (dialog == null && w.canvas.getScene() != null) {
+        if (!overlays.asking() && w.canvas.getScene() != null) {
             w.canvas.requestFocus();
         } else {
             layers.requestFocus();
@@ -246,6 +237,11 @@ public final class MainWindow {
 
     private ScriptsPanel scripts() {
         return scripts.get();
+    }
+
+    /** Offers the pieces that an earlier run left behind. */
+    public void offerWhatWasLeft() {
+        overlays.offerWhatWasLeft();
     }
 
     public TryView tryView() {
@@ -502,86 +498,6 @@ public final class MainWindow {
         });
     }
 
-    /** Opens the tracing of the selected picture over the window. */
-    private void trace() {
-        Element picture = studio.selected();
-        var asset = studio.project().assets().get(((Content.Picture) picture.content()).asset());
-        var off = new Runnable[1];
-        var panel = new TracePanel(asset, picture, traced -> {
-            studio.edit("Trace " + picture.name(), b -> Arrange.add(b.mapElement(picture.id(), p -> p.withHidden(true)), traced));
-            studio.select(List.of(traced.id()));
-        }, () -> off[0].run());
-        off[0] = over(panel);
-    }
-
-    /** Opens a helper over the canvas. */
-    private void help(Helper h) {
-        if (helper != null) {
-            helper.leaveIt();
-        }
-        studio.setDesk(Desk.ANIMATE);
-        helper = new HelperPanel(studio, w.playback, h, () -> {
-            layers.getChildren().remove(helper);
-            helper = null;
-            w.canvas.requestFocus();
-        });
-        StackPane.setAlignment(helper, Pos.TOP_RIGHT);
-        StackPane.setMargin(helper, new Insets(64, 300, 0, 0));
-        layers.getChildren().add(helper);
-    }
-
-    /** Lays a panel over the window; gives what takes it off again. */
-    private Runnable over(Node panel) {
-        layers.getChildren().add(panel);
-        Runnable off = () -> {
-            layers.getChildren().remove(panel);
-            dialog = null;
-            w.canvas.requestFocus();
-        };
-        dialog = off;
-        return off;
-    }
-
-    /** Offers the pieces that an earlier run left behind; they are looked for off the interface thread. */
-    public void offerWhatWasLeft() {
-        Recovery recovery = w.autosave.recovery();
-        Work.start("recovery", () -> {
-            recovery.sweep();
-            var found = recovery.found();
-            if (!found.isEmpty()) {
-                Platform.runLater(() -> offer(recovery, found));
-            }
-        });
-    }
-
-    private void offer(Recovery recovery, List<Recovery.Found> found) {
-        var off = new Runnable[1];
-        var panel = new RecoveryPanel(found, (f, choice) -> {
-            switch (choice) {
-                case GO_ON -> w.files.goOnWith(recovery, f, false);
-                case LOOK -> w.files.goOnWith(recovery, f, true);
-                case LET_GO -> Work.start("recovery", () -> recovery.drop(f));
-            }
-        }, () -> off[0].run());
-        off[0] = over(panel);
-    }
-
-    /** Opens the list of what looks wrong, over any desk, or closes it. */
-    private void checks() {
-        if (checks != null) {
-            checks.leaveIt();
-            return;
-        }
-        checks = new ChecksPanel(studio, w.settings, () -> {
-            layers.getChildren().remove(checks);
-            checks = null;
-            w.canvas.requestFocus();
-        });
-        StackPane.setAlignment(checks, Pos.TOP_RIGHT);
-        StackPane.setMargin(checks, new Insets(56, 12, 0, 0));
-        layers.getChildren().add(checks);
-    }
-
     private void fitTime() {
         timeline.get().lanes().fit();
     }
@@ -594,9 +510,9 @@ public final class MainWindow {
         }
         Node focus = layers.getScene().getFocusOwner();
         boolean typing = typed(focus);
-        if (dialog != null) {
+        if (overlays.asking()) {
             if (e.getCode() == KeyCode.ESCAPE && !typing) {
-                dialog.run();
+                overlays.leave();
                 e.consume();
             }
             return;
@@ -614,8 +530,8 @@ public final class MainWindow {
             e.consume();
             return;
         }
-        if (e.getCode() == KeyCode.ENTER && !typing && helper != null && !(focus instanceof ButtonBase)) {
-            helper.take();
+        if (e.getCode() == KeyCode.ENTER && !typing && overlays.helping() && !(focus instanceof ButtonBase)) {
+            overlays.take();
             e.consume();
             return;
         }
@@ -676,12 +592,7 @@ public final class MainWindow {
 
     /** Gives up what is under way; else drops the tool; else the selection. */
     private void escape() {
-        if (helper != null) {
-            helper.leaveIt();
-            return;
-        }
-        if (checks != null) {
-            checks.leaveIt();
+        if (overlays.leave()) {
             return;
         }
         boolean gaveUp = (outline.isMade() && outline.get().giveUp()) | w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());

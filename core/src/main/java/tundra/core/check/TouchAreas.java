@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.HitTest;
@@ -14,6 +15,7 @@ import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -58,6 +60,8 @@ public final class TouchAreas {
                 out.add((String) r.when().slots().get(Events.ELEMENT));
             }
         }
+        b.reactions().stream().filter(r -> !r.off()).flatMap(r -> Stream.concat(r.actions().stream(), r.otherwise().stream())).filter(a -> a.kind() == Actions.WAIT_UNTIL)
+                .forEach(a -> out.add((String) a.slots().get(Events.ELEMENT)));
         b.drags().forEach(d -> d.pairs().forEach(x -> out.add(x.part())));
         Tree.each(b.elements(), e -> {
             if (e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m && (m.states() != null || m.board().reactions().stream()

@@ -28,6 +28,19 @@ public final class PieceValues {
         return p.withValues(Reactions.plus(p.values(), new PieceValue(Ids.next(), free(p, wanted.strip(), null), kind, kind.standard, false)));
     }
 
+    /** What is written to show a value at a place in a text: with a space before it where words end there. */
+    public static String shown(String text, int at, PieceValue v) {
+        return (at > 0 && !Character.isWhitespace(text.charAt(at - 1)) ? " " : "") + ValueWords.written(v);
+    }
+
+    /** With a new number that a text of a place shows, where it is told to. */
+    public static Project addShown(Project p, String place, String element, int at, String wanted) {
+        Project with = add(p, wanted, PieceValue.Kind.NUMBER);
+        PieceValue v = with.values().getLast();
+        return with.mapBoard(place, b -> b.mapElement(element, e -> e.content() instanceof Content.Text t
+                ? e.withContent(t.withText(t.text().substring(0, at) + shown(t.text(), at, v) + t.text().substring(at))) : e));
+    }
+
     /** A name that another value has gets a number; an empty one stays as it was. */
     public static Project map(Project p, String id, UnaryOperator<PieceValue> change) {
         List<PieceValue> all = p.values().stream().map(v -> {

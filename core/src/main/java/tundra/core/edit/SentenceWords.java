@@ -36,7 +36,7 @@ public final class SentenceWords {
             entry("playSoundFromStart", "sound music audio restart again"),
             entry("setValue", "value variable score points number assign"), entry("addValue", "value variable score points count increase plus increment subtract"), entry("toggleValue", "value variable switch yes no flag"),
             entry("randomValue", "value variable dice chance random number"), entry("putText", "text value write display score label show"), entry("run", "script code function javascript"), entry("say", "screen reader accessibility announce voice"),
-            entry("copyText", "clipboard copy"), entry("wait", "delay pause seconds timer later"), entry("stop", "end cancel break rest"));
+            entry("copyText", "clipboard copy"), entry("wait", "delay pause seconds timer later"), entry("waitUntil", "wait pause click tap hold on continue"), entry("stop", "end cancel break rest"));
 
     private SentenceWords() {}
 

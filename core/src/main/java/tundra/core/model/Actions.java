@@ -72,6 +72,8 @@ public final class Actions {
     public static final ActionKind SAY = add("say", "tell screen readers {text}", TEXT);
     public static final ActionKind COPY_TEXT = add("copyText", "copy {text}", TEXT);
     public static final ActionKind WAIT = add("wait", "wait {duration}", DURATION);
+    /** What follows waits for a tap; one that came since the scene was opened, before it was waited for, counts. */
+    public static final ActionKind WAIT_UNTIL = add("waitUntil", "wait here until {element} is tapped", Events.ELEMENT);
     public static final ActionKind STOP = add("stop", "stop the rest of this reaction");
 
     public static final List<ActionKind> ALL = List.copyOf(TABLE);

@@ -10,7 +10,7 @@ const leave = (piece, href, tab) => {
 // The outermost box of an element.
 const outer = (board, name) => board.part(name + "-v") ?? board.part(name);
 
-// One entry for each kind of action: what it does. A number that comes back is how long the next one waits, in ms; false ends the reaction.
+// One entry for each kind of action: what it does. A number that comes back is how long the next one waits, in ms; a function is told how to go on; false ends the reaction.
 const ACTIONS = {
 //# action play
   play: (board, { timeline }) => board.players(timeline).forEach((t) => t.play()),
@@ -119,6 +119,11 @@ const ACTIONS = {
       area.remove();
     };
     navigator.clipboard ? navigator.clipboard.writeText(text).catch(by) : by();
+  },
+//# action waitUntil
+  waitUntil: (board, { awaited }) => {
+    if (!awaited.early) return (go) => (awaited.go = go);
+    awaited.early = false;
   },
 //# action wait
   wait: (board, { duration }) => duration,

@@ -175,9 +175,17 @@ class Board {
         tell(says ?? action, id);
         const then = ACTIONS[action](this, slots);
         if (then === false) return;
+        if (typeof then === "function") {
+          const wait = { go: () => this.#waits.delete(wait) && run(list, i + 1) };
+          this.#waits.add(wait);
+          return void then(wait.go);
+        }
         if (then > 0) return void this.#waits.add(setTimeout(() => run(list, i + 1), then));
       }
     };
+//# action waitUntil
+    [actions, otherwise] = [actions, otherwise].map((all) => all.map((a) => (a.action === "waitUntil" ? this.#awaits(a) : a)));
+//# reactions
     // what it does itself does not set it off again, as playing from a cue at its own time would for ever
     let running = false;
     EVENTS[when](this, slots, () => {
@@ -197,6 +205,21 @@ class Board {
       run(holds || !conditions.length ? actions : otherwise);
     };
   }
+
+//# action waitUntil
+  // Hears of taps from the opening of the scene on.
+  #awaits(action) {
+    const awaited = {};
+    this.onTap(this.part(action.element), () => {
+      const { go } = awaited;
+      awaited.go = undefined;
+      if (go) go();
+      else awaited.early = true;
+    });
+    this.onOpen(() => (awaited.early = false));
+    return { ...action, awaited };
+  }
+//# reactions
 
   // Listens to something on an element, or to something of the whole page while its scene is shown.
   on(element, type, f) {

@@ -1,0 +1,149 @@
+package tundra.app.window;
+
+import java.util.List;
+import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.layout.StackPane;
+import tundra.app.art.TracePanel;
+import tundra.app.check.ChecksPanel;
+import tundra.app.commands.Workshop;
+import tundra.app.job.Work;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.app.timeline.HelperPanel;
+import tundra.core.edit.Arrange;
+import tundra.core.file.Recovery;
+import tundra.core.helper.Helper;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+
+/** What lies over the window for a while: a helper, the checks, and what is asked before anything else is done. */
+final class Overlays {
+    private final Workshop w;
+    private final Studio studio;
+    private final StackPane layers;
+    private HelperPanel helper;
+    private ChecksPanel checks;
+    /** Takes what is asked off again; null while nothing is. */
+    private Runnable dialog;
+
+    Overlays(Workshop w, StackPane layers) {
+        this.w = w;
+        studio = w.studio;
+        this.layers = layers;
+    }
+
+    /** Whether something is asked that everything else waits for. */
+    boolean asking() {
+        return dialog != null;
+    }
+
+    boolean helping() {
+        return helper != null;
+    }
+
+    boolean checking() {
+        return checks != null;
+    }
+
+    /** Writes what the helper worked out. */
+    void take() {
+        helper.take();
+    }
+
+    /** Takes off what lies on top; says whether anything did. */
+    boolean leave() {
+        if (dialog != null) {
+            dialog.run();
+        } else if (helper != null) {
+            helper.leaveIt();
+        } else if (checks != null) {
+            checks.leaveIt();
+        } else {
+            return false;
+        }
+        return true;
+    }
+
+    /** Opens the tracing of the selected picture over the window. */
+    void trace() {
+        Element picture = studio.selected();
+        var asset = studio.project().assets().get(((Content.Picture) picture.content()).asset());
+        var off = new Runnable[1];
+        var panel = new TracePanel(asset, picture, traced -> {
+            studio.edit("Trace " + picture.name(), b -> Arrange.add(b.mapElement(picture.id(), p -> p.withHidden(true)), traced));
+            studio.select(List.of(traced.id()));
+        }, () -> off[0].run());
+        off[0] = over(panel);
+    }
+
+    /** Opens a helper over the canvas. */
+    void help(Helper h) {
+        if (helper != null) {
+            helper.leaveIt();
+        }
+        studio.setDesk(Desk.ANIMATE);
+        helper = new HelperPanel(studio, w.playback, h, () -> {
+            layers.getChildren().remove(helper);
+            helper = null;
+            w.canvas.requestFocus();
+        });
+        StackPane.setAlignment(helper, Pos.TOP_RIGHT);
+        StackPane.setMargin(helper, new Insets(64, 300, 0, 0));
+        layers.getChildren().add(helper);
+    }
+
+    /** Lays a panel over the window; gives what takes it off again. */
+    Runnable over(Node panel) {
+        layers.getChildren().add(panel);
+        Runnable off = () -> {
+            layers.getChildren().remove(panel);
+            dialog = null;
+            w.canvas.requestFocus();
+        };
+        dialog = off;
+        return off;
+    }
+
+    /** Offers the pieces that an earlier run left behind; they are looked for off the interface thread. */
+    void offerWhatWasLeft() {
+        Recovery recovery = w.autosave.recovery();
+        Work.start("recovery", () -> {
+            recovery.sweep();
+            var found = recovery.found();
+            if (!found.isEmpty()) {
+                Platform.runLater(() -> offer(recovery, found));
+            }
+        });
+    }
+
+    private void offer(Recovery recovery, List<Recovery.Found> found) {
+        var off = new Runnable[1];
+        var panel = new RecoveryPanel(found, (f, choice) -> {
+            switch (choice) {
+                case GO_ON -> w.files.goOnWith(recovery, f, false);
+                case LOOK -> w.files.goOnWith(recovery, f, true);
+                case LET_GO -> Work.start("recovery", () -> recovery.drop(f));
+            }
+        }, () -> off[0].run());
+        off[0] = over(panel);
+    }
+
+    /** Opens the list of what looks wrong, over any desk, or closes it. */
+    void checks() {
+        if (checks != null) {
+            checks.leaveIt();
+            return;
+        }
+        checks = new ChecksPanel(studio, w.settings, () -> {
+            layers.getChildren().remove(checks);
+            checks = null;
+            w.canvas.requestFocus();
+        });
+        StackPane.setAlignment(checks, Pos.TOP_RIGHT);
+        StackPane.setMargin(checks, new Insets(56, 12, 0, 0));
+        layers.getChildren().add(checks);
+    }
+}
