@@ -82,7 +82,8 @@ public final class PageCompiler {
         List<Motif> motifs = motifs(project);
         motifs.forEach(markup::motif);
         var files = new LinkedHashMap<String, Page.Part>();
-        byte[] still = series == null ? null : series.still(piece);
+        // nobody tries a piece with its scripts off
+        byte[] still = series == null || extraScript != null ? null : series.still(piece);
         if (still != null) {
             files.put(STILL + ".png", Page.Part.of(still));
             files.put(STILL + ".css", Page.Part.of(utf8(".tundra{display:none}.t-still{display:block;margin:0 auto;max-width:100%;height:auto}.t-still+p{text-align:center;font:16px/1.5 sans-serif}\n")));

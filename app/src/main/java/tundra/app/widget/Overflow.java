@@ -14,7 +14,8 @@ import javafx.stage.Popup;
 public final class Overflow extends Region {
     private final double gap;
     private final Press more = new Press("");
-    private final Popup popup = new Popup();
+    /** Made when it is first opened: the bar is made beside the interface thread, where no popup may be touched. */
+    private Popup popup;
     private final VBox box = new VBox(8);
     private List<Node> items = List.of();
     private int fitting;
@@ -27,16 +28,15 @@ public final class Overflow extends Region {
         more.setText("More");
         more.getStyleClass().add("small-press");
         Buttons.tip(more, about);
-        more.setOnAction(this::open);
+        more.setOnAction(this::toggle);
         box.getStyleClass().add("popover");
         box.setAlignment(Pos.CENTER_LEFT);
-        popup.getContent().add(box);
-        Popovers.closing(popup);
-        popup.setOnHidden(e -> back());
     }
 
     public void setItems(List<? extends Node> all) {
-        popup.hide();
+        if (open()) {
+            popup.hide();
+        }
         items = List.copyOf(all);
         back();
     }
@@ -50,10 +50,19 @@ public final class Overflow extends Region {
         requestLayout();
     }
 
-    private void open() {
-        if (popup.isShowing()) {
+    private boolean open() {
+        return popup != null && popup.isShowing();
+    }
+
+    private void toggle() {
+        if (open()) {
             popup.hide();
             return;
+        }
+        if (popup == null) {
+            popup = Popovers.closing(new Popup());
+            popup.getContent().add(box);
+            popup.setOnHidden(e -> back());
         }
         List<Node> hidden = items.subList(fitting, items.size());
         // names stand before their fields
@@ -100,7 +109,7 @@ public final class Overflow extends Region {
 
     @Override
     protected void layoutChildren() {
-        if (popup.isShowing()) {
+        if (open()) {
             return;
         }
         double room = getWidth();
