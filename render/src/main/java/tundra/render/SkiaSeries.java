@@ -189,16 +189,13 @@ public final class SkiaSeries implements SeriesPainter {
 
         /** The least likeness of some frames when small pictures are shown as large as the motif. */
         private double alike(double scale) {
-            if (scale == 1) {
-                return 99;
-            }
             double least = 99;
             for (int k = 0; k < Math.min(COMPARED, count); k++) {
                 asked();
                 int frame = (int) ((2L * k + 1) * count / (2 * COMPARED)) % count;
                 byte[] whole = wholes.computeIfAbsent(frame, this::whole);
                 int w = width(1), h = height(1);
-                try (Image small = image(frame, scale); Surface s = Surface.makeRasterN32Premul(w, h); var paint = new Paint()) {
+                try (Image small = compressed(frame, scale); Surface s = Surface.makeRasterN32Premul(w, h); var paint = new Paint()) {
                     s.getCanvas().drawImageRect(small, Rect.makeWH(small.getWidth(), small.getHeight()), Rect.makeWH(w, h), SamplingMode.LINEAR, paint, true);
                     try (Image large = s.makeImageSnapshot()) {
                         least = Math.min(least, decibels(whole, bytes(large)));
@@ -209,6 +206,13 @@ public final class SkiaSeries implements SeriesPainter {
                 }
             }
             return least;
+        }
+
+        /** A frame as it is loaded with the page. */
+        private Image compressed(int frame, double scale) {
+            try (Image i = image(frame, scale)) {
+                return Image.makeDeferredFromEncodedBytes(Rasters.webp(i));
+            }
         }
 
         private byte[] whole(int frame) {

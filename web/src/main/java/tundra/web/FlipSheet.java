@@ -97,7 +97,6 @@ record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGr
         css.put(target(e), "translate", CssText.pair(shift(first), 4, "px"));
         css.put(picture, "width", CssText.px(grid.columns() * (w + 2) * kx));
         css.put(picture, "height", CssText.px(grid.rows() * (h + 2) * ky));
-        return "<div class=\"" + window + "\"><div class=\"" + target(e) + "\"><img class=\"" + picture + "\" src=\"" + path + "\" alt=\"" + Markup.escape(e.name())
-                + "\" draggable=\"false\"></div></div>";
+        return "<div class=\"" + window + "\"><div class=\"" + target(e) + "\"><img class=\"" + picture + "\" src=\"" + path + "\" alt=\"\" decoding=\"sync\" draggable=\"false\"></div></div>";
     }
 }

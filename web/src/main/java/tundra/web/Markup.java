@@ -55,6 +55,7 @@ final class Markup {
     private final Set<String> pictures = new LinkedHashSet<>();
     private final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
     private final Map<String, FlipSheet> flips = new HashMap<>();
+    private boolean wraps;
 
     /** A font that the page uses. */
     record Face(String family, int weight) {}
@@ -87,6 +88,11 @@ final class Markup {
 
     Set<String> pictures() {
         return pictures;
+    }
+
+    /** Whether a text that breaks at a width shows a value. */
+    boolean wraps() {
+        return wraps;
     }
 
     /** The sheets that the page needs, by their paths. */
@@ -204,7 +210,9 @@ final class Markup {
         }
         out.append("<div class=\"").append(box.outer());
         if (reactive.contains(e.id())) {
-            out.append(" t-tap\" role=\"button\" tabindex=\"0\" aria-label=\"").append(escape(e.called()));
+            out.append(" t-tap\" role=\"").append(Spoken.role(board, e)).append("\" tabindex=\"0\" aria-label=\"").append(escape(Spoken.name(project, e)));
+        } else if (ofPictures(e)) {
+            out.append("\" role=\"img\" aria-label=\"").append(escape(e.called()));
         }
         out.append("\">");
         List<String> effects = FilterChannel.between(page);
@@ -325,12 +333,18 @@ final class Markup {
         var t = TextChannel.rest(e);
         TextChannel.weights(e).forEach(w -> faces.add(new Face(t.family(), w)));
         String name = e.box().shape();
-        out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL)).append('>');
+        boolean rests = !TextChannel.moves(e.board(), e.element());
+        boolean anew = rests && t.wrap() > 0 && values.any(e.id());
+        out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL));
+        if (anew) {
+            wraps = true;
+            out.append(" data-wrap=\"").append(escape(values.wrapped(e.id(), t))).append('"');
+        }
+        out.append('>');
         List<TextLayout.Line> lines = TextLayout.of(t, measure).lines();
         int n = 0, from = 0;
-        boolean rests = !TextChannel.moves(e.board(), e.element());
         for (var line : lines) {
-            boolean changes = rests && values.within(e.id(), from, from + line.text().length());
+            boolean changes = anew || rests && values.within(e.id(), from, from + line.text().length());
             out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"")
                     .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), measure, t.spacing() == 0), t.spacing()) : Numbers.plain(line.x(), 4))
                     .append("\" y=\"").append(Numbers.plain(line.baseline(), 4)).append("\">").append(values.line(e.id(), line.text(), from)).append("</tspan>");
@@ -342,10 +356,21 @@ final class Markup {
         out.append("</text>");
     }
 
+    /** Whether an element is a flipbook of nothing but pictures, which is told of as one. */
+    private static boolean ofPictures(Element e) {
+        return e.content() instanceof Flipbook f && f.drawings().stream().allMatch(d -> d.art().children().stream().allMatch(x -> x.content() instanceof Content.Picture));
+    }
+
+    /** Whether a picture is one drawing of many: those are there at once, each from the first moment in which it is seen. */
+    private static boolean drawn(PageElement e) {
+        List<String> path = e.board().path(e.id());
+        return path.stream().anyMatch(id -> e.board().find(id) instanceof Element x && ofPictures(x));
+    }
+
     private void picture(PageElement e, Content.Picture p) {
         Asset a = project.assets().get(p.asset());
         pictures.add(p.asset());
-        out.append("<img class=\"").append(e.box().shape()).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(escape(e.element().name()))
-                .append("\" draggable=\"false\">");
+        out.append("<img class=\"").append(e.box().shape()).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(drawn(e) ? "" : escape(e.element().name()))
+                .append(drawn(e) ? "\" decoding=\"sync" : "").append("\" draggable=\"false\">");
     }
 }

@@ -45,7 +45,14 @@ import tundra.core.series.SeriesPainter;
 /** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
 public final class PageCompiler {
     /** What stands for the piece where scripts are off. */
-    private static final String STILL = "still", UNMOVED = "This is a still picture: the piece itself moves and answers with JavaScript, which is switched off here.";
+    private static final String STILL = "still", UNMOVED = "This is a still picture: the piece itself moves and answers with JavaScript, which is switched off here.",
+            PRINTED = "This is a still picture: the piece itself moves and answers on its page.";
+    /** What stands in for the piece on paper and without scripts; a browser loads it only then. */
+    private static final String STILL_CSS = """
+            .t-still{display:none;text-align:center;font:16px/1.5 sans-serif}
+            .t-still img{max-width:100%;height:auto}
+            @media print{.t-still{display:block}.t-unmoved{display:none}body:has(>.t-still)>.tundra{display:none}}
+            """;
     static final String GENERATOR = "Tundra";
     private static final JsonMapper JSON = new JsonMapper();
     private final TextMeasurer measure;
@@ -86,15 +93,18 @@ public final class PageCompiler {
         byte[] still = series == null || extraScript != null ? null : series.still(piece);
         if (still != null) {
             files.put(STILL + ".png", Page.Part.of(still));
-            files.put(STILL + ".css", Page.Part.of(utf8(".tundra{display:none}.t-still{display:block;margin:0 auto;max-width:100%;height:auto}.t-still+p{text-align:center;font:16px/1.5 sans-serif}\n")));
+            files.put(STILL + ".css", Page.Part.of(utf8(".tundra,.t-printed{display:none}.t-still{display:block}\n")));
         }
         files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null))));
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
-        files.put("piece.css", Page.Part.of(utf8(css(markup) + snaps + markup.css().css(scope(project)))));
+        files.put("piece.css", Page.Part.of(utf8(css(markup) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, extraScript != null, used);
         if (values.any()) {
             used.add(PlayerScript.CHIPS);
+        }
+        if (markup.wraps()) {
+            used.add(PlayerScript.WRAPS);
         }
         files.put("tundra-player.js", Page.Part.of(utf8(PlayerScript.with(used))));
         for (Script s : project.scripts()) {
@@ -170,7 +180,8 @@ public final class PageCompiler {
         var s = new StringBuilder("<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language()) + "\">\n<head>\n<meta charset=\"utf-8\">\n");
         s.append("<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
                 .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n").append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
-                .append("</head>\n<body>\n").append(still ? "<noscript><img class=\"t-still\" src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name()) + "\"><p>" + UNMOVED + "</p></noscript>\n" : "").append("<main class=\"tundra ").append(scope(p)).append("\">\n");
+                .append("</head>\n<body>\n").append(still ? "<div class=\"t-still\"><img src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name()) + "\" loading=\"lazy\"><p class=\"t-unmoved\">" + UNMOVED
+                        + "</p><p class=\"t-printed\">" + PRINTED + "</p></div>\n" : "").append("<main class=\"tundra ").append(scope(p)).append("\">\n");
         s.append(main).append("</main>\n");
         if (extraScript != null) {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");

@@ -211,7 +211,7 @@ final class ReactionWriter {
                 case ELEMENT -> o.put(k, PageId.of((String) value));
                 case ELEMENTS -> {
                     ArrayNode all = o.putArray(k);
-                    ((List<?>) value).forEach(id -> all.add(PageId.of((String) id)));
+                    ((List<?>) value).forEach(id -> all.add(id.equals(Slot.EVERYTHING) ? Slot.EVERYTHING : PageId.of((String) id)));
                 }
                 case PLAYER -> o.put(k, board.timeline((String) value) != null || value.equals(Slot.EVERYTHING) ? (String) value : PageId.of((String) value));
                 case MARKER -> {

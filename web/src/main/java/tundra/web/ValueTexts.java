@@ -1,9 +1,12 @@
 package tundra.web;
 
+import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tundra.core.frame.ValueWords;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Content;
@@ -12,6 +15,7 @@ import tundra.core.model.Tree;
 
 /** Texts that show values: on the page they hold what these are at first, and a part for each that the player keeps up with it. */
 final class ValueTexts {
+    private static final ObjectMapper JSON = new ObjectMapper();
     private final Map<String, List<ValueWords.Span>> places = new HashMap<>();
 
     /** The project with its texts as they are shown at first. */
@@ -36,6 +40,26 @@ final class ValueTexts {
 
     boolean any() {
         return !places.isEmpty();
+    }
+
+    boolean any(String element) {
+        return places.containsKey(element);
+    }
+
+    /** What the player needs to break a text anew: the width, what a line takes, and the words, with the ids of values in lists of their own. */
+    String wrapped(String element, Content.Text t) {
+        ArrayNode out = JSON.createArrayNode().add(new BigDecimal(Numbers.plain(t.wrap(), 4))).add(new BigDecimal(Numbers.plain(t.size() * t.lineHeight(), 4)));
+        ArrayNode parts = out.addArray();
+        int at = 0;
+        for (ValueWords.Span s : places.get(element)) {
+            if (s.from() > at) {
+                parts.add(t.text().substring(at, s.from()));
+            }
+            parts.addArray().add(s.value().id());
+            at = s.to();
+        }
+        parts.add(t.text().substring(at));
+        return out.toString();
     }
 
     /** Whether a value stands in a text between two indices of what it shows. */

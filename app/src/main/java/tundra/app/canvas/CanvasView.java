@@ -251,7 +251,7 @@ public final class CanvasView extends Pane {
         barAbove = height;
     }
 
-    /** What is opened in place stays where it is seen; coming back up shows what was seen before. */
+    /** What is opened in place stays where it is seen, or comes into view; coming back up shows what was seen before. */
     private void placed() {
         var way = studio.open().way();
         if (way.size() > left.size() && way.getLast().instance() != null) {
@@ -262,7 +262,7 @@ public final class CanvasView extends Pane {
             // the way back comes above the canvas, which begins lower then
             seen = way.size() == 1 ? seen.minus(new Point(0, barAbove)) : seen;
             double zoom = tundra.core.geometry.Numbers.clamp(viewport.zoom() * k, Viewport.MIN, Viewport.MAX);
-            viewport = new Viewport(zoom, seen.minus(middle.times(zoom)));
+            viewport = new Viewport(zoom, seen.minus(middle.times(zoom))).showing(studio.board().size(), fitArea());
             fitted = false;
         } else if (way.size() < left.size()) {
             while (left.size() > way.size()) {

@@ -106,7 +106,7 @@ final class PaintPopover {
 
     private void turnInto(Kind k) {
         List<Gradient.Stop> now = paint instanceof Gradient g ? g.stops()
-                : List.of(new Gradient.Stop(0, last), new Gradient.Stop(1, last.withAlpha(0)));
+                : Gradient.shaded(last);
         take(switch (k) {
             case NONE -> last.withAlpha(0);
             case SOLID -> last;

@@ -82,6 +82,9 @@ public final class CommandIds {
     public static final String PASTE_IN_PLACE = "paste-in-place";
     public static final String PASTE_KEYS = "paste-keys";
     public static final String PATH_CLOSE = "path-close";
+    public static final String REST_AS_FIRST = "rest-as-first-keys";
+    public static final String OPEN_CLOSE = "open-close";
+    public static final String PATH_MIRROR = "path-mirror";
     public static final String PLAY = "play";
     public static final String POSITION_JOIN = "position-join";
     public static final String POSITION_SPLIT = "position-split";

@@ -17,6 +17,7 @@ import tundra.core.edit.KeyClip;
 import tundra.core.edit.Kept;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Reactions;
+import tundra.core.flip.Registration;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
@@ -97,6 +98,7 @@ public final class EditCommands {
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(s, s.selection(), null));
         c.add(CommandIds.DUPLICATE, "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), PASTE_OFFSET));
+        c.add("duplicate-here", "Duplicate in place", "Shortcut+Alt+D", this::any, () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), Point.ZERO));
         c.add(CommandIds.DELETE, () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
                 "Delete", this::deletable, this::delete);
         c.add("delete-back", "Delete with Backspace", "BACK_SPACE", this::deletable, this::delete);
@@ -304,7 +306,7 @@ public final class EditCommands {
     }
 
     private void nudge(String to, String shortcut, String by, Point way, int far) {
-        w.commands.add("nudge-" + to + "-" + far, "Nudge " + to + by, shortcut, this::any, () -> {
+        w.commands.add("nudge-" + to + "-" + far, "Nudge " + to + by, shortcut, () -> any() || s.book().drawingsMeant(), () -> {
             if (w.tools.active().chose()) {
                 w.tools.active().nudge(way);
                 return;
@@ -313,6 +315,11 @@ public final class EditCommands {
             // one step of undo for a run of presses
             nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();
             nudgedAt = now;
+            if (s.book().drawingsMeant()) {
+                var ids = s.book().meant();
+                s.book().edit("Nudge " + (ids.size() == 1 ? "a drawing" : ids.size() + " drawings"), nudge, b -> Registration.nudge(b, ids, way));
+                return;
+            }
             s.edit("Nudge " + what(), nudge, b -> {
                 Board out = b;
                 for (String id : s.selection()) {

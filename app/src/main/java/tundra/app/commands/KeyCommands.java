@@ -12,15 +12,19 @@ import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.timeline.TimelinePanel;
+import tundra.core.model.Tree;
+import tundra.core.edit.Facing;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Markers;
 import tundra.core.edit.Names;
 import tundra.core.edit.Paths;
+import tundra.core.edit.Resting;
 import tundra.core.edit.Spans;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Affine;
+import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
@@ -198,6 +202,10 @@ public final class KeyCommands {
         return e != null && s.timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) != null;
     }
 
+    private boolean travels() {
+        return path() || s.selected() != null && SplitPosition.is(s.timelineOf(s.selected().id(), Properties.POSITION), s.selected().id());
+    }
+
     private void paths(Commands c) {
         c.add(CommandIds.PATH_CLOSE, () -> path() && shape().closed() ? "Open motion path" : "Close motion path", null, this::path, () -> {
             boolean close = !shape().closed();
@@ -206,6 +214,24 @@ public final class KeyCommands {
             long before = s.timeline().duration();
             s.edit((close ? "Close path of " : "Open path of ") + e.name(), b -> Paths.closed(b, t, e.id(), close, s.project().frameTime(1)));
             tellHome(e, t, close, before);
+        });
+        c.add(CommandIds.REST_AS_FIRST, "Rest as its first keys", null, () -> s.desk() == Desk.ANIMATE && !s.timeline().tracks().isEmpty(), () -> {
+            String t = s.timeline().id();
+            Set<String> meant = Tree.owners(s.selection().stream().map(s.board()::find).toList());
+            s.edit("Rest as the first keys of " + s.timeline().name(), b -> Resting.asFirstKeys(b, t, id -> meant.isEmpty() || meant.contains(id)));
+        });
+        c.add(CommandIds.PATH_MIRROR, "Mirror where it goes left", null, this::travels, () -> {
+            Element e = s.selected();
+            String t = s.timelineOf(e.id(), Properties.POSITION).id();
+            boolean[] turned = new boolean[1];
+            s.edit("Mirror " + e.name() + " where it goes left", b -> {
+                Board out = Facing.mirrored(s.project(), b, t, e.id());
+                turned[0] = out != b;
+                return out;
+            });
+            if (!turned[0]) {
+                w.notices.news(e.name() + " never goes against the side that it looks to: nothing was changed.");
+            }
         });
         c.add(CommandIds.POSITION_SPLIT, "Split position into x and y", null, this::path, () -> {
             Element e = s.selected();

@@ -3,6 +3,8 @@ package tundra.app.commands;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.function.BiConsumer;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
@@ -12,8 +14,10 @@ import tundra.core.edit.Arrange;
 import tundra.core.edit.BrokenApart;
 import tundra.core.edit.ButtonMotif;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.Names;
 import tundra.core.edit.Scattering;
 import tundra.core.frame.Frame;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
@@ -26,14 +30,17 @@ import tundra.core.model.Project;
 public final class MotifCommands {
     private final Workshop w;
     private final Studio s;
+    private final BiConsumer<Element, Consumer<String>> name;
 
-    private MotifCommands(Workshop w) {
+    private MotifCommands(Workshop w, BiConsumer<Element, Consumer<String>> name) {
         this.w = w;
+        this.name = name;
         this.s = w.studio;
     }
 
-    public static void add(Workshop w) {
-        var m = new MotifCommands(w);
+    /** @param name asks for a name where an element stands */
+    public static void add(Workshop w, BiConsumer<Element, Consumer<String>> name) {
+        var m = new MotifCommands(w, name);
         m.places(w.commands);
         m.clocks(w.commands);
         w.commands.addMore(m::ofMotifs);
@@ -93,7 +100,8 @@ public final class MotifCommands {
 
     private void make() {
         made("Make a motif", "Motif", "A motif can be made of elements that stand on the canvas or in a group; drawings of a flipbook stay there.",
-                "is a motif now: a double click opens it where it stands, the shelf places more of it.", Motifs::make);
+                "is a motif now: a double click opens it where it stands, the shelf places more of it.",
+                (p, place, ids, wanted, seen) -> Motifs.make(p, place, ids, wanted, seen, t -> s.builder().at(Moment.main(s.board(), t))));
     }
 
     private void button() {
@@ -106,7 +114,7 @@ public final class MotifCommands {
     }
 
     /** Makes a motif of what is selected, named after a single element, and selects its instance. */
-    private void made(String step, String name, String never, String done, Maker maker) {
+    private void made(String step, String usual, String never, String done, Maker maker) {
         Element one = s.selected();
         String hindrance = Motifs.hindrance(s.kept(), s.place().id(), s.selection());
         if (hindrance != null) {
@@ -115,7 +123,7 @@ public final class MotifCommands {
         }
         boolean[] could = new boolean[1];
         Motifs.Made made = s.make(step, k -> {
-            var m = maker.of(k.project(), k.place(), s.selection(), one == null ? name : one.name(), s.frame());
+            var m = maker.of(k.project(), k.place(), s.selection(), one == null ? usual : one.name(), s.frame());
             could[0] = m.motif() != null;
             return could[0] ? k.with(m.project(), m) : k.nothing();
         });
@@ -124,6 +132,11 @@ public final class MotifCommands {
         } else if (made != null) {
             s.select(List.of(made.instance()));
             w.notices.news("“" + made.project().motif(made.motif()).name() + "” " + done);
+            if (one == null) {
+                // several things have no name that could be meant
+                name.accept(s.board().find(made.instance()), wanted -> s.editProject("Name motif " + wanted, null,
+                        p -> Motifs.rename(p, made.motif(), wanted).mapBoard(s.place().id(), b -> Names.rename(b, made.instance(), wanted))));
+            }
         }
     }
 

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import tundra.app.command.CommandIds;
 import tundra.app.studio.Aspect;
+import tundra.app.tool.ToolKind;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
+import tundra.core.edit.OpenClose;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Actions;
 import tundra.core.model.Element;
@@ -47,7 +49,13 @@ public final class TimeCommands {
             s.changed(Aspect.SCOPE);
             w.canvas.redrawOverlay();
         });
-        c.add(CommandIds.TOUCH_NEW, () -> s.selection().isEmpty() ? "New touch area" : "New touch area over the selection", null, () -> true, () -> {
+        c.add(CommandIds.TOUCH_NEW, () -> s.selection().isEmpty() ? "Draw a touch area" : "New touch area over the selection", null, () -> true, () -> {
+            if (s.selection().isEmpty()) {
+                w.touches.setOn(true);
+                w.tools.take(ToolKind.TOUCH);
+                w.canvas.redrawOverlay();
+                return;
+            }
             Element area = Draggings.touchArea(s.board(), s.frame(), s.selection());
             s.edit("New touch area", b -> s.add(b, area));
             s.select(List.of(area.id()));
@@ -57,13 +65,31 @@ public final class TimeCommands {
                     s.edit("Match pairs", b -> Draggings.add(b, s.selection()));
                     s.setDesk(Desk.INTERACT);
                 });
+        c.add(CommandIds.OPEN_CLOSE, () -> s.selection().size() < 2 ? "Open and close: select what opens, then what it is tapped open by" : "Open and close " + opened(s) + " by " + s.board().find(by(s)).called(), null,
+                () -> s.selection().size() > 1, () -> {
+                    String by = by(s);
+                    List<String> all = s.selection().stream().filter(id -> !id.equals(by)).toList();
+                    String what = opened(s);
+                    s.make("Open and close " + what, k -> k.with(OpenClose.make(k.project(), k.place(), all, by), all));
+                    s.setDesk(Desk.INTERACT);
+                    w.notices.news(what + " rests closed now. Its timeline shows it open, and two sentences play that on and back.");
+                });
         c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
         c.add(CommandIds.ADD_PIECE_REACTION, "Add reaction to the whole piece", null, () -> true, () -> {
             s.editProject("Add reaction to the whole piece", null, p -> p.withReactions(Reactions.plus(p.reactions(),
-                    new Reaction(Ids.next(), Events.of(Events.KEY_PRESSED, Events.KEY.standard()), List.of(Actions.of(Actions.NEXT_SCENE))))));
+                    new Reaction(Ids.next(), Events.of(Events.KEY_PRESSED, "ArrowRight"), List.of(Actions.of(Actions.NEXT_SCENE))))));
             s.setDesk(Desk.INTERACT);
         });
+    }
+
+    /** The one that was selected last. */
+    private static String by(Studio s) {
+        return List.copyOf(s.selection()).getLast();
+    }
+
+    private static String opened(Studio s) {
+        return s.selection().size() == 2 ? s.board().find(s.selection().iterator().next()).called() : s.selection().size() - 1 + " elements";
     }
 
     private static void step(Studio s, int by) {

@@ -111,9 +111,10 @@ public final class Workshop {
     private void addTools() {
         Runnable editWords = () -> typing.start(studio.selected().id());
         tools.put(ToolKind.SELECT, new SelectTool(studio, typing, options, path::hover));
-        tools.put(ToolKind.RECTANGLE, new BoxTool(studio, tools, paints, Content.Rectangle::new, () -> "Rectangle", row -> { }));
-        tools.put(ToolKind.ELLIPSE, new BoxTool(studio, tools, paints, Content.Ellipse::new, () -> "Ellipse", row -> { }));
+        tools.put(ToolKind.RECTANGLE, BoxTool.of(studio, tools, paints, Content.Rectangle::new, "Rectangle"));
+        tools.put(ToolKind.ELLIPSE, BoxTool.of(studio, tools, paints, Content.Ellipse::new, "Ellipse"));
         tools.put(ToolKind.POLYGON, BoxTool.polygon(studio, tools, paints, options));
+        tools.put(ToolKind.TOUCH, BoxTool.touch(studio, tools));
         tools.put(ToolKind.LINE, new LineTool(studio, tools, paints));
         tools.put(ToolKind.FREEHAND, new SketchTool(studio, paints, options, false));
         tools.put(ToolKind.BRUSH, new SketchTool(studio, paints, options, true));

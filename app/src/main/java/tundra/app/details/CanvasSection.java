@@ -57,7 +57,7 @@ final class CanvasSection extends VBox {
         choice.getChildren().add(tooShort);
         loop.setOnAction(e -> timeline(loop.isSelected() ? "Loop timeline" : "Play timeline once", null, t -> t.withLoop(loop.isSelected())));
         starts.setOnAction(e -> timeline("Change start of timeline", null, t -> t.withStarts(starts.isSelected())));
-        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), new NamedRow("Duration", duration), choice, scroll, loop, starts);
+        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), loop, starts, new NamedRow("Duration", duration), choice, scroll);
         refresh();
     }
 
@@ -83,7 +83,7 @@ final class CanvasSection extends VBox {
         if (words != null) {
             rateError = new Label(words);
             rateError.getStyleClass().addAll("quiet", "small");
-            getChildren().add(getChildren().indexOf(rate.getParent()) + 1, rateError);
+            getChildren().add(rateError);
         }
     }
 

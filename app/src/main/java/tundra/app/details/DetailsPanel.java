@@ -30,7 +30,7 @@ import tundra.core.model.Property;
 
 /** What is selected, with its properties as numbers and colours. */
 public final class DetailsPanel extends TallPane {
-    private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE,
+    private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.OPACITY,
             Properties.PIVOT, Properties.SKEW, Properties.TOUCH, Properties.PARALLAX);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
@@ -234,6 +234,7 @@ public final class DetailsPanel extends TallPane {
         box.getChildren().add(heading(all.size() + " elements", "selected"));
         together = new TogetherSection(studio, options);
         box.getChildren().add(together);
+        section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
         section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
         section("Blending", BLENDING.stream().filter(common::contains).toList(), ids);
@@ -245,7 +246,6 @@ public final class DetailsPanel extends TallPane {
         if (all.stream().allMatch(e -> e.content() instanceof Content.Text)) {
             text(ids);
         }
-        section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
         if (studio.desk() == Desk.ANIMATE) {
             section("Move along path", ALONG, ids);
         } else {
@@ -255,11 +255,6 @@ public final class DetailsPanel extends TallPane {
 
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
-        if (e.content() instanceof Content.Instance) {
-            clock = new ClockSection(studio, List.of(e.id()));
-            box.getChildren().add(clock);
-            pictures(List.of(e));
-        }
         if (e.content() instanceof Content.Group g && g.scatter() != null) {
             scatter = new ScatterSection(studio, e.id());
             box.getChildren().add(scatter);
@@ -268,6 +263,11 @@ public final class DetailsPanel extends TallPane {
         // the size of a group stands with its bounds while drawing
         boolean bounds = e.content() instanceof Content.Parent && studio.desk() == Desk.DRAW;
         section("Place", PLACE.stream().filter(p -> all.contains(p) && here(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        if (e.content() instanceof Content.Instance) {
+            clock = new ClockSection(studio, List.of(e.id()));
+            box.getChildren().add(clock);
+            pictures(List.of(e));
+        }
         if (all.contains(Properties.PARALLAX) && here(Properties.PARALLAX)) {
             parallax = new ParallaxStrip(studio, e.id());
             box.getChildren().add(parallax);

@@ -30,6 +30,7 @@ import tundra.core.edit.Exposures;
 import tundra.core.flip.Ink;
 import tundra.core.flip.Registration;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
 import tundra.core.model.Drawing;
 import tundra.core.model.Flipbook;
 
@@ -49,6 +50,13 @@ final class DrawingsSection extends VBox {
     private final CheckBox outlines = new CheckBox("Outlines only");
     private final PaintField back;
     private final PaintField ahead;
+    private final NumberField moveX = new NumberField("Move all drawings right", "x", 2);
+    private final NumberField moveY = new NumberField("Move all drawings down", "y", 2);
+    private final NumberField turnAll = new NumberField("Turn all drawings by", "°", 2);
+    private final NumberField scaleAll = new NumberField("Scale all drawings to", "%", 1);
+    private final NamedRow moved = new NamedRow("Move all", moveX, moveY);
+    private final NamedRow turned = new NamedRow("Turn, scale all", turnAll, scaleAll);
+    private boolean scrubbed;
     private boolean showing;
     private Retimed retimed;
     private List<Object> asked = List.of();
@@ -100,9 +108,33 @@ final class DrawingsSection extends VBox {
         ahead.setId("onion-ahead-tint");
         HBox.setHgrow(back, Priority.ALWAYS);
         HBox.setHgrow(ahead, Priority.ALWAYS);
-        getChildren().addAll(Words.section("Drawings"), new NamedRow("Held for", held), new NamedRow("The run takes", takes), error, new NamedRow("Register by", by, line), graph,
+        together();
+        getChildren().addAll(Words.section("Drawings"), new NamedRow("Held for", held), new NamedRow("The run takes", takes), error, moved, turned, new NamedRow("Register by", by, line), graph,
                 new NamedRow("Keep area", keep, change), Words.section("Onion skin"), new NamedRow("Strength", strength), new NamedRow("Before", back), new NamedRow("After", ahead), outlines);
         soon.setOnFinished(e -> ask());
+        refresh();
+    }
+
+    /** Of several chosen drawings: how far all of them are moved, turned and scaled; each number begins anew when it was taken. */
+    private void together() {
+        moveX.setId("field-drawings-x");
+        moveY.setId("field-drawings-y");
+        turnAll.setId("field-drawings-turn");
+        scaleAll.setId("field-drawings-scale");
+        moveX.onChange((v, m) -> together("Move", m, new Point(v, 0), 0, 1));
+        moveY.onChange((v, m) -> together("Move", m, new Point(0, v), 0, 1));
+        turnAll.onChange((v, m) -> together("Turn", m, Point.ZERO, v, 1));
+        scaleAll.onChange((v, m) -> together("Scale", m, Point.ZERO, 0, Math.max(0.01, v / 100)));
+    }
+
+    private void together(String what, Object merge, Point by, double turn, double scale) {
+        var ids = open.meant();
+        if (merge != null) {
+            // each step of a scrub is worked out from where it began
+            studio.cancel(merge);
+        }
+        open.edit(what + " " + ids.size() + " drawings", merge, b -> Registration.together(b, ids, by, turn, scale));
+        scrubbed = merge != null;
         refresh();
     }
 
@@ -148,6 +180,18 @@ final class DrawingsSection extends VBox {
         // less than a frame changes nothing
         takes.setStep(1.0 / b.rate());
         takes.show(length(b) / (double) b.rate());
+        boolean several = open.meant().size() > 1;
+        for (NamedRow r : List.of(moved, turned)) {
+            r.setVisible(several);
+            r.setManaged(several);
+        }
+        if (!scrubbed) {
+            moveX.show(0);
+            moveY.show(0);
+            turnAll.show(0);
+            scaleAll.show(100);
+        }
+        scrubbed = false;
         error.setManaged(!error.getText().isEmpty());
         strength.setValue(open.skin().strength());
         outlines.setSelected(open.skin().outlines());

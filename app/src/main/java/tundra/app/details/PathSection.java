@@ -5,6 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -21,7 +22,6 @@ import tundra.core.edit.Paths;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
-import tundra.core.motion.EasingText;
 import tundra.core.motion.PathShape;
 
 /** What holds for the whole of a motion path: how round it is, whether it closes, whether one easing runs over all of it. */
@@ -36,6 +36,7 @@ final class PathSection extends VBox {
     private Object merge = new Object();
     private final HBox bendRow;
     private final Button front = new Button("Its front is where it flies now");
+    private final Button mirror = new Button("Mirror where it goes left");
     private final VBox turnedOver = new VBox(4);
     private boolean showing;
 
@@ -61,8 +62,11 @@ final class PathSection extends VBox {
         closed.setOnAction(e -> commands.run(CommandIds.PATH_CLOSE));
         whole.setId("path-whole");
         whole.setOnAction(e -> edit(whole.isSelected() ? "Ease the whole way" : "Ease each interval", null,
-                (b, t) -> Paths.whole(b, t, element, whole.isSelected() ? EasingText.parse("ease-in-out") : null)));
+                (b, t) -> whole.isSelected() ? Paths.whole(b, t, element) : Paths.whole(b, t, element, null)));
         curve.onChange((e, m) -> edit("Change easing of the way", m, (b, t) -> Paths.whole(b, t, element, e)));
+        mirror.setId("path-mirror");
+        Buttons.tip(mirror, "Turns it round, by keys of its scale, wherever its way leads against the side that it looks to");
+        mirror.setOnAction(e -> commands.run(CommandIds.PATH_MIRROR));
         bendRow = row;
         var title = Words.section("The whole path");
         front.setId("path-front");
@@ -72,8 +76,8 @@ final class PathSection extends VBox {
         over.setWrapText(true);
         over.getStyleClass().addAll("quiet", "small");
         turnedOver.getChildren().addAll(over, front);
-        getChildren().add(turnedOver);
-        getChildren().addAll(title, closed, whole, curve, new HBox(6, all));
+        // what comes and goes stands last, so that nothing moves away from under the pointer
+        getChildren().addAll(title, closed, whole, curve, new FlowPane(6, 6, all, mirror), turnedOver);
         refresh();
     }
 

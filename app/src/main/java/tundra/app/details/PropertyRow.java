@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.scene.control.ComboBox;
@@ -24,9 +25,9 @@ import tundra.app.widget.Icon;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Press;
-import tundra.core.edit.Placing;
+import tundra.core.edit.EditScope;
+import tundra.core.edit.Pivots;
 import tundra.core.edit.SplitPosition;
-import tundra.core.frame.Frame;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -59,8 +60,20 @@ final class PropertyRow<T> extends NamedRow {
     private ComboBox<T> choice;
     private boolean showing;
 
+    /** What is said of properties whose names don't say it all. */
+    private static final Map<Property<?>, String> TIPS = Map.of(
+            Properties.TOUCH, "What of it a finger or the pointer meets on the page: what is painted, all of its box, or nothing, so that what lies behind is met",
+            Properties.FRONT, "Which way the art looks as it is drawn: 0° to the right, 90° down. Facing its path, this side goes ahead",
+            Properties.FACE_PATH, "Turns it with its motion path, the front ahead",
+            Properties.PARALLAX, "How fast it goes along while the page is scrolled: 100 % as the page, 0 % stands still",
+            Properties.REVEAL, "Which part of the stroke is drawn, from one share of its length to another",
+            Properties.ISOLATE, "Whether what is in it blends only with each other, and not with what lies behind");
+
     PropertyRow(Studio studio, List<String> elements, Property<T> property, Needs needs) {
         super(property.label());
+        if (TIPS.get(property) instanceof String tip) {
+            Buttons.tip((Region) getChildren().getFirst(), tip);
+        }
         this.studio = studio;
         this.elements = elements;
         this.property = property;
@@ -161,6 +174,8 @@ final class PropertyRow<T> extends NamedRow {
         f.setId("field-" + property.key() + (property.parts().size() > 1 ? "-" + label : ""));
         setHgrow(f, Priority.ALWAYS);
         f.setMaxWidth(Double.MAX_VALUE);
+        // a key is wanted here also of the number that is seen already
+        f.repeats(() -> studio.desk() == Desk.ANIMATE && studio.scope() == EditScope.KEY && Properties.keyed(property));
         f.onChange((v, merge) -> set(old -> property.type().of(typed(property.type().parts(old), part, v / property.shown())), merge));
         return f;
     }
@@ -213,21 +228,20 @@ final class PropertyRow<T> extends NamedRow {
 
     private void set(UnaryOperator<T> change, Object merge) {
         String name = "Change " + property.label().toLowerCase(Locale.ROOT) + " of " + name();
-        Frame seen = studio.frame();
         studio.edit(name, merge, b -> {
             Board out = b;
             for (String id : elements) {
-                out = set(out, id, property.clamped(change.apply(studio.valueAt(id, property))), seen);
+                out = set(out, id, property.clamped(change.apply(studio.shownValue(id, property))));
             }
             return out;
         });
-        needs.paints().remember(property, studio.valueAt(elements.getFirst(), property));
+        needs.paints().remember(property, studio.shownValue(elements.getFirst(), property));
         refresh();
     }
 
-    private Board set(Board b, String element, T value, Frame seen) {
-        if (property == Properties.PIVOT && studio.timelineOf(element, property).track(element, property) == null && seen.find(element) instanceof Frame.Placed placed) {
-            return Placing.pivot(b, element, (Point) value, placed.node().toParent(), placed.node().box());
+    private Board set(Board b, String element, T value) {
+        if (property == Properties.PIVOT) {
+            return Pivots.set(b, element, (Point) value, studio.propertyEdit(element, property), studio.propertyEdit(element, Properties.POSITION), studio.builder());
         }
         return studio.set(b, element, property, value);
     }
@@ -242,8 +256,8 @@ final class PropertyRow<T> extends NamedRow {
         if (elements.stream().anyMatch(id -> studio.board().owner(id) == null)) {
             return;
         }
-        T v = studio.valueAt(elements.getFirst(), property);
-        boolean mixed = elements.stream().anyMatch(id -> !studio.valueAt(id, property).equals(v));
+        T v = studio.shownValue(elements.getFirst(), property);
+        boolean mixed = elements.stream().anyMatch(id -> !studio.shownValue(id, property).equals(v));
         showing = true;
         if (color != null) {
             color.show((Paint) v);
@@ -265,7 +279,7 @@ final class PropertyRow<T> extends NamedRow {
         double[] parts = property.type().parts(first);
         for (int i = 0; i < parts.length; i++) {
             int part = i;
-            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.valueAt(id, property))[part] - parts[part]) > 1e-9);
+            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.shownValue(id, property))[part] - parts[part]) > 1e-9);
             if (other) {
                 numbers.get(i).showMixed();
             } else {

@@ -69,7 +69,10 @@ final class StripHand {
             return -1;
         }
         for (int i = 0; i < b.drawings().size(); i++) {
-            if (Math.abs(at().x(b.drawings().get(i).end()) - 3 - e.getX()) <= EDGE) {
+            Drawing d = b.drawings().get(i);
+            // of a narrow cell at least half is left to take it by
+            double reach = Math.min(EDGE, (at().x(d.end()) - at().x(d.start())) / 4);
+            if (Math.abs(at().x(d.end()) - 3 - e.getX()) <= reach) {
                 return i;
             }
         }
@@ -224,6 +227,10 @@ final class StripHand {
     }
 
     void release(MouseEvent e) {
+        if (e.getButton() == MouseButton.PRIMARY && gesture != null) {
+            // a quick drag may be told of only where it ends
+            drag(e);
+        }
         Gesture g = gesture;
         gesture = null;
         Flipbook b = open.book();

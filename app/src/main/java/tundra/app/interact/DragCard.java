@@ -142,7 +142,7 @@ final class DragCard extends VBox {
 
     private List<Picker.Choice> places(Dragging.Pair p) {
         var out = new ArrayList<Picker.Choice>();
-        out.add(new Picker.Choice("Point at them on the canvas…", () -> Pointing.next(studio, ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
+        out.add(new Picker.Choice("Point at them on the canvas…", () -> Pointing.several(studio, ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
         if (!p.places().isEmpty()) {
             out.add(new Picker.Choice("anywhere", () -> change("Let it go anywhere", d -> with(d, p, List.of()))));
         }

@@ -1,5 +1,7 @@
 package tundra.app.interact;
 
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -39,6 +41,18 @@ final class Pointing implements Consumer<Set<Aspect>> {
         begin(new Pointing(studio, ids -> {
             take.accept(ids);
             return false;
+        }));
+    }
+
+    /** All that is selected one after the other; what is pointed at once more is taken away again, but for the last. */
+    static void several(Studio studio, Consumer<Set<String>> take) {
+        var all = new LinkedHashSet<String>();
+        begin(new Pointing(studio, ids -> {
+            if (ids.size() > 1 || all.size() < 2 || !all.remove(ids.iterator().next())) {
+                all.addAll(ids);
+            }
+            take.accept(Collections.unmodifiableSet(new LinkedHashSet<>(all)));
+            return true;
         }));
     }
 

@@ -12,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arithmetic;
+import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.SettingText;
@@ -125,8 +126,7 @@ final class SlotChip {
         }
         out.add(new Picker.Choice("Point at it on the canvas…", "", () -> Pointing.next(studio, ids -> put(ids.iterator().next()))));
         Tree.each(site.board().elements(), x -> {
-            boolean fits = slot.choices().isEmpty() || slot.choices().contains(x.content().word());
-            if (fits && near().put(slots, slot, x.id()) != null) {
+            if (slot.takes(x.content().word()) && near().put(slots, slot, x.id()) != null) {
                 out.add(new Picker.Choice(x.called(), x.content().word(), () -> put(x.id())));
             }
         });
@@ -137,6 +137,10 @@ final class SlotChip {
         var has = new LinkedHashSet<String>();
         ((List<?>) now).forEach(x -> has.add((String) x));
         var out = new ArrayList<Picker.Choice>();
+        has.remove(Slot.EVERYTHING);
+        if (slot.takesAll() && !has.isEmpty()) {
+            out.add(new Picker.Choice("every part", "all that can be dragged", () -> put(List.of(Slot.EVERYTHING))));
+        }
         Set<String> selected = studio.selection();
         if (!selected.isEmpty() && !selected.equals(has)) {
             out.add(new Picker.Choice(selected.size() == 1 ? "What is selected" : "The " + selected.size() + " selected ones", "", () -> put(List.copyOf(selected))));
@@ -144,9 +148,12 @@ final class SlotChip {
         if (site.ofMotif() && !now.equals(List.of(Slot.INSTANCE))) {
             out.add(new Picker.Choice("this instance", "of the motif", () -> put(List.of(Slot.INSTANCE))));
         }
-        out.add(new Picker.Choice("Point at them on the canvas…", "", () -> Pointing.next(studio, ids -> put(List.copyOf(ids)))));
+        out.add(new Picker.Choice("Point at them on the canvas…", "", () -> Pointing.several(studio, ids -> put(List.copyOf(ids)))));
         Tree.each(site.board().elements(), x -> {
             boolean in = has.contains(x.id());
+            if (slot.takesAll() && !in && Draggings.of(site.board(), x.id()) == null) {
+                return;
+            }
             if (!in || has.size() > 1) {
                 out.add(new Picker.Choice((in ? "✓ " : "") + x.called(), in ? "take away" : x.content().word(), () -> {
                     var next = new LinkedHashSet<>(has);

@@ -8,10 +8,13 @@ import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.check.TouchAreas;
+import tundra.core.frame.Frame;
 import tundra.core.frame.Moment;
+import tundra.core.frame.Pickable;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.core.model.Tree;
 
 /** Colours what catches the pointer, and hatches what of it is covered. */
 public final class TouchOverlay implements Overlay {
@@ -61,12 +64,27 @@ public final class TouchOverlay implements Overlay {
         return covered.size() == 1 ? words : words + ", and " + (covered.size() - 1) + " more";
     }
 
+    /** What is there to be touched and shows nothing, also before anything reacts to it. */
+    private void bare(GraphicsContext g, Viewport v, Color ink) {
+        g.setStroke(ink);
+        g.setLineWidth(1.5);
+        g.setLineDashes(4, 3);
+        Tree.each(studio.board().elements(), e -> {
+            if (Pickable.isArea(e) && studio.placed(e.id()) instanceof Frame.Placed p) {
+                List<Point> c = p.corners().stream().map(v::toView).toList();
+                g.strokePolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), c.size());
+            }
+        });
+        g.setLineDashes();
+    }
+
     @Override
     public void draw(GraphicsContext g, Viewport v) {
         if (!on || studio.playing()) {
             return;
         }
         Color ink = Palette.of(studio.dark()).interaction();
+        bare(g, v, ink);
         for (TouchAreas.Area a : areas()) {
             Point from = v.toView(a.bounds().topLeft());
             double w = a.bounds().width() * v.zoom(), h = a.bounds().height() * v.zoom();

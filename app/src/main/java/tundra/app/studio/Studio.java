@@ -2,7 +2,9 @@ package tundra.app.studio;
 
 import java.nio.file.Path;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
@@ -13,6 +15,7 @@ import tundra.core.edit.EditScope;
 import tundra.core.edit.Kept;
 import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
+import tundra.core.edit.Resting;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -34,6 +37,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Scroll;
+import tundra.core.model.States;
 import tundra.core.model.Timeline;
 import tundra.core.model.TreePaths;
 import tundra.core.model.Values;
@@ -63,6 +67,7 @@ public final class Studio {
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
     private boolean resting;
+    private boolean oneLook;
     private double scrolled;
     /** Whether what is tried is put aside for something that is done, and whether that left it for good. */
     private boolean asideFor;
@@ -361,6 +366,9 @@ public final class Studio {
 
     /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
     public PropertyEdit propertyEdit(String element, Property<?> p) {
+        if (oneLook()) {
+            return new PropertyEdit(board().main().id(), playhead(), EditScope.KEY, firstKey).keeping(((Motif) place()).states().at().values());
+        }
         String on = timelineOf(element, p).id();
         // what belongs to the whole way is keyed only by its own button
         boolean whole = (p == Properties.FACE_PATH || p == Properties.FRONT) && board().timeline(on).track(element, p) == null;
@@ -369,6 +377,29 @@ public final class Studio {
 
     public <T> T valueAt(String element, Property<T> p) {
         return valuesOf(element).get(p);
+    }
+
+    /** What a field shows of a property: what rests where changes go there, else what is seen. */
+    public <T> T shownValue(String element, Property<T> p) {
+        return desk == Desk.ANIMATE && scope == EditScope.REST ? Resting.of(board(), element, p) : valueAt(element, p);
+    }
+
+    /** The look of the open motif that stands at the playhead; null for none. */
+    public States.State look() {
+        return !playing() && place() instanceof Motif m && m.states() != null ? m.states().at().entrySet().stream().filter(e -> e.getValue() == playhead()).map(Map.Entry::getKey)
+                .min(Comparator.naturalOrder()).orElse(null) : null;
+    }
+
+    /** Whether changes while drawing go to the look at the playhead alone. */
+    public boolean oneLook() {
+        return oneLook && desk == Desk.DRAW && look() != null;
+    }
+
+    public void setOneLook(boolean alone) {
+        if (oneLook != alone) {
+            oneLook = alone;
+            changed(Aspect.SCOPE);
+        }
     }
 
     /** A board after a drag that leads from the value that was seen to another one. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -48,6 +49,8 @@ public final class HelperPanel extends VBox {
     /** What the numbers make; null while they make nothing. */
     private Board written;
     private boolean left;
+    private boolean filling;
+    private final Map<Integer, ComboBox<String>> choices = new HashMap<>();
     private final Label title = new Label();
     private final Label told = new Label();
     private final Consumer<Set<Aspect>> follow = what -> follow();
@@ -105,6 +108,7 @@ public final class HelperPanel extends VBox {
         under = studio.kept().place(studio.place().id()).board();
         start = again ? last.before : under;
         title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size() + " elements"));
+        fill();
         apply();
     }
 
@@ -147,10 +151,13 @@ public final class HelperPanel extends VBox {
         if (!p.words().isEmpty()) {
             var choice = new ComboBox<String>();
             choice.setId("helper-" + i);
-            choice.getItems().setAll(p.words());
-            choice.setValue(p.words().get((int) numbers[i]));
             choice.setAccessibleText(p.label());
-            choice.setOnAction(e -> set(i, p.words().indexOf(choice.getValue())));
+            choice.setOnAction(e -> {
+                if (!filling && choice.getValue() != null) {
+                    set(i, p.words().indexOf(choice.getValue()));
+                }
+            });
+            choices.put(i, choice);
             row.getChildren().add(choice);
         } else {
             var field = new NumberField(p.label(), p.unit().isEmpty() ? "n" : p.unit(), 2);
@@ -166,6 +173,20 @@ public final class HelperPanel extends VBox {
             row.getChildren().add(field);
         }
         return row;
+    }
+
+    /** Fills the lists with the words that make sense for what is selected. */
+    private void fill() {
+        filling = true;
+        choices.forEach((i, choice) -> {
+            Param p = helper.params().get(i);
+            choice.getItems().setAll(IntStream.range(0, p.words().size()).filter(k -> helper.offers(job(), i, k)).mapToObj(p.words()::get).toList());
+            if (!choice.getItems().contains(p.words().get((int) numbers[i]))) {
+                numbers[i] = p.standard();
+            }
+            choice.setValue(p.words().get((int) numbers[i]));
+        });
+        filling = false;
     }
 
     private void set(int i, double v) {

@@ -37,6 +37,8 @@ import tundra.core.model.Tree;
 /** What the pointer does in the timeline. Each gesture is one step of undo and can be given up. */
 final class TimelineHand {
     private static final double REACH = 8;
+    /** What goes less than this to a side goes straight up or down, in px. */
+    private static final double SIDEWAYS = 3;
     private final Studio studio;
     private final TimelineCanvas view;
     private Drag drag;
@@ -88,6 +90,9 @@ final class TimelineHand {
         record Phase(String element, Clock clock, double x, Object merge) implements Drag {}
 
         record Height(TimeRows.Row row) implements Drag {}
+
+        /** Something in a row's head, which is done where it is let go. */
+        record Head(Rect at, Runnable done) implements Drag {}
     }
 
     TimelineHand(Studio studio, TimelineCanvas view) {
@@ -243,14 +248,13 @@ final class TimelineHand {
             studio.chooseInTime(row.sound().id());
             return;
         }
-        if (row.property() == null && e.getX() < 24 + row.depth() * 14) {
-            view.rows.toggle(row.element());
-            view.redraw();
-        } else if (row.property() != null && (e.getX() < 36 + row.depth() * 14 || e.getClickCount() == 2)) {
-            view.rows.grow(row.element(), row.property());
-            view.redraw();
-        } else if (row.property() != null && e.getX() > TimelineCanvas.HEAD - 26) {
-            TimelineCanvas.toggleKey(studio, row.element(), row.property());
+        double top = view.topOf(row), fold = 24 + row.depth() * 14, grow = 36 + row.depth() * 14, ring = TimelineCanvas.HEAD - 26;
+        if (row.property() == null && e.getX() < fold) {
+            drag = new Drag.Head(new Rect(0, top, fold, row.height()), () -> view.rows.toggle(row.element()));
+        } else if (row.property() != null && (e.getX() < grow || e.getClickCount() == 2)) {
+            drag = new Drag.Head(new Rect(0, top, TimelineCanvas.HEAD, row.height()), () -> view.rows.grow(row.element(), row.property()));
+        } else if (row.property() != null && e.getX() > ring) {
+            drag = new Drag.Head(new Rect(ring, top, TimelineCanvas.HEAD - ring, row.height()), () -> TimelineCanvas.toggleKey(studio, row.element(), row.property()));
         } else if (!row.element().equals(Board.CANVAS)) {
             select(row.element());
             if (row.property() == null && e.getClickCount() == 2) {
@@ -399,6 +403,7 @@ final class TimelineHand {
                 view.rows.setHeight(h.row().element(), h.row().property(), e.getY() - view.topOf(h.row()));
                 view.redraw();
             }
+            case Drag.Head h -> { }
             case null -> { }
         }
     }
@@ -417,7 +422,9 @@ final class TimelineHand {
         long lead = m.held() != null ? m.held().ref().time() : times.getMin();
         long wanted = m.snap().at(lead + (e.getX() - m.x()) / view.scale.perSecond() * 1e6, view.scale, free) - lead;
         boolean upright = m.values() != null && e.isShiftDown() && Math.abs(e.getY() - m.y()) > Math.abs(e.getX() - m.x());
-        long by = upright ? 0 : Math.max(-times.getMin(), Math.min(studio.timeline().duration() - times.getMax(), wanted));
+        // what is dragged straight up or down keeps its time, also one that stands between two frames
+        boolean sideways = Math.abs(e.getX() - m.x()) >= SIDEWAYS;
+        long by = upright || !sideways ? 0 : Math.max(-times.getMin(), Math.min(studio.timeline().duration() - times.getMax(), wanted));
         String timeline = studio.timeline().id(), name = m.refs().size() == 1 ? "Move key" : "Move " + m.refs().size() + " keys";
         double rise = m.values() == null || e.isShiftDown() && !upright ? 0 : m.values().value(e.getY()) - m.values().value(m.y());
         studio.again(name, m.merge(), b -> {
@@ -467,6 +474,8 @@ final class TimelineHand {
                 view.painter.beads.stream().filter(b -> m.area().contains(new Point(b.x(), b.y()))).forEach(b -> found.add(b.ref()));
                 studio.selectKeys(found);
             }
+        } else if (drag instanceof Drag.Head h && h.at().contains(new Point(e.getX(), e.getY()))) {
+            h.done().run();
         } else if (drag instanceof Drag.Move m && !m.moved() && m.held() == null) {
             studio.selectKeys(m.refs());
         }
@@ -496,6 +505,7 @@ final class TimelineHand {
             case Drag.Scrub s -> { }
             case Drag.Marquee m -> { }
             case Drag.Height h -> { }
+            case Drag.Head h -> { }
             case null -> { }
         }
         drag = null;

@@ -6,38 +6,51 @@ import javafx.scene.canvas.GraphicsContext;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.core.edit.Snapping;
+import tundra.core.edit.Draggings;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
+import tundra.core.model.Values;
 
 /** Draws a rectangle, an ellipse or a polygon by dragging. Shift makes the sides equal, Alt draws from the centre, Ctrl does not snap. */
 public final class BoxTool implements Tool {
     private final Studio studio;
     private final ToolBox tools;
-    private final Paints paints;
     private final Supplier<Content> content;
     private final Supplier<String> naming;
+    private final Supplier<Values> look;
     private final Consumer<ToolSettings> settings;
     private String name;
     private Point start;
     private Object drag;
     private Snapping.Snap snap = Snapping.Snap.NONE;
 
-    /** @param settings shows what is set besides the fill */
-    public BoxTool(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, Supplier<String> naming, Consumer<ToolSettings> settings) {
+    /** @param look what a new one looks like */
+    private BoxTool(Studio studio, ToolBox tools, Supplier<Values> look, Supplier<Content> content, Supplier<String> naming, Consumer<ToolSettings> settings) {
         this.studio = studio;
         this.tools = tools;
-        this.paints = paints;
+        this.look = look;
         this.content = content;
         this.naming = naming;
         this.settings = settings;
     }
 
+    /** Shapes of one kind. */
+    public static BoxTool of(Studio studio, ToolBox tools, Paints paints, Supplier<Content> content, String name) {
+        return new BoxTool(studio, tools, paints::closed, content, () -> name, row -> row.fill("Fill"));
+    }
+
+    /** Areas that nobody sees and that catch the pointer. */
+    public static BoxTool touch(Studio studio, ToolBox tools) {
+        return new BoxTool(studio, tools, Draggings::touch, Content.Rectangle::new, () -> "Touch area", row -> { });
+    }
+
     /** A polygon or a star. */
     public static BoxTool polygon(Studio studio, ToolBox tools, Paints paints, ToolOptions o) {
-        return new BoxTool(studio, tools, paints, () -> new Content.Polygon(o.points, o.inner), o::polygonName, row -> {
+        return new BoxTool(studio, tools, paints::closed, () -> new Content.Polygon(o.points, o.inner), o::polygonName, row -> {
+            row.fill("Fill");
             row.number("Points", "", 0, () -> o.points, v -> o.points = (int) Math.max(3, Math.min(100, Math.round(v))));
             row.number("Inner radius", "%", 0, () -> o.inner * 100, v -> o.inner = Math.max(0, Math.min(1, v / 100)));
         });
@@ -46,7 +59,6 @@ public final class BoxTool implements Tool {
     @Override
     public void settings(ToolSettings row) {
         settings.accept(row);
-        row.fill("Fill");
     }
 
     @Override
@@ -74,7 +86,7 @@ public final class BoxTool implements Tool {
         if (r.width() < 1 || r.height() < 1) {
             return;
         }
-        var e = new Element(name, content.get(), paints.closed().with(Properties.POSITION, r.centre())
+        var e = new Element(name, content.get(), look.get().with(Properties.POSITION, r.centre())
                 .with(Properties.SIZE, new Point(r.width(), r.height())));
         Drawing.add(studio, "Draw " + name, drag, e);
     }

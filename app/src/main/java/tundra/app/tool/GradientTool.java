@@ -103,7 +103,7 @@ public final class GradientTool implements Tool {
         all = shown();
         var color = studio.valueAt(e.id(), Properties.FILL).main();
         var from = color.visible() ? color : paints.fill.main();
-        return !all.isEmpty() ? all.getFirst() : placed(e, Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, from), new Gradient.Stop(1, from.withAlpha(0)))));
+        return !all.isEmpty() ? all.getFirst() : placed(e, Properties.FILL, Gradient.linear(Gradient.shaded(from)));
     }
 
     private Shown placed(Element e, Property<Paint> p, Gradient g) {

@@ -98,7 +98,7 @@ public final class SelectTool implements Tool {
             gesture = new Gesture.Key(held, p.at(), made ? studio.board() : null, merge);
         }
         if (gesture == null) {
-            pressElement(p, frame);
+            pressElement(p);
         }
     }
 
@@ -164,8 +164,8 @@ public final class SelectTool implements Tool {
         return near && (p.ctrl() || !path && fraction.distance(new Point(0.5, 0.5)) > 0.02);
     }
 
-    private void pressElement(Pointer p, Frame frame) {
-        var under = HitTest.under(frame, p.at(), 3 / p.viewport().zoom());
+    private void pressElement(Pointer p) {
+        var under = Picking.under(studio, p.at(), 3 / p.viewport().zoom());
         if (studio.inside() != null && under.stream().noneMatch(path -> path.contains(studio.inside()))) {
             if (studio.book().is() && p.clicks() < 2) {
                 // what lies around a drawing is out of reach while it is drawn; a double click leaves

@@ -17,6 +17,7 @@ public enum ToolKind {
     FILL("Fill a region", "F", Icon.FILL, "click an area that strokes enclose · once more recolours it"),
     GRADIENT("Place gradient", "Shift+G", Icon.GRADIENT, "draw across a shape to give it one · drag the ends and the stops between"),
     PICK("Pick colour", "C", Icon.PICK, "click a colour for the fill · Alt for the stroke · Shift keeps the tool"),
+    TOUCH("Touch area", "A", Icon.INTERACT, "drag over what a finger should meet · it is never seen · Ctrl does not snap"),
     HAND("Hand", "H", Icon.HAND, "drag the view · the middle button does it with every tool"),
     ZOOM("Zoom", "Z", Icon.ZOOM, "click or drag an area to come nearer · Alt goes out");
 
@@ -36,7 +37,7 @@ public enum ToolKind {
     /** Whether it makes something and is put away then, unless it is kept in hand. */
     public boolean draws() {
         return switch (this) {
-            case PEN, LINE, RECTANGLE, ELLIPSE, POLYGON, TEXT, PICK -> true;
+            case PEN, LINE, RECTANGLE, ELLIPSE, POLYGON, TEXT, PICK, TOUCH -> true;
             default -> false;
         };
     }

@@ -8,12 +8,23 @@ import tundra.core.geometry.Rect;
 public record Viewport(double zoom, Point origin) {
     public static final double MIN = 0.05;
     public static final double MAX = 32;
+    /** What is smaller than this on the screen can't be worked on, in px. */
+    private static final double SMALL = 24;
 
     /** The whole canvas, centred in an area of the view, at most at twice its size. */
     public static Viewport fit(Point canvas, Rect area) {
         double zoom = Numbers.clamp(Math.min(area.width() / canvas.x(), area.height() / canvas.y()), MIN, 2);
         return new Viewport(zoom, new Point(Math.round(area.x() + (area.width() - canvas.x() * zoom) / 2),
                 Math.round(area.y() + (area.height() - canvas.y() * zoom) / 2)));
+    }
+
+    /** The canvas within an area of the view: moved as little as that takes; fitted where it is larger, or too small to work on. */
+    public Viewport showing(Point canvas, Rect area) {
+        double w = canvas.x() * zoom, h = canvas.y() * zoom;
+        if (w > area.width() || h > area.height() || Math.max(w, h) < SMALL) {
+            return fit(canvas, area);
+        }
+        return new Viewport(zoom, new Point(Numbers.clamp(origin.x(), area.x(), area.right() - w), Numbers.clamp(origin.y(), area.y(), area.bottom() - h)));
     }
 
     public Point toView(Point canvas) {

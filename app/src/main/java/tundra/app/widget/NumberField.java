@@ -1,6 +1,7 @@
 package tundra.app.widget;
 
 import java.util.function.BiConsumer;
+import java.util.function.BooleanSupplier;
 import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -18,6 +19,7 @@ public final class NumberField extends RestingField {
     private final int decimals;
     private double value = Double.NaN;
     private double step;
+    private BooleanSupplier repeats = () -> false;
     private BiConsumer<Double, Object> onChange = (v, merge) -> { };
     /** The same for all values of the scrub under way; null for none. */
     private Object scrub;
@@ -86,6 +88,21 @@ public final class NumberField extends RestingField {
                 return;
             }
             change(Numbers.round(value + (e.getCode() == KeyCode.UP ? step : -step), decimals + 1), null);
+        }
+    }
+
+    /** Whether Enter gives the number also where it is the one that is there. */
+    public NumberField repeats(BooleanSupplier when) {
+        repeats = when;
+        return this;
+    }
+
+    @Override
+    protected void entered() {
+        if (!Double.isNaN(value) && text().equals(Numbers.plain(value, decimals)) && repeats.getAsBoolean()) {
+            onChange.accept(value, null);
+        } else {
+            commit();
         }
     }
 

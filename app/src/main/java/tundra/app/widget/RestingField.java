@@ -87,6 +87,11 @@ public class RestingField extends Region {
     /** Takes what was typed: at Enter, and when the keyboard goes elsewhere. */
     protected void commit() {}
 
+    /** Takes what was typed and ended with Enter, which can mean it also where it is what was there. */
+    protected void entered() {
+        commit();
+    }
+
     /** Hears of each key before the text field does. */
     protected void key(KeyEvent e) {}
 
@@ -111,7 +116,7 @@ public class RestingField extends Region {
             field.setAccessibleText(getAccessibleText());
             field.setManaged(false);
             field.setOnAction(e -> {
-                commit();
+                entered();
                 leave();
             });
             field.focusedProperty().addListener((o, was, is) -> {

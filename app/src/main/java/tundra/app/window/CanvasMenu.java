@@ -10,7 +10,7 @@ import javafx.scene.input.MouseEvent;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
-import tundra.core.frame.HitTest;
+import tundra.app.tool.Picking;
 import tundra.core.geometry.Point;
 import tundra.core.model.Element;
 
@@ -22,7 +22,7 @@ final class CanvasMenu {
             CommandIds.COMBINE_EXCLUDE, CommandIds.FLIP_LEVEL, CommandIds.FLIP_UPRIGHT);
     private static final List<String> MOTIF = List.of(CommandIds.MOTIF_OPEN, CommandIds.MOTIF_MAKE, CommandIds.MOTIF_APART, CommandIds.MOTIF_COPY);
     private static final List<String> NODES = List.of(CommandIds.NODES_CORNER, CommandIds.NODES_SMOOTH, CommandIds.NODES_SYMMETRIC, CommandIds.NODES_BREAK, CommandIds.NODES_JOIN);
-    private static final List<String> STATE = List.of(CommandIds.ADD_REACTION, CommandIds.LOCK, CommandIds.HIDE, CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
+    private static final List<String> STATE = List.of(CommandIds.ADD_REACTION, CommandIds.OPEN_CLOSE, CommandIds.LOCK, CommandIds.HIDE, CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
     private static ContextMenu open;
 
     private CanvasMenu() {}
@@ -32,8 +32,9 @@ final class CanvasMenu {
             open.hide();
         }
         Point at = w.canvas.viewport().toCanvas(new Point(e.getX(), e.getY()));
-        var under = HitTest.under(w.studio.frame(), at, 3 / w.canvas.viewport().zoom());
-        if (!under.isEmpty() && under.getFirst().stream().noneMatch(w.studio.selection()::contains)) {
+        var under = Picking.under(w.studio, at, 3 / w.canvas.viewport().zoom());
+        // what is selected is meant wherever it lies under the pointer, also beneath something else
+        if (!under.isEmpty() && under.stream().flatMap(List::stream).noneMatch(w.studio.selection()::contains)) {
             w.studio.select(List.of(under.getFirst().getFirst()));
         }
         var menu = new ContextMenu();
@@ -45,7 +46,7 @@ final class CanvasMenu {
             var beneath = new Menu("Select here");
             for (String id : ids) {
                 Element x = w.studio.board().find(id);
-                var item = new MenuItem(x.name() + "   " + x.content().word());
+                var item = new MenuItem(x.name() + "   " + x.content().word() + (w.studio.whyUnseen(x) == null ? "" : ", not seen here"));
                 item.setMnemonicParsing(false);
                 item.setOnAction(a -> w.studio.select(List.of(id)));
                 beneath.getItems().add(item);
@@ -68,13 +69,7 @@ final class CanvasMenu {
     private static void add(Workshop w, ContextMenu menu, String id) {
         Command c = w.commands.get(id);
         if (c.enabled().getAsBoolean()) {
-            var item = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
-            item.setMnemonicParsing(false);
-            item.setOnAction(e -> {
-                c.run().run();
-                w.canvas.redrawOverlay();
-            });
-            menu.getItems().add(item);
+            menu.getItems().add(new CommandItem(c, w.canvas::redrawOverlay));
         }
     }
 }

@@ -2,10 +2,12 @@ package tundra.app.window;
 
 import java.util.List;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
+import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ButtonBase;
@@ -56,11 +58,16 @@ import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
+import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
+import tundra.core.edit.Names;
+import tundra.core.frame.Frame;
+import tundra.core.geometry.Point;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
+import tundra.core.model.Element;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
@@ -68,6 +75,8 @@ public final class MainWindow {
     private static final KeyCode LOOK_BACK = KeyCode.Q;
     private static final KeyCode LOOK_AHEAD = KeyCode.W;
     /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
+    /** Of a name that is typed on the canvas, in px. */
+    private static final double NAME_WIDTH = 170, NAME_HEIGHT = 28;
     private static final double SHELF = 96, LARGEST = 560;
     private final Workshop w;
     private final Studio studio;
@@ -111,7 +120,7 @@ public final class MainWindow {
         TimeCommands.add(w);
         FlipCommands.add(w);
         SheetCommands.add(w, overlays::over);
-        MotifCommands.add(w);
+        MotifCommands.add(w, this::nameOnCanvas);
         SceneCommands.add(w, s -> topBar.rename(s));
         EffectCommands.add(w);
         w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
@@ -487,15 +496,27 @@ public final class MainWindow {
         w.canvas.requestFocus();
     }
 
+    /** Has a name typed where one is: in the outline, on the ruler for a marker, else where the element stands on the canvas. */
     private void rename() {
-        studio.setDesk(Desk.DRAW);
-        // the outline is in the window only at the next pulse
-        String id = studio.selected().id();
-        javafx.application.Platform.runLater(() -> {
-            if (studio.board().find(id) != null) {
-                outline.get().rename(id);
-            }
-        });
+        if (studio.marker() != null) {
+            w.commands.run(CommandIds.MARKER_RENAME);
+            return;
+        }
+        Element e = studio.selected();
+        if (studio.desk() == Desk.DRAW) {
+            outline.get().rename(e.id());
+            return;
+        }
+        nameOnCanvas(e, name -> studio.edit("Rename " + e.name(), b -> Names.rename(b, e.id(), name)));
+    }
+
+    /** Has a name typed where an element stands on the canvas. */
+    private void nameOnCanvas(Element e, Consumer<String> take) {
+        Frame.Placed there = studio.placed(e.id());
+        Point corner = w.canvas.viewport().toView((there == null ? studio.unseenAt(e) : there).bounds().topLeft());
+        Point2D at = layers.sceneToLocal(w.canvas.localToScene(Math.clamp(corner.x(), 0, Math.max(0, w.canvas.getWidth() - NAME_WIDTH)),
+                Math.clamp(corner.y() - NAME_HEIGHT, 0, Math.max(0, w.canvas.getHeight() - NAME_HEIGHT))));
+        NameField.open(layers, at.getX(), at.getY(), NAME_WIDTH, e.name(), take);
     }
 
     private void fitTime() {

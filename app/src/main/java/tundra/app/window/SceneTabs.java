@@ -4,7 +4,6 @@ import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ContextMenu;
-import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.MouseButton;
@@ -136,11 +135,9 @@ final class SceneTabs extends HBox {
         m.setId("scene-menu");
         for (String id : MENU) {
             Command c = w.commands.get(id);
-            var item = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
+            var item = new CommandItem(c);
             item.setId(id);
-            item.setMnemonicParsing(false);
             item.setDisable(!c.enabled().getAsBoolean());
-            item.setOnAction(e -> c.run().run());
             if (id.equals(CommandIds.SCENE_DELETE)) {
                 m.getItems().add(new SeparatorMenuItem());
             }

@@ -6,7 +6,6 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ContextMenuEvent;
-import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.timeline.TimelineCanvas;
@@ -16,8 +15,8 @@ import tundra.core.model.PlacedSound;
 /** The menu of the timeline: what can be done with the chosen keys and elements now. */
 final class TimelineMenu {
     private static final List<List<String>> PARTS = List.of(List.of(CommandIds.CUT, CommandIds.COPY, CommandIds.COPY_MOVE, CommandIds.PASTE_KEYS, CommandIds.PASTE_IN_PLACE, CommandIds.DELETE),
-            List.of(CommandIds.KEYS_REVERSE, CommandIds.KEYS_ALL, CommandIds.RANGE, CommandIds.RANGE_OFF),
-            List.of(CommandIds.POSITION_SPLIT, CommandIds.POSITION_JOIN, CommandIds.PATH_CLOSE, CommandIds.PASTE_AS_MOVE, CommandIds.PASTE_AS_SHAPE),
+            List.of(CommandIds.KEYS_REVERSE, CommandIds.KEYS_ALL, CommandIds.REST_AS_FIRST, CommandIds.RANGE, CommandIds.RANGE_OFF),
+            List.of(CommandIds.POSITION_SPLIT, CommandIds.POSITION_JOIN, CommandIds.PATH_CLOSE, CommandIds.PATH_MIRROR, CommandIds.PASTE_AS_MOVE, CommandIds.PASTE_AS_SHAPE),
             List.of(CommandIds.SHOWN_FROM, CommandIds.SHOWN_TO, CommandIds.SHOWN_ALWAYS), List.of(CommandIds.MARKER, CommandIds.MARKER_DELETE), List.of(CommandIds.LANE_GROW, CommandIds.FOLD_ALL, CommandIds.FIT_TIME));
     private static final List<List<String>> MARKER = List.of(List.of(CommandIds.MARKER_RENAME, CommandIds.MARKER_DELETE));
     private static ContextMenu open;
@@ -37,14 +36,14 @@ final class TimelineMenu {
         }
         for (List<String> part : parts) {
             int before = menu.getItems().size();
-            part.stream().map(w.commands::get).filter(c -> c.enabled().getAsBoolean()).forEach(c -> menu.getItems().add(item(c)));
+            part.stream().map(w.commands::get).filter(c -> c.enabled().getAsBoolean()).forEach(c -> menu.getItems().add(new CommandItem(c)));
             if (menu.getItems().size() > before) {
                 menu.getItems().add(new SeparatorMenuItem());
             }
         }
         if (!w.studio.selection().isEmpty()) {
             var helpers = new Menu("Work out a move");
-            Helpers.ALL.forEach(h -> helpers.getItems().add(item(w.commands.get(CommandIds.HELPER + h.name()))));
+            Helpers.ALL.forEach(h -> helpers.getItems().add(new CommandItem(w.commands.get(CommandIds.HELPER + h.name()))));
             menu.getItems().add(helpers);
         } else if (!parts.isEmpty() && !menu.getItems().isEmpty()) {
             menu.getItems().removeLast();
@@ -66,12 +65,5 @@ final class TimelineMenu {
     private static void change(Workshop w, String name, PlacedSound s, java.util.function.UnaryOperator<PlacedSound> by) {
         w.studio.edit(name, b -> b.mapTimeline(w.studio.timeline().id(), t -> t.withSounds(
                 t.sounds().stream().map(x -> x.id().equals(s.id()) ? by.apply(x) : x).filter(java.util.Objects::nonNull).toList())));
-    }
-
-    private static MenuItem item(Command c) {
-        var item = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
-        item.setMnemonicParsing(false);
-        item.setOnAction(e -> c.run().run());
-        return item;
     }
 }

@@ -89,10 +89,8 @@ final class TopBar extends HBox {
 
     private MenuItem item(String id) {
         Command c = w.commands.get(id);
-        var i = new MenuItem(c.name().get() + (c.shortcut() == null ? "" : "      " + c.shortcutText()));
-        i.setMnemonicParsing(false);
+        var i = new CommandItem(c);
         i.setDisable(!c.enabled().getAsBoolean());
-        i.setOnAction(e -> c.run().run());
         return i;
     }
 

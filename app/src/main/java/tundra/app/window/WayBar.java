@@ -6,12 +6,14 @@ import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import tundra.app.studio.Desk;
 import tundra.app.studio.OpenPlace;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Press;
 import tundra.core.edit.Motifs;
 import tundra.core.model.Place;
+import tundra.core.model.States;
 
 /** Above the canvas while a motif is open: the places passed, each of which leads back, and how often the motif is used. */
 final class WayBar extends HBox {
@@ -35,7 +37,8 @@ final class WayBar extends HBox {
         setVisible(!way.isEmpty());
         setManaged(!way.isEmpty());
         var uses = Motifs.uses(studio.project(), studio.place().id());
-        String now = Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
+        States.State look = studio.look();
+        String now = (studio.desk() == Desk.DRAW && look != null ? look + " " + studio.oneLook() : "") + Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
                 .map(id -> studio.project().place(id)).map(p -> p == null ? "" : p.name()).toList() + " " + uses.count();
         if (way.isEmpty() || now.equals(shown)) {
             return;
@@ -58,6 +61,27 @@ final class WayBar extends HBox {
         HBox.setHgrow(words, Priority.ALWAYS);
         var up = new Caption("Esc goes up", "quiet");
         up.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(here, words, up);
+        getChildren().addAll(here, words);
+        if (studio.desk() == Desk.DRAW && look != null) {
+            looks(look);
+        }
+        getChildren().add(up);
+    }
+
+    /** Says which look of a button is shown, and where a change goes: a colour set while one look is shown is else set for all of them. */
+    private void looks(States.State look) {
+        var title = new Caption("Changes go to", "quiet");
+        title.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(title, look("looks-all", "all looks", false), look("looks-one", "only " + look.words, true));
+    }
+
+    private Press look(String id, String words, boolean one) {
+        var b = new Press(words);
+        b.setId(id);
+        b.getStyleClass().add("small-press");
+        b.setMinWidth(Region.USE_PREF_SIZE);
+        b.setSelected(studio.oneLook() == one);
+        b.setOnAction(() -> studio.setOneLook(one));
+        return b;
     }
 }

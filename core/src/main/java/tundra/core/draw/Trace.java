@@ -331,6 +331,10 @@ public final class Trace {
         if (round != null) {
             return round;
         }
+        Contour straight = PolygonFit.of(crack);
+        if (straight != null) {
+            return straight;
+        }
         List<Point> calm = crack;
         for (int i = 0; i < 1 + Math.round(options.smoothing * 2); i++) {
             var next = new ArrayList<Point>(n);

@@ -39,6 +39,11 @@ public final class Draggings {
         return free.isEmpty() ? b : b.withDrags(Reactions.plus(b.drags(), Dragging.of(Ids.next(), free)));
     }
 
+    /** What makes an element catch the pointer in all of its box and show nothing. */
+    public static Values touch() {
+        return Values.NONE.with(Properties.FILL, Color.NONE).with(Properties.TOUCH, "its whole box");
+    }
+
     /** An element that nobody sees and that catches the pointer: around some elements, or in the middle of the canvas. */
     public static Element touchArea(Board b, Frame seen, Collection<String> around) {
         Rect r = null;
@@ -49,8 +54,8 @@ public final class Draggings {
         if (r == null) {
             r = new Rect(b.size().x() / 2 - 80, b.size().y() / 2 - 60, 160, 120);
         }
-        return new Element(Ids.next(), Names.free(b, "Touch area"), false, false, Values.NONE.with(Properties.POSITION, r.centre()).with(Properties.SIZE, new Point(Math.max(24, r.width()), Math.max(24, r.height())))
-                .with(Properties.FILL, Color.NONE).with(Properties.TOUCH, "its whole box"), new Content.Rectangle());
+        return new Element(Ids.next(), Names.free(b, "Touch area"), false, false, touch().with(Properties.POSITION, r.centre())
+                .with(Properties.SIZE, new Point(Math.max(24, r.width()), Math.max(24, r.height()))), new Content.Rectangle());
     }
 
     /** What lets an element be dragged; null for nothing. */

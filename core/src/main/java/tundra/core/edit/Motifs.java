@@ -1,5 +1,6 @@
 package tundra.core.edit;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -9,15 +10,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.function.LongFunction;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Ids;
+import tundra.core.model.Limits;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
@@ -29,6 +34,13 @@ import tundra.core.model.Values;
 
 /** Motifs: made, placed, exchanged, copied and taken away. */
 public final class Motifs {
+    /** Flipbooks whose rounds meet only after this are left as long as their scene, in µs. */
+    private static final long LONGEST_ROUND = 60_000_000;
+    /** Times at which a whole move is looked at, at most. */
+    private static final int SAMPLES = 120;
+    /** What reaches out of a box by less is no move, in px. */
+    private static final double WIDER = 0.5;
+
     private Motifs() {}
 
     /** A marker in any motif; null when there is none. */
@@ -125,7 +137,7 @@ public final class Motifs {
 
     /** A new motif with an empty canvas and a Main timeline as long as that of a place. */
     public static Made empty(Project p, String wanted, Point size, long duration) {
-        var board = new Board(size, Values.NONE, List.of(), List.of(new Timeline(Timeline.MAIN, duration)), List.of());
+        var board = new Board(size, Values.NONE, List.of(), List.of(new Timeline(Timeline.MAIN, duration).withLoop(true)), List.of());
         var m = new Motif(Ids.next(), name(p, wanted), board);
         return new Made(with(p, m), m.id(), null);
     }
@@ -153,8 +165,16 @@ public final class Motifs {
      * @param seen the place as it is shown
      */
     public static Made make(Project p, String place, Collection<String> ids, String wanted, Frame seen) {
+        return make(p, place, ids, wanted, seen, null);
+    }
+
+    /** @param over the place as it is shown at a time of its Main, in µs: the motif is as large as its whole move; null for as large as it is now */
+    public static Made make(Project p, String place, Collection<String> ids, String wanted, Frame seen, LongFunction<Frame> over) {
         Board before = p.place(place).board();
         Arrange.Grouped grouped = Arrange.group(before, ids, seen);
+        if (over != null && grouped.ids().size() == 1 && before.find(grouped.ids().getFirst()) == null) {
+            grouped = new Arrange.Grouped(widened(grouped.board(), grouped.ids().getFirst(), before, p.frameRate(), over), grouped.ids());
+        }
         Element group = grouped.ids().size() == 1 ? grouped.board().find(grouped.ids().getFirst()) : null;
         if (group == null || !(group.content() instanceof Content.Group g) || before.find(group.id()) != null) {
             return new Made(p, null, null);
@@ -168,14 +188,72 @@ public final class Motifs {
                 timelines.add(t == grouped.board().main() ? own.withStarts(true) : own);
             }
         }
-        var motif = new Motif(Ids.next(), name(p, wanted), new Board(g.box(), Values.NONE, g.children(), timelines, List.of()));
+        Board inner = inRounds(new Board(g.box(), Values.NONE, g.children(), timelines, List.of()));
+        var motif = new Motif(Ids.next(), name(p, wanted), inner);
         Element instance = group.withName(free(before, inside, motif.name()))
-                .withContent(new Content.Instance(motif.id(), g.box(), Clock.PARENT.withRepeat(Clock.Repeat.ONCE)));
+                .withContent(new Content.Instance(motif.id(), g.box(), Clock.PARENT.withRepeat(repeat(motif))));
         Board board = grouped.board().mapElement(group.id(), e -> instance);
         board = Reactions.named(board.withTimelines(board.timelines().stream().map(t -> t.of(id -> !inside.contains(id))).toList()),
                 id -> inside.contains(id) ? instance.id() : id);
         Board now = board;
         return new Made(with(p, motif).mapBoard(place, b -> now), motif.id(), instance.id());
+    }
+
+    /** With a group as large as what it holds ever needs on Main. */
+    private static Board widened(Board b, String group, Board before, int rate, LongFunction<Frame> over) {
+        Element g = b.find(group);
+        List<String> path = b.path(group);
+        String around = path.size() > 1 ? path.get(path.size() - 2) : null;
+        Point box = ((Content.Group) g.content()).box(), corner = g.rest().get(Properties.POSITION).minus(box.times(0.5));
+        Rect now = new Rect(0, 0, box.x(), box.y()), all = now;
+        long whole = before.main().duration();
+        int samples = (int) Math.clamp(whole * rate / 1_000_000, 1, SAMPLES);
+        for (int i = 0; i <= samples; i++) {
+            Frame f = over.apply(whole * i / samples);
+            for (Element e : g.children()) {
+                List<String> was = before.path(e.id());
+                Frame.Placed at = Objects.equals(around, was.size() > 1 ? was.get(was.size() - 2) : null) ? f.find(e.id()) : null;
+                if (at != null) {
+                    Point size = at.node().box();
+                    all = all.union(Rect.around(at.node().toParent().corners(new Rect(0, 0, size.x(), size.y())).stream().map(c -> c.minus(corner)).toList()));
+                }
+            }
+        }
+        boolean wider = all.x() < -WIDER || all.y() < -WIDER || all.right() > box.x() + WIDER || all.bottom() > box.y() + WIDER;
+        return wider && all.width() <= Limits.SIDE && all.height() <= Limits.SIDE ? GroupBox.set(b, group, all) : b;
+    }
+
+    /** What a new instance does after its motif's end, from wherever it is placed: as the motif's Main says. */
+    private static Clock.Repeat repeat(Motif m) {
+        return m.board().main().loop() ? Clock.Repeat.LOOP : Clock.Repeat.ONCE;
+    }
+
+    /** Where nothing moves but flipbooks that start over, Main is as long as one round of all of them, and starts over too. */
+    private static Board inRounds(Board b) {
+        Timeline main = b.main();
+        var books = new ArrayList<Flipbook>();
+        boolean[] other = {b.timelines().stream().anyMatch(t -> !t.tracks().isEmpty() || !t.shown().isEmpty())};
+        Tree.each(b.elements(), e -> {
+            switch (e.content()) {
+                case Flipbook f -> books.add(f);
+                case Content.Instance i -> other[0] = true;
+                default -> {
+                }
+            }
+        });
+        if (other[0] || books.isEmpty() || books.stream().anyMatch(f -> f.ending() != Flipbook.Ending.LOOP || f.start() != 0 || f.end() == 0)) {
+            return b;
+        }
+        int rate = books.getFirst().rate();
+        long round = 1;
+        for (Flipbook f : books) {
+            round = round / BigInteger.valueOf(round).gcd(BigInteger.valueOf(f.end())).longValue() * f.end();
+            if (f.rate() != rate || books.getFirst().timeOf(round) > LONGEST_ROUND) {
+                return b;
+            }
+        }
+        long length = books.getFirst().timeOf(round);
+        return b.mapTimeline(main.id(), t -> t.withDuration(length).withLoop(true));
     }
 
     /** A name that nothing has which stays on a board. */
@@ -192,7 +270,7 @@ public final class Motifs {
     /** A new element that shows a motif around a point, with a clock of its own. */
     public static Element instance(Project p, String motif, Point at) {
         Motif m = p.motif(motif);
-        return new Element(m.name(), new Content.Instance(motif, m.board().size(), Clock.OWN), Values.NONE.with(Properties.POSITION, at));
+        return new Element(m.name(), new Content.Instance(motif, m.board().size(), Clock.OWN.withRepeat(repeat(m))), Values.NONE.with(Properties.POSITION, at));
     }
 
     /** Lets instances show another motif where they stand, with their keys. */
@@ -244,7 +322,7 @@ public final class Motifs {
         Map<String, Long> phase = new HashMap<>();
         for (int i = 0; i < all.size(); i++) {
             Motif m = p.motif(((Content.Instance) all.get(i).content()).motif());
-            phase.put(all.get(i).id(), m == null ? 0 : m.board().main().duration() * i / all.size());
+            phase.put(all.get(i).id(), m == null ? 0 : p.snap(m.board().main().duration() * i / all.size()));
         }
         return phased(b, phase);
     }

@@ -42,6 +42,11 @@ public final class Paths {
         return track == null ? out : out.mapTimeline(timeline, t -> t.withDuration(Math.max(t.duration(), track.keys().getLast().time())));
     }
 
+    /** One easing for the whole way, to begin with: slow at both ends, or even where the path closes, so that it never slows at its join. */
+    public static Board whole(Board b, String timeline, String element) {
+        return whole(b, timeline, element, shape(b, timeline, element).closed() ? Easing.LINEAR : PropertyEdit.NEW_EASING);
+    }
+
     /** One easing for the whole way; null gives each interval back its own. */
     public static Board whole(Board b, String timeline, String element, Easing easing) {
         return map(b, timeline, element, t -> t.withShape(t.shape().withWhole(easing)));

@@ -1,5 +1,7 @@
 package tundra.core.edit;
 
+import java.util.Collection;
+import java.util.List;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
@@ -22,6 +24,8 @@ public final class PropertyEdit {
     private final long time;
     private final EditScope scope;
     private final FirstKey first;
+    /** Times at which what is seen stays as it is. */
+    private final List<Long> kept;
 
     /** What becomes of the time before the first key of a property, where that stands later than 0. */
     public enum FirstKey {
@@ -37,10 +41,34 @@ public final class PropertyEdit {
 
     /** @param time of the playhead, in µs */
     public PropertyEdit(String timeline, long time, EditScope scope, FirstKey first) {
+        this(timeline, time, scope, first, List.of());
+    }
+
+    private PropertyEdit(String timeline, long time, EditScope scope, FirstKey first, List<Long> kept) {
+        this.kept = kept;
         this.timeline = timeline;
         this.time = time;
         this.scope = scope;
         this.first = first;
+    }
+
+    /** The same, with what is seen at some other times kept there by keys, so that a change holds at the playhead alone. */
+    public PropertyEdit keeping(Collection<Long> times) {
+        return new PropertyEdit(timeline, time, scope, first, List.copyOf(times));
+    }
+
+    /** The id of the timeline that is worked on. */
+    String timeline() {
+        return timeline;
+    }
+
+    /** Of the playhead, in µs. */
+    long time() {
+        return time;
+    }
+
+    EditScope scope() {
+        return scope;
     }
 
     /** The board with the property of an element (or {@link Board#CANVAS}) set to what should be seen at the playhead. */
@@ -60,7 +88,10 @@ public final class PropertyEdit {
             case WHOLE_MOVE -> track == null
                     ? Resting.with(board, element, p, next)
                     : board.mapTimeline(timeline, t -> t.with(element, p, shifted(t, element, track, p, next)));
-            case KEY -> board.mapTimeline(timeline, t -> t.with(element, p, keyed(board, t, element, p, track, next)));
+            case KEY -> {
+                Track<T> held = held(board, on, element, p, track);
+                yield board.mapTimeline(timeline, t -> t.with(element, p, keyed(board, t, element, p, held, next)));
+            }
         };
     }
 
@@ -76,7 +107,7 @@ public final class PropertyEdit {
             return p == Properties.POSITION && SplitPosition.is(t, element) ? p.cast(SplitPosition.at(board, t, element, time))
                     : Resting.of(board, element, p);
         }
-        long local = t.local(time);
+        long local = t.worked(time);
         if (p == Properties.POSITION) {
             return p.cast(new MotionPath(t.track(element, Properties.POSITION)).at(local));
         }
@@ -84,15 +115,28 @@ public final class PropertyEdit {
     }
 
     private <T> Track<T> shifted(Timeline t, String element, Track<T> track, Property<T> p, T next) {
-        T seen = p == Properties.POSITION ? p.cast(new MotionPath(t.track(element, Properties.POSITION)).at(t.local(time)))
-                : track.at(t.local(time), p.type()::lerp);
+        T seen = p == Properties.POSITION ? p.cast(new MotionPath(t.track(element, Properties.POSITION)).at(t.worked(time)))
+                : track.at(t.worked(time), p.type()::lerp);
         return track.map(k -> k.with(p.clamped(p.type().shifted(k.value(), seen, next))));
+    }
+
+    /** The track with a key at each of the times that are kept. */
+    private <T> Track<T> held(Board board, Timeline t, String element, Property<T> p, Track<T> track) {
+        Track<T> out = track;
+        for (long at : kept) {
+            if (at == time || at > t.duration() || out != null && out.keyAt(at) != null) {
+                continue;
+            }
+            T seen = valueAt(board, t, element, p, at);
+            out = out == null ? new Track<>(List.of(new Key<>(at, seen, NEW_EASING))) : Keys.insert(out, at, seen);
+        }
+        return out;
     }
 
     private <T> Track<T> keyed(Board board, Timeline t, String element, Property<T> p, Track<T> track, T next) {
         long at = Math.min(time, t.duration());
         if (track == null) {
-            Track<T> one = new Track<>(java.util.List.of(new Key<>(at, next, NEW_EASING)));
+            Track<T> one = new Track<>(List.of(new Key<>(at, next, NEW_EASING)));
             return at == 0 ? one : one.with(new Key<>(0, Resting.of(board, element, p), first == FirstKey.FROM_START ? NEW_EASING : Easing.HOLD));
         }
         boolean within = at > track.keys().getFirst().time() && at < track.keys().getLast().time();

@@ -158,7 +158,7 @@ public final class Reactions {
     /** Whether something of a board that a slot names is there, and of a kind that the slot can mean. */
     private static boolean here(Board b, Slot slot, String id) {
         return switch (slot.type()) {
-            case ELEMENT, ELEMENTS -> b.find(id) instanceof Element e && (slot.choices().isEmpty() || slot.choices().contains(e.content().word()));
+            case ELEMENT, ELEMENTS -> b.find(id) instanceof Element e && slot.takes(e.content().word());
             case PLAYER -> b.timeline(id) != null || b.find(id) instanceof Element e && e.content() instanceof Content.Instance;
             case TIMELINE -> b.timeline(id) != null;
             case MARKER -> b.timelines().stream().anyMatch(t -> t.markers().stream().anyMatch(m -> m.id().equals(id)));
@@ -184,7 +184,7 @@ public final class Reactions {
             }
             return switch (s.type()) {
                 case ELEMENT -> fits(s, element) ? element : Tree.ids(board.elements()).stream().filter(id -> fits(s, id)).findFirst().orElse(null);
-                case ELEMENTS -> element != null ? List.of(element) : board.elements().isEmpty() ? null : List.of(board.elements().getLast().id());
+                case ELEMENTS -> s.takesAll() ? List.of(element != null && Draggings.of(board, element) != null ? element : Slot.EVERYTHING) : element != null ? List.of(element) : board.elements().isEmpty() ? null : List.of(board.elements().getLast().id());
                 case PLAYER -> timeline == null ? Slot.EVERYTHING : timeline;
                 case TIMELINE -> timeline;
                 case MARKER -> board.timelines().stream().flatMap(t -> t.markers().stream()).map(m -> (Object) m.id()).findFirst().orElse(null);
@@ -202,7 +202,7 @@ public final class Reactions {
 
         /** Whether an element may stand in a slot. */
         public boolean fits(Slot s, String id) {
-            return Slot.INSTANCE.equals(id) ? s.choices().isEmpty() : id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.choices().contains(e.content().word()));
+            return Slot.INSTANCE.equals(id) ? s.choices().isEmpty() : id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.takes(e.content().word()));
         }
 
         /** The ids of the markers of the motif whose instance stands in a slot. */
@@ -220,14 +220,19 @@ public final class Reactions {
             return markers(out.values()).stream().findFirst().map(m -> out.with(Events.INNER, m)).orElse(null);
         }
 
+        /** Whether all that there are stood where the slot can't take them. */
+        private static boolean all(Slots before, Slot s) {
+            return s.type() == Slot.Type.ELEMENTS && !s.takesAll() && List.of(Slot.EVERYTHING).equals(before.first(s.type()));
+        }
+
         /** The slots of another kind of sentence: what both say stays. Null when there is nothing that could stand in one of them. */
         public Slots as(Slots before, SentenceKind kind) {
             var values = new LinkedHashMap<Slot, Object>();
             for (Slot s : kind.slots()) {
-                Object same = before.get(s), alike = same != null ? same : s.standard() != null || !s.choices().isEmpty() ? null : before.first(s.type());
+                Object same = before.get(s), alike = same != null ? same : s.standard() != null || !s.choices().isEmpty() && !s.takesAll() || all(before, s) ? null : before.first(s.type());
                 Object v = alike != null ? alike : switch (s.type()) {
-                    case ELEMENTS -> before.first(Slot.Type.ELEMENT) instanceof String e ? List.of(e) : standard(s);
-                    case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l && fits(s, (String) l.getFirst()) ? l.getFirst() : standard(s);
+                    case ELEMENTS -> !s.takesAll() && before.first(Slot.Type.ELEMENT) instanceof String e ? List.of(e) : standard(s);
+                    case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l && board.find((String) l.getFirst()) != null && fits(s, (String) l.getFirst()) ? l.getFirst() : standard(s);
                     case TIMELINE -> before.first(Slot.Type.PLAYER) instanceof String t && board.timeline(t) != null ? t : standard(s);
                     case MOTIF_MARKER -> markers(values).stream().findFirst().orElse(null);
                     case PLAYER -> before.first(Slot.Type.TIMELINE) instanceof String t ? t : standard(s);

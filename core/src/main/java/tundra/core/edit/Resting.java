@@ -1,5 +1,6 @@
 package tundra.core.edit;
 
+import java.util.function.Predicate;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -8,6 +9,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.motion.Track;
 
 /** Resting values, also of the properties whose rest is kept elsewhere: in the content, or in another property. */
 public final class Resting {
@@ -40,6 +42,24 @@ public final class Resting {
             return GroupBox.set(board, element, new Rect(0, 0, Math.max(1, size.x()), Math.max(1, size.y())));
         }
         return board.withRest(element, v -> v.with(p, value));
+    }
+
+    /** Elements rest as their first keys on a timeline have them, so that nothing jumps when that is started. */
+    public static Board asFirstKeys(Board board, String timeline, Predicate<String> elements) {
+        Board out = board;
+        for (var of : board.timeline(timeline).tracks().entrySet()) {
+            if (elements.test(of.getKey())) {
+                for (var track : of.getValue().entrySet()) {
+                    out = asFirstKey(out, of.getKey(), track.getKey(), track.getValue());
+                }
+            }
+        }
+        return out;
+    }
+
+    @SuppressWarnings("unchecked")
+    private static <T> Board asFirstKey(Board b, String element, Property<T> p, Track<?> track) {
+        return with(b, element, p, (T) track.keys().getFirst().value());
     }
 
     private static Content.Path outlined(Content.Path p, Outline o) {

@@ -60,7 +60,7 @@ public final class Sentences {
     public String word(Slot s, Object v) {
         return switch (s.type()) {
             case ELEMENT -> element((String) v);
-            case ELEMENTS -> elements((List<?>) v);
+            case ELEMENTS -> v.equals(List.of(Slot.EVERYTHING)) ? "every part" : elements((List<?>) v);
             case PLAYER -> v.equals(Slot.EVERYTHING) ? "everything" : board.timeline((String) v) instanceof Timeline t ? t.name() : element((String) v);
             case TIMELINE -> board.timeline((String) v) instanceof Timeline t ? t.name() : "?";
             case MARKER -> marker(board, (String) v) instanceof Marker m ? m.name() : "?";

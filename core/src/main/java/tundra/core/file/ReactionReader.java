@@ -114,7 +114,7 @@ final class ReactionReader {
             String k = s.key();
             out.put(s, switch (s.type()) {
                 case ELEMENT -> there(f, k, f.text(k), elements, "an element");
-                case ELEMENTS -> elements(f, k);
+                case ELEMENTS -> elements(f, s);
                 case PLAYER -> f.text(k).equals(Slot.EVERYTHING) || elements.contains(f.text(k)) ? f.text(k) : there(f, k, f.text(k), timelines, "a timeline");
                 case TIMELINE -> there(f, k, f.text(k), timelines, "a timeline");
                 case MARKER -> there(f, k, f.text(k), markers, "a marker");
@@ -138,10 +138,15 @@ final class ReactionReader {
         return new Slots(out);
     }
 
-    private List<String> elements(Fields f, String field) throws FileProblem {
+    private List<String> elements(Fields f, Slot slot) throws FileProblem {
+        String field = slot.key();
         var out = new ArrayList<String>();
         for (JsonNode n : f.list(field)) {
-            out.add(there(f, field, n.asString(""), elements, "an element"));
+            String id = n.asString("");
+            if (slot.takesAll() && id.equals(Slot.EVERYTHING)) {
+                return List.of(id);
+            }
+            out.add(there(f, field, id, elements, "an element"));
         }
         if (out.isEmpty()) {
             throw f.problem(field, "names no element");

@@ -90,6 +90,25 @@ public final class Registration {
                 ? d.withArt(d.art().with(Properties.POSITION, d.art().rest().get(Properties.POSITION).plus(by))) : d).toList());
     }
 
+    /**
+     * Drawings moved, turned and scaled as wholes, all around the middle of the flipbook, so that they stay in register.
+     *
+     * @param by    in px of the flipbook
+     * @param turn  in degrees, clockwise
+     * @param scale 1 for as large as they are
+     */
+    public static Flipbook together(Flipbook book, Collection<String> ids, Point by, double turn, double scale) {
+        Affine around = Affine.translate(by.x(), by.y()).times(around(book.box().times(0.5), turn, scale));
+        return book.withDrawings(book.drawings().stream().map(d -> ids.contains(d.id()) ? d.withArt(d.art()
+                .with(Properties.POSITION, around.apply(d.art().rest().get(Properties.POSITION)))
+                .with(Properties.ROTATION, d.art().rest().get(Properties.ROTATION) + turn)
+                .with(Properties.SCALE, d.art().rest().get(Properties.SCALE).times(scale))) : d).toList());
+    }
+
+    private static Affine around(Point middle, double turn, double scale) {
+        return Affine.translate(middle.x(), middle.y()).times(Affine.turned(turn, new Point(scale, scale), Point.ZERO)).times(Affine.translate(-middle.x(), -middle.y()));
+    }
+
     /** A guide line of the canvas in a flipbook's own coordinates; null when the flipbook is turned or slanted, so that it isn't level there. */
     public static RulerLine local(RulerLine line, Affine toCanvas) {
         if (Math.abs(toCanvas.b()) > 1e-9 || Math.abs(toCanvas.c()) > 1e-9 || !toCanvas.invertible()) {

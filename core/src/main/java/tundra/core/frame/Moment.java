@@ -46,7 +46,7 @@ public record Moment(List<Standing> standings, long since) {
     /** What is edited: the opened board with the timeline that is worked on on top, all at the same time after their start. */
     public static Moment editing(Board board, String timeline, long time) {
         Timeline t = board.timeline(timeline);
-        return t == null ? opened(board, time) : opened(board, time).with(t.id(), t.local(time));
+        return t == null ? opened(board, time) : opened(board, time).with(t.id(), t.worked(time));
     }
 
     /** The opened board with Main, by which flipbooks go, on top. */

@@ -12,6 +12,11 @@ public interface Helper {
 
     List<Param> params();
 
+    /** Whether one of the words of a choice makes sense for what it is used on. */
+    default boolean offers(Job job, int param, int choice) {
+        return true;
+    }
+
     /** Why it can't be used on these elements, as one sentence; null when it can. */
     default String refuses(Job job) {
         return job.elements().isEmpty() ? "Select an element first." : null;

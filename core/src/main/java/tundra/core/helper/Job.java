@@ -3,10 +3,12 @@ package tundra.core.helper;
 import java.util.List;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.SplitPosition;
+import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -63,6 +65,12 @@ public record Job(Project project, Board board, String timeline, List<String> el
     /** Its box in px. */
     Point box(String element) {
         return new FrameBuilder(board, measure).boxAt(board.find(element), Moment.editing(board, timeline, at));
+    }
+
+    /** What an element covers of the canvas of a board at a time; null where it isn't shown. */
+    Rect bounds(Board b, String element, long time) {
+        Frame.Placed p = new FrameBuilder(b, measure).at(Moment.editing(b, timeline, time)).find(element);
+        return p == null ? null : p.bounds();
     }
 
     Point place(String element) {

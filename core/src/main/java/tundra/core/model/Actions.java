@@ -11,6 +11,8 @@ public final class Actions {
     public static final Slot TIME = Events.TIME;
     public static final Slot MARKER = Events.MARKER;
     public static final Slot ELEMENTS = new Slot("elements", Slot.Type.ELEMENTS);
+    /** Parts that visitors can drag. */
+    public static final Slot PARTS = Slot.elementsOrAll("elements");
     public static final Slot SETTING = new Slot("setting", Slot.Type.SETTING);
     public static final Slot OVER = Slot.duration("over", 0.4);
     public static final Slot EASING = Slot.text("easing", Slot.Type.EASING, "cubic-bezier(0.25, 0.1, 0.25, 1)");
@@ -49,7 +51,7 @@ public final class Actions {
     public static final ActionKind CHANGE_BY = add("changeBy", "change {elements} by {setting} over {over} {easing}", ELEMENTS, SETTING, OVER, EASING);
     public static final ActionKind TO_FRONT = add("toFront", "bring {elements} to the front", ELEMENTS);
     public static final ActionKind TO_BACK = add("toBack", "send {elements} to the back", ELEMENTS);
-    public static final ActionKind SEND_HOME = add("sendHome", "send {elements} home over {over}", ELEMENTS, OVER);
+    public static final ActionKind SEND_HOME = add("sendHome", "send {elements} home over {over}", PARTS, OVER);
     public static final ActionKind OPEN_SCENE = add("openScene", "open {scene}", SCENE);
     public static final ActionKind NEXT_SCENE = add("nextScene", "open the next scene");
     public static final ActionKind PREVIOUS_SCENE = add("previousScene", "open the scene before");

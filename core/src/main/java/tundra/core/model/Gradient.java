@@ -45,6 +45,13 @@ public record Gradient(Kind kind, Point start, Point end, Point side, Point focu
     }
 
     /** Across the box from left to right. */
+    /** Two stops to begin with: a colour, and a darker shade of it, or a lighter one where it is dark itself. */
+    public static List<Stop> shaded(Color c) {
+        boolean dark = (0.299 * c.red() + 0.587 * c.green() + 0.114 * c.blue()) < 96;
+        Color other = (dark ? Color.WHITE : Color.BLACK).withAlpha(c.alpha());
+        return List.of(new Stop(0, c), new Stop(1, c.lerp(other, 0.45)));
+    }
+
     public static Gradient linear(List<Stop> stops) {
         return new Gradient(Kind.LINEAR, new Point(0, 0.5), new Point(1, 0.5), new Point(0, 1.5), Point.ZERO, Spread.PAD, stops);
     }

@@ -6,7 +6,7 @@ import java.util.List;
  * A typed place in the sentence of an event, a condition or an action.
  *
  * @param key its name in the file and on the page, and between braces in the sentence
- * @param choices the words that may stand in it, or for an element what it may be; empty for any
+ * @param choices the words that may stand in it, or for an element what kind it may be; empty for any
  * @param standard what stands in it at first; null where the board says what (an element, a timeline …)
  * @param min the least number, for numbers
  * @param max the greatest number, for numbers
@@ -72,6 +72,21 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
 
     Slot(String key, Type type) {
         this(key, type, List.of(), null, 0, 0);
+    }
+
+    /** Of elements: one at least, or {@link #EVERYTHING}. */
+    static Slot elementsOrAll(String key) {
+        return new Slot(key, Type.ELEMENTS, List.of(EVERYTHING), null, 0, 0);
+    }
+
+    /** Whether all that there are may stand in it in place of some. */
+    public boolean takesAll() {
+        return choices.contains(EVERYTHING);
+    }
+
+    /** Whether an element of a kind may stand in it. */
+    public boolean takes(String kind) {
+        return choices.isEmpty() || takesAll() || choices.contains(kind);
     }
 
     static Slot choice(String key, String... words) {

@@ -54,6 +54,11 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
         return loop ? t % duration : Math.min(t, duration);
     }
 
+    /** As {@link #local}, but the very end, where keys can stand as well, is itself and not the start of the next round: for working on it. */
+    public long worked(long time) {
+        return time == duration ? duration : local(time);
+    }
+
     /** The keys of a property of an element; null when it has none. */
     @SuppressWarnings("unchecked")
     public <T> Track<T> track(String element, Property<T> p) {

@@ -12,6 +12,8 @@ public final class WholeWay {
     /** A key passed within so many µs of a time is passed at it. */
     private static final long SAME = 20_000;
     private static final long ROUNDED = 3;
+    /** Within this part of the way to the next key a place is passed by moving the key. */
+    private static final double NEAR = 0.25;
     private static final int SAMPLES = 512;
     private static final double CLOSE = 0.002;
 
@@ -104,6 +106,10 @@ public final class WholeWay {
         }
         Track<Point> with = track;
         if (at < 0) {
+            Track<Point> moved = solved(track, near(track, time), time, place);
+            if (moved != null) {
+                return timed(moved);
+            }
             at = track.before(time) + 1;
             with = track.with(new Key<>(time, new MotionPath(track).at(time), Easing.LINEAR));
         }
@@ -116,8 +122,20 @@ public final class WholeWay {
         return timed(solved != null ? solved : placed(with, at, place));
     }
 
+    /** The key between the ends beside which a time is passed, so near that a further one would make a cusp; -1 for none. */
+    private static int near(Track<Point> track, long time) {
+        var path = new MotionPath(track);
+        int i = track.before(time);
+        double done = path.progress(i, time);
+        int key = done < NEAR ? i : done > 1 - NEAR ? i + 1 : -1;
+        return key > 0 && key < track.keys().size() - 1 ? key : -1;
+    }
+
     /** The track with one key where the place is passed at the time; null when none was found. */
     private static Track<Point> solved(Track<Point> track, int key, long time, Point place) {
+        if (key < 0) {
+            return null;
+        }
         Point node = track.keys().get(key).value().plus(place.minus(new MotionPath(track).at(time)));
         for (int i = 0; i < 40; i++) {
             Point miss = place.minus(passed(track, key, node, time));

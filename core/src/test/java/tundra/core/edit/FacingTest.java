@@ -14,6 +14,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
@@ -55,5 +56,39 @@ class FacingTest {
         Board still = board(10, 10, 0).mapTimeline("t", t -> t.with("gull", Properties.POSITION, null));
         assertThat(Facing.turnedOver(still, "t", "gull")).isFalse();
         assertThat(Facing.frontAhead(still, "t", "gull", 0)).isSameAs(still);
+    }
+
+    /** To the right, to the left and to the right again, two seconds each. */
+    private static Board toAndFro(boolean faces, double front, Track<Point> scale) {
+        Board b = board(0, 0, front).withRest("gull", v -> v.with(Properties.FACE_PATH, faces ? "yes" : "no"));
+        var way = new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(2_000_000, new Point(300, 100), Easing.LINEAR),
+                new Key<>(4_000_000, new Point(100, 100), Easing.LINEAR), new Key<>(6_000_000, new Point(300, 100), Easing.LINEAR)));
+        return b.mapTimeline("t", t -> t.withDuration(6_000_000).with("gull", Properties.POSITION, way).with("gull", Properties.SCALE, scale));
+    }
+
+    @Test
+    void itIsMirroredWhereverItGoesAgainstItsFront() {
+        var breathing = new Track<>(List.of(new Key<>(0, new Point(1, 1), Easing.LINEAR), new Key<>(6_000_000, new Point(2, 3), Easing.LINEAR)));
+        Project p = Project.empty("p", new Point(400, 400), 25);
+        for (Track<Point> scale : java.util.Arrays.asList(null, breathing)) {
+            for (double front : new double[] {0, 180}) {
+                for (boolean faces : new boolean[] {false, true}) {
+                    Board was = toAndFro(faces, front, scale), now = Facing.mirrored(p, was, "t", "gull");
+                    for (long t = 100_000; t < 6_000_000; t += 200_000) {
+                        var before = new FrameBuilder(was, new FakeMeasurer()).at(t).find("gull").toCanvas();
+                        var after = new FrameBuilder(now, new FakeMeasurer()).at(t).find("gull").toCanvas();
+                        boolean left = t > 2_000_000 && t < 4_000_000, against = left == (front == 0);
+                        // the art's front points where it goes, and its head is up
+                        double ahead = (front == 0 ? 1 : -1) * after.a();
+                        assertThat(Math.signum(ahead)).as("front %.0f, faces %s, at %d", front, faces, t).isEqualTo(left ? -1 : 1);
+                        assertThat(after.d()).as("head up").isGreaterThan(0);
+                        assertThat(Math.abs(after.a())).isCloseTo(Math.abs(before.a()), within(1e-6));
+                        assertThat(against || !faces ? Math.abs(after.d()) : after.d()).isCloseTo(Math.abs(before.d()), within(1e-6));
+                    }
+                }
+            }
+        }
+        Board right = board(200, 0, 0);
+        assertThat(Facing.mirrored(p, right, "t", "gull")).as("what never goes against its front stays as it is").isSameAs(right);
     }
 }

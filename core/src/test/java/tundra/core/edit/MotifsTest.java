@@ -6,6 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import tundra.core.model.Flipbook;
+import tundra.core.model.Drawing;
 import tundra.core.file.ProjectFile;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
@@ -190,5 +192,66 @@ class MotifsTest {
         assertThat(Motifs.hindrance(waits, "s", List.of("group"))).isNull();
         Motifs.Made made = Motifs.make(waits, "s", List.of("group"), "Row", frame(waits, 0));
         assertThat(made.project().motif(made.motif()).board().main().starts()).isTrue();
+    }
+
+    /** A flipbook of three drawings, two frames each. */
+    private static Element book(Flipbook.Ending ending) {
+        var drawings = new ArrayList<Drawing>();
+        for (int i = 0; i < 3; i++) {
+            drawings.add(new Drawing(new Element("d" + i, "Drawing " + i, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)),
+                    new Content.Group(List.of(box("in" + i, 10 + 5 * i, 20)), new Point(40, 40))), 2 * i, 2));
+        }
+        return new Element("book", "Runner", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 60)), new Flipbook(drawings, new Point(40, 40), 12, ending));
+    }
+
+    private static Project with(Element e, boolean loop) {
+        var board = new Board(new Point(200, 120), Values.NONE, List.of(e), List.of(new Timeline("main", "Main", 5_000_000, loop, true, Map.of())), List.of());
+        return new Project("p", "P", 12, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of());
+    }
+
+    @Test
+    void aLoopingFlipbookKeepsItsLengthAndItsLoop() {
+        Project p = with(book(Flipbook.Ending.LOOP), false);
+        Frame seen = FrameBuilder.of(p, p.scenes().getFirst().board(), MEASURE).at(0);
+        Motifs.Made made = Motifs.make(p, "s", List.of("book"), "Runner", seen);
+        Timeline main = made.project().motif(made.motif()).board().main();
+        assertThat(main.duration()).isEqualTo(500_000);
+        assertThat(main.loop()).isTrue();
+        Element there = made.project().scenes().getFirst().board().find(made.instance());
+        Element placed = Motifs.instance(made.project(), made.motif(), new Point(10, 10));
+        assertThat(((Content.Instance) there.content()).clock().repeat()).isEqualTo(Clock.Repeat.LOOP);
+        assertThat(((Content.Instance) placed.content()).clock().repeat()).as("from the shelf as by the command").isEqualTo(Clock.Repeat.LOOP);
+        // the seam: every frame of ten rounds shows the drawing that the scene showed
+        Flipbook book = (Flipbook) book(Flipbook.Ending.LOOP).content();
+        for (int frame = 0; frame < 60; frame++) {
+            long local = ((Content.Instance) there.content()).clock().local(book.timeOf(frame), main.duration());
+            assertThat(book.indexAt(book.frameAt(local))).as("frame %d", frame).isEqualTo(book.indexAt(frame));
+        }
+    }
+
+    @Test
+    void whatDoesNotLoopIsAsLongAsItsSceneAndPlaysOnce() {
+        Project p = with(book(Flipbook.Ending.HOLD), false);
+        Motifs.Made made = Motifs.make(p, "s", List.of("book"), "Runner", FrameBuilder.of(p, p.scenes().getFirst().board(), MEASURE).at(0));
+        assertThat(made.project().motif(made.motif()).board().main().duration()).isEqualTo(5_000_000);
+        assertThat(((Content.Instance) Motifs.instance(made.project(), made.motif(), Point.ZERO).content()).clock().repeat()).isEqualTo(Clock.Repeat.ONCE);
+        Project looped = with(book(Flipbook.Ending.HOLD), true);
+        Motifs.Made again = Motifs.make(looped, "s", List.of("book"), "Runner", FrameBuilder.of(looped, looped.scenes().getFirst().board(), MEASURE).at(0));
+        assertThat(((Content.Instance) Motifs.instance(again.project(), again.motif(), Point.ZERO).content()).clock().repeat()).as("as its Main says").isEqualTo(Clock.Repeat.LOOP);
+    }
+
+    @Test
+    void aMotifIsAsLargeAsItsWholeMove() {
+        Project p = piece();
+        Board before = p.scenes().getFirst().board();
+        FrameBuilder builder = FrameBuilder.of(p, before, MEASURE);
+        // from (150, 20) to (20, 90), 20 × 10 large, twice as large at the end of the other timeline
+        Motifs.Made made = Motifs.make(p, "s", List.of("c"), "Kite", builder.at(0), t -> builder.at(Moment.main(before, t)));
+        Point size = made.project().motif(made.motif()).board().size();
+        assertThat(size.x()).isGreaterThanOrEqualTo(150);
+        assertThat(size.y()).isGreaterThanOrEqualTo(80);
+        for (long t = 0; t <= 1_000_000; t += 250_000) {
+            assertThat(painted(frame(made.project(), t))).as("nothing moves, at %d", t).containsExactlyInAnyOrderElementsOf(painted(builder.at(t)));
+        }
     }
 }

@@ -118,7 +118,7 @@ class DocsTest {
             case TIME, DURATION -> "{\"$ref\": \"#/$defs/time\"}";
             case NUMBER -> "{\"type\": \"number\", \"minimum\": " + Numbers.plain(s.min(), 2) + ", \"maximum\": " + Numbers.plain(s.max(), 2) + " }";
             case CHOICE -> "{\"enum\": [" + s.choices().stream().map(c -> "\"" + c + "\"").collect(Collectors.joining(", ")) + "] }";
-            case ELEMENTS -> "{\"type\": \"array\", \"minItems\": 1, \"items\": {\"$ref\": \"#/$defs/id\"} }";
+            case ELEMENTS -> "{\"type\": \"array\", \"minItems\": 1, \"items\": {\"anyOf\": [{\"$ref\": \"#/$defs/id\"}, {\"const\": \"*\"}] } }";
             case SETTING -> "{\"type\": \"object\", \"required\": [\"property\", \"to\"] }";
             case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
             case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY -> "{\"type\": \"string\"}";

@@ -78,6 +78,33 @@ class HelpersTest {
     }
 
     @Test
+    void aSlideComesFromTheChosenSideByTheWay() {
+        Point home = new Point(100, 300);
+        Point[] from = {new Point(20, 300), new Point(180, 300), new Point(100, 220), new Point(100, 380)};
+        for (int side = 0; side < 4; side++) {
+            for (String helper : List.of("Appear", "Leave")) {
+                Board b = helper(helper).apply(job(1), numbers(helper, 3, 1, 80, side)).board();
+                double there = helper.equals("Appear") ? 1.5 : 0.5, away = 2 - there;
+                assertThat(at(b, "b0", Properties.POSITION, there).distance(home)).as("%s, side %d", helper, side).isLessThan(1e-9);
+                assertThat(at(b, "b0", Properties.POSITION, away).distance(from[side])).as("%s, side %d", helper, side).isLessThan(1e-9);
+                assertThat(at(b, "b0", Properties.OPACITY, away)).as("it fades where the way begins within the picture").isZero();
+            }
+        }
+        Board far = helper("Appear").apply(job(1), numbers("Appear", 3, 1, 400, 0)).board();
+        assertThat(at(far, "b0", Properties.OPACITY, 0.5)).as("from outside nothing has to fade").isEqualTo(1);
+    }
+
+    @Test
+    void anOutlineIsDrawnOnlyWhereThereIsOne() {
+        Helper appear = helper("Appear");
+        Job two = job(2);
+        Board bare = two.board().withRest("b0", v -> v.with(Properties.STROKE_WIDTH, 0.0));
+        assertThat(appear.offers(new Job(two.project(), bare, "t", List.of("b0"), 0, new FakeMeasurer()), 0, 4)).as("a stroke of no width").isFalse();
+        assertThat(appear.offers(new Job(two.project(), bare, "t", List.of("b0", "b1"), 0, new FakeMeasurer()), 0, 4)).isTrue();
+        assertThat(java.util.stream.IntStream.range(0, 4).allMatch(k -> appear.offers(job(1), 0, k))).isTrue();
+    }
+
+    @Test
     void itCanFallFromWhereItStands() {
         Board b = helper("Bounce").apply(job(1), numbers("Bounce", 150, 0.6, 2, 2000, 0, 0, 1, 0)).board();
         assertThat(at(b, "b0", Properties.POSITION_Y, 0.5)).isEqualTo(300);
@@ -224,7 +251,7 @@ class HelpersTest {
     @Test
     void comingAndGoingEndWhereTheElementIs() {
         for (int how = 0; how < 5; how++) {
-            Board b = helper("Appear").apply(job(1), new double[] {how, 0.5, 40}).board();
+            Board b = helper("Appear").apply(job(1), numbers("Appear", how, 0.5, 40)).board();
             var values = new FrameBuilder(b, new FakeMeasurer()).valuesAt("b0", 1_200_000);
             assertThat(values.get(Properties.POSITION)).isEqualTo(new Point(100, 300));
             assertThat(values.get(Properties.SCALE)).isEqualTo(new Point(1, 1));
@@ -232,7 +259,7 @@ class HelpersTest {
             assertThat(values.get(Properties.REVEAL)).isEqualTo(new Point(0, 1));
             assertThat(new FrameBuilder(b, new FakeMeasurer()).valuesAt("b0", 500_000)).as("how %d starts elsewhere", how).isNotEqualTo(values);
         }
-        Board b = helper("Leave").apply(job(1), new double[] {0, 0.5, 40}).board();
+        Board b = helper("Leave").apply(job(1), numbers("Leave", 0, 0.5, 40)).board();
         assertThat(at(b, "b0", Properties.OPACITY, 0.5)).isEqualTo(1);
         assertThat(at(b, "b0", Properties.OPACITY, 2)).isZero();
     }

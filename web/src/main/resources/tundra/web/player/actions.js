@@ -50,7 +50,7 @@ const ACTIONS = {
 //# action toBack
   toBack: (board, { elements }) => elements.forEach((x) => (outer(board, x).style.zIndex = --board.back)),
 //# action sendHome
-  sendHome: (board, { elements, over }) => elements.forEach((x) => board.draggable(x)?.home(over)),
+  sendHome: (board, { elements, over }) => (elements[0] === "*" ? [...board.parts.values()] : elements.map((x) => board.draggable(x))).forEach((d) => d?.home(over)),
 //# action openScene
   openScene: (board, { scene }) => board.piece.open(scene),
 //# action nextScene

@@ -47,7 +47,10 @@ class Board {
     if (!around) through(el, piece.root);
 //# core
 //# chips
-    for (const x of el.querySelectorAll("[data-value]")) {
+//# wraps
+    for (const x of el.querySelectorAll("[data-wrap]")) wraps(x, piece);
+//# chips
+    for (const x of el.querySelectorAll("text:not([data-wrap]) [data-value]")) {
       const { value } = x.dataset, show = (now) => {
         const words = said(now);
         if (x.textContent === words) return;
@@ -186,6 +189,7 @@ class Board {
 //# action waitUntil
     [actions, otherwise] = [actions, otherwise].map((all) => all.map((a) => (a.action === "waitUntil" ? this.#awaits(a) : a)));
 //# reactions
+    if (when === "tapped" && !this.whole) this.#tells(this.part(slots.element), [...actions, ...otherwise]);
     // what it does itself does not set it off again, as playing from a cue at its own time would for ever
     let running = false;
     EVENTS[when](this, slots, () => {
@@ -204,6 +208,32 @@ class Board {
       for (const f of holds ? [] : failed) tell("not so: " + (f.says ?? f.condition), id);
       run(holds || !conditions.length ? actions : otherwise);
     };
+  }
+
+  // Whether what an element opens is open, or what it switches is on.
+  #tells(el, actions) {
+    const { piece } = this;
+    for (const a of actions) {
+//# action toggleShown
+      if (a.action === "toggleShown") {
+        const of = outer(this, a.elements[0]), show = () => el.setAttribute("aria-expanded", !of.hidden);
+        new MutationObserver(show).observe(of, { attributeFilter: ["hidden"] });
+        show();
+      }
+//# action toggleValue
+      if (a.action === "toggleValue") {
+        const name = actions.some((x) => x.action === "playBack") ? "aria-expanded" : "aria-pressed", show = (now) => el.setAttribute(name, !!now);
+        piece.watch(a.value, show);
+        show(piece.value(a.value));
+      }
+//# action toggleSound
+      if (a.action === "toggleSound") {
+        const sound = piece.sound(a.sound), show = () => el.setAttribute("aria-pressed", !sound.paused);
+        for (const type of ["play", "pause", "ended"]) sound.addEventListener(type, show);
+        show();
+      }
+//# reactions
+    }
   }
 
 //# action waitUntil

@@ -8,6 +8,8 @@ class Draggable {
   place = null;
   #from;
   #to;
+  #called;
+  #in;
 
   constructor(board, data, name, places) {
     Object.assign(this, { board, data, name, places, el: board.part(name + "-h"), shape: board.part(name) });
@@ -20,12 +22,21 @@ class Draggable {
     el.addEventListener("pointercancel", (e) => this.#from?.id === e.pointerId && this.#cancel());
     Object.assign(this.shape, { tabIndex: 0 });
     this.shape.setAttribute("role", "button");
-    if (!this.shape.hasAttribute("aria-label")) this.shape.setAttribute("aria-label", data.names[name]);
+    this.#called = this.shape.getAttribute("aria-label") ?? data.names[name];
+    this.#name();
     this.shape.addEventListener("keydown", (e) => this.#key(e));
   }
 
   get label() {
-    return this.shape.getAttribute("aria-label");
+    return this.#called;
+  }
+
+  // What it is called, with the place that it is in.
+  #name() {
+    const { names } = this.data;
+    if (this.#in === this.place) return;
+    this.#in = this.place;
+    this.shape.setAttribute("aria-label", this.#called + (this.place ? ", " + names[this.place] : ""));
   }
 
   // Where it is seen.
@@ -40,6 +51,7 @@ class Draggable {
     style.rotate = this.turn + (this.#from ? this.data.tilt : 0) + "deg";
     style.opacity = this.#from ? this.data.opacity : 1;
     style.zIndex = this.#from ? 9999 : "";
+    this.#name();
     style.cursor = this.#from ? this.data.cursor : "grab";
   }
 
