@@ -19,7 +19,7 @@ final class PolygonFit {
      * By how much the middle of a side may lie off the rest of it on the average, in pixels: one alone, where the steps of the pixels may add
      * up, and all together, where those cancel out and only arcs go on bulging to one side.
      */
-    private static final double BULGE = 0.36, BULGES = 0.13;
+    private static final double BULGE = 0.5, BULGES = 0.13;
     /** Where sides meet at a flatter angle than this there is no corner: the sine of 14°. */
     private static final double FLAT = 0.24;
 
