@@ -159,7 +159,7 @@ class DraggingTest extends InBrowser {
         at("dome", 400, 220);
         assertThat(value("dome")).isEqualTo(1);
         browser.until("return document.querySelector('.t-say')?.textContent === 'dome: dome slot'");
-        assertThat(browser.run("const d = document.querySelector('.t-dome'); return d.getAttribute('role') + ' ' + d.getAttribute('aria-label') + ' ' + d.tabIndex")).isEqualTo("button dome 0");
+        assertThat(browser.run("const d = document.querySelector('.t-dome'); return d.getAttribute('role') + ' ' + d.getAttribute('aria-label') + ' ' + d.tabIndex")).isEqualTo("button dome, dome slot 0");
     }
 
     @Test

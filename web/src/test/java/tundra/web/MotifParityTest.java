@@ -33,7 +33,8 @@ class MotifParityTest extends InBrowser {
         browser.until("return document.timeline.currentTime > 1400");
         // everything stops at once, as far as its own clock has come
         double ms = ((Number) browser.run("""
-                const s = Tundra.pieces[0].scenes[0], main = s.timelines[0], at = main.time;
+                // off every round number, where rounds begin anew and either picture is right
+                const s = Tundra.pieces[0].scenes[0], main = s.timelines[0], at = Math.floor(main.time) + 0.37;
                 main.pause();
                 main.goTo(at);
                 s.board.run({ playing: false, at });

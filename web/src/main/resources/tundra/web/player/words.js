@@ -22,9 +22,11 @@ const broken = (words, wide, wrap) => {
 const wraps = (text, piece) => {
   const [wrap, lead, parts] = JSON.parse(text.dataset.wrap), first = text.querySelector("tspan"), top = +first.getAttribute("y");
   const pen = document.createElement("canvas").getContext("2d"), values = parts.filter(Array.isArray).map(([id]) => id);
+  // the shorthand is empty where letters are kept apart
+  const font = ({ fontWeight, fontSize, fontFamily } = getComputedStyle(text)) => fontWeight + " " + fontSize + " " + fontFamily;
   const show = () => {
-    const { font, letterSpacing } = getComputedStyle(text), apart = parseFloat(letterSpacing) || 0;
-    Object.assign(pen, { font, letterSpacing: apart + "px" });
+    const apart = parseFloat(getComputedStyle(text).letterSpacing) || 0;
+    Object.assign(pen, { font: font(), letterSpacing: apart + "px" });
     const wide = (x) => pen.measureText(x).width - apart, lines = broken(parts.map((p) => (Array.isArray(p) ? said(piece.value(p[0])) : p)).join(""), wide, wrap);
     const there = text.querySelectorAll(":scope > tspan");
     for (let i = 0; i < Math.max(lines.length, there.length); i++) {
@@ -35,5 +37,5 @@ const wraps = (text, piece) => {
     }
   };
   for (const id of new Set(values)) piece.watch(id, show);
-  if (values.some((id) => !piece.atFirst(id))) document.fonts.load(getComputedStyle(text).font).then(show, show);
+  if (values.some((id) => !piece.atFirst(id))) document.fonts.load(font()).then(show, show);
 };
