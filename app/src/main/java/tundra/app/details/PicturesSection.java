@@ -115,10 +115,11 @@ final class PicturesSection extends VBox {
         String hindrance = MotifSeries.hindrance(p, m);
         choice.setValue(m.pictures());
         choice.setDisable(hindrance != null && !m.pictures());
-        live.setText(LiveCost.of(p, m).words());
+        LiveCost cost = LiveCost.of(p, m);
+        live.setText(cost.words());
         Series known = hindrance == null ? SkiaSeries.known(p, m) : null;
         series.setText(hindrance != null ? (m.pictures() ? "It is shown live: " : "No pictures: ") + hindrance
-                : known != null ? known.words() : "As pictures: " + MotifSeries.frames(p, m) + " frames, painted when the page is made.");
+                : known != null ? known.words() + (known.memory() > cost.bytes() ? " That is more than live." : "") : "As pictures: " + MotifSeries.frames(p, m) + " frames, painted when the page is made.");
         work.setText(giveUp == null ? "Work it out" : "Give up");
         seen(work, hindrance == null && known == null);
         seen(bar, giveUp != null);
