@@ -285,6 +285,16 @@ final class RealWindow implements AutoCloseable, Asker {
         clicked = p;
     }
 
+    /** Presses and lets go the right button as quickly as a hand can. */
+    void rightClick(Point p) throws Exception {
+        moveTo(p);
+        robot(() -> {
+            robot.mousePress(MouseButton.SECONDARY);
+            robot.mouseRelease(MouseButton.SECONDARY);
+        });
+        settle();
+    }
+
     /** A click where the last one was counts anew: the pointer was elsewhere between. */
     private void apart(Point p) throws Exception {
         if (clicked != null && clicked.distance(p) < APART) {

@@ -103,7 +103,7 @@ public final class FrostGlass {
         var made = Scattering.make(p, b, List.of("m-driver-spot"), 140, PANE.times(0.5), PANE, 11);
         var s = ((Content.Group) made.board().find(made.scatter()).content()).scatter();
         Board scattered = Scattering.change(p, made.board(), made.scatter(), s.with(Channel.SCALE, new Range(0.55, 1.1, 4)));
-        return new Motif("m-driver", "Driver", scattered);
+        return new Motif("m-driver", "Frost field", scattered);
     }
 
     /** Rims cut out of the spots by very hard contrast; the upper one inverted, so that only a rim is left between the two. */
@@ -116,7 +116,7 @@ public final class FrostGlass {
         }
         effects.add(fx(id + "-s", EffectKind.BLUR, Properties.BLUR, new Point(12, 12)));
         var dark = Art.rectangle("Ground", -80, -80, PANE.x() + 160, PANE.y() + 160, 0, "#000000").withId(id + "-ground");
-        var group = new Element(id + "-cut", "Cut", false, false, Values.NONE.with(Properties.POSITION, PANE.times(0.5)), new Content.Group(List.of(dark, pane(id + "-driver", "Driver", "m-driver")), PANE))
+        var group = new Element(id + "-cut", "Cut", false, false, Values.NONE.with(Properties.POSITION, PANE.times(0.5)), new Content.Group(List.of(dark, pane(id + "-driver", "Frost field", "m-driver")), PANE))
                 .withEffects(effects);
         return new Motif(id, name, new Board(PANE, Values.NONE, List.of(group), List.of(new Timeline(id + "-main", Timeline.MAIN, LOOP, true, true, Map.of())), List.of()));
     }
@@ -142,7 +142,7 @@ public final class FrostGlass {
         for (int i = 0; i < 4; i++) {
             rays.add(Art.rectangle("Ray " + (i + 1), 200 + 420 * i, -200, 90 + 30 * i, 1500, 0, "#CFEBE2").withId("ray-" + i).with(Properties.ROTATION, 18.0).with(Properties.OPACITY, 0.10 + 0.03 * (i % 2)));
         }
-        var g = new Element("rays", "Rays", false, false, Values.NONE.with(Properties.POSITION, PANE.times(0.5)).with(Properties.BLEND, "plus-lighter"), new Content.Group(rays, PANE))
+        var g = new Element("rays", "Moonlight", false, false, Values.NONE.with(Properties.POSITION, PANE.times(0.5)).with(Properties.BLEND, "plus-lighter"), new Content.Group(rays, PANE))
                 .withEffects(List.of(fx("rays-blur", EffectKind.BLUR, Properties.BLUR, new Point(60, 60))));
         main = main.with("rays", Properties.OPACITY, track(LOOP, GENTLE, List.of(0.5, 1.0, 0.5)));
         return g;

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.ButtonMotif;
-import tundra.core.edit.Motifs;
 import tundra.core.edit.OpenClose;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;

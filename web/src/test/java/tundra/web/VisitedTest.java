@@ -227,4 +227,39 @@ class VisitedTest extends InBrowser {
         browser.until("return later === 1");
         assertThat(value("n")).isEqualTo(2);
     }
+
+    /** Two fingers that go the same way are no swipe; one is. */
+    @Test
+    void twoFingersNeverSwipe() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
+        Element wide = box("wide", 300, 150).with(Properties.SIZE, new Point(500, 200));
+        open(piece(List.of(wide), List.of(main), List.of(counts("n", Events.of(Events.SWIPED, "wide", "left")), counts("over", Events.of(Events.RELEASED, "wide")))), "fingers", 600, 300);
+        browser.touch("touchStart", new Point(400, 120), new Point(420, 200));
+        for (int x = 0; x <= 150; x += 50) {
+            browser.touch("touchMove", new Point(400 - x, 120), new Point(420 - x, 200));
+        }
+        browser.touch("touchEnd");
+        browser.until("return Tundra.pieces[0].value('over') >= 2");
+        assertThat(value("n")).isZero();
+        browser.touch("touchStart", new Point(400, 120));
+        browser.touch("touchMove", new Point(330, 122));
+        browser.touch("touchMove", new Point(260, 124));
+        browser.touch("touchEnd");
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+    }
+
+    /** The second tap of a double tap stays with the door that the first one opened. */
+    @Test
+    void aDoubleTapAtADoorTapsNothingBehindIt() throws Exception {
+        var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
+        Project p = piece(List.of(box("a", 100, 100)), List.of(main), List.of(new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.OPEN_SCENE, "z")))));
+        var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)), List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
+        open(p.withScenes(List.of(p.scenes().getFirst(), new Scene("z", "Night walk", there))), "door", 600, 300);
+        browser.mouse("mouseMoved", 100, 100, 0);
+        new org.openqa.selenium.interactions.Actions(browser.driver).doubleClick().perform();
+        browser.until("return !document.querySelectorAll('.t-scene')[1].hidden");
+        assertThat(value("n")).isZero();
+        browser.click(100, 100);
+        browser.until("return Tundra.pieces[0].value('n') === 1");
+    }
 }

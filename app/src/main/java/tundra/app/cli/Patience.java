@@ -13,6 +13,10 @@ final class Patience {
     private Patience() {}
 
     static int run(IntSupplier command) {
+        return run(command, SECONDS);
+    }
+
+    static int run(IntSupplier command, long seconds) {
         var done = new CompletableFuture<Integer>();
         Thread.ofPlatform().daemon().name("command").start(() -> {
             try {
@@ -22,9 +26,9 @@ final class Patience {
             }
         });
         try {
-            return done.get(SECONDS, TimeUnit.SECONDS);
+            return done.get(seconds, TimeUnit.SECONDS);
         } catch (TimeoutException e) {
-            System.err.println("That took longer than " + SECONDS + " seconds, so it was given up; the project is unchanged. Look at it with “check”, or allow more: JAVA_TOOL_OPTIONS=-Dtundra.patience=SECONDS.");
+            System.err.println("That took longer than " + (seconds == 1 ? "one second" : seconds + " seconds") + ", so it was given up; the project is unchanged. Look at it with “check”, or allow more: JAVA_TOOL_OPTIONS=-Dtundra.patience=SECONDS.");
             return 1;
         } catch (ExecutionException e) {
             if (e.getCause() instanceof Error x) {

@@ -1,6 +1,7 @@
 package tundra.app.window;
 
 import java.util.List;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
@@ -8,6 +9,7 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.util.Duration;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
@@ -27,6 +29,8 @@ final class TopBar extends HBox {
     private final SceneTabs tabs;
     private final Press undo;
     private final Press redo;
+    private final PauseTransition lit = new PauseTransition(Duration.seconds(1.6));
+    private Object shown;
 
     TopBar(Workshop w) {
         this.w = w;
@@ -52,6 +56,7 @@ final class TopBar extends HBox {
         tryIt.setMark(Icon.PLAY.node(14), Caption.Place.BEFORE);
         tryIt.getStyleClass().add("primary");
         getChildren().addAll(menu(), name, state, tabs, gap, find, undo, redo, tryIt);
+        lit.setOnFinished(e -> state.getStyleClass().remove("just-saved"));
         studio.listen(what -> refresh());
         refresh();
     }
@@ -96,7 +101,13 @@ final class TopBar extends HBox {
 
     private void refresh() {
         name.setText(studio.project().name());
-        state.setText(studio.unsaved() ? "unsaved changes" : studio.file() == null ? "new" : "saved");
+        String now = studio.unsaved() ? "unsaved changes" : studio.file() == null ? "new" : "saved";
+        if (now.equals("saved") && state.getText().equals("unsaved changes") && shown == studio.document()) {
+            state.getStyleClass().add("just-saved");
+            lit.playFromStart();
+        }
+        shown = studio.document();
+        state.setText(now);
         undo.setDisable(studio.undoName() == null);
         redo.setDisable(studio.redoName() == null);
         Buttons.tip(undo, w.commands.get(CommandIds.UNDO).tip());

@@ -48,6 +48,15 @@ class PaletteTest {
 
     @ParameterizedTest
     @ValueSource(strings = {"day", "night"})
+    void theEdgesOfFieldsAreSeen(String sheet) throws Exception {
+        Map<String, Color> c = roles(sheet);
+        for (String beside : new String[] {"-field", "-panel"}) {
+            assertThat(contrast(c.get("-edge"), c.get(beside))).as(sheet + ": -edge on " + beside).isGreaterThanOrEqualTo(3);
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"day", "night"})
     void textIsLegible(String sheet) throws Exception {
         Map<String, Color> c = roles(sheet);
         String[][] pairs = {{"-ink-1", "-panel"}, {"-ink-1", "-bar"}, {"-ink-1", "-field"}, {"-ink-1", "-space-soft"}, {"-ink-2", "-panel"}, {"-ink-2", "-field"},

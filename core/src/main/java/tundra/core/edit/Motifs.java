@@ -206,10 +206,10 @@ public final class Motifs {
         String around = path.size() > 1 ? path.get(path.size() - 2) : null;
         Point box = ((Content.Group) g.content()).box(), corner = g.rest().get(Properties.POSITION).minus(box.times(0.5));
         Rect now = new Rect(0, 0, box.x(), box.y()), all = now;
-        long whole = before.main().duration();
-        int samples = (int) Math.clamp(whole * rate / 1_000_000, 1, SAMPLES);
+        long length = before.main().duration();
+        int samples = (int) Math.clamp(length * rate / 1_000_000, 1, SAMPLES);
         for (int i = 0; i <= samples; i++) {
-            Frame f = over.apply(whole * i / samples);
+            Frame f = over.apply(length * i / samples);
             for (Element e : g.children()) {
                 List<String> was = before.path(e.id());
                 Frame.Placed at = Objects.equals(around, was.size() > 1 ? was.get(was.size() - 2) : null) ? f.find(e.id()) : null;
@@ -220,7 +220,10 @@ public final class Motifs {
             }
         }
         boolean wider = all.x() < -WIDER || all.y() < -WIDER || all.right() > box.x() + WIDER || all.bottom() > box.y() + WIDER;
-        return wider && all.width() <= Limits.SIDE && all.height() <= Limits.SIDE ? GroupBox.set(b, group, all) : b;
+        double x = Math.floor(all.x()), y = Math.floor(all.y());
+        // by whole px, so that what lay on the pixels still does
+        Rect whole = new Rect(x, y, Math.ceil(all.right() - x), Math.ceil(all.bottom() - y));
+        return wider && whole.width() <= Limits.SIDE && whole.height() <= Limits.SIDE ? GroupBox.set(b, group, whole) : b;
     }
 
     /** What a new instance does after its motif's end, from wherever it is placed: as the motif's Main says. */
