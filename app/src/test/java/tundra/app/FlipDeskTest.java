@@ -371,4 +371,35 @@ class FlipDeskTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.project().frameRate()).isEqualTo(24);
     }
+
+    @Test
+    void aQuickDragOfACellPutsItElsewhere() throws Exception {
+        series(4);
+        String first = book().drawings().getFirst().id();
+        t.flick(cell(0), strip(book().end() - 0.4, 30));
+        assertThat(book().drawings().getLast().id()).isEqualTo(first);
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        assertThat(book().drawings().getFirst().id()).isEqualTo(first);
+    }
+
+    @Test
+    void severalDrawingsAreMovedAndTurnedTogether() throws Exception {
+        series(3);
+        t.click(cell(0));
+        t.hold(KeyCode.SHIFT);
+        t.click(cell(1));
+        t.letGo(KeyCode.SHIFT);
+        Flipbook before = book();
+        t.fill("field-drawings-turn", "90");
+        assertThat(book().drawings()).extracting(d -> d.art().rest().get(Properties.ROTATION)).containsExactly(90.0, 90.0, 0.0);
+        assertThat(t.shown("field-drawings-turn")).as("the next turn begins anew").isEqualTo("0");
+        t.fill("field-drawings-x", "12");
+        t.keys(KeyCode.RIGHT);
+        assertThat(book().drawings().get(1).art().rest().get(Properties.POSITION).x() - before.drawings().get(1).art().rest().get(Properties.POSITION).x()).isEqualTo(13, org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(book().drawings().get(2)).isEqualTo(before.drawings().get(2));
+        for (int i = 0; i < 3; i++) {
+            t.keys(KeyCode.CONTROL, KeyCode.Z);
+        }
+        assertThat(book()).isEqualTo(before);
+    }
 }

@@ -22,6 +22,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scatter.Channel;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -224,5 +225,63 @@ class MotifDeskTest extends InWindow {
         });
         t.settle();
         assertThat(place()).isEqualTo("box");
+    }
+
+    /** The look that is shown says where a change goes; for it alone the others stay as they were. */
+    @Test
+    void aColourIsForAllLooksOrForOneAlone() throws Exception {
+        t.keys(KeyCode.ALT, KeyCode.SHIFT, KeyCode.B);
+        t.keys(KeyCode.CONTROL, KeyCode.ENTER);
+        String[] part = new String[1];
+        RealWindow.fx(() -> {
+            t.studio.setDesk(tundra.app.studio.Desk.DRAW);
+            Tree.each(t.studio.board().elements(), e -> part[0] = e.content() instanceof Content.Shape ? e.id() : part[0]);
+            return null;
+        });
+        t.settle();
+        t.click("state-show-OVER");
+        RealWindow.fx(() -> {
+            t.studio.enter(t.studio.board().elements().getFirst().id());
+            t.studio.select(List.of(part[0]));
+            return null;
+        });
+        t.settle();
+        assertThat(t.words("way")).contains("Changes go to", "all looks", "only pointer over");
+        t.click("looks-one");
+        paint(part[0], "#E0A030");
+        Color was = Color.parse("#1C6A5E"), now = Color.parse("#E0A030");
+        Board b = RealWindow.fx(t.studio::board);
+        for (long at : new long[] {0, 500_000, 1_000_000, 1_500_000}) {
+            assertThat(tundra.core.edit.PropertyEdit.valueAt(b, b.main(), part[0], Properties.FILL, at)).as("at %d", at).isEqualTo(at == 500_000 ? now : was);
+        }
+        t.click("looks-all");
+        paint(part[0], "#102030");
+        Board all = RealWindow.fx(t.studio::board);
+        assertThat(tundra.core.edit.PropertyEdit.valueAt(all, all.main(), part[0], Properties.FILL, 500_000L)).isEqualTo(Color.parse("#102030"));
+        undo();
+        undo();
+        assertThat(RealWindow.fx(() -> t.studio.board().main().track(part[0], Properties.FILL))).isNull();
+    }
+
+    /** A quick click of the right button on the shelf opens its menu and does nothing else. */
+    @Test
+    void aQuickRightClickOnTheShelfOpensItsMenu() throws Exception {
+        make();
+        Project before = project();
+        t.rightClick(t.middle("motif-box"));
+        t.until(() -> javafx.stage.Window.getWindows().stream().anyMatch(w -> w instanceof javafx.scene.control.ContextMenu));
+        RealWindow.pulses(12);
+        assertThat(RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().anyMatch(w -> w instanceof javafx.scene.control.ContextMenu))).as("it stays open").isTrue();
+        assertThat(project()).isEqualTo(before);
+        assertThat(place()).isEqualTo("Scene");
+        t.keys(KeyCode.ESCAPE);
+    }
+
+    private void paint(String id, String color) throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.set("Change fill", null, id, Properties.FILL, Color.parse(color));
+            return null;
+        });
+        t.settle();
     }
 }

@@ -109,7 +109,7 @@ public final class CanvasView extends Pane {
         onMotif = drop;
     }
 
-    /** Shows a menu where the right button was pressed. */
+    /** Shows a menu where the right button was let go. */
     public void onMenu(Consumer<MouseEvent> menu) {
         onMenu = menu;
     }
@@ -365,6 +365,7 @@ public final class CanvasView extends Pane {
         if (e.getButton() == MouseButton.SECONDARY) {
             if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
                 requestFocus();
+            } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED) {
                 onMenu.accept(e);
             }
             return;

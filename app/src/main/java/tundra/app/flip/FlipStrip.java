@@ -18,6 +18,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Menus;
 import tundra.app.widget.Press;
 import tundra.core.flip.OnionSkin;
 import tundra.core.model.Element;
@@ -93,9 +94,9 @@ public final class FlipStrip extends VBox {
         away.getChildren().addAll(enter, lands);
         getChildren().addAll(head, strip);
         var menu = new ContextMenu();
-        strip.setOnContextMenuRequested(e -> {
+        Menus.on(strip, () -> {
             menu.getItems().setAll(items());
-            menu.show(strip, e.getScreenX(), e.getScreenY());
+            return menu;
         });
         studio.listen(what -> refresh());
         studio.eachFrame(this::showFrame);

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Menus;
 import tundra.core.edit.Reactions;
 
 /** The name of a group of reactions, which folds it. */
@@ -42,7 +43,7 @@ final class GroupHead extends HBox {
         Buttons.tip(more, "Rename, move, switch off or take the group apart");
         more.setOnAction(e -> menu().show(more, Side.BOTTOM, 0, 2));
         getChildren().addAll(fold, count, gap, more);
-        setOnContextMenuRequested(e -> menu().show(this, e.getScreenX(), e.getScreenY()));
+        Menus.on(this, this::menu);
     }
 
     private ContextMenu menu() {

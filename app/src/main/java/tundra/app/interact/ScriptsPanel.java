@@ -30,6 +30,7 @@ import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Menus;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.edit.Reactions;
@@ -156,7 +157,7 @@ public final class ScriptsPanel extends VBox {
                 shown = s.id();
                 refresh();
             });
-            tab.setOnContextMenuRequested(e -> menu(s).show(tab, e.getScreenX(), e.getScreenY()));
+            Menus.on(tab, () -> menu(s));
             tabs.getChildren().add(tab);
         }
         var add = new Press("+");

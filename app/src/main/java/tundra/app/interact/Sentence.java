@@ -25,6 +25,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Menus;
 import tundra.core.edit.CopiedSentence;
 import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
@@ -78,7 +79,7 @@ final class Sentence extends HBox {
         Buttons.tip(more, "Add a condition, switch off, duplicate, group, move, delete");
         more.setOnAction(e -> menu().show(more, Side.BOTTOM, 0, 2));
         getChildren().addAll(n, words, more);
-        setOnContextMenuRequested(e -> menu().show(this, e.getScreenX(), e.getScreenY()));
+        Menus.on(this, this::menu);
         if (reaction.slots().stream().anyMatch(s -> studio.selection().stream().anyMatch(s::names))) {
             getStyleClass().add("picked");
         }

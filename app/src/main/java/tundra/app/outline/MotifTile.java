@@ -21,6 +21,7 @@ import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Menus;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Motifs;
 import tundra.core.frame.Frame;
@@ -73,9 +74,10 @@ final class MotifTile extends Button {
         getStyleClass().add("swatch-button");
         delete = item("Delete", () -> studio.editProject("Delete motif " + motif.name(), null, p -> Motifs.delete(p, motif.id())));
         setOnAction(e -> place());
-        setContextMenu(new ContextMenu(item("Open", () -> studio.showPlace(motif.id())), item("Rename…", () -> rename.accept(motif)),
+        var menu = new ContextMenu(item("Open", () -> studio.showPlace(motif.id())), item("Rename…", () -> rename.accept(motif)),
                 item("Duplicate", () -> studio.editProject("Duplicate " + motif.name(), null, p -> Motifs.duplicate(p, motif.id()).project())),
-                delete));
+                delete);
+        Menus.on(this, () -> menu);
         setOnDragDetected(e -> {
             var content = new ClipboardContent();
             content.put(DropFormats.MOTIF, motif.id());

@@ -38,6 +38,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
+import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
@@ -203,7 +204,8 @@ public final class ShelfPanel extends VBox {
             }
             return out;
         }));
-        b.setContextMenu(new ContextMenu(off));
+        var menu = new ContextMenu(off);
+        Menus.on(b, () -> menu);
         return b;
     }
 
@@ -227,7 +229,7 @@ public final class ShelfPanel extends VBox {
         off.setOnAction(e -> studio.editProject("Take " + a.title() + " off the shelf", null, p -> Shelf.without(p, a.hash())));
         var menu = new ContextMenu(off);
         menu.setOnShowing(e -> off.setDisable(Shelf.used(studio.project(), a, a.kind() == Asset.Kind.FONT ? Fonts.familyOf(a) : null)));
-        b.setContextMenu(menu);
+        Menus.on(b, () -> menu);
         return b;
     }
 

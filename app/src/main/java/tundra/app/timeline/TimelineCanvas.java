@@ -11,6 +11,7 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
@@ -248,7 +249,7 @@ public final class TimelineCanvas extends Pane {
 
     /** Opens a menu of what can be done here. */
     public void onMenu(java.util.function.Consumer<ContextMenuEvent> menu) {
-        setOnContextMenuRequested(e -> {
+        Menus.on(this, e -> {
             hand.choose(e.getX(), e.getY());
             menu.accept(e);
         });

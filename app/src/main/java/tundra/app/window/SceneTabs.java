@@ -16,6 +16,7 @@ import tundra.app.commands.Workshop;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
 import tundra.core.edit.Scenes;
@@ -104,9 +105,9 @@ final class SceneTabs extends HBox {
                 rename(of(tab));
             }
         });
-        tab.setOnContextMenuRequested(e -> {
+        Menus.on(tab, () -> {
             studio.showPlace(of(tab).id());
-            menu().show(tab, e.getScreenX(), e.getScreenY());
+            return menu();
         });
         tab.setOnDragDetected(e -> {
             var content = new ClipboardContent();
