@@ -14,7 +14,7 @@ import tundra.core.model.Timeline;
 /** Pieces drawn by lot look the same on the page once they stand; -Dparity.seeds=40 tries more. */
 @Tag("long")
 class RandomParityTest extends InBrowser {
-    private static final int SEEDS = Integer.getInteger("parity.seeds", 6), FROM = Integer.getInteger("parity.from", 1);
+    private static final int USUAL = 6, SEEDS = Integer.getInteger("parity.seeds", USUAL), FROM = Integer.getInteger("parity.from", 1);
     /** Pieces as browsers move them, before what stands becomes plain styles, which Chromium paints softer. */
     @Test
     void piecesWhileTheyMove() throws Exception {
@@ -37,8 +37,12 @@ class RandomParityTest extends InBrowser {
     }
 
     private static void alike(String what, LongFunction<Project> make, double least) throws Exception {
+        alike(what, make, least, SEEDS);
+    }
+
+    private static void alike(String what, LongFunction<Project> make, double least, int seeds) throws Exception {
         var soft = new SoftAssertions();
-        for (int seed = FROM; seed < FROM + SEEDS; seed++) {
+        for (int seed = FROM; seed < FROM + seeds; seed++) {
             Project p = make.apply(seed);
             var visit = new Visit(browser, folder, what + seed, p);
             var random = new Random(seed);
@@ -67,6 +71,12 @@ class RandomParityTest extends InBrowser {
     @Test
     void piecesWithText() throws Exception {
         alike("text", seed -> RandomPiece.make(seed, true), 40);
+    }
+
+    @Test
+    void piecesWithEffectsButtonsAndValues() throws Exception {
+        // two in the check, where the plain ones and the rich ones are looked at as well
+        alike("told", RandomPiece::told, 40, SEEDS == USUAL ? 2 : SEEDS);
     }
 
     @Test

@@ -73,6 +73,25 @@ final class RandomPiece {
         });
     }
 
+    /** The same with buttons that rest at different times, and with texts that show values, wrapped and not. */
+    static Project told(long seed) {
+        var r = new RandomPiece(seed + 99_000, false);
+        Project p = rich(seed);
+        Element face = new Element("face", "face", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 20)).with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, r.color()), new Content.Rectangle());
+        tundra.core.model.Motif button = tundra.core.edit.ButtonMotif.of("button", "Button", new Point(80, 40), List.of(face));
+        var value = new tundra.core.model.PieceValue("v", "score", tundra.core.model.PieceValue.Kind.NUMBER, "" + r.random.nextInt(2000), false);
+        return p.withMotifs(List.of(button)).withValues(List.of(value)).mapBoard("scene", b -> {
+            var all = new ArrayList<>(b.elements());
+            for (int i = 0; i < 3; i++) {
+                all.add(new Element("button" + i, "button" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(r.between(50, 350), r.between(40, 260))).with(Properties.ROTATION, r.between(-40, 40)),
+                        new Content.Instance("button", new Point(80, 40), tundra.core.model.Clock.OWN.withPhase(500_000L * i))));
+                all.add(new Element("says" + i, "says" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(r.between(60, 300), r.between(40, 260))).with(Properties.FILL, r.color()),
+                        new Content.Text(i == 0 ? "{score} points" : "After {score} points the light goes out", "Figtree", 400, Math.rint(r.between(14, 26)), Content.Align.values()[i], 1.25, i == 2 ? 1 : 0, i == 0 ? 0 : Math.rint(r.between(90, 160)))));
+            }
+            return b.withElements(all);
+        });
+    }
+
     /** Shadows lie at whole px: Chromium takes those of its CSS functions there. */
     private Effect effect(String id, List<Timeline> timelines) {
         EffectKind kind = EffectKind.values()[random.nextInt(EffectKind.values().length)];
