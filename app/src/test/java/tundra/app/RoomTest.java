@@ -125,6 +125,45 @@ class RoomTest extends InWindow {
         assertThat(wrong.stream().limit(40)).as("%d in all", wrong.size()).isEmpty();
     }
 
+    /** A button that is opened in place has its way back, its looks and its drawings in view, whatever it and its scene are called. */
+    @Test
+    void theWayIntoAButtonHasItsRoom() throws Exception {
+        var ground = element("box", new Content.Rectangle());
+        var board = new Board(new Point(640, 400), Values.NONE, List.of(ground), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        Project p = new Project(Ids.next(), "P", 24, List.of(new Scene("s", "Arrival at the station by night", board)), Map.of(), Map.of());
+        RealWindow.fx(() -> {
+            t.studio.open(p, null);
+            t.studio.select(List.of("box"));
+            return null;
+        });
+        t.run("button-make");
+        t.run("motif-make");
+        t.run("motif-open");
+        RealWindow.fx(() -> {
+            t.studio.openInPlace(t.studio.board().elements().getFirst().id());
+            t.studio.setDesk(Desk.DRAW);
+            t.studio.seek(500_000);
+            return null;
+        });
+        t.settle();
+        assertThat(t.words("way")).contains("only pointer over");
+        for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}}) {
+            RealWindow.fx(() -> {
+                t.stage.setWidth(size[0]);
+                t.stage.setHeight(size[1]);
+                return null;
+            });
+            t.settle();
+            RealWindow.pulses(3);
+            var out = new ArrayList<String>();
+            RealWindow.fx(() -> {
+                beyond(t.stage.getScene().getRoot(), t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
+                return null;
+            });
+            assertThat(out).as("%d×%d", size[0], size[1]).isEmpty();
+        }
+    }
+
     /** The settings for which there is no room stand in a box, and work from there. */
     @Test
     void settingsWithoutRoomAreInABox() throws Exception {

@@ -23,6 +23,7 @@ public final class TouchBar extends HBox {
         getChildren().addAll(show, add, covered);
         Runnable refresh = () -> {
             show.setSelected(touches.on());
+            show.setText(touches.on() ? "Hide touch areas" : "Show touch areas");
             covered.setText(touches.on() && !studio.playing() ? touches.words() : "");
         };
         studio.listen(what -> refresh.run());

@@ -1,14 +1,17 @@
 package tundra.app.window;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import tundra.app.studio.Desk;
 import tundra.app.studio.OpenPlace;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Press;
 import tundra.core.edit.Motifs;
@@ -19,6 +22,10 @@ import tundra.core.model.States;
 final class WayBar extends HBox {
     /** In px, as the style sheet has it. */
     static final double HEIGHT = 34;
+    /** The names of places are no wider, in px. */
+    private static final double LONG = 120;
+    /** What is only said, in the order in which it gives way where the window is narrow. */
+    private final List<Region> extras = new ArrayList<>();
     private final Studio studio;
     private String shown = "";
 
@@ -28,6 +35,8 @@ final class WayBar extends HBox {
         setId("way");
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("way");
+        setMinWidth(0);
+        widthProperty().addListener(o -> fit());
         studio.listen(what -> refresh());
         refresh();
     }
@@ -45,6 +54,7 @@ final class WayBar extends HBox {
         }
         shown = now;
         getChildren().clear();
+        extras.clear();
         for (int i = 0; i < way.size(); i++) {
             int step = i;
             Place p = studio.project().place(way.get(i).place());
@@ -52,35 +62,63 @@ final class WayBar extends HBox {
             back.setId("way-" + i);
             back.getStyleClass().add("flat");
             back.setOnAction(() -> studio.backTo(step));
+            back.setMaxWidth(LONG);
+            Buttons.tip(back, "Back to " + p.name());
             getChildren().addAll(back, new Caption("›", "quiet"));
         }
         var here = new Caption(studio.place().name(), "chip", "chip-motif");
+        here.setMaxWidth(LONG);
         var words = new Caption("a motif, " + (uses.count() == 1 ? "used once" : "used " + uses.count() + " times: what you change here changes all of them"), "quiet");
         words.setMinWidth(0);
         words.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(words, Priority.ALWAYS);
         var up = new Caption("Esc goes up", "quiet");
         up.setMinWidth(Region.USE_PREF_SIZE);
+        extras.add(words);
+        extras.addFirst(up);
         getChildren().addAll(here, words);
         if (studio.desk() == Desk.DRAW && look != null) {
             looks(look);
         }
         getChildren().add(up);
+        fit();
+    }
+
+    /** Leaves out of what is only said as much as there is no room for. */
+    private void fit() {
+        extras.forEach(x -> seen(x, true));
+        for (Region x : extras) {
+            double wanted = getChildren().stream().filter(Node::isManaged).mapToDouble(n -> n.prefWidth(-1) + getSpacing()).sum();
+            if (wanted <= getWidth() - snappedLeftInset() - snappedRightInset()) {
+                return;
+            }
+            seen(x, false);
+        }
+    }
+
+    private static void seen(Region x, boolean on) {
+        x.setVisible(on);
+        x.setManaged(on);
     }
 
     /** Says which look of a button is shown, and where a change goes: a colour set while one look is shown is else set for all of them. */
     private void looks(States.State look) {
         var title = new Caption("Changes go to", "quiet");
         title.setMinWidth(Region.USE_PREF_SIZE);
-        getChildren().addAll(title, look("looks-all", "all looks", false), look("looks-one", "only " + look.words, true));
+        extras.add(title);
+        var either = new HBox(look("looks-all", "all looks", false), look("looks-one", "only " + look.words, true));
+        either.setAlignment(Pos.CENTER);
+        either.getStyleClass().addAll("segments", "seen-at");
+        either.setMinWidth(Region.USE_PREF_SIZE);
+        getChildren().addAll(title, either);
     }
 
     private Press look(String id, String words, boolean one) {
         var b = new Press(words);
         b.setId(id);
-        b.getStyleClass().add("small-press");
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setSelected(studio.oneLook() == one);
+        Buttons.tip(b, one ? "What is changed while drawing becomes a key of this look, and the other looks stay" : "What is changed while drawing changes in all looks");
         b.setOnAction(() -> studio.setOneLook(one));
         return b;
     }
