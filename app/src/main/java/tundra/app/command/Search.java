@@ -6,51 +6,64 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.apache.commons.text.similarity.JaroWinklerSimilarity;
 import org.apache.commons.text.similarity.LevenshteinDistance;
 
 /** Finds commands by words: those named so first, then those known by other words, then those that a slip of the keys away. */
 final class Search {
     /** How well a command fits; smaller is better. */
-    private static final int EXACT = 0, BEGINS = 1, WORDS_BEGIN = 2, HOLDS = 3, OTHER_WORDS = 4, MISSPELT = 5, NOT = 6;
+    private static final int EXACT = 0, BEGINS = 1, WHOLE = 2, OTHER_WHOLE = 3, WORDS_BEGIN = 4, HOLDS = 5, OTHER_WORDS = 6, MISSPELT = 7, NOT = 8;
     private static final int NEAREST = 4;
     private static final JaroWinklerSimilarity LIKE = new JaroWinklerSimilarity();
     private static final double ALIKE = 0.93;
     /** Their names hold what they would take back, which is not what is looked for. */
     private static final Set<String> BY_FIRST_WORD = Set.of("undo", "redo");
+    /** What stands between the words that are meant. */
+    private static final Set<String> SMALL = Set.of("a", "an", "and", "the", "of", "my", "this");
     private static final Pattern SPACES = Pattern.compile("[^\\p{L}\\p{N}]+");
     private final String query;
     private final List<String> words;
 
     Search(String query) {
         this.query = query.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
-        this.words = List.of(this.query.split(" "));
+        List<String> all = List.of(this.query.split(" ")), telling = all.stream().filter(w -> !SMALL.contains(w)).toList();
+        this.words = telling.isEmpty() ? all : telling;
     }
 
     private record Ranked(Command command, int rank) {}
 
-    /** Those that can be done now and fit, best first; of equally good ones in the order given. */
+    /** Those that fit, best first; of equally good ones in the order given. What can't be done now is among them only where nothing else is called so. */
     List<Command> in(List<Command> all) {
         if (query.isEmpty()) {
             return all.stream().filter(Search::can).toList();
         }
-        List<Command> named = best(all, this::rank);
+        List<Ranked> named = best(all, this::rank, Search::can);
+        if (named.isEmpty() || named.getFirst().rank > OTHER_WHOLE) {
+            // what is called so and can't be done now is an answer too, and a better one than what only sounds like it
+            List<Ranked> later = best(all, c -> rank(c) > OTHER_WHOLE ? NOT : rank(c), c -> !can(c));
+            if (!later.isEmpty()) {
+                named = Stream.concat(later.stream(), named.stream()).toList();
+            }
+        }
         // who is named so hides those that are only spelt alike
-        return named.isEmpty() ? best(all, c -> misspelt(c) ? MISSPELT : NOT) : named;
+        return (named.isEmpty() ? best(all, c -> misspelt(c) ? MISSPELT : NOT, Search::can) : named).stream().map(Ranked::command).toList();
     }
 
     /** Names are looked at first: whether it can be done is asked only of what fits. */
-    private static List<Command> best(List<Command> all, ToIntFunction<Command> rank) {
+    private static List<Ranked> best(List<Command> all, ToIntFunction<Command> rank, Predicate<Command> which) {
         var found = new ArrayList<Ranked>();
         for (Command c : all) {
             int r = rank.applyAsInt(c);
-            if (r < NOT && can(c)) {
+            if (r < NOT && which.test(c)) {
                 found.add(new Ranked(c, r));
             }
         }
-        return found.stream().sorted(Comparator.comparingInt(Ranked::rank)).map(Ranked::command).toList();
+        // of two names that hold a word the shorter says it more
+        return found.stream().sorted(Comparator.comparingInt(Ranked::rank).thenComparingInt(r -> r.rank == WHOLE ? SPACES.split(name(r.command)).length : 0)).toList();
     }
 
     private static boolean can(Command c) {
@@ -68,15 +81,27 @@ final class Search {
         return BY_FIRST_WORD.contains(c.id()) ? name.split(" ")[0] : name;
     }
 
+    /** What takes something away is not what is meant by the thing's name alone. */
     private int rank(Command c) {
+        int r = fits(c);
+        return r > EXACT && r < OTHER_WORDS && c.id().endsWith("-delete") && words.stream().noneMatch(name(c).split(" ")[0]::startsWith) ? OTHER_WORDS : r;
+    }
+
+    private int fits(Command c) {
         String name = name(c), other = OtherWords.of(c.id());
         if (name.equals(query)) {
             return EXACT;
         }
-        if (name.startsWith(query)) {
+        if (name.startsWith(query + " ") || name.startsWith(query + "…") || name.startsWith(query + ":")) {
             return BEGINS;
         }
         String[] parts = SPACES.split(name), others = other.split(" ");
+        if (words.stream().allMatch(List.of(parts)::contains)) {
+            return WHOLE;
+        }
+        if (!other.isEmpty() && words.stream().allMatch(w -> List.of(parts).contains(w) || List.of(others).contains(w))) {
+            return OTHER_WHOLE;
+        }
         if (words.stream().allMatch(w -> begins(parts, w))) {
             return WORDS_BEGIN;
         }

@@ -355,7 +355,7 @@ public final class KeyCommands {
         c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get().pickEasing());
         c.add(CommandIds.LANE_GROW, "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
         c.add(CommandIds.FOLD_ALL, "Fold all rows of the timeline", null, animating, () -> lanes.get().foldAll());
-        c.add("only-keyed", "Timeline: only rows with keys, or all", null, animating, () -> lanes.get().toggleOnlyKeyed());
+        c.add("only-keyed", "Show only rows with keys, or all rows", null, animating, () -> lanes.get().toggleOnlyKeyed());
         c.add("follow", "Follow the playhead while playing", null, animating, () -> lanes.get().setFollows(!lanes.get().follows()));
     }
 }

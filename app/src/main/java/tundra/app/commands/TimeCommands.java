@@ -12,12 +12,14 @@ import tundra.core.edit.Draggings;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Keys;
 import tundra.core.edit.OpenClose;
+import tundra.core.edit.PieceValues;
 import tundra.core.edit.Reactions;
 import tundra.core.model.Actions;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
 import tundra.core.model.Properties;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Reaction;
 
 /** Commands about time: playing, stepping, keys, timelines; and reactions, which start them. */
@@ -76,10 +78,27 @@ public final class TimeCommands {
                 });
         c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name() + " is tapped…",
                 null, () -> true, () -> react(w));
+        c.add("value-new", "New value", null, () -> true, () -> {
+            s.editProject("New value", null, p -> PieceValues.add(p, "value", PieceValue.Kind.NUMBER));
+            s.setDesk(Desk.INTERACT);
+        });
+        field(w, "frame-rate", "Set the frame rate", "field-frame-rate");
+        field(w, "duration", "Set the duration of the timeline", "field-duration");
         c.add(CommandIds.ADD_PIECE_REACTION, "Add reaction to the whole piece", null, () -> true, () -> {
             s.editProject("Add reaction to the whole piece", null, p -> p.withReactions(Reactions.plus(p.reactions(),
                     new Reaction(Ids.next(), Events.of(Events.KEY_PRESSED, "ArrowRight"), List.of(Actions.of(Actions.NEXT_SCENE))))));
             s.setDesk(Desk.INTERACT);
+        });
+    }
+
+    /** Leads to a number of the canvas or the timeline, to be typed. */
+    private static void field(Workshop w, String id, String name, String field) {
+        w.commands.add(id, name, null, () -> true, () -> {
+            w.studio.select(List.of());
+            if (w.studio.desk() == Desk.INTERACT || w.studio.desk() == Desk.PUBLISH) {
+                w.studio.setDesk(Desk.ANIMATE);
+            }
+            w.details.get().type(field);
         });
     }
 

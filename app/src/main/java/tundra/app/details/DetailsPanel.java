@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -135,6 +136,16 @@ public final class DetailsPanel extends TallPane {
             }
             refreshEasing();
         }
+    }
+
+    /** Brings a field into view, with the keyboard in it, as soon as it is there. */
+    public void type(String field) {
+        Platform.runLater(() -> {
+            if (lookup("#" + field) instanceof Node n) {
+                reveal(n);
+                n.requestFocus();
+            }
+        });
     }
 
     /** Opens the choice of easings for what is selected. */

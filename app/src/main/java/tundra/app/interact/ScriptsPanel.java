@@ -181,6 +181,19 @@ public final class ScriptsPanel extends VBox {
         look(false);
     }
 
+    /** A new script under a name that no other has, with the keyboard in it. */
+    public void addOne() {
+        int n = 1;
+        while (taken("script" + (n == 1 ? "" : n))) {
+            n++;
+        }
+        add("script" + (n == 1 ? "" : n));
+    }
+
+    private boolean taken(String name) {
+        return studio.project().scripts().stream().anyMatch(s -> s.name().equals(name));
+    }
+
     private void add(String name) {
         studio.editProject("New script " + name.strip(), null, p -> Scripts.add(p, name.strip()));
         shown = studio.project().scripts().getLast().id();

@@ -94,8 +94,14 @@ public final class FindAnything extends StackPane {
 
     private void take() {
         Command c = list.getSelectionModel().getSelectedItem();
+        if (c != null && !c.enabled().getAsBoolean()) {
+            nothing.setText("“" + c.name().get() + "” can't be done now: what it is for is not selected, or stands on another desk.");
+            nothing.setVisible(true);
+            nothing.setManaged(true);
+            return;
+        }
         hide();
-        if (c != null && c.enabled().getAsBoolean()) {
+        if (c != null) {
             c.run().run();
         }
     }
@@ -108,11 +114,16 @@ public final class FindAnything extends StackPane {
                 setGraphic(null);
                 return;
             }
-            var keys = new Label(c.shortcutText());
+            boolean now = c.enabled().getAsBoolean();
+            var keys = new Label(now ? c.shortcutText() : "not now");
             keys.getStyleClass().addAll("mono", "quiet");
             var gap = new Region();
             HBox.setHgrow(gap, Priority.ALWAYS);
-            var row = new HBox(new Label(c.name().get()), gap, keys);
+            var name = new Label(c.name().get());
+            if (!now) {
+                name.getStyleClass().add("quiet");
+            }
+            var row = new HBox(name, gap, keys);
             row.setAlignment(Pos.CENTER_LEFT);
             setGraphic(row);
         }

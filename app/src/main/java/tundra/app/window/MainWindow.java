@@ -126,7 +126,7 @@ public final class MainWindow {
         w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
-            w.commands.add(CommandIds.HELPER + h.name(), "Work out: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> overlays.help(h));
+            w.commands.add(CommandIds.HELPER + h.name(), "Move: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> overlays.help(h));
         }
         ScriptCommands.add(w, this::scripts);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, overlays::trace);
