@@ -105,7 +105,8 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
             field.requestFocus();
             field.selectAll();
             field.focusedProperty().addListener((o, was, is) -> {
-                if (!is && panel.renames(e)) {
+                // a row that is only made anew has another field, which goes on
+                if (!is && field.getScene() != null && panel.renames(e)) {
                     take.run();
                 }
             });

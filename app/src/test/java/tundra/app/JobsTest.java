@@ -1,0 +1,232 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.ListView;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.app.studio.Desk;
+import tundra.core.edit.PropertyEdit;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+
+/** Whole jobs from an empty piece, by mouse and keyboard, until the page does what was wanted. */
+@Tag("long")
+class JobsTest extends InWindow {
+    @TempDir
+    private Path folder;
+
+    private Board board() throws Exception {
+        return RealWindow.fx(t.studio::board);
+    }
+
+    private void draw(KeyCode tool, double x, double y, double toX, double toY) throws Exception {
+        t.keys(tool);
+        t.drag(t.canvas(x, y), t.canvas(toX, toY));
+    }
+
+    private void select(String... names) throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.select(java.util.Arrays.stream(names).map(n -> t.studio.board().elements().stream().filter(e -> e.name().equals(n)).findFirst().orElseThrow().id()).toList());
+            return null;
+        });
+        t.settle();
+    }
+
+    private void rename(String name) throws Exception {
+        t.keys(KeyCode.F2);
+        t.untilTyping();
+        t.type(name);
+        t.keys(KeyCode.ENTER);
+        t.until(() -> t.studio.selected() != null && t.studio.selected().name().equals(name));
+    }
+
+    /** Chooses from the list that a word of a sentence opens. */
+    private void pick(String chip, String words) throws Exception {
+        t.click(chip);
+        ListView<?> list = t.popup("#picker-list");
+        RealWindow.fx(() -> {
+            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().contains(words)).findFirst().orElseThrow(() -> new AssertionError(words + " in " + list.getItems()))));
+            list.requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.ENTER);
+        t.settle();
+    }
+
+    private TriedPage tried() throws Exception {
+        t.keys(KeyCode.CONTROL, KeyCode.T);
+        var page = new TriedPage(t);
+        t.until(() -> t.window.tryView().page().loaded() != null);
+        page.until("typeof Tundra === 'object' && Tundra.pieces.length === 1", "true");
+        return page;
+    }
+
+    private static String tap(String label) {
+        return "document.querySelector('[aria-label=\"" + label + "\"]').click()";
+    }
+
+    /** A menu that opens and closes, in five steps: the panel, the button, their names, both chosen, one command. */
+    @Test
+    void aMenuThatOpensAndCloses() throws Exception {
+        draw(KeyCode.R, 380, 60, 600, 300);
+        draw(KeyCode.E, 560, 10, 620, 50);
+        select("Rectangle", "Ellipse");
+        t.keys(KeyCode.CONTROL, KeyCode.K);
+        t.untilTyping();
+        t.type("menu");
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        assertThat(RealWindow.fx(t.studio::desk)).isEqualTo(Desk.INTERACT);
+        TriedPage page = tried();
+        String panel = "String(+getComputedStyle(document.querySelector('main section > div')).opacity)";
+        page.until(panel, "0");
+        page.ask(tap("Ellipse"));
+        page.until(panel, "1");
+        page.until("document.querySelector('[aria-label=Ellipse]').getAttribute('aria-expanded')", "true");
+        page.ask(tap("Ellipse"));
+        page.until(panel, "0");
+    }
+
+    /** Three scenes, a right and a wrong answer each, a score; tried from the last one. */
+    @Test
+    void aQuizOverThreeScenesTriedFromItsLast() throws Exception {
+        t.run("value-new");
+        for (int scene = 0; scene < 3; scene++) {
+            if (scene > 0) {
+                t.run("scene-add");
+            }
+            RealWindow.fx(() -> {
+                t.studio.setDesk(Desk.DRAW);
+                return null;
+            });
+            t.settle();
+            t.run("actual-size");
+            draw(KeyCode.R, 60, 60, 260, 160);
+            rename("Right " + scene);
+            draw(KeyCode.R, 340, 60, 540, 160);
+            rename("Wrong " + scene);
+            select("Right " + scene);
+            t.run("add-reaction");
+            pick("chip-verb", "add 1 to value");
+            t.click("chip-then");
+            ListView<?> list = t.popup("#picker-list");
+            String words = scene < 2 ? "open the next scene" : "say";
+            RealWindow.fx(() -> {
+                list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().contains(scene(words))).findFirst().orElseThrow(() -> new AssertionError(list.getItems().toString()))));
+                list.requestFocus();
+                return null;
+            });
+            t.keys(KeyCode.ENTER);
+            t.settle();
+        }
+        Project p = RealWindow.fx(t.studio::project);
+        assertThat(p.scenes()).hasSize(3);
+        assertThat(p.scenes()).allSatisfy(s -> assertThat(s.board().reactions()).hasSize(1));
+        TriedPage page = tried();
+        page.until("document.querySelector('section:not([hidden])').getAttribute('aria-label')", p.scenes().getLast().name());
+        page.ask(tap("Right 2"));
+        page.until("String(Tundra.pieces[0].value('" + p.values().getFirst().id() + "'))", "1");
+    }
+
+    private static String scene(String words) {
+        return words.equals("say") ? "tell screen readers" : words;
+    }
+
+    /** A logo drawn by its line, kept as a motif and used twice in another piece. */
+    @Test
+    void aLogoDrawnByItsLineIsUsedTwiceElsewhere() throws Exception {
+        draw(KeyCode.E, 200, 100, 440, 300);
+        t.fill("field-stroke", "1C6A5E");
+        t.fill("field-strokeWidth", "8");
+        rename("Logo");
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.settle();
+        t.run("helper-Appear");
+        javafx.scene.control.ComboBox<String> how = (javafx.scene.control.ComboBox<String>) t.node("helper-0");
+        RealWindow.fx(() -> {
+            how.setValue("draw the outline");
+            return null;
+        });
+        t.settle();
+        t.click("helper-take");
+        assertThat(RealWindow.fx(() -> t.studio.timeline().track(t.studio.selected().id(), Properties.REVEAL))).isNotNull();
+        t.keys(KeyCode.CONTROL, KeyCode.M);
+        t.fileToSave = folder.resolve("logo");
+        t.run("motif-save");
+        t.until(() -> Files.exists(folder.resolve("logo.tundra-motif")) || folder.toFile().list().length > 0);
+        Path kept = Files.list(folder).findFirst().orElseThrow();
+        RealWindow.fx(() -> {
+            t.studio.open(Project.empty("Elsewhere", new Point(640, 400), 24), null);
+            return null;
+        });
+        t.settle();
+        t.fileToOpen = kept;
+        t.run("motif-bring");
+        t.until(() -> t.studio.project().motifs().size() == 1);
+        for (int i = 0; i < 2; i++) {
+            RealWindow.fx(() -> {
+                t.w.commands.find("Place Logo on the canvas").commands().getFirst().run().run();
+                return null;
+            });
+            t.settle();
+        }
+        assertThat(board().elements()).hasSize(2).allSatisfy(e -> assertThat(e.content()).isInstanceOf(Content.Instance.class));
+        TriedPage page = tried();
+        page.until("String(document.querySelectorAll('main ellipse, main path').length >= 2)", "true");
+    }
+
+    /** A vehicle on turning wheels goes by scenery that goes by itself, in a loop. */
+    @Test
+    void aVehicleThroughLayeredScenery() throws Exception {
+        for (double[] hill : new double[][] {{0, 200, 800, 400}, {0, 280, 900, 400}}) {
+            draw(KeyCode.R, hill[0], hill[1], Math.min(hill[2], 630), Math.min(hill[3], 395));
+        }
+        draw(KeyCode.E, 200, 300, 260, 360);
+        rename("Wheel");
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.settle();
+        t.click("key-rotation");
+        RealWindow.fx(() -> {
+            t.studio.seek(t.studio.timeline().duration());
+            return null;
+        });
+        t.settle();
+        t.fill("field-rotation", "1440");
+        t.run("keys-all");
+        t.run("keys-even");
+        String wheel = RealWindow.fx(() -> t.studio.selected().id());
+        RealWindow.fx(() -> {
+            t.studio.seek(0);
+            t.studio.select(t.studio.board().elements().stream().filter(e -> e.name().startsWith("Rectangle")).map(Element::id).toList());
+            return null;
+        });
+        t.settle();
+        t.run("helper-Passes by");
+        t.click("helper-take");
+        Board b = board();
+        assertThat(b.main().loop()).isTrue();
+        assertThat(b.main().track(wheel, Properties.ROTATION).keys()).hasSize(2);
+        // even speed: at half of the time half of the turns, and every layer goes by
+        assertThat(PropertyEdit.valueAt(b, b.main(), wheel, Properties.ROTATION, b.main().duration() / 2)).isEqualTo(720.0);
+        long layers = b.elements().stream().filter(e -> b.main().track(e.id(), Properties.POSITION) != null).count();
+        assertThat(layers).isGreaterThanOrEqualTo(2);
+        TriedPage page = tried();
+        page.until("String(Tundra.pieces[0].timeline('Main').playing)", "true");
+    }
+}
