@@ -229,4 +229,75 @@ class JobsTest extends InWindow {
         TriedPage page = tried();
         page.until("String(Tundra.pieces[0].timeline('Main').playing)", "true");
     }
+
+    /** A greeting: a labelled button that plays a tune and shows words. */
+    @Test
+    void aGreetingWithALabelledButtonAndASound() throws Exception {
+        draw(KeyCode.R, 60, 60, 260, 130);
+        rename("Card");
+        t.keys(KeyCode.T);
+        t.click(t.canvas(90, 90));
+        t.until(() -> t.w.typing.active());
+        t.type("Good night");
+        t.keys(KeyCode.ESCAPE);
+        t.settle();
+        draw(KeyCode.E, 350, 200, 560, 360);
+        rename("Moon");
+        t.fileToOpen = Files.write(folder.resolve("tune.wav"), Tone.wav(0.4, 330));
+        t.run("bring-in");
+        t.until(() -> t.studio.project().assets().size() == 1);
+        select("Card");
+        t.run("add-reaction");
+        pick("chip-verb", "play tune from its start");
+        t.click("chip-then");
+        ListView<?> list = t.popup("#picker-list");
+        RealWindow.fx(() -> {
+            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().startsWith("hide ")).findFirst().orElseThrow()));
+            list.requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.ENTER);
+        t.settle();
+        pick("chip-elements", "Moon");
+        TriedPage page = tried();
+        page.until("String(document.querySelectorAll('[aria-label=\"Card\"]').length)", "1");
+        page.ask(tap("Card"));
+        page.until("String([...document.querySelectorAll('main section > div')].some(x => x.hidden))", "true");
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().contains("play tune from its start")));
+    }
+
+    /** A sorting game: two parts, two places found by their names, and what happens when all have landed. */
+    @Test
+    void aSortingGame() throws Exception {
+        draw(KeyCode.R, 40, 40, 120, 100);
+        rename("Vane");
+        draw(KeyCode.E, 40, 200, 120, 260);
+        rename("Dome");
+        draw(KeyCode.R, 420, 40, 520, 110);
+        rename("Vane slot");
+        draw(KeyCode.E, 420, 200, 520, 280);
+        rename("Dome slot");
+        // the parts lie over their places
+        select("Vane", "Dome");
+        t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.UP);
+        t.run("match-pairs");
+        t.click("drag-by-name-1");
+        assertThat(board().drags().getFirst().pairs()).allSatisfy(p -> assertThat(p.places()).hasSize(1));
+        t.run("value-new");
+        RealWindow.fx(() -> {
+            t.studio.select(List.of());
+            return null;
+        });
+        t.run("add-reaction");
+        pick("chip-event", "every part has landed");
+        pick("chip-verb", "add 1 to value");
+        TriedPage page = tried();
+        String value = RealWindow.fx(() -> t.studio.project().values().getFirst().id());
+        // by the keyboard, as a visitor without a mouse does it
+        for (String part : List.of("Vane", "Dome")) {
+            page.ask("const p = document.querySelector('[aria-label=" + part + "]'); p.focus(); for (const k of [' ', 'ArrowRight', ' ']) p.dispatchEvent(new KeyboardEvent('keydown', { key: k, bubbles: true }))");
+            page.until("String(document.querySelector('[aria-label^=\"" + part + ", \"]') !== null)", "true");
+        }
+        page.until("String(Tundra.pieces[0].value('" + value + "'))", "1");
+    }
 }

@@ -126,6 +126,15 @@ final class Browser implements AutoCloseable {
         mouse("mouseReleased", x, y, 0);
     }
 
+    /** Two clicks so quick that they are one double click. */
+    void doubleClick(double x, double y) {
+        for (int n = 1; n <= 2; n++) {
+            for (String type : List.of("mousePressed", "mouseReleased")) {
+                driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", "left", "buttons", type.equals("mousePressed") ? 1 : 0, "clickCount", n));
+            }
+        }
+    }
+
     /** Presses, moves in two steps and lets go. */
     void drag(Point from, Point to) {
         Point half = from.lerp(to, 0.5);

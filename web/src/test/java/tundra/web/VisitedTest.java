@@ -256,7 +256,7 @@ class VisitedTest extends InBrowser {
         var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)), List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
         open(p.withScenes(List.of(p.scenes().getFirst(), new Scene("z", "Night walk", there))), "door", 600, 300);
         browser.mouse("mouseMoved", 100, 100, 0);
-        new org.openqa.selenium.interactions.Actions(browser.driver).doubleClick().perform();
+        browser.doubleClick(100, 100);
         browser.until("return !document.querySelectorAll('.t-scene')[1].hidden");
         assertThat(value("n")).isZero();
         browser.click(100, 100);

@@ -79,9 +79,14 @@ public final class Reactions {
         return Actions.of(Actions.PLAY_FROM_START, timeline);
     }
 
+    /** With what a reaction names of the board changed. */
+    static Reaction named(Reaction r, UnaryOperator<String> change) {
+        return r.map(s -> s.mapIds(OF_BOARD, change));
+    }
+
     /** With what reactions, drags and scrolling name of the board changed. */
     static Board named(Board b, UnaryOperator<String> change) {
-        return b.withReactions(b.reactions().stream().map(r -> r.map(s -> s.mapIds(OF_BOARD, change))).toList())
+        return b.withReactions(b.reactions().stream().map(r -> named(r, change)).toList())
                 .withDrags(b.drags().stream().map(d -> d.map(change)).toList())
                 .withTimelines(b.timelines().stream().map(t -> t.scroll() == null || t.scroll().through() == null ? t : t.withScroll(t.scroll().withThrough(change.apply(t.scroll().through())))).toList());
     }

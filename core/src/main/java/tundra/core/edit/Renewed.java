@@ -1,10 +1,13 @@
 package tundra.core.edit;
 
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.Map;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
+import tundra.core.model.Reaction;
+import tundra.core.model.Layout;
 import tundra.core.model.Marker;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
@@ -26,7 +29,17 @@ public final class Renewed {
     private Board board(Board old) {
         Board b = Reactions.named(old, this::id);
         return new Board(b.size(), b.canvas(), b.elements().stream().map(this::element).toList(), b.timelines().stream().map(this::timeline).toList(),
-                b.reactions().stream().map(r -> r.withId(Ids.next())).toList(), b.lines(), b.drags().stream().map(d -> d.withId(Ids.next())).toList());
+                b.reactions().stream().map(r -> r.withId(id(r.id()))).toList(), b.lines(), b.drags().stream().map(d -> d.withId(Ids.next())).toList(), b.layouts().stream().map(this::layout).toList());
+    }
+
+    private Layout layout(Layout l) {
+        var reactions = new LinkedHashMap<String, Reaction>();
+        l.differs().reactions().values().forEach(r -> {
+            Reaction there = Reactions.named(r, this::id).withId(id(r.id()));
+            reactions.put(there.id(), there);
+        });
+        var off = l.differs().off().stream().map(this::id).collect(java.util.stream.Collectors.toSet());
+        return l.withId(Ids.next()).withDiffers(l.differs().mapIds(this::id).withReactions(reactions, off));
     }
 
     private String id(String old) {

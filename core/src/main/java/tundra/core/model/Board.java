@@ -6,9 +6,9 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.geometry.Point;
 
-/** The inside of a scene: a canvas with elements from back to front, timelines, reactions, ruler lines, and what visitors can drag. The first timeline is Main. */
+/** The inside of a scene: a canvas with elements from back to front, timelines, reactions, ruler lines, what visitors can drag, and its further layouts. The first timeline is Main. */
 public record Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions,
-        List<RulerLine> lines, List<Dragging> drags) {
+        List<RulerLine> lines, List<Dragging> drags, List<Layout> layouts) {
     /** Stands for the canvas where an element's id is asked for. */
     public static final String CANVAS = "canvas";
 
@@ -18,6 +18,12 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
         reactions = List.copyOf(reactions);
         lines = List.copyOf(lines);
         drags = List.copyOf(drags);
+        layouts = List.copyOf(layouts);
+    }
+
+    /** One that is the same at every width. */
+    public Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions, List<RulerLine> lines, List<Dragging> drags) {
+        this(size, canvas, elements, timelines, reactions, lines, drags, List.of());
     }
 
     /** One on which nothing can be dragged. */
@@ -53,31 +59,44 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     }
 
     public Board withElements(List<Element> e) {
-        return new Board(size, canvas, e, timelines, reactions, lines, drags);
+        return new Board(size, canvas, e, timelines, reactions, lines, drags, layouts);
     }
 
     public Board withCanvas(Values v) {
-        return new Board(size, v, elements, timelines, reactions, lines, drags);
+        return new Board(size, v, elements, timelines, reactions, lines, drags, layouts);
     }
 
     public Board withReactions(List<Reaction> r) {
-        return new Board(size, canvas, elements, timelines, r, lines, drags);
+        return new Board(size, canvas, elements, timelines, r, lines, drags, layouts);
     }
 
     public Board withTimelines(List<Timeline> t) {
-        return new Board(size, canvas, elements, t, reactions, lines, drags);
+        return new Board(size, canvas, elements, t, reactions, lines, drags, layouts);
     }
 
     public Board withLines(List<RulerLine> l) {
-        return new Board(size, canvas, elements, timelines, reactions, l, drags);
+        return new Board(size, canvas, elements, timelines, reactions, l, drags, layouts);
     }
 
     public Board withDrags(List<Dragging> d) {
-        return new Board(size, canvas, elements, timelines, reactions, lines, d);
+        return new Board(size, canvas, elements, timelines, reactions, lines, d, layouts);
+    }
+
+    public Board withLayouts(List<Layout> l) {
+        return new Board(size, canvas, elements, timelines, reactions, lines, drags, l);
+    }
+
+    /** The layout of an id; null for the base. */
+    public Layout layout(String id) {
+        return layouts.stream().filter(l -> l.id().equals(id)).findFirst().orElse(null);
+    }
+
+    public Board mapLayout(String id, UnaryOperator<Layout> change) {
+        return withLayouts(layouts.stream().map(l -> l.id().equals(id) ? change.apply(l) : l).toList());
     }
 
     public Board withSize(Point s) {
-        return new Board(s, canvas, elements, timelines, reactions, lines, drags);
+        return new Board(s, canvas, elements, timelines, reactions, lines, drags, layouts);
     }
 
     public Board mapElement(String id, UnaryOperator<Element> change) {

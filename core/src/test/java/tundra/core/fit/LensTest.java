@@ -1,0 +1,322 @@
+package tundra.core.fit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.Renewed;
+import tundra.core.edit.Resting;
+import tundra.core.frame.FakeMeasurer;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Node;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Differs;
+import tundra.core.model.Effect;
+import tundra.core.model.EffectKind;
+import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.Layout;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Reaction;
+import tundra.core.model.Span;
+import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+
+/** The laws of layouts, on boards drawn by lot: what is read and written back is the same, and a change is exactly where it belongs. */
+class LensTest {
+    private static final List<String> LAYOUTS = List.of("phone", "tablet", "low");
+    private static final FakeMeasurer MEASURE = new FakeMeasurer();
+    private final Random random;
+
+    LensTest() {
+        random = new Random(11);
+    }
+
+    private Element element(String id, int depth) {
+        Values v = Values.NONE.with(Properties.POSITION, new Point(random.nextInt(300), random.nextInt(200))).with(Properties.SIZE, new Point(20 + random.nextInt(80), 10 + random.nextInt(60)))
+                .with(Properties.FILL, new Color(random.nextInt(256), 90, 120, 255)).with(Properties.ROTATION, (double) random.nextInt(90));
+        Content c = switch (depth > 0 && random.nextInt(3) == 0 ? 9 : random.nextInt(5)) {
+            case 0 -> new Content.Ellipse();
+            case 1 -> new Content.Text("Open night", "Figtree", 400, 18 + random.nextInt(20), Content.Align.LEFT, 1.2);
+            case 2 -> new Content.Path(Outline.of(true, Node.corner(0, 0), Node.corner(30, 5), Node.corner(10, 30)), new Point(30, 30), false);
+            case 9 -> {
+                var children = new ArrayList<Element>();
+                for (int i = 0; i < 2 + random.nextInt(3); i++) {
+                    children.add(element(id + i, depth - 1));
+                }
+                yield new Content.Group(children, new Point(120, 90), null);
+            }
+            default -> new Content.Rectangle();
+        };
+        var e = new Element(id, id, false, false, c instanceof Content.Group ? v.without(Properties.SIZE).without(Properties.FILL) : v, c);
+        return random.nextInt(4) == 0 ? e.withEffects(List.of(new Effect(EffectKind.BLUR).withId(id + "x"))) : e;
+    }
+
+    private Board board() {
+        var elements = new ArrayList<Element>();
+        for (int i = 0; i < 6; i++) {
+            elements.add(element("e" + i, 2));
+        }
+        var timelines = new ArrayList<Timeline>();
+        List<String> ids = List.copyOf(Tree.ids(elements));
+        for (int i = 0; i < 3; i++) {
+            Timeline t = new Timeline("t" + i, "T" + i, 2_000_000, i == 1, i != 2, Map.of());
+            for (int n = 0; n < 5; n++) {
+                t = t.with(ids.get(random.nextInt(ids.size())), Properties.POSITION, track()).with(ids.get(random.nextInt(ids.size())), Properties.OPACITY, fade());
+            }
+            timelines.add(t.withShown(ids.get(random.nextInt(ids.size())), new Span(100_000, 900_000)));
+        }
+        var reactions = List.of(new Reaction("r0", Events.tapped("e0"), List.of(Actions.of(Actions.PLAY, "t2"))), new Reaction("r1", Events.of(Events.OPENED), List.of(Actions.of(Actions.HIDE, List.of("e1")))));
+        Board b = new Board(new Point(640, 400), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), elements, timelines, reactions)
+                .withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640)), new Layout("tablet", "Tablet", 560, 960, new Point(768, 900)), new Layout("low", "Low", 1400, 2000, new Point(1600, 300))));
+        for (int n = 0; n < 12; n++) {
+            String l = LAYOUTS.get(random.nextInt(3));
+            b = Lens.put(b, l, changed(Lens.get(b, l)), Lens.Scope.ONLY_HERE);
+        }
+        return b;
+    }
+
+    private Track<Point> track() {
+        return new Track<>(List.of(new Key<>(0, new Point(random.nextInt(300), 10), Easing.LINEAR), new Key<>(1_500_000, new Point(random.nextInt(300), 150), Easing.LINEAR)));
+    }
+
+    private Track<Double> fade() {
+        return new Track<>(List.of(new Key<>(200_000, random.nextInt(10) / 10.0, Easing.LINEAR), new Key<>(1_000_000, 1.0, Easing.LINEAR)));
+    }
+
+    /** A board with one thing changed that layouts can differ in. */
+    private Board changed(Board b) {
+        List<String> ids = List.copyOf(Tree.ids(b.elements()));
+        String id = ids.get(random.nextInt(ids.size()));
+        Element e = b.find(id);
+        return switch (random.nextInt(9)) {
+            case 0 -> b.withRest(id, v -> v.with(Properties.POSITION, new Point(random.nextInt(500), random.nextInt(300))));
+            case 1 -> b.withRest(id, v -> v.with(Properties.ROTATION, random.nextInt(360) + 0.5));
+            case 2 -> e.content() instanceof Content.Text t ? b.mapElement(id, x -> x.withContent(t.withText("Words " + random.nextInt(1000)))) : b.withRest(id, v -> v.with(Properties.OPACITY, random.nextDouble()));
+            case 3 -> e.content() instanceof Content.Path ? Resting.with(b, id, Properties.OUTLINE, Outline.of(true, Node.corner(0, 0), Node.corner(random.nextInt(40), 5), Node.corner(10, 30)))
+                    : !Properties.SIZE.appliesTo(e) ? b : b.withRest(id, v -> v.with(Properties.SIZE, new Point(10 + random.nextInt(90), 10 + random.nextInt(90))));
+            case 4 -> b.mapTimeline("t" + random.nextInt(3), t -> t.with(id, Properties.POSITION, random.nextBoolean() ? track() : null));
+            case 5 -> b.mapTimeline("t0", t -> t.withShown(id, random.nextBoolean() ? new Span(random.nextInt(1000), 800_000) : null));
+            case 6 -> Arrange.step(b, Set.of(b.elements().get(random.nextInt(b.elements().size())).id()), random.nextBoolean() ? 1 : -2);
+            case 7 -> b.mapTimeline("t2", t -> t.withStarts(!t.starts()));
+            default -> b.withReactions(random.nextBoolean() ? b.reactions().stream().skip(1).toList()
+                    : new ArrayList<>(b.reactions()) {{ add(new Reaction("n" + random.nextInt(100_000), Events.tapped(id), List.of(Actions.of(Actions.PLAY, "t0")))); }});
+        };
+    }
+
+    @Test
+    void whatIsReadAndWrittenBackIsTheSame() {
+        for (int i = 0; i < 120; i++) {
+            Board b = board();
+            for (String l : LAYOUTS) {
+                for (Lens.Scope scope : Lens.Scope.values()) {
+                    assertThat(Lens.put(b, l, Lens.get(b, l), scope)).isEqualTo(b);
+                    // also when it is another instance that is equal
+                    Board copy = Lens.get(b, l).withElements(List.copyOf(new ArrayList<>(Lens.get(b, l).elements())));
+                    assertThat(Lens.put(b, l, copy, scope)).isEqualTo(b);
+                }
+            }
+        }
+    }
+
+    @Test
+    void aChangeOfOneLayoutIsThereAlone() {
+        for (int i = 0; i < 400; i++) {
+            Board b = board();
+            String l = LAYOUTS.get(random.nextInt(3));
+            Board edited = changed(Lens.get(b, l));
+            Board now = Lens.put(b, l, edited, Lens.Scope.ONLY_HERE);
+            same(Lens.get(now, l), edited);
+            assertThat(Lens.base(now)).as("the base stays").isEqualTo(Lens.base(b));
+            LAYOUTS.stream().filter(x -> !x.equals(l)).forEach(x -> assertThat(Lens.get(now, x)).isEqualTo(Lens.get(b, x)));
+        }
+    }
+
+    /** The same in each of its parts. */
+    private static void same(Board is, Board wanted) {
+        assertThat(is.size()).isEqualTo(wanted.size());
+        assertThat(is.canvas()).isEqualTo(wanted.canvas());
+        assertThat(is.reactions()).isEqualTo(wanted.reactions());
+        assertThat(is.timelines()).isEqualTo(wanted.timelines());
+        assertThat(is.elements().stream().map(Element::id).toList()).isEqualTo(wanted.elements().stream().map(Element::id).toList());
+        Tree.each(wanted.elements(), e -> {
+            if (e.children().isEmpty()) {
+                assertThat(is.find(e.id())).isEqualTo(e);
+            } else {
+                assertThat(is.find(e.id()).rest()).isEqualTo(e.rest());
+                assertThat(is.find(e.id()).children().stream().map(Element::id).toList()).isEqualTo(e.children().stream().map(Element::id).toList());
+            }
+        });
+        assertThat(is).isEqualTo(wanted);
+    }
+
+    @Test
+    void overriddenAndHandedBackIsAsBefore() {
+        for (int i = 0; i < 300; i++) {
+            Board b = board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640)), new Layout("tablet", "Tablet", 560, 960, new Point(768, 900))));
+            Board now = Lens.put(b, "phone", changed(Lens.get(b, "phone")), Lens.Scope.ONLY_HERE);
+            Board back = now;
+            for (Override o : Override.of(now.layout("phone").differs())) {
+                back = back.mapLayout("phone", x -> x.withDiffers(Override.handedBack(x.differs(), o)));
+            }
+            assertThat(back).isEqualTo(b);
+        }
+    }
+
+    @Test
+    void aChangeOfTheBaseShowsExactlyWhereNothingDiffers() {
+        for (int i = 0; i < 300; i++) {
+            Board b = board();
+            List<String> ids = List.copyOf(Tree.ids(b.elements()));
+            String id = ids.get(random.nextInt(ids.size()));
+            Property<Double> p = random.nextBoolean() ? Properties.ROTATION : Properties.OPACITY;
+            double value = random.nextInt(1000) / 1000.0;
+            UnaryOperator<Board> change = x -> x.withRest(id, v -> v.with(p, value));
+            Board now = Lens.put(b, null, change.apply(Lens.base(b)), Lens.Scope.EVERYWHERE);
+            for (String l : LAYOUTS) {
+                Values own = b.layout(l).differs().values().get(id);
+                assertThat(Lens.get(now, l)).isEqualTo(own != null && own.has(p) ? Lens.get(b, l) : change.apply(Lens.get(b, l)));
+            }
+            // and as well when it is made in a layout for every layout
+            Board from = Lens.put(b, "tablet", change.apply(Lens.get(b, "tablet")), Lens.Scope.EVERYWHERE);
+            assertThat(Lens.get(from, "tablet")).isEqualTo(change.apply(Lens.get(b, "tablet")));
+            assertThat(Lens.base(from).rest(id).get(p)).isEqualTo(Lens.get(from, "tablet").rest(id).get(p));
+        }
+    }
+
+    private static List<String> painted(Board b, long time) {
+        Frame f = new FrameBuilder(b, MEASURE).at(time);
+        var out = new ArrayList<String>();
+        f.index().values().stream().filter(p -> !p.node().marks().isEmpty())
+                .forEach(p -> out.add(String.format(java.util.Locale.ROOT, "%s %.4f %.4f %.4f %.4f %.3f", p.node().id(), p.toCanvas().a(), p.toCanvas().b(), p.toCanvas().e(), p.toCanvas().f(), p.node().opacity())));
+        out.sort(null);
+        return out;
+    }
+
+    @Test
+    void groupingInALayoutMovesNothingInAnyOther() {
+        for (int i = 0; i < 200; i++) {
+            Board b = board();
+            // keys of groups that are turned can't be carried exactly, so the parts stand on the canvas
+            List<String> two = b.elements().stream().filter(e -> e.children().isEmpty()).map(Element::id).limit(2).toList();
+            if (two.size() < 2) {
+                continue;
+            }
+            Board seen = Lens.get(b, "phone");
+            Board edited = Arrange.group(seen, two, new FrameBuilder(seen, MEASURE).at(0)).board();
+            for (Lens.Scope scope : Lens.Scope.values()) {
+                Board now = Lens.put(b, "phone", edited, scope);
+                assertThat(painted(Lens.get(now, "phone"), 0)).isEqualTo(painted(edited, 0));
+                assertThat(Lens.get(now, "phone").elements().stream().map(Element::id).toList()).isEqualTo(edited.elements().stream().map(Element::id).toList());
+                for (String l : new String[] {null, "tablet", "low"}) {
+                    for (long t : new long[] {0, 700_000}) {
+                        assertThat(painted(Lens.get(now, l), t)).as("%s, %s at %d", scope, l, t).isEqualTo(painted(Lens.get(b, l), t));
+                    }
+                }
+            }
+        }
+    }
+
+    @Test
+    void whatIsMadeOrDeletedInOneLayoutAloneIsSeenThereAlone() {
+        Board b = board();
+        Element fresh = new Element("fresh", "Fresh", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)).with(Properties.SIZE, new Point(20, 20)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        Board now = Lens.put(b, "phone", Arrange.add(Lens.get(b, "phone"), fresh), Lens.Scope.ONLY_HERE);
+        assertThat(painted(Lens.get(now, "phone"), 0)).anyMatch(x -> x.startsWith("fresh "));
+        for (String l : new String[] {null, "tablet", "low"}) {
+            assertThat(painted(Lens.get(now, l), 0)).isEqualTo(painted(Lens.get(b, l), 0));
+        }
+        String gone = b.elements().getFirst().id();
+        Board less = Lens.put(b, "phone", Arrange.delete(Lens.get(b, "phone"), Set.of(gone)), Lens.Scope.ONLY_HERE);
+        assertThat(less.find(gone)).isNotNull();
+        assertThat(painted(Lens.get(less, "phone"), 0)).noneMatch(x -> x.startsWith(gone + " "));
+        for (String l : new String[] {null, "tablet", "low"}) {
+            assertThat(painted(Lens.get(less, l), 0)).isEqualTo(painted(Lens.get(b, l), 0));
+        }
+        Board everywhere = Lens.put(b, "phone", Arrange.delete(Lens.get(b, "phone"), Set.of(gone)), Lens.Scope.EVERYWHERE);
+        assertThat(everywhere.find(gone)).isNull();
+    }
+
+    @Test
+    void anIntroThatIsSkippedStandsAtItsEnd() {
+        Board b = board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640), Differs.NOTHING.withTimeline("t0", t -> t.withEnded(true)))));
+        Board phone = Lens.get(b, "phone");
+        assertThat(phone.timeline("t0").starts()).isFalse();
+        for (var of : b.timeline("t0").tracks().entrySet()) {
+            of.getValue().forEach((p, track) -> assertThat(Resting.of(phone, of.getKey(), p)).isEqualTo(track.keys().getLast().value()));
+        }
+        assertThat(Lens.put(b, "phone", phone, Lens.Scope.ONLY_HERE)).isEqualTo(b);
+    }
+
+    @Test
+    void rangesNeverOverlapAndTheBaseHasTheRest() {
+        Board b = board();
+        for (int i = 0; i < 500; i++) {
+            List<Layout> all = b.layouts();
+            b = switch (random.nextInt(all.isEmpty() ? 1 : 4)) {
+                case 0 -> {
+                    int from = random.nextInt(1800);
+                    yield Layouts.add(b, "L", from, from + 1 + random.nextInt(900), new Point(500, 500), null);
+                }
+                case 1 -> Layouts.range(b, all.get(random.nextInt(all.size())).id(), random.nextInt(1800), random.nextInt(2500));
+                case 2 -> Layouts.breakpoint(b, all.get(random.nextInt(all.size())).from(), random.nextInt(2000));
+                default -> all.size() > 6 ? Layouts.delete(b, all.getFirst().id()) : b;
+            };
+            int at = 0;
+            for (Layouts.Range r : Layouts.ranges(b)) {
+                assertThat(r.from()).isEqualTo(at);
+                assertThat(r.to()).isGreaterThan(at);
+                at = r.to();
+            }
+            assertThat(at).isEqualTo(Layout.WIDEST);
+        }
+    }
+
+    @Test
+    void aDeletedLayoutChangesNoOtherAndACopiedBoardHasItsOwn() {
+        Board b = board();
+        Board less = Layouts.delete(b, "tablet");
+        assertThat(Lens.get(less, "phone")).isEqualTo(Lens.get(b, "phone"));
+        assertThat(Lens.base(less)).isEqualTo(Lens.base(b));
+        Board copy = Renewed.of(b);
+        for (int i = 0; i < 3; i++) {
+            String was = b.layouts().get(i).id(), now = copy.layouts().get(i).id();
+            assertThat(painted(Lens.get(copy, now), 300_000).stream().map(x -> x.substring(x.indexOf(' '))).sorted().toList())
+                    .isEqualTo(painted(Lens.get(b, was), 300_000).stream().map(x -> x.substring(x.indexOf(' '))).sorted().toList());
+        }
+    }
+
+    @Test
+    void anOverrideIsCopiedToAnotherLayoutAndMadeTheBases() {
+        for (int i = 0; i < 120; i++) {
+            Board b = board();
+            for (Override o : Override.of(b.layout("phone").differs())) {
+                Board copied = b.mapLayout("tablet", x -> x.withDiffers(Override.copied(b.layout("phone").differs(), o, x.differs())));
+                assertThat(Override.of(copied.layout("tablet").differs())).contains(o);
+                assertThat(Override.handedBack(copied.layout("tablet").differs(), o)).isEqualTo(Override.handedBack(b.layout("tablet").differs(), o));
+                if (!(o instanceof Override.Reacts) && !(o instanceof Override.Starts)) {
+                    Board made = Override.toBase(b, "phone", o);
+                    assertThat(Lens.get(made, "phone")).as("%s", o).isEqualTo(Lens.get(b, "phone"));
+                    assertThat(made.size()).isEqualTo(b.size());
+                }
+            }
+        }
+    }
+}
