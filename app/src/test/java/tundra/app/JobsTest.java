@@ -295,7 +295,7 @@ class JobsTest extends InWindow {
         String value = RealWindow.fx(() -> t.studio.project().values().getFirst().id());
         // by the keyboard, as a visitor without a mouse does it
         for (String part : List.of("Vane", "Dome")) {
-            page.ask("const p = document.querySelector('[aria-label=" + part + "]'); p.focus(); for (const k of [' ', 'ArrowRight', ' ']) p.dispatchEvent(new KeyboardEvent('keydown', { key: k, bubbles: true }))");
+            page.ask("{ const p = document.querySelector('[aria-label=" + part + "]'); p.focus(); for (const k of [' ', 'ArrowRight', ' ']) p.dispatchEvent(new KeyboardEvent('keydown', { key: k, bubbles: true })) }");
             page.until("String(document.querySelector('[aria-label^=\"" + part + ", \"]') !== null)", "true");
         }
         page.until("String(Tundra.pieces[0].value('" + value + "'))", "1");
