@@ -44,7 +44,6 @@ import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.interact.ScriptsPanel;
 import tundra.app.interact.TouchBar;
-import tundra.app.job.Work;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;

@@ -57,7 +57,7 @@ public final class Reactions {
 
     /** What actions can set of an element. Of an instance within its own motif it is what doesn't depend on where it stands. */
     public static List<Property<?>> settable(Element e) {
-        return e == INSTANCE ? List.of(Properties.OPACITY, Properties.ROTATION, Properties.SCALE) : Properties.of(e);
+        return e == INSTANCE ? List.of(Properties.OPACITY, Properties.ROTATION, Properties.SCALE) : Properties.of(e).stream().filter(p -> !Properties.TIES.contains(p)).toList();
     }
 
     /** When the element is tapped, a timeline plays from its start. */
@@ -133,7 +133,7 @@ public final class Reactions {
 
     /** Only reactions of a motif know an instance. */
     private static Board tidied(Project p, Place x, BiPredicate<Slot.Type, String> around) {
-        Board b = tidied(apart(p, x.board()), around);
+        Board b = LayoutsTidied.of(tidied(apart(p, x.board()), around), around);
         if (x instanceof Motif || b.reactions().stream().noneMatch(r -> r.slots().stream().anyMatch(s -> s.names(Slot.INSTANCE)))) {
             return b;
         }
@@ -149,10 +149,14 @@ public final class Reactions {
             return b;
         }
         var drags = b.drags().stream().map(d -> d.map(id -> b.find(id) == null ? null : id)).filter(Objects::nonNull).toList();
-        var reactions = b.reactions().stream().map(r -> r.map(s -> s.mapIds((slot, id) -> here(b, slot, id) && around.test(slot.type(), id) ? id : null)))
-                .filter(Objects::nonNull).toList();
+        var reactions = b.reactions().stream().map(r -> tidied(r, b, around)).filter(Objects::nonNull).toList();
         Board out = drags.equals(b.drags()) ? b : b.withDrags(drags);
         return reactions.equals(b.reactions()) ? out : out.withReactions(reactions);
+    }
+
+    /** Without what names something that is gone; null where nothing is left to do. */
+    static Reaction tidied(Reaction r, Board b, BiPredicate<Slot.Type, String> around) {
+        return r.map(s -> s.mapIds((slot, id) -> here(b, slot, id) && around.test(slot.type(), id) ? id : null));
     }
 
     /** Whether a timeline goes by the way of an element that is gone; it goes by the scene's from then on. */

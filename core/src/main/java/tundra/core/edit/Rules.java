@@ -7,6 +7,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Layout;
 import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
@@ -93,13 +94,30 @@ public final class Rules {
             }
         }
         boolean sounds = was == null || was.timelines() != b.timelines();
-        if (why == null && sounds) {
+        if (why == null && (sounds || was.layouts() != b.layouts())) {
             why = ofTimelines(b);
         }
         if (why == null && (was == null || otherShelf || was.elements() != b.elements() || sounds)) {
             why = missing(after, p);
         }
+        if (why == null && (was == null || was.layouts() != b.layouts())) {
+            why = ofLayouts(b);
+        }
         return why != null || was != null && was.reactions() == b.reactions() ? why : ofReactions(b.reactions());
+    }
+
+    private static String ofLayouts(Board b) {
+        if (b.layouts().size() > Limits.LAYOUTS) {
+            return "A scene can have " + Limits.LAYOUTS + " layouts, and that would be " + b.layouts().size() + ".";
+        }
+        for (Layout l : b.layouts()) {
+            int letters = l.differs().words().values().stream().mapToInt(String::length).max().orElse(0);
+            String why = tooLong(l.name()) ? tooLong("A name", l.name().length()) : letters > Limits.TEXT_CHARS ? tooLong("A text", letters) : ofReactions(List.copyOf(l.differs().reactions().values()));
+            if (why != null) {
+                return why;
+            }
+        }
+        return null;
     }
 
     /** An instance whose motif is not there; null for none. */
@@ -139,6 +157,11 @@ public final class Rules {
             }
             if (tooLong(t.name())) {
                 return tooLong("A name", t.name().length());
+            }
+        }
+        for (Layout l : b.layouts()) {
+            for (var x : l.differs().timelines().values()) {
+                keys += x.tracks().values().stream().mapToLong(t -> t.keys().size()).sum();
             }
         }
         return keys > Limits.KEYS ? "A scene can hold " + Limits.KEYS + " keys, and that would be " + keys + "." : null;

@@ -12,6 +12,11 @@ final class Places {
         return kind + ":" + id;
     }
 
+    /** Of an object within a layout. */
+    static String in(String layout, String kind, String id) {
+        return "layout:" + layout + "/" + kind + ":" + id;
+    }
+
     static String keys(String timeline, String element) {
         return "keys:" + timeline + "/" + element;
     }

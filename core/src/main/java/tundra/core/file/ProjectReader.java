@@ -266,10 +266,12 @@ final class ProjectReader {
         canvas.keepUnknown(Places.of("canvas", id), unknown);
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
-        var timelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts).read(f);
+        var ofTimelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts);
+        var timelines = ofTimelines.read(f);
         var named = new HashSet<>(here);
         named.addAll(also);
-        var reactions = new ReactionReader(named, timelines, around, unknown, this::id, parts).read(f);
+        var ofReactions = new ReactionReader(named, timelines, around, unknown, this::id, parts);
+        var reactions = ofReactions.read(f);
         var drags = new ArrayList<Dragging>();
         for (JsonNode n : f.has("drags") ? f.list("drags") : List.<JsonNode>of()) {
             parts.part(() -> drags.add(dragging(new Fields(n, "what can be dragged in " + f.where()), here)));
@@ -281,8 +283,10 @@ final class ProjectReader {
                 lines.add(new RulerLine(l.flag("upright"), l.number("at", -Limits.LENGTH, Limits.LENGTH)));
             });
         }
+        Board base = new Board(size, values, elements, timelines, reactions, lines, drags);
+        Board board = new LayoutReader(ofTimelines, ofReactions, this::id, unknown, parts).read(base, f);
         f.keepUnknown(Places.of("scene", id), unknown);
-        return new Board(size, values, elements, timelines, reactions, lines, drags);
+        return board;
     }
 
     private static Easing easing(Fields f) throws FileProblem {

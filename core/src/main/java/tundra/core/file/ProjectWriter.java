@@ -116,7 +116,7 @@ final class ProjectWriter {
         return unknown(o, Places.PROJECT);
     }
 
-    private ObjectNode unknown(ObjectNode o, String place) {
+    ObjectNode unknown(ObjectNode o, String place) {
         String text = project.unknown().get(place);
         if (text != null) {
             Json.MAPPER.readTree(text).properties().forEach(e -> {
@@ -167,6 +167,11 @@ final class ProjectWriter {
         }
         ArrayNode reactions = o.putArray("reactions");
         b.reactions().forEach(r -> reactions.add(reaction(r)));
+        if (!b.layouts().isEmpty()) {
+            var layout = new LayoutWriter(this, order);
+            ArrayNode layouts = o.putArray("layouts");
+            b.layouts().forEach(l -> layouts.add(layout.layout(l)));
+        }
         return unknown(o, Places.of("scene", s.id()));
     }
 
@@ -266,7 +271,7 @@ final class ProjectWriter {
         return e.content() instanceof Content.Group ? v.without(Properties.SIZE) : v;
     }
 
-    private ObjectNode values(Values v) {
+    ObjectNode values(Values v) {
         ObjectNode o = Json.MAPPER.createObjectNode();
         for (Property<?> p : Properties.ALL) {
             if (v.has(p)) {
@@ -301,12 +306,12 @@ final class ProjectWriter {
         return o;
     }
 
-    private static ArrayNode pair(Point p) {
+    static ArrayNode pair(Point p) {
         return Json.MAPPER.createArrayNode().add(p.x()).add(p.y());
     }
 
     /** What belongs to elements, in the order of the elements. */
-    private static <V> Map<String, V> ordered(Map<String, V> m, Map<String, Integer> order) {
+    static <V> Map<String, V> ordered(Map<String, V> m, Map<String, Integer> order) {
         var out = new LinkedHashMap<String, V>();
         m.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<String, V> e) -> order.getOrDefault(e.getKey(), Integer.MAX_VALUE)).thenComparing(Map.Entry::getKey))
                 .forEach(e -> out.put(e.getKey(), e.getValue()));
@@ -327,14 +332,15 @@ final class ProjectWriter {
         var all = ordered(t.tracks(), order);
         all.forEach((element, of) -> {
             ObjectNode tracks = keys.putObject(element);
-            of.forEach((p, track) -> tracks.set(p.key(), track(t, element, p, track)));
+            of.forEach((p, track) -> tracks.set(p.key(), track(t.id(), element, p, track)));
             unknown(tracks, Places.keys(t.id(), element));
         });
         extras(o, t, all, order);
         return unknown(o, Places.of("timeline", t.id()));
     }
 
-    private static void extras(ObjectNode o, Timeline t, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Integer> order) {
+    /** What holds for the whole motion paths of those that have one of their own shape. */
+    static void paths(ObjectNode o, Map<String, Map<Property<?>, Track<?>>> tracks) {
         ObjectNode paths = Json.MAPPER.createObjectNode();
         tracks.forEach((element, of) -> {
             Track<?> track = of.get(Properties.POSITION);
@@ -348,6 +354,10 @@ final class ProjectWriter {
         if (!paths.isEmpty()) {
             o.set("paths", paths);
         }
+    }
+
+    private static void extras(ObjectNode o, Timeline t, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Integer> order) {
+        paths(o, tracks);
         if (!t.shown().isEmpty()) {
             ObjectNode shown = o.putObject("shown");
             ordered(t.shown(), order).forEach((element, span) -> shown.set(element, span(span)));
@@ -365,11 +375,11 @@ final class ProjectWriter {
         }
     }
 
-    private static ObjectNode span(Span s) {
+    static ObjectNode span(Span s) {
         return Json.MAPPER.createObjectNode().put("from", s.from()).put("to", s.to());
     }
 
-    private ArrayNode track(Timeline t, String element, Property<?> p, Track<?> track) {
+    ArrayNode track(String timeline, String element, Property<?> p, Track<?> track) {
         ArrayNode out = Json.MAPPER.createArrayNode();
         for (Key<?> k : track.keys()) {
             ObjectNode o = out.addObject().put("at", k.time());
@@ -379,7 +389,7 @@ final class ProjectWriter {
                 o.set("in", pair(k.in()));
                 o.set("out", pair(k.out()));
             }
-            unknown(o, Places.key(t.id(), element, p, k.time()));
+            unknown(o, Places.key(timeline, element, p, k.time()));
         }
         return out;
     }
@@ -418,7 +428,7 @@ final class ProjectWriter {
         return e.name().toLowerCase(Locale.ROOT);
     }
 
-    private ObjectNode reaction(Reaction r) {
+    ObjectNode reaction(Reaction r) {
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", r.id());
         slots(o.putObject("when").put("event", r.when().kind().key()), r.when().slots());
         if (!r.conditions().isEmpty()) {

@@ -59,11 +59,16 @@ final class ReactionReader {
     }
 
     List<Reaction> read(Fields scene) throws FileProblem {
+        return read(scene, ids);
+    }
+
+    /** @param own reads their ids */
+    List<Reaction> read(Fields scene, TimelineReader.IdReader own) throws FileProblem {
         var out = new ArrayList<Reaction>();
         for (JsonNode n : scene.list("reactions")) {
             parts.part(() -> {
                 var f = new Fields(n, "reaction " + (out.size() + 1) + " of " + scene.where());
-                String id = ids.id(f);
+                String id = own.id(f);
                 Fields when = f.object("when");
                 EventKind event = Events.byKey(when.text("event"));
                 if (event == null) {

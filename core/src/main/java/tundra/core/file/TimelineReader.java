@@ -82,6 +82,13 @@ final class TimelineReader {
 
     private Timeline timeline(Fields f) throws FileProblem {
         var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of()).withScroll(f.has("scroll") ? scroll(f.object("scroll")) : null);
+        t = extras(keys(t, f), f);
+        f.keepUnknown(Places.of("timeline", t.id()), unknown);
+        return t;
+    }
+
+    /** With the keys of an object. Lists without any are no keys. */
+    Timeline keys(Timeline t, Fields f) throws FileProblem {
         paths = f.has("paths") ? f.object("paths") : null;
         Fields all = f.object("keys");
         var made = new Timeline[] {t};
@@ -100,9 +107,12 @@ final class TimelineReader {
                 of.keepUnknown(Places.keys(made[0].id(), element), unknown);
             });
         }
-        t = extras(made[0], f);
-        f.keepUnknown(Places.of("timeline", t.id()), unknown);
-        return t;
+        return made[0];
+    }
+
+    /** What can have keys, by its id; null for what isn't there. */
+    Owner owner(String id) {
+        return owners.get(id);
     }
 
     private <T> Timeline track(Timeline t, Fields of, String element, Property<T> p) throws FileProblem {
@@ -138,7 +148,8 @@ final class TimelineReader {
         return new PathShape(f.number("bend", 0, 1), f.flag("closed"), f.has("whole") ? easing(f, "whole") : null);
     }
 
-    private Timeline extras(Timeline t, Fields f) throws FileProblem {
+    /** With when elements are seen. */
+    Timeline shown(Timeline t, Fields f) throws FileProblem {
         var out = new Timeline[] {t};
         Fields shown = f.has("shown") ? f.object("shown") : null;
         for (String element : shown == null ? List.<String>of() : shown.names()) {
@@ -149,6 +160,11 @@ final class TimelineReader {
                 out[0] = out[0].withShown(element, span(shown, element));
             });
         }
+        return out[0];
+    }
+
+    private Timeline extras(Timeline timeline, Fields f) throws FileProblem {
+        Timeline t = shown(timeline, f);
         var markers = new ArrayList<Marker>();
         for (JsonNode n : f.has("markers") ? f.list("markers") : List.<JsonNode>of()) {
             parts.part(() -> {
@@ -167,7 +183,7 @@ final class TimelineReader {
                         time(m, "from"), time(m, "length"), m.has("loop") && m.flag("loop")));
             });
         }
-        return out[0].withMarkers(markers).withSounds(sounds).withRange(f.has("range") ? span(f, "range") : null);
+        return t.withMarkers(markers).withSounds(sounds).withRange(f.has("range") ? span(f, "range") : null);
     }
 
     /** A time that is 0 where it isn't said. */

@@ -28,6 +28,12 @@ final class ValueReader {
         return v;
     }
 
+    /** What a layout changes of an owner: also a path's outline. */
+    static Values overrides(Fields f, Owner owner) throws FileProblem {
+        Values v = values(f, owner);
+        return f.has(Properties.OUTLINE.key()) && Properties.OUTLINE.appliesTo(owner) ? with(v, Properties.OUTLINE, f.raw(Properties.OUTLINE.key()), f) : v;
+    }
+
     private static <T> Values with(Values v, Property<T> p, JsonNode n, Fields f) throws FileProblem {
         return v.with(p, value(p, n, f, p.key()));
     }

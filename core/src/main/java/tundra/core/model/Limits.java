@@ -20,6 +20,8 @@ public final class Limits {
     /** Elements that a place shows, those of its motifs as often as they stand there; and motifs in motifs. */
     public static final int SHOWN = 100_000;
     public static final int MOTIF_DEPTH = 100;
+    /** Of one scene. */
+    public static final int LAYOUTS = 100;
     public static final int NODES = 2_000_000;
     public static final int KEYS = 2_000_000;
     public static final int TEXT_CHARS = 100_000;

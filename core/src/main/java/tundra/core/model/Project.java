@@ -93,10 +93,13 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return out;
     }
 
-    /** The reactions of all scenes and motifs, then those of the whole piece. */
+    /** The reactions of all scenes and motifs, each with those of its layouts, then those of the whole piece. */
     public List<Reaction> allReactions() {
         var out = new ArrayList<Reaction>();
-        places().forEach(x -> out.addAll(x.board().reactions()));
+        places().forEach(x -> {
+            out.addAll(x.board().reactions());
+            x.board().layouts().forEach(l -> out.addAll(l.differs().reactions().values()));
+        });
         out.addAll(reactions);
         return out;
     }

@@ -3,9 +3,11 @@ package tundra.core.model;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
@@ -137,10 +139,29 @@ public final class Properties {
     public static final Property<String> TOUCH = choice("touch", "Touch", ANY, "what is seen", "its whole box", "lets through");
     /** At which share of the page's scrolling an element goes along while its scene stands: 1 as fast as the page, 0 not at all, below 0 the other way. */
     public static final Property<Double> PARALLAX = add("parallax", "Parallax", ValueType.NUMBER, "%", 100, List.of("%"), -3, 3, 0.0, ANY);
+
+    // how an element follows its parent's size, along one axis and the other
+    public static final Property<String> TIE_X = choice("tieX", "Tied to", ANY, "left", "middle", "right", "both sides");
+    /** Whether the distance to the left, or of the middle, is in px or goes with the parent's width. */
+    public static final Property<String> LEFT_IN = choice("leftIn", "Left in", ANY, "px", "%");
+    public static final Property<String> WIDTH_IN = choice("widthIn", "Width in", ANY, "px", "%");
+    public static final Property<String> RIGHT_IN = choice("rightIn", "Right in", ANY, "px", "%");
+    public static final Property<String> TIE_Y = choice("tieY", "Tied to", ANY, "top", "middle", "bottom", "both sides");
+    public static final Property<String> TOP_IN = choice("topIn", "Top in", ANY, "px", "%");
+    public static final Property<String> HEIGHT_IN = choice("heightIn", "Height in", ANY, "px", "%");
+    public static final Property<String> BOTTOM_IN = choice("bottomIn", "Bottom in", ANY, "px", "%");
+    /** Whether its way travels with it, or goes with the parent's size. */
+    public static final Property<String> WAY_IN = choice("wayIn", "Way in", ANY, "px", "%");
+    /** What becomes of its art in a box of another size. */
+    public static final Property<String> RESIZE = choice("resize", "Resize", ANY, "stretch", "keep", "contain", "cover");
+    /** The point of the art that stays at the same point of the box, where it isn't stretched. */
+    public static final Property<Point> RESIZE_POINT = add("resizePoint", "Point that stays", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), ANY);
+    public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE, RESIZE_POINT);
+
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
     /** What is never keyed: it holds at all times. */
-    private static final List<Property<?>> REST_ONLY = List.of(ISOLATE, CURSOR, TOUCH, PARALLAX);
+    private static final Set<Property<?>> REST_ONLY = Stream.concat(Stream.of(ISOLATE, CURSOR, TOUCH, PARALLAX), TIES.stream()).collect(Collectors.toUnmodifiableSet());
     /** Where an element stands and how it lies there, whatever it looks like. */
     public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */

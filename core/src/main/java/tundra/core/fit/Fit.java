@@ -1,0 +1,175 @@
+package tundra.core.fit;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+import tundra.core.motion.Track;
+
+/** A board at another size than its own: each element where its ties take it, and as large as they make it. */
+public final class Fit {
+    private final Map<String, Change> changes = new HashMap<>();
+
+    /**
+     * What became of one element.
+     *
+     * @param moved of its position at rest
+     * @param grown of its size
+     * @param scaled of its scale
+     * @param parent how many times as large its parent is
+     * @param share whether its way goes with the parent
+     */
+    private record Change(Point moved, Point grown, Point scaled, Point parent, boolean share) {}
+
+    private Fit() {}
+
+    /** @param size of the canvas, in px, above 0 */
+    public static Board at(Board b, Point size) {
+        if (size.equals(b.size())) {
+            return b;
+        }
+        var fit = new Fit();
+        List<Element> elements = fit.all(b.elements(), b.size(), size);
+        List<Timeline> timelines = b.timelines().stream().map(fit::timeline).toList();
+        return b.withSize(size).withElements(elements).withTimelines(timelines);
+    }
+
+    private List<Element> all(List<Element> of, Point from, Point to) {
+        var out = new ArrayList<Element>(of.size());
+        boolean same = true;
+        for (Element e : of) {
+            Element now = element(e, from, to);
+            same &= now == e;
+            out.add(now);
+        }
+        return same ? of : out;
+    }
+
+    private Element element(Element e, Point from, Point to) {
+        Values v = e.rest();
+        Point box = box(e), pivot = v.get(Properties.PIVOT), at = v.get(Properties.POSITION);
+        Point begin = new Point(at.x() - pivot.x() * box.x(), at.y() - pivot.y() * box.y());
+        boolean text = e.content() instanceof Content.Text;
+        Tie.Growth x = from.x() > 0 ? tie(Tie.across(v), text && box.x() == 0).growth(from.x(), begin.x(), box.x()) : Tie.Growth.NONE;
+        Tie.Growth y = from.y() > 0 ? tie(Tie.down(v), text).growth(from.y(), begin.y(), box.y()) : Tie.Growth.NONE;
+        Point by = to.minus(from);
+        Point size = new Point(Math.max(0, box.x() + x.length() * by.x()), Math.max(0, box.y() + y.length() * by.y()));
+        Point start = new Point(begin.x() + x.begin() * by.x(), begin.y() + y.begin() * by.y());
+        boolean way = v.get(Properties.WAY_IN).equals("%");
+        if (size.equals(box)) {
+            Point moved = start.minus(begin);
+            if (moved.equals(Point.ZERO) && !way) {
+                return e;
+            }
+            return put(e, moved, Point.ZERO, new Point(1, 1), from, to, way);
+        }
+        String rule = v.get(Properties.RESIZE);
+        if (rule.equals("stretch") && (text || Properties.SIZE.appliesTo(e))) {
+            Point grown = size.minus(box);
+            Point moved = new Point(start.x() + pivot.x() * (box.x() + grown.x()) - at.x(), start.y() + pivot.y() * (box.y() + grown.y()) - at.y());
+            return put(e, moved, grown, new Point(1, 1), from, to, way);
+        }
+        Point k = scale(rule, box, size), point = rule.equals("stretch") ? Point.ZERO : v.get(Properties.RESIZE_POINT);
+        Point shown = new Point(k.x() * box.x(), k.y() * box.y());
+        Point moved = new Point(start.x() + point.x() * (size.x() - shown.x()) + pivot.x() * shown.x() - at.x(), start.y() + point.y() * (size.y() - shown.y()) + pivot.y() * shown.y() - at.y());
+        return put(e, moved, Point.ZERO, k, from, to, way);
+    }
+
+    /** What takes its length from its words keeps it. */
+    private static Tie tie(Tie t, boolean byWords) {
+        return byWords ? new Tie(t.side() == Tie.Side.BOTH ? Tie.Side.NEAR : t.side(), t.nearIn(), false, t.farIn()) : t;
+    }
+
+    private static Point scale(String rule, Point box, Point size) {
+        double x = box.x() > 0 ? size.x() / box.x() : 1, y = box.y() > 0 ? size.y() / box.y() : 1;
+        return switch (rule) {
+            case "keep" -> new Point(1, 1);
+            case "contain" -> new Point(Math.min(x, y), Math.min(x, y));
+            case "cover" -> new Point(Math.max(x, y), Math.max(x, y));
+            default -> new Point(x, y);
+        };
+    }
+
+    private Element put(Element e, Point moved, Point grown, Point scaled, Point from, Point to, boolean way) {
+        Values v = e.rest();
+        changes.put(e.id(), new Change(moved, grown, scaled, new Point(ratio(from.x(), to.x()), ratio(from.y(), to.y())), way));
+        Values now = v.with(Properties.POSITION, v.get(Properties.POSITION).plus(moved));
+        if (!scaled.equals(new Point(1, 1))) {
+            now = now.with(Properties.SCALE, v.get(Properties.SCALE).times(scaled));
+        }
+        if (grown.equals(Point.ZERO)) {
+            return e.withRest(now);
+        }
+        if (e.content() instanceof Content.Text t) {
+            return e.withRest(now.with(Properties.WRAP, t.wrap() + grown.x()));
+        }
+        Point box = v.get(Properties.SIZE);
+        Element sized = e.withRest(now.with(Properties.SIZE, box.plus(grown)));
+        return e.content() instanceof Content.Group g ? held(sized, g.clip(), box, box.plus(grown)) : sized;
+    }
+
+    /** What a group holds follows its size, and so does what it clips to. */
+    private Element held(Element group, Outline clip, Point from, Point to) {
+        Element out = group.withChildren(all(group.children(), from, to));
+        Outline wide = clip == null ? null : clip.through(Affine.scale(ratio(from.x(), to.x()), ratio(from.y(), to.y())));
+        var g = (Content.Group) out.content();
+        return clip == null ? out : out.withContent(new Content.Group(g.children(), g.box(), wide, g.scatter()));
+    }
+
+    private static double ratio(double from, double to) {
+        return from > 0 ? to / from : 1;
+    }
+
+    /** The box as drawn; 0 along what isn't known, such as the height of a text. */
+    private static Point box(Element e) {
+        return switch (e.content()) {
+            case Content.Text t -> new Point(t.wrap(), 0);
+            case Content.Instance i -> i.box();
+            case Content.Parent p -> p.box();
+            default -> e.rest().get(Properties.SIZE);
+        };
+    }
+
+    private Timeline timeline(Timeline t) {
+        var out = new HashMap<String, Map<Property<?>, Track<?>>>();
+        t.tracks().forEach((owner, of) -> {
+            Change c = changes.get(owner);
+            if (c != null) {
+                var now = new HashMap<Property<?>, Track<?>>(of);
+                now.replaceAll((p, track) -> track(p, track, c));
+                out.put(owner, now);
+            }
+        });
+        return out.isEmpty() ? t : t.withAll(out);
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Track<?> track(Property<?> p, Track<?> t, Change c) {
+        if (p == Properties.POSITION) {
+            var of = (Track<Point>) t;
+            return c.share ? of.map(k -> k.with(k.value().times(c.parent)).mapHandles(h -> h.times(c.parent))) : of.map(k -> k.with(k.value().plus(c.moved)));
+        }
+        if (p == Properties.POSITION_X || p == Properties.POSITION_Y) {
+            boolean x = p == Properties.POSITION_X;
+            double by = x ? c.moved.x() : c.moved.y(), ratio = x ? c.parent.x() : c.parent.y();
+            return ((Track<Double>) t).map(k -> k.with(c.share ? k.value() * ratio : k.value() + by));
+        }
+        if (p == Properties.SIZE) {
+            return ((Track<Point>) t).map(k -> k.with(new Point(Math.max(0, k.value().x() + c.grown.x()), Math.max(0, k.value().y() + c.grown.y()))));
+        }
+        if (p == Properties.SCALE) {
+            return ((Track<Point>) t).map(k -> k.with(k.value().times(c.scaled)));
+        }
+        return p == Properties.WRAP ? ((Track<Double>) t).map(k -> k.with(Math.max(0, k.value() + c.grown.x()))) : t;
+    }
+}
