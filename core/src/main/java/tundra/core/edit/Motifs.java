@@ -14,6 +14,7 @@ import java.util.function.LongFunction;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import tundra.core.frame.Frame;
+import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -37,7 +38,9 @@ public final class Motifs {
     /** Flipbooks whose rounds meet only after this are left as long as their scene, in µs. */
     private static final long LONGEST_ROUND = 60_000_000;
     /** Times at which a whole move is looked at, at most. */
-    private static final int SAMPLES = 120;
+    private static final int SAMPLES = 120, FEWEST = 16;
+    /** How many parts are looked at in all of them together: what is made of very many is looked at less often. */
+    private static final int LOOKED_AT = 20_000;
     /** What reaches out of a box by less is no move, in px. */
     private static final double WIDER = 0.5;
 
@@ -207,15 +210,18 @@ public final class Motifs {
         Point box = ((Content.Group) g.content()).box(), corner = g.rest().get(Properties.POSITION).minus(box.times(0.5));
         Rect now = new Rect(0, 0, box.x(), box.y()), all = now;
         long length = before.main().duration();
-        int samples = (int) Math.clamp(length * rate / 1_000_000, 1, SAMPLES);
+        int most = Math.clamp(LOOKED_AT / Math.max(1, g.children().size()), FEWEST, SAMPLES);
+        int samples = (int) Math.clamp(length * rate / 1_000_000, 1, most);
+        Set<String> inside = new HashSet<>();
+        g.children().forEach(e -> inside.add(e.id()));
+        // what stands still is the same node from frame to frame
+        var last = new HashMap<String, FrameNode>();
         for (int i = 0; i <= samples; i++) {
-            Frame f = over.apply(length * i / samples);
-            for (Element e : g.children()) {
-                List<String> was = before.path(e.id());
-                Frame.Placed at = Objects.equals(around, was.size() > 1 ? was.get(was.size() - 2) : null) ? f.find(e.id()) : null;
-                if (at != null) {
-                    Point size = at.node().box();
-                    all = all.union(Rect.around(at.node().toParent().corners(new Rect(0, 0, size.x(), size.y())).stream().map(c -> c.minus(corner)).toList()));
+            for (Frame.Placed at : over.apply(length * i / samples).level(around)) {
+                FrameNode node = at.node();
+                if (inside.contains(node.id()) && last.put(node.id(), node) != node) {
+                    Point size = node.box();
+                    all = all.union(Rect.around(node.toParent().corners(new Rect(0, 0, size.x(), size.y())).stream().map(c -> c.minus(corner)).toList()));
                 }
             }
         }
