@@ -159,6 +159,33 @@ class CommandLineTest {
     }
 
     @Test
+    void aLayoutAndAnySizeCanBeSeenCheckedAndPublished() throws Exception {
+        Project demo = ProjectFile.read(Path.of(DEMO));
+        String scene = demo.scenes().getFirst().id(), first = demo.scenes().getFirst().board().elements().getFirst().id();
+        Path piece = folder.resolve("piece.tundra"), png = folder.resolve("a.png");
+        ProjectFile.write(demo.mapBoard(scene, b -> {
+            var low = tundra.core.fit.Layouts.add(b, "Low", 900, 1200, new tundra.core.geometry.Point(1000, 300), null);
+            return tundra.core.fit.Lens.put(low, low.layouts().getFirst().id(), tundra.core.edit.Arrange.delete(tundra.core.fit.Lens.get(low, low.layouts().getFirst().id()), java.util.Set.of(first)), tundra.core.fit.Lens.Scope.ONLY_HERE);
+        }), piece);
+        assertThat(run("still", piece.toString(), "--layout", "low", "--to", png.toString())).isZero();
+        var image = javax.imageio.ImageIO.read(png.toFile());
+        assertThat(List.of(image.getWidth(), image.getHeight())).containsExactly(1000, 300);
+        // the layout of that width, at any size between
+        Path svg = folder.resolve("a.svg");
+        assertThat(run("svg", piece.toString(), "--canvas", "1100x310", "--to", svg.toString())).isZero();
+        assertThat(Files.readString(svg)).contains("1100").contains("310");
+        assertThat(run("check", piece.toString(), "--layout", "Low")).isIn(0, 2);
+        assertThat(run("publish", piece.toString(), "--layout", "Low", "--to", folder.resolve("page").toString())).isZero();
+        try (var files = Files.list(folder.resolve("page"))) {
+            Path css = files.filter(f -> f.toString().endsWith(".css") && f.getFileName().toString().startsWith("piece")).findFirst().orElseThrow();
+            assertThat(Files.readString(css)).contains("1000px").contains("300px");
+        }
+        fails("There is no layout “High” in " + demo.scenes().getFirst().name() + "; there is Low.", "still", piece.toString(), "--layout", "High", "--to", png.toString());
+        fails("it has none", "still", DEMO, "--layout", "High", "--to", png.toString());
+        fails("No scene has a layout “High”.", "publish", DEMO, "--layout", "High", "--to", folder.resolve("other").toString());
+    }
+
+    @Test
     void nothingIsWrittenOverThatIsNotOfItsKind() throws Exception {
         Path piece = Files.copy(Path.of(DEMO), folder.resolve("piece.tundra")), other = Files.copy(Path.of(HOP), folder.resolve("other.tundra"));
         Path notes = Files.writeString(folder.resolve("notes.txt"), "mine"), png = folder.resolve("a.png");

@@ -143,7 +143,8 @@ final class RandomPiece {
         if (!outer) {
             v = v.with(Properties.POSITION, new Point(50, 45));
         }
-        for (Property<?> p : Properties.of(new Element(id, id, false, false, v, c))) {
+        // at the size that a board is drawn at it is of no account what an element is tied to
+        for (Property<?> p : Properties.of(new Element(id, id, false, false, v, c)).stream().filter(x -> !Properties.TIES.contains(x)).toList()) {
             if (p != Properties.POSITION && (random.nextInt(3) == 0 || p == Properties.FILL || p == Properties.SIZE)) {
                 v = with(v, p);
             }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,13 +28,15 @@ final class CheckCommand implements Callable<Integer> {
     private boolean json;
     @Option(names = "--jump", defaultValue = "25", paramLabel = "PERCENT", description = "the change of a drawing's area that is told (default ${DEFAULT-VALUE})")
     private double jump;
+    @Mixin
+    private LayoutOptions layout;
 
     @Override
     public Integer call() throws Exception {
         if (!(jump > 0 && jump <= 1000)) {
             throw new IllegalArgumentException("The change of area goes from 0 to 1000 percent.");
         }
-        Project p = Opening.of(file);
+        Project p = layout.of(Opening.of(file));
         List<Finding> found;
         try (var eyes = new SkiaEyes()) {
             found = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, Progress.NONE);

@@ -3,12 +3,14 @@ package tundra.app.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.stream.Collectors;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Timeline;
 import tundra.render.Fonts;
@@ -24,6 +26,9 @@ final class FrameOptions {
     @Option(names = "--timeline", paramLabel = "NAME[=SECONDS]", description = "a timeline that was started last, and where it stands; without seconds where --at says")
     private String timeline;
 
+    @Mixin
+    private LayoutOptions layout;
+
     Path file() {
         return file;
     }
@@ -36,7 +41,8 @@ final class FrameOptions {
     }
 
     Frame frame(Project p) {
-        Board board = Scenes.of(p, scene).board();
+        Place place = Scenes.of(p, scene);
+        Board board = layout.of(place.name(), place.board());
         return FrameBuilder.of(p, board, Fonts.of(p.assets())).at(moment(board));
     }
 

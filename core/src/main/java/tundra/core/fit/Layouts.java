@@ -20,6 +20,17 @@ public final class Layouts {
         return b.layouts().stream().filter(l -> l.holds(width)).findFirst().orElse(null);
     }
 
+    /**
+     * A plain board as it is in a layout, at a size.
+     *
+     * @param layout null for the base
+     * @param size of the canvas; null for the layout's own
+     */
+    public static Board seen(Board b, Layout layout, Point size) {
+        Board own = Lens.get(b, layout == null ? null : layout.id());
+        return size == null ? own : Fit.at(own, size);
+    }
+
     /** A stretch of widths and what is for it: null for the base. */
     public record Range(Layout layout, int from, int to) {}
 
