@@ -28,6 +28,8 @@ public final class Bench {
         bound("demo frame at 1280x720, still parts kept", ms.get("demoFrame"), "ms", 8);
         bound("1,000 elements x 5 keyed properties, evaluate", ms.get("evaluate"), "ms", 4);
         bound("a frame at a random time of 20,000 keys", ms.get("manyKeys"), "ms", 3);
+        bound("1,000 tied elements at another width, tie + evaluate", ms.get("fitted"), "ms", 33);
+        bound("the same in four layouts", ms.get("layouts"), "ms", 83);
         rest();
         try (var page = new PageBench()) {
             PageBench.Result moving = page.moving();

@@ -19,11 +19,16 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import tundra.core.fit.Fit;
+import tundra.core.fit.Lens;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Mark;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Layout;
 import tundra.render.Bands;
 import tundra.render.Fonts;
 import tundra.render.Painter;
@@ -41,6 +46,7 @@ public class FrameBench {
     private final FrameBuilder moving = new FrameBuilder(Pieces.moving(300, false), Fonts.BUNDLED);
     private final FrameBuilder five = new FrameBuilder(Pieces.moving(1000, true), Fonts.BUNDLED);
     private final FrameBuilder manyKeys = new FrameBuilder(Pieces.manyKeys(), Fonts.BUNDLED);
+    private final Board tied = Pieces.tied();
     private final java.util.Random random = new java.util.Random(5);
     private final FrameBuilder demo = FrameBuilder.of(OpenNight.project(), OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
     private final Painter painter = new Painter();
@@ -113,4 +119,24 @@ public class FrameBench {
         return five.at(next()).nodes();
     }
 
+    /** 1,000 tied elements with keys at another width each time, evaluated. */
+    @Benchmark
+    public List<FrameNode> fitted() {
+        return at(tied, 640 + 7 * turn);
+    }
+
+    /** The same in four layouts, each of which differs in a hundred elements. */
+    @Benchmark
+    public int layouts() {
+        int n = at(tied, 640 + 7 * turn).size();
+        for (Layout l : tied.layouts()) {
+            n += at(Lens.get(tied, l.id()), 300 + 7 * turn).size();
+        }
+        return n;
+    }
+
+    private List<FrameNode> at(Board b, int width) {
+        long time = next();
+        return new FrameBuilder(Fit.at(b, new Point(width, Pieces.HEIGHT)), Fonts.BUNDLED).at(time).nodes();
+    }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import tundra.core.fit.Layouts;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
@@ -72,6 +73,25 @@ final class Pieces {
             }
         }
         return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
+    }
+
+    /** 1,000 moving elements with every kind of tie, and three layouts that differ in a hundred of them. */
+    static Board tied() {
+        Board b = moving(1000, false);
+        List<Element> elements = b.elements();
+        for (int i = 0; i < elements.size(); i++) {
+            String side = List.of("left", "middle", "right", "both sides").get(i % 4), unit = i % 3 == 0 ? "%" : "px";
+            b = b.withRest(elements.get(i).id(), v -> v.with(Properties.TIE_X, side).with(Properties.LEFT_IN, unit).with(Properties.WIDTH_IN, unit));
+        }
+        for (int n = 0; n < 3; n++) {
+            b = Layouts.add(b, "Layout " + n, 200 * n, 200 * n + 200, new Point(360 + 200 * n, HEIGHT), null);
+            String id = b.layouts().getLast().id();
+            for (int i = n; i < 1000; i += 10) {
+                String element = elements.get(i).id();
+                b = b.mapLayout(id, l -> l.withDiffers(l.differs().withValues(element, v -> v.with(Properties.ROTATION, 12.0))));
+            }
+        }
+        return b;
     }
 
     /** 500 elements with 40 keys each on four properties: 20,000 keys. */

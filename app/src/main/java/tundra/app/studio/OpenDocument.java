@@ -4,6 +4,7 @@ import java.nio.file.Path;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.History;
 import tundra.core.edit.Rules;
+import tundra.core.fit.Lens;
 import tundra.core.model.Project;
 
 /** The document that is open: its versions, what is only tried on it, and the file that it was saved to. */
@@ -77,7 +78,7 @@ final class OpenDocument {
      */
     String change(String name, Object merge, UnaryOperator<Project> change) {
         preview = null;
-        Project before = history.project(), after = Rules.tidied(before, change.apply(before));
+        Project before = history.project(), after = Rules.tidied(before, Lens.followed(before, change.apply(before)));
         String refusal = Rules.refusal(before, after);
         if (refusal == null) {
             history.add(name, after, merge);

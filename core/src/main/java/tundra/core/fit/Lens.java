@@ -4,13 +4,17 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Differs;
 import tundra.core.model.Element;
 import tundra.core.model.Layout;
+import tundra.core.model.Place;
+import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
@@ -179,9 +183,29 @@ public final class Lens {
     public static Board put(Board base, String layout, Board edited, Scope scope) {
         Layout l = layout == null ? null : base.layout(layout);
         if (l == null) {
-            return edited.withLayouts(base.layouts());
+            return followed(base, edited.withLayouts(base.layouts()));
         }
         Board seen = get(base, layout);
         return edited == seen ? base : new Written(base, layout, seen, base(edited), scope).board();
+    }
+
+    /** A changed base, with what its layouts say of elements that went into other groups counted from there. */
+    static Board followed(Board before, Board after) {
+        if (after.layouts().isEmpty() || before.elements() == after.elements()) {
+            return after;
+        }
+        Map<String, Point> moved = Moved.between(before, after);
+        return moved.isEmpty() ? after : after.withLayouts(after.layouts().stream().map(x -> x.withDiffers(Moved.moved(x.differs(), moved))).toList());
+    }
+
+    /** A version of a piece after its bases were changed, as {@link #put} makes it: layouts follow. */
+    public static Project followed(Project before, Project after) {
+        Project out = after;
+        for (Place p : after.places()) {
+            Place was = before.place(p.id());
+            Board now = was == null || was == p ? p.board() : followed(was.board(), p.board());
+            out = now == p.board() ? out : out.mapBoard(p.id(), b -> now);
+        }
+        return out;
     }
 }

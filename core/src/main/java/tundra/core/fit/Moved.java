@@ -95,7 +95,8 @@ final class Moved {
         return by.isEmpty() ? base : here(base, by).withLayouts(base.layouts().stream().map(l -> l.withDiffers(moved(l.differs(), by))).toList());
     }
 
-    private static Differs moved(Differs d, Map<String, Point> by) {
+    /** What differs, with all that it says of the places of such elements. */
+    static Differs moved(Differs d, Map<String, Point> by) {
         Differs out = d;
         for (var e : by.entrySet()) {
             Values own = d.values().get(e.getKey());

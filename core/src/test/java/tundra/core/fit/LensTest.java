@@ -147,6 +147,28 @@ class LensTest {
     }
 
     @Test
+    void groupingTheBaseMovesNothingInAnyLayout() {
+        int differed = 0;
+        for (int i = 0; i < 200; i++) {
+            Board b = boards.board();
+            List<String> two = b.elements().stream().filter(e -> e.children().isEmpty()).map(Element::id).limit(2).toList();
+            if (two.size() < 2) {
+                continue;
+            }
+            Board seen = Lens.base(b);
+            Board edited = Arrange.group(seen, two, new FrameBuilder(seen, MEASURE).at(0)).board();
+            Board now = Lens.put(b, null, edited, Lens.Scope.EVERYWHERE);
+            for (String l : new String[] {null, "phone", "tablet", "low"}) {
+                differed += l != null && two.stream().anyMatch(id -> b.layout(l).differs().values().containsKey(id)) ? 1 : 0;
+                for (long t : new long[] {0, 700_000}) {
+                    assertThat(painted(Lens.get(now, l), t)).as("%s at %d", l, t).isEqualTo(painted(Lens.get(b, l), t));
+                }
+            }
+        }
+        assertThat(differed).as("layouts with values of what was grouped").isGreaterThan(20);
+    }
+
+    @Test
     void whatIsMadeOrDeletedInOneLayoutAloneIsSeenThereAlone() {
         Board b = boards.board();
         Element fresh = new Element("fresh", "Fresh", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)).with(Properties.SIZE, new Point(20, 20)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
