@@ -7,7 +7,10 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Set;
 import tundra.core.model.Board;
+import tundra.core.model.Differs;
+import tundra.core.model.Layout;
 import tundra.core.model.Property;
+import tundra.core.model.Timeline;
 
 /** Which properties the timelines of a board key, found without going through all of them for each question: of the board that was asked about last. */
 final class Keyed {
@@ -19,8 +22,20 @@ final class Keyed {
     private Keyed(Board b) {
         board = new WeakReference<>(b);
         if (b != null) {
-            b.timelines().forEach(t -> t.tracks().forEach((id, tracks) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(tracks.keySet()))));
+            b.timelines().forEach(t -> together(b, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(keyed)));
         }
+    }
+
+    /** What a timeline keys in any layout, so that an element has the same parts on the page in all of them. */
+    private static Map<String, Set<Property<?>>> together(Board b, Timeline t) {
+        var out = new HashMap<String, Set<Property<?>>>();
+        t.tracks().forEach((id, tracks) -> out.put(id, b.layouts().isEmpty() ? Set.copyOf(tracks.keySet()) : new LinkedHashSet<>(tracks.keySet())));
+        for (Layout l : b.layouts()) {
+            Differs.OfTimeline d = l.differs().timelines().getOrDefault(t.id(), Differs.OfTimeline.NOTHING);
+            d.tracks().keySet().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
+            d.gone().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
+        }
+        return out;
     }
 
     private static Set<Set<Property<?>>> of(Board b, String id) {

@@ -29,6 +29,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
+import tundra.core.model.Layout;
 import tundra.core.model.Motif;
 import tundra.core.model.Paint;
 import tundra.core.model.Project;
@@ -136,17 +137,13 @@ final class Markup {
     void scene(Scene s, boolean first) {
         Board b = s.board();
         String name = sceneTarget(s);
-        css.put(name, "width", CssText.px(b.size().x()));
-        css.put(name, "height", CssText.px(b.size().y()));
-        Channels.rest(b, name, css);
+        canvas(b, name);
         double scrolls = Scroll.length(b);
         if (scrolls > 0) {
             String wrap = name + "-scroll";
             css.put(wrap, "position", "relative");
             css.put(wrap, "height", CssText.px(b.size().y() + scrolls));
             css.put(wrap, "grid-area", "1/1");
-            css.put(name, "position", "sticky");
-            css.put(name, "top", "0");
             out.append("<div class=\"").append(wrap).append('"').append(first ? ">" : " hidden>");
             out.append(Scrolling.rests(b, wrap, css));
         }
@@ -156,6 +153,34 @@ final class Markup {
         if (scrolls > 0) {
             out.append("</div>\n");
         }
+    }
+
+    /** Takes what another one has written, and needs, for the same page. */
+    void with(Markup other) {
+        out.append(other.out);
+        faces.addAll(other.faces);
+        pictures.addAll(other.pictures);
+        sheets.putAll(other.sheets);
+        wraps |= other.wraps;
+    }
+
+    private void canvas(Board b, String name) {
+        css.put(name, "width", CssText.px(b.size().x()));
+        css.put(name, "height", CssText.px(b.size().y()));
+        Channels.rest(b, name, css);
+        double scrolls = Scroll.length(b);
+        if (scrolls > 0) {
+            css.put(name, "position", "sticky");
+            css.put(name, "top", "0");
+        }
+    }
+
+    /** What a scene holds in one of its layouts, for the player to go over to. */
+    void layout(Scene s, Layout l) {
+        canvas(s.board(), sceneTarget(s));
+        out.append("<template class=\"").append(PageId.of(l.id())).append("\">\n");
+        board(s.board());
+        out.append("</template>\n");
     }
 
     /** What the player fills the instances of a motif with. */

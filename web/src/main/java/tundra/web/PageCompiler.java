@@ -81,11 +81,15 @@ public final class PageCompiler {
     /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
     public Page compile(Project piece, String extraScript) {
         var values = new ValueTexts();
-        Project project = SetTimelines.with(values.in(series == null ? piece : MotifSeries.published(piece, series)));
+        Project project = prepared(piece, values);
         var markup = new Markup(project, measure, values);
+        var layouts = LayoutPages.of(piece, measure, this::prepared);
         for (Scene s : project.scenes()) {
+            Set<String> before = markup.css().names();
             markup.scene(s, s == project.scenes().getFirst());
+            layouts.css(s, before, markup.css());
         }
+        layouts.markups().forEach(markup::with);
         List<Motif> motifs = motifs(project);
         motifs.forEach(markup::motif);
         var files = new LinkedHashMap<String, Page.Part>();
@@ -99,7 +103,7 @@ public final class PageCompiler {
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
         files.put("piece.css", Page.Part.of(utf8(css(markup) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
-        String data = data(project, motifs, markup, extraScript != null, used);
+        String data = data(project, motifs, markup, layouts, extraScript != null, used);
         if (values.any()) {
             used.add(PlayerScript.CHIPS);
         }
@@ -132,6 +136,11 @@ public final class PageCompiler {
             }
         }
         return new Page(files);
+    }
+
+    /** As it is compiled: with pictures for the motifs that are published so, values in texts and timelines for what actions set. */
+    private Project prepared(Project piece, ValueTexts values) {
+        return SetTimelines.with(values.in(series == null ? piece : MotifSeries.published(piece, series)));
     }
 
     /** Scripts of one name have a number each. */
@@ -224,7 +233,7 @@ public final class PageCompiler {
     }
 
     /** @param used gets the sections of the player's script that the piece takes */
-    private String data(Project p, List<Motif> motifs, Markup markup, boolean words, Set<String> used) {
+    private String data(Project p, List<Motif> motifs, Markup markup, LayoutPages layouts, boolean words, Set<String> used) {
         ObjectNode root = JSON.createObjectNode().put("id", p.id()).put("scope", scope(p));
         if (!p.values().isEmpty()) {
             used.add(PlayerScript.VALUES);
@@ -236,7 +245,10 @@ public final class PageCompiler {
                 }
             }
         }
-        boolean fits = p.page().fit() != PageSettings.Fit.AS_DRAWN;
+        boolean fits = p.page().fit() != PageSettings.Fit.AS_DRAWN || layouts.any();
+        if (layouts.any()) {
+            used.add(PlayerScript.LAYOUTS);
+        }
         if (fits) {
             used.add(PlayerScript.FIT);
             root.put("fit", p.page().fit().key());
@@ -248,6 +260,7 @@ public final class PageCompiler {
                 one.putArray("size").add(s.board().size().x()).add(s.board().size().y());
             }
             board(one, p, s, markup, words, used);
+            layouts.data(one, s, (to, project, scene, of) -> board(to, project, scene, of, words, used));
         }
         var whole = JSON.createArrayNode();
         ReactionWriter.ofPiece(p, markup, words, used).write(whole);

@@ -66,6 +66,12 @@ final class Browser implements AutoCloseable {
         driver.executeAsyncScript("const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => done(true))");
     }
 
+    /** Makes the window of the page that is open another size. */
+    void resize(int width, int height) {
+        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        until("return innerWidth === " + width + " && innerHeight === " + height);
+    }
+
     Object run(String script, Object... args) {
         return driver.executeScript(script, args);
     }

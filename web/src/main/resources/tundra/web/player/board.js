@@ -34,11 +34,12 @@ class Board {
   #drags = [];
 
   // Of a motif's instance with its clock, the board around and its name there, otherwise without.
-  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {} }, piece, clock, around, name) {
+  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {}, layouts = [] }, piece, clock, around, name) {
     Object.assign(this, { el, piece, around, name, names });
     for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
     this.#rename();
     const slot = (this.#slot = slots(this, mixes));
+    Object.assign(this, { layouts, mixes });
     const own = clock && new Clock(clock, timelines[0].duration);
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
@@ -47,8 +48,21 @@ class Board {
     if (!around) through(el, piece.root);
 //# core
 //# chips
+    this.says(el);
+//# drags
+    for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
+//# reactions
+    this.#reactions = reactions;
+    if (!around) this.#begin();
+//# core
+  }
+//# chips
+
+  // Keeps up with the values that texts show.
+  says(el) {
+    const { piece } = this;
 //# wraps
-    for (const x of el.querySelectorAll("[data-wrap]")) wraps(x, piece);
+    for (const x of [el, ...el.querySelectorAll("[data-wrap]")].filter((y) => y.dataset.wrap)) wraps(x, piece);
 //# chips
     for (const x of el.querySelectorAll("text:not([data-wrap]) [data-value]")) {
       const { value } = x.dataset, show = (now) => {
@@ -60,19 +74,14 @@ class Board {
       piece.watch(value, show);
       if (!piece.atFirst(value)) show(piece.value(value));
     }
-//# drags
-    for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
-//# reactions
-    this.#reactions = reactions;
-    if (!around) this.#begin();
-//# core
   }
 //# reactions
 
   // Once the whole scene stands, since a motif's reactions can name the instance that they happen in.
   #begin() {
     for (const i of this.#instances) i.board.#begin();
-    for (const r of this.#reactions) this.react(r);
+    for (const l of this.layouts) for (const r of l.reactions) this.react(r, () => this.layout === l);
+    for (const r of this.#reactions) this.react(r, () => !this.layout?.off.includes(r.id));
   }
 //# core
 
@@ -135,6 +144,24 @@ class Board {
       for (const a of ["fill", "stroke"]) if (x.hasAttribute(a)) x.setAttribute(a, this.own(x.getAttribute(a)));
   }
 
+//# layouts
+
+  // Goes over to another layout, and on from where everything stands; null is the scene as it is drawn.
+  become(layout, was, now) {
+    const { activeElement } = this.piece.root, all = [...this.timelines, ...this.#sets.values()];
+    for (const t of all) t.leave();
+    const texts = morph(this.el, was, now, this.#parts);
+    this.#rename();
+    this.layout = layout;
+    const slot = (this.#slot = slots(this, { ...this.mixes, ...layout?.mixes }));
+    for (const t of all) t.take(layout?.timelines[t.id]?.tracks, slot);
+    for (const t of this.timelines) t.starts = layout?.timelines[t.id]?.starts ?? t.begins;
+    for (const t of this.active) t.again();
+    for (const x of texts) this.says?.(x);
+    if (activeElement !== this.piece.root.activeElement && this.el.contains(activeElement)) activeElement.focus({ preventScroll: true });
+  }
+//# core
+
   // A value with the names that this board's gradients have.
   own(value) {
     return this.#renamed.get(value) ?? value;
@@ -171,7 +198,8 @@ class Board {
     return this.whole ? this.piece.shown.board : this;
   }
 
-  react({ id, when, says, any, if: conditions = [], do: actions, otherwise = [], ...slots }) {
+  // With whether it holds in the layout that there is.
+  react({ id, when, says, any, if: conditions = [], do: actions, otherwise = [], ...slots }, here) {
     const run = (list, i = 0) => {
       for (; i < list.length; i++) {
         const { action, says, ...slots } = list[i];
@@ -194,6 +222,7 @@ class Board {
     let running = false;
     EVENTS[when](this, slots, () => {
       if (running) return;
+      if (here?.() === false) return;
       running = true;
       try {
         react();

@@ -4,6 +4,10 @@ class Scene {
   #board;
   #scrolling;
   #piece;
+//# layouts
+  #drawn;
+  #layout;
+//# core
 
   constructor(piece, data) {
     Object.assign(this, { id: data.id, name: data.name, size: data.size });
@@ -16,11 +20,36 @@ class Scene {
     if (!this.#board) {
       const later = this.el.querySelector(":scope > template");
       later?.replaceWith(later.content);
+//# layouts
+      this.#drawn = this.el.cloneNode(true);
+//# core
       this.#board = new Board(this.el, this.#data, this.#piece);
       if (this.#data.scroll) this.#scrolling = new Scrolling(this, this.#data.scroll);
     }
     return this.#board;
   }
+
+//# layouts
+  // The name of the layout that there is; null for the scene as it is drawn.
+  get layout() {
+    return this.#layout?.name ?? null;
+  }
+
+  // Takes the layout that is for a width, and its size.
+  fits(room) {
+    const { layouts = [] } = this.#data;
+    if (!(room > 0 || this.#layout === undefined)) return;
+    const l = layouts.find(({ from, to = Infinity }) => room >= from && room < to) ?? null;
+    if (l === this.#layout) return;
+    const { board } = this, held = (x) => (x ? this.#piece.el.querySelector(":scope > template." + x.id).content : this.#drawn);
+    this.el.dataset.layout = l?.id ?? "base";
+    if (l || this.#layout) board.become(l, held(this.#layout), held(l));
+    const first = this.#layout === undefined;
+    this.#layout = l;
+    this.size = (l ?? this.#data).size;
+    if (!first) tell("the layout is " + (l?.name ?? "as drawn"));
+  }
+//# core
 
   get timelines() {
     return this.board.timelines;
@@ -39,6 +68,9 @@ class Scene {
 //# core
     const around = this.el.parentNode;
     if (around !== this.#piece.el) around.hidden = !on;
+//# layouts
+    if (on) this.fits(this.#piece.room);
+//# core
     if (on || this.#board) this.board.reset();
     if (!on) return;
     this.board.open();
@@ -98,10 +130,18 @@ class Piece {
   }
 //# fit
 
+  // The width that it has.
+  get room() {
+    return (this.el.parentElement ?? this.root.host).clientWidth;
+  }
+
   // Makes it as large as is asked for in the room that it has.
   #fit() {
-    const { el, fit } = this, [w, h] = this.shown.size, room = (el.parentElement ?? el.getRootNode().host).clientWidth;
-    const wide = room / w, k = fit === "noWider" ? Math.min(1, wide) : fit === "whole" ? Math.min(wide, innerHeight / h) : wide;
+    const { el, fit, room } = this;
+//# layouts
+    this.shown.fits(room);
+//# fit
+    const [w, h] = this.shown.size, wide = room / w, k = fit === "asDrawn" ? 1 : fit === "noWider" ? Math.min(1, wide) : fit === "whole" ? Math.min(wide, innerHeight / h) : wide;
     if (!(k > 0)) return;
     // what sticks while the page scrolls would stick elsewhere if it were transformed
     if (this.scrolls) return void (el.style.zoom = k === 1 ? "" : k);

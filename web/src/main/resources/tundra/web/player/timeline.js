@@ -2,6 +2,9 @@
 // without a target would wake the main thread at every frame. A timeline that was never started shows nothing.
 class Timeline {
   #tracks;
+//# layouts
+  #given;
+//# core
   #driven;
   #switched;
   #turn;
@@ -35,8 +38,19 @@ class Timeline {
     this.composed = clock && !clock.still && clock.duration === duration;
     this.#sounds = sounds.map((s) => ({ from: 0, in: 0, out: 0, heard: s.length, ...s, audio: Object.assign(new Audio(board.piece.file(s.src)), { preload: "auto" }) }));
     this.timing = this.composed ? clock.timing : { duration, fill: "both", iterations: this.#loop && !clock ? Infinity : 1 };
+//# layouts
+    this.#given = tracks;
+    this.begins = starts;
+//# core
+    this.#take(tracks, slot);
+  }
+
+  #take(tracks, slot) {
+//# layouts
+    tracks = tracks.filter(({ of }) => this.#board.part(of));
+//# core
     this.#tracks = tracks.map(({ of, property, keys, round, every }) => {
-      keys = keys.map(([at, value, ...easing]) => [at, board.own(value), ...easing]);
+      keys = keys.map(([at, value, ...easing]) => [at, this.#board.own(value), ...easing]);
       const track = { timeline: this, slot: slot(of, property), keys, round, every };
       if (track.slot instanceof Animated) track.frames = keys.map(([offset, value, easing = "linear"]) => ({ offset, easing, [property]: value }));
       else if (!(track.slot instanceof Switched)) track.curve = new Curve(keys);
@@ -45,6 +59,33 @@ class Timeline {
     this.#driven = this.#tracks.filter((t) => t.curve);
     this.#switched = this.#tracks.filter((t) => t.slot instanceof Switched);
   }
+//# layouts
+
+  // Lets go of all that it moves.
+  leave() {
+    clearTimeout(this.#turn);
+    cancelAnimationFrame(this.#step);
+    for (const t of this.#tracks) {
+      const was = t.slot.top;
+      t.slot.drop(t);
+      if (was === t) t.slot.show();
+    }
+  }
+
+  // Takes up other tracks, or else those that it was made with.
+  take(tracks = this.#given, slot) {
+    this.#take(tracks, slot);
+  }
+
+  // Shows where it stands, and goes on from there.
+  again() {
+    for (const t of this.#tracks) t.slot.raise(t);
+    this.#show(this.#tracks);
+    this.#switch();
+    this.#drive();
+    if (!this.playing) this.#board.settleSoon();
+  }
+//# core
 
   // Where it stands, in ms.
   get time() {
