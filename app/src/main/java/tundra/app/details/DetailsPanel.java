@@ -315,7 +315,7 @@ public final class DetailsPanel extends TallPane {
 
     /** What has no section of its own. */
     private static List<Property<?>> look(List<Property<?>> of) {
-        return of.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p) && !TYPE.contains(p) && !BLENDING.contains(p)).toList();
+        return of.stream().filter(p -> !PLACE.contains(p) && !STROKE.contains(p) && !ALONG.contains(p) && !TYPE.contains(p) && !BLENDING.contains(p) && !Properties.TIES.contains(p)).toList();
     }
 
     private void effects(Element e) {
