@@ -126,7 +126,7 @@ class FilesTest {
         Path mine = folder.resolve("diary");
         Files.createDirectories(mine);
         Files.writeString(mine.resolve("index.html"), "my diary");
-        t.keys(KeyCode.ALT, KeyCode.DIGIT4);
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.folderToUse = mine;
         t.click("publish-choose");
         t.click("publish-make");
@@ -174,7 +174,7 @@ class FilesTest {
     void aCopyIsAPieceOfItsOwnWithAPageOfItsOwn() throws Exception {
         save(folder.resolve("first.tundra"));
         String id = t.studio.project().id();
-        t.keys(KeyCode.ALT, KeyCode.DIGIT4);
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.folderToUse = folder.resolve("page");
         t.click("publish-choose");
         t.click("publish-make");

@@ -111,7 +111,7 @@ class WholeWayTest {
     }
 
     private Path publish(RealWindow t) throws Exception {
-        t.keys(KeyCode.ALT, KeyCode.DIGIT4);
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.folderToUse = folder.resolve("page");
         t.click("publish-choose");
         t.click("publish-make");

@@ -14,7 +14,7 @@ import tundra.core.model.Project;
 final class ShotCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", arity = "0..1", description = "the project; an empty one when it is left out")
     private Path file;
-    @Option(names = "--desk", defaultValue = "draw", paramLabel = "NAME", description = "draw, animate, interact or publish")
+    @Option(names = "--desk", defaultValue = "draw", paramLabel = "NAME", description = "draw, animate, interact, adapt or publish")
     private String desk;
     @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
@@ -53,7 +53,7 @@ final class ShotCommand implements Callable<Integer> {
         try {
             d = Desk.valueOf(desk.toUpperCase(Locale.ROOT));
         } catch (IllegalArgumentException e) {
-            throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact and publish.", e);
+            throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact, adapt and publish.", e);
         }
         Project p = file == null ? tundra.app.TundraApp.blank() : Opening.of(file);
         Scenes.of(p, scene);

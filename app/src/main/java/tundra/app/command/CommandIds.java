@@ -110,6 +110,12 @@ public final class CommandIds {
     public static final String UNDO = "undo";
     public static final String UNGROUP = "ungroup";
     public static final String WRITE_SWATCHES = "write-swatches";
+    public static final String LAYOUT_NEW = "layout-new-";
+    public static final String LAYOUT_RENAME = "layout-rename";
+    public static final String LAYOUT_DELETE = "layout-delete";
+    public static final String LAYOUT_SCOPE = "layout-scope";
+    public static final String HAND_BACK = "hand-back";
+    public static final String HAND_BACK_ALL = "hand-back-all";
     public static final String SCENE_ADD = "scene-add";
     public static final String SCENE_DUPLICATE = "scene-duplicate";
     public static final String SCENE_RENAME = "scene-rename";

@@ -101,6 +101,7 @@ public final class Workshop {
             case DRAW -> List.of(selection, typing, tool);
             case ANIMATE -> List.of(selection, path, typing, tool);
             case INTERACT -> List.of(touches, selection, badges, tool);
+            case ADAPT -> List.of(selection, typing, tool);
             case PUBLISH -> List.of();
         });
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));

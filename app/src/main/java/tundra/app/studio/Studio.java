@@ -28,6 +28,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Layout;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
@@ -55,6 +56,7 @@ public final class Studio {
     private final TimeShown time = new TimeShown();
     private final Seen seen = new Seen();
     private final ValuesNow now = new ValuesNow();
+    private final LayoutShown layout = new LayoutShown();
     private final OpenBook book = new OpenBook(this);
     private Object opened;
     private Consumer<String> onRefused = words -> { };
@@ -221,8 +223,45 @@ public final class Studio {
         return open;
     }
 
+    /** What is open as it is worked on: a scene in the layout that was chosen. */
     public Board board() {
-        return place().board();
+        return layout.seen(place().board());
+    }
+
+    /** What is open as it is kept: the base with all of its layouts. */
+    public Board base() {
+        return kept().place(open.id()).board();
+    }
+
+    /** The layout that is worked on; null for the scene as it is drawn. */
+    public Layout layout() {
+        return layout.of(base());
+    }
+
+    /** Works on another layout, or with null on the scene as it is drawn. */
+    public void setLayout(String id) {
+        if (!Objects.equals(id, layout.id())) {
+            dropPreview();
+            layout.show(id);
+            layout.forget();
+            settle();
+            changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SCOPE);
+        }
+    }
+
+    /** Whether a change goes to every layout that does not differ there, rather than to the one that is worked on alone. */
+    public boolean everyLayout() {
+        return layout() == null || layout.everywhere();
+    }
+
+    public void setEveryLayout(boolean on) {
+        layout.setEverywhere(on);
+        changed(Aspect.SCOPE);
+    }
+
+    /** Changes the base of what is open with its layouts, whichever is worked on. */
+    public boolean editBase(String name, Object merge, UnaryOperator<Board> change) {
+        return editProject(name, merge, p -> p.mapBoard(open.id(), change));
     }
 
     /** Where each element of the scene stands. */
@@ -268,6 +307,9 @@ public final class Studio {
     }
 
     private void opened(String timeline, long time, List<String> selected) {
+        if (layout() == null) {
+            layout.show(null);
+        }
         this.time.show(board(), timeline, time);
         chosen.clear(selected);
         seen.reframe();
@@ -329,9 +371,9 @@ public final class Studio {
      */
     private <N> N make(String name, Object merge, Function<Kept, Kept.Edited<N>> change) {
         dropPreview();
-        Project before = kept();
-        Kept.Edited<N> made = change.apply(new Kept(before, open.id()));
-        return made.project() != before && editProject(made.name() == null ? name : made.name(), merge, p -> made.project()) ? made.news() : null;
+        Project before = kept(), worked = layout.in(before, open.id());
+        Kept.Edited<N> made = change.apply(new Kept(worked, open.id()));
+        return made.project() != worked && editProject(made.name() == null ? name : made.name(), merge, p -> layout.back(before, open.id(), made.project())) ? made.news() : null;
     }
 
     /**
@@ -485,6 +527,10 @@ public final class Studio {
     private void settle() {
         if (!open.settle(project())) {
             changed(Aspect.SCENE);
+        }
+        if (layout.id() != null && layout() == null) {
+            layout.show(null);
+            changed(Aspect.SCENE, Aspect.SCOPE);
         }
         Board b = board();
         if (time.settle(b)) {
@@ -884,6 +930,7 @@ public final class Studio {
         }
         Timeline t = timelineOf(e.id(), Properties.POSITION);
         String words = propertyEdit(e.id(), Properties.POSITION).consequence(board(), e);
-        return t == timeline() ? words : words + " on " + t.name();
+        String told = t == timeline() ? words : words + " on " + t.name();
+        return layout() == null ? told : told + (layout.everywhere() ? " in every layout" : " in " + layout().name() + " alone");
     }
 }

@@ -23,6 +23,10 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import tundra.app.adapt.DiffersTable;
+import tundra.app.adapt.LayoutBar;
+import tundra.app.adapt.LayoutSection;
+import tundra.app.adapt.WidthRuler;
 import tundra.app.canvas.ScrollRail;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
@@ -32,6 +36,7 @@ import tundra.app.commands.EffectCommands;
 import tundra.app.commands.FileCommands;
 import tundra.app.commands.FlipCommands;
 import tundra.app.commands.KeyCommands;
+import tundra.app.commands.LayoutCommands;
 import tundra.app.commands.MotifCommands;
 import tundra.app.commands.SceneCommands;
 import tundra.app.commands.ScriptCommands;
@@ -62,11 +67,13 @@ import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
 import tundra.core.edit.Names;
+import tundra.core.fit.Layouts;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
 import tundra.core.model.Element;
+import tundra.core.model.Layout;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
@@ -101,6 +108,11 @@ public final class MainWindow {
     private final Lazy<ToolCard> tools;
     private final Lazy<WayBar> way;
     private final Lazy<ToolOptionsBar> toolOptions;
+    private final Lazy<LayoutBar> layouts;
+    private final Lazy<Region> differs;
+    private final Lazy<WidthRuler> widths;
+    private final Lazy<LayoutSection> layout;
+    private final VBox adapting = new VBox();
     private final Furnishing furnishing = new Furnishing();
     private boolean trying;
     private final Overlays overlays;
@@ -121,6 +133,7 @@ public final class MainWindow {
         SheetCommands.add(w, overlays::over);
         MotifCommands.add(w, this::nameOnCanvas);
         SceneCommands.add(w, s -> topBar.rename(s));
+        LayoutCommands.add(w, this::renameLayout);
         EffectCommands.add(w);
         w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
         KeyCommands.add(w, this::timeline);
@@ -159,6 +172,15 @@ public final class MainWindow {
         tools = new Lazy<>(() -> new ToolCard(w));
         way = new Lazy<>(() -> new WayBar(studio));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
+        layouts = new Lazy<>(() -> new LayoutBar(studio));
+        widths = new Lazy<>(() -> new WidthRuler(studio));
+        layout = new Lazy<>(() -> new LayoutSection(studio, w.commands));
+        differs = new Lazy<>(() -> {
+            var table = new DiffersTable(studio, w.commands);
+            table.setPrefHeight(250);
+            table.setMinHeight(120);
+            return table;
+        });
         topBar = new TopBar(w);
         root.setTop(topBar);
         root.setLeft(new DeskRail(w));
@@ -296,6 +318,7 @@ public final class MainWindow {
             case DRAW -> draw();
             case ANIMATE -> animate();
             case INTERACT -> interact();
+            case ADAPT -> adapt();
             case PUBLISH -> publish();
         });
         if (!trying && studio.desk() != Desk.PUBLISH) {
@@ -336,7 +359,7 @@ public final class MainWindow {
         });
         w.canvas.keepFree(card.taken());
         var with = new BorderPane(pane);
-        with.setTop(new VBox(way.get(), toolOptions.get()));
+        with.setTop(new VBox(layouts.get(), way.get(), toolOptions.get()));
         return with;
     }
 
@@ -438,6 +461,21 @@ public final class MainWindow {
         return pane;
     }
 
+    private Node adapt() {
+        BorderPane middle = canvas();
+        var upper = new BorderPane(middle);
+        upper.setTop(widths.get());
+        upper.setBottom(differs.get());
+        var pane = new BorderPane(upper);
+        pane.setRight(side(new Lazy<>(() -> {
+            // the details are those of every desk
+            VBox.setVgrow(w.details.get(), Priority.ALWAYS);
+            adapting.getChildren().setAll(layout.get(), w.details.get());
+            return adapting;
+        }), "right", 284));
+        return pane;
+    }
+
     private Node publish() {
         width(publish.get(), 262);
         log.get().setPrefWidth(260);
@@ -507,6 +545,13 @@ public final class MainWindow {
             return;
         }
         nameOnCanvas(e, name -> studio.edit("Rename " + e.name(), b -> Names.rename(b, e.id(), name)));
+    }
+
+    /** Has the name of the layout that is worked on typed above its canvas. */
+    private void renameLayout() {
+        Layout l = studio.layout();
+        Point2D at = layers.sceneToLocal(w.canvas.localToScene(Math.max(0, w.canvas.getWidth() / 2 - NAME_WIDTH / 2), 8));
+        NameField.open(layers, at.getX(), at.getY(), NAME_WIDTH, l.name(), name -> studio.editBase("Rename layout " + l.name(), null, b -> Layouts.rename(b, l.id(), name)));
     }
 
     /** Has a name typed where an element stands on the canvas. */

@@ -1,6 +1,7 @@
 package tundra.core.fit;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -114,5 +115,21 @@ public final class Layouts {
     /** Without a layout; the base is for its widths then. */
     public static Board delete(Board b, String id) {
         return b.withLayouts(b.layouts().stream().filter(l -> !l.id().equals(id)).toList());
+    }
+
+    /** With some of what differs in a layout as in the base again. */
+    public static Board handBack(Board b, String layout, Collection<Override> what) {
+        return b.mapLayout(layout, l -> {
+            Differs d = l.differs();
+            for (Override o : what) {
+                d = Override.handedBack(d, o);
+            }
+            return l.withDiffers(d);
+        });
+    }
+
+    /** Another layout has something as this one has it. */
+    public static Board copy(Board b, String from, Override what, String to) {
+        return b.mapLayout(to, l -> l.withDiffers(Override.copied(b.layout(from).differs(), what, l.differs())));
     }
 }

@@ -1,0 +1,105 @@
+package tundra.app.adapt;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.HBox;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.core.model.Layout;
+import tundra.core.model.Scene;
+
+/** Above the canvas of every desk once a scene has layouts: which one is worked on, where changes go, and who follows. */
+public final class LayoutBar extends HBox {
+    private final Studio studio;
+    private final HBox layouts = new HBox();
+    private final HBox scopes = new HBox();
+    private final ToggleButton every = new ToggleButton("every layout");
+    private final ToggleButton only = new ToggleButton("this one only");
+    private final Label goes = new Label("Changes go to");
+    private final Label consequence = new Label();
+    private List<String> shown = List.of();
+
+    public LayoutBar(Studio studio) {
+        this.studio = studio;
+        setId("layout-bar");
+        getStyleClass().add("layout-bar");
+        setAlignment(Pos.CENTER_LEFT);
+        var title = new Label("Layout");
+        title.getStyleClass().add("layout-title");
+        title.setMinWidth(USE_PREF_SIZE);
+        goes.getStyleClass().add("layout-title");
+        goes.setMinWidth(USE_PREF_SIZE);
+        layouts.getStyleClass().addAll("segments", "layouts");
+        scopes.getStyleClass().addAll("segments", "layouts");
+        scopes.setMinWidth(USE_PREF_SIZE);
+        var group = new ToggleGroup();
+        every.setId("layout-every");
+        only.setId("layout-only");
+        for (ToggleButton b : List.of(every, only)) {
+            b.setToggleGroup(group);
+            b.setOnAction(e -> {
+                studio.setEveryLayout(b == every);
+                refresh();
+            });
+            scopes.getChildren().add(b);
+        }
+        Buttons.tip(every, "A change goes to the scene as it is drawn, and so to every layout that doesn't differ there");
+        Buttons.tip(only, "A change goes to the layout that is worked on and to no other");
+        consequence.setId("layout-consequence");
+        consequence.getStyleClass().add("consequence");
+        consequence.setMinWidth(0);
+        getChildren().addAll(title, layouts, goes, scopes, consequence);
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        List<Layout> all = studio.base().layouts();
+        boolean on = studio.place() instanceof Scene && studio.desk() != Desk.PUBLISH && !all.isEmpty();
+        setVisible(on);
+        setManaged(on);
+        if (!on) {
+            return;
+        }
+        var names = new ArrayList<String>();
+        names.add("as drawn");
+        all.forEach(l -> names.add(l.id() + " " + l.name()));
+        if (!names.equals(shown)) {
+            shown = names;
+            layouts.getChildren().clear();
+            var group = new ToggleGroup();
+            choose(group, "as drawn", null);
+            all.forEach(l -> choose(group, l.name(), l.id()));
+        }
+        Layout here = studio.layout();
+        layouts.getChildren().forEach(n -> ((ToggleButton) n).setSelected(java.util.Objects.equals(n.getUserData(), here == null ? null : here.id())));
+        goes.setVisible(here != null);
+        goes.setManaged(here != null);
+        scopes.setVisible(here != null);
+        scopes.setManaged(here != null);
+        every.setSelected(studio.everyLayout());
+        only.setSelected(!studio.everyLayout());
+        int others = all.size() - (here == null ? 0 : 1);
+        String many = others == 1 ? "1 other layout follows" : others + " other layouts follow";
+        consequence.setText(here == null ? (others == 1 ? "1 layout follows" : others + " layouts follow") + " where they don't differ"
+                : studio.everyLayout() ? "the scene as drawn changes" + (others == 0 ? "" : ", " + many) : "nothing else changes");
+        Buttons.tip(consequence, consequence.getText());
+    }
+
+    private void choose(ToggleGroup group, String name, String id) {
+        var b = new ToggleButton(name);
+        b.setId("layout-" + (id == null ? "base" : id));
+        b.setUserData(id);
+        b.setToggleGroup(group);
+        b.setOnAction(e -> {
+            studio.setLayout(id);
+            refresh();
+        });
+        layouts.getChildren().add(b);
+    }
+}

@@ -1,0 +1,83 @@
+package tundra.app.adapt;
+
+import java.util.List;
+import javafx.scene.control.MenuItem;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
+import tundra.app.command.Commands;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Buttons;
+import tundra.app.widget.NamedRow;
+import tundra.app.widget.NumberField;
+import tundra.app.widget.Press;
+import tundra.app.widget.Words;
+import tundra.core.fit.Layouts;
+import tundra.core.fit.Preset;
+import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Point;
+import tundra.core.model.Layout;
+import tundra.core.model.Limits;
+
+/** The layout that is worked on in numbers: the widths that it is for, and the size of its canvas. */
+public final class LayoutSection extends VBox {
+    private final Studio studio;
+    private final NumberField from = new NumberField("Least width of the layout", "from", 0);
+    private final NumberField to = new NumberField("First width that it is not for", "to", 0);
+    private final NumberField width = new NumberField("Width of its canvas", "w", 0);
+    private final NumberField height = new NumberField("Height of its canvas", "h", 0);
+    private final NamedRow widths = new NamedRow("Widths", from, to);
+    private final NamedRow size = new NamedRow("Canvas", width, height);
+
+    public LayoutSection(Studio studio, Commands commands) {
+        super(6);
+        this.studio = studio;
+        getStyleClass().add("layout-section");
+        from.setId("layout-from");
+        to.setId("layout-to");
+        width.setId("layout-w");
+        height.setId("layout-h");
+        from.onChange((v, merge) -> range((int) Math.rint(v), studio.layout().to(), merge));
+        to.onChange((v, merge) -> range(studio.layout().from(), v <= 0 ? Layout.WIDEST : (int) Math.rint(v), merge));
+        width.onChange((v, merge) -> size(new Point(v, studio.board().size().y()), merge));
+        height.onChange((v, merge) -> size(new Point(studio.board().size().x(), v), merge));
+        var make = new Press("New layout");
+        make.setId("layout-make");
+        Buttons.menu(make, () -> List.of(Preset.values()).stream().map(p -> {
+            Command c = commands.get(CommandIds.LAYOUT_NEW + p);
+            var m = new MenuItem(p.label + ", " + p.what);
+            m.setId("preset-" + p);
+            m.setOnAction(e -> commands.run(c.id()));
+            return m;
+        }).toList());
+        var rename = Buttons.text(commands.get(CommandIds.LAYOUT_RENAME), "Rename");
+        var delete = Buttons.text(commands.get(CommandIds.LAYOUT_DELETE), "Delete");
+        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size);
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private void range(int a, int b, Object merge) {
+        String id = studio.layout().id();
+        studio.editBase("Change the widths of a layout", merge, x -> Layouts.range(x, id, a, b));
+    }
+
+    private void size(Point s, Object merge) {
+        var whole = new Point(Numbers.clamp(Math.rint(s.x()), 1, Limits.SIDE), Numbers.clamp(Math.rint(s.y()), 1, Limits.SIDE));
+        studio.edit("Change canvas size", merge, b -> b.withSize(whole));
+        refresh();
+    }
+
+    private void refresh() {
+        Layout l = studio.layout();
+        widths.setVisible(l != null);
+        widths.setManaged(l != null);
+        if (l != null) {
+            from.show(l.from());
+            to.show(l.to() == Layout.WIDEST ? 0 : l.to());
+        }
+        width.show(studio.board().size().x());
+        height.show(studio.board().size().y());
+    }
+}

@@ -1,0 +1,88 @@
+package tundra.app.commands;
+
+import java.util.ArrayList;
+import java.util.List;
+import tundra.app.command.Command;
+import tundra.app.command.CommandIds;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.core.fit.Layouts;
+import tundra.core.fit.Override;
+import tundra.core.fit.Preset;
+import tundra.core.fit.WhatDiffers;
+import tundra.core.model.Layout;
+import tundra.core.model.Scene;
+
+/** The layouts of the open scene, and what differs in the one that is worked on. */
+public final class LayoutCommands {
+    private LayoutCommands() {}
+
+    /** @param rename lets the name of the layout that is worked on be typed */
+    public static void add(Workshop w, Runnable rename) {
+        Studio s = w.studio;
+        var c = w.commands;
+        for (Preset p : Preset.values()) {
+            c.add(CommandIds.LAYOUT_NEW + p, () -> "New layout: " + p.label + ", " + p.what, null, () -> s.place() instanceof Scene, () -> make(s, p));
+        }
+        c.add(CommandIds.LAYOUT_RENAME, () -> "Rename layout" + named(s), null, () -> s.layout() != null && s.desk() == Desk.ADAPT, rename);
+        c.add(CommandIds.LAYOUT_DELETE, () -> "Delete layout" + named(s), null, () -> s.layout() != null, () -> {
+            Layout gone = s.layout();
+            s.editBase("Delete layout " + gone.name(), null, b -> Layouts.delete(b, gone.id()));
+            w.notices.news("Layout “" + gone.name() + "” is deleted. The scene as it is drawn is for its widths now; undo brings it back.");
+        });
+        c.add("layout-wider", "Work on the next wider layout", null, () -> s.base().layouts().size() > 0, () -> step(s, 1));
+        c.add("layout-narrower", "Work on the next narrower layout", null, () -> s.base().layouts().size() > 0, () -> step(s, -1));
+        c.add(CommandIds.LAYOUT_SCOPE, () -> s.everyLayout() ? "Changes go to this layout only" : "Changes go to every layout", null, () -> s.layout() != null, () -> s.setEveryLayout(!s.everyLayout()));
+        c.add(CommandIds.HAND_BACK, () -> "Hand the selected elements back to the scene as drawn", null, () -> s.layout() != null && !ofSelected(s).isEmpty(), () -> {
+            List<Override> what = ofSelected(s);
+            String id = s.layout().id();
+            s.editBase("Hand back", null, b -> Layouts.handBack(b, id, what));
+        });
+        c.add(CommandIds.HAND_BACK_ALL, () -> "Hand all of the layout" + named(s) + " back to the scene as drawn", null, () -> s.layout() != null && !s.layout().differs().none(), () -> {
+            Layout of = s.layout();
+            s.editBase("Hand back " + of.name(), null, b -> Layouts.handBack(b, of.id(), Override.of(of.differs())));
+        });
+        c.addMore(() -> {
+            var out = new ArrayList<Command>();
+            if (!s.base().layouts().isEmpty()) {
+                out.add(new Command("layout", () -> "Work on the scene as it is drawn", null, () -> true, () -> s.setLayout(null)));
+                s.base().layouts().forEach(l -> out.add(new Command("layout", () -> "Work on layout " + l.name(), null, () -> true, () -> s.setLayout(l.id()))));
+            }
+            return out;
+        });
+    }
+
+    private static String named(Studio s) {
+        return s.layout() == null ? "" : " " + s.layout().name();
+    }
+
+    private static void make(Studio s, Preset p) {
+        String like = s.layout() == null ? null : s.layout().id();
+        var made = new String[1];
+        s.editBase("New layout " + p.label, null, b -> {
+            var out = Layouts.add(b, p.label, p.from, p.to, p.size, like);
+            made[0] = out.layouts().stream().filter(l -> b.layout(l.id()) == null).findFirst().orElseThrow().id();
+            return out;
+        });
+        s.setLayout(made[0]);
+    }
+
+    /** The layouts by their widths, each once. */
+    private static void step(Studio s, int by) {
+        List<String> all = new ArrayList<>();
+        Layouts.ranges(s.base()).forEach(r -> {
+            String id = r.layout() == null ? "" : r.layout().id();
+            if (!all.contains(id)) {
+                all.add(id);
+            }
+        });
+        int at = all.indexOf(s.layout() == null ? "" : s.layout().id());
+        String to = all.get(Math.floorMod(at + by, all.size()));
+        s.setLayout(to.isEmpty() ? null : to);
+    }
+
+    private static List<Override> ofSelected(Studio s) {
+        List<Override> own = Override.of(s.layout().differs());
+        return WhatDiffers.of(s.base()).stream().filter(r -> r.element() != null && s.selection().contains(r.element()) && own.contains(r.what())).map(WhatDiffers.Row::what).toList();
+    }
+}

@@ -1,0 +1,206 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tundra.app.command.CommandIds;
+import tundra.app.studio.Desk;
+import tundra.core.fit.Lens;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Element;
+import tundra.core.model.Layout;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
+
+/** Layouts by mouse and keyboard in the real window: made, worked on, handed back, and where a change goes. */
+class AdaptTest extends InWindow {
+    @BeforeEach
+    void twoBoxes() throws Exception {
+        draw(100, 100, 200, 160);
+        draw(300, 200, 380, 260);
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ADAPT);
+            return null;
+        });
+        t.settle();
+    }
+
+    private void draw(double x, double y, double right, double bottom) throws Exception {
+        t.keys(KeyCode.R);
+        t.drag(t.canvas(x, y), t.canvas(right, bottom));
+        t.settle();
+    }
+
+    private Board base() throws Exception {
+        return RealWindow.fx(() -> t.studio.base());
+    }
+
+    private Element first() throws Exception {
+        return RealWindow.fx(() -> t.studio.board().elements().getFirst());
+    }
+
+    private void make(String preset) throws Exception {
+        t.run(CommandIds.LAYOUT_NEW + preset);
+        t.settle();
+    }
+
+    @Test
+    void aChangeInALayoutStaysThereUnlessItIsMeantForAll() throws Exception {
+        Project before = RealWindow.fx(() -> t.studio.kept());
+        make("PHONE");
+        assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        assertThat(RealWindow.fx(() -> t.studio.board().size())).isEqualTo(new Point(360, 640));
+        String id = first().id();
+        Point drawn = base().find(id).rest().get(Properties.POSITION);
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(id));
+            return null;
+        });
+        t.keys(KeyCode.RIGHT);
+        t.settle();
+        assertThat(first().rest().get(Properties.POSITION)).isEqualTo(drawn.plus(new Point(1, 0)));
+        assertThat(base().find(id).rest().get(Properties.POSITION)).as("the scene as drawn").isEqualTo(drawn);
+        // for every layout: the base follows, what differs here no longer does
+        t.click("layout-every");
+        t.keys(KeyCode.DOWN);
+        t.settle();
+        assertThat(base().find(id).rest().get(Properties.POSITION)).isEqualTo(drawn.plus(new Point(1, 1)));
+        assertThat(base().layouts().getFirst().differs().none()).isTrue();
+        // two nudges in a row are one step, and making the layout is one
+        for (int i = 0; i < 2; i++) {
+            t.run("undo");
+        }
+        assertThat(RealWindow.fx(() -> t.studio.kept())).isEqualTo(before);
+        assertThat(RealWindow.fx(() -> t.studio.layout())).as("a layout that is gone is not worked on").isNull();
+    }
+
+    @Test
+    void whatIsDrawnAndDraggedGoesWhereTheBarSays() throws Exception {
+        make("TABLET");
+        int many = base().elements().size();
+        t.keys(KeyCode.ALT, KeyCode.DIGIT1);
+        t.settle();
+        draw(400, 300, 460, 360);
+        assertThat(base().elements()).hasSize(many + 1);
+        String made = base().elements().getLast().id();
+        assertThat(base().find(made).rest().get(Properties.SHOWN)).as("drawn in one layout alone").isEqualTo("no");
+        assertThat(RealWindow.fx(() -> t.studio.board().find(made).rest().get(Properties.SHOWN))).isEqualTo("yes");
+        t.run("undo");
+        String id = first().id();
+        Point drawn = base().find(id).rest().get(Properties.POSITION);
+        t.drag(t.canvas(drawn.x(), drawn.y()), t.canvas(drawn.x() + 60, drawn.y() + 40));
+        t.settle();
+        assertThat(base().find(id).rest().get(Properties.POSITION)).isEqualTo(drawn);
+        assertThat(first().rest().get(Properties.POSITION)).isNotEqualTo(drawn);
+        // a drag that is given up leaves nothing
+        Project kept = RealWindow.fx(() -> t.studio.kept());
+        Point now = first().rest().get(Properties.POSITION);
+        t.dragHold(t.canvas(now.x(), now.y()), t.canvas(now.x() + 30, now.y() + 30));
+        t.keys(KeyCode.ESCAPE);
+        t.up();
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.kept())).isEqualTo(kept);
+    }
+
+    @Test
+    void keysInALayoutLeaveThoseOfTheBase() throws Exception {
+        String id = first().id();
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            t.studio.select(List.of(id));
+            return null;
+        });
+        t.run("key");
+        RealWindow.fx(() -> {
+            t.studio.seek(1_000_000);
+            return null;
+        });
+        t.keys(KeyCode.RIGHT);
+        t.settle();
+        Timeline wide = base().main();
+        assertThat(wide.tracksOf(id)).isNotEmpty();
+        make("PHONE");
+        t.keys(KeyCode.RIGHT);
+        t.settle();
+        assertThat(base().main()).as("the base's keys").isEqualTo(wide);
+        assertThat(base().layouts().getFirst().differs().timelines()).containsKey(wide.id());
+        assertThat(RealWindow.fx(() -> t.studio.timeline().tracksOf(id))).isNotEqualTo(wide.tracksOf(id));
+    }
+
+    @Test
+    void theTableGoesThereAndHandsBack() throws Exception {
+        make("PHONE");
+        make("TABLET");
+        String id = first().id(), tablet = RealWindow.fx(() -> t.studio.layout().id());
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(id));
+            return null;
+        });
+        t.keys(KeyCode.RIGHT);
+        t.settle();
+        // the row, its cells as drawn, of Phone and of Tablet
+        List<String> cells = RealWindow.fx(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").stream().map(n -> ((Button) n).getText() + (n.getStyleClass().contains("own") ? "!" : "")).toList());
+        assertThat(cells).hasSize(3);
+        assertThat(cells.get(0)).isEqualTo(cells.get(1));
+        assertThat(cells.get(2)).endsWith("!").isNotEqualTo(cells.get(0) + "!");
+        t.click("differs-1-1");
+        assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        t.click("differs-1-2");
+        assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(tablet);
+        assertThat(RealWindow.fx(() -> List.copyOf(t.studio.selection()))).containsExactly(id);
+        t.run(CommandIds.HAND_BACK);
+        t.settle();
+        assertThat(base().layout(tablet).differs().none()).isTrue();
+        assertThat(RealWindow.fx(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").size())).isZero();
+    }
+
+    @Test
+    void breakpointsAreDraggedAndTheNeighboursGiveWay() throws Exception {
+        make("PHONE");
+        make("TABLET");
+        Node ruler = t.node("width-ruler");
+        double width = RealWindow.fx(() -> ruler.getBoundsInLocal().getWidth());
+        double end = Math.max(1600, Math.max(RealWindow.fx(() -> t.studio.base().size().x()), 960) + 300);
+        t.drag(RealWindow.fx(() -> t.screen(ruler, 16 + 560 / end * (width - 32), 35)), RealWindow.fx(() -> t.screen(ruler, 16 + 700 / end * (width - 32), 35)));
+        t.settle();
+        List<Layout> all = base().layouts();
+        assertThat(all.get(0).to()).isEqualTo(all.get(1).from()).isBetween(690, 710);
+        assertThat(all.get(1).to()).isEqualTo(960);
+        t.run("undo");
+        assertThat(base().layouts().getFirst().to()).as("one step").isEqualTo(560);
+        // by keyboard: from layout to layout, and away
+        t.run("layout-wider");
+        assertThat(RealWindow.fx(() -> t.studio.layout())).isNull();
+        t.run("layout-wider");
+        assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        t.run(CommandIds.LAYOUT_DELETE);
+        t.settle();
+        assertThat(base().layouts()).extracting(Layout::name).containsExactly("Tablet");
+        assertThat(RealWindow.fx(() -> t.studio.layout())).isNull();
+    }
+
+    @Test
+    void thePageThatIsTriedHasTheLayouts() throws Exception {
+        make("PHONE");
+        String id = first().id();
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(id));
+            return null;
+        });
+        t.keys(KeyCode.RIGHT);
+        t.settle();
+        Board kept = base();
+        assertThat(Lens.get(kept, kept.layouts().getFirst().id()).find(id)).isNotEqualTo(kept.find(id));
+        t.run("try");
+        var page = new TriedPage(t);
+        page.until("String(Tundra.pieces.length === 1 && Tundra.pieces[0].shown.layout)", "null");
+        assertThat(page.ask("String(document.querySelectorAll('main > template').length)")).isEqualTo("1");
+    }
+}
