@@ -20,7 +20,7 @@ import tundra.core.model.Properties;
 record Boxed(String outer, String inner, String span, String shape, Point shift, Point size) {
     static Boxed of(Board board, Element e, Point size) {
         String name = PageId.of(e.id());
-        boolean split = FilterChannel.inside(board, e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Keyed.any(board, e.id(), p)));
+        boolean split = FilterChannel.inside(board, e) || Tied.wraps(e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Keyed.any(board, e.id(), p)));
         // the same in all layouts
         boolean spans = (board.timelines().stream().anyMatch(t -> t.shown().containsKey(e.id())) || board.layouts().stream().anyMatch(l -> l.differs().timelines().values().stream().anyMatch(t -> t.shown().containsKey(e.id()))))
                 && (Keyed.any(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no") || board.layouts().stream().anyMatch(l -> l.differs().values().containsKey(e.id()) && l.differs().values().get(e.id()).has(Properties.SHOWN)));

@@ -12,29 +12,43 @@ import tundra.core.model.Layout;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 
-/** Which properties the timelines of a board key, found without going through all of them for each question: of the board that was asked about last. */
+/**
+ * Which properties the timelines of a board key in any of its layouts, so that an element is made of the same parts in all of them; found without
+ * going through all of them for each question: of the board that was asked about last.
+ */
 final class Keyed {
     private static volatile Keyed last = new Keyed(null);
     private final WeakReference<Board> board;
-    /** For each element the sets of properties that a timeline keys together. */
+    /** For each element the sets of properties that a timeline keys together, in some layout. */
     private final Map<String, Set<Set<Property<?>>>> sets = new HashMap<>();
 
     private Keyed(Board b) {
         board = new WeakReference<>(b);
         if (b != null) {
-            b.timelines().forEach(t -> together(b, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(keyed)));
+            b.timelines().forEach(t -> drawn(b, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(keyed))));
+            b.layouts().forEach(l -> b.timelines().forEach(t -> in(b, l, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(keyed)))));
         }
     }
 
-    /** What a timeline keys in any layout, so that an element has the same parts on the page in all of them. */
-    private static Map<String, Set<Property<?>>> together(Board b, Timeline t) {
+    /** What a timeline keys in the scene as it is drawn. */
+    private static Map<String, Set<Property<?>>> drawn(Board b, Timeline t) {
+        Layout base = b.layout(LayoutPages.DRAWN);
         var out = new HashMap<String, Set<Property<?>>>();
-        t.tracks().forEach((id, tracks) -> out.put(id, b.layouts().isEmpty() ? Set.copyOf(tracks.keySet()) : new LinkedHashSet<>(tracks.keySet())));
-        for (Layout l : b.layouts()) {
-            Differs.OfTimeline d = l.differs().timelines().getOrDefault(t.id(), Differs.OfTimeline.NOTHING);
-            d.tracks().keySet().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
-            d.gone().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
+        if (base == null) {
+            t.tracks().forEach((id, tracks) -> out.put(id, new LinkedHashSet<>(tracks.keySet())));
+        } else {
+            base.differs().timelines().getOrDefault(t.id(), Differs.OfTimeline.NOTHING).tracks().keySet().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
         }
+        return out;
+    }
+
+    /** What it keys in a layout. */
+    private static Map<String, Set<Property<?>>> in(Board b, Layout l, Timeline t) {
+        Map<String, Set<Property<?>>> out = drawn(b, t);
+        Differs.OfTimeline d = l.differs().timelines().getOrDefault(t.id(), Differs.OfTimeline.NOTHING);
+        d.gone().forEach(k -> out.getOrDefault(k.owner(), new LinkedHashSet<>()).remove(k.property()));
+        d.tracks().keySet().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
+        out.values().removeIf(Set::isEmpty);
         return out;
     }
 

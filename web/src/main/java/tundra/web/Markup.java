@@ -178,7 +178,7 @@ final class Markup {
     /** What a scene holds in one of its layouts, for the player to go over to. */
     void layout(Scene s, Layout l) {
         canvas(s.board(), sceneTarget(s));
-        out.append("<template class=\"").append(PageId.of(l.id())).append("\">\n");
+        out.append("<template class=\"").append(l == null ? "" : PageId.of(l.id())).append("\">\n");
         board(s.board());
         out.append("</template>\n");
     }
@@ -359,7 +359,7 @@ final class Markup {
         TextChannel.weights(e).forEach(w -> faces.add(new Face(t.family(), w)));
         String name = e.box().shape();
         boolean rests = !TextChannel.moves(e.board(), e.element());
-        boolean anew = rests && t.wrap() > 0 && values.any(e.id());
+        boolean anew = rests && t.wrap() > 0 && (values.any(e.id()) || Tied.wraps(e.element()));
         out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL));
         if (anew) {
             wraps = true;

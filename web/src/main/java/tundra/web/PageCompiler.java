@@ -108,7 +108,7 @@ public final class PageCompiler {
             used.add(PlayerScript.CHIPS);
         }
         if (markup.wraps()) {
-            used.add(PlayerScript.WRAPS);
+            used.addAll(Set.of(PlayerScript.WRAPS, PlayerScript.CHIPS));
         }
         files.put("tundra-player.js", Page.Part.of(utf8(PlayerScript.with(used))));
         for (Script s : project.scripts()) {

@@ -21,7 +21,7 @@ final class PlayerScript {
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** Sections that stand within others, without which there is no place for them. */
-    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS);
+    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT);
     /** In the order in which they need each other. */
     private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();

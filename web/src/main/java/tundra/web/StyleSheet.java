@@ -25,6 +25,20 @@ final class StyleSheet {
         }
     }
 
+    /** The looks of some parts go with the width of their scene, to those that they have where it is wider and where it is narrower. */
+    void fluid(Set<String> parts, StyleSheet wider, StyleSheet narrower) {
+        for (String name : parts) {
+            Map<String, String> more = wider.rules.getOrDefault(name, Map.of()), less = narrower.rules.getOrDefault(name, Map.of());
+            // what is as usual as drawn isn't said there
+            Fluid.USUAL.forEach((property, usual) -> {
+                if (more.containsKey(property) || less.containsKey(property)) {
+                    rules.get(name).putIfAbsent(property, usual);
+                }
+            });
+            rules.get(name).replaceAll((property, text) -> Fluid.css(text, more.getOrDefault(property, text), less.getOrDefault(property, text)));
+        }
+    }
+
     Set<String> names() {
         return Set.copyOf(rules.keySet());
     }

@@ -51,7 +51,7 @@ final class ValueTexts {
         ArrayNode out = JSON.createArrayNode().add(new BigDecimal(Numbers.plain(t.wrap(), 4))).add(new BigDecimal(Numbers.plain(t.size() * t.lineHeight(), 4)));
         ArrayNode parts = out.addArray();
         int at = 0;
-        for (ValueWords.Span s : places.get(element)) {
+        for (ValueWords.Span s : places.getOrDefault(element, List.of())) {
             if (s.from() > at) {
                 parts.add(t.text().substring(at, s.from()));
             }

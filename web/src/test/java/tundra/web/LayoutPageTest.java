@@ -193,4 +193,106 @@ class LayoutPageTest extends InBrowser {
         assertThat(browser.run("return getComputedStyle(document.querySelector('.t-scene')).visibility")).isEqualTo("visible");
         assertThat(browser.run(words)).isEqualTo("Here 0 so far");
     }
+
+    /** Of place, which is linear for whatever an element looks like. */
+    private static final List<Property<String>> TIES = List.of(Properties.TIE_X, Properties.LEFT_IN, Properties.RIGHT_IN, Properties.WAY_IN);
+
+    /** The same with ties drawn by lot, also in a layout. */
+    private static Project tied(long seed, boolean text) {
+        var r = new Random(seed);
+        return random(seed, text).mapBoard("scene", b -> {
+            Board out = b;
+            for (String id : Tree.ids(b.elements())) {
+                out = out.withRest(id, v -> ties(v, r));
+            }
+            Board phone = Lens.get(out, PHONE);
+            for (String id : Tree.ids(phone.elements())) {
+                phone = r.nextInt(3) == 0 ? phone.withRest(id, v -> ties(v, r)) : phone;
+            }
+            return Lens.put(out, PHONE, phone, Lens.Scope.ONLY_HERE);
+        });
+    }
+
+    private static Values ties(Values of, Random r) {
+        Values v = of;
+        for (Property<String> p : TIES) {
+            List<String> words = ((tundra.core.model.ValueType.ChoiceType) p.type()).options();
+            String word = words.get(r.nextInt(words.size()));
+            v = r.nextInt(2) == 0 && !word.equals("both sides") ? v.with(p, word) : v;
+        }
+        return v;
+    }
+
+    @Test
+    void tiesTakeEverythingWhereTheyTakeItInTheEditor() throws Exception {
+        for (long seed = 1; seed <= Integer.getInteger("parity.seeds", 2); seed++) {
+            for (boolean text : new boolean[] {false, true}) {
+                Project p = tied(seed, text);
+                var visit = new Visit(browser, folder, "tied-" + text + seed, p);
+                var random = new Random(seed);
+                var soft = new SoftAssertions();
+                var seen = new ArrayList<String>();
+                for (int width : new int[] {600, 700, 1000, 440, 400, 620, 799, 900}) {
+                    Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), width);
+                    Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, new Point(width, l == null ? b.size().y() : l.size().y())));
+                    Board b = now.scenes().getFirst().board();
+                    browser.resize(width, (int) b.size().y());
+                    browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
+                    Moment m = Moment.opened(b, Math.round(2_000_000 * random.nextDouble()));
+                    visit.go(m);
+                    double db = visit.like(now, m);
+                    seen.add(String.format(Locale.ROOT, "%d: %.1f", width, db));
+                    soft.assertThat(db).as("seed %d at %d px, %s", seed, width, m).isGreaterThanOrEqualTo(text ? 40 : 44);
+                }
+                System.out.println("PSNR of seed " + seed + (text ? " with texts" : "") + " by its width: " + seen + " dB");
+                soft.assertAll();
+            }
+        }
+    }
+
+    /** Every kind of element that follows its parent's width, also in a group that does, and a motif. */
+    private static Project sized() {
+        var all = new ArrayList<Element>();
+        Values both = Values.NONE.with(Properties.TIE_X, "both sides").with(Properties.FILL, Color.parse("#2F78A3")), share = both.with(Properties.TIE_X, "left").with(Properties.LEFT_IN, "%").with(Properties.WIDTH_IN, "%");
+        all.add(new Element("rect", "rect", false, false, put(both, 40, 20, 500, 40), new Content.Rectangle()));
+        all.add(new Element("oval", "oval", false, false, put(share, 60, 80, 300, 40), new Content.Ellipse()));
+        all.add(new Element("star", "star", false, false, put(both, 400, 80, 160, 40), new Content.Polygon(5, 0.5)));
+        all.add(new Element("words", "words", false, false, put(both, 100, 140, 400, 0).without(Properties.SIZE), new Content.Text("The observatory opens its dome at nine, and the sleds leave from the mast", "Figtree", 400, 18, Content.Align.LEFT, 1.3).withWrap(400)));
+        Element inside = new Element("inside", "inside", false, false, put(both, 10, 10, 180, 30), new Content.Rectangle()), right = new Element("right", "right", false, false, put(Values.NONE.with(Properties.TIE_X, "right").with(Properties.FILL, Color.BLACK), 180, 50, 40, 20), new Content.Rectangle());
+        all.add(new Element("group", "group", false, false, put(both, 80, 260, 240, 80).without(Properties.SIZE).without(Properties.FILL), new Content.Group(List.of(inside, right), new Point(240, 80))));
+        all.add(new Element("motif", "motif", false, false, put(both.with(Properties.RESIZE, "contain").with(Properties.RESIZE_POINT, new Point(0, 0)), 400, 260, 120, 60).without(Properties.SIZE).without(Properties.FILL), new Content.Instance("m", new Point(120, 60), tundra.core.model.Clock.OWN)));
+        var motif = new tundra.core.model.Motif("m", "M", new Board(new Point(120, 60), Values.NONE, List.of(box("dot", 60, 30)), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of()));
+        Board b = new Board(new Point(600, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        return new Project("sized", "Sized", 24, List.of(new Scene("scene", "S", b)), Map.of(), Map.of()).withMotifs(List.of(motif));
+    }
+
+    private static Values put(Values v, double x, double y, double w, double h) {
+        return v.with(Properties.PIVOT, new Point(0.25, 0.5)).with(Properties.SIZE, new Point(w, h)).with(Properties.POSITION, new Point(x + 0.25 * w, y + 0.5 * h));
+    }
+
+    @Test
+    void whatFollowsItsParentsWidthHasItsBoxAtEveryWidth() throws Exception {
+        Project p = sized();
+        var visit = new Visit(browser, folder, "sized", p);
+        var soft = new SoftAssertions();
+        for (int width = 560; width <= 1600; width += 41) {
+            browser.resize(width, 400);
+            browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
+            int w = width;
+            Project now = p.mapBoard("scene", b -> tundra.core.fit.Fit.at(b, new Point(w, 400)));
+            Board b = now.scenes().getFirst().board();
+            var frame = tundra.core.frame.FrameBuilder.of(now, b, tundra.render.Fonts.of(now.assets())).at(0);
+            for (String id : List.of("rect", "oval", "words", "group", "inside", "right", "motif")) {
+                var r = (List<?>) browser.run("const x = document.querySelector('.t-" + id + "-b') ?? document.querySelector('.t-" + id + "'), r = x.getBoundingClientRect(); return [r.x, r.y, r.width, r.height]");
+                var mine = frame.find(id).bounds();
+                double[] wanted = {mine.x(), mine.y(), mine.width(), mine.height()};
+                for (int i = 0; i < 4; i++) {
+                    soft.assertThat(((Number) r.get(i)).doubleValue()).as("%s of %s at %d px", List.of("x", "y", "width", "height").get(i), id, width).isCloseTo(wanted[i], within(0.05));
+                }
+            }
+            double db = visit.like(now, Moment.opened(b, 0));
+            soft.assertThat(db).as("at %d px", width).isGreaterThanOrEqualTo(40);
+        }
+        soft.assertAll();
+    }
 }

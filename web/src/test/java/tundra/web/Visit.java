@@ -85,12 +85,15 @@ final class Visit {
     /** How alike the page is to the editor's picture of another piece, in dB. */
     double like(Project other, Moment m) throws Exception {
         Board b = other.scenes().getFirst().board();
-        return Psnr.of(Still.png(other, FrameBuilder.of(other, b, Fonts.of(other.assets())).at(m)), shot());
+        return compared(Still.png(other, FrameBuilder.of(other, b, Fonts.of(other.assets())).at(m)), shot(), m);
     }
 
     /** How alike the page is to the editor's picture of a moment, in dB. */
     double like(Moment m) throws Exception {
-        byte[] theirs = shot(), ours = Still.png(project, builder.at(m));
+        return compared(Still.png(project, builder.at(m)), shot(), m);
+    }
+
+    private double compared(byte[] ours, byte[] theirs, Moment m) throws Exception {
         double db = Psnr.of(ours, theirs);
         if (db < Double.parseDouble(System.getProperty("parity.keep", "0"))) {
             Files.createDirectories(Path.of("target/parity"));

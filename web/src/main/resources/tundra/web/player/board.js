@@ -39,7 +39,7 @@ class Board {
     for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
     this.#rename();
     const slot = (this.#slot = slots(this, mixes));
-    Object.assign(this, { layouts, mixes });
+    Object.assign(this, { layouts, mixes, wide: 0 });
     const own = clock && new Clock(clock, timelines[0].duration);
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
@@ -153,12 +153,45 @@ class Board {
     const texts = morph(this.el, was, now, this.#parts);
     this.#rename();
     this.layout = layout;
-    const slot = (this.#slot = slots(this, { ...this.mixes, ...layout?.mixes }));
-    for (const t of all) t.take(layout?.timelines[t.id]?.tracks, slot);
+    const slot = (this.#slot = slots(this, this.#resting));
+    for (const t of all) t.take(this.#tracks(t), slot);
     for (const t of this.timelines) t.starts = layout?.timelines[t.id]?.starts ?? t.begins;
     for (const t of this.active) t.again();
     for (const x of texts) this.says?.(x);
     if (activeElement !== this.piece.root.activeElement && this.el.contains(activeElement)) activeElement.focus({ preventScroll: true });
+  }
+//# core
+
+//# layouts
+
+  // What mixed values are made of in this layout, at this width.
+  get #resting() {
+    const all = Object.entries({ ...this.mixes, ...this.layout?.mixes });
+    return Object.fromEntries(all.map(([name, m]) => [name, m.wider ? { ...m, rest: m.rest.map((x, i) => (x === null ? x : between(x, m.wider[i], m.narrower[i], this.wide))) } : m]));
+  }
+
+  #tracks(t) {
+    return this.layout?.timelines[t.id]?.tracks;
+  }
+
+  // Is some px wider than it is drawn: what goes with the width follows.
+  widen(px, fluid) {
+    this.el.style.setProperty("--w", Math.max(0, px));
+    this.el.style.setProperty("--n", Math.max(0, -px));
+    if (this.wide === px) return;
+    this.wide = px;
+    const all = [...this.timelines, ...this.#sets.values()], moves = fluid.length || all.some((t) => t.fluid(this.#tracks(t)));
+    if (!moves) return;
+    for (const t of all) t.leave();
+    for (const [name, attribute, ...texts] of fluid) {
+      const x = this.part(name);
+      if (attribute !== "data-wrap") x.setAttribute(attribute, this.own(between(...texts, px)));
+      else x.rewrap?.(between(...texts.map((t) => JSON.parse(t)[0]), px));
+    }
+    // attributes rest elsewhere now
+    this.#slot = slots(this, this.#resting);
+    for (const t of all) t.take(this.#tracks(t), this.#slot);
+    for (const t of this.active) t.again();
   }
 //# core
 

@@ -2,6 +2,21 @@
 // The name of a part of the page; nothing for what has none of its own.
 const partName = (x) => x.id || (x.classList[0] === "t-p" ? "" : x.classList[0]) || "";
 
+// By how many px the scenes are wider and narrower that say what goes with the width.
+const WIDER = 200, NARROWER = 40;
+
+// A number, or a text whose numbers go with the width, so many px wider than drawn; colours stay as they are.
+const between = (drawn, wider, narrower, px) => {
+  const [other, share] = px < 0 ? [narrower, -px / NARROWER] : [wider, px / WIDER];
+  if (typeof drawn === "number") return drawn + (other - drawn) * share;
+  const all = /#[0-9a-f]{3,8}\b|-?\d*\.?\d+(?:e-?\d+)?/gi, to = other.match(all) ?? [];
+  let i = 0;
+  return drawn.replace(all, (x) => {
+    const y = to[i++];
+    return x === y || x[0] === "#" ? x : n(+x + (y - x) * share);
+  });
+};
+
 // Changes what is on the page from one layout to another: what is the same stays, with all that listens to it and all that moves it, wherever
 // it lies now. Parts are found by their names, and stand under them afterwards. Returns the texts that are set anew.
 const morph = (root, was, now, parts) => {

@@ -40,14 +40,25 @@ class Scene {
     const { layouts = [] } = this.#data;
     if (!(room > 0 || this.#layout === undefined)) return;
     const l = layouts.find(({ from, to = Infinity }) => room >= from && room < to) ?? null;
-    if (l === this.#layout) return;
+    if (l === this.#layout) return this.#widen(room);
     const { board } = this, held = (x) => (x ? this.#piece.el.querySelector(":scope > template." + x.id).content : this.#drawn);
     this.el.dataset.layout = l?.id ?? "base";
+    const was = this.#layout === undefined ? undefined : (this.#layout ?? this.#data).fluid;
+    if (was) board.widen(0, was);
     if (l || this.#layout) board.become(l, held(this.#layout), held(l));
     const first = this.#layout === undefined;
     this.#layout = l;
     this.size = (l ?? this.#data).size;
+    this.#widen(room);
     if (!first) tell("the layout is " + (l?.name ?? "as drawn"));
+  }
+
+  // Where anything is tied, the scene is as wide as its room.
+  #widen(room) {
+    const { size, fluid } = this.#layout ?? this.#data;
+    if (!fluid || !(room > 0)) return;
+    this.board.widen(room - size[0], fluid);
+    this.size = [room, size[1]];
   }
 //# core
 

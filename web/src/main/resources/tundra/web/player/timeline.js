@@ -47,7 +47,9 @@ class Timeline {
 
   #take(tracks, slot) {
 //# layouts
-    tracks = tracks.filter(({ of }) => this.#board.part(of));
+    const { wide } = this.#board;
+    // a key that goes with the width has its values in a wider and a narrower scene as well
+    tracks = tracks.filter(({ of }) => this.#board.part(of)).map((t) => ({ ...t, keys: t.keys.map(([at, value, easing = "linear", ...others]) => [at, others.length ? between(value, ...others, wide) : value, easing]) }));
 //# core
     this.#tracks = tracks.map(({ of, property, keys, round, every }) => {
       keys = keys.map(([at, value, ...easing]) => [at, this.#board.own(value), ...easing]);
@@ -70,6 +72,11 @@ class Timeline {
       t.slot.drop(t);
       if (was === t) t.slot.show();
     }
+  }
+
+  // Whether any of what it would move goes with the width.
+  fluid(tracks = this.#given) {
+    return tracks.some((t) => t.keys.some((k) => k.length > 3));
   }
 
   // Takes up other tracks, or else those that it was made with.

@@ -20,7 +20,8 @@ const broken = (words, wide, wrap) => {
 
 // A text that breaks at a width and shows values breaks anew when one of them changes.
 const wraps = (text, piece) => {
-  const [wrap, lead, parts] = JSON.parse(text.dataset.wrap), first = text.querySelector("tspan"), top = +first.getAttribute("y");
+  let [wrap, lead, parts] = JSON.parse(text.dataset.wrap);
+  const first = text.querySelector("tspan"), top = +first.getAttribute("y");
   const pen = document.createElement("canvas").getContext("2d"), values = parts.filter(Array.isArray).map(([id]) => id);
   // the shorthand is empty where letters are kept apart
   const font = ({ fontWeight, fontSize, fontFamily } = getComputedStyle(text)) => fontWeight + " " + fontSize + " " + fontFamily;
@@ -35,6 +36,13 @@ const wraps = (text, piece) => {
       line.setAttribute("y", top + i * lead);
       line.textContent = lines[i] ?? "";
     }
+    // its box is as high as its lines
+    const box = text.closest("div");
+    if (box.className.includes("-b")) [box.style.width, box.style.height] = [Math.max(wrap, ...lines.map(wide)) + "px", lines.length * lead + "px"];
+  };
+  text.rewrap = (to) => {
+    wrap = to;
+    show();
   };
   for (const id of new Set(values)) piece.watch(id, show);
   if (values.some((id) => !piece.atFirst(id))) document.fonts.load(font()).then(show, show);
