@@ -203,4 +203,34 @@ class AdaptTest extends InWindow {
         page.until("String(Tundra.pieces.length === 1 && Tundra.pieces[0].shown.layout)", "null");
         assertThat(page.ask("String(document.querySelectorAll('main > template').length)")).isEqualTo("1");
     }
+
+    @Test
+    void tiesAreChosenAndAnyWidthIsTried() throws Exception {
+        String id = first().id();
+        double x = base().find(id).rest().get(Properties.POSITION).x();
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(id));
+            t.studio.edit("Tie", b -> b.withRest(id, v -> v.with(Properties.TIE_X, "right")));
+            return null;
+        });
+        t.settle();
+        Project kept = RealWindow.fx(() -> t.studio.kept());
+        t.fill("layout-try", "900");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().size().x())).isEqualTo(900);
+        assertThat(first().rest().get(Properties.POSITION).x()).isEqualTo(x + 900 - 640);
+        assertThat(RealWindow.fx(() -> t.studio.kept())).as("only tried").isEqualTo(kept);
+        t.run("undo");
+        assertThat(RealWindow.fx(() -> t.studio.board().size().x())).isEqualTo(640);
+        assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("right");
+        // a change that is made while a width is tried begins with what is kept
+        t.fill("layout-try", "900");
+        t.settle();
+        RealWindow.fx(() -> {
+            t.studio.edit("Move", b -> b.withRest(id, v -> v.with(Properties.POSITION, v.get(Properties.POSITION).plus(new Point(5, 0)))));
+            return null;
+        });
+        assertThat(base().size().x()).isEqualTo(640);
+        assertThat(base().find(id).rest().get(Properties.POSITION).x()).isEqualTo(x + 5);
+    }
 }

@@ -13,10 +13,12 @@ import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
+import tundra.core.fit.Fit;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Preset;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
+import tundra.core.model.Board;
 import tundra.core.model.Layout;
 import tundra.core.model.Limits;
 
@@ -27,6 +29,7 @@ public final class LayoutSection extends VBox {
     private final NumberField to = new NumberField("First width that it is not for", "to", 0);
     private final NumberField width = new NumberField("Width of its canvas", "w", 0);
     private final NumberField height = new NumberField("Height of its canvas", "h", 0);
+    private final NumberField tried = new NumberField("A width to try", "w", 0);
     private final NamedRow widths = new NamedRow("Widths", from, to);
     private final NamedRow size = new NamedRow("Canvas", width, height);
 
@@ -38,10 +41,12 @@ public final class LayoutSection extends VBox {
         to.setId("layout-to");
         width.setId("layout-w");
         height.setId("layout-h");
+        tried.setId("layout-try");
+        tried.onChange((v, merge) -> tryAt(Numbers.clamp(Math.rint(v), 1, Limits.SIDE)));
         from.onChange((v, merge) -> range((int) Math.rint(v), studio.layout().to(), merge));
         to.onChange((v, merge) -> range(studio.layout().from(), v <= 0 ? Layout.WIDEST : (int) Math.rint(v), merge));
-        width.onChange((v, merge) -> size(new Point(v, studio.board().size().y()), merge));
-        height.onChange((v, merge) -> size(new Point(studio.board().size().x(), v), merge));
+        width.onChange((v, merge) -> size(new Point(v, studio.drawn().size().y()), merge));
+        height.onChange((v, merge) -> size(new Point(studio.drawn().size().x(), v), merge));
         var make = new Press("New layout");
         make.setId("layout-make");
         Buttons.menu(make, () -> List.of(Preset.values()).stream().map(p -> {
@@ -53,7 +58,7 @@ public final class LayoutSection extends VBox {
         }).toList());
         var rename = Buttons.text(commands.get(CommandIds.LAYOUT_RENAME), "Rename");
         var delete = Buttons.text(commands.get(CommandIds.LAYOUT_DELETE), "Delete");
-        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size);
+        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried));
         studio.listen(what -> refresh());
         refresh();
     }
@@ -61,6 +66,12 @@ public final class LayoutSection extends VBox {
     private void range(int a, int b, Object merge) {
         String id = studio.layout().id();
         studio.editBase("Change the widths of a layout", merge, x -> Layouts.range(x, id, a, b));
+    }
+
+    /** Shows the scene as wide as that, where its ties take it, until something is changed. */
+    private void tryAt(double px) {
+        Board kept = studio.drawn();
+        studio.preview(px == kept.size().x() ? null : Fit.at(kept, new Point(px, kept.size().y())));
     }
 
     private void size(Point s, Object merge) {
@@ -77,7 +88,8 @@ public final class LayoutSection extends VBox {
             from.show(l.from());
             to.show(l.to() == Layout.WIDEST ? 0 : l.to());
         }
-        width.show(studio.board().size().x());
-        height.show(studio.board().size().y());
+        width.show(studio.drawn().size().x());
+        height.show(studio.drawn().size().y());
+        tried.show(studio.board().size().x());
     }
 }

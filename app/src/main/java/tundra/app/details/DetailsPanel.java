@@ -243,6 +243,9 @@ public final class DetailsPanel extends TallPane {
         var common = new ArrayList<>(Properties.of(all.getFirst()));
         all.forEach(e -> common.retainAll(Properties.of(e)));
         box.getChildren().add(heading(all.size() + " elements", "selected"));
+        if (studio.desk() == Desk.ADAPT) {
+            section("Ties", Properties.TIES, ids);
+        }
         together = new TogetherSection(studio, options);
         box.getChildren().add(together);
         section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
@@ -266,6 +269,9 @@ public final class DetailsPanel extends TallPane {
 
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
+        if (studio.desk() == Desk.ADAPT) {
+            section("Ties", Properties.TIES, List.of(e.id()));
+        }
         if (e.content() instanceof Content.Group g && g.scatter() != null) {
             scatter = new ScatterSection(studio, e.id());
             box.getChildren().add(scatter);

@@ -233,6 +233,11 @@ public final class Studio {
         return kept().place(open.id()).board();
     }
 
+    /** What is worked on at the size that it is drawn, without what is only tried. */
+    public Board drawn() {
+        return layout.seen(base());
+    }
+
     /** The layout that is worked on; null for the scene as it is drawn. */
     public Layout layout() {
         return layout.of(base());

@@ -141,12 +141,12 @@ public final class Properties {
     public static final Property<Double> PARALLAX = add("parallax", "Parallax", ValueType.NUMBER, "%", 100, List.of("%"), -3, 3, 0.0, ANY);
 
     // how an element follows its parent's size, along one axis and the other
-    public static final Property<String> TIE_X = choice("tieX", "Tied to", ANY, "left", "middle", "right", "both sides");
+    public static final Property<String> TIE_X = choice("tieX", "Tied across", ANY, "left", "middle", "right", "both sides");
     /** Whether the distance to the left, or of the middle, is in px or goes with the parent's width. */
     public static final Property<String> LEFT_IN = choice("leftIn", "Left in", ANY, "px", "%");
     public static final Property<String> WIDTH_IN = choice("widthIn", "Width in", ANY, "px", "%");
     public static final Property<String> RIGHT_IN = choice("rightIn", "Right in", ANY, "px", "%");
-    public static final Property<String> TIE_Y = choice("tieY", "Tied to", ANY, "top", "middle", "bottom", "both sides");
+    public static final Property<String> TIE_Y = choice("tieY", "Tied down", ANY, "top", "middle", "bottom", "both sides");
     public static final Property<String> TOP_IN = choice("topIn", "Top in", ANY, "px", "%");
     public static final Property<String> HEIGHT_IN = choice("heightIn", "Height in", ANY, "px", "%");
     public static final Property<String> BOTTOM_IN = choice("bottomIn", "Bottom in", ANY, "px", "%");
@@ -155,7 +155,7 @@ public final class Properties {
     /** What becomes of its art in a box of another size. */
     public static final Property<String> RESIZE = choice("resize", "Resize", ANY, "stretch", "keep", "contain", "cover");
     /** The point of the art that stays at the same point of the box, where it isn't stretched. */
-    public static final Property<Point> RESIZE_POINT = add("resizePoint", "Point that stays", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), ANY);
+    public static final Property<Point> RESIZE_POINT = add("resizePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), ANY);
     public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE, RESIZE_POINT);
 
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
