@@ -233,4 +233,37 @@ class AdaptTest extends InWindow {
         assertThat(base().size().x()).isEqualTo(640);
         assertThat(base().find(id).rest().get(Properties.POSITION).x()).isEqualTo(x + 5);
     }
+
+    @Test
+    void whoComesBackFindsTheLayoutThatWasLeft() throws Exception {
+        make("PHONE");
+        String phone = RealWindow.fx(() -> t.studio.layout().id()), scene = RealWindow.fx(() -> t.studio.place().id());
+        RealWindow.fx(() -> {
+            t.studio.select(t.studio.board().elements().stream().map(Element::id).toList());
+            return null;
+        });
+        t.run("motif-make");
+        t.settle();
+        t.keys(KeyCode.ENTER);
+        assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(phone);
+        assertThat(tundra.core.file.Savable.problem(RealWindow.fx(() -> t.studio.kept()))).isNull();
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(t.studio.board().elements().getFirst().id()));
+            return null;
+        });
+        t.run("motif-open");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.layout())).isNull();
+        assertThat(RealWindow.fx(() -> t.studio.place().id())).isNotEqualTo(scene);
+        t.run("motif-up");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.place().id())).isEqualTo(scene);
+        assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(phone);
+        // and so does one whose layout was deleted and is there again
+        t.run(CommandIds.LAYOUT_DELETE);
+        assertThat(RealWindow.fx(() -> t.studio.layout())).isNull();
+        t.run("undo");
+        assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(phone);
+        assertThat(RealWindow.fx(() -> t.studio.board().size())).isEqualTo(new Point(360, 640));
+    }
 }

@@ -35,11 +35,13 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Differs;
 import tundra.core.model.Dragging;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Layout;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -78,7 +80,7 @@ class CommandContextsTest extends InWindow {
 
     /** Where a command is run. */
     private enum Context {
-        PLAIN, MOTIF_OPENED, SOMETHING_TRIED, SECOND_SCENE, IN_A_GROUP, IN_A_DRAWING, HIDDEN, SEVERAL
+        PLAIN, MOTIF_OPENED, SOMETHING_TRIED, SECOND_SCENE, IN_A_GROUP, IN_A_DRAWING, HIDDEN, SEVERAL, IN_A_LAYOUT
     }
 
     private static Element shape(String id, double x, double y) {
@@ -110,6 +112,7 @@ class CommandContextsTest extends InWindow {
                 new Reaction("r2", Events.of(Events.LANDED, "sled"), List.of(Actions.of(Actions.ADD_VALUE, "score", 1.0), Actions.of(Actions.OPEN_SCENE, "night"))));
         var first = new Board(new Point(640, 400), Values.NONE, List.of(shape("sled", 80, 80), shape("hut", 200, 80), group("row", 200, 220, shape("inside", 30, 20), shape("beside", 90, 60)), book, vane, path, words,
                 shape("cellar", 560, 340).withHidden(true)), List.of(main, other), reactions).withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("sled", List.of("hut"))))));
+        first = first.withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640), Differs.NOTHING.withValues("hut", v -> v.with(Properties.POSITION, new Point(90, 300))).withWords("words", "{score}"))));
         var second = new Board(new Point(640, 400), Values.NONE, List.of(shape("ridge", 200, 200), new Element("vane2", "vane 2", false, false,
                 Values.NONE.with(Properties.POSITION, new Point(400, 200)), new Content.Instance("m-vane", new Point(80, 80), Clock.PARENT))), List.of(new Timeline("n-main", Timeline.MAIN, 1_000_000, false, true, Map.of())
                 .with("ridge", Properties.POSITION, track(new Point(200, 200), new Point(260, 200)))), List.of(new Reaction("r3", Events.tapped("ridge"), List.of(Actions.of(Actions.BACK)))));
@@ -149,6 +152,10 @@ class CommandContextsTest extends InWindow {
                 t.studio.select(List.of("ink"));
             }
             case HIDDEN -> t.studio.select(List.of("cellar"));
+            case IN_A_LAYOUT -> {
+                t.studio.setLayout("phone");
+                t.studio.select(List.of("sled", "words"));
+            }
             case SEVERAL -> t.studio.select(List.of("sled", "row", "vane", "words"));
         }
         if (desk == Desk.ANIMATE && c == Context.PLAIN) {

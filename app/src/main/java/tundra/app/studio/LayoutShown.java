@@ -1,5 +1,7 @@
 package tundra.app.studio;
 
+import java.util.HashSet;
+import java.util.Set;
 import tundra.core.fit.Lens;
 import tundra.core.model.Board;
 import tundra.core.model.Layout;
@@ -7,23 +9,32 @@ import tundra.core.model.Project;
 
 /** The layout that is worked on, and where changes go that are made in it. */
 final class LayoutShown {
-    private String id;
+    /** Of each scene at most one, by their ids: whoever comes back to a scene finds it in the layout that it was left in. */
+    private final Set<String> ids = new HashSet<>();
     private boolean everywhere;
     private Board of;
     private Board seen;
 
-    /** Null for the scene as it is drawn. */
-    String id() {
-        return id;
+    /** Works on one of a scene's layouts; with null on the scene as it is drawn. */
+    void show(Board base, String layout) {
+        base.layouts().forEach(l -> ids.remove(l.id()));
+        if (layout != null) {
+            ids.add(layout);
+        }
+        of = null;
+        seen = null;
     }
 
-    void show(String layout) {
-        id = layout;
+    /** Another piece is open. */
+    void clear() {
+        ids.clear();
+        of = null;
+        seen = null;
     }
 
     /** The layout of a scene that is worked on; null for the base. */
     Layout of(Board base) {
-        return id == null ? null : base.layout(id);
+        return ids.isEmpty() ? null : base.layouts().stream().filter(l -> ids.contains(l.id())).findFirst().orElse(null);
     }
 
     boolean everywhere() {
@@ -36,20 +47,15 @@ final class LayoutShown {
 
     /** A board as it is worked on; the same one for as long as its base is. */
     Board seen(Board base) {
-        if (of(base) == null) {
+        Layout here = of(base);
+        if (here == null) {
             return base;
         }
-        if (of != base || seen == null) {
+        if (of != base) {
             of = base;
-            seen = Lens.get(base, id);
+            seen = Lens.get(base, here.id());
         }
         return seen;
-    }
-
-    /** Forgets what was worked out for another layout. */
-    void forget() {
-        of = null;
-        seen = null;
     }
 
     /** A piece in which the open place is as it is worked on. */
@@ -61,7 +67,9 @@ final class LayoutShown {
     /** What was made of such a piece, with the change of its board written back. */
     Project back(Project kept, String place, Project made) {
         Board base = kept.place(place).board();
-        return of(base) == null || made.place(place) == null ? made
-                : made.mapBoard(place, b -> b == seen(base) ? base : Lens.put(base, id, b, everywhere ? Lens.Scope.EVERYWHERE : Lens.Scope.ONLY_HERE));
+        Layout here = of(base);
+        return here == null || made.place(place) == null ? made
+                // what became part of a motif can't stay in the scene as well
+                : made.mapBoard(place, b -> b == seen(base) ? base : Lens.put(base, here.id(), b, everywhere || made.motifs() != kept.motifs() ? Lens.Scope.EVERYWHERE : Lens.Scope.ONLY_HERE));
     }
 }

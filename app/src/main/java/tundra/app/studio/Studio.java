@@ -57,6 +57,8 @@ public final class Studio {
     private final Seen seen = new Seen();
     private final ValuesNow now = new ValuesNow();
     private final LayoutShown layout = new LayoutShown();
+    /** The layout that was heard of last. */
+    private String workedOn;
     private final OpenBook book = new OpenBook(this);
     private Object opened;
     private Consumer<String> onRefused = words -> { };
@@ -125,6 +127,7 @@ public final class Studio {
         document.take(project, from, unsaved);
         seen.clear();
         chosen.clear();
+        layout.clear();
         open.show(project.scenes().getFirst().id());
         time.show(board(), board().main().id(), 0);
     }
@@ -245,12 +248,10 @@ public final class Studio {
 
     /** Works on another layout, or with null on the scene as it is drawn. */
     public void setLayout(String id) {
-        if (!Objects.equals(id, layout.id())) {
+        if (!Objects.equals(id, layout() == null ? null : layout().id())) {
             dropPreview();
-            layout.show(id);
-            layout.forget();
+            layout.show(base(), id);
             settle();
-            changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SCOPE);
         }
     }
 
@@ -312,9 +313,6 @@ public final class Studio {
     }
 
     private void opened(String timeline, long time, List<String> selected) {
-        if (layout() == null) {
-            layout.show(null);
-        }
         this.time.show(board(), timeline, time);
         chosen.clear(selected);
         seen.reframe();
@@ -533,9 +531,10 @@ public final class Studio {
         if (!open.settle(project())) {
             changed(Aspect.SCENE);
         }
-        if (layout.id() != null && layout() == null) {
-            layout.show(null);
-            changed(Aspect.SCENE, Aspect.SCOPE);
+        String worked = layout() == null ? null : layout().id();
+        if (!Objects.equals(worked, workedOn)) {
+            workedOn = worked;
+            changed(Aspect.SCENE, Aspect.TIMELINE, Aspect.PLAYHEAD, Aspect.SCOPE);
         }
         Board b = board();
         if (time.settle(b)) {
