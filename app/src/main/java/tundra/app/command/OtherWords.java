@@ -22,7 +22,7 @@ final class OtherWords {
             Map.entry("rest-as-first-keys", "start pose jump initial begin waits resting value"),
             Map.entry("open-close", "menu dropdown toggle fold unfold panel popup show hide burger drawer accordion"),
             Map.entry("path-mirror", "flip turn round face direction walk back left right"),
-            Map.entry("tool-TOUCH", "hotspot invisible button click tap area hit"),
+            Map.entry("tool-TOUCH", "hotspot invisible button click area tap hit"),
             Map.entry("tool-PEN", "path curve bezier draw"),
             Map.entry("tool-FREEHAND", "pencil sketch"),
             Map.entry("tool-PICK", "eyedropper colour picker"),
