@@ -266,4 +266,47 @@ class AdaptTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(phone);
         assertThat(RealWindow.fx(() -> t.studio.board().size())).isEqualTo(new Point(360, 640));
     }
+
+    @Test
+    void whereItBreaksALayoutBegins() throws Exception {
+        // the second box ends at 380, and is the first to leave a narrower canvas
+        double end = RealWindow.fx(() -> t.studio.frame().find(t.studio.board().elements().getLast().id()).bounds().right());
+        int breaks = (int) Math.ceil(end - 0.5) - 1;
+        t.run(CommandIds.BREAKS);
+        t.node("break-" + breaks);
+        t.click("break-" + breaks);
+        t.settle();
+        Layout made = RealWindow.fx(() -> t.studio.layout());
+        assertThat(made.from()).isZero();
+        assertThat(made.to()).isEqualTo(breaks + 1);
+        assertThat(made.size()).isEqualTo(new Point(breaks, 400));
+        // the same from there, and equal parts of the width
+        RealWindow.fx(() -> {
+            t.studio.select(t.studio.board().elements().stream().map(Element::id).toList());
+            return null;
+        });
+        t.run(CommandIds.SHARE_WIDTH);
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().elements().stream().map(e -> e.rest().get(Properties.SIZE).x()).distinct().count())).isEqualTo(1);
+        assertThat(base().elements().getFirst().rest().get(Properties.TIE_X)).isEqualTo("left");
+        assertThat(base().elements().getFirst().rest().get(Properties.WIDTH_IN)).as("only in the layout").isEqualTo("px");
+    }
+
+    @Test
+    void anIntroIsSkippedInALayout() throws Exception {
+        String id = first().id();
+        RealWindow.fx(() -> {
+            t.studio.edit("Fade", b -> b.mapTimeline(b.main().id(), m -> m.with(id, Properties.OPACITY, new tundra.core.motion.Track<>(List.of(
+                    new tundra.core.motion.Key<>(0, 0.0, tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(1_000_000, 0.8, tundra.core.motion.Easing.LINEAR))))));
+            return null;
+        });
+        make("PHONE");
+        t.click("layout-ended");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().main().starts())).isFalse();
+        assertThat(first().rest().get(Properties.OPACITY)).isEqualTo(0.8);
+        assertThat(base().main().starts()).isTrue();
+        t.run("undo");
+        assertThat(RealWindow.fx(() -> t.studio.board().main().starts())).isTrue();
+    }
 }

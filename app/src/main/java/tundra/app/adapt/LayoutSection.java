@@ -1,6 +1,7 @@
 package tundra.app.adapt;
 
 import java.util.List;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -19,6 +20,7 @@ import tundra.core.fit.Preset;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Differs;
 import tundra.core.model.Layout;
 import tundra.core.model.Limits;
 
@@ -33,9 +35,18 @@ public final class LayoutSection extends VBox {
     private final NamedRow widths = new NamedRow("Widths", from, to);
     private final NamedRow size = new NamedRow("Canvas", width, height);
 
+    private final CheckBox ended = new CheckBox();
+
     public LayoutSection(Studio studio, Commands commands) {
         super(6);
         this.studio = studio;
+        ended.setId("layout-ended");
+        ended.setOnAction(e -> {
+            String id = studio.layout().id(), timeline = studio.timeline().id();
+            boolean on = ended.isSelected();
+            studio.editBase(on ? "Skip a timeline in a layout" : "Play a timeline in a layout", null, b -> Layouts.ended(b, id, timeline, on));
+        });
+        Buttons.tip(ended, "As an intro that is skipped here: all that it moves is where it ends, and it does not play");
         getStyleClass().add("layout-section");
         from.setId("layout-from");
         to.setId("layout-to");
@@ -58,7 +69,7 @@ public final class LayoutSection extends VBox {
         }).toList());
         var rename = Buttons.text(commands.get(CommandIds.LAYOUT_RENAME), "Rename");
         var delete = Buttons.text(commands.get(CommandIds.LAYOUT_DELETE), "Delete");
-        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried));
+        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried), ended);
         studio.listen(what -> refresh());
         refresh();
     }
@@ -84,7 +95,11 @@ public final class LayoutSection extends VBox {
         Layout l = studio.layout();
         widths.setVisible(l != null);
         widths.setManaged(l != null);
+        ended.setVisible(l != null);
+        ended.setManaged(l != null);
         if (l != null) {
+            ended.setText(studio.timeline().name() + " is skipped");
+            ended.setSelected(l.differs().timelines().getOrDefault(studio.timeline().id(), Differs.OfTimeline.NOTHING).ended());
             from.show(l.from());
             to.show(l.to() == Layout.WIDEST ? 0 : l.to());
         }

@@ -23,6 +23,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
+import tundra.app.adapt.BreaksList;
 import tundra.app.adapt.DiffersTable;
 import tundra.app.adapt.LayoutBar;
 import tundra.app.adapt.LayoutSection;
@@ -112,6 +113,7 @@ public final class MainWindow {
     private final Lazy<Region> differs;
     private final Lazy<WidthRuler> widths;
     private final Lazy<LayoutSection> layout;
+    private final Lazy<BreaksList> breaks;
     private final VBox adapting = new VBox();
     private final Furnishing furnishing = new Furnishing();
     private boolean trying;
@@ -133,7 +135,7 @@ public final class MainWindow {
         SheetCommands.add(w, overlays::over);
         MotifCommands.add(w, this::nameOnCanvas);
         SceneCommands.add(w, s -> topBar.rename(s));
-        LayoutCommands.add(w, this::renameLayout);
+        LayoutCommands.add(w, this::renameLayout, this::lookForBreaks);
         EffectCommands.add(w);
         w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
         KeyCommands.add(w, this::timeline);
@@ -175,6 +177,7 @@ public final class MainWindow {
         layouts = new Lazy<>(() -> new LayoutBar(studio));
         widths = new Lazy<>(() -> new WidthRuler(studio));
         layout = new Lazy<>(() -> new LayoutSection(studio, w.commands));
+        breaks = new Lazy<>(() -> new BreaksList(studio, w.commands, w.jobs));
         differs = new Lazy<>(() -> {
             var table = new DiffersTable(studio, w.commands);
             table.setPrefHeight(250);
@@ -470,7 +473,7 @@ public final class MainWindow {
         pane.setRight(side(new Lazy<>(() -> {
             // the details are those of every desk
             VBox.setVgrow(w.details.get(), Priority.ALWAYS);
-            adapting.getChildren().setAll(layout.get(), w.details.get());
+            adapting.getChildren().setAll(layout.get(), breaks.get(), w.details.get());
             return adapting;
         }), "right", 284));
         return pane;
@@ -545,6 +548,10 @@ public final class MainWindow {
             return;
         }
         nameOnCanvas(e, name -> studio.edit("Rename " + e.name(), b -> Names.rename(b, e.id(), name)));
+    }
+
+    private void lookForBreaks() {
+        breaks.get().look();
     }
 
     /** Has the name of the layout that is worked on typed above its canvas. */

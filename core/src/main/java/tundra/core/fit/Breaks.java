@@ -49,6 +49,17 @@ public final class Breaks {
     /** @param width the one nearest to the drawn width at which there is the problem */
     public record Break(int width, Problem problem) {}
 
+    /** What a problem says of a board's elements, as half a sentence. */
+    public static String words(Board b, Problem p) {
+        String who = "“" + b.find(p.element()).called() + "” ";
+        return switch (p.kind()) {
+            case CUT -> who + "is cut off";
+            case SMALL -> who + "is too small to tap";
+            case OUTSIDE -> who + "leaves the canvas";
+            case OVERLAP -> who + "overlaps “" + b.find(p.other()).called() + "”";
+        };
+    }
+
     private final Board board;
     private final Set<String> tapped;
     private final TextMeasurer measure;

@@ -132,4 +132,9 @@ public final class Layouts {
     public static Board copy(Board b, String from, Override what, String to) {
         return b.mapLayout(to, l -> l.withDiffers(Override.copied(b.layout(from).differs(), what, l.differs())));
     }
+
+    /** Whether a timeline stands at its end from the start in a layout, as an intro that is skipped there. */
+    public static Board ended(Board b, String layout, String timeline, boolean on) {
+        return b.mapLayout(layout, l -> l.withDiffers(l.differs().withTimeline(timeline, x -> x.withEnded(on))));
+    }
 }

@@ -62,6 +62,9 @@ class BreaksTest {
         assertThat(breaks(Set.of("over"), big, over, under)).as("as it is drawn").isEmpty();
         List<Break> two = breaks(Set.of(), box("r", 500, 100, 200, 40, Values.NONE), box("s", 300, 200, 600, 40, Values.NONE));
         assertThat(two).extracting(Break::width).containsExactly(899, 699);
+        Board b = new Board(new Point(1000, 600), Values.NONE, List.of(box("r", 500, 100, 200, 40, Values.NONE), box("s", 0, 0, 10, 10, Values.NONE)), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
+        assertThat(Breaks.words(b, new Problem(Kind.OVERLAP, "r", "s"))).isEqualTo("“r” overlaps “s”");
+        assertThat(Breaks.words(b, new Problem(Kind.OUTSIDE, "r", null))).isEqualTo("“r” leaves the canvas");
     }
 
     @Test
