@@ -3,6 +3,9 @@ package tundra.core.fit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Set;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
@@ -15,8 +18,27 @@ public final class Shares {
 
     /** What can share a width: at least two with a size, in one parent. */
     public static boolean can(Board b, Collection<String> ids) {
-        return ids.size() > 1 && ids.stream().allMatch(id -> b.find(id) instanceof Element e && Properties.SIZE.appliesTo(e))
-                && ids.stream().map(id -> b.path(id).subList(0, b.path(id).size() - 1)).distinct().count() == 1;
+        return ids.size() > 1 && !together(b.elements(), Set.copyOf(ids)).isEmpty();
+    }
+
+    /** All of some elements, from the one list that holds them; none where they lie apart, or some have no size. */
+    private static List<Element> together(List<Element> in, Set<String> ids) {
+        var out = new ArrayList<Element>();
+        for (Element e : in) {
+            if (ids.contains(e.id()) && Properties.SIZE.appliesTo(e)) {
+                out.add(e);
+            }
+        }
+        if (out.size() == ids.size()) {
+            return out;
+        }
+        for (Element e : in) {
+            List<Element> inside = together(e.children(), ids);
+            if (!inside.isEmpty()) {
+                return inside;
+            }
+        }
+        return List.of();
     }
 
     /**
@@ -24,20 +46,19 @@ public final class Shares {
      * from then on. Those that can't share stay as they are.
      */
     public static Board across(Board b, Collection<String> ids) {
-        if (!can(b, ids)) {
+        var all = new ArrayList<>(ids.size() < 2 ? List.<Element>of() : together(b.elements(), Set.copyOf(ids)));
+        if (all.isEmpty()) {
             return b;
         }
-        var all = new ArrayList<Element>(ids.stream().map(b::find).toList());
         all.sort(Comparator.comparingDouble(Shares::begin));
         double begin = begin(all.getFirst()), end = all.stream().mapToDouble(e -> begin(e) + width(e)).max().orElse(begin);
         double widths = all.stream().mapToDouble(Shares::width).sum(), gap = Math.max(0, (end - begin - widths) / (all.size() - 1));
         double width = (end - begin - gap * (all.size() - 1)) / all.size();
-        Board out = b;
+        var at = new HashMap<String, Double>();
         for (int i = 0; i < all.size(); i++) {
-            double at = begin + i * (width + gap);
-            out = out.withRest(all.get(i).id(), v -> put(v, at, width));
+            at.put(all.get(i).id(), begin + i * (width + gap));
         }
-        return out;
+        return b.mapElements(at.keySet(), e -> e.withRest(put(e.rest(), at.get(e.id()), width)));
     }
 
     private static Values put(Values v, double at, double width) {
