@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -146,19 +147,21 @@ class AdaptTest extends InWindow {
         t.keys(KeyCode.RIGHT);
         t.settle();
         // the row, its cells as drawn, of Phone and of Tablet
+        t.node("differs-1-2");
         List<String> cells = RealWindow.fx(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").stream().map(n -> ((Button) n).getText() + (n.getStyleClass().contains("own") ? "!" : "")).toList());
         assertThat(cells).hasSize(3);
         assertThat(cells.get(0)).isEqualTo(cells.get(1));
         assertThat(cells.get(2)).endsWith("!").isNotEqualTo(cells.get(0) + "!");
         t.click("differs-1-1");
         assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        t.until(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".worked-on").stream().anyMatch(n -> ((Label) n).getText().equals("Phone")));
         t.click("differs-1-2");
         assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(tablet);
         assertThat(RealWindow.fx(() -> List.copyOf(t.studio.selection()))).containsExactly(id);
         t.run(CommandIds.HAND_BACK);
         t.settle();
         assertThat(base().layout(tablet).differs().none()).isTrue();
-        assertThat(RealWindow.fx(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").size())).isZero();
+        t.until(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").isEmpty());
     }
 
     @Test

@@ -36,8 +36,11 @@ final class Fluid {
 
     private Fluid() {}
 
-    /** Whether anything on a board follows its width. */
+    /** Whether anything on a board follows its width, and the board is wide enough to be looked at narrower. */
     static boolean is(Board b) {
+        if (b.size().x() <= NARROWER) {
+            return false;
+        }
         var any = new boolean[1];
         Tree.each(b.elements(), e -> any[0] |= Properties.TIES.stream().anyMatch(p -> !e.rest().get(p).equals(p.standard())));
         return any[0];

@@ -55,7 +55,7 @@ class FuzzTest {
 
     private static List<byte[]> projects() throws Exception {
         var out = new ArrayList<byte[]>();
-        for (Project p : List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), tundra.samples.Hop.project(),
+        for (Project p : List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), tundra.samples.Hop.project(),
                 tundra.samples.OpenNight.project())) {
             out.add(ProjectFile.bytes(p));
         }

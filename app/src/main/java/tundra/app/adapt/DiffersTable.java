@@ -2,6 +2,7 @@ package tundra.app.adapt;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -15,9 +16,11 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Menus;
@@ -36,6 +39,8 @@ public final class DiffersTable extends VBox {
     private final TextField search = new TextField();
     private final CheckBox selected = new CheckBox("of what is selected");
     private final Label more = new Label();
+    /** While something is dragged the table waits until the hand rests. */
+    private final PauseTransition rest = new PauseTransition(Duration.millis(150));
     private Board of;
     private String asked = "";
 
@@ -65,10 +70,12 @@ public final class DiffersTable extends VBox {
         VBox.setVgrow(scroll, Priority.ALWAYS);
         getChildren().addAll(bar, scroll);
         studio.listen(what -> {
-            if (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.SCENE) || what.contains(Aspect.SELECTION) && selected.isSelected() || what.contains(Aspect.DESK)) {
-                refresh(false);
+            boolean other = what.contains(Aspect.SCENE) || what.contains(Aspect.SELECTION) && selected.isSelected() || what.contains(Aspect.DESK);
+            if (studio.desk() == Desk.ADAPT && (other || what.contains(Aspect.DOCUMENT))) {
+                rest.playFromStart();
             }
         });
+        rest.setOnFinished(e -> refresh(false));
         refresh(true);
     }
 

@@ -8,6 +8,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.fit.Layouts;
@@ -35,7 +36,11 @@ public final class WidthRuler extends Region {
         setOnMousePressed(this::press);
         setOnMouseDragged(this::drag);
         setOnMouseReleased(e -> grabbed = -1);
-        studio.listen(what -> paint());
+        studio.listen(what -> {
+            if (studio.desk() == Desk.ADAPT && !studio.onlyTimeGoesOn(what)) {
+                paint();
+            }
+        });
     }
 
     @Override

@@ -2,10 +2,11 @@ package tundra.core.fit;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.HashMap;
+import java.util.Set;
 import tundra.core.edit.Resting;
 import tundra.core.edit.SettingText;
 import tundra.core.edit.TimeText;
@@ -55,13 +56,17 @@ public final class WhatDiffers {
 
     private List<Row> rows() {
         var all = new LinkedHashSet<Override>();
-        board.layouts().forEach(l -> all.addAll(Override.of(l.differs())));
+        var own = new HashMap<String, Set<Override>>();
+        board.layouts().forEach(l -> {
+            own.put(l.id(), new LinkedHashSet<>(Override.of(l.differs())));
+            all.addAll(own.get(l.id()));
+        });
         var out = new ArrayList<Row>();
         for (Override o : all) {
             var cells = new ArrayList<Cell>();
             cells.add(new Cell(null, text(base, o), false));
             for (Layout l : board.layouts()) {
-                cells.add(new Cell(l.id(), text(seen.get(l.id()), o), Override.of(l.differs()).contains(o)));
+                cells.add(new Cell(l.id(), text(seen.get(l.id()), o), own.get(l.id()).contains(o)));
             }
             out.add(new Row(o, element(o), name(o), cells));
         }
