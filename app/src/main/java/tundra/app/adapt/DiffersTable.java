@@ -37,7 +37,7 @@ public final class DiffersTable extends VBox {
     private final Studio studio;
     private final GridPane grid = new GridPane();
     private final TextField search = new TextField();
-    private final CheckBox selected = new CheckBox("of what is selected");
+    private final CheckBox selected = new CheckBox("selected only");
     private final Label more = new Label();
     /** While something is dragged the table waits until the hand rests. */
     private final PauseTransition rest = new PauseTransition(Duration.millis(150));

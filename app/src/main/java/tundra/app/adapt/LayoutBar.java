@@ -15,6 +15,7 @@ import tundra.core.model.Scene;
 
 /** Above the canvas of every desk once a scene has layouts: which one is worked on, where changes go, and who follows. */
 public final class LayoutBar extends HBox {
+    private static final int WHOLE = 3;
     private final Studio studio;
     private final HBox layouts = new HBox();
     private final HBox scopes = new HBox();
@@ -93,6 +94,9 @@ public final class LayoutBar extends HBox {
 
     private void choose(ToggleGroup group, String name, String id) {
         var b = new ToggleButton(name);
+        // a few are whole however narrow the window is; many share what room there is
+        b.setMinWidth(studio.base().layouts().size() <= WHOLE ? USE_PREF_SIZE : 0);
+        Buttons.tip(b, name);
         b.setId("layout-" + (id == null ? "base" : id));
         b.setUserData(id);
         b.setToggleGroup(group);
