@@ -55,8 +55,9 @@ class FuzzTest {
 
     private static List<byte[]> projects() throws Exception {
         var out = new ArrayList<byte[]>();
-        for (Project p : List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), tundra.samples.Hop.project(),
-                tundra.samples.OpenNight.project())) {
+        // by names that are the same each time, as the changes fall where the random numbers say
+        for (Project p : tundra.core.model.Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), tundra.samples.Hop.project(),
+                tundra.samples.OpenNight.project()))) {
             out.add(ProjectFile.bytes(p));
         }
         return out;
@@ -73,7 +74,7 @@ class FuzzTest {
     @Test
     void damagedProjects() throws Exception {
         var seeds = projects();
-        run("project.json changed", seed -> {
+        someWhole("project.json changed", seed -> {
             var r = new Random(seed);
             var entries = entries(seeds.get(r.nextInt(seeds.size())));
             entries.computeIfPresent("project.json", (n, b) -> changed(new String(b, StandardCharsets.UTF_8), r).getBytes(StandardCharsets.UTF_8));
@@ -92,7 +93,7 @@ class FuzzTest {
     @Test
     void damagedDrawings() throws Exception {
         String start = drawing();
-        run("drawing changed", seed -> {
+        someWhole("drawing changed", seed -> {
             var r = new Random(seed);
             String svg = start;
             for (int i = 0, n = 1 + r.nextInt(4); i < n; i++) {
@@ -129,6 +130,11 @@ class FuzzTest {
         Project of(long seed) throws Exception;
     }
 
+    private void someWhole(String kind, Input input) throws Exception {
+        run(kind, input);
+        assertThat(whole).as("not all are refused").isPositive();
+    }
+
     private void run(String kind, Input input) throws Exception {
         var trouble = new ArrayList<String>();
         refused = 0;
@@ -151,7 +157,6 @@ class FuzzTest {
         }
         System.out.printf("%s: %d inputs, %d refused, %d went all the way, the slowest took %d ms%n", kind, EACH, refused, whole, slowest / 1_000_000);
         assertThat(trouble).isEmpty();
-        assertThat(whole).as("not all are refused").isPositive();
     }
 
     private String once(Input input, long seed) {

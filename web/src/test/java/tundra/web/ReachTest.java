@@ -102,6 +102,10 @@ class ReachTest extends InBrowser {
         }
         assertThat(value("once-m")).isEqualTo(1);
         assertThat(value("once-e")).isEqualTo(1);
+        // also where the page is busy for longer than a turn
+        browser.driver.executeAsyncScript("const done = arguments[0]; Tundra.pieces[0].show('B'); Tundra.pieces[0].show('A');"
+                + "requestAnimationFrame(() => requestAnimationFrame(() => { for (const end = performance.now() + 700; performance.now() < end;); done(); }))");
+        browser.until("return Tundra.pieces[0].value('once-m') === 2 && Tundra.pieces[0].value('once-e') === 2");
         // what an action sets takes no motif along
         key("s");
         browser.until("return getComputedStyle(document.querySelector('.t-driven')).opacity === '0.5'");

@@ -2,6 +2,7 @@ package tundra.core.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToLongFunction;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Span;
@@ -34,13 +35,17 @@ public record Moment(List<Standing> standings, long since) {
 
     /** What a visitor sees so many µs after the board was opened: the timelines that start by themselves. */
     public static Moment opened(Board board, long time) {
+        return new Moment(standings(board, t -> t.local(time)), time);
+    }
+
+    private static List<Standing> standings(Board board, ToLongFunction<Timeline> time) {
         var out = new ArrayList<Standing>(board.timelines().size());
         for (Timeline t : board.timelines()) {
             if (t.starts()) {
-                out.add(new Standing(t.id(), t.local(time)));
+                out.add(new Standing(t.id(), time.applyAsLong(t)));
             }
         }
-        return new Moment(out, time);
+        return out;
     }
 
     /** What is edited: the opened board with the timeline that is worked on on top, all at the same time after their start. */
@@ -67,14 +72,15 @@ public record Moment(List<Standing> standings, long since) {
     }
 
     /**
-     * The moment of a motif's board where it stands at this one.
+     * The moment of a motif's board where it stands at this one. One that runs once comes to its very end and stays there, also where its
+     * Main would begin anew.
      *
      * @param around the board that the instance stands on
      * @param element the instance's id
      */
     public Moment inside(Board around, String element, Clock clock, Board motif) {
         long local = clock.local(clock.own() ? since : sinceSpan(around, element), motif.main().duration());
-        return new Moment(opened(motif, local).standings, since);
+        return new Moment(standings(motif, local == motif.main().duration() ? t -> t.worked(local) : t -> t.local(local)), since);
     }
 
     /** The time on the timeline that an instance sits on since its span began. */

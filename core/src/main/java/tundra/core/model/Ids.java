@@ -2,7 +2,6 @@ package tundra.core.model;
 
 import java.util.SplittableRandom;
 import java.util.concurrent.ThreadLocalRandom;
-import java.util.function.Supplier;
 import java.util.random.RandomGenerator;
 
 /** Short random names for things: 10 letters of 32, so that 100,000 of them collide with a chance below 1 in 100,000. */
@@ -22,7 +21,7 @@ public final class Ids {
     }
 
     /** What is made with names by a seed, so that it comes out the same each time; on this thread only. */
-    public static <T> T seeded(long seed, Supplier<T> make) {
-        return ScopedValue.where(SEEDED, new SplittableRandom(seed)).call(make::get);
+    public static <T, X extends Throwable> T seeded(long seed, ScopedValue.CallableOp<T, X> make) throws X {
+        return ScopedValue.where(SEEDED, new SplittableRandom(seed)).call(make);
     }
 }

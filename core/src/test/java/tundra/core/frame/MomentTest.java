@@ -7,6 +7,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
@@ -77,5 +78,15 @@ class MomentTest {
         assertThat(builder.shown("menu", Moment.REST.with("two", 300_000).with("one", 600_000))).isFalse();
         assertThat(builder.valueAt("menu", Properties.POSITION, opened)).isEqualTo(new Point(7, 0));
         assertThat(builder.valueAt("menu", Properties.POSITION, opened.with("two", 0))).isEqualTo(new Point(7, 9));
+    }
+
+    @Test
+    void aMotifThatRunsOnceStaysAtItsVeryEnd() {
+        Board motif = new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("m", Timeline.MAIN, 600_000, true, true, Map.of()), new Timeline("half", "half", 300_000, true, true, Map.of())), List.of());
+        var once = Moment.opened(BOARD, 5_000_000).inside(BOARD, "menu", Clock.OWN.withRepeat(Clock.Repeat.ONCE), motif);
+        assertThat(once.timeOf("m")).as("though its Main would begin anew").isEqualTo(600_000);
+        assertThat(once.timeOf("half")).isZero();
+        assertThat(Moment.opened(BOARD, 600_000).inside(BOARD, "menu", Clock.OWN, motif).timeOf("m")).isZero();
+        assertThat(Moment.opened(BOARD, 300_000).inside(BOARD, "menu", Clock.OWN, motif).timeOf("half")).isZero();
     }
 }

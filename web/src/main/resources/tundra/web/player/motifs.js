@@ -50,10 +50,12 @@ class Instance {
   }
 
   playFromStart() {
+    this.jumped = {};
     this.#move(!quiet.matches, 0, Math.abs(this.pace ?? 1));
   }
 
   goTo(ms) {
+    this.jumped = {};
     this.#move(this.playing, ms - this.#clock.local(0), this.pace);
   }
 
@@ -64,21 +66,23 @@ class Instance {
 //# marks
 
   // Calls back when a timeline of its motif passes a time, forwards or backwards. Its driver may be anything, so it is looked at in each
-  // frame while its scene is shown.
+  // frame while its scene is shown; one that jumps passes nothing.
   onPass(id, at, fire) {
     const t = this.board.timeline(id);
-    let before, turn;
+    let before, turn, jumped;
     const look = (mine) => {
-      if (mine !== turn) return;
-      const now = t.time, by = now - before, wrapped = Math.abs(by) > t.duration / 2, on = wrapped ? by < 0 : by > 0;
+      if (mine !== turn || !this.board.shown) return;
+      const now = t.time, by = now - before, own = this.elapsed && this.#clock.speed * (this.pace ?? 1);
+      // where its own clock says which way it goes, a long frame isn't taken for a short way back
+      const wrapped = this.#clock.repeat === "loop" && (own ? by * own < 0 : Math.abs(by) > t.duration / 2), on = wrapped ? by < 0 : by > 0;
       const out = on ? at > before : at < before, here = on ? at <= now : at >= now;
-      before = now;
-      if (by && (wrapped ? out || here : out && here)) fire();
-      if (this.board.shown) requestAnimationFrame(() => look(mine));
+      if (by && jumped === this.jumped && (wrapped ? out || here : out && here)) fire();
+      [before, jumped] = [now, this.jumped];
+      requestAnimationFrame(() => look(mine));
     };
     this.board.onOpen(() => {
       const mine = (turn = {});
-      before = t.time;
+      [before, jumped] = [t.time, this.jumped];
       requestAnimationFrame(() => look(mine));
     });
   }

@@ -124,7 +124,9 @@ class Timeline {
   }
 
   #wrap(t) {
-    if (this.#clock) t = this.#clock.local(t);
+    // what runs once stays at its very end, also where it would begin anew
+    const d = this.#clock?.duration;
+    if (d && (t = this.#clock.local(t)) === d && d === this.duration) return t;
     return this.#loop || (this.#clock && this.loops) ? t % this.duration : Math.max(0, Math.min(t, this.duration));
   }
 
