@@ -154,7 +154,7 @@ class AdaptTest extends InWindow {
         assertThat(cells.get(2)).endsWith("!").isNotEqualTo(cells.get(0) + "!");
         t.click("differs-1-1");
         assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
-        t.until(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".worked-on").stream().anyMatch(n -> ((Label) n).getText().equals("Phone")));
+        t.until(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-head.worked-on").stream().anyMatch(n -> ((Label) n).getText().equals("Phone")));
         t.click("differs-1-2");
         assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(tablet);
         assertThat(RealWindow.fx(() -> List.copyOf(t.studio.selection()))).containsExactly(id);
@@ -301,5 +301,123 @@ class AdaptTest extends InWindow {
         assertThat(base().main().starts()).isTrue();
         t.run("undo");
         assertThat(RealWindow.fx(() -> t.studio.board().main().starts())).isTrue();
+    }
+
+    private void select(String id) throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(id));
+            return null;
+        });
+        t.settle();
+    }
+
+    @Test
+    void theDiagramTiesEachSideAndSaysInWhat() throws Exception {
+        String id = first().id();
+        select(id);
+        double left = 100, right = 640 - 200;
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("tie-unit-left")).getText())).isEqualTo("left 100 px");
+        t.click("tie-right");
+        t.settle();
+        assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("both sides");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("tie-unit-right")).getText())).isEqualTo("right 440 px");
+        t.click("tie-unit-right");
+        t.settle();
+        assertThat(first().rest().get(Properties.RIGHT_IN)).isEqualTo("%");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("tie-unit-right")).getText())).isEqualTo("right 68.8 %");
+        t.click("tie-left");
+        t.settle();
+        assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("right");
+        t.click("tie-right");
+        t.settle();
+        assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("middle");
+        t.click("tie-bottom");
+        t.settle();
+        assertThat(first().rest().get(Properties.TIE_Y)).isEqualTo("both sides");
+        for (int i = 0; i < 5; i++) {
+            t.run("undo");
+        }
+        assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("left");
+        assertThat(left + right).isEqualTo(640 - 100);
+    }
+
+    @Test
+    void aWidthIsTriedOnTheRulerInItsLayoutWhilePlaying() throws Exception {
+        make("PHONE");
+        t.run("layout-wider");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.layout())).isNull();
+        Project kept = RealWindow.fx(() -> t.studio.kept());
+        Node ruler = t.node("width-ruler");
+        // its widths begin 16 px from the left, and as many px lie before the right end
+        double wide = RealWindow.fx(() -> ruler.getLayoutBounds().getWidth()) - 32;
+        double end = Math.max(1600, 640 + 300);
+        t.run("play");
+        t.dragHold(RealWindow.fx(() -> t.screen(ruler, 16 + 700 / end * wide, 50)), RealWindow.fx(() -> t.screen(ruler, 16 + 300 / end * wide, 50)));
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        assertThat(RealWindow.fx(() -> t.studio.board().size().x())).isBetween(295.0, 305.0);
+        assertThat(RealWindow.fx(() -> t.studio.board().size().y())).isEqualTo(640);
+        assertThat(RealWindow.fx(() -> t.studio.playing())).isTrue();
+        t.up();
+        t.run("play");
+        assertThat(RealWindow.fx(() -> t.studio.kept())).isEqualTo(kept);
+        t.fill("layout-try-h", "500");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().size().y())).isEqualTo(500);
+    }
+
+    @Test
+    void layoutsStandSideBySideAndAPressWorksOnOne() throws Exception {
+        assertThat(RealWindow.fx(() -> t.stage.getScene().lookup("#side-by-side").isVisible())).isFalse();
+        make("PHONE");
+        make("TABLET");
+        String phone = "face-" + base().layouts().getFirst().id();
+        t.click(phone);
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        t.until(() -> image(phone) != null);
+        var before = RealWindow.fx(() -> image(phone));
+        t.click("face-base");
+        assertThat(RealWindow.fx(() -> t.studio.layout())).isNull();
+        // what is changed everywhere is seen in all of them
+        select(first().id());
+        t.keys(KeyCode.SHIFT, KeyCode.RIGHT);
+        t.until(() -> image(phone) != before);
+    }
+
+    private javafx.scene.image.Image image(String face) {
+        return ((javafx.scene.image.ImageView) t.stage.getScene().lookup("#" + face).lookup(".image-view")).getImage();
+    }
+
+    @Test
+    void whatIsOfTheLayoutIsMarkedAndHandedBackWhereItStands() throws Exception {
+        make("PHONE");
+        String id = first().id();
+        select(id);
+        Node row = RealWindow.fx(() -> t.node("field-position-x").getParent());
+        assertThat(row.getStyleClass()).doesNotContain("own-here");
+        t.keys(KeyCode.RIGHT);
+        t.settle();
+        Node marked = RealWindow.fx(() -> t.node("field-position-x").getParent());
+        assertThat(marked.getStyleClass()).contains("own-here");
+        assertThat(RealWindow.fx(() -> t.node("field-size-w").getParent().getStyleClass())).doesNotContain("own-here");
+        t.rightClick(RealWindow.fx(() -> t.screen(marked, 20, 10)));
+        t.choose("hand-back-row");
+        t.settle();
+        assertThat(base().layouts().getFirst().differs().none()).isTrue();
+        assertThat(RealWindow.fx(() -> t.node("field-position-x").getParent()).getStyleClass()).doesNotContain("own-here");
+        // keys, on the lanes
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.run("key");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.differs())).isNotEmpty();
+        t.run(CommandIds.HAND_BACK_KEYS);
+        t.settle();
+        assertThat(base().layouts().getFirst().differs().none()).isTrue();
+        assertThat(RealWindow.fx(() -> t.studio.board().main().tracks())).isEmpty();
     }
 }

@@ -123,6 +123,24 @@ class TryItTest extends InWindow {
         page.until("typeof Tundra === 'object' && innerWidth === 375", "true");
     }
 
+    @Test
+    void theWindowIsMadeNarrowerWhileThePageGoesOn() throws Exception {
+        page.until("String((window.marked = 1))", "1");
+        var handle = t.node("try-handle");
+        int before = Integer.parseInt(page.ask("String(innerWidth)"));
+        Point grip = RealWindow.fx(() -> t.screen(handle, 4, 30));
+        t.drag(grip, new Point(grip.x() - 60, grip.y()));
+        page.until("String(innerWidth < " + (before - 80) + " && window.marked === 1)", "true");
+        int now = Integer.parseInt(page.ask("String(innerWidth)"));
+        RealWindow.fx(() -> {
+            handle.requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.RIGHT);
+        page.until("String(innerWidth)", "" + (now + 10));
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText())).isEqualTo(now + 10 + " px wide");
+    }
+
     /** How long the window takes to do something, in ms, while the page is in trouble. */
     private long answersWithin() throws Exception {
         long most = 0;

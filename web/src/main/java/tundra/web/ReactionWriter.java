@@ -232,6 +232,7 @@ final class ReactionWriter {
                     used.add(PlayerScript.VALUES);
                     o.put(k, (String) value);
                 }
+                case LAYOUT -> o.put(k, value.equals(Slot.DRAWN) ? Slot.DRAWN : PageId.of((String) value));
                 case TIMELINE, SCENE, SCRIPT, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> o.put(k, (String) value);
                 case SETTING -> throw new IllegalStateException("settings are timelines");
             }

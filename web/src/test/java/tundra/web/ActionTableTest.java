@@ -141,14 +141,15 @@ class ActionTableTest extends TablesPage {
         holds.put(Conditions.PLAYS, "Tundra.pieces[0].timeline('Main').playFromStart()");
         holds.put(Conditions.TIME, "Tundra.pieces[0].timeline('Main').goTo(50)");
         holds.put(Conditions.WIDTH, "window.innerWidth = 500");
+        holds.put(Conditions.LAYOUT, "document.body.style.width = '400px'");
         holds.put(Conditions.KEY, "dispatchEvent(new KeyboardEvent('keydown', { key: 'h' }))");
         assertThat(holds.keySet()).as("less motion is asked for in a browser of its own").containsExactlyInAnyOrderElementsOf(
                 Conditions.ALL.stream().filter(k -> k != Conditions.MOTION).toList());
-        Map<ConditionKind, String> not = Map.of(Conditions.WIDTH, "window.innerWidth = 700", Conditions.VALUE, "Tundra.pieces[0].put('v', 4)", Conditions.SHOWN, "document.querySelector('.t-mover').hidden = true",
+        Map<ConditionKind, String> not = Map.of(Conditions.WIDTH, "window.innerWidth = 700", Conditions.LAYOUT, "document.body.style.width = '600px'", Conditions.VALUE, "Tundra.pieces[0].put('v', 4)", Conditions.SHOWN, "document.querySelector('.t-mover').hidden = true",
                 Conditions.PLAYS, "Tundra.pieces[0].timeline('Main').pause()", Conditions.TIME, "Tundra.pieces[0].timeline('Main').goTo(500)",
                 Conditions.KEY, "dispatchEvent(new KeyboardEvent('keyup', { key: 'h' }))");
         var all = List.of(Conditions.of(Conditions.VALUE, "v", "is", "5"), Conditions.of(Conditions.SHOWN, "mover", "shown"), Conditions.of(Conditions.PLAYS, "main", "plays"),
-                Conditions.of(Conditions.TIME, "main", "before", 100_000L), Conditions.of(Conditions.WIDTH, "narrower", 600.0), Conditions.of(Conditions.KEY, "H", "held"));
+                Conditions.of(Conditions.TIME, "main", "before", 100_000L), Conditions.of(Conditions.WIDTH, "narrower", 600.0), Conditions.of(Conditions.KEY, "H", "held"), Conditions.of(Conditions.LAYOUT, "is", NARROW));
         var reactions = new ArrayList<Reaction>();
         for (Condition c : all) {
             reactions.add(new Reaction("r-" + c.kind().key(), Events.tapped("button"), List.of(c), false, List.of(add("yes")), List.of(add("no")), false, ""));

@@ -133,6 +133,7 @@ class EventTableTest extends TablesPage {
             browser.until("return innerWidth === 500");
             width(WIDTH);
         });
+        m.put(Events.LAYOUT_BECAME, (x, y) -> width(430));
         m.put(Events.AFTER, (x, y) -> { });
         m.put(Events.EVERY, (x, y) -> { });
         return m;

@@ -15,6 +15,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Event;
+import tundra.core.model.Layout;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -50,6 +51,9 @@ abstract class TablesPage extends InBrowser {
                 .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
     }
 
+    /** The layout of the first scene up to 450 px. */
+    static final String NARROW = "narrow";
+
     static PieceValue number(String id) {
         return new PieceValue(id, id, PieceValue.Kind.NUMBER, "0", false);
     }
@@ -66,7 +70,7 @@ abstract class TablesPage extends InBrowser {
         all.add(new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 330)).with(Properties.FILL, Color.BLACK),
                 new Content.Text("Nothing", "Lora", 400, 14, Content.Align.LEFT, 1.2)));
         var other = new Board(new Point(WIDTH, HEIGHT), Values.NONE, List.of(box("there", 0)), List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
-        return new Project("p", "Page", 24, List.of(new Scene("a", "A", new Board(new Point(WIDTH, HEIGHT), Values.NONE, all, List.of(main()), reactions).withDrags(drags(all))), new Scene("b", "B", other),
+        return new Project("p", "Page", 24, List.of(new Scene("a", "A", new Board(new Point(WIDTH, HEIGHT), Values.NONE, all, List.of(main()), reactions).withDrags(drags(all)).withLayouts(List.of(new Layout(NARROW, "Narrow", 0, 450, new Point(400, HEIGHT))))), new Scene("b", "B", other),
                 new Scene("c", "C", other.withElements(List.of(box("last", 3))).withTimelines(List.of(new Timeline("third", Timeline.MAIN, 1_000_000, false, false, Map.of())))))
                 , Map.of(), Map.of()).withValues(values).withMotifs(List.of(VANE)).withAsset(BELL).withScripts(List.of(new tundra.core.model.Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
                 new tundra.core.model.Script("script-b", "broken", "export function broken(page) {\n  page.(;\n}\n")));

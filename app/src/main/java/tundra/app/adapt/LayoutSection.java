@@ -32,6 +32,7 @@ public final class LayoutSection extends VBox {
     private final NumberField width = new NumberField("Width of its canvas", "w", 0);
     private final NumberField height = new NumberField("Height of its canvas", "h", 0);
     private final NumberField tried = new NumberField("A width to try", "w", 0);
+    private final NumberField triedHigh = new NumberField("A height to try", "h", 0);
     private final NamedRow widths = new NamedRow("Widths", from, to);
     private final NamedRow size = new NamedRow("Canvas", width, height);
 
@@ -53,7 +54,9 @@ public final class LayoutSection extends VBox {
         width.setId("layout-w");
         height.setId("layout-h");
         tried.setId("layout-try");
-        tried.onChange((v, merge) -> tryAt(Numbers.clamp(Math.rint(v), 1, Limits.SIDE)));
+        tried.onChange((v, merge) -> tryAt(v, studio.board().size().y()));
+        triedHigh.setId("layout-try-h");
+        triedHigh.onChange((v, merge) -> tryAt(studio.board().size().x(), v));
         from.onChange((v, merge) -> range((int) Math.rint(v), studio.layout().to(), merge));
         to.onChange((v, merge) -> range(studio.layout().from(), v <= 0 ? Layout.WIDEST : (int) Math.rint(v), merge));
         width.onChange((v, merge) -> size(new Point(v, studio.drawn().size().y()), merge));
@@ -69,7 +72,7 @@ public final class LayoutSection extends VBox {
         }).toList());
         var rename = Buttons.text(commands.get(CommandIds.LAYOUT_RENAME), "Rename");
         var delete = Buttons.text(commands.get(CommandIds.LAYOUT_DELETE), "Delete");
-        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried), ended);
+        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried, triedHigh), ended);
         studio.listen(what -> refresh());
         refresh();
     }
@@ -79,14 +82,16 @@ public final class LayoutSection extends VBox {
         studio.editBase("Change the widths of a layout", merge, x -> Layouts.range(x, id, a, b));
     }
 
-    /** Shows the scene as wide as that, where its ties take it, until something is changed. */
-    private void tryAt(double px) {
-        Board kept = studio.drawn();
-        studio.preview(px == kept.size().x() ? null : Fit.at(kept, new Point(px, kept.size().y())));
+    private void tryAt(double w, double h) {
+        studio.tryAt(whole(new Point(w, h)));
+    }
+
+    private static Point whole(Point s) {
+        return new Point(Numbers.clamp(Math.rint(s.x()), 1, Limits.SIDE), Numbers.clamp(Math.rint(s.y()), 1, Limits.SIDE));
     }
 
     private void size(Point s, Object merge) {
-        var whole = new Point(Numbers.clamp(Math.rint(s.x()), 1, Limits.SIDE), Numbers.clamp(Math.rint(s.y()), 1, Limits.SIDE));
+        Point whole = whole(s);
         studio.edit("Change canvas size", merge, b -> b.withSize(whole));
         refresh();
     }
@@ -106,5 +111,6 @@ public final class LayoutSection extends VBox {
         width.show(studio.drawn().size().x());
         height.show(studio.drawn().size().y());
         tried.show(studio.board().size().x());
+        triedHigh.show(studio.board().size().y());
     }
 }

@@ -12,15 +12,19 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.fit.Layouts;
+import tundra.core.geometry.Point;
 import tundra.core.model.Layout;
 
 /** The widths from the narrowest on: a stretch for each layout, which a press works on, and breakpoints that are dragged. */
 public final class WidthRuler extends Region {
     private static final double HEIGHT = 54, LEFT = 16, GRIP = 7;
+    /** Below the names, where a width is tried. */
+    private static final double BELOW = 44;
     private static final int LEAST = 1600, MORE = 300, TICK = 100;
     private final Studio studio;
     private final Canvas canvas = new Canvas();
     private int grabbed = -1;
+    private boolean trying;
     private Object merge;
 
     public WidthRuler(Studio studio) {
@@ -80,7 +84,10 @@ public final class WidthRuler extends Region {
     private void press(MouseEvent e) {
         grabbed = breakpoint(e.getX());
         merge = new Object();
-        if (grabbed < 0) {
+        trying = grabbed < 0 && e.getY() > BELOW;
+        if (trying) {
+            tryAt(e.getX());
+        } else if (grabbed < 0) {
             int at = Math.max(0, width(e.getX()));
             Layout l = Layouts.at(studio.base(), at);
             studio.setLayout(l == null ? null : l.id());
@@ -88,6 +95,9 @@ public final class WidthRuler extends Region {
     }
 
     private void drag(MouseEvent e) {
+        if (trying) {
+            tryAt(e.getX());
+        }
         if (grabbed < 0) {
             return;
         }
@@ -97,6 +107,13 @@ public final class WidthRuler extends Region {
             studio.editBase("Move breakpoint", merge, b -> Layouts.breakpoint(b, was, wanted));
             grabbed = Layouts.ranges(studio.base()).stream().anyMatch(r -> r.from() == wanted) ? wanted : was;
         }
+    }
+
+    /** A width of a scene is tried at the height that its layout was drawn. */
+    private void tryAt(double x) {
+        int wide = Math.clamp(width(x), 1, end());
+        Layout l = Layouts.at(studio.base(), wide);
+        studio.tryAt(new Point(wide, (l == null ? studio.base().size() : l.size()).y()));
     }
 
     private void paint() {
@@ -143,5 +160,9 @@ public final class WidthRuler extends Region {
                 g.fillText(Integer.toString(r.from()), x, 35.5);
             }
         }
+        double at = x(studio.board().size().x());
+        g.setFill(c.time());
+        g.fillPolygon(new double[] {at - 6, at + 6, at}, new double[] {HEIGHT, HEIGHT, HEIGHT - 9}, 3);
+        g.fillRect(at - 1, 2, 2, HEIGHT - 2);
     }
 }

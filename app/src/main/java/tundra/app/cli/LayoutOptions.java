@@ -18,11 +18,14 @@ final class LayoutOptions {
     /** A board in the layout and at the size that are named. */
     Board of(String place, Board b) {
         Point size = canvas == null ? null : Sizes.parse(canvas);
-        Layout l = layout == null ? size == null ? null : Layouts.at(b, size.x()) : b.layouts().stream().filter(x -> x.name().equalsIgnoreCase(layout)).findFirst().orElse(null);
-        if (layout != null && l == null) {
-            throw new IllegalArgumentException("There is no layout “" + layout + "” in " + place + "; " + (b.layouts().isEmpty() ? "it has none" : "there is " + names(b)) + ".");
-        }
+        Layout l = layout == null ? size == null ? null : Layouts.at(b, size.x()) : named(place, b, layout);
         return Layouts.seen(b, l, size);
+    }
+
+    /** The layout of a scene that is called so. */
+    static Layout named(String place, Board b, String layout) {
+        return b.layouts().stream().filter(x -> x.name().equalsIgnoreCase(layout)).findFirst().orElseThrow(() ->
+                new IllegalArgumentException("There is no layout “" + layout + "” in " + place + "; " + (b.layouts().isEmpty() ? "it has none" : "there is " + names(b)) + "."));
     }
 
     private static String names(Board b) {

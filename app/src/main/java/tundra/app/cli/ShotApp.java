@@ -76,6 +76,9 @@ final class ShotApp {
         if (state.scene() != null) {
             s.showPlace(s.project().places().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
         }
+        if (state.layout() != null) {
+            s.setLayout(LayoutOptions.named(s.place().name(), s.base(), state.layout()).id());
+        }
         if (state.select() != null) {
             select(s);
         }

@@ -18,6 +18,8 @@ final class ShotCommand implements Callable<Integer> {
     private String desk;
     @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
+    @Option(names = "--layout", paramLabel = "NAME", description = "the scene's layout that is worked on; the scene as it is drawn when it is left out")
+    private String layout;
     @Option(names = "--at", defaultValue = "0", paramLabel = "S", description = "the playhead in seconds")
     private double at;
     @Option(names = "--select", paramLabel = "NAME", description = "the element to select, by its name or its id")
@@ -44,7 +46,7 @@ final class ShotCommand implements Callable<Integer> {
     private Path to;
 
     /** What the window is to show. */
-    record State(Project project, Path file, Desk desk, String scene, long at, String select, String find, boolean tryIt, boolean dark, Point size,
+    record State(Project project, Path file, Desk desk, String scene, String layout, long at, String select, String find, boolean tryIt, boolean dark, Point size,
             Path to, String tool, double zoom, String run, Path bringIn, String caret) {}
 
     @Override
@@ -56,8 +58,11 @@ final class ShotCommand implements Callable<Integer> {
             throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact, adapt and publish.", e);
         }
         Project p = file == null ? tundra.app.TundraApp.blank() : Opening.of(file);
-        Scenes.of(p, scene);
-        return ShotApp.take(new State(p, file, d, scene, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
+        var named = Scenes.of(p, scene);
+        if (layout != null) {
+            LayoutOptions.named(named.name(), named.board(), layout);
+        }
+        return ShotApp.take(new State(p, file, d, scene, layout, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
                 Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn, caret));
     }
 }

@@ -116,6 +116,7 @@ public final class CommandIds {
     public static final String LAYOUT_SCOPE = "layout-scope";
     public static final String BREAKS = "layout-breaks";
     public static final String HAND_BACK = "hand-back";
+    public static final String HAND_BACK_KEYS = "hand-back-keys";
     public static final String HAND_BACK_ALL = "hand-back-all";
     public static final String SCENE_ADD = "scene-add";
     public static final String SCENE_DUPLICATE = "scene-duplicate";

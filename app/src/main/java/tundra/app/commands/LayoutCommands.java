@@ -38,13 +38,12 @@ public final class LayoutCommands {
         c.add("layout-narrower", "Work on the next narrower layout", null, () -> s.base().layouts().size() > 0, () -> step(s, -1));
         c.add(CommandIds.LAYOUT_SCOPE, () -> s.everyLayout() ? "Changes go to this layout only" : "Changes go to every layout", null, () -> s.layout() != null, () -> s.setEveryLayout(!s.everyLayout()));
         c.add(CommandIds.HAND_BACK, () -> "Hand the selected elements back to the scene as drawn", null, () -> s.layout() != null && !ofSelected(s).isEmpty(), () -> {
-            List<Override> what = ofSelected(s);
-            String id = s.layout().id();
-            s.editBase("Hand back", null, b -> Layouts.handBack(b, id, what));
+            s.handBack("the selected elements", ofSelected(s));
         });
+        c.add(CommandIds.HAND_BACK_KEYS, "Hand these keys back to the scene as drawn", null, () -> !keysOf(s).isEmpty(), () -> s.handBack("keys", keysOf(s)));
         c.add(CommandIds.HAND_BACK_ALL, () -> "Hand all of the layout" + named(s) + " back to the scene as drawn", null, () -> s.layout() != null && !s.layout().differs().none(), () -> {
             Layout of = s.layout();
-            s.editBase("Hand back " + of.name(), null, b -> Layouts.handBack(b, of.id(), Override.of(of.differs())));
+            s.handBack(of.name(), Override.of(of.differs()));
         });
         c.addMore(() -> {
             var out = new ArrayList<Command>();
@@ -54,6 +53,12 @@ public final class LayoutCommands {
             }
             return out;
         });
+    }
+
+    /** The tracks of this timeline that the layout has of its own: those of the chosen keys, or of what is selected. */
+    private static List<Override> keysOf(Studio s) {
+        return s.differs().stream().filter(o -> o instanceof Override.Keys k && k.timeline().equals(s.timeline().id())
+                && (s.keys().isEmpty() ? s.selection().contains(k.owner()) : s.keys().stream().anyMatch(r -> r.element().equals(k.owner()) && r.property() == k.property()))).toList();
     }
 
     private static String named(Studio s) {

@@ -1,6 +1,7 @@
 package tundra.app.commands;
 
 import java.util.List;
+import tundra.app.adapt.TieOverlay;
 import tundra.app.canvas.CanvasView;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
@@ -95,13 +96,14 @@ public final class Workshop {
         addTools();
         var selection = new SelectionOverlay(studio, tools);
         var badges = new BadgeOverlay(studio);
+        var ties = new TieOverlay(studio);
         touches = new TouchOverlay(studio);
         Overlay tool = (g, v) -> tools.active().draw(g, v);
         canvas.overlays(desk -> switch (desk) {
             case DRAW -> List.of(selection, typing, tool);
             case ANIMATE -> List.of(selection, path, typing, tool);
             case INTERACT -> List.of(touches, selection, badges, tool);
-            case ADAPT -> List.of(selection, typing, tool);
+            case ADAPT -> List.of(selection, ties, typing, tool);
             case PUBLISH -> List.of();
         });
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));

@@ -33,6 +33,8 @@ import tundra.core.model.Property;
 public final class DetailsPanel extends TallPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.OPACITY,
             Properties.PIVOT, Properties.SKEW, Properties.TOUCH, Properties.PARALLAX);
+    /** Of how an element follows its parent, what the diagram doesn't say. */
+    private static final List<Property<?>> FOLLOWING = List.of(Properties.WIDTH_IN, Properties.HEIGHT_IN, Properties.WAY_IN, Properties.RESIZE, Properties.RESIZE_POINT);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
     private static final List<Property<?>> BLENDING = List.of(Properties.BLEND, Properties.ISOLATE);
@@ -53,6 +55,7 @@ public final class DetailsPanel extends TallPane {
     private BoundsSection bounds;
     private ScatterSection scatter;
     private ParallaxStrip parallax;
+    private TieDiagram ties;
     private StatesSection states;
     private ClockSection clock;
     private PicturesSection pictures;
@@ -109,6 +112,9 @@ public final class DetailsPanel extends TallPane {
             }
             if (scatter != null) {
                 scatter.refresh();
+            }
+            if (ties != null) {
+                ties.refresh();
             }
             if (parallax != null) {
                 parallax.refresh();
@@ -186,6 +192,7 @@ public final class DetailsPanel extends TallPane {
         bounds = null;
         scatter = null;
         parallax = null;
+        ties = null;
         states = null;
         clock = null;
         pictures = null;
@@ -244,7 +251,7 @@ public final class DetailsPanel extends TallPane {
         all.forEach(e -> common.retainAll(Properties.of(e)));
         box.getChildren().add(heading(all.size() + " elements", "selected"));
         if (studio.desk() == Desk.ADAPT) {
-            section("Ties", Properties.TIES, ids);
+            ties(ids);
         }
         together = new TogetherSection(studio, options);
         box.getChildren().add(together);
@@ -270,7 +277,7 @@ public final class DetailsPanel extends TallPane {
     private void element(Element e) {
         box.getChildren().add(heading(e.name(), e.content().word()));
         if (studio.desk() == Desk.ADAPT) {
-            section("Ties", Properties.TIES, List.of(e.id()));
+            ties(List.of(e.id()));
         }
         if (e.content() instanceof Content.Group g && g.scatter() != null) {
             scatter = new ScatterSection(studio, e.id());
@@ -353,6 +360,13 @@ public final class DetailsPanel extends TallPane {
         l.getStyleClass().add("quiet");
         l.setWrapText(true);
         return l;
+    }
+
+    /** How they follow their parent. */
+    private void ties(List<String> ids) {
+        ties = new TieDiagram(studio, ids);
+        box.getChildren().add(new VBox(6, Words.section("Tied to"), ties));
+        section("Following", FOLLOWING, ids);
     }
 
     private void section(String name, List<Property<?>> properties, List<String> elements) {

@@ -59,6 +59,7 @@ final class PropertyRow<T> extends NamedRow {
     private PaintField color;
     private ComboBox<T> choice;
     private boolean showing;
+    private final OwnMark own;
 
     /** What is said of properties whose names don't say it all. */
     private static final Map<Property<?>, String> TIPS = Map.of(
@@ -78,6 +79,7 @@ final class PropertyRow<T> extends NamedRow {
         this.elements = elements;
         this.property = property;
         this.needs = needs;
+        own = new OwnMark(studio, this, property.label().toLowerCase(Locale.ROOT));
         if (property.standard() instanceof Paint) {
             color = new PaintField(studio, property.label(), property.type() instanceof ValueType.PaintType)
                     .onChange((c, merge) -> set(old -> property.cast(c), merge)).onGradient(needs.onGradient());
@@ -272,6 +274,7 @@ final class PropertyRow<T> extends NamedRow {
         }
         showing = false;
         showKey();
+        own.show(elements, property);
     }
 
     /** @param mixed whether any of the elements has another value: then each number is looked at alone */

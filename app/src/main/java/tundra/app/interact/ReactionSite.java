@@ -40,16 +40,16 @@ record ReactionSite(Studio studio, Reach reach) {
     }
 
     Sentences sentences() {
-        return new Sentences(studio.project(), studio.board(), reach);
+        return new Sentences(studio.kept(), studio.board(), reach);
     }
 
     /** What is in reach for the slots of a sentence. */
     Reactions.Near near(Reaction r) {
         if (reach == Reach.PIECE) {
-            return new Reactions.Near(studio.project(), board(), null, null, 0);
+            return new Reactions.Near(studio.kept(), board(), null, null, 0);
         }
         String own = r == null ? null : (String) r.when().slots().first(Slot.Type.ELEMENT);
-        return new Reactions.Near(studio.project(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(), studio.playhead());
+        return new Reactions.Near(studio.kept(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(), studio.playhead());
     }
 
     /** What begins the names of its parts in the window. */

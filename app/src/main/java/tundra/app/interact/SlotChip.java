@@ -94,6 +94,7 @@ final class SlotChip {
             case TEXT -> typed((String) now, "Any words.", v -> v);
             case CONTENT -> content();
             case CHOICE -> Picker.choose(chip, slot.choices().stream().map(c -> new Picker.Choice(c, () -> put(c))).toList());
+            case LAYOUT -> Picker.choose(chip, layouts());
             case SCENE -> Picker.choose(chip, studio.project().scenes().stream().map(s -> new Picker.Choice(s.name(), () -> put(s.id()))).toList());
             case VALUE -> Picker.choose(chip, studio.project().values().stream().map(v -> new Picker.Choice(v.name(), v.kind().words, () -> put(v.id()))).toList());
             case SCRIPT -> Picker.choose(chip, studio.project().scripts().stream().map(s -> new Picker.Choice(s.name() + "()", () -> put(s.id()))).toList());
@@ -113,6 +114,13 @@ final class SlotChip {
 
     private void typed(String text, String hint, Function<String, Object> read) {
         Picker.read(chip, text, hint, read, this::put);
+    }
+
+    private List<Picker.Choice> layouts() {
+        var out = new ArrayList<Picker.Choice>();
+        out.add(new Picker.Choice("as drawn", () -> put(Slot.DRAWN)));
+        near().layouts().forEach(l -> out.add(new Picker.Choice(l.name(), () -> put(l.id()))));
+        return out;
     }
 
     private List<Picker.Choice> elements() {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import java.util.function.ToDoubleFunction;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -22,7 +23,11 @@ import tundra.app.page.PageView;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Overflow;
+import tundra.core.fit.Layouts;
 import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Layout;
+import tundra.core.model.Scene;
 import tundra.render.SkiaSeries;
 import tundra.web.ViewLimits;
 
@@ -45,6 +50,8 @@ public final class TryView extends BorderPane {
     private boolean leaves;
     private final ToggleButton first = new ToggleButton("From the start");
     private final PageView page = new PageView(this::troubled);
+    private final WidthHandle handle = new WidthHandle(this::resize);
+    private double zoom = 1;
     private final VBox trouble = new VBox(12);
     private final Label troubleWords = new Label();
     /** Where the page is served; null before that. */
@@ -56,7 +63,7 @@ public final class TryView extends BorderPane {
         this.jobs = jobs;
         page.setId("try-page");
         tryIt.onClose(page::end);
-        stage.getChildren().setAll(page, waiting, trouble);
+        stage.getChildren().setAll(page, handle, waiting, trouble);
         setId("try-view");
         getStyleClass().add("try-view");
         words.setId("try-words");
@@ -212,11 +219,23 @@ public final class TryView extends BorderPane {
 
     private void fit() {
         if (stage.getWidth() > 0) {
-            Point size = studio.kept().scenes().stream().map(s -> s.board().size()).reduce(new Point(1, 1), (a, b) -> new Point(Math.max(a.x(), b.x()), Math.max(a.y(), b.y())));
-            double wide = as.visitor().width() > 0 ? as.visitor().width() : size.x();
-            double zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
+            double wide = as.visitor().width() > 0 ? as.visitor().width() : widest(b -> b.size().x());
+            var size = new Point(wide, widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y()));
+            zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
             double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
-            page.fit(wide, size.y(), Math.max(0.05, zoom), pixels);
+            zoom = Math.max(0.05, zoom);
+            page.fit(wide, size.y(), zoom, pixels);
+            handle.place(wide * zoom, zoom);
         }
+    }
+
+    private double widest(ToDoubleFunction<Board> side) {
+        return studio.kept().scenes().stream().map(Scene::board).mapToDouble(side).max().orElse(1);
+    }
+
+    /** Makes the page's window another width while the page goes on, as a visitor may. */
+    private void resize(int px) {
+        as.setWidth(px);
+        fit();
     }
 }

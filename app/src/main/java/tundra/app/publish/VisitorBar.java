@@ -78,6 +78,12 @@ final class VisitorBar extends HBox {
         }
     }
 
+    /** The window is made another width while the page goes on. */
+    void setWidth(int px) {
+        visitor = visitor.withWidth(px);
+        name();
+    }
+
     Visitor visitor() {
         return visitor;
     }

@@ -1,8 +1,10 @@
 package tundra.app.studio;
 
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.Set;
 import tundra.core.fit.Lens;
+import tundra.core.fit.Override;
 import tundra.core.model.Board;
 import tundra.core.model.Layout;
 import tundra.core.model.Project;
@@ -14,6 +16,8 @@ final class LayoutShown {
     private boolean everywhere;
     private Board of;
     private Board seen;
+    private Layout ofOwn;
+    private Set<Override> own = Set.of();
 
     /** Works on one of a scene's layouts; with null on the scene as it is drawn. */
     void show(Board base, String layout) {
@@ -56,6 +60,16 @@ final class LayoutShown {
             seen = Lens.get(base, here.id());
         }
         return seen;
+    }
+
+    /** What the layout that is worked on changes; nothing for the base. */
+    Set<Override> differs(Board base) {
+        Layout here = of(base);
+        if (here != ofOwn) {
+            ofOwn = here;
+            own = here == null ? Set.of() : new LinkedHashSet<>(Override.of(here.differs()));
+        }
+        return own;
     }
 
     /** A piece in which the open place is as it is worked on. */

@@ -17,12 +17,16 @@ import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.Resting;
 import tundra.core.edit.SplitPosition;
+import tundra.core.fit.Fit;
+import tundra.core.fit.Layouts;
+import tundra.core.fit.Override;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
 import tundra.core.frame.Parallax;
 import tundra.core.frame.Unseen;
+import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
@@ -244,6 +248,25 @@ public final class Studio {
     /** The layout that is worked on; null for the scene as it is drawn. */
     public Layout layout() {
         return layout.of(base());
+    }
+
+    /** Shows the scene at any size, in the layout for that width and where its ties take it, until something is changed. */
+    public void tryAt(Point size) {
+        Layout l = Layouts.at(base(), size.x());
+        setLayout(l == null ? null : l.id());
+        Board kept = drawn();
+        preview(size.equals(kept.size()) ? null : Fit.at(kept, size));
+    }
+
+    /** What the layout that is worked on changes. */
+    public Set<Override> differs() {
+        return layout.differs(base());
+    }
+
+    /** Hands some of it back to the scene as it is drawn. */
+    public void handBack(String what, Collection<Override> of) {
+        String id = layout().id();
+        editBase("Hand back " + what, null, b -> Layouts.handBack(b, id, of));
     }
 
     /** Works on another layout, or with null on the scene as it is drawn. */

@@ -196,7 +196,9 @@ final class LanePainter {
         }
     }
 
-    static void bead(GraphicsContext g, Bead b, boolean chosen, boolean here, Palette colors) {
-        Dots.round(g, b.x, b.y, chosen ? 5.2 : 4.6, chosen || here ? colors.time() : colors.field(), chosen ? colors.ink1() : colors.time(), chosen ? 2.5 : 1.6);
+    /** @param own whether it is of the layout that is worked on */
+    static void bead(GraphicsContext g, Bead b, boolean chosen, boolean here, boolean own, Palette colors) {
+        Color ink = own ? colors.fitting() : colors.time();
+        Dots.round(g, b.x, b.y, chosen ? 5.2 : 4.6, chosen || here ? ink : colors.field(), chosen ? colors.ink1() : ink, chosen ? 2.5 : 1.6);
     }
 }

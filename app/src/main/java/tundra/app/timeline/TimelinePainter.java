@@ -9,6 +9,7 @@ import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
+import tundra.core.fit.Override;
 import tundra.core.frame.Moment;
 import tundra.core.frame.Turns;
 import tundra.core.geometry.Numbers;
@@ -60,7 +61,7 @@ final class TimelinePainter {
             row(g, t, r, scale, top + r.y() - scrollY, w, colors);
         }
         grips.forEach(x -> LanePainter.grip(g, x, beads, colors));
-        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), colors));
+        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), ownKeys(studio.timeline(), b.ref().element(), b.ref().property()), colors));
         for (TimeRows.Row r : seen) {
             side(g, t, r, top + r.y() - scrollY, colors);
         }
@@ -125,6 +126,7 @@ final class TimelinePainter {
 
     private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
+        own(g, studio.differs().contains(new Override.Shown(t.id(), r.element())) || t.tracksOf(r.element()).keySet().stream().anyMatch(p -> ownKeys(t, r.element(), p)), y, r, colors);
         boolean effects = studio.board().find(r.element()) instanceof Element of && of.effects().stream().anyMatch(f -> !t.tracksOf(f.id()).isEmpty());
         if (r.group() || effects || !t.tracksOf(r.element()).isEmpty()) {
             triangle(g, x, mid, rows.unfolded(r.element()), colors);
@@ -137,6 +139,19 @@ final class TimelinePainter {
             g.setFill(colors.ink2());
             g.setTextAlign(TextAlignment.RIGHT);
             g.fillText(side, HEAD - 10, mid);
+        }
+    }
+
+    /** Whether the layout that is worked on has keys of its own there. */
+    private boolean ownKeys(Timeline t, String element, Property<?> p) {
+        return studio.differs().contains(new Override.Keys(t.id(), element, p));
+    }
+
+    /** The mark at the very left of what is of the layout that is worked on. */
+    private static void own(GraphicsContext g, boolean own, double y, TimeRows.Row r, Palette colors) {
+        if (own) {
+            g.setFill(colors.fitting());
+            g.fillRect(0, y, 3, r.height() - 1);
         }
     }
 
@@ -220,7 +235,9 @@ final class TimelinePainter {
     private void laneHead(GraphicsContext g, Timeline t, TimeRows.Row r, Property<?> p, double y, Palette colors) {
         double mid = r.editor() ? y + 20 : y + r.height() / 2;
         triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
-        name(g, shortened(r.name(), 26), 38 + r.depth() * 14, mid, false, colors.ink2());
+        boolean own = ownKeys(t, r.element(), p);
+        own(g, own, y, r, colors);
+        name(g, shortened(r.name(), 26), 38 + r.depth() * 14, mid, false, own ? colors.fitting() : colors.ink2());
         g.setFont(mono(11));
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText(shownValue(r.element(), p), HEAD - 28, mid);

@@ -27,6 +27,7 @@ import tundra.app.adapt.BreaksList;
 import tundra.app.adapt.DiffersTable;
 import tundra.app.adapt.LayoutBar;
 import tundra.app.adapt.LayoutSection;
+import tundra.app.adapt.SideBySide;
 import tundra.app.adapt.WidthRuler;
 import tundra.app.canvas.ScrollRail;
 import tundra.app.command.Command;
@@ -112,6 +113,7 @@ public final class MainWindow {
     private final Lazy<LayoutBar> layouts;
     private final Lazy<Region> differs;
     private final Lazy<WidthRuler> widths;
+    private final Lazy<SideBySide> beside;
     private final Lazy<LayoutSection> layout;
     private final Lazy<BreaksList> breaks;
     private final VBox adapting = new VBox();
@@ -176,6 +178,7 @@ public final class MainWindow {
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));
         layouts = new Lazy<>(() -> new LayoutBar(studio));
         widths = new Lazy<>(() -> new WidthRuler(studio));
+        beside = new Lazy<>(() -> new SideBySide(studio));
         layout = new Lazy<>(() -> new LayoutSection(studio, w.commands));
         breaks = new Lazy<>(() -> new BreaksList(studio, w.commands, w.jobs));
         differs = new Lazy<>(() -> {
@@ -467,6 +470,7 @@ public final class MainWindow {
     private Node adapt() {
         BorderPane middle = canvas();
         var upper = new BorderPane(middle);
+        upper.setRight(beside.get());
         upper.setTop(widths.get());
         upper.setBottom(differs.get());
         var pane = new BorderPane(upper);

@@ -16,6 +16,7 @@ import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Layout;
 import tundra.core.model.Clock;
 import tundra.core.model.Condition;
 import tundra.core.model.ConditionKind;
@@ -107,6 +108,8 @@ public final class Reactions {
             case SCRIPT -> p.script(id) != null;
             case SOUND -> p.assets().containsKey(id);
             case MOTIF_MARKER -> Motifs.marker(p, id) != null;
+            // of the scene itself, which is looked at where it is known
+            case LAYOUT -> false;
             default -> true;
         };
         Project own = tidied(p, around);
@@ -132,7 +135,8 @@ public final class Reactions {
     }
 
     /** Only reactions of a motif know an instance. */
-    private static Board tidied(Project p, Place x, BiPredicate<Slot.Type, String> around) {
+    private static Board tidied(Project p, Place x, BiPredicate<Slot.Type, String> outside) {
+        BiPredicate<Slot.Type, String> around = (type, id) -> type == Slot.Type.LAYOUT ? x.board().layout(id) != null : outside.test(type, id);
         Board b = LayoutsTidied.of(tidied(apart(p, x.board()), around), around);
         if (x instanceof Motif || b.reactions().stream().noneMatch(r -> r.slots().stream().anyMatch(s -> s.names(Slot.INSTANCE)))) {
             return b;
@@ -200,6 +204,7 @@ public final class Reactions {
                 case TIME -> time;
                 // goes by what stands in another slot
                 case MOTIF_MARKER -> null;
+                case LAYOUT -> layouts().isEmpty() ? null : layouts().getFirst().id();
                 case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
                 case VALUE -> project.values().isEmpty() ? null : project.values().getFirst().id();
                 case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
@@ -207,6 +212,11 @@ public final class Reactions {
                 case SETTING -> Setting.of(Properties.OPACITY, 0.5);
                 case DURATION, NUMBER, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> throw new IllegalStateException(s.key() + " has no standard");
             };
+        }
+
+        /** Those of the scene, also where the board is one as it is in a layout. */
+        public List<Layout> layouts() {
+            return project.places().stream().map(Place::board).filter(b -> b.main().id().equals(board.main().id())).findFirst().map(Board::layouts).orElse(List.of());
         }
 
         /** Whether an element may stand in a slot. */

@@ -19,11 +19,11 @@ public final class SentenceWords {
             entry("dragStarted", "drag begin start grab"), entry("dragged", "drag move"), entry("dragEnded", "drag end drop release"), entry("keyPressed", "keyboard type shortcut letter"), entry("opened", "load start begin ready scene enter"),
             entry("closed", "leave exit scene end"), entry("passed", "cue time frame marker"), entry("reached", "cue label marker"), entry("ended", "finish finished complete done stop timeline"), entry("instanceReached", "motif symbol marker cue"),
             entry("scrolledTo", "scroll percent position"), entry("scrolled", "scroll wheel"), entry("entered", "visible scroll appear viewport"), entry("left", "scroll disappear viewport invisible"), entry("became", "value variable score equals is"),
-            entry("changed", "value variable score update"), entry("narrower", "resize width phone mobile responsive small"), entry("wider", "resize width desktop responsive large"), entry("after", "delay timer wait seconds"), entry("every", "interval repeat timer clock tick"),
+            entry("changed", "value variable score update"), entry("narrower", "resize width phone mobile responsive small"), entry("layoutBecame", "breakpoint resize width phone tablet desktop responsive"), entry("wider", "resize width desktop responsive large"), entry("after", "delay timer wait seconds"), entry("every", "interval repeat timer clock tick"),
             entry("tappedElsewhere", "outside click away close blur"),
             // conditions
             entry("value", "variable score number points"), entry("shown", "visible hidden seen"), entry("plays", "playing running timeline animation"), entry("time", "position frame timeline stands"), entry("key", "keyboard held shift"),
-            entry("width", "wide narrow responsive phone mobile desktop size screen"), entry("motion", "reduced accessibility animation"),
+            entry("width", "wide narrow responsive phone mobile desktop size screen"), entry("layout", "breakpoint width phone tablet desktop responsive"), entry("motion", "reduced accessibility animation"),
             // actions
             entry("play", "start resume continue animation timeline run"), entry("pause", "stop halt freeze animation timeline"), entry("toggle", "switch play pause animation timeline"), entry("playFromStart", "restart replay start animation timeline"),
             entry("playFrom", "jump marker label animation"), entry("playFromTime", "jump animation timeline seconds"), entry("playTo", "marker label stop animation"), entry("playBack", "reverse backward rewind animation timeline"),
@@ -62,6 +62,7 @@ public final class SentenceWords {
             case VALUE -> "value";
             case SCRIPT -> "script";
             case MARKER, MOTIF_MARKER -> "marker";
+            case LAYOUT -> "layout";
             case SETTING -> "look";
             case LINK -> "link";
             default -> "";

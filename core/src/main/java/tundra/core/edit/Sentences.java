@@ -7,6 +7,7 @@ import java.util.stream.Collectors;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Layout;
 import tundra.core.model.Color;
 import tundra.core.model.Element;
 import tundra.core.model.Marker;
@@ -67,6 +68,7 @@ public final class Sentences {
             case MOTIF_MARKER -> Motifs.marker(project, (String) v) instanceof Marker m ? m.name() : "?";
             case TIME, DURATION -> TimeText.seconds((Long) v);
             case NUMBER -> Numbers.plain((Double) v, 4);
+            case LAYOUT -> v.equals(Slot.DRAWN) ? "as drawn" : layout((String) v);
             case SCENE -> project.scene((String) v) instanceof Scene x ? x.name() : "?";
             case VALUE -> project.value((String) v) == null ? "?" : project.value((String) v).name();
             case SCRIPT -> project.script((String) v) == null ? "?" : project.script((String) v).name() + "()";
@@ -77,6 +79,10 @@ public final class Sentences {
             case CONTENT -> number((String) v) ? (String) v : "“" + v + "”";
             case CHOICE, LINK, PHONE, MAIL, KEY -> (String) v;
         };
+    }
+
+    private String layout(String id) {
+        return project.places().stream().flatMap(p -> p.board().layouts().stream()).filter(l -> l.id().equals(id)).map(Layout::name).findFirst().orElse("?");
     }
 
     private static boolean number(String text) {

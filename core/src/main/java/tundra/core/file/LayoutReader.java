@@ -7,7 +7,9 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import tools.jackson.databind.JsonNode;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -19,6 +21,7 @@ import tundra.core.model.Owner;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
@@ -57,6 +60,23 @@ final class LayoutReader {
         }
         out.sort(Comparator.comparingInt(Layout::from));
         return base.withLayouts(out);
+    }
+
+    /** Without reactions that name a layout which could not be read. */
+    static Board named(Board b, Set<String> listed) {
+        if (b.layouts().size() == listed.size()) {
+            return b;
+        }
+        UnaryOperator<Reaction> left = r -> r.map(s -> s.mapIds((slot, id) -> slot.type() != Slot.Type.LAYOUT || b.layout(id) != null ? id : null));
+        return b.withReactions(b.reactions().stream().map(left).filter(Objects::nonNull).toList()).withLayouts(b.layouts().stream().map(l -> {
+            var own = new LinkedHashMap<String, Reaction>();
+            l.differs().reactions().forEach((id, r) -> {
+                if (left.apply(r) instanceof Reaction x) {
+                    own.put(id, x);
+                }
+            });
+            return l.withDiffers(l.differs().withReactions(own, l.differs().off()));
+        }).toList());
     }
 
     private Layout layout(Fields f, Board base) throws FileProblem {

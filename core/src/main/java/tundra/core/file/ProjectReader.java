@@ -270,7 +270,11 @@ final class ProjectReader {
         var timelines = ofTimelines.read(f);
         var named = new HashSet<>(here);
         named.addAll(also);
-        var ofReactions = new ReactionReader(named, timelines, around, unknown, this::id, parts);
+        Set<String> layouts = new HashSet<>();
+        for (JsonNode n : f.has("layouts") ? f.list("layouts") : List.<JsonNode>of()) {
+            layouts.add(n.path("id").asString(""));
+        }
+        var ofReactions = new ReactionReader(named, timelines, layouts, around, unknown, this::id, parts);
         var reactions = ofReactions.read(f);
         var drags = new ArrayList<Dragging>();
         for (JsonNode n : f.has("drags") ? f.list("drags") : List.<JsonNode>of()) {
@@ -284,7 +288,7 @@ final class ProjectReader {
             });
         }
         Board base = new Board(size, values, elements, timelines, reactions, lines, drags);
-        Board board = new LayoutReader(ofTimelines, ofReactions, this::id, unknown, parts).read(base, f);
+        Board board = LayoutReader.named(new LayoutReader(ofTimelines, ofReactions, this::id, unknown, parts).read(base, f), layouts);
         f.keepUnknown(Places.of("scene", id), unknown);
         return board;
     }

@@ -463,7 +463,7 @@ final class ProjectWriter {
                 case NUMBER -> o.put(slot.key(), (Double) value);
                 case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
                 case SETTING -> setting(o.putObject(slot.key()), (Setting) value);
-                case ELEMENT, PLAYER, TIMELINE, MARKER, MOTIF_MARKER, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SCRIPT, SOUND, KEY -> o.put(slot.key(), (String) value);
+                case ELEMENT, PLAYER, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SCRIPT, SOUND, KEY -> o.put(slot.key(), (String) value);
             }
         });
     }

@@ -33,6 +33,7 @@ final class ReactionReader {
     private final Set<String> elements;
     private final Set<String> timelines = new HashSet<>();
     private final Set<String> markers = new HashSet<>();
+    private final Set<String> layouts;
     private final Around around;
     private final Map<String, String> unknown;
     private final TimelineReader.IdReader ids;
@@ -41,9 +42,11 @@ final class ReactionReader {
     /** What lies outside of the board and can be named: ids of scenes, values, scripts and markers of motifs, hashes of sounds. */
     record Around(Set<String> scenes, Set<String> values, Set<String> scripts, Set<String> sounds, Set<String> motifMarkers) {}
 
-    ReactionReader(Set<String> elements, List<Timeline> all, Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
+    /** @param layouts the ids of the board's own */
+    ReactionReader(Set<String> elements, List<Timeline> all, Set<String> layouts, Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
         this.parts = parts;
         this.elements = elements;
+        this.layouts = layouts;
         this.around = around;
         this.unknown = unknown;
         this.ids = ids;
@@ -55,7 +58,7 @@ final class ReactionReader {
 
     /** Of those of the whole piece, which name nothing of a board. */
     static ReactionReader ofPiece(Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
-        return new ReactionReader(Set.of(), List.of(), around, unknown, ids, parts);
+        return new ReactionReader(Set.of(), List.of(), Set.of(), around, unknown, ids, parts);
     }
 
     List<Reaction> read(Fields scene) throws FileProblem {
@@ -124,6 +127,7 @@ final class ReactionReader {
                 case TIMELINE -> there(f, k, f.text(k), timelines, "a timeline");
                 case MARKER -> there(f, k, f.text(k), markers, "a marker");
                 case MOTIF_MARKER -> there(f, k, f.text(k), around.motifMarkers, "a marker");
+                case LAYOUT -> f.text(k).equals(Slot.DRAWN) ? Slot.DRAWN : there(f, k, f.text(k), layouts, "a layout");
                 case SCENE -> there(f, k, f.text(k), around.scenes, "a scene");
                 case VALUE -> there(f, k, f.text(k), around.values, "a value");
                 case SCRIPT -> there(f, k, f.text(k), around.scripts, "a script");

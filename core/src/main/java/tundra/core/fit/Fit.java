@@ -131,7 +131,7 @@ public final class Fit {
     }
 
     /** The box as drawn; 0 along what isn't known, such as the height of a text. */
-    private static Point box(Element e) {
+    static Point box(Element e) {
         return switch (e.content()) {
             case Content.Text t -> new Point(t.wrap(), 0);
             case Content.Instance i -> i.box();

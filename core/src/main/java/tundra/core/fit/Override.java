@@ -1,6 +1,7 @@
 package tundra.core.fit;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
 import tundra.core.model.Board;
@@ -50,6 +51,12 @@ public sealed interface Override {
         d.reactions().keySet().forEach(r -> out.add(new Reacts(r)));
         d.off().stream().sorted().filter(r -> !d.reactions().containsKey(r)).forEach(r -> out.add(new Reacts(r)));
         return out;
+    }
+
+    /** Of what differs, that which is of one property of an owner: its value and its keys, of a position also those of one of its axes. */
+    static List<Override> of(Collection<Override> own, String owner, Property<?> p) {
+        return own.stream().filter(o -> o instanceof Value v && v.owner.equals(owner) && v.property == p || o instanceof Keys k && k.owner.equals(owner)
+                && (k.property == p || p == Properties.POSITION && (k.property == Properties.POSITION_X || k.property == Properties.POSITION_Y))).toList();
     }
 
     /** What differs without this: it is as in the base again. */

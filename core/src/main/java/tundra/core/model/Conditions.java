@@ -13,6 +13,7 @@ public final class Conditions {
     public static final Slot STANDS = Slot.choice("stands", "before", "after");
     public static final Slot HELD = Slot.choice("down", "held", "not held");
     public static final Slot THAN = Slot.choice("than", "narrower", "wider");
+    public static final Slot IT_IS = Slot.choice("is", "is", "is not");
     public static final Slot ASKED = Slot.choice("asked", "asked for", "not asked for");
 
     public static final ConditionKind VALUE = add("value", "the value {value} {is} {content}", Events.VALUE, IS, Events.CONTENT);
@@ -21,6 +22,7 @@ public final class Conditions {
     public static final ConditionKind TIME = add("time", "the timeline {timeline} stands {stands} {time}", Events.TIMELINE, STANDS, Events.TIME);
     public static final ConditionKind KEY = add("key", "the key {key} is {down}", Events.KEY, HELD);
     public static final ConditionKind WIDTH = add("width", "the page is {than} than {width} px", THAN, Events.WIDTH);
+    public static final ConditionKind LAYOUT = add("layout", "the layout {is} {layout}", IT_IS, Events.LAYOUT);
     public static final ConditionKind MOTION = add("motion", "less motion is {asked}", ASKED);
 
     public static final List<ConditionKind> ALL = List.copyOf(TABLE);

@@ -24,6 +24,7 @@ public final class Events {
     public static final Slot SCROLL = Slot.choice("scroll", "on", "back");
     public static final Slot SHARE = Slot.number("share", 50, 0, 100);
     public static final Slot WIDTH = Slot.number("width", 600, 1, 20_000);
+    public static final Slot LAYOUT = new Slot("layout", Slot.Type.LAYOUT);
     public static final Slot DURATION = Slot.duration("duration", 2);
 
     /** A press and release on the element, or Enter or Space while it has the focus. */
@@ -66,6 +67,8 @@ public final class Events {
     public static final EventKind CHANGED = add("changed", "When {value} changes", VALUE);
     public static final EventKind NARROWER = add("narrower", "When the page gets narrower than {width} px", WIDTH);
     public static final EventKind WIDER = add("wider", "When the page gets wider than {width} px", WIDTH);
+    /** A layout takes over from another one while the scene is shown. */
+    public static final EventKind LAYOUT_BECAME = add("layoutBecame", "When the layout becomes {layout}", LAYOUT);
     public static final EventKind AFTER = add("after", "When this scene was open for {duration}", DURATION);
     public static final EventKind EVERY = add("every", "Every {duration}", DURATION);
 

@@ -36,6 +36,8 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
         TEXT,
         /** One of the slot's choices. */
         CHOICE,
+        /** The id of a layout of the scene, or {@link #DRAWN}. */
+        LAYOUT,
         /** The id of a scene. */
         SCENE,
         /** The id of a value of the piece. */
@@ -65,6 +67,9 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
 
     /** In place of an element or of what plays: the instance in which a motif's reaction happens. */
     public static final String INSTANCE = "this";
+
+    /** In place of a layout: the scene as it is drawn. */
+    public static final String DRAWN = "base";
 
     public Slot {
         choices = List.copyOf(choices);

@@ -14,7 +14,7 @@ import java.util.function.UnaryOperator;
 public record Slots(Map<Slot, Object> values) {
     /** What stands in slots of these types is the id of something else. */
     private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER, Slot.Type.MOTIF_MARKER,
-            Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND);
+            Slot.Type.LAYOUT, Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND);
 
     public Slots {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
@@ -59,7 +59,7 @@ public record Slots(Map<Slot, Object> values) {
 
     /**
      * With the ids in all slots that name something changed; those that become null are left out of lists. Null where nothing is left in a
-     * slot. {@link Slot#EVERYTHING} and {@link Slot#INSTANCE} stay.
+     * slot. {@link Slot#EVERYTHING} and {@link Slot#INSTANCE} stay, and so does {@link Slot#DRAWN}.
      */
     public Slots mapIds(BiFunction<Slot, String, String> change) {
         var out = new LinkedHashMap<Slot, Object>();
@@ -78,7 +78,7 @@ public record Slots(Map<Slot, Object> values) {
     }
 
     private static String mapped(Slot slot, String id, BiFunction<Slot, String, String> change) {
-        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) ? id : change.apply(slot, id);
+        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) || slot.type() == Slot.Type.LAYOUT && id.equals(Slot.DRAWN) ? id : change.apply(slot, id);
     }
 
     /** Without an id in lists; null where it stands alone. */

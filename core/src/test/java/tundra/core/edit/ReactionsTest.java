@@ -33,6 +33,7 @@ import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Links;
+import tundra.core.model.Layout;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -57,7 +58,7 @@ class ReactionsTest {
         var words = new Element("words", "Words", false, false, Values.NONE, new Content.Text("Hi", "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).withMarkers(List.of(new Marker("mark", "Half", 1_000_000)));
         var menu = new Timeline("menu", "Menu", 500_000, false, false, Map.of());
-        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN))), List.of(main, menu), List.of(reactions));
+        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN))), List.of(main, menu), List.of(reactions)).withLayouts(List.of(new Layout("phone", "Phone", 0, 50, new Point(50, 100))));
         var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")), List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("a", "A", a), new Scene("b", "B", b)), Map.of(), Map.of()).withAsset(BELL)
                 .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(tundra.core.model.Script.empty("s", "celebrate")))

@@ -120,7 +120,7 @@ class DocsTest {
             case CHOICE -> "{\"enum\": [" + s.choices().stream().map(c -> "\"" + c + "\"").collect(Collectors.joining(", ")) + "] }";
             case ELEMENTS -> "{\"type\": \"array\", \"minItems\": 1, \"items\": {\"anyOf\": [{\"$ref\": \"#/$defs/id\"}, {\"const\": \"*\"}] } }";
             case SETTING -> "{\"type\": \"object\", \"required\": [\"property\", \"to\"] }";
-            case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
+            case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
             case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY -> "{\"type\": \"string\"}";
         };
     }

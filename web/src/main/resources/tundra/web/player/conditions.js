@@ -17,6 +17,8 @@ const CONDITIONS = {
   key: (board, { key, down: asked }) => key.split("+").every((k) => down.has({ Ctrl: "Control" }[k] ?? named(k))) === (asked === "held"),
 //# condition width
   width: (board, { than, width }) => (than === "narrower" ? innerWidth < width : innerWidth > width),
+//# condition layout
+  layout: (board, { is, layout }) => ((board.scene.el.dataset.layout ?? "base") === layout) === (is === "is"),
 //# condition motion
   motion: (board, { asked }) => quiet.matches === (asked === "asked for"),
 //# reactions

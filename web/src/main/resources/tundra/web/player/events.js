@@ -174,6 +174,8 @@ const EVENTS = {
   narrower: (board, { width }, fire) => board.listen(matchMedia("(max-width: " + (width - 0.02) + "px)"), "change", (e) => e.matches && fire()),
 //# event wider
   wider: (board, { width }, fire) => board.listen(matchMedia("(min-width: " + (width + 0.02) + "px)"), "change", (e) => e.matches && fire()),
+//# event layoutBecame
+  layoutBecame: (board, { layout }, fire) => (board.scene.becomes ??= []).push((now) => now === layout && fire()),
 //# event after
   after: (board, { duration }, fire) => {
     let timer;

@@ -50,7 +50,9 @@ class Scene {
     this.#layout = l;
     this.size = (l ?? this.#data).size;
     this.#widen(room);
-    if (!first) tell("the layout is " + (l?.name ?? "as drawn"));
+    if (first) return;
+    tell("the layout is " + (l?.name ?? "as drawn"));
+    for (const f of this.#board.becomes ?? []) f(this.el.dataset.layout);
   }
 
   // Where anything is tied, the scene is as wide as its room.

@@ -1,0 +1,61 @@
+package tundra.app.adapt;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import tundra.app.studio.Desk;
+import tundra.app.studio.Studio;
+import tundra.core.fit.Layouts;
+import tundra.core.fit.Lens;
+import tundra.core.model.Board;
+import tundra.core.model.Scene;
+
+/** All layouts of the scene beside the one that is worked on, the widest first, at the playhead and playing along. */
+public final class SideBySide extends ScrollPane {
+    private final Studio studio;
+    private final VBox faces = new VBox(8);
+    private final List<LayoutFace> made = new ArrayList<>();
+    private Board of;
+    private final Map<String, Board> seen = new HashMap<>();
+
+    public SideBySide(Studio studio) {
+        this.studio = studio;
+        setId("side-by-side");
+        getStyleClass().add("side-by-side");
+        faces.getStyleClass().add("layout-faces");
+        setContent(faces);
+        setFitToWidth(true);
+        setHbarPolicy(ScrollBarPolicy.NEVER);
+        studio.listen(what -> refresh());
+        refresh();
+    }
+
+    private void refresh() {
+        boolean on = studio.desk() == Desk.ADAPT && studio.place() instanceof Scene && !studio.base().layouts().isEmpty();
+        setVisible(on);
+        setManaged(on);
+        if (!on) {
+            return;
+        }
+        Board base = studio.base();
+        if (base != of) {
+            of = base;
+            seen.clear();
+        }
+        List<Layouts.Range> ranges = Layouts.ranges(base).reversed();
+        while (made.size() < ranges.size()) {
+            made.add(new LayoutFace(studio));
+        }
+        if (faces.getChildren().size() != ranges.size()) {
+            faces.getChildren().setAll(made.subList(0, ranges.size()));
+        }
+        for (int i = 0; i < ranges.size(); i++) {
+            Layouts.Range r = ranges.get(i);
+            String id = r.layout() == null ? null : r.layout().id();
+            made.get(i).show(r, seen.computeIfAbsent(id == null ? "" : id, k -> Lens.get(base, id)));
+        }
+    }
+}
