@@ -20,6 +20,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Layout;
 import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -121,6 +122,42 @@ class RoomTest extends InWindow {
                 out.forEach(x -> wrong.add(size[0] + "×" + size[1] + " while it is tried: " + x));
                 return null;
             });
+        }
+        assertThat(wrong.stream().limit(40)).as("%d in all", wrong.size()).isEmpty();
+    }
+
+    /** Layouts have their room on every desk that shows them, also three with names as long as people give. */
+    @Test
+    void layoutsHaveTheirRoom() throws Exception {
+        var all = List.of(element("box", new Content.Rectangle()), element("words", new Content.Text("Open night", "Figtree", 400, 24, Content.Align.LEFT, 1.2)));
+        var board = new Board(new Point(960, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()).withLayouts(List.of(
+                new Layout("a", "Phone upright", 0, 500, new Point(360, 640)), new Layout("b", "Tablet", 500, 900, new Point(768, 1024)), new Layout("c", "Low wide banner", 1400, Layout.WIDEST, new Point(1600, 240))));
+        RealWindow.fx(() -> {
+            t.studio.open(new Project(Ids.next(), "A piece of a long name", 24, List.of(new Scene("s", "Arrival", board)), Map.of(), Map.of()), null);
+            return null;
+        });
+        var wrong = new ArrayList<String>();
+        for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}}) {
+            for (Desk d : List.of(Desk.ADAPT, Desk.DRAW, Desk.ANIMATE, Desk.INTERACT)) {
+                for (String layout : new String[] {null, "a", "c"}) {
+                    RealWindow.fx(() -> {
+                        t.stage.setWidth(size[0]);
+                        t.stage.setHeight(size[1]);
+                        t.studio.setDesk(d);
+                        t.studio.setLayout(layout);
+                        t.studio.select(List.of("words"));
+                        return null;
+                    });
+                    t.settle();
+                    RealWindow.pulses(3);
+                    RealWindow.fx(() -> {
+                        var out = new ArrayList<String>();
+                        beyond(t.stage.getScene().getRoot(), t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
+                        out.forEach(x -> wrong.add(size[0] + "×" + size[1] + " " + d + " " + layout + ": " + x));
+                        return null;
+                    });
+                }
+            }
         }
         assertThat(wrong.stream().limit(40)).as("%d in all", wrong.size()).isEmpty();
     }

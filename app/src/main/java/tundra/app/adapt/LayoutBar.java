@@ -3,22 +3,28 @@ package tundra.app.adapt;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
 import tundra.core.model.Layout;
 import tundra.core.model.Scene;
 
 /** Above the canvas of every desk once a scene has layouts: which one is worked on, where changes go, and who follows. */
 public final class LayoutBar extends HBox {
-    private static final int WHOLE = 3;
     private final Studio studio;
     private final HBox layouts = new HBox();
     private final HBox scopes = new HBox();
+    /** In place of all of them beside each other where there is no room for that. */
+    private final Press chooser = new Press("");
+    private final Label title = new Label("Layout");
     private final ToggleButton every = new ToggleButton("every layout");
     private final ToggleButton only = new ToggleButton("this one only");
     private final Label goes = new Label("Changes go to");
@@ -30,14 +36,25 @@ public final class LayoutBar extends HBox {
         setId("layout-bar");
         getStyleClass().add("layout-bar");
         setAlignment(Pos.CENTER_LEFT);
-        var title = new Label("Layout");
         title.getStyleClass().add("layout-title");
         title.setMinWidth(USE_PREF_SIZE);
         goes.getStyleClass().add("layout-title");
         goes.setMinWidth(USE_PREF_SIZE);
         layouts.getStyleClass().addAll("segments", "layouts");
         scopes.getStyleClass().addAll("segments", "layouts");
-        scopes.setMinWidth(USE_PREF_SIZE);
+        layouts.setMinWidth(USE_PREF_SIZE);
+        setMinWidth(0);
+        chooser.setId("layout-choose");
+        chooser.setMark(Buttons.opener(), Caption.Place.AFTER);
+        Buttons.tip(chooser, "The layout that is worked on");
+        Buttons.menu(chooser, () -> layouts.getChildren().stream().map(n -> {
+            var b = (ToggleButton) n;
+            var item = new MenuItem(b.getText());
+            item.setId("choose-" + b.getId());
+            item.setOnAction(e -> b.fire());
+            return item;
+        }).toList());
+        widthProperty().addListener(o -> fit());
         var group = new ToggleGroup();
         every.setId("layout-every");
         only.setId("layout-only");
@@ -54,7 +71,7 @@ public final class LayoutBar extends HBox {
         consequence.setId("layout-consequence");
         consequence.getStyleClass().add("consequence");
         consequence.setMinWidth(0);
-        getChildren().addAll(title, layouts, goes, scopes, consequence);
+        getChildren().addAll(title, layouts, chooser, goes, scopes, consequence);
         studio.listen(what -> refresh());
         refresh();
     }
@@ -79,8 +96,7 @@ public final class LayoutBar extends HBox {
         }
         Layout here = studio.layout();
         layouts.getChildren().forEach(n -> ((ToggleButton) n).setSelected(java.util.Objects.equals(n.getUserData(), here == null ? null : here.id())));
-        goes.setVisible(here != null);
-        goes.setManaged(here != null);
+        chooser.setText(here == null ? "as drawn" : here.name());
         scopes.setVisible(here != null);
         scopes.setManaged(here != null);
         every.setSelected(studio.everyLayout());
@@ -90,12 +106,28 @@ public final class LayoutBar extends HBox {
         consequence.setText(here == null ? (others == 1 ? "1 layout follows" : others + " layouts follow") + " where they don't differ"
                 : studio.everyLayout() ? "the scene as drawn changes" + (others == 0 ? "" : ", " + many) : "nothing else changes");
         Buttons.tip(consequence, consequence.getText());
+        fit();
+    }
+
+    /** All layouts beside each other where they have the room, otherwise the one that is worked on with a menu of the others. */
+    private void fit() {
+        boolean here = studio.layout() != null;
+        double whole = getInsets().getLeft() + getInsets().getRight() + title.prefWidth(-1) + layouts.prefWidth(-1) + (here ? goes.prefWidth(-1) + scopes.prefWidth(-1) + 2 * getSpacing() : 0) + getSpacing();
+        boolean narrow = getWidth() > 0 && whole > getWidth();
+        show(title, !narrow);
+        show(layouts, !narrow);
+        show(chooser, narrow);
+        show(goes, !narrow && here);
+    }
+
+    private static void show(Node n, boolean on) {
+        n.setVisible(on);
+        n.setManaged(on);
     }
 
     private void choose(ToggleGroup group, String name, String id) {
         var b = new ToggleButton(name);
-        // a few are whole however narrow the window is; many share what room there is
-        b.setMinWidth(studio.base().layouts().size() <= WHOLE ? USE_PREF_SIZE : 0);
+        b.setMinWidth(USE_PREF_SIZE);
         Buttons.tip(b, name);
         b.setId("layout-" + (id == null ? "base" : id));
         b.setUserData(id);

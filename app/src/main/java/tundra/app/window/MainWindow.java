@@ -470,7 +470,7 @@ public final class MainWindow {
     private Node adapt() {
         BorderPane middle = canvas();
         var upper = new BorderPane(middle);
-        upper.setRight(beside.get());
+        middle.setRight(beside.get());
         upper.setTop(widths.get());
         upper.setBottom(differs.get());
         var pane = new BorderPane(upper);
