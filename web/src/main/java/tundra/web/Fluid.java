@@ -19,14 +19,12 @@ import tundra.core.model.Properties;
 import tundra.core.model.Tree;
 
 /**
- * What goes with the width of a scene whose elements are tied. A scene is compiled as it is drawn, {@link #WIDER} px wider and
- * {@link #NARROWER} px narrower; whatever text of the page differs in its numbers alone is linear in the width to either side, as ties are, and
- * is said as such: in CSS by {@code calc()} of the variables {@code --w} and {@code --n}, the px that the scene is wider or narrower than
- * drawn, in attributes and keys by all three texts, between which the player mixes.
+ * What goes with the width of a scene whose elements are tied, and with its height where that is the window's. A scene is compiled as it is
+ * drawn and {@link Grown grown} to each side; whatever text of the page differs in its numbers alone is linear to that side, as ties are, and
+ * is said as such: in CSS by {@code calc()} of a variable for each, the px that the scene is larger or smaller than drawn, in attributes and
+ * keys by all the texts, between which the player mixes.
  */
 final class Fluid {
-    /** By so much, in px. */
-    static final int WIDER = 200, NARROWER = 40;
     /** What goes with the width, and is not said where it is as usual. */
     static final Map<String, String> USUAL = Map.of("scale", "1 1");
     private static final Pattern NUMBER = Pattern.compile("#[0-9A-Fa-f]{3,8}\\b|(-?\\d*\\.?\\d+(?:e-?\\d+)?)([a-z%]*)");
@@ -38,33 +36,51 @@ final class Fluid {
 
     /** Whether anything on a board follows its width, and the board is wide enough to be looked at narrower. */
     static boolean is(Board b) {
-        if (b.size().x() <= NARROWER) {
+        if (b.size().x() <= Grown.ALL.get(1).step()) {
             return false;
         }
-        var any = new boolean[1];
+        var any = new boolean[] {!b.canvas().get(Properties.SCENE_HEIGHT).equals(Properties.SCENE_HEIGHT.standard())};
         Tree.each(b.elements(), e -> any[0] |= Properties.TIES.stream().anyMatch(p -> !e.rest().get(p).equals(p.standard())));
         return any[0];
     }
 
-    /** CSS that goes with the width through three texts; the first where they differ in more than numbers. */
-    static String css(String drawn, String wider, String narrower) {
-        boolean same = drawn.equals(wider) && drawn.equals(narrower);
-        if (same || drawn.contains("path(") || drawn.contains("url(") || !alike(drawn, wider) || !alike(drawn, narrower)) {
+    /**
+     * CSS that goes with the size through several texts; the first where they differ in more than numbers.
+     *
+     * @param grown as in the first of {@link Grown#ALL}, as many as there are
+     */
+    static String css(String drawn, List<String> grown) {
+        if (same(drawn, grown) || drawn.contains("path(") || drawn.contains("url(") || !alike(drawn, grown)) {
             return drawn;
         }
-        Matcher a = NUMBER.matcher(drawn), b = NUMBER.matcher(wider), c = NUMBER.matcher(narrower);
+        Matcher a = NUMBER.matcher(drawn);
+        List<Matcher> others = grown.stream().map(NUMBER::matcher).toList();
         var out = new StringBuilder();
-        while (a.find() && b.find() && c.find()) {
-            if (a.group(1) == null || a.group().equals(b.group()) && a.group().equals(c.group())) {
+        while (a.find() && others.stream().allMatch(Matcher::find)) {
+            if (a.group(1) == null || others.stream().allMatch(o -> o.group().equals(a.group()))) {
                 a.appendReplacement(out, Matcher.quoteReplacement(a.group()));
                 continue;
             }
-            String unit = a.group(2).isEmpty() ? b.group(2) : a.group(2);
+            String unit = a.group(2).isEmpty() ? others.getFirst().group(2) : a.group(2);
             double at = Double.parseDouble(a.group(1));
-            a.appendReplacement(out, Matcher.quoteReplacement("calc(" + a.group(1) + unit + " + var(--w) * " + Numbers.plain((Double.parseDouble(b.group(1)) - at) / WIDER, 9) + unit
-                    + " + var(--n) * " + Numbers.plain((Double.parseDouble(c.group(1)) - at) / NARROWER, 9) + unit + ")"));
+            var sum = new StringBuilder("calc(" + a.group(1) + unit);
+            for (int i = 0; i < others.size(); i++) {
+                double by = (Double.parseDouble(others.get(i).group(1)) - at) / Grown.ALL.get(i).step();
+                if (by != 0 || i < 2) {
+                    sum.append(" + var(").append(Grown.ALL.get(i).variable()).append(") * ").append(Numbers.plain(by, 9)).append(unit);
+                }
+            }
+            a.appendReplacement(out, Matcher.quoteReplacement(sum.append(')').toString()));
         }
         return a.appendTail(out).toString();
+    }
+
+    private static boolean same(Object drawn, List<?> grown) {
+        return grown.stream().allMatch(drawn::equals);
+    }
+
+    private static boolean alike(String drawn, List<String> grown) {
+        return grown.stream().allMatch(g -> alike(drawn, g));
     }
 
     /** Whether two texts differ in numbers alone. */
@@ -76,14 +92,17 @@ final class Fluid {
         return NUMBER.matcher(text).replaceAll(m -> m.group(1) == null ? m.group() : "0");
     }
 
-    /** The attributes of named parts that differ in numbers alone: name, attribute, as drawn, wider and narrower. */
-    static void attributes(ObjectNode to, String drawn, String wider, String narrower) {
-        Map<String, Map<String, String>> a = named(drawn), b = named(wider), c = named(narrower);
+    /** The attributes of named parts that differ in numbers alone: name, attribute, as drawn, and as in each of the others. */
+    static void attributes(ObjectNode to, String drawn, List<String> grown) {
+        Map<String, Map<String, String>> a = named(drawn);
+        List<Map<String, Map<String, String>>> others = grown.stream().map(Fluid::named).toList();
         ArrayNode out = to.arrayNode();
         a.forEach((name, of) -> of.forEach((attribute, text) -> {
-            String more = b.getOrDefault(name, Map.of()).get(attribute), less = c.getOrDefault(name, Map.of()).get(attribute);
-            if (more != null && less != null && !(more.equals(text) && less.equals(text)) && !NAMES.contains(attribute) && (attribute.equals("data-wrap") || alike(text, more) && alike(text, less))) {
-                out.addArray().add(name).add(attribute).add(unescaped(text)).add(unescaped(more)).add(unescaped(less));
+            var all = new ArrayList<String>();
+            others.forEach(o -> all.add(o.getOrDefault(name, Map.of()).get(attribute)));
+            if (!all.contains(null) && !same(text, all) && !NAMES.contains(attribute) && (attribute.equals("data-wrap") || alike(text, all))) {
+                ArrayNode one = out.addArray().add(name).add(attribute).add(unescaped(text));
+                all.forEach(x -> one.add(unescaped(x)));
             }
         }));
         to.set("fluid", out);
@@ -109,22 +128,24 @@ final class Fluid {
     }
 
     /** Keys of timelines get what they are in the wider and the narrower scene behind their easing. */
-    static void keys(JsonNode timelines, JsonNode wider, JsonNode narrower) {
+    static void keys(JsonNode timelines, List<JsonNode> grown) {
         for (int i = 0; i < timelines.size(); i++) {
-            Map<String, JsonNode> more = byTrack(wider.get(i).get("tracks")), less = byTrack(narrower.get(i).get("tracks"));
+            int at = i;
+            List<Map<String, JsonNode>> others = grown.stream().map(g -> byTrack(g.get(at).get("tracks"))).toList();
             for (JsonNode track : timelines.get(i).get("tracks")) {
-                if (more.containsKey(name(track)) && less.containsKey(name(track))) {
-                    keys((ObjectNode) track, (ArrayNode) track.get("keys"), (ArrayNode) more.get(name(track)).get("keys"), (ArrayNode) less.get(name(track)).get("keys"));
+                if (others.stream().allMatch(o -> o.containsKey(name(track)))) {
+                    keys((ObjectNode) track, (ArrayNode) track.get("keys"), others.stream().map(o -> (ArrayNode) o.get(name(track)).get("keys")).toList());
                 }
             }
         }
     }
 
-    private static void keys(ObjectNode track, ArrayNode drawn, ArrayNode wider, ArrayNode narrower) {
-        if (drawn.equals(wider) && drawn.equals(narrower)) {
+    private static void keys(ObjectNode track, ArrayNode drawn, List<ArrayNode> grown) {
+        if (same(drawn, grown)) {
             return;
         }
-        List<ArrayNode> all = List.of(drawn, wider, narrower);
+        var all = new ArrayList<ArrayNode>(List.of(drawn));
+        all.addAll(grown);
         boolean together = all.stream().allMatch(x -> offsets(x).equals(offsets(drawn)));
         if (!together && !all.stream().allMatch(Fluid::straight)) {
             return;
@@ -132,17 +153,18 @@ final class Fluid {
         ArrayNode out = track.arrayNode();
         for (int i = 0; together && i < drawn.size(); i++) {
             JsonNode key = drawn.get(i);
-            if (!put(out, key.get(0).decimalValue(), key.size() > 2 ? key.get(2).asString() : "linear", key.get(1).asString(), wider.get(i).get(1).asString(), narrower.get(i).get(1).asString())) {
+            int at = i;
+            if (!put(out, key.get(0).decimalValue(), key.size() > 2 ? key.get(2).asString() : "linear", key.get(1).asString(), grown.stream().map(g -> g.get(at).get(1).asString()).toList())) {
                 return;
             }
         }
-        var at = new TreeSet<Double>();
-        all.forEach(x -> at.addAll(offsets(x)));
-        for (double offset : together ? List.<Double>of() : at) {
+        var places = new TreeSet<Double>();
+        all.forEach(x -> places.addAll(offsets(x)));
+        for (double offset : together ? List.<Double>of() : places) {
             // where any of them jumps there are two
             boolean jumps = all.stream().anyMatch(x -> Collections.frequency(offsets(x), offset) > 1);
             for (boolean after : jumps ? new boolean[] {false, true} : new boolean[] {true}) {
-                if (!put(out, new BigDecimal(Numbers.plain(offset, 9)), "linear", value(drawn, offset, after), value(wider, offset, after), value(narrower, offset, after))) {
+                if (!put(out, new BigDecimal(Numbers.plain(offset, 9)), "linear", value(drawn, offset, after), grown.stream().map(g -> value(g, offset, after)).toList())) {
                     return;
                 }
             }
@@ -151,12 +173,12 @@ final class Fluid {
     }
 
     /** Says whether the texts differ in numbers alone. */
-    private static boolean put(ArrayNode keys, BigDecimal offset, String easing, String drawn, String wider, String narrower) {
+    private static boolean put(ArrayNode keys, BigDecimal offset, String easing, String drawn, List<String> grown) {
         ArrayNode key = keys.addArray().add(offset).add(drawn).add(easing);
-        if (!drawn.equals(wider) || !drawn.equals(narrower)) {
-            key.add(wider).add(narrower);
+        if (!same(drawn, grown)) {
+            grown.forEach(key::add);
         }
-        return alike(drawn, wider) && alike(drawn, narrower);
+        return alike(drawn, grown);
     }
 
     private static List<Double> offsets(ArrayNode keys) {
@@ -204,12 +226,12 @@ final class Fluid {
     }
 
     /** What values made of several parts rest at gets what they rest at in the other scenes. */
-    static void mixes(JsonNode mixes, JsonNode wider, JsonNode narrower) {
+    static void mixes(JsonNode mixes, List<JsonNode> grown) {
         mixes.propertyNames().forEach(name -> {
-            JsonNode a = mixes.get(name).get("rest"), b = wider.path(name).path("rest"), c = narrower.path(name).path("rest");
-            if (a.size() == b.size() && a.size() == c.size() && !(a.equals(b) && a.equals(c))) {
-                ((ObjectNode) mixes.get(name)).set("wider", b);
-                ((ObjectNode) mixes.get(name)).set("narrower", c);
+            JsonNode a = mixes.get(name).get("rest");
+            List<JsonNode> others = grown.stream().map(g -> g.path(name).path("rest")).toList();
+            if (others.stream().allMatch(o -> o.size() == a.size()) && !same(a, others)) {
+                ((ObjectNode) mixes.get(name)).putArray("grown").addAll(others);
             }
         });
     }

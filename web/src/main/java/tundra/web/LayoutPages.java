@@ -32,10 +32,13 @@ final class LayoutPages {
      * A scene in one of its layouts.
      *
      * @param layout null for the scene as it is drawn
-     * @param wider the same some px wider; null where nothing follows its width
-     * @param narrower the same some px narrower
+     * @param grown the same larger and smaller to each side that counts; none where nothing follows its size
      */
-    record Variant(Layout layout, Project project, Scene scene, Markup markup, Variant wider, Variant narrower) {}
+    record Variant(Layout layout, Project project, Scene scene, Markup markup, List<Variant> grown) {
+        List<StyleSheet> styles() {
+            return grown.stream().map(g -> g.markup.css()).toList();
+        }
+    }
 
     /** Writes a board as the player reads it. */
     interface BoardWriter {
@@ -48,6 +51,9 @@ final class LayoutPages {
     /** Scenes as they are drawn, and wider, of those that follow their width. */
     private final Map<String, Variant> drawn = new LinkedHashMap<>();
 
+    /** Whether a scene has a way of its own into its window. */
+    private boolean rooms;
+
     private LayoutPages() {}
 
     /**
@@ -56,10 +62,11 @@ final class LayoutPages {
     static LayoutPages of(Project piece, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared) {
         var out = new LayoutPages();
         for (Scene s : piece.scenes()) {
+            out.rooms |= !s.board().canvas().get(Properties.SCENE_RESIZE).equals(Properties.SCENE_RESIZE.standard());
             for (Layout l : s.board().layouts()) {
                 Variant v = variant(piece.mapBoard(s.id(), b -> Lens.get(b, l.id()).withLayouts(all(b))), s.id(), l, measure, prepared);
-                if (v.wider() != null) {
-                    v.markup().css().fluid(v.markup().css().names(), v.wider().markup().css(), v.narrower().markup().css());
+                if (!v.grown().isEmpty()) {
+                    v.markup().css().fluid(v.markup().css().names(), v.styles());
                 }
                 out.of.computeIfAbsent(s.id(), id -> new ArrayList<>()).add(v);
             }
@@ -104,27 +111,20 @@ final class LayoutPages {
 
     private static Variant variant(Project p, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared) {
         Board b = p.scene(scene).board();
-        if (!Fluid.is(b)) {
-            return compiled(p, scene, l, measure, prepared, null, null);
-        }
-        return compiled(p, scene, l, measure, prepared, compiled(by(p, scene, Fluid.WIDER), scene, l, measure, prepared, null, null),
-                compiled(by(p, scene, -Fluid.NARROWER), scene, l, measure, prepared, null, null));
+        return compiled(p, scene, l, measure, prepared, !Fluid.is(b) ? List.of()
+                : Grown.of(b).stream().map(g -> compiled(p.mapBoard(scene, g::apply), scene, l, measure, prepared, List.of())).toList());
     }
 
-    private static Project by(Project p, String scene, double px) {
-        return p.mapBoard(scene, x -> Fit.at(x, new Point(x.size().x() + px, x.size().y())));
-    }
-
-    private static Variant compiled(Project piece, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared, Variant wider, Variant narrower) {
+    private static Variant compiled(Project piece, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared, List<Variant> grown) {
         var values = new ValueTexts();
         Project p = prepared.apply(piece, values);
         var markup = new Markup(p, measure, values);
         markup.layout(p.scene(scene), l);
-        return new Variant(l, p, p.scene(scene), markup, wider, narrower);
+        return new Variant(l, p, p.scene(scene), markup, grown);
     }
 
     boolean any() {
-        return !of.isEmpty() || !drawn.isEmpty();
+        return !of.isEmpty() || !drawn.isEmpty() || rooms;
     }
 
     List<Variant> of(Scene s) {
@@ -145,7 +145,7 @@ final class LayoutPages {
         if (drawn.get(s.id()) instanceof Variant v) {
             var own = new LinkedHashSet<>(css.names());
             own.removeAll(before);
-            css.fluid(own, v.wider().markup().css(), v.narrower().markup().css());
+            css.fluid(own, v.styles());
         }
         var all = new LinkedHashMap<String, StyleSheet>();
         of(s).forEach(v -> all.put(PageId.of(v.layout().id()), v.markup().css()));
@@ -156,10 +156,8 @@ final class LayoutPages {
             // nothing is seen before it is known which layout it is
             css.put(Markup.sceneTarget(s) + ":not([" + StyleSheet.LAYOUT + "])", "visibility", "hidden");
         }
-        if (drawn.containsKey(s.id()) || of(s).stream().anyMatch(v -> v.wider() != null)) {
-            css.put(Markup.sceneTarget(s), "--w", "0");
-            css.put(Markup.sceneTarget(s), "--n", "0");
-        }
+        int sides = Math.max(drawn.containsKey(s.id()) ? drawn.get(s.id()).grown().size() : 0, of(s).stream().mapToInt(v -> v.grown().size()).max().orElse(0));
+        Grown.ALL.subList(0, sides).forEach(g -> css.put(Markup.sceneTarget(s), g.variable(), "0"));
     }
 
     /** What differs of a scene in its layouts. */
@@ -175,9 +173,10 @@ final class LayoutPages {
                 o.put("to", l.to());
             }
             o.putArray("size").add(v.scene().board().size().x()).add(v.scene().board().size().y());
+            room(o, v.scene().board());
             ObjectNode whole = o.objectNode();
             writer.write(whole, v.project(), v.scene(), v.markup());
-            if (v.wider() != null) {
+            if (!v.grown().isEmpty()) {
                 fluid(o, whole, v, writer);
             }
             timelines(o.putObject("timelines"), byId(scene.get("timelines")), byId(whole.get("timelines")));
@@ -188,16 +187,30 @@ final class LayoutPages {
         }
     }
 
-    /** What of a scene goes with its width. */
-    private static void fluid(ObjectNode to, ObjectNode whole, Variant v, BoardWriter writer) {
-        ObjectNode wide = to.objectNode(), narrow = to.objectNode();
-        writer.write(wide, v.wider().project(), v.wider().scene(), v.wider().markup());
-        writer.write(narrow, v.narrower().project(), v.narrower().scene(), v.narrower().markup());
-        Fluid.keys(whole.get("timelines"), wide.get("timelines"), narrow.get("timelines"));
-        if (whole.has("mixes") && wide.has("mixes") && narrow.has("mixes")) {
-            Fluid.mixes(whole.get("mixes"), wide.get("mixes"), narrow.get("mixes"));
+    /** How a scene follows its room, where that isn't as usual. */
+    static void room(ObjectNode o, Board b) {
+        String height = b.canvas().get(Properties.SCENE_HEIGHT), resize = b.canvas().get(Properties.SCENE_RESIZE);
+        if (!height.equals(Properties.SCENE_HEIGHT.standard())) {
+            o.put("high", height);
         }
-        Fluid.attributes(to, v.markup().html(), v.wider().markup().html(), v.narrower().markup().html());
+        if (!resize.equals(Properties.SCENE_RESIZE.standard())) {
+            Point at = b.canvas().get(Properties.SCENE_POINT);
+            o.putArray("resize").add(resize).add(at.x()).add(at.y());
+        }
+    }
+
+    /** What of a scene goes with its size. */
+    private static void fluid(ObjectNode to, ObjectNode whole, Variant v, BoardWriter writer) {
+        List<JsonNode> grown = v.grown().stream().map(g -> {
+            ObjectNode o = to.objectNode();
+            writer.write(o, g.project(), g.scene(), g.markup());
+            return (JsonNode) o;
+        }).toList();
+        Fluid.keys(whole.get("timelines"), grown.stream().map(g -> g.get("timelines")).toList());
+        if (whole.has("mixes") && grown.stream().allMatch(g -> g.has("mixes"))) {
+            Fluid.mixes(whole.get("mixes"), grown.stream().map(g -> g.get("mixes")).toList());
+        }
+        Fluid.attributes(to, v.markup().html(), v.grown().stream().map(g -> g.markup().html()).toList());
     }
 
     private static Map<String, JsonNode> byId(JsonNode list) {

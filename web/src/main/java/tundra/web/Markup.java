@@ -168,6 +168,9 @@ final class Markup {
         css.put(name, "width", CssText.px(b.size().x()));
         css.put(name, "height", CssText.px(b.size().y()));
         Channels.rest(b, name, css);
+        if (b.canvas().get(Properties.SCENE_OVERFLOW).equals("scrolls")) {
+            css.put(name, "overflow", "auto");
+        }
         double scrolls = Scroll.length(b);
         if (scrolls > 0) {
             css.put(name, "position", "sticky");
@@ -364,6 +367,10 @@ final class Markup {
         if (anew) {
             wraps = true;
             out.append(" data-wrap=\"").append(escape(values.wrapped(e.id(), t))).append('"');
+        }
+        if (e.board().canvas().get(Properties.SCENE_HEIGHT).equals("its content's")) {
+            // how high a line is: the scene is as high as its words
+            out.append(" data-lead=\"").append(Numbers.plain(t.size() * t.lineHeight(), 4)).append('"');
         }
         out.append('>');
         List<TextLayout.Line> lines = TextLayout.of(t, measure).lines();

@@ -258,6 +258,7 @@ public final class PageCompiler {
             ObjectNode one = scenes.addObject().put("of", Markup.sceneTarget(s)).put("id", s.id()).put("name", s.name());
             if (fits) {
                 one.putArray("size").add(s.board().size().x()).add(s.board().size().y());
+                LayoutPages.room(one, s.board());
             }
             board(one, p, s, markup, words, used);
             layouts.data(one, s, (to, project, scene, of) -> board(to, project, scene, of, words, used));

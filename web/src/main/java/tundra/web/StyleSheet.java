@@ -25,17 +25,17 @@ final class StyleSheet {
         }
     }
 
-    /** The looks of some parts go with the width of their scene, to those that they have where it is wider and where it is narrower. */
-    void fluid(Set<String> parts, StyleSheet wider, StyleSheet narrower) {
+    /** The looks of some parts go with the size of their scene, to those that they have where it is grown. */
+    void fluid(Set<String> parts, List<StyleSheet> grown) {
         for (String name : parts) {
-            Map<String, String> more = wider.rules.getOrDefault(name, Map.of()), less = narrower.rules.getOrDefault(name, Map.of());
+            List<Map<String, String>> others = grown.stream().map(g -> g.rules.getOrDefault(name, Map.<String, String>of())).toList();
             // what is as usual as drawn isn't said there
             Fluid.USUAL.forEach((property, usual) -> {
-                if (more.containsKey(property) || less.containsKey(property)) {
+                if (others.stream().anyMatch(o -> o.containsKey(property))) {
                     rules.get(name).putIfAbsent(property, usual);
                 }
             });
-            rules.get(name).replaceAll((property, text) -> Fluid.css(text, more.getOrDefault(property, text), less.getOrDefault(property, text)));
+            rules.get(name).replaceAll((property, text) -> Fluid.css(text, others.stream().map(o -> o.getOrDefault(property, Fluid.USUAL.getOrDefault(property, text))).toList()));
         }
     }
 

@@ -241,7 +241,7 @@ class LayoutPageTest extends InBrowser {
                 var seen = new ArrayList<String>();
                 for (int width : new int[] {600, 700, 1000, 440, 400, 620, 799, 900}) {
                     Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), width);
-                    Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, new Point(width, l == null ? b.size().y() : l.size().y())));
+                    Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, new Point(width, l == null ? b.size().y() : l.size().y()), tundra.render.Fonts.BUNDLED));
                     Board b = now.scenes().getFirst().board();
                     browser.resize(width, (int) b.size().y());
                     browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
@@ -254,6 +254,102 @@ class LayoutPageTest extends InBrowser {
                 System.out.println("PSNR of seed " + seed + (text ? " with texts" : "") + " by its width: " + seen + " dB");
                 soft.assertAll();
             }
+        }
+    }
+
+    private static Project high(Project p, String rule) {
+        java.util.function.UnaryOperator<Board> change = b -> {
+            var ids = tundra.core.model.Tree.ids(b.elements());
+            // what takes the less or the greater of both sides is linear in neither alone
+            return b.mapElements(ids, e -> e.withRest(e.rest().with(Properties.RESIZE, "stretch"))).withCanvas(b.canvas().with(Properties.SCENE_HEIGHT, rule));
+        };
+        return p.mapBoard("scene", change);
+    }
+
+    /** A scene as high as its window, or in proportion to its width, in several layouts. */
+    @Test
+    void heightsAreThoseOfTheWindowOrGoWithTheWidth() throws Exception {
+        for (String rule : List.of("the window's", "with the width")) {
+            for (boolean text : new boolean[] {false, true}) {
+                Project p = high(tied(rule.length(), text), rule);
+                var visit = new Visit(browser, folder, "high-" + text + rule.length(), p);
+                var soft = new SoftAssertions();
+                var seen = new ArrayList<String>();
+                for (Point wanted : new Point[] {new Point(600, 400), new Point(700, 520), new Point(1000, 300), new Point(440, 700), new Point(620, 380)}) {
+                    Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), wanted.x());
+                    Point drawn = l == null ? p.scenes().getFirst().board().size() : l.size();
+                    // of whole px: the last row is no mixture with what lies behind the page
+                    double wide = wanted.x();
+                    while (rule.equals("with the width") && wide * drawn.y() % drawn.x() != 0) {
+                        wide++;
+                    }
+                    Point window = new Point(wide, wanted.y());
+                    Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, window, tundra.render.Fonts.BUNDLED));
+                    Board b = now.scenes().getFirst().board();
+                    browser.resize((int) window.x(), (int) window.y());
+                    browser.until("const r = document.querySelector('.t-scene').getBoundingClientRect(); return r.width === " + window.x() + " && Math.abs(r.height - " + b.size().y() + ") < 0.05");
+                    browser.resize((int) window.x(), (int) Math.ceil(b.size().y()));
+                    Moment m = Moment.opened(b, 700_000);
+                    visit.go(m);
+                    double db = visit.like(now, m);
+                    seen.add(String.format(Locale.ROOT, "%s: %.1f", window, db));
+                    soft.assertThat(db).as("%s in %s", rule, window).isGreaterThanOrEqualTo(text ? 40 : 44);
+                }
+                System.out.println("PSNR of a scene whose height is " + rule + (text ? ", with texts" : "") + ": " + seen + " dB");
+                soft.assertAll();
+            }
+        }
+    }
+
+    private static Project inRoom(Element e, Values canvas) {
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
+        return new Project("p", "P", 24, List.of(new Scene("scene", "Scene", new Board(new Point(400, 200), canvas, List.of(e), List.of(main), List.of()))), Map.of(), Map.of());
+    }
+
+    private List<?> box(String selector) {
+        return (List<?>) browser.run("const r = document.querySelector('" + selector + "').getBoundingClientRect(); return [r.x, r.y, r.width, r.height].map((x) => Math.round(x * 10) / 10)");
+    }
+
+    /** Where lines break anew, a scene is as high as what it holds; in the editor and on the page. */
+    @Test
+    void aSceneGrowsWithItsContent() throws Exception {
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.PIVOT, Point.ZERO).with(Properties.TIE_X, "both sides").with(Properties.FILL, Color.BLACK),
+                new Content.Text("The station opens its doors for a night under the northern lights, with soup.", "Figtree", 400, 20, Content.Align.LEFT, 1.5, 0, 360));
+        Project p = inRoom(words, Values.NONE.with(Properties.SCENE_HEIGHT, "its content's").with(Properties.SCENE_OVERFLOW, "scrolls"));
+        new Visit(browser, folder, "content", p);
+        var heights = new ArrayList<Double>();
+        for (int width : new int[] {400, 300, 200, 1000, 400}) {
+            browser.resize(width, 500);
+            double high = tundra.core.fit.Layouts.seen(p.scenes().getFirst().board(), null, new Point(width, 500), tundra.render.Fonts.BUNDLED).size().y();
+            heights.add(high);
+            browser.until("const r = document.querySelector('.t-scene').getBoundingClientRect(); return r.width === " + width + " && Math.abs(r.height - " + high + ") < 1.5");
+        }
+        // lines of 30 px from 20 px on, the more the narrower
+        assertThat(heights).allMatch(h -> (h - 20) % 30 == 0);
+        assertThat(heights.get(2)).isGreaterThan(heights.get(1));
+        assertThat(heights.get(1)).isGreaterThan(heights.get(0));
+        assertThat(heights.get(0)).isGreaterThan(heights.get(3)).isEqualTo(heights.get(4));
+        assertThat(browser.run("return getComputedStyle(document.querySelector('.t-scene')).overflowY")).isEqualTo("auto");
+    }
+
+    /** The whole scene in its window: kept, contained, covering and stretched, with the point that stays. */
+    @Test
+    void aWholeSceneFitsItsWindowByItsRule() throws Exception {
+        var dot = new Element("dot", "Dot", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)).with(Properties.SIZE, new Point(40, 20)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        Map<String, List<Double>> expected = Map.of(
+                // a window of 600×600 for a scene of 400×200: what is left over is shared by the point, a quarter before it across, all of it above
+                "keep", List.of(50.0, 400.0, 400.0, 200.0), "contain", List.of(0.0, 300.0, 600.0, 300.0), "cover", List.of(-150.0, 0.0, 1200.0, 600.0), "stretch", List.of(0.0, 0.0, 600.0, 600.0));
+        for (var e : expected.entrySet()) {
+            Project p = inRoom(dot, Values.NONE.with(Properties.SCENE_RESIZE, e.getKey()).with(Properties.SCENE_POINT, new Point(0.25, 1)));
+            new Visit(browser, folder, "whole-" + e.getKey(), p);
+            browser.resize(600, 600);
+            double x = e.getValue().get(0), y = e.getValue().get(1), w = e.getValue().get(2), h = e.getValue().get(3);
+            var at = List.of(x + 180 / 400.0 * w, y + 90 / 200.0 * h, w / 10, h / 10);
+            browser.until("const r = document.querySelector('.t-dot .t-p > *').getBoundingClientRect(); return " + at + ".every((v, i) => Math.abs(v - [r.x, r.y, r.width, r.height][i]) < 0.1)");
+            // the page is as high as its window, and nothing goes over
+            assertThat(browser.run("return [document.documentElement.scrollHeight, document.documentElement.scrollWidth].join()")).as(e.getKey()).isEqualTo("600,600");
+            // the centre of the window is the scene's where it covers it
+            assertThat(browser.run("return !!document.elementFromPoint(300, 598)?.closest('.tundra')")).as(e.getKey()).isEqualTo(true);
         }
     }
 

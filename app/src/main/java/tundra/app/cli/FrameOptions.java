@@ -42,7 +42,7 @@ final class FrameOptions {
 
     Frame frame(Project p) {
         Place place = Scenes.of(p, scene);
-        Board board = layout.of(place.name(), place.board());
+        Board board = layout.of(place.name(), place.board(), Fonts.of(p.assets()));
         return FrameBuilder.of(p, board, Fonts.of(p.assets())).at(moment(board));
     }
 

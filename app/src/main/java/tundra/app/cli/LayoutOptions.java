@@ -7,6 +7,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Layout;
 import tundra.core.model.Project;
+import tundra.render.Fonts;
 
 /** The words that name a layout of a scene, or another size of its canvas. */
 final class LayoutOptions {
@@ -16,10 +17,10 @@ final class LayoutOptions {
     private String canvas;
 
     /** A board in the layout and at the size that are named. */
-    Board of(String place, Board b) {
+    Board of(String place, Board b, Fonts fonts) {
         Point size = canvas == null ? null : Sizes.parse(canvas);
         Layout l = layout == null ? size == null ? null : Layouts.at(b, size.x()) : named(place, b, layout);
-        return Layouts.seen(b, l, size);
+        return Layouts.seen(b, l, size, fonts);
     }
 
     /** The layout of a scene that is called so. */
@@ -38,6 +39,6 @@ final class LayoutOptions {
             throw new IllegalArgumentException("No scene has a layout “" + layout + "”.");
         }
         return layout == null && canvas == null ? p
-                : p.withScenes(p.scenes().stream().map(s -> layout != null && s.board().layouts().stream().noneMatch(l -> l.name().equalsIgnoreCase(layout)) ? s : s.withBoard(of(s.name(), s.board()))).toList());
+                : p.withScenes(p.scenes().stream().map(s -> layout != null && s.board().layouts().stream().noneMatch(l -> l.name().equalsIgnoreCase(layout)) ? s : s.withBoard(of(s.name(), s.board(), Fonts.of(p.assets())))).toList());
     }
 }

@@ -218,6 +218,9 @@ public final class DetailsPanel extends TallPane {
             // first what does no harm where an element's numbers stood a moment ago
             if (studio.place() instanceof tundra.core.model.Scene) {
                 section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
+                if (studio.desk() == Desk.ADAPT) {
+                    section("In its window", Properties.ROOM, List.of(Board.CANVAS));
+                }
             }
             box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
             if (studio.place() instanceof Motif m && m.states() != null) {

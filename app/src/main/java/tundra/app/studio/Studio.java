@@ -17,7 +17,7 @@ import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.Resting;
 import tundra.core.edit.SplitPosition;
-import tundra.core.fit.Fit;
+import tundra.core.fit.Room;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Override;
 import tundra.core.frame.Frame;
@@ -255,7 +255,7 @@ public final class Studio {
         Layout l = Layouts.at(base(), size.x());
         setLayout(l == null ? null : l.id());
         Board kept = drawn();
-        preview(size.equals(kept.size()) ? null : Fit.at(kept, size));
+        preview(size.equals(kept.size()) ? null : Room.of(kept, size, fonts(), playhead()));
     }
 
     /** What the layout that is worked on changes. */

@@ -127,7 +127,7 @@ public final class Breaks {
     }
 
     private Set<Problem> at(int width) {
-        return known.computeIfAbsent(width, w -> problems(Fit.at(board, new Point(w, board.size().y()))));
+        return known.computeIfAbsent(width, w -> problems(Room.of(board, new Point(w, board.size().y()), measure, time)));
     }
 
     private Set<Problem> problems(Board b) {

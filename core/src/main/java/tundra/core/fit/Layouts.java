@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import tundra.core.edit.Names;
+import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Differs;
@@ -25,11 +26,11 @@ public final class Layouts {
      * A plain board as it is in a layout, at a size.
      *
      * @param layout null for the base
-     * @param size of the canvas; null for the layout's own
+     * @param size of its room; null for the layout's own
      */
-    public static Board seen(Board b, Layout layout, Point size) {
+    public static Board seen(Board b, Layout layout, Point size, TextMeasurer measure) {
         Board own = Lens.get(b, layout == null ? null : layout.id());
-        return size == null ? own : Fit.at(own, size);
+        return size == null ? own : Room.of(own, size, measure, 0);
     }
 
     /** A stretch of widths and what is for it: null for the base. */

@@ -158,10 +158,21 @@ public final class Properties {
     public static final Property<Point> RESIZE_POINT = add("resizePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), ANY);
     public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE, RESIZE_POINT);
 
+    /** How high a scene is where its room is another than drawn. */
+    public static final Property<String> SCENE_HEIGHT = choice("sceneHeight", "Height", CANVAS, "as drawn", "with the width", "the window's", "its content's");
+    /** What becomes of what goes over a scene's sides. */
+    public static final Property<String> SCENE_OVERFLOW = choice("sceneOverflow", "What goes over", CANVAS, "is clipped", "scrolls");
+    /** What becomes of a whole scene in its window; {@code follow}: what is tied follows, and the piece's page says the rest. */
+    public static final Property<String> SCENE_RESIZE = choice("sceneResize", "Resize", CANVAS, "follow", "keep", "stretch", "contain", "cover");
+    /** The point of the scene that stays at the same point of the window. */
+    public static final Property<Point> SCENE_POINT = add("scenePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), CANVAS);
+    /** How a scene follows its room. */
+    public static final List<Property<?>> ROOM = List.of(SCENE_HEIGHT, SCENE_OVERFLOW, SCENE_RESIZE, SCENE_POINT);
+
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
     /** What is never keyed: it holds at all times. */
-    private static final Set<Property<?>> REST_ONLY = Stream.concat(Stream.of(ISOLATE, CURSOR, TOUCH, PARALLAX), TIES.stream()).collect(Collectors.toUnmodifiableSet());
+    private static final Set<Property<?>> REST_ONLY = Stream.of(List.of(ISOLATE, CURSOR, TOUCH, PARALLAX), TIES, ROOM).flatMap(List::stream).collect(Collectors.toUnmodifiableSet());
     /** Where an element stands and how it lies there, whatever it looks like. */
     public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */

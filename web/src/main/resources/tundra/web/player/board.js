@@ -39,7 +39,7 @@ class Board {
     for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
     this.#rename();
     const slot = (this.#slot = slots(this, mixes));
-    Object.assign(this, { layouts, mixes, wide: 0 });
+    Object.assign(this, { layouts, mixes, grown: [0, 0] });
     const own = clock && new Clock(clock, timelines[0].duration);
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
@@ -167,26 +167,25 @@ class Board {
   // What mixed values are made of in this layout, at this width.
   get #resting() {
     const all = Object.entries({ ...this.mixes, ...this.layout?.mixes });
-    return Object.fromEntries(all.map(([name, m]) => [name, m.wider ? { ...m, rest: m.rest.map((x, i) => (x === null ? x : between(x, m.wider[i], m.narrower[i], this.wide))) } : m]));
+    return Object.fromEntries(all.map(([name, m]) => [name, m.grown ? { ...m, rest: m.rest.map((x, i) => (x === null ? x : between(x, m.grown.map((g) => g[i]), this.grown))) } : m]));
   }
 
   #tracks(t) {
     return this.layout?.timelines[t.id]?.tracks;
   }
 
-  // Is some px wider than it is drawn: what goes with the width follows.
-  widen(px, fluid) {
-    this.el.style.setProperty("--w", Math.max(0, px));
-    this.el.style.setProperty("--n", Math.max(0, -px));
-    if (this.wide === px) return;
-    this.wide = px;
+  // Is some px wider and taller than it is drawn: what goes with its size follows.
+  grow(by, fluid) {
+    sides(by).forEach((px, i) => this.el.style.setProperty(["--w", "--n", "--h", "--m"][i], px));
+    if (this.grown.every((px, i) => px === by[i])) return;
+    this.grown = by;
     const all = [...this.timelines, ...this.#sets.values()], moves = fluid.length || all.some((t) => t.fluid(this.#tracks(t)));
     if (!moves) return;
     for (const t of all) t.leave();
-    for (const [name, attribute, ...texts] of fluid) {
+    for (const [name, attribute, text, ...others] of fluid) {
       const x = this.part(name);
-      if (attribute !== "data-wrap") x.setAttribute(attribute, this.own(between(...texts, px)));
-      else x.rewrap?.(between(...texts.map((t) => JSON.parse(t)[0]), px));
+      if (attribute !== "data-wrap") x.setAttribute(attribute, this.own(between(text, others, by)));
+      else x.rewrap?.(between(JSON.parse(text)[0], others.map((t) => JSON.parse(t)[0]), by));
     }
     // attributes rest elsewhere now
     this.#slot = slots(this, this.#resting);

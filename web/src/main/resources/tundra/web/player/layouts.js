@@ -2,18 +2,21 @@
 // The name of a part of the page; nothing for what has none of its own.
 const partName = (x) => x.id || (x.classList[0] === "t-p" ? "" : x.classList[0]) || "";
 
-// By how many px the scenes are wider and narrower that say what goes with the width.
-const WIDER = 200, NARROWER = 40;
+// By how many px the scenes are wider, narrower, taller and shorter that say what goes with the size.
+const STEPS = [200, 40, 200, 40];
 
-// A number, or a text whose numbers go with the width, so many px wider than drawn; colours stay as they are.
-const between = (drawn, wider, narrower, px) => {
-  const [other, share] = px < 0 ? [narrower, -px / NARROWER] : [wider, px / WIDER];
-  if (typeof drawn === "number") return drawn + (other - drawn) * share;
-  const all = /#[0-9a-f]{3,8}\b|-?\d*\.?\d+(?:e-?\d+)?/gi, to = other.match(all) ?? [];
-  let i = 0;
+// How many px that is to each of those sides.
+const sides = ([x, y]) => [x, -x, y, -y].map((px) => Math.max(0, px));
+
+// A number, or a text whose numbers go with the size, so many px larger than drawn; colours stay as they are.
+const between = (drawn, others, by) => {
+  const px = sides(by), mix = (x, of) => others.reduce((sum, o, i) => sum + ((of(o) - x) * px[i]) / STEPS[i], +x);
+  if (typeof drawn === "number") return mix(drawn, (o) => o);
+  const all = /#[0-9a-f]{3,8}\b|-?\d*\.?\d+(?:e-?\d+)?/gi, to = others.map((o) => o.match(all) ?? []);
+  let i = -1;
   return drawn.replace(all, (x) => {
-    const y = to[i++];
-    return x === y || x[0] === "#" ? x : n(+x + (y - x) * share);
+    i++;
+    return x[0] === "#" || to.every((t) => t[i] === x) ? x : n(mix(x, (o) => to[others.indexOf(o)][i]));
   });
 };
 

@@ -40,27 +40,43 @@ class Scene {
     const { layouts = [] } = this.#data;
     if (!(room > 0 || this.#layout === undefined)) return;
     const l = layouts.find(({ from, to = Infinity }) => room >= from && room < to) ?? null;
-    if (l === this.#layout) return this.#widen(room);
+    if (l === this.#layout) return this.#grow(room);
     const { board } = this, held = (x) => (x ? this.#piece.el.querySelector(":scope > template." + x.id).content : this.#drawn);
     this.el.dataset.layout = l?.id ?? "base";
     const was = this.#layout === undefined ? undefined : (this.#layout ?? this.#data).fluid;
-    if (was) board.widen(0, was);
+    if (was) board.grow([0, 0], was);
     if (l || this.#layout) board.become(l, held(this.#layout), held(l));
     const first = this.#layout === undefined;
     this.#layout = l;
     this.size = (l ?? this.#data).size;
-    this.#widen(room);
+    this.#grow(room);
     if (first) return;
     tell("the layout is " + (l?.name ?? "as drawn"));
     for (const f of this.#board.becomes ?? []) f(this.el.dataset.layout);
   }
 
-  // Where anything is tied, the scene is as wide as its room.
-  #widen(room) {
-    const { size, fluid } = this.#layout ?? this.#data;
+  // Where anything is tied, the scene is as wide as its room, and as high as is asked for.
+  #grow(room) {
+    const { size: [w, h], fluid, high } = this.#layout ?? this.#data, { el } = this;
     if (!fluid || !(room > 0)) return;
-    this.board.widen(room - size[0], fluid);
-    this.size = [room, size[1]];
+    const tall = high === "the window's" ? innerHeight : h;
+    this.board.grow([room - w, tall - h], fluid);
+    this.size = [room, high === "with the width" ? (h * room) / w : tall];
+    el.style.height = "";
+    if (high !== "its content's") return;
+    const { top } = el.getBoundingClientRect(), k = el.getBoundingClientRect().width / room || 1;
+    const bottom = (x) => {
+      const { width, bottom } = x.getBoundingClientRect(), { lead } = x.dataset;
+      // of words it is that of their last line, with all that it keeps free
+      return !width ? 0 : lead ? (x.closest(".t-p").getBoundingClientRect().top - top) / k + lead * [...x.children].filter((line) => line.textContent).length : (bottom - top) / k;
+    };
+    this.size[1] = Math.max(1, ...[...el.querySelectorAll(".t-p > *, img")].map(bottom));
+    el.style.height = this.size[1] + "px";
+  }
+
+  // What becomes of the whole scene in its window: the rule, and the point that stays.
+  get resize() {
+    return (this.#layout ?? this.#data).resize;
   }
 //# core
 
@@ -138,6 +154,9 @@ class Piece {
     // what it stands in decides, not the window
     new ResizeObserver(() => this.#fit()).observe(el.parentElement ?? el.getRootNode().host);
     addEventListener("resize", () => this.#fit());
+//# layouts
+    document.fonts.ready.then(() => this.#fit());
+//# fit
     this.#fit();
 //# core
   }
@@ -154,7 +173,12 @@ class Piece {
 //# layouts
     this.shown.fits(room);
 //# fit
-    const [w, h] = this.shown.size, wide = room / w, k = fit === "asDrawn" ? 1 : fit === "noWider" ? Math.min(1, wide) : fit === "whole" ? Math.min(wide, innerHeight / h) : wide;
+    const [w, h] = this.shown.size, wide = room / w;
+    Object.assign(el.style, { clipPath: "", top: "", overflow: "", marginBottom: "" });
+//# layouts
+    if (this.shown.resize) return this.#resize(w, h, room);
+//# fit
+    const k = fit === "asDrawn" ? 1 : fit === "noWider" ? Math.min(1, wide) : fit === "whole" ? Math.min(wide, innerHeight / h) : wide;
     if (!(k > 0)) return;
     // what sticks while the page scrolls would stick elsewhere if it were transformed
     if (this.scrolls) return void (el.style.zoom = k === 1 ? "" : k);
@@ -162,6 +186,18 @@ class Piece {
     [el.style.transform, el.style.width, el.style.left, el.style.height] = put;
     el.style.transformOrigin = k === 1 ? "" : "0 0";
     el.style.position = k === 1 ? "" : "relative";
+  }
+//# layouts
+
+  // Kept, stretched, contained or covering: the whole scene in its window, with one point of it where it is in the window.
+  #resize(w, h, room) {
+    const [rule, px, py] = this.shown.resize, high = innerHeight, x = room / w, y = high / h, { el } = this;
+    const [kx, ky] = rule === "keep" ? [1, 1] : rule === "stretch" ? [x, y] : Array(2).fill(rule === "contain" ? Math.min(x, y) : Math.max(x, y));
+    const left = (room - w * kx) * px, top = (high - h * ky) * py;
+    // its box ends with the window, however much of the scene goes over
+    const wide = Math.min(w, (room - left) / kx), tall = (high - top) / ky;
+    Object.assign(el.style, { transform: "scale(" + kx + "," + ky + ")", transformOrigin: "0 0", position: "relative", overflow: "clip", width: wide + "px", height: tall + "px", left: left + "px", top: top + "px", marginBottom: high - tall + "px" });
+    el.style.clipPath = "inset(" + Math.max(0, -top) / ky + "px 0 0 " + Math.max(0, -left) / kx + "px)";
   }
 //# core
 

@@ -47,9 +47,9 @@ class Timeline {
 
   #take(tracks, slot) {
 //# layouts
-    const { wide } = this.#board;
+    const { grown } = this.#board;
     // a key that goes with the width has its values in a wider and a narrower scene as well
-    tracks = tracks.filter(({ of }) => this.#board.part(of)).map((t) => ({ ...t, keys: t.keys.map(([at, value, easing = "linear", ...others]) => [at, others.length ? between(value, ...others, wide) : value, easing]) }));
+    tracks = tracks.filter(({ of }) => this.#board.part(of)).map((t) => ({ ...t, keys: t.keys.map(([at, value, easing = "linear", ...others]) => [at, others.length ? between(value, others, grown) : value, easing]) }));
 //# core
     this.#tracks = tracks.map(({ of, property, keys, round, every }) => {
       keys = keys.map(([at, value, ...easing]) => [at, this.#board.own(value), ...easing]);
