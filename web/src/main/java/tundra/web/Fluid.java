@@ -50,7 +50,7 @@ final class Fluid {
      * @param grown as in the first of {@link Grown#ALL}, as many as there are
      */
     static String css(String drawn, List<String> grown) {
-        if (same(drawn, grown) || drawn.contains("path(") || drawn.contains("url(") || !alike(drawn, grown)) {
+        if (same(drawn, grown) || drawn.contains("var(") || drawn.contains("path(") || drawn.contains("url(") || !alike(drawn, grown)) {
             return drawn;
         }
         Matcher a = NUMBER.matcher(drawn);

@@ -21,12 +21,12 @@ record Grown(String variable, int step, boolean down, boolean smaller) {
         return b.canvas().get(Properties.SCENE_HEIGHT).equals("the window's") && b.size().y() > ALL.get(3).step() ? ALL : ALL.subList(0, 2);
     }
 
-    /** A board so; where its height goes with its width, that too. */
+    /** A board so, but for the size of letters, which has bounds and is said by {@link Markup}; where its height goes with its width, that too. */
     Board apply(Board b) {
         double px = smaller ? -step : step;
         Point size = b.size();
         boolean whole = b.canvas().get(Properties.SCENE_HEIGHT).equals("with the width");
         Point to = down ? new Point(size.x(), size.y() + px) : new Point(size.x() + px, whole ? size.y() * (size.x() + px) / size.x() : size.y());
-        return Fit.at(b, to);
+        return Fit.withoutWords(b, to);
     }
 }

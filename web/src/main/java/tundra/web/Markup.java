@@ -357,6 +357,19 @@ final class Markup {
         return e.rest(p) instanceof Gradient ? " " + p.key() + "=\"" + PaintText.css(e.element(), p, e.rest(p)) + "\"" : "";
     }
 
+    /** A text whose letters go with the width of the scene, about its pivot and within its bounds. */
+    private void letters(PageElement e, Point box) {
+        Values v = e.element().rest();
+        if (!v.get(Properties.SIZE_IN).equals("%")) {
+            return;
+        }
+        double size = ((Content.Text) e.element().content()).size(), least = v.get(Properties.SIZE_LEAST), most = v.get(Properties.SIZE_MOST);
+        String name = e.box().box() + " .t-p", wider = "1 + (var(--w) - var(--n)) / " + Numbers.plain(e.board().size().x(), 4);
+        css.put(name, "scale", "clamp(" + Numbers.plain(least / size, 6) + "," + wider + "," + (most > 0 ? Numbers.plain(most / size, 6) : "1000") + ")");
+        Point pivot = v.get(Properties.PIVOT);
+        css.put(name, "transform-origin", CssText.px(pivot.x() * box.x()) + " " + CssText.px(pivot.y() * box.y()));
+    }
+
     private void text(PageElement e) {
         var t = TextChannel.rest(e);
         TextChannel.weights(e).forEach(w -> faces.add(new Face(t.family(), w)));
@@ -373,7 +386,9 @@ final class Markup {
             out.append(" data-lead=\"").append(Numbers.plain(t.size() * t.lineHeight(), 4)).append('"');
         }
         out.append('>');
-        List<TextLayout.Line> lines = TextLayout.of(t, measure).lines();
+        TextLayout layout = TextLayout.of(t, measure);
+        letters(e, layout.box());
+        List<TextLayout.Line> lines = layout.lines();
         int n = 0, from = 0;
         for (var line : lines) {
             boolean changes = anew || rests && values.within(e.id(), from, from + line.text().length());

@@ -310,6 +310,34 @@ class LayoutPageTest extends InBrowser {
         return (List<?>) browser.run("const r = document.querySelector('" + selector + "').getBoundingClientRect(); return [r.x, r.y, r.width, r.height].map((x) => Math.round(x * 10) / 10)");
     }
 
+    /** A headline as large as the width makes it, within bounds, in the editor and on the page; in its scene and in a layout. */
+    @Test
+    void lettersGoWithTheWidthWithinTheirBounds() throws Exception {
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)).with(Properties.PIVOT, new Point(0.5, 0.25)).with(Properties.TIE_X, "middle").with(Properties.ROTATION, 10.0)
+                .with(Properties.FILL, Color.BLACK).with(Properties.SIZE_IN, "%").with(Properties.SIZE_LEAST, 20.0).with(Properties.SIZE_MOST, 60.0), new Content.Text("Open night\nat the station", "Figtree", 600, 40, Content.Align.CENTRE, 1.2));
+        Project p = inRoom(words, Values.NONE);
+        p = p.mapBoard("scene", b -> b.withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 400), tundra.core.model.Differs.NOTHING.withValues("words", v -> v.with(Properties.SIZE_LEAST, 38.0).with(Properties.POSITION, new Point(120, 100)))))));
+        var visit = new Visit(browser, folder, "letters", p);
+        var seen = new ArrayList<String>();
+        // drawn at 400 px with letters of 40 px
+        Map<Integer, Double> sizes = new java.util.TreeMap<>(Map.of(400, 40.0, 500, 50.0, 700, 60.0, 320, 32.0, 240, 40.0, 220, 38.0));
+        for (var e : sizes.entrySet()) {
+            int width = e.getKey();
+            Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), width);
+            Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, new Point(width, l == null ? 200 : 400), tundra.render.Fonts.BUNDLED));
+            browser.resize(width, l == null ? 200 : 400);
+            browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
+            double scale = ((Number) browser.run("return new DOMMatrix(getComputedStyle(document.querySelector('.t-words .t-p')).scale === 'none' ? '' : 'scale(' + getComputedStyle(document.querySelector('.t-words .t-p')).scale + ')').a")).doubleValue();
+            assertThat(40 * scale).as("at %d", width).isCloseTo(e.getValue(), org.assertj.core.data.Offset.offset(0.01));
+            Moment m = Moment.opened(now.scenes().getFirst().board(), 0);
+            double db = visit.like(now, m);
+            seen.add(String.format(Locale.ROOT, "%d: %.1f", width, db));
+            // turned letters, of which nearly every pixel is an edge
+            assertThat(db).as("at %d", width).isGreaterThanOrEqualTo(38);
+        }
+        System.out.println("PSNR of letters that go with the width: " + seen + " dB");
+    }
+
     /** Where lines break anew, a scene is as high as what it holds; in the editor and on the page. */
     @Test
     void aSceneGrowsWithItsContent() throws Exception {

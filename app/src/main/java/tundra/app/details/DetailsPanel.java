@@ -34,7 +34,8 @@ public final class DetailsPanel extends TallPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.OPACITY,
             Properties.PIVOT, Properties.SKEW, Properties.TOUCH, Properties.PARALLAX);
     /** Of how an element follows its parent, what the diagram doesn't say. */
-    private static final List<Property<?>> FOLLOWING = List.of(Properties.WIDTH_IN, Properties.HEIGHT_IN, Properties.WAY_IN, Properties.RESIZE, Properties.RESIZE_POINT);
+    private static final List<Property<?>> FOLLOWING = List.of(Properties.WIDTH_IN, Properties.HEIGHT_IN, Properties.WAY_IN, Properties.RESIZE, Properties.RESIZE_POINT,
+            Properties.SIZE_IN, Properties.SIZE_LEAST, Properties.SIZE_MOST);
     private static final List<Property<?>> STROKE = List.of(Properties.STROKE, Properties.STROKE_WIDTH, Properties.STROKE_ENDS,
             Properties.STROKE_JOINS, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL);
     private static final List<Property<?>> BLENDING = List.of(Properties.BLEND, Properties.ISOLATE);
@@ -369,7 +370,7 @@ public final class DetailsPanel extends TallPane {
     private void ties(List<String> ids) {
         ties = new TieDiagram(studio, ids);
         box.getChildren().add(new VBox(6, Words.section("Tied to"), ties));
-        section("Following", FOLLOWING, ids);
+        section("Following", FOLLOWING.stream().filter(p -> ids.stream().allMatch(id -> p.appliesTo(studio.board().find(id)))).toList(), ids);
     }
 
     private void section(String name, List<Property<?>> properties, List<String> elements) {

@@ -31,14 +31,28 @@ public final class Fit {
      */
     private record Change(Point moved, Point grown, Point scaled, Point parent, boolean share) {}
 
-    private Fit() {}
+    /** By how much texts that go with the width of the canvas grow, before their bounds are asked. */
+    private final double words;
+
+    private Fit(double words) {
+        this.words = words;
+    }
 
     /** @param size of the canvas, in px, above 0 */
     public static Board at(Board b, Point size) {
+        return at(b, size, size.x() / b.size().x());
+    }
+
+    /** The same with texts as large as they are drawn. */
+    public static Board withoutWords(Board b, Point size) {
+        return at(b, size, 1);
+    }
+
+    private static Board at(Board b, Point size, double words) {
         if (size.equals(b.size())) {
             return b;
         }
-        var fit = new Fit();
+        var fit = new Fit(words);
         List<Element> elements = fit.all(b.elements(), b.size(), size);
         List<Timeline> timelines = b.timelines().stream().map(fit::timeline).toList();
         return b.withSize(size).withElements(elements).withTimelines(timelines);
@@ -60,18 +74,20 @@ public final class Fit {
         Point box = box(e), pivot = v.get(Properties.PIVOT), at = v.get(Properties.POSITION);
         Point begin = new Point(at.x() - pivot.x() * box.x(), at.y() - pivot.y() * box.y());
         boolean text = e.content() instanceof Content.Text;
-        Tie.Growth x = from.x() > 0 ? tie(Tie.across(v), text && box.x() == 0).growth(from.x(), begin.x(), box.x()) : Tie.Growth.NONE;
+        boolean whole = text && v.get(Properties.SIZE_IN).equals("%");
+        Tie.Growth x = from.x() > 0 ? tie(Tie.across(v), text && (box.x() == 0 || whole)).growth(from.x(), begin.x(), box.x()) : Tie.Growth.NONE;
         Tie.Growth y = from.y() > 0 ? tie(Tie.down(v), text).growth(from.y(), begin.y(), box.y()) : Tie.Growth.NONE;
         Point by = to.minus(from);
         Point size = new Point(Math.max(0, box.x() + x.length() * by.x()), Math.max(0, box.y() + y.length() * by.y()));
         Point start = new Point(begin.x() + x.begin() * by.x(), begin.y() + y.begin() * by.y());
         boolean way = v.get(Properties.WAY_IN).equals("%");
+        double letters = text ? letters(e, words) : 1;
         if (size.equals(box)) {
             Point moved = start.minus(begin);
-            if (moved.equals(Point.ZERO) && !way) {
+            if (moved.equals(Point.ZERO) && !way && letters == 1) {
                 return e;
             }
-            return put(e, moved, Point.ZERO, new Point(1, 1), from, to, way);
+            return put(e, moved, Point.ZERO, new Point(letters, letters), from, to, way);
         }
         String rule = v.get(Properties.RESIZE);
         if (rule.equals("stretch") && (text || Properties.SIZE.appliesTo(e))) {
@@ -83,6 +99,17 @@ public final class Fit {
         Point shown = new Point(k.x() * box.x(), k.y() * box.y());
         Point moved = new Point(start.x() + point.x() * (size.x() - shown.x()) + pivot.x() * shown.x() - at.x(), start.y() + point.y() * (size.y() - shown.y()) + pivot.y() * shown.y() - at.y());
         return put(e, moved, Point.ZERO, k, from, to, way);
+    }
+
+    /**
+     * By how much a text that goes with the width of its scene is larger than drawn: as the scene is, within its bounds.
+     *
+     * @param wider the width of the scene by that as drawn
+     */
+    public static double letters(Element e, double wider) {
+        Values v = e.rest();
+        double size = ((Content.Text) e.content()).size(), least = v.get(Properties.SIZE_LEAST), most = v.get(Properties.SIZE_MOST);
+        return !v.get(Properties.SIZE_IN).equals("%") ? 1 : Math.max(least / size, most > 0 ? Math.min(wider, most / size) : wider);
     }
 
     /** What takes its length from its words keeps it. */

@@ -156,7 +156,13 @@ public final class Properties {
     public static final Property<String> RESIZE = choice("resize", "Resize", ANY, "stretch", "keep", "contain", "cover");
     /** The point of the art that stays at the same point of the box, where it isn't stretched. */
     public static final Property<Point> RESIZE_POINT = add("resizePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), ANY);
-    public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE, RESIZE_POINT);
+    /** Whether a text keeps its size, or goes with the width of the scene as a whole. */
+    public static final Property<String> SIZE_IN = choice("sizeIn", "Size in", TEXT, "px", "%");
+    /** The least size of a text that goes with the width, in px of its letters; 0 for none. */
+    public static final Property<Double> SIZE_LEAST = add("sizeLeast", "At least", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 0.0, TEXT);
+    /** The greatest size of a text that goes with the width, in px of its letters; 0 for none. */
+    public static final Property<Double> SIZE_MOST = add("sizeMost", "At most", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 0.0, TEXT);
+    public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE, RESIZE_POINT, SIZE_IN, SIZE_LEAST, SIZE_MOST);
 
     /** How high a scene is where its room is another than drawn. */
     public static final Property<String> SCENE_HEIGHT = choice("sceneHeight", "Height", CANVAS, "as drawn", "with the width", "the window's", "its content's");

@@ -151,7 +151,7 @@ class FitTest {
     @Test
     void everyBoxIsLinearInTheWidth() {
         var random = new Random(3);
-        List<Property<?>> words = Properties.TIES.stream().filter(p -> p != Properties.RESIZE && p != Properties.RESIZE_POINT && p != Properties.WAY_IN).toList();
+        List<Property<?>> words = Properties.TIES.stream().filter(p -> p != Properties.RESIZE && p != Properties.RESIZE_POINT && p != Properties.WAY_IN && p.appliesTo(new Element("any", "any", false, false, Values.NONE, new Content.Rectangle()))).toList();
         var boards = new RandomBoards(random);
         int[] counted = {0};
         for (int n = 0; n < 60; n++) {
@@ -196,5 +196,20 @@ class FitTest {
         });
         assertThat(new FrameBuilder(b, new FakeMeasurer()).at(0).index()).isNotEmpty();
         return out;
+    }
+
+    /** As a CSS clamp() has it: the letters of 40 px grow as the canvas does, between 20 and 60 px, about their pivot. */
+    @Test
+    void lettersGoWithTheWidthBetweenTheirBounds() {
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 50)).with(Properties.SCALE, new Point(2, 2)).with(Properties.SIZE_IN, "%").with(Properties.SIZE_LEAST, 20.0)
+                .with(Properties.SIZE_MOST, 60.0), new Content.Text("Open night", "Figtree", 600, 40, Content.Align.LEFT, 1.2, 0, 180));
+        Board b = new Board(new Point(400, 200), Values.NONE, List.of(words, words.withId("kept").with(Properties.SIZE_IN, "px")), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        for (var e : Map.of(400, 40.0, 500, 50.0, 600, 60.0, 900, 60.0, 200, 20.0, 100, 20.0).entrySet()) {
+            Board at = Fit.at(b, new Point(e.getKey(), 200));
+            assertThat(at.find("words").rest().get(Properties.SCALE).x() / 2 * 40).as("at %d px", e.getKey()).isCloseTo(e.getValue(), within(1e-9));
+            assertThat(at.find("words").rest().get(Properties.POSITION)).isEqualTo(new Point(100, 50));
+            assertThat(((Content.Text) at.find("words").content()).wrap()).as("its lines stay as they are broken").isEqualTo(180);
+            assertThat(at.find("kept").rest().get(Properties.SCALE)).isEqualTo(new Point(2, 2));
+        }
     }
 }
