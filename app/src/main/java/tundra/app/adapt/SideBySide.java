@@ -4,21 +4,23 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import javafx.scene.control.ScrollPane;
+import java.util.Objects;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.app.widget.TallPane;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Lens;
 import tundra.core.model.Board;
 import tundra.core.model.Scene;
 
 /** All layouts of the scene beside the one that is worked on, the widest first, at the playhead and playing along. */
-public final class SideBySide extends ScrollPane {
+public final class SideBySide extends TallPane {
     private final Studio studio;
     private final VBox faces = new VBox(8);
     private final List<LayoutFace> made = new ArrayList<>();
     private Board of;
+    private String shown;
     private final Map<String, Board> seen = new HashMap<>();
 
     public SideBySide(Studio studio) {
@@ -27,8 +29,6 @@ public final class SideBySide extends ScrollPane {
         getStyleClass().add("side-by-side");
         faces.getStyleClass().add("layout-faces");
         setContent(faces);
-        setFitToWidth(true);
-        setHbarPolicy(ScrollBarPolicy.NEVER);
         studio.listen(what -> refresh());
         refresh();
     }
@@ -52,10 +52,15 @@ public final class SideBySide extends ScrollPane {
         if (faces.getChildren().size() != ranges.size()) {
             faces.getChildren().setAll(made.subList(0, ranges.size()));
         }
+        String here = studio.layout() == null ? null : studio.layout().id();
         for (int i = 0; i < ranges.size(); i++) {
             Layouts.Range r = ranges.get(i);
             String id = r.layout() == null ? null : r.layout().id();
+            if (!Objects.equals(here, shown) && Objects.equals(id, here)) {
+                reveal(made.get(i));
+            }
             made.get(i).show(r, seen.computeIfAbsent(id == null ? "" : id, k -> Lens.get(base, id)));
         }
+        shown = here;
     }
 }
