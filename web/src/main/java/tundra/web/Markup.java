@@ -38,6 +38,7 @@ import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Scroll;
 import tundra.core.model.Slot;
+import tundra.core.model.Tie;
 import tundra.core.model.Values;
 
 /**
@@ -256,9 +257,32 @@ final class Markup {
         if (e.content() instanceof Flipbook f) {
             flipbook(board, e, f, reactive);
         } else {
+            carrying(board, e);
             e.children().forEach(c -> element(board, c, reactive));
         }
         out.append("</div>".repeat(1 + effects.size() + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');
+    }
+
+    /** What a group holds is taken along by its ties while the group's own size is keyed or set: CSS knows that size. */
+    private void carrying(Board board, Element e) {
+        if (!(e.content() instanceof Content.Group g) || !Keyed.any(board, e.id(), Properties.SIZE)) {
+            return;
+        }
+        boolean any = false;
+        for (Element c : e.children()) {
+            Point by = Tie.carried(c, g.box());
+            any |= carried(c, "left", "100cqw", g.box().x(), by.x()) | carried(c, "top", "100cqh", g.box().y(), by.y());
+        }
+        if (any) {
+            css.put(elements.get(e.id()).box().box(), "container-type", "size");
+        }
+    }
+
+    private boolean carried(Element c, String side, String whole, double drawn, double by) {
+        if (by != 0) {
+            css.put(PageId.of(c.id()), side, "calc((" + whole + " - " + CssText.px(drawn) + ") * " + Numbers.plain(by, 9) + ")");
+        }
+        return by != 0;
     }
 
     /** Whether anything that an element holds blends with what lies behind it, at rest or by keys. */

@@ -12,6 +12,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Tie;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Track;
@@ -71,7 +72,7 @@ public final class Fit {
 
     private Element element(Element e, Point from, Point to) {
         Values v = e.rest();
-        Point box = box(e), pivot = v.get(Properties.PIVOT), at = v.get(Properties.POSITION);
+        Point box = Tie.box(e), pivot = v.get(Properties.PIVOT), at = v.get(Properties.POSITION);
         Point begin = new Point(at.x() - pivot.x() * box.x(), at.y() - pivot.y() * box.y());
         boolean text = e.content() instanceof Content.Text;
         boolean whole = text && v.get(Properties.SIZE_IN).equals("%");
@@ -155,16 +156,6 @@ public final class Fit {
 
     private static double ratio(double from, double to) {
         return from > 0 ? to / from : 1;
-    }
-
-    /** The box as drawn; 0 along what isn't known, such as the height of a text. */
-    static Point box(Element e) {
-        return switch (e.content()) {
-            case Content.Text t -> new Point(t.wrap(), 0);
-            case Content.Instance i -> i.box();
-            case Content.Parent p -> p.box();
-            default -> e.rest().get(Properties.SIZE);
-        };
     }
 
     private Timeline timeline(Timeline t) {

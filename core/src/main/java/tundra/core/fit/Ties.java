@@ -6,6 +6,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Tie;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
@@ -79,7 +80,7 @@ public final class Ties {
     public static Distance distance(Board b, String element, Edge edge) {
         Element e = b.find(element);
         var path = Tree.path(b.elements(), element);
-        Point parent = path.size() > 1 ? Fit.box(b.find(path.get(path.size() - 2))) : b.size(), box = Fit.box(e);
+        Point parent = path.size() > 1 ? Tie.box(b.find(path.get(path.size() - 2))) : b.size(), box = Tie.box(e);
         Point at = e.rest().get(Properties.POSITION), pivot = e.rest().get(Properties.PIVOT);
         double whole = edge.across() ? parent.x() : parent.y(), length = edge.across() ? box.x() : box.y();
         double begin = edge.across() ? at.x() - pivot.x() * length : at.y() - pivot.y() * length;

@@ -1,6 +1,7 @@
 package tundra.core.frame;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
+import tundra.core.model.Tie;
 import tundra.core.model.Values;
 import tundra.core.motion.MotionPath;
 
@@ -179,7 +181,7 @@ public final class FrameBuilder {
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
         List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null
-                ? motifs.at(i.motif(), m.inside(board, e.id(), motifs.clock(i), motifs.board(i.motif()))) : nodes(seen(e, m), m);
+                ? motifs.at(i.motif(), m.inside(board, e.id(), motifs.clock(i), motifs.board(i.motif()))) : carried(e, v, nodes(seen(e, m), m));
         Last before = last.get(e);
         Look look = look(e, v, children, m);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children) && before.node.look().equals(look)) {
@@ -190,6 +192,20 @@ public final class FrameBuilder {
             last.put(e, new Last(v, n));
         }
         return n;
+    }
+
+    /** What a group holds is taken along by its ties while the group has another size than at rest. */
+    private static List<FrameNode> carried(Element e, Values v, List<FrameNode> children) {
+        if (!(e.content() instanceof Content.Group g)) {
+            return children;
+        }
+        Point rest = g.box(), by = v.get(Properties.SIZE).minus(rest);
+        if (by.equals(Point.ZERO)) {
+            return children;
+        }
+        var byId = new HashMap<String, Element>();
+        e.children().forEach(c -> byId.put(c.id(), c));
+        return children.stream().map(n -> n.moved(Tie.carried(byId.get(n.id()), rest).times(by))).toList();
     }
 
     /** The children that are there at a moment: of a flipbook's drawings one at most. */

@@ -55,6 +55,11 @@ public final class FrameNode {
         this.motif = motif;
     }
 
+    /** The same elsewhere in its parent. */
+    FrameNode moved(Point by) {
+        return by.equals(Point.ZERO) ? this : new FrameNode(id, locked, Affine.translate(by.x(), by.y()).times(toParent), opacity, box, marks, children, clips, motif, look);
+    }
+
     public String id() {
         return id;
     }

@@ -1,8 +1,6 @@
-package tundra.core.fit;
+package tundra.core.model;
 
-import tundra.core.model.Properties;
-import tundra.core.model.Property;
-import tundra.core.model.Values;
+import tundra.core.geometry.Point;
 
 /**
  * How a box follows its parent along one axis. Both its begin and its length are linear in the parent's length {@code W}:
@@ -53,5 +51,30 @@ public record Tie(Side side, boolean nearIn, boolean lengthIn, boolean farIn) {
                 yield new Growth(near, far - near);
             }
         };
+    }
+
+    /** The box of an element as drawn; 0 along what isn't known, such as the height of a text. */
+    public static Point box(Element e) {
+        return switch (e.content()) {
+            case Content.Text t -> new Point(t.wrap(), 0);
+            case Content.Instance i -> i.box();
+            case Content.Parent p -> p.box();
+            default -> e.rest().get(Properties.SIZE);
+        };
+    }
+
+    /**
+     * How far an element is taken along for each px that its parent's own size grows, across and down, as while a group's size is keyed. It
+     * keeps its own size then.
+     *
+     * @param parent the box of the parent as drawn
+     */
+    public static Point carried(Element e, Point parent) {
+        Point box = box(e), at = e.rest().get(Properties.POSITION), pivot = e.rest().get(Properties.PIVOT);
+        return new Point(across(e.rest()).carried(parent.x(), at.x() - pivot.x() * box.x(), box.x()), down(e.rest()).carried(parent.y(), at.y() - pivot.y() * box.y(), box.y()));
+    }
+
+    private double carried(double parent, double begin, double length) {
+        return parent <= 0 ? 0 : new Tie(side == Side.BOTH ? Side.NEAR : side, nearIn, false, farIn).growth(parent, begin, length).begin();
     }
 }
