@@ -283,6 +283,16 @@ class AdaptTest extends InWindow {
         assertThat(made.from()).isZero();
         assertThat(made.to()).isEqualTo(breaks + 1);
         assertThat(made.size()).isEqualTo(new Point(breaks, 400));
+        // the same from there, and equal parts of the width
+        RealWindow.fx(() -> {
+            t.studio.select(t.studio.board().elements().stream().map(Element::id).toList());
+            return null;
+        });
+        t.run(CommandIds.SHARE_WIDTH);
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().elements().stream().map(e -> e.rest().get(Properties.SIZE).x()).distinct().count())).isEqualTo(1);
+        assertThat(first().rest().get(Properties.WIDTH_IN)).isEqualTo("%");
+        assertThat(base().elements().getFirst().rest().get(Properties.WIDTH_IN)).as("only in the layout").isEqualTo("px");
     }
 
     @Test

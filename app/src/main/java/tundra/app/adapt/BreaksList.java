@@ -34,7 +34,7 @@ public final class BreaksList extends VBox {
         this.studio = studio;
         this.jobs = jobs;
         getStyleClass().add("layout-section");
-        getChildren().addAll(new HBox(6, Buttons.text(commands.get(CommandIds.BREAKS), "Where it breaks")), rows);
+        getChildren().addAll(new HBox(6, Buttons.text(commands.get(CommandIds.BREAKS), "Where it breaks"), Buttons.text(commands.get(CommandIds.SHARE_WIDTH), "Share the width")), rows);
         studio.listen(what -> {
             // what was found is of a board as it was
             if (of != null && of != studio.drawn()) {

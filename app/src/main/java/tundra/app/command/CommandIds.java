@@ -115,6 +115,7 @@ public final class CommandIds {
     public static final String LAYOUT_DELETE = "layout-delete";
     public static final String LAYOUT_SCOPE = "layout-scope";
     public static final String BREAKS = "layout-breaks";
+    public static final String SHARE_WIDTH = "share-width";
     public static final String HAND_BACK = "hand-back";
     public static final String HAND_BACK_KEYS = "hand-back-keys";
     public static final String HAND_BACK_ALL = "hand-back-all";

@@ -9,6 +9,7 @@ import tundra.app.studio.Studio;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Override;
 import tundra.core.fit.Preset;
+import tundra.core.fit.Shares;
 import tundra.core.fit.WhatDiffers;
 import tundra.core.model.Layout;
 import tundra.core.model.Scene;
@@ -34,6 +35,7 @@ public final class LayoutCommands {
             w.notices.news("Layout “" + gone.name() + "” is deleted. The scene as it is drawn is for its widths now; undo brings it back.");
         });
         c.add(CommandIds.BREAKS, "Where the layout breaks", null, () -> s.place() instanceof Scene && s.desk() == Desk.ADAPT, breaks);
+        c.add(CommandIds.SHARE_WIDTH, "Share the width in equal parts", null, () -> Shares.can(s.board(), s.selection()), () -> s.edit("Share the width", b -> Shares.across(b, s.selection())));
         c.add("layout-wider", "Work on the next wider layout", null, () -> s.base().layouts().size() > 0, () -> step(s, 1));
         c.add("layout-narrower", "Work on the next narrower layout", null, () -> s.base().layouts().size() > 0, () -> step(s, -1));
         c.add(CommandIds.LAYOUT_SCOPE, () -> s.everyLayout() ? "Changes go to this layout only" : "Changes go to every layout", null, () -> s.layout() != null, () -> s.setEveryLayout(!s.everyLayout()));

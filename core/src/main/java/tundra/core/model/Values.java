@@ -1,6 +1,7 @@
 package tundra.core.model;
 
 import java.util.Arrays;
+import java.util.Objects;
 
 /** Resting values: an immutable map from property to value. What is not set has the property's standard value. */
 public final class Values {
@@ -57,16 +58,29 @@ public final class Values {
 
     @Override
     public boolean equals(Object o) {
-        return this == o || o instanceof Values v && Properties.ALL.stream().allMatch(p -> slot(p).equals(v.slot(p)));
+        return this == o || o instanceof Values v && same(v);
     }
 
-    private Object slot(Property<?> p) {
-        return has(p) ? slots[p.index()] : "";
+    private boolean same(Values v) {
+        for (int i = 0; i < Math.max(slots.length, v.slots.length); i++) {
+            if (!Objects.equals(slot(i), v.slot(i))) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private Object slot(int i) {
+        return i < slots.length ? slots[i] : null;
     }
 
     @Override
     public int hashCode() {
-        return Properties.ALL.stream().mapToInt(p -> slot(p).hashCode()).reduce(1, (a, b) -> 31 * a + b);
+        int h = 1;
+        for (int i = 0; i < Properties.ALL.size(); i++) {
+            h = 31 * h + Objects.hashCode(slot(i));
+        }
+        return h;
     }
 
     @Override
