@@ -86,7 +86,7 @@ public final class OpenNight {
         timelines.addAll(ArrivalMenu.timelines());
         var reactions = new ArrayList<>(List.of(start));
         reactions.addAll(ArrivalMenu.reactions());
-        return new Scene(ARRIVAL, "Arrival", new Board(new Point(1280, 640), canvas, elements, timelines, reactions));
+        return new Scene(ARRIVAL, "Arrival", ArrivalLayouts.of(new Board(new Point(1280, 640), canvas, elements, timelines, reactions)));
     }
 
     private static Timeline timeline(String id, String name, double seconds, boolean loop, boolean starts) {

@@ -102,9 +102,12 @@ class PlayerTest extends InBrowser {
         browser.open(page, 700, 300);
         browser.run("""
                 window.heard = [];
-                HTMLMediaElement.prototype.play = function () { heard.push([Tundra.pieces[0].timeline('Main').time, this.currentTime, this.volume]); return Promise.resolve(); };
-                Tundra.pieces[0].timeline('Main').playFromStart();""");
-        browser.until("return Tundra.pieces[0].timeline('Main').time > 600");
+                HTMLMediaElement.prototype.play = function () { heard.push([performance.now() - window.began, this.currentTime, this.volume]); return Promise.resolve(); };
+                requestAnimationFrame(() => {
+                  window.began = document.timeline.currentTime;
+                  Tundra.pieces[0].timeline('Main').playFromStart();
+                });""");
+        browser.until("return window.began && Tundra.pieces[0].timeline('Main').time > 600");
         List<List<Number>> heard = browser.heard();
         assertThat(heard).hasSize(1);
         assertThat(heard.getFirst().get(0).doubleValue()).as("ms").isBetween(295.0, 400.0);
