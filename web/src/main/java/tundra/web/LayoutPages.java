@@ -112,7 +112,7 @@ final class LayoutPages {
     private static Variant variant(Project p, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared) {
         Board b = p.scene(scene).board();
         return compiled(p, scene, l, measure, prepared, !Fluid.is(b) ? List.of()
-                : Grown.of(b).stream().map(g -> compiled(p.mapBoard(scene, g::apply), scene, l, measure, prepared, List.of())).toList());
+                : Grown.of(b).stream().map(g -> compiled(p, scene, l, measure, (piece, values) -> prepared.apply(piece, values).mapBoard(scene, g::apply), List.of())).toList());
     }
 
     private static Variant compiled(Project piece, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared, List<Variant> grown) {
@@ -207,10 +207,26 @@ final class LayoutPages {
             return (JsonNode) o;
         }).toList();
         Fluid.keys(whole.get("timelines"), grown.stream().map(g -> g.get("timelines")).toList());
+        Fluid.keys(set(whole), grown.stream().map(LayoutPages::set).toList());
         if (whole.has("mixes") && grown.stream().allMatch(g -> g.has("mixes"))) {
             Fluid.mixes(whole.get("mixes"), grown.stream().map(g -> g.get("mixes")).toList());
         }
         Fluid.attributes(to, v.markup().html(), v.grown().stream().map(g -> g.markup().html()).toList());
+    }
+
+    /** All that reactions set, in their order: the same in each size of a scene. */
+    private static JsonNode set(JsonNode board) {
+        ArrayNode out = ((ObjectNode) board).arrayNode();
+        for (JsonNode r : board.get("reactions")) {
+            for (String field : List.of("do", "otherwise")) {
+                r.path(field).forEach(a -> {
+                    if (a.has("to") && a.get("to").has("tracks")) {
+                        out.add(a.get("to"));
+                    }
+                });
+            }
+        }
+        return out;
     }
 
     private static Map<String, JsonNode> byId(JsonNode list) {

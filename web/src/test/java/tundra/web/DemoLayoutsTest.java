@@ -2,6 +2,8 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -117,5 +119,36 @@ class DemoLayoutsTest extends InBrowser {
         var at = (List<?>) browser.run("const r = document.querySelector('." + PageId.of("s-visit-row") + " .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]");
         browser.click(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue());
         browser.until("return Tundra.pieces[0].shown.name === 'Visit'");
+    }
+
+    /** Twice on a page while both play; one is made narrower and wider through all layouts at every frame, the other is left alone. */
+    @Test
+    void timesNeverJumpWhileTheWidthIsDragged() throws Exception {
+        Path to = publish(demo(), "dragged");
+        String html = Files.readString(to.resolve("index.html"));
+        String main = html.substring(html.indexOf("<main"), html.indexOf("</main>") + "</main>".length());
+        String script = html.replaceFirst("(?s).*(<script src=\"piece[^\"]*\"></script>).*", "$1");
+        Files.writeString(to.resolve("index.html"), html.replace(main, "<div id='moved' style='width:1280px'>" + main + "</div><div id='left' style='width:1280px'>" + main + "</div>").replace(script, script + script));
+        browser.open(to, 1900, 1300);
+        browser.until("return Tundra.pieces.length === 2 && Tundra.pieces.every((p) => p.shown.layout === null)");
+        int seconds = Integer.getInteger("tundra.dragged", 3);
+        browser.run("window.far = 0; window.names = new Set(); window.tasks = []; window.over = 0;"
+                + "const [a, b] = Tundra.pieces, began = performance.now(), box = document.querySelector('#moved'), port = new MessageChannel(); let frame;"
+                + "port.port2.onmessage = () => tasks.push(performance.now() - frame);"
+                + "requestAnimationFrame(() => { for (const p of Tundra.pieces) for (const t of p.shown.timelines) if (t.starts) t.playFromStart(); requestAnimationFrame(step); });"
+                + "const step = () => { frame = performance.now(); port.port1.postMessage(0); const s = (frame - began) / 1000;"
+                + "  names.add(a.shown.layout);"
+                + "  for (const t of b.shown.timelines) { const d = Math.abs(t.time - a.timeline(t.name).time); far = Math.max(far, Math.min(d, Math.abs(t.duration - d))); if (t.playing !== a.timeline(t.name).playing) far = 1e9; }"
+                + "  const go = s / arguments[0]; box.style.width = go < 1 ? Math.round(1005 + 675 * Math.cos(2 * Math.PI * 2 * go)) + 'px' : '1280px';"
+                + "  if (go < 1) requestAnimationFrame(step); else requestAnimationFrame(() => requestAnimationFrame(() => (over = 1))); };", seconds);
+        for (int i = 0; i < 4 && ((Number) browser.run("return over")).intValue() == 0; i++) {
+            browser.driver.executeAsyncScript("const done = arguments[0], end = performance.now() + 9000, look = () => over || performance.now() > end ? done(1) : setTimeout(look, 20); look()");
+        }
+        assertThat(browser.run("return over")).isEqualTo(1L);
+        assertThat((List<?>) browser.run("return [...names].map(String)")).containsAll((List) List.of("Phone", "Tablet", "null", "Low banner"));
+        assertThat(((Number) browser.run("return far")).doubleValue()).as("ms between the one that was dragged and the one that was not").isLessThanOrEqualTo(2);
+        browser.until("return Tundra.pieces.every((p) => p.shown.layout === null && p.el.querySelector('.t-scene').getBoundingClientRect().width === 1280)");
+        assertThat(browser.run("const of = (id) => document.querySelector(id).getAnimations({ subtree: true }).length; return of('#moved') - of('#left')")).as("animations too many").isEqualTo(0L);
+        System.out.println("Dragged through all layouts for " + seconds + " s: " + browser.run("const t = tasks.toSorted((x, y) => x - y), at = (p) => t[Math.floor(p * (t.length - 1))].toFixed(1); return t.length + ' frames, each ' + at(0.5) + ' ms in the middle, ' + at(0.95) + ' at 95 %, ' + at(1) + ' at most; apart by ' + far.toFixed(3) + ' ms'"));
     }
 }

@@ -385,6 +385,34 @@ class LayoutPageTest extends InBrowser {
         System.out.println("PSNR of what a group with a keyed size holds: " + seen + " dB");
     }
 
+    /** What an action sets is meant where the scene has its ties take it, and goes on with the width; what was dragged stays on its place. */
+    @Test
+    void whatIsSetAndWhatHasLandedGoAlongWithTheWidth() throws Exception {
+        Values dark = Values.NONE.with(Properties.SIZE, new Point(40, 30)).with(Properties.FILL, Color.parse("#1C6A5E"));
+        var lamp = new Element("lamp", "Lamp", false, false, dark.with(Properties.POSITION, new Point(300, 50)).with(Properties.TIE_X, "right"), new Content.Rectangle());
+        var part = new Element("part", "Part", false, false, dark.with(Properties.POSITION, new Point(60, 150)), new Content.Rectangle());
+        var place = new Element("place", "Place", false, false, dark.with(Properties.POSITION, new Point(340, 150)).with(Properties.TIE_X, "right").with(Properties.FILL, Color.parse("#DDDDDD")), new Content.Rectangle());
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
+        var set = new tundra.core.model.Reaction("r", tundra.core.model.Events.of(tundra.core.model.Events.KEY_PRESSED, "S"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("lamp"), tundra.core.model.Setting.of(Properties.POSITION, new Point(350, 90)), 0L, "linear")));
+        Board b = new Board(new Point(400, 200), Values.NONE, List.of(place, part, lamp), List.of(main), List.of(set)).withDrags(List.of(tundra.core.model.Dragging.of("d", List.of(new tundra.core.model.Dragging.Pair("part", List.of("place"))))))
+                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 300), tundra.core.model.Differs.NOTHING.withValues("place", v -> v.with(Properties.POSITION, new Point(120, 250))))));
+        new Visit(browser, folder, "set", new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()));
+        browser.resize(500, 200);
+        browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === 500");
+        browser.drag(new Point(60, 150), new Point(438, 152));
+        browser.until("return Tundra.pieces[0].shown.board.parts.get('t-part').place === 't-place'");
+        browser.run("document.body.focus()");
+        new org.openqa.selenium.interactions.Actions(browser.driver).sendKeys("s").perform();
+        String middle = "const at = (id) => { const r = document.querySelector('.t-' + id + ' .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]; }, near = (a, b) => Math.hypot(a[0] - b[0], a[1] - b[1]) < 0.6;";
+        browser.until(middle + "return near(at('lamp'), [450, 90]) && near(at('part'), [440, 150])");
+        for (int width : new int[] {600, 380, 500, 260, 450}) {
+            browser.resize(width, 300);
+            browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
+            // 100 px wider as it was set: 350 of 400 is 50 px from the right
+            browser.until(middle + "return near(at('part'), at('place')) && " + (width < 300 ? "true" : "near(at('lamp'), [" + (width - 50) + ", 90])"));
+        }
+    }
+
     /** Where lines break anew, a scene is as high as what it holds; in the editor and on the page. */
     @Test
     void aSceneGrowsWithItsContent() throws Exception {

@@ -160,9 +160,12 @@ class Board {
     for (const x of texts) this.says?.(x);
     if (activeElement !== this.piece.root.activeElement && this.el.contains(activeElement)) activeElement.focus({ preventScroll: true });
   }
-//# core
 
-//# layouts
+  // What was dragged onto a place is there again once what is given back is called.
+  landed() {
+    const all = [...this.parts.values()].map((d) => [d, d.away]).filter(([, away]) => away);
+    return () => all.forEach(([d, away]) => d.keepTo(away));
+  }
 
   // What mixed values are made of in this layout, at this width.
   get #resting() {
@@ -377,7 +380,10 @@ class Board {
     // a gradient that changes begins in the colour that is seen
     const colours = data.tracks.filter((t) => t.keys[0][1].startsWith("url(#")).map((t) => [t.keys[0][1].slice(5, -1), this.#slot(t.of, t.property).now]).filter(([, now]) => now.startsWith("rgb"));
     const seen = data.tracks.map(({ of, property, keys }) => {
-      const slot = this.#slot(of, property), a = keys[0][1], b = keys.at(-1)[1];
+      const slot = this.#slot(of, property), [, to0, , ...others] = keys.at(-1);
+      let a = keys[0][1], b = to0;
+      // what goes with the size is meant at the size that there is
+      if (others.length) [a, b] = [between(a, keys[0].length > 3 ? keys[0].slice(3) : [a, a, a, a].slice(0, others.length), this.grown), between(b, others, this.grown)];
       if (a.startsWith("url(#") && keys[0][2] === "step-end") return { of, property, keys: [[0, a, "step-end"], [1, b]] };
       const colour = property === "@stop-color" && colours.find(([id]) => of.startsWith(id))?.[1];
       const from = slot instanceof Switched ? b : colour || slot.now;
@@ -385,7 +391,7 @@ class Board {
       const way = b.match(NUMBER) ?? [], was = a.match(NUMBER) ?? [];
       let i = 0;
       const to = by && !(slot instanceof Switched) ? plain.replace(NUMBER, (x) => n(+x + (way[i] - was[i++]))) : b;
-      return { of, property, keys: slot instanceof Switched ? [[0, to]] : [[0, by ? plain : from === "none" ? a : from, data.easing], [1, to]] };
+      return { of, property, keys: slot instanceof Switched ? [[0, to]] : [[0, by ? plain : from === "none" ? a : from, data.easing], others.length && !by ? [1, to0, "linear", ...others] : [1, to]] };
     });
     const before = this.#sets.get(data), now = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
     this.#sets.set(data, now);

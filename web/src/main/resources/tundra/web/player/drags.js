@@ -221,6 +221,22 @@ class Draggable {
     this.show(ms);
   }
 
+  // How far its middle is from that of the place it has landed on, in px of the window; nothing where either isn't seen.
+  get away() {
+    const place = this.place && this.board.part(this.place), [b, r] = [this.shape, place].map((x) => x && seenBox(x));
+    return r?.width && b.width ? [b.x + b.width / 2 - r.x - r.width / 2, b.y + b.height / 2 - r.y - r.height / 2] : undefined;
+  }
+
+  // Is as far from its place again, after the layout or the width of the scene has changed.
+  keepTo(was) {
+    const now = this.away;
+    if (!now || this.#from) return;
+    const by = this.#measure().map.transformPoint(new DOMPoint(was[0] - now[0], was[1] - now[1]));
+    this.x += by.x;
+    this.y += by.y;
+    this.show();
+  }
+
   // Goes on as fast as it was moved, slower and slower, where it glides.
   #release() {
     const f = this.#from, now = performance.now(), trail = f.trail.filter(([t]) => now - t < 90), [a, b] = [trail[0], trail.at(-1)];

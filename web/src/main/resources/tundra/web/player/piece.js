@@ -35,8 +35,14 @@ class Scene {
     return this.#layout?.name ?? null;
   }
 
-  // Takes the layout that is for a width, and its size.
+  // Takes the layout that is for a width, and its size; what has landed on a place stays there.
   fits(room) {
+    const again = this.#board?.landed();
+    this.#take(room);
+    again?.();
+  }
+
+  #take(room) {
     const { layouts = [] } = this.#data;
     if (!(room > 0 || this.#layout === undefined)) return;
     const l = layouts.find(({ from, to = Infinity }) => room >= from && room < to) ?? null;
