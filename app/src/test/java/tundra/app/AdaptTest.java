@@ -203,7 +203,7 @@ class AdaptTest extends InWindow {
         assertThat(Lens.get(kept, kept.layouts().getFirst().id()).find(id)).isNotEqualTo(kept.find(id));
         t.run("try");
         var page = new TriedPage(t);
-        page.until("String(Tundra.pieces.length === 1 && Tundra.pieces[0].shown.layout)", "null");
+        page.until("String(Tundra.pieces.length === 1 && Tundra.pieces[0].shown.layout)", "Phone");
         assertThat(page.ask("String(document.querySelectorAll('main > template').length)")).isEqualTo("1");
     }
 

@@ -27,7 +27,7 @@ import tundra.render.PictureSheets;
 /** Firefox has the same values on a page as Chromium. Neither is driven: the page reads its own values and sends them here. */
 @Tag("long")
 class FirefoxTest {
-    private static final int SEEDS = Integer.getInteger("parity.seeds", 4);
+    private static final int SEEDS = Integer.getInteger("parity.seeds", 4), PIECES = SEEDS + 1;
     /** Between the frames and keys of the pieces: on a step's very edge rounding alone decides. */
     private static final String READER = """
             (async () => {
@@ -38,6 +38,9 @@ class FirefoxTest {
                   t.reset();
                   if (t.starts) t.goTo(at % t.duration);
                 }
+                // of a piece in layouts at other widths, each in one of them
+                if (scene.el.dataset.layout) document.body.style.width = 380 + (at % 500) + "px";
+                await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
                 board.run({ playing: false, at });
                 await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
                 const row = {};
@@ -51,7 +54,7 @@ class FirefoxTest {
                 out.push(row);
               }
               await tell(out);
-            })().catch((e) => tell([{ error: String(e) }]));
+            })().catch((e) => tell([{ error: String(e) + errs.join() }]));
             // one browser reads all pieces, one after the other
             async function tell(out) {
               await fetch("values", { method: "POST", body: JSON.stringify(out) });
@@ -104,7 +107,7 @@ class FirefoxTest {
         Process browser = new ProcessBuilder(all).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
         try {
             var out = new ArrayList<JsonNode>();
-            for (int seed = 1; seed <= SEEDS; seed++) {
+            for (int seed = 1; seed <= PIECES; seed++) {
                 String values = HEARD.poll(60, TimeUnit.SECONDS);
                 assertThat(values).as("values from " + command[0]).isNotNull();
                 out.add(JsonMapper.builder().build().readTree(values));
@@ -120,17 +123,17 @@ class FirefoxTest {
     void hasTheValuesThatChromiumHas() throws Exception {
         var apart = new ArrayList<String>();
         int count = 0;
-        for (int seed = 1; seed <= SEEDS; seed++) {
-            Project p = seed % 4 == 3 ? RandomPiece.told(seed) : RandomPiece.make(seed, seed % 2 == 0);
+        for (int seed = 1; seed <= PIECES; seed++) {
+            Project p = seed == PIECES ? LayoutPageTest.tied(4, false) : seed % 4 == 3 ? RandomPiece.told(seed) : RandomPiece.make(seed, seed % 2 == 0);
             Path page = folder.resolve("piece" + seed);
             Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, Progress.NONE);
             Path index = page.resolve("index.html");
-            Files.writeString(index, Files.readString(index).replace("</body>", "<script src=\"reader.js\"></script></body>"));
+            Files.writeString(index, Files.readString(index).replace("</head>", "<script>window.errs = []; addEventListener('error', (e) => errs.push(e.message + ' ' + e.filename + ':' + e.lineno + ':' + e.colno));</script></head>").replace("</body>", "<script src=\"reader.js\"></script></body>"));
             Files.writeString(page.resolve("reader.js"), READER);
         }
         List<JsonNode> inChromium = read("chromium", "--headless", "--no-sandbox", "--disable-gpu", "--no-first-run", "--user-data-dir=" + folder.resolve("chromium"));
         List<JsonNode> inFirefox = read("firefox-esr", "--headless", "--no-remote", "--profile", Files.createDirectory(folder.resolve("firefox")).toString());
-        for (int seed = 1; seed <= SEEDS; seed++) {
+        for (int seed = 1; seed <= PIECES; seed++) {
             JsonNode chromium = inChromium.get(seed - 1), firefox = inFirefox.get(seed - 1);
             assertThat(chromium.size()).isEqualTo(6);
             for (int i = 0; i < chromium.size(); i++) {

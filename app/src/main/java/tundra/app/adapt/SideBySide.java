@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import javafx.application.Platform;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -57,7 +58,9 @@ public final class SideBySide extends TallPane {
             Layouts.Range r = ranges.get(i);
             String id = r.layout() == null ? null : r.layout().id();
             if (!Objects.equals(here, shown) && Objects.equals(id, here)) {
-                reveal(made.get(i));
+                LayoutFace face = made.get(i);
+                // once it has its place
+                Platform.runLater(() -> reveal(face));
             }
             made.get(i).show(r, seen.computeIfAbsent(id == null ? "" : id, k -> Lens.get(base, id)));
         }

@@ -219,7 +219,8 @@ public final class TryView extends BorderPane {
 
     private void fit() {
         if (stage.getWidth() > 0) {
-            double wide = as.visitor().width() > 0 ? as.visitor().width() : widest(b -> b.size().x());
+            // whoever works on a layout tries that one
+            double wide = as.visitor().width() > 0 ? as.visitor().width() : studio.layout() != null ? studio.layout().size().x() : widest(b -> b.size().x());
             var size = new Point(wide, widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y()));
             zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
             double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();

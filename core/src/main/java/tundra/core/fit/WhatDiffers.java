@@ -66,7 +66,8 @@ public final class WhatDiffers {
             var cells = new ArrayList<Cell>();
             cells.add(new Cell(null, text(base, o), false));
             for (Layout l : board.layouts()) {
-                cells.add(new Cell(l.id(), text(seen.get(l.id()), o), own.get(l.id()).contains(o)));
+                boolean skipped = o instanceof Override.Starts s && l.differs().timelines().containsKey(s.timeline()) && l.differs().timelines().get(s.timeline()).ended();
+                cells.add(new Cell(l.id(), skipped ? "is skipped" : text(seen.get(l.id()), o), own.get(l.id()).contains(o)));
             }
             out.add(new Row(o, element(o), name(o), cells));
         }

@@ -167,7 +167,7 @@ public final class Properties {
     /** How high a scene is where its room is another than drawn. */
     public static final Property<String> SCENE_HEIGHT = choice("sceneHeight", "Height", CANVAS, "as drawn", "with the width", "the window's", "its content's");
     /** What becomes of what goes over a scene's sides. */
-    public static final Property<String> SCENE_OVERFLOW = choice("sceneOverflow", "What goes over", CANVAS, "is clipped", "scrolls");
+    public static final Property<String> SCENE_OVERFLOW = choice("sceneOverflow", "Overflow", CANVAS, "clipped", "scrolls");
     /** What becomes of a whole scene in its window; {@code follow}: what is tied follows, and the piece's page says the rest. */
     public static final Property<String> SCENE_RESIZE = choice("sceneResize", "Resize", CANVAS, "follow", "keep", "stretch", "contain", "cover");
     /** The point of the scene that stays at the same point of the window. */

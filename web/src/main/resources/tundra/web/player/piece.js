@@ -40,6 +40,7 @@ class Scene {
     const again = this.#board?.landed();
     this.#take(room);
     again?.();
+    this.#scrolling?.soon();
   }
 
   #take(room) {

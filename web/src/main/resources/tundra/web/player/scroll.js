@@ -23,7 +23,8 @@ class Scrolling {
     const timeline = new ViewTimeline({ subject: this.frame }), at = (share) => ({ rangeName: "exit-crossing", offset: CSS.px(share * length) });
     const range = (from, to) => ({ timeline, fill: "both", rangeStart: at(from), rangeEnd: at(to) });
     for (const t of timelines) if (!t.through && (!t.smooth || quiet.matches)) board.timeline(t.timeline).scrolled = range(t.from, t.to);
-    for (const [name, share] of parallax) board.part(name).animate({ translate: ["0px 0px", "0px " + n(-length * share) + "px"] }, range(0, 1));
+    // what a layout doesn't have isn't there
+    for (const [name, share] of parallax) board.part(name)?.animate({ translate: ["0px 0px", "0px " + n(-length * share) + "px"] }, range(0, 1));
     this.#moved = true;
   }
 
@@ -45,7 +46,10 @@ class Scrolling {
     this.#step = undefined;
     const { board } = this.#scene, { timelines, parallax, length } = this.#data;
     const top = -this.frame.getBoundingClientRect().top, by = length ? Math.max(0, Math.min(length, top)) : top;
-    for (const [name, share] of this.#moved ? [] : parallax) board.part(name).style.translate = "0px " + n(-by * share) + "px";
+    for (const [name, share] of this.#moved ? [] : parallax) {
+      const x = board.part(name);
+      if (x) x.style.translate = "0px " + n(-by * share) + "px";
+    }
     let more = false;
     for (const t of timelines) {
       const timeline = board.timeline(t.timeline), wanted = this.#wanted(t), was = this.#at.get(t) ?? wanted;
