@@ -54,6 +54,23 @@ class RoomTest extends InWindow {
         }
     }
 
+    /** @param where is said before each */
+    private List<String> beyond(String where) throws Exception {
+        return RealWindow.fx(() -> {
+            var out = new ArrayList<String>();
+            beyond(t.stage.getScene().getRoot(), t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
+            return out.stream().map(x -> where + x).toList();
+        });
+    }
+
+    private void resize(int[] size) throws Exception {
+        RealWindow.fx(() -> {
+            t.stage.setWidth(size[0]);
+            t.stage.setHeight(size[1]);
+            return null;
+        });
+    }
+
     @Test
     void nothingLeavesTheWindowAndTheCanvasStands() throws Exception {
         var all = List.of(element("box", new Content.Rectangle()), element("words", new Content.Text("Open night", "Figtree", 400, 24, Content.Align.LEFT, 1.2)),
@@ -65,11 +82,7 @@ class RoomTest extends InWindow {
         });
         var wrong = new ArrayList<String>();
         for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}, {1580, 960}}) {
-            RealWindow.fx(() -> {
-                t.stage.setWidth(size[0]);
-                t.stage.setHeight(size[1]);
-                return null;
-            });
+            resize(size);
             t.settle();
             for (Desk d : List.of(Desk.DRAW, Desk.ANIMATE, Desk.INTERACT)) {
                 RealWindow.fx(() -> {
@@ -109,19 +122,10 @@ class RoomTest extends InWindow {
         t.run("try");
         t.settle();
         for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}}) {
-            RealWindow.fx(() -> {
-                t.stage.setWidth(size[0]);
-                t.stage.setHeight(size[1]);
-                return null;
-            });
+            resize(size);
             t.settle();
             RealWindow.pulses(3);
-            RealWindow.fx(() -> {
-                var out = new ArrayList<String>();
-                beyond(t.stage.getScene().getRoot(), t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
-                out.forEach(x -> wrong.add(size[0] + "×" + size[1] + " while it is tried: " + x));
-                return null;
-            });
+            wrong.addAll(beyond(size[0] + "×" + size[1] + " while it is tried: "));
         }
         assertThat(wrong.stream().limit(40)).as("%d in all", wrong.size()).isEmpty();
     }
@@ -140,9 +144,8 @@ class RoomTest extends InWindow {
         for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}}) {
             for (Desk d : List.of(Desk.ADAPT, Desk.DRAW, Desk.ANIMATE, Desk.INTERACT)) {
                 for (String layout : new String[] {null, "a", "c"}) {
+                    resize(size);
                     RealWindow.fx(() -> {
-                        t.stage.setWidth(size[0]);
-                        t.stage.setHeight(size[1]);
                         t.studio.setDesk(d);
                         t.studio.setLayout(layout);
                         t.studio.select(List.of("words"));
@@ -150,12 +153,7 @@ class RoomTest extends InWindow {
                     });
                     t.settle();
                     RealWindow.pulses(3);
-                    RealWindow.fx(() -> {
-                        var out = new ArrayList<String>();
-                        beyond(t.stage.getScene().getRoot(), t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
-                        out.forEach(x -> wrong.add(size[0] + "×" + size[1] + " " + d + " " + layout + ": " + x));
-                        return null;
-                    });
+                    wrong.addAll(beyond(size[0] + "×" + size[1] + " " + d + " " + layout + ": "));
                 }
             }
         }
@@ -185,11 +183,7 @@ class RoomTest extends InWindow {
         t.settle();
         assertThat(t.words("way")).contains("only pointer over");
         for (int[] size : new int[][] {{900, 560}, {1000, 640}, {1280, 800}}) {
-            RealWindow.fx(() -> {
-                t.stage.setWidth(size[0]);
-                t.stage.setHeight(size[1]);
-                return null;
-            });
+            resize(size);
             t.settle();
             RealWindow.pulses(3);
             var out = new ArrayList<String>();

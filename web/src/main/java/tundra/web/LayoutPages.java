@@ -10,7 +10,6 @@ import java.util.function.BiFunction;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
-import tundra.core.fit.Fit;
 import tundra.core.fit.Lens;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Point;
