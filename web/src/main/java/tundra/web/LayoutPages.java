@@ -178,6 +178,13 @@ final class LayoutPages {
             if (!v.grown().isEmpty()) {
                 fluid(o, whole, v, writer);
             }
+            JsonNode mine = scene.path("scroll").path("parallax"), there = whole.path("scroll").path("parallax");
+            if (!mine.equals(there) && (mine.isArray() || there.isArray())) {
+                o.set("parallax", there.isArray() ? there : o.arrayNode());
+                if (!scene.has("scroll")) {
+                    scene.putObject("scroll").put("length", 0).<ObjectNode>set("timelines", scene.arrayNode()).set("parallax", scene.arrayNode());
+                }
+            }
             timelines(o.putObject("timelines"), byId(scene.get("timelines")), byId(whole.get("timelines")));
             if (whole.has("mixes")) {
                 o.set("mixes", whole.get("mixes"));

@@ -385,6 +385,24 @@ class LayoutPageTest extends InBrowser {
         System.out.println("PSNR of what a group with a keyed size holds: " + seen + " dB");
     }
 
+    /** A layout's own share of going along with the page; also where the scene as drawn has none. */
+    @Test
+    void eachLayoutGoesAlongAtItsOwnShare() throws Exception {
+        Values dark = Values.NONE.with(Properties.SIZE, new Point(40, 30)).with(Properties.FILL, Color.parse("#1C6A5E"));
+        for (double drawn : new double[] {0, 0.5}) {
+            var cloud = new Element("cloud", "Cloud", false, false, dark.with(Properties.POSITION, new Point(100, 100)).with(Properties.PARALLAX, drawn), new Content.Rectangle());
+            Board b = new Board(new Point(400, 2000), Values.NONE, List.of(cloud), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of()).withLayouts(List.of(
+                    new Layout("narrow", "Narrow", 0, 300, new Point(240, 2000), tundra.core.model.Differs.NOTHING.withValues("cloud", v -> v.with(Properties.PARALLAX, 0.25)))));
+            new Visit(browser, folder, "share" + drawn, new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()));
+            for (int width : new int[] {400, 250, 420}) {
+                browser.resize(width, 300);
+                browser.run("scrollTo(0, 200)");
+                double share = width < 300 ? 0.25 : drawn;
+                browser.until("return scrollY === 200 && Math.abs(document.querySelector('.t-cloud .t-p > *').getBoundingClientRect().y - " + (85 - 200 - share * 200) + ") < 0.6");
+            }
+        }
+    }
+
     /** What an action sets is meant where the scene has its ties take it, and goes on with the width; what was dragged stays on its place. */
     @Test
     void whatIsSetAndWhatHasLandedGoAlongWithTheWidth() throws Exception {

@@ -81,6 +81,15 @@ class Scene {
     el.style.height = this.size[1] + "px";
   }
 
+  // At which shares things go along with scrolling in this layout, where it says so, and whether any layout does.
+  get parallax() {
+    return this.#layout?.parallax;
+  }
+
+  get parallaxes() {
+    return this.#data.layouts?.some((l) => l.parallax);
+  }
+
   // What becomes of the whole scene in its window: the rule, and the point that stays.
   get resize() {
     return (this.#layout ?? this.#data).resize;

@@ -23,9 +23,9 @@ class Scrolling {
     const timeline = new ViewTimeline({ subject: this.frame }), at = (share) => ({ rangeName: "exit-crossing", offset: CSS.px(share * length) });
     const range = (from, to) => ({ timeline, fill: "both", rangeStart: at(from), rangeEnd: at(to) });
     for (const t of timelines) if (!t.through && (!t.smooth || quiet.matches)) board.timeline(t.timeline).scrolled = range(t.from, t.to);
-    // what a layout doesn't have isn't there
-    for (const [name, share] of parallax) board.part(name)?.animate({ translate: ["0px 0px", "0px " + n(-length * share) + "px"] }, range(0, 1));
-    this.#moved = true;
+    // where layouts go along at shares of their own, that is looked at as it is scrolled
+    this.#moved = !this.#scene.parallaxes;
+    for (const [name, share] of this.#moved ? parallax : []) board.part(name)?.animate({ translate: ["0px 0px", "0px " + n(-length * share) + "px"] }, range(0, 1));
   }
 
   soon() {
@@ -44,9 +44,10 @@ class Scrolling {
 
   #show() {
     this.#step = undefined;
-    const { board } = this.#scene, { timelines, parallax, length } = this.#data;
+    const { board } = this.#scene, { timelines, length } = this.#data, parallax = this.#scene.parallax ?? this.#data.parallax;
     const top = -this.frame.getBoundingClientRect().top, by = length ? Math.max(0, Math.min(length, top)) : top;
     for (const [name, share] of this.#moved ? [] : parallax) {
+      // what a layout doesn't have isn't there
       const x = board.part(name);
       if (x) x.style.translate = "0px " + n(-by * share) + "px";
     }
