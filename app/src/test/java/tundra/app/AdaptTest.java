@@ -430,4 +430,53 @@ class AdaptTest extends InWindow {
         assertThat(base().layouts().getFirst().differs().none()).isTrue();
         assertThat(RealWindow.fx(() -> t.studio.board().main().tracks())).isEmpty();
     }
+
+    /** A motif that is opened in place gets a layout; its instances show it where they are narrow. */
+    @Test
+    void aMotifHasLayoutsForItsInstancesWidths() throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.select(t.studio.board().elements().stream().map(Element::id).toList());
+            return null;
+        });
+        t.run("motif-make");
+        t.settle();
+        t.keys(KeyCode.ENTER);
+        String instance = base().elements().getFirst().id();
+        select(instance);
+        t.run("motif-open");
+        t.settle();
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ADAPT);
+            return null;
+        });
+        t.settle();
+        double wide = base().size().x();
+        t.run(CommandIds.LAYOUT_HALF);
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().size().x())).isEqualTo(Math.round(wide / 2));
+        String inner = first().id();
+        select(inner);
+        t.keys(KeyCode.SHIFT, KeyCode.DOWN);
+        t.settle();
+        Point half = first().rest().get(Properties.POSITION);
+        assertThat(half).as("only in the layout").isNotEqualTo(base().find(inner).rest().get(Properties.POSITION));
+        t.run("motif-up");
+        t.settle();
+        tundra.core.geometry.Affine whole = inside(instance);
+        RealWindow.fx(() -> {
+            t.studio.edit("Smaller", b -> b.withRest(instance, v -> v.with(Properties.SCALE, new Point(0.5, 0.5))));
+            return null;
+        });
+        t.settle();
+        tundra.core.geometry.Affine narrow = inside(instance);
+        assertThat(narrow).isNotEqualTo(whole);
+        assertThat(narrow.apply(new Point(1, 0)).minus(narrow.apply(Point.ZERO)).x()).as("as wide as the instance: twice").isEqualTo(wide / Math.round(wide / 2));
+        t.run("undo");
+        assertThat(inside(instance)).isEqualTo(whole);
+    }
+
+    /** Where the first of what an instance shows stands in it. */
+    private tundra.core.geometry.Affine inside(String instance) throws Exception {
+        return RealWindow.fx(() -> t.studio.frame().find(instance).node().children().getFirst().toParent());
+    }
 }

@@ -164,7 +164,7 @@ class CommandLineTest {
         String scene = demo.scenes().getFirst().id(), first = demo.scenes().getFirst().board().elements().getFirst().id();
         Path piece = folder.resolve("piece.tundra"), png = folder.resolve("a.png");
         ProjectFile.write(demo.mapBoard(scene, b -> {
-            var low = tundra.core.fit.Layouts.add(b, "Low", 900, 1200, new tundra.core.geometry.Point(1000, 300), null);
+            var low = tundra.core.fit.Layouts.add(tundra.core.fit.Lens.base(b), "Low", 900, 1200, new tundra.core.geometry.Point(1000, 300), null);
             return tundra.core.fit.Lens.put(low, low.layouts().getFirst().id(), tundra.core.edit.Arrange.delete(tundra.core.fit.Lens.get(low, low.layouts().getFirst().id()), java.util.Set.of(first)), tundra.core.fit.Lens.Scope.ONLY_HERE);
         }), piece);
         assertThat(run("still", piece.toString(), "--layout", "low", "--to", png.toString())).isZero();
@@ -181,7 +181,7 @@ class CommandLineTest {
             assertThat(Files.readString(css)).contains("1000px").contains("300px");
         }
         fails("There is no layout “High” in " + demo.scenes().getFirst().name() + "; there is Low.", "still", piece.toString(), "--layout", "High", "--to", png.toString());
-        fails("it has none", "still", DEMO, "--layout", "High", "--to", png.toString());
+        fails("it has none", "still", HOP, "--layout", "High", "--to", png.toString());
         fails("No scene has a layout “High”.", "publish", DEMO, "--layout", "High", "--to", folder.resolve("other").toString());
     }
 

@@ -14,8 +14,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import tundra.core.check.Checks;
 import tundra.core.file.FileProblem;
 import tundra.core.file.ProjectFile;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
@@ -60,7 +60,7 @@ class HostilePiecesTest {
             assertThat(refused).as("%s is opened", name).isNull();
             Board b = p.scenes().getFirst().board();
             Checks.run(p, Fonts.BUNDLED, new SkiaEyes(), Checks.JUMP, Progress.NONE);
-            Frame frame = FrameBuilder.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0));
+            Frame frame = Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0));
             assertThat(Still.png(p, frame)).isNotEmpty();
             assertThat(SvgWriter.write(p, frame, Fonts.BUNDLED)).contains("<svg");
             Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries(Progress.NONE)).compile(p, null);

@@ -10,7 +10,7 @@ import javafx.scene.image.PixelReader;
 import javafx.scene.web.WebView;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -56,7 +56,7 @@ class ViewLimitsTest extends InWindow {
         Project p = piece();
         WebView view = PageInView.open(t, p, folder);
         Board b = p.scenes().getFirst().board();
-        var still = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(Still.png(p, FrameBuilder.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)))));
+        var still = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(Still.png(p, Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)))));
         t.until(() -> far(view.snapshot(null, null).getPixelReader().getArgb(60, 60), 0xFF4080C0) < 3);
         var other = new ArrayList<String>();
         PixelReader seen = RealWindow.fx(() -> view.snapshot(null, null).getPixelReader());

@@ -20,6 +20,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import tundra.core.fit.Fit;
+import tundra.core.fit.Frames;
 import tundra.core.fit.Lens;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
@@ -48,7 +49,7 @@ public class FrameBench {
     private final FrameBuilder manyKeys = new FrameBuilder(Pieces.manyKeys(), Fonts.BUNDLED);
     private final Board tied = Pieces.tied();
     private final java.util.Random random = new java.util.Random(5);
-    private final FrameBuilder demo = FrameBuilder.of(OpenNight.project(), OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
+    private final FrameBuilder demo = Frames.of(OpenNight.project(), OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
     private final Painter painter = new Painter();
     private final StillStore store = new StillStore(painter);
     private final Surface surface = Surface.makeRasterN32Premul(Pieces.WIDTH, Pieces.HEIGHT);

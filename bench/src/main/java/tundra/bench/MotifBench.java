@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.LongConsumer;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -69,7 +70,7 @@ final class MotifBench {
 
     static Instances instances() {
         Project p = many();
-        var builder = FrameBuilder.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED);
+        var builder = Frames.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED);
         Frame[] frames = new Frame[48];
         for (int i = 0; i < frames.length; i++) {
             frames[i] = at(builder, i * 41_667L);
@@ -108,7 +109,7 @@ final class MotifBench {
     static double frost(int width) {
         Project p = FrostGlass.project();
         Board b = p.scenes().getFirst().board();
-        var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
+        var builder = Frames.of(p, b, Fonts.BUNDLED);
         int height = width * 9 / 16;
         try (var painter = new Painter(); var store = new StillStore(painter); var bands = new Bands(ByteBuffer.allocateDirect(4 * width * height), width, height)) {
             return best(i -> {

@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.edit.Motifs;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -57,7 +58,7 @@ public final class SkiaSeries implements SeriesPainter {
     @Override
     public byte[] still(Project p) {
         Board b = p.scenes().getFirst().board();
-        return Still.png(p, FrameBuilder.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration())));
+        return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration())));
     }
 
     /** A series that was painted before and still holds; null for none. */
@@ -104,7 +105,7 @@ public final class SkiaSeries implements SeriesPainter {
             project = p;
             motif = m;
             this.painter = painter;
-            builder = FrameBuilder.of(p, m.board(), Fonts.of(p.assets()));
+            builder = Frames.of(p, m.board(), Fonts.of(p.assets()));
             count = MotifSeries.frames(p, m);
             area = area();
         }

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.github.humbleui.skija.Surface;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -34,7 +34,7 @@ class LongShadowsTest {
         Board b = p.scenes().getFirst().board().withElements(List.of(e)).withRest(Board.CANVAS, v -> v.with(Properties.BACKGROUND, Color.BLACK));
         try (var painter = new Painter(); Surface s = Surface.makeRasterN32Premul(9, 9)) {
             s.getCanvas().translate((float) (4 - at.x() * scale), (float) (4 - at.y() * scale)).scale((float) scale, (float) scale);
-            painter.paint(s.getCanvas(), FrameBuilder.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)), scale);
+            painter.paint(s.getCanvas(), Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)), scale);
             try (var image = s.makeImageSnapshot()) {
                 return Rasters.argb(image)[4 * 9 + 4] & 0xFFFFFF;
             }

@@ -17,23 +17,25 @@ import tundra.core.model.Board;
 import tundra.core.model.Differs;
 import tundra.core.model.Element;
 import tundra.core.model.Layout;
+import tundra.core.model.Motif;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
 
 /**
- * The layouts of a piece's scenes on its page: each is compiled as if it were all there is, and said as what differs from the scene. The
+ * The layouts of a piece's scenes and motifs on its page: each is compiled as if it were all there is, and said as what differs from the scene. The
  * player changes what is on the page from one to the other, and keeps what goes on.
  */
 final class LayoutPages {
     /**
-     * A scene in one of its layouts.
+     * A scene or motif in one of its layouts.
      *
      * @param layout null for the scene as it is drawn
      * @param grown the same larger and smaller to each side that counts; none where nothing follows its size
      */
-    record Variant(Layout layout, Project project, Scene scene, Markup markup, List<Variant> grown) {
+    record Variant(Layout layout, Project project, Place place, Markup markup, List<Variant> grown) {
         List<StyleSheet> styles() {
             return grown.stream().map(g -> g.markup.css()).toList();
         }
@@ -41,7 +43,7 @@ final class LayoutPages {
 
     /** Writes a board as the player reads it. */
     interface BoardWriter {
-        void write(ObjectNode o, Project p, Scene s, Markup markup);
+        void write(ObjectNode o, Project p, Place s, Markup markup);
     }
 
     /** Stands for the scene as it is drawn among its layouts. */
@@ -60,7 +62,7 @@ final class LayoutPages {
      */
     static LayoutPages of(Project piece, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared) {
         var out = new LayoutPages();
-        for (Scene s : piece.scenes()) {
+        for (Place s : piece.places()) {
             out.rooms |= !s.board().canvas().get(Properties.SCENE_RESIZE).equals(Properties.SCENE_RESIZE.standard());
             for (Layout l : s.board().layouts()) {
                 Variant v = variant(piece.mapBoard(s.id(), b -> Lens.get(b, l.id()).withLayouts(all(b))), s.id(), l, measure, prepared);
@@ -69,7 +71,7 @@ final class LayoutPages {
                 }
                 out.of.computeIfAbsent(s.id(), id -> new ArrayList<>()).add(v);
             }
-            if (Fluid.is(s.board())) {
+            if (s instanceof Scene && Fluid.is(s.board())) {
                 out.drawn.put(s.id(), variant(piece, s.id(), null, measure, prepared));
             }
         }
@@ -109,8 +111,8 @@ final class LayoutPages {
     }
 
     private static Variant variant(Project p, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared) {
-        Board b = p.scene(scene).board();
-        return compiled(p, scene, l, measure, prepared, !Fluid.is(b) ? List.of()
+        Board b = p.place(scene).board();
+        return compiled(p, scene, l, measure, prepared, p.scene(scene) == null || !Fluid.is(b) ? List.of()
                 : Grown.of(b).stream().map(g -> compiled(p, scene, l, measure, (piece, values) -> prepared.apply(piece, values).mapBoard(scene, g::apply), List.of())).toList());
     }
 
@@ -118,15 +120,15 @@ final class LayoutPages {
         var values = new ValueTexts();
         Project p = prepared.apply(piece, values);
         var markup = new Markup(p, measure, values);
-        markup.layout(p.scene(scene), l);
-        return new Variant(l, p, p.scene(scene), markup, grown);
+        markup.layout(p.place(scene), l);
+        return new Variant(l, p, p.place(scene), markup, grown);
     }
 
     boolean any() {
         return !of.isEmpty() || !drawn.isEmpty() || rooms;
     }
 
-    List<Variant> of(Scene s) {
+    List<Variant> of(Place s) {
         return of.getOrDefault(s.id(), List.of());
     }
 
@@ -159,8 +161,24 @@ final class LayoutPages {
         Grown.ALL.subList(0, sides).forEach(g -> css.put(Markup.sceneTarget(s), g.variable(), "0"));
     }
 
-    /** What differs of a scene in its layouts. */
-    void data(ObjectNode scene, Scene s, BoardWriter writer) {
+    /** The looks of a motif in its layouts, like {@link #css(Scene, Set, StyleSheet)}. */
+    void css(Motif m, Set<String> before, StyleSheet css) {
+        var all = new LinkedHashMap<String, StyleSheet>();
+        of(m).forEach(v -> all.put(PageId.of(v.layout().id()), v.markup().css()));
+        if (!all.isEmpty()) {
+            var parts = new LinkedHashSet<>(css.names());
+            parts.removeAll(before);
+            css.layouts(inside(m), parts, all);
+        }
+    }
+
+    /** The name of what an instance has its motif in, where that has layouts. */
+    static String inside(Motif m) {
+        return PageId.of(m.id()) + "-l";
+    }
+
+    /** What differs of a scene or motif in its layouts. */
+    void data(ObjectNode scene, Place s, BoardWriter writer) {
         if (drawn.get(s.id()) instanceof Variant v) {
             fluid(scene, scene, v, writer);
         }
@@ -171,10 +189,10 @@ final class LayoutPages {
             if (l.to() < Layout.WIDEST) {
                 o.put("to", l.to());
             }
-            o.putArray("size").add(v.scene().board().size().x()).add(v.scene().board().size().y());
-            room(o, v.scene().board());
+            o.putArray("size").add(v.place().board().size().x()).add(v.place().board().size().y());
+            room(o, v.place().board());
             ObjectNode whole = o.objectNode();
-            writer.write(whole, v.project(), v.scene(), v.markup());
+            writer.write(whole, v.project(), v.place(), v.markup());
             if (!v.grown().isEmpty()) {
                 fluid(o, whole, v, writer);
             }
@@ -185,6 +203,7 @@ final class LayoutPages {
                     scene.putObject("scroll").put("length", 0).<ObjectNode>set("timelines", scene.arrayNode()).set("parallax", scene.arrayNode());
                 }
             }
+            instances(o, whole);
             timelines(o.putObject("timelines"), byId(scene.get("timelines")), byId(whole.get("timelines")));
             if (whole.has("mixes")) {
                 o.set("mixes", whole.get("mixes"));
@@ -209,15 +228,41 @@ final class LayoutPages {
     private static void fluid(ObjectNode to, ObjectNode whole, Variant v, BoardWriter writer) {
         List<JsonNode> grown = v.grown().stream().map(g -> {
             ObjectNode o = to.objectNode();
-            writer.write(o, g.project(), g.scene(), g.markup());
+            writer.write(o, g.project(), g.place(), g.markup());
             return (JsonNode) o;
         }).toList();
         Fluid.keys(whole.get("timelines"), grown.stream().map(g -> g.get("timelines")).toList());
+        widths(whole, grown);
         Fluid.keys(set(whole), grown.stream().map(LayoutPages::set).toList());
         if (whole.has("mixes") && grown.stream().allMatch(g -> g.has("mixes"))) {
             Fluid.mixes(whole.get("mixes"), grown.stream().map(g -> g.get("mixes")).toList());
         }
         Fluid.attributes(to, v.markup().html(), v.grown().stream().map(g -> g.markup().html()).toList());
+    }
+
+    /** How wide the instances are whose motifs have layouts. */
+    private static void instances(ObjectNode o, JsonNode whole) {
+        ArrayNode out = o.arrayNode();
+        for (JsonNode i : whole.path("instances")) {
+            if (i.has("wide")) {
+                out.add(i);
+            }
+        }
+        if (!out.isEmpty()) {
+            o.set("instances", out);
+        }
+    }
+
+    /** The widths of such instances go with that of the scene. */
+    private static void widths(JsonNode drawn, List<JsonNode> grown) {
+        for (int n = 0; n < drawn.path("instances").size(); n++) {
+            JsonNode i = drawn.get("instances").get(n);
+            int at = n;
+            List<JsonNode> others = grown.stream().map(g -> g.path("instances").path(at).path("wide")).toList();
+            if (i.has("wide") && others.stream().anyMatch(w -> !w.equals(i.get("wide")))) {
+                ((ObjectNode) i).putArray("grown").addAll(others);
+            }
+        }
     }
 
     /** All that reactions set, in their order: the same in each size of a scene. */

@@ -32,6 +32,7 @@ import tundra.core.model.Gradient;
 import tundra.core.model.Layout;
 import tundra.core.model.Motif;
 import tundra.core.model.Paint;
+import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -179,11 +180,13 @@ final class Markup {
         }
     }
 
-    /** What a scene holds in one of its layouts, for the player to go over to. */
-    void layout(Scene s, Layout l) {
-        canvas(s.board(), sceneTarget(s));
+    /** What a scene or motif holds in one of its layouts, for the player to go over to. */
+    void layout(Place p, Layout l) {
+        if (p instanceof Scene s) {
+            canvas(s.board(), sceneTarget(s));
+        }
         out.append("<template class=\"").append(l == null ? "" : PageId.of(l.id())).append("\">\n");
-        board(s.board());
+        board(p.board());
         out.append("</template>\n");
     }
 

@@ -31,6 +31,7 @@ import tundra.core.model.PieceValue;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
 import tundra.core.model.Script;
@@ -89,9 +90,13 @@ public final class PageCompiler {
             markup.scene(s, s == project.scenes().getFirst());
             layouts.css(s, before, markup.css());
         }
-        layouts.markups().forEach(markup::with);
         List<Motif> motifs = motifs(project);
-        motifs.forEach(markup::motif);
+        for (Motif m : motifs) {
+            Set<String> before = markup.css().names();
+            markup.motif(m);
+            layouts.css(m, before, markup.css());
+        }
+        layouts.markups().forEach(markup::with);
         var files = new LinkedHashMap<String, Page.Part>();
         // nobody tries a piece with its scripts off
         byte[] still = series == null || extraScript != null ? null : series.still(piece);
@@ -275,6 +280,11 @@ public final class PageCompiler {
             for (Motif m : motifs) {
                 ObjectNode o = all.putObject(m.id()).put("of", PageId.of(m.id()));
                 board(o, p, m, markup, words, used);
+                if (!m.board().layouts().isEmpty()) {
+                    used.add(PlayerScript.INLAYS);
+                    o.put("inside", LayoutPages.inside(m)).putArray("size").add(m.board().size().x()).add(m.board().size().y());
+                    layouts.data(o, m, (to, project, place, of) -> board(to, project, place, of, words, used));
+                }
                 if (m.states() != null) {
                     used.add(PlayerScript.STATES);
                     ObjectNode states = o.putObject("states").put("travel", m.states().travel() / 1000.0);
@@ -332,6 +342,9 @@ public final class PageCompiler {
         var i = (Content.Instance) e.content();
         Clock c = p.motif(i.motif()).clock(i);
         o.put("of", markup.of(e.id()).box().box()).put("outer", markup.of(e.id()).box().outer()).put("motif", i.motif()).put("repeat", c.repeat().name().toLowerCase(Locale.ROOT));
+        if (!p.motif(i.motif()).board().layouts().isEmpty()) {
+            o.put("wide", Math.abs(e.rest().get(Properties.SCALE).x()) * i.box().x());
+        }
         if (c.phase() != 0) {
             o.put("phase", c.phase() / 1000.0);
         }

@@ -13,6 +13,7 @@ import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Placing;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -106,7 +107,7 @@ class FlipParityTest extends InBrowser {
                 b.elements().stream().map(Element::id).filter(id -> !id.equals("s-hare")).toList()), "s-hare", new Point(0, -440)).withSize(new Point(1280, 140)));
         Board b = p.scenes().getFirst().board();
         published(p, "hare");
-        var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
+        var builder = Frames.of(p, b, Fonts.BUNDLED);
         browser.open(folder.resolve("hare"), 1280, 140);
         var soft = new SoftAssertions();
         double least = 99;

@@ -7,7 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Motifs;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Motif;
@@ -26,7 +26,7 @@ class FrostGlassTest extends InBrowser {
     void itsLastFrameLeadsIntoItsFirst() throws Exception {
         Project p = FrostGlass.project();
         Board b = p.scenes().getFirst().board();
-        var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
+        var builder = Frames.of(p, b, Fonts.BUNDLED);
         var frames = new ArrayList<byte[]>();
         int[] at = {0, 1, 2, 35, 36, 71, 72, 107, 108, 142, 143};
         for (int f : at) {

@@ -11,6 +11,7 @@ import java.util.Random;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Arrange;
+import tundra.core.fit.Frames;
 import tundra.core.fit.Lens;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
@@ -403,6 +404,43 @@ class LayoutPageTest extends InBrowser {
         }
     }
 
+    /** Instances of a motif show its layout for their own width: as they stand, in another layout of the scene, and as their ties make them wider; time goes on. */
+    @Test
+    void anInstanceShowsTheLayoutForItsOwnWidth() throws Exception {
+        java.util.function.Function<String, Element> box = id -> new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(30, 20)).with(Properties.SIZE, new Point(40, 20)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+        Element label = new Element("label", "label", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 8)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, Color.BLACK), new Content.Text("Tonight", "Figtree", 600, 18, Content.Align.LEFT, 1.2));
+        var turns = new Timeline("turns", Timeline.MAIN, 4_000_000, true, true, Map.of()).with("blade", Properties.POSITION, new tundra.core.motion.Track<>(List.of(
+                new tundra.core.motion.Key<>(0L, new Point(30, 20), tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(4_000_000L, new Point(90, 20), tundra.core.motion.Easing.LINEAR))));
+        var small = new Layout("small", "Small", 0, 150, new Point(100, 80), tundra.core.model.Differs.NOTHING.withValues("label", v -> v.with(Properties.POSITION, new Point(10, 50)))
+                .withTimeline("turns", x -> x.with(new tundra.core.model.Differs.Keyed("blade", Properties.POSITION), new tundra.core.motion.Track<>(List.of(
+                        new tundra.core.motion.Key<>(0L, new Point(30, 20), tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(4_000_000L, new Point(70, 60), tundra.core.motion.Easing.LINEAR))))));
+        Board entry = new Board(new Point(200, 40), Values.NONE, List.of(box.apply("blade"), label), List.of(turns), List.of()).withLayouts(List.of(small));
+        java.util.function.BiFunction<String, Values, Element> placed = (id, v) -> new Element(id, id, false, false, v.with(Properties.PIVOT, Point.ZERO), new Content.Instance("entry", new Point(200, 40), tundra.core.model.Clock.OWN));
+        List<Element> all = List.of(placed.apply("wide", Values.NONE.with(Properties.POSITION, new Point(10, 10))), placed.apply("half", Values.NONE.with(Properties.POSITION, new Point(10, 70)).with(Properties.SCALE, new Point(0.5, 0.5))),
+                placed.apply("tied", Values.NONE.with(Properties.POSITION, new Point(10, 140)).with(Properties.SCALE, new Point(0.9, 0.9)).with(Properties.TIE_X, "both sides").with(Properties.RESIZE, "cover")));
+        Board b = new Board(new Point(400, 260), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())
+                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 260), tundra.core.model.Differs.NOTHING.withValues("wide", v -> v.with(Properties.SCALE, new Point(0.6, 0.6))))));
+        Project p = new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()).withMotifs(List.of(new tundra.core.model.Motif("entry", "Entry", entry)));
+        var visit = new Visit(browser, folder, "inlays", p);
+        var seen = new ArrayList<String>();
+        for (int width : new int[] {400, 250, 460, 330, 280, 400}) {
+            Layout l = tundra.core.fit.Layouts.at(b, width);
+            Project now = p.mapBoard("scene", x -> tundra.core.fit.Layouts.seen(x, l, new Point(width, 260), tundra.render.Fonts.BUNDLED));
+            browser.resize(width, 260);
+            browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
+            Moment m = Moment.opened(now.scenes().getFirst().board(), 700_000);
+            visit.go(m);
+            double db = visit.like(now, m);
+            seen.add(String.format(Locale.ROOT, "%d: %.1f", width, db));
+            assertThat(db).as("at %d", width).isGreaterThanOrEqualTo(40);
+        }
+        System.out.println("PSNR of instances in layouts of their motif: " + seen + " dB");
+        // as drawn the first is wide, the second is small; in the narrow layout the first is small too
+        assertThat(browser.run("return [...document.querySelectorAll('.t-scene [data-layout]')].map((x) => x.dataset.layout).join()")).isEqualTo("base,t-small,base");
+        browser.resize(250, 260);
+        browser.until("return [...document.querySelectorAll('.t-scene [data-layout]')].map((x) => x.dataset.layout).join().startsWith('t-small,t-small')");
+    }
+
     /** What an action sets is meant where the scene has its ties take it, and goes on with the width; what was dragged stays on its place. */
     @Test
     void whatIsSetAndWhatHasLandedGoAlongWithTheWidth() throws Exception {
@@ -505,7 +543,7 @@ class LayoutPageTest extends InBrowser {
             int w = width;
             Project now = p.mapBoard("scene", b -> tundra.core.fit.Fit.at(b, new Point(w, 400)));
             Board b = now.scenes().getFirst().board();
-            var frame = tundra.core.frame.FrameBuilder.of(now, b, tundra.render.Fonts.of(now.assets())).at(0);
+            var frame = Frames.of(now, b, tundra.render.Fonts.of(now.assets())).at(0);
             for (String id : List.of("rect", "oval", "words", "group", "inside", "right", "motif")) {
                 var r = (List<?>) browser.run("const x = document.querySelector('.t-" + id + "-b') ?? document.querySelector('.t-" + id + "'), r = x.getBoundingClientRect(); return [r.x, r.y, r.width, r.height]");
                 var mine = frame.find(id).bounds();

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -28,7 +29,7 @@ class ParityTest extends InBrowser {
     private static void pictures(Project p, String name, double seconds, int frames, double least) throws Exception {
         Board b = p.scenes().getFirst().board();
         Path page = publish(p, name);
-        var builder = FrameBuilder.of(p, b, Fonts.BUNDLED);
+        var builder = Frames.of(p, b, Fonts.BUNDLED);
         var soft = new SoftAssertions();
         var seen = new ArrayList<String>();
         for (int i = 0; i < frames; i++) {

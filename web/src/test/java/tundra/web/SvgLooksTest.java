@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
@@ -18,7 +18,7 @@ import tundra.render.Still;
 class SvgLooksTest extends InBrowser {
     private static double alike(Project p, long time) throws Exception {
         Board b = p.scenes().getFirst().board();
-        Frame f = FrameBuilder.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, time));
+        Frame f = Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, time));
         Path at = Files.createDirectories(folder.resolve("svg-" + p.id()));
         Files.writeString(at.resolve("index.html"), "<!DOCTYPE html><meta charset=utf-8><body style='margin:0'>" + SvgWriter.write(p, f, Fonts.BUNDLED));
         browser.open(at, (int) b.size().x(), (int) b.size().y());

@@ -12,6 +12,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.ButtonMotif;
 import tundra.core.edit.OpenClose;
+import tundra.core.fit.Frames;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
@@ -109,7 +110,7 @@ class ToldTest extends InBrowser {
     @Test
     void aButtonIsCalledByItsWordsAndALinkIsOne() throws Exception {
         Project p = piece(List.of(box("ground", 100, 60), words("label", "Visit the\nmast", 60, 40)), List.of());
-        var made = ButtonMotif.make(p, "s", List.of("ground", "label"), "Button", tundra.core.frame.FrameBuilder.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED).at(0));
+        var made = ButtonMotif.make(p, "s", List.of("ground", "label"), "Button", Frames.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED).at(0));
         Element group = new Element("g", "Group 3", false, false, Values.NONE.with(Properties.POSITION, new Point(400, 60)), new Content.Group(List.of(box("in", 40, 30), words("way", "To the station", 0, 20)), new Point(80, 60)));
         Project q = made.project().mapBoard("s", b -> b.withElements(java.util.stream.Stream.concat(b.elements().stream(), java.util.stream.Stream.of(group, box("bare", 250, 200))).toList())
                 .withReactions(List.of(tapped(made.instance(), Actions.of(Actions.OPEN_LINK, "https://example.org", "the same tab")), tapped("g", Actions.of(Actions.NEXT_SCENE)), tapped("bare", Actions.of(Actions.NEXT_SCENE)))));

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import tundra.core.file.ProjectFile;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
@@ -29,7 +30,7 @@ final class Visit {
         this.name = name;
         board = project.scenes().getFirst().board();
         Fonts fonts = Fonts.of(project.assets());
-        builder = FrameBuilder.of(project, board, fonts);
+        builder = Frames.of(project, board, fonts);
         Path to = folder.resolve(name);
         Publisher.publish(new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries()).compile(project, null), to, Progress.NONE);
         browser.open(to, (int) board.size().x(), (int) board.size().y());
@@ -85,7 +86,7 @@ final class Visit {
     /** How alike the page is to the editor's picture of another piece, in dB. */
     double like(Project other, Moment m) throws Exception {
         Board b = other.scenes().getFirst().board();
-        return compared(Still.png(other, FrameBuilder.of(other, b, Fonts.of(other.assets())).at(m)), shot(), m);
+        return compared(Still.png(other, Frames.of(other, b, Fonts.of(other.assets())).at(m)), shot(), m);
     }
 
     /** How alike the page is to the editor's picture of a moment, in dB. */

@@ -15,7 +15,6 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Press;
 import tundra.core.model.Layout;
-import tundra.core.model.Scene;
 
 /** Above the canvas of every desk once a scene has layouts: which one is worked on, where changes go, and who follows. */
 public final class LayoutBar extends HBox {
@@ -78,7 +77,7 @@ public final class LayoutBar extends HBox {
 
     private void refresh() {
         List<Layout> all = studio.base().layouts();
-        boolean on = studio.place() instanceof Scene && studio.desk() != Desk.PUBLISH && !all.isEmpty();
+        boolean on = studio.desk() != Desk.PUBLISH && !all.isEmpty();
         setVisible(on);
         setManaged(on);
         if (!on) {

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.core.fit.Frames;
 import tundra.core.fit.Layouts;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -76,7 +77,7 @@ final class LayoutFace extends Button {
         if (board != seen || of != studio.project()) {
             board = seen;
             of = studio.project();
-            builder = FrameBuilder.of(of, board, Fonts.of(of.assets()));
+            builder = Frames.of(of, board, Fonts.of(of.assets()));
             shown = null;
         }
         at(Moment.editing(board, studio.timeline().id(), studio.playhead()));

@@ -1,11 +1,10 @@
 package tundra.app.adapt;
 
-import java.util.List;
+import java.util.ArrayList;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
@@ -21,6 +20,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Differs;
 import tundra.core.model.Layout;
 import tundra.core.model.Limits;
+import tundra.core.model.Scene;
 
 /** The layout that is worked on in numbers: the widths that it is for, and the size of its canvas. */
 public final class LayoutSection extends VBox {
@@ -61,18 +61,26 @@ public final class LayoutSection extends VBox {
         height.onChange((v, merge) -> size(new Point(studio.drawn().size().x(), v), merge));
         var make = new Press("New layout");
         make.setId("layout-make");
-        Buttons.menu(make, () -> List.of(Preset.values()).stream().map(p -> {
-            Command c = commands.get(CommandIds.LAYOUT_NEW + p);
-            var m = new MenuItem(p.label + ", " + p.what);
-            m.setId("preset-" + p);
-            m.setOnAction(e -> commands.run(c.id()));
-            return m;
-        }).toList());
+        Buttons.menu(make, () -> {
+            var items = new ArrayList<MenuItem>();
+            for (Preset p : studio.place() instanceof Scene ? Preset.values() : new Preset[0]) {
+                items.add(item("preset-" + p, p.label + ", " + p.what, commands, CommandIds.LAYOUT_NEW + p));
+            }
+            items.add(item("preset-half", "Half as wide", commands, CommandIds.LAYOUT_HALF));
+            return items;
+        });
         var rename = Buttons.text(commands.get(CommandIds.LAYOUT_RENAME), "Rename");
         var delete = Buttons.text(commands.get(CommandIds.LAYOUT_DELETE), "Delete");
         getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried, triedHigh), ended);
         studio.listen(what -> refresh());
         refresh();
+    }
+
+    private static MenuItem item(String id, String words, Commands commands, String command) {
+        var m = new MenuItem(words);
+        m.setId(id);
+        m.setOnAction(e -> commands.run(command));
+        return m;
     }
 
     private void range(int a, int b, Object merge) {

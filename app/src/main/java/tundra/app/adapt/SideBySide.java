@@ -13,7 +13,6 @@ import tundra.app.widget.TallPane;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Lens;
 import tundra.core.model.Board;
-import tundra.core.model.Scene;
 
 /** All layouts of the scene beside the one that is worked on, the widest first, at the playhead and playing along. */
 public final class SideBySide extends TallPane {
@@ -35,7 +34,7 @@ public final class SideBySide extends TallPane {
     }
 
     private void refresh() {
-        boolean on = studio.desk() == Desk.ADAPT && studio.place() instanceof Scene && !studio.base().layouts().isEmpty();
+        boolean on = studio.desk() == Desk.ADAPT && !studio.base().layouts().isEmpty();
         setVisible(on);
         setManaged(on);
         if (!on) {

@@ -14,6 +14,7 @@ import tundra.app.widget.Palette;
 import tundra.core.fit.Layouts;
 import tundra.core.geometry.Point;
 import tundra.core.model.Layout;
+import tundra.core.model.Scene;
 
 /** The widths from the narrowest on: a stretch for each layout, which a press works on, and breakpoints that are dragged. */
 public final class WidthRuler extends Region {
@@ -60,7 +61,7 @@ public final class WidthRuler extends Region {
         for (Layout l : studio.base().layouts()) {
             most = Math.max(most, Math.max(l.from(), l.to() == Layout.WIDEST ? l.from() : l.to()));
         }
-        return Math.max(LEAST, most + MORE);
+        return studio.place() instanceof Scene ? Math.max(LEAST, most + MORE) : 2 * most;
     }
 
     private double x(double width) {

@@ -6,8 +6,8 @@ import java.util.stream.Collectors;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Place;
@@ -43,7 +43,7 @@ final class FrameOptions {
     Frame frame(Project p) {
         Place place = Scenes.of(p, scene);
         Board board = layout.of(place.name(), place.board(), Fonts.of(p.assets()));
-        return FrameBuilder.of(p, board, Fonts.of(p.assets())).at(moment(board));
+        return Frames.of(p, board, Fonts.of(p.assets())).at(moment(board));
     }
 
     private Moment moment(Board board) {

@@ -10,7 +10,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.app.publish.SheetSaver;
 import tundra.core.file.SheetFile;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -76,7 +76,7 @@ final class SheetCommand implements Callable<Integer> {
     private SheetFile.Series pictures(Project p) {
         var of = Scenes.of(p, scene);
         Board board = of.board();
-        var builder = FrameBuilder.of(p, board, Fonts.of(p.assets()));
+        var builder = Frames.of(p, board, Fonts.of(p.assets()));
         if (flipbook == null) {
             long end = until == null ? board.main().duration() : Math.round(until * 1e6);
             long a = p.frameAt(Math.round(from * 1e6)), z = p.frameAt(Math.min(end, board.main().duration()));

@@ -111,6 +111,7 @@ public final class CommandIds {
     public static final String UNGROUP = "ungroup";
     public static final String WRITE_SWATCHES = "write-swatches";
     public static final String LAYOUT_NEW = "layout-new-";
+    public static final String LAYOUT_HALF = "layout-half";
     public static final String LAYOUT_RENAME = "layout-rename";
     public static final String LAYOUT_DELETE = "layout-delete";
     public static final String LAYOUT_SCOPE = "layout-scope";

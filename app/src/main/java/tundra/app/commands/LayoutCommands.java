@@ -11,7 +11,9 @@ import tundra.core.fit.Override;
 import tundra.core.fit.Preset;
 import tundra.core.fit.Shares;
 import tundra.core.fit.WhatDiffers;
+import tundra.core.geometry.Point;
 import tundra.core.model.Layout;
+import tundra.core.model.Limits;
 import tundra.core.model.Scene;
 
 /** The layouts of the open scene, and what differs in the one that is worked on. */
@@ -28,6 +30,7 @@ public final class LayoutCommands {
         for (Preset p : Preset.values()) {
             c.add(CommandIds.LAYOUT_NEW + p, () -> "New layout: " + p.label + ", " + p.what, null, () -> s.place() instanceof Scene, () -> make(s, p));
         }
+        c.add(CommandIds.LAYOUT_HALF, () -> "New layout: half as wide", null, () -> s.base().layouts().size() < Limits.LAYOUTS, () -> half(s));
         c.add(CommandIds.LAYOUT_RENAME, () -> "Rename layout" + named(s), null, () -> s.layout() != null && s.desk() == Desk.ADAPT, rename);
         c.add(CommandIds.LAYOUT_DELETE, () -> "Delete layout" + named(s), null, () -> s.layout() != null, () -> {
             Layout gone = s.layout();
@@ -61,6 +64,14 @@ public final class LayoutCommands {
     private static List<Override> keysOf(Studio s) {
         return s.differs().stream().filter(o -> o instanceof Override.Keys k && k.timeline().equals(s.timeline().id())
                 && (s.keys().isEmpty() ? s.selection().contains(k.owner()) : s.keys().stream().anyMatch(r -> r.element().equals(k.owner()) && r.property() == k.property()))).toList();
+    }
+
+    /** A layout for what is narrower than three quarters, such as an instance of a motif in a narrow place. */
+    private static void half(Studio s) {
+        Point size = s.base().size();
+        s.setLayout(null);
+        s.editBase("New layout: half as wide", null, b -> Layouts.add(b, "Half", 0, (int) Math.max(1, Math.ceil(size.x() * 0.75)), new Point(Math.max(1, Math.round(size.x() / 2)), size.y()), null));
+        s.setLayout(Layouts.at(s.base(), 0).id());
     }
 
     private static String named(Studio s) {

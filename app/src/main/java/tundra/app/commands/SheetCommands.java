@@ -10,6 +10,7 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Names;
 import tundra.core.file.SheetFile;
+import tundra.core.fit.Frames;
 import tundra.core.flip.SheetBook;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
@@ -92,11 +93,11 @@ public final class SheetCommands {
     /** The drawings of the flipbook that is worked on; else the frames of the scene, those of the marked part if there is one. */
     private SheetFile.Series series() {
         if (s.book().is()) {
-            return SheetFile.of(s.board(), s.book().element(), tundra.core.frame.FrameBuilder.of(s.project(), s.board(), s.fonts()));
+            return SheetFile.of(s.board(), s.book().element(), Frames.of(s.project(), s.board(), s.fonts()));
         }
         var range = s.board().main().range();
         long from = range == null ? 0 : range.from(), to = range == null ? s.board().main().duration() : range.to();
-        return SheetFile.of(s.project(), s.place().name(), s.board(), tundra.core.frame.FrameBuilder.of(s.project(), s.board(), s.fonts()), s.project().frameAt(from), s.project().frameAt(to));
+        return SheetFile.of(s.project(), s.place().name(), s.board(), Frames.of(s.project(), s.board(), s.fonts()), s.project().frameAt(from), s.project().frameAt(to));
     }
 
     private void saveSheet() {

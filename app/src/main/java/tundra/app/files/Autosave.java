@@ -15,7 +15,7 @@ import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.file.Recovery;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -121,7 +121,7 @@ public final class Autosave implements AutoCloseable {
         Board b = p.scenes().getFirst().board();
         Point size = b.size();
         double scale = Math.min(1, PICTURE / Math.max(1, Math.max(size.x(), size.y())));
-        return Still.png(p, FrameBuilder.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration() / 4)), (int) Math.max(1, Math.round(size.x() * scale)), (int) Math.max(1, Math.round(size.y() * scale)));
+        return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration() / 4)), (int) Math.max(1, Math.round(size.x() * scale)), (int) Math.max(1, Math.round(size.y() * scale)));
     }
 
     /** Told once, until it works again. */

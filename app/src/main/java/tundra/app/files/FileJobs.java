@@ -27,8 +27,8 @@ import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
 import tundra.core.file.Recovery;
 import tundra.core.file.SafeReplace;
+import tundra.core.fit.Frames;
 import tundra.core.flip.SheetBook;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
@@ -473,7 +473,7 @@ public final class FileJobs {
     private static byte[] thumbnail(Project alone, Motif m) {
         Board board = m.board();
         double scale = Math.min(1, THUMBNAIL / Math.max(1, Math.max(board.size().x(), board.size().y())));
-        return Still.png(alone, FrameBuilder.of(alone, board, Fonts.of(alone.assets())).at(Moment.opened(board, m.poster())),
+        return Still.png(alone, Frames.of(alone, board, Fonts.of(alone.assets())).at(Moment.opened(board, m.poster())),
                 (int) Math.max(1, Math.round(board.size().x() * scale)), (int) Math.max(1, Math.round(board.size().y() * scale)));
     }
 

@@ -24,6 +24,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Menus;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Motifs;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -135,7 +136,7 @@ final class MotifTile extends Button {
         }
         if (!same(now, made)) {
             made = now;
-            builder = FrameBuilder.of(p, m.board(), Fonts.of(p.assets()));
+            builder = Frames.of(p, m.board(), Fonts.of(p.assets()));
             outdated = true;
             show(m.poster());
         }

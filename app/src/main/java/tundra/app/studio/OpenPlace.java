@@ -2,13 +2,13 @@ package tundra.app.studio;
 
 import java.util.ArrayList;
 import java.util.List;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Mark;
 import tundra.core.frame.Moment;
-import tundra.core.frame.MotifFrames;
 import tundra.core.geometry.Affine;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -133,7 +133,7 @@ public final class OpenPlace {
             return new Around(p, way, Affine.IDENTITY, List.of(), background);
         }
         var measure = Fonts.of(p.assets());
-        Frame outer = new FrameBuilder(in.board(), measure, null, false, new MotifFrames(p, measure)).at(Moment.editing(in.board(), last.timeline, last.playhead));
+        Frame outer = new FrameBuilder(in.board(), measure, null, false, Frames.motifs(p, measure, null)).at(Moment.editing(in.board(), last.timeline, last.playhead));
         Frame.Placed placed = outer.find(last.instance);
         if (placed == null || !placed.toCanvas().invertible()) {
             return new Around(p, way, Affine.IDENTITY, List.of(), background);

@@ -3,6 +3,7 @@ package tundra.app.studio;
 import java.util.Map;
 import java.util.Objects;
 import tundra.core.edit.Rested;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.MotifFrames;
@@ -58,7 +59,7 @@ final class Seen {
         boolean otherMotifs = builder == null || builder.motifs().of() != p.motifs() || otherValues;
         if (builder == null || builder.board() != board || fonts != measured || otherMotifs) {
             FrameBuilder old = fonts == measured && !otherValues ? builder : null;
-            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : new MotifFrames(p.motifs(), p.values(), fonts, old == null ? null : old.motifs());
+            MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : Frames.motifs(p, fonts, old == null ? null : old.motifs());
             builder = new FrameBuilder(board, fonts, old, true, motifs);
             builder.showAsWritten(asWritten);
             builtAsWritten = asWritten;

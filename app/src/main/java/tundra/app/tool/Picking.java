@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.HitTest;
 import tundra.core.frame.Pickable;
 import tundra.core.geometry.Point;
@@ -24,7 +24,7 @@ public final class Picking {
         if (studio.desk() != Desk.INTERACT || studio.playing()) {
             return under;
         }
-        Frame all = FrameBuilder.of(studio.project(), Pickable.board(studio.board()), studio.fonts()).at(studio.moment());
+        Frame all = Frames.of(studio.project(), Pickable.board(studio.board()), studio.fonts()).at(studio.moment());
         var areas = new ArrayList<List<String>>();
         var unseen = new ArrayList<List<String>>();
         for (List<String> path : HitTest.under(all, at, tolerance)) {

@@ -3,7 +3,7 @@ package tundra.core.check;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -45,7 +45,7 @@ public final class Checks {
                 }
             });
             if (!here.isEmpty()) {
-                var builder = FrameBuilder.of(project, s.board(), measure);
+                var builder = Frames.of(project, s.board(), measure);
                 here.forEach(e -> books.add(() -> {
                     var found = new ArrayList<>(new FlipbookChecks(s, e, builder, eyes, jump, progress).run());
                     found.sort(Comparator.comparing(Finding::check).thenComparingLong(Finding::time));

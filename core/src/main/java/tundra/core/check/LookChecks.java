@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import tundra.core.frame.FrameBuilder;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Mark;
 import tundra.core.frame.TextMeasurer;
@@ -51,7 +51,7 @@ final class LookChecks {
                         new Finding.Fix("Set in " + FontSource.STANDARD, b -> b.mapElement(id, x -> x.withContent(((Content.Text) x.content()).withFamily(FontSource.STANDARD))))));
             }
         });
-        FrameBuilder.of(project, scene.board(), measure).at(0).nodes().forEach(this::look);
+        Frames.of(project, scene.board(), measure).at(0).nodes().forEach(this::look);
         return out;
     }
 

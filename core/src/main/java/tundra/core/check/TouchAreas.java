@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
+import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.HitTest;
 import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
@@ -97,7 +97,7 @@ public final class TouchAreas {
             return List.of();
         }
         Board touched = touched(board, catching(p, board));
-        Frame frame = FrameBuilder.of(p, touched, measure).at(at);
+        Frame frame = Frames.of(p, touched, measure).at(at);
         var out = new ArrayList<Area>();
         int points = (int) Math.max(FEW, Math.min(POINTS, POINTS * Math.sqrt((double) AREAS / reacting.size())));
         for (String id : reacting) {

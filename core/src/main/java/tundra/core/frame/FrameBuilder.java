@@ -13,7 +13,6 @@ import tundra.core.model.Drawing;
 import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
-import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
@@ -38,11 +37,6 @@ public final class FrameBuilder {
     private final MotifFrames motifs;
     private String asWritten;
 
-    /** What visitors see of a scene or a motif of a project. */
-    public static FrameBuilder of(Project p, Board board, TextMeasurer measure) {
-        return new FrameBuilder(board, measure, null, false, new MotifFrames(p, measure));
-    }
-
     /** What visitors see: without the guide elements. */
     public FrameBuilder(Board board, TextMeasurer measure) {
         this(board, measure, null, false);
@@ -54,7 +48,7 @@ public final class FrameBuilder {
      * @param guides whether guide elements are shown, as while drawing
      */
     public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous, boolean guides) {
-        this(board, measure, previous, guides, new MotifFrames(List.of(), List.of(), measure, null));
+        this(board, measure, previous, guides, new MotifFrames(List.of(), List.of(), measure, null, (b, layout) -> b));
     }
 
     /** @param motifs that the board's instances show */
@@ -180,8 +174,7 @@ public final class FrameBuilder {
 
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
-        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null
-                ? motifs.at(i.motif(), m.inside(board, e.id(), motifs.clock(i), motifs.board(i.motif()))) : carried(e, v, nodes(seen(e, m), m));
+        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null ? instance(e, i, m) : carried(e, v, nodes(seen(e, m), m));
         Last before = last.get(e);
         Look look = look(e, v, children, m);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children) && before.node.look().equals(look)) {
@@ -192,6 +185,12 @@ public final class FrameBuilder {
             last.put(e, new Last(v, n));
         }
         return n;
+    }
+
+    /** What an instance shows: its motif, in the layout that is for its own width. */
+    private List<FrameNode> instance(Element e, Content.Instance i, Moment m) {
+        String shown = motifs.shown(i, Math.abs(e.rest().get(Properties.SCALE).x()) * i.box().x());
+        return motifs.at(shown, m.inside(board, e.id(), motifs.clock(i), motifs.board(shown)));
     }
 
     /** What a group holds is taken along by its ties while the group has another size than at rest. */

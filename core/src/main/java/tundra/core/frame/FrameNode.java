@@ -55,6 +55,11 @@ public final class FrameNode {
         this.motif = motif;
     }
 
+    /** The same in a parent that is so many times as large. */
+    FrameNode scaled(double k) {
+        return new FrameNode(id, locked, Affine.scale(k, k).times(toParent), opacity, box, marks, children, clips, motif, look);
+    }
+
     /** The same elsewhere in its parent. */
     FrameNode moved(Point by) {
         return by.equals(Point.ZERO) ? this : new FrameNode(id, locked, Affine.translate(by.x(), by.y()).times(toParent), opacity, box, marks, children, clips, motif, look);

@@ -4,12 +4,13 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
+import tundra.core.model.Layout;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
-import tundra.core.model.Project;
 
 /**
  * What boards show of their piece: pictures of motifs, each made once for a moment, however often it is shown then, and the values that stand
@@ -24,13 +25,16 @@ public final class MotifFrames {
     private final TextMeasurer measure;
     private final List<Motif> motifs;
     private final List<PieceValue> values;
+    private final BiFunction<Board, String, Board> layouts;
+    /** By how much motifs in layouts are drawn larger than they are, by what is shown. */
+    private final Map<String, Double> scales = new HashMap<>();
 
-    public MotifFrames(Project p, TextMeasurer measure) {
-        this(p.motifs(), p.values(), measure, null);
-    }
-
-    /** @param previous of an earlier version of the project, whose pictures of what stayed the same are taken over; null for none */
-    public MotifFrames(List<Motif> motifs, List<PieceValue> values, TextMeasurer measure, MotifFrames previous) {
+    /**
+     * @param previous of an earlier version of the project, whose pictures of what stayed the same are taken over; null for none
+     * @param layouts gives a board in a layout, by its id
+     */
+    public MotifFrames(List<Motif> motifs, List<PieceValue> values, TextMeasurer measure, MotifFrames previous, BiFunction<Board, String, Board> layouts) {
+        this.layouts = layouts;
         this.motifs = motifs;
         this.values = values;
         this.measure = measure;
@@ -55,7 +59,7 @@ public final class MotifFrames {
         boolean[] all = {true};
         if (asked.add(id)) {
             tundra.core.model.Tree.each(now.elements(), e -> {
-                if (e.content() instanceof tundra.core.model.Content.Instance i) {
+                if (e.content() instanceof Content.Instance i) {
                     all[0] &= same(previous, i.motif(), asked);
                 }
             });
@@ -78,6 +82,24 @@ public final class MotifFrames {
         return boards.get(motif);
     }
 
+    /**
+     * What an instance shows: a name for its motif, or for the layout of it that is for the instance's own width. That is drawn as wide as the
+     * instance.
+     *
+     * @param width of the instance in its parent, in px
+     */
+    String shown(Content.Instance i, double width) {
+        Board b = boards.get(i.motif());
+        Layout l = b.layouts().isEmpty() ? null : b.layouts().stream().filter(x -> x.holds(width)).findFirst().orElse(null);
+        if (l == null) {
+            return i.motif();
+        }
+        String name = i.motif() + " " + l.id();
+        boards.computeIfAbsent(name, n -> layouts.apply(b, l.id()));
+        scales.put(name, b.size().x() / l.size().x());
+        return name;
+    }
+
     /** What drives the time of an instance. */
     Clock clock(Content.Instance i) {
         return motifs.stream().filter(m -> m.id().equals(i.motif())).findFirst().map(m -> m.clock(i)).orElse(i.clock());
@@ -93,6 +115,8 @@ public final class MotifFrames {
         List<FrameNode> nodes = known.get(m);
         if (nodes == null) {
             nodes = builders.computeIfAbsent(motif, k -> new FrameBuilder(b, measure, null, false, this)).at(m).nodes();
+            double k = scales.getOrDefault(motif, 1.0);
+            nodes = k == 1 ? nodes : nodes.stream().map(n -> n.scaled(k)).toList();
             if (known.size() >= KEPT) {
                 known.remove(known.keySet().iterator().next());
             }

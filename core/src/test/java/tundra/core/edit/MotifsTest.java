@@ -6,9 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import tundra.core.model.Flipbook;
-import tundra.core.model.Drawing;
 import tundra.core.file.ProjectFile;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -21,8 +20,10 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -63,7 +64,7 @@ class MotifsTest {
 
     private static Frame frame(Project p, long t) {
         Board b = p.scenes().getFirst().board();
-        return FrameBuilder.of(p, b, MEASURE).at(t);
+        return Frames.of(p, b, MEASURE).at(t);
     }
 
     /** What is painted, and where, in its order. */
@@ -126,9 +127,9 @@ class MotifsTest {
         Project q = made.project();
         Board b = q.scenes().getFirst().board();
         for (long t : new long[] {0, 300_000, 800_000}) {
-            Board apart = BrokenApart.of(q, b, List.of(made.instance()), FrameBuilder.of(q, b, MEASURE), Moment.opened(b, t));
+            Board apart = BrokenApart.of(q, b, List.of(made.instance()), Frames.of(q, b, MEASURE), Moment.opened(b, t));
             assertThat(apart.find(made.instance()).content()).isInstanceOf(Content.Group.class);
-            assertThat(painted(FrameBuilder.of(q, apart, MEASURE).at(t))).as("at " + t).isEqualTo(painted(frame(q, t)));
+            assertThat(painted(Frames.of(q, apart, MEASURE).at(t))).as("at " + t).isEqualTo(painted(frame(q, t)));
         }
     }
 
@@ -212,7 +213,7 @@ class MotifsTest {
     @Test
     void aLoopingFlipbookKeepsItsLengthAndItsLoop() {
         Project p = with(book(Flipbook.Ending.LOOP), false);
-        Frame seen = FrameBuilder.of(p, p.scenes().getFirst().board(), MEASURE).at(0);
+        Frame seen = Frames.of(p, p.scenes().getFirst().board(), MEASURE).at(0);
         Motifs.Made made = Motifs.make(p, "s", List.of("book"), "Runner", seen);
         Timeline main = made.project().motif(made.motif()).board().main();
         assertThat(main.duration()).isEqualTo(500_000);
@@ -232,11 +233,11 @@ class MotifsTest {
     @Test
     void whatDoesNotLoopIsAsLongAsItsSceneAndPlaysOnce() {
         Project p = with(book(Flipbook.Ending.HOLD), false);
-        Motifs.Made made = Motifs.make(p, "s", List.of("book"), "Runner", FrameBuilder.of(p, p.scenes().getFirst().board(), MEASURE).at(0));
+        Motifs.Made made = Motifs.make(p, "s", List.of("book"), "Runner", Frames.of(p, p.scenes().getFirst().board(), MEASURE).at(0));
         assertThat(made.project().motif(made.motif()).board().main().duration()).isEqualTo(5_000_000);
         assertThat(((Content.Instance) Motifs.instance(made.project(), made.motif(), Point.ZERO).content()).clock().repeat()).isEqualTo(Clock.Repeat.ONCE);
         Project looped = with(book(Flipbook.Ending.HOLD), true);
-        Motifs.Made again = Motifs.make(looped, "s", List.of("book"), "Runner", FrameBuilder.of(looped, looped.scenes().getFirst().board(), MEASURE).at(0));
+        Motifs.Made again = Motifs.make(looped, "s", List.of("book"), "Runner", Frames.of(looped, looped.scenes().getFirst().board(), MEASURE).at(0));
         assertThat(((Content.Instance) Motifs.instance(again.project(), again.motif(), Point.ZERO).content()).clock().repeat()).as("as its Main says").isEqualTo(Clock.Repeat.LOOP);
     }
 
@@ -244,7 +245,7 @@ class MotifsTest {
     void aMotifIsAsLargeAsItsWholeMove() {
         Project p = piece();
         Board before = p.scenes().getFirst().board();
-        FrameBuilder builder = FrameBuilder.of(p, before, MEASURE);
+        FrameBuilder builder = Frames.of(p, before, MEASURE);
         // from (150, 20) to (20, 90), 20 × 10 large, twice as large at the end of the other timeline
         Motifs.Made made = Motifs.make(p, "s", List.of("c"), "Kite", builder.at(0), t -> builder.at(Moment.main(before, t)));
         Point size = made.project().motif(made.motif()).board().size();

@@ -14,8 +14,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import tundra.core.file.ProjectFile;
 import tundra.core.file.Savable;
 import tundra.core.file.SchemaCheck;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FakeMeasurer;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
@@ -32,8 +32,8 @@ import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
-import tundra.core.model.Links;
 import tundra.core.model.Layout;
+import tundra.core.model.Links;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -136,7 +136,7 @@ class ReactionsTest {
         Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))
                 .mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of("words")), new Dragging.Pair("vane", List.of("lamp")))).withMotion(m -> m.withArea("vane")))));
         assertThat(Savable.problem(p)).isNull();
-        var seen = FrameBuilder.of(p, board(p), new FakeMeasurer()).at(0);
+        var seen = Frames.of(p, board(p), new FakeMeasurer()).at(0);
         Motifs.Made made = Motifs.make(p, "a", List.of("lamp", "vane"), "Instruments", seen);
         assertThat(Savable.problem(made.project())).as("both became one motif").isNull();
         assertThat(board(made.project()).drags().getFirst().pairs()).containsExactly(new Dragging.Pair(made.instance(), List.of("words")));

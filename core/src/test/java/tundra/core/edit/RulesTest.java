@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.file.Savable;
+import tundra.core.fit.Frames;
 import tundra.core.frame.FakeMeasurer;
-import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
@@ -136,7 +136,7 @@ class RulesTest {
         List<Action> both = List.of(Actions.of(Actions.PLAY, "field"), Actions.of(Actions.HIDE, List.of("field")));
         Project p = piece().mapBoard("s", b -> Reactions.with(b, new Reaction("r", Events.tapped("hut"), both)));
         Board b = p.place("s").board();
-        Project apart = p.mapBoard("s", x -> BrokenApart.of(p, b, List.of("field"), FrameBuilder.of(p, b, new FakeMeasurer()), Moment.opened(b, 0)));
+        Project apart = p.mapBoard("s", x -> BrokenApart.of(p, b, List.of("field"), Frames.of(p, b, new FakeMeasurer()), Moment.opened(b, 0)));
         Project tidied = Rules.tidied(p, apart);
         assertThat(tidied.place("s").board().reactions().getFirst().actions()).as("it can still be hidden").containsExactly(both.getLast());
         assertThat(Savable.problem(tidied)).isNull();

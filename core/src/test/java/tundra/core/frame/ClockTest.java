@@ -46,7 +46,7 @@ class ClockTest {
     }
 
     private static double turn(Board scene, Moment m) {
-        var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE)), List.of(), new FakeMeasurer(), null);
+        var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE)), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
         FrameNode vane = new FrameBuilder(scene, new FakeMeasurer(), null, false, motifs).at(m).nodes().getFirst();
         return Math.toDegrees(Math.atan2(vane.children().getFirst().toParent().b(), vane.children().getFirst().toParent().a()));
     }
@@ -71,7 +71,7 @@ class ClockTest {
         Board one = scene(Clock.OWN, null);
         Element e = one.elements().getFirst();
         Board b = one.withElements(List.of(e, e.withId("b"), e.withId("c").withContent(new Content.Instance("m", VANE.size(), Clock.OWN.withPhase(12)))));
-        var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE)), List.of(), new FakeMeasurer(), null);
+        var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE)), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
         var nodes = new FrameBuilder(b, new FakeMeasurer(), null, false, motifs).at(5).nodes();
         assertThat(nodes.get(1).children()).isSameAs(nodes.get(0).children());
         assertThat(nodes.get(2).children()).as("a turn ahead is the same").isSameAs(nodes.get(0).children());
@@ -82,7 +82,7 @@ class ClockTest {
         Board b = scene(Clock.OWN, null);
         var motifs = new MotifFrames(List.of(new Motif("m", "Vane", new Board(VANE.size(), Values.NONE, List.of(new Element("dot", "Dot", false, false,
                 Values.NONE.with(Properties.SIZE, new Point(10, 10)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, tundra.core.model.Color.parse("#000000")),
-                new Content.Rectangle())), VANE.timelines(), List.of()))), List.of(), new FakeMeasurer(), null);
+                new Content.Rectangle())), VANE.timelines(), List.of()))), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
         Frame f = new FrameBuilder(b, new FakeMeasurer(), null, false, motifs).at(0);
         assertThat(f.find("dot")).isNull();
         assertThat(f.index()).containsOnlyKeys("vane");

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.PieceValues;
+import tundra.core.fit.Frames;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -51,11 +52,11 @@ class ValueWordsTest {
     void theCanvasShowsWhatTheyAreAtFirstAndTheirNamesWhileTyped() {
         Project p = piece("{placed} of 3");
         Board b = p.scenes().getFirst().board();
-        var seen = FrameBuilder.of(p, b, new FakeMeasurer());
+        var seen = Frames.of(p, b, new FakeMeasurer());
         assertThat(seen(seen)).isEqualTo("0 of 3");
         assertThat(seen.boxAt(b.find("words"), 0).x()).isEqualTo(new FrameBuilder(b.mapElement("words", e -> e.withContent(((Content.Text) e.content()).withText("0 of 3"))), new FakeMeasurer()).boxAt(
                 b.mapElement("words", e -> e.withContent(((Content.Text) e.content()).withText("0 of 3"))).find("words"), 0).x());
-        var typed = FrameBuilder.of(p, b, new FakeMeasurer());
+        var typed = Frames.of(p, b, new FakeMeasurer());
         typed.showAsWritten("words");
         assertThat(seen(typed)).isEqualTo("{placed} of 3");
     }

@@ -44,6 +44,9 @@ class Board {
     this.timelines = timelines.map((t) => new Timeline(t, this, slot, t.starts ? own : undefined));
     this.#conducted = own ? this.timelines.filter((t) => t.starts) : [];
     this.#instances = instances.map((i) => new Instance(this, i, piece));
+//# layouts
+    this.fit();
+//# core
 //# through
     if (!around) through(el, piece.root);
 //# core
@@ -158,7 +161,13 @@ class Board {
     for (const t of this.timelines) t.starts = layout?.timelines[t.id]?.starts ?? t.begins;
     for (const t of this.active) t.again();
     for (const x of texts) this.says?.(x);
+    this.fit();
     if (activeElement !== this.piece.root.activeElement && this.el.contains(activeElement)) activeElement.focus({ preventScroll: true });
+  }
+
+  // Instances show the layouts of their motifs that are for their widths now.
+  fit() {
+    for (const i of this.#instances) i.fits?.();
   }
 
   // What was dragged onto a place is there again once what is given back is called.
@@ -182,6 +191,7 @@ class Board {
     sides(by).forEach((px, i) => this.el.style.setProperty(["--w", "--n", "--h", "--m"][i], px));
     if (this.grown.every((px, i) => px === by[i])) return;
     this.grown = by;
+    this.fit();
     const all = [...this.timelines, ...this.#sets.values()], moves = fluid.length || all.some((t) => t.fluid(this.#tracks(t)));
     if (!moves) return;
     for (const t of all) t.leave();

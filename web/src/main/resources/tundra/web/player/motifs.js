@@ -3,17 +3,49 @@
 class Instance {
   #states;
   #clock;
+//# inlays
+  #drawn;
+  #layout = null;
+//# motifs
 
   constructor(around, data, piece) {
     const motif = piece.motifs[data.motif];
     const { of, outer, timeline, from = 0 } = data;
-    const el = around.part(of);
+    let el = around.part(of);
+//# inlays
+    // what differs in layouts has a box around it that says which one it is
+    if (motif.inside) {
+      el.append((el = document.createElement("div")));
+      el.className = motif.inside;
+      el.dataset.layout = "base";
+    }
+//# motifs
     el.append(piece.el.querySelector(":scope > template." + motif.of).content.cloneNode(true));
     Object.assign(this, { timeline, from, name: outer });
+//# inlays
+    if (motif.inside) Object.assign(this, { motif, data, around }), (this.#drawn = el.cloneNode(true));
+//# motifs
     this.#clock = new Clock(data, motif.timelines[0].duration);
     this.board = new Board(el, motif, piece, motif.states ? { repeat: "once" } : data, around, outer);
     if (motif.states) this.#states = new States(around.part(outer), this.board, { ...motif.states, rest: this.#clock.local(0) }, this.#clock.local(0));
   }
+
+//# inlays
+  // Shows the layout of its motif that is for its own width, as wide as it is.
+  fits() {
+    const { motif, around, board } = this;
+    if (!motif) return;
+    const now = around.layout?.instances?.find((i) => i.of === this.data.of) ?? (around.layout ? {} : this.data);
+    const wide = now.grown ? between(now.wide, now.grown, around.grown) : (now.wide ?? this.data.wide);
+    const l = motif.layouts.find(({ from, to = Infinity }) => wide >= from && wide < to) ?? null;
+    if (l === this.#layout) return;
+    const held = (x) => (x ? board.piece.el.querySelector(":scope > template." + x.id).content : this.#drawn);
+    board.el.dataset.layout = l?.id ?? "base";
+    board.become(l, held(this.#layout), held(l));
+    board.el.style.scale = l ? motif.size[0] / l.size[0] : "";
+    this.#layout = l;
+  }
+//# motifs
 
   run(how) {
     if (this.#states) this.#states.stand();
