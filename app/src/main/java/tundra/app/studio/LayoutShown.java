@@ -78,12 +78,25 @@ final class LayoutShown {
         return of(base) == null ? kept : kept.mapBoard(place, b -> seen(base));
     }
 
+    /** Whether motifs came, went or changed besides the one that is open, if one is. */
+    private static boolean otherMotifs(Project a, Project b, String place) {
+        if (a.motifs().size() != b.motifs().size()) {
+            return true;
+        }
+        for (int i = 0; i < a.motifs().size(); i++) {
+            if (a.motifs().get(i) != b.motifs().get(i) && !a.motifs().get(i).id().equals(place)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** What was made of such a piece, with the change of its board written back. */
     Project back(Project kept, String place, Project made) {
         Board base = kept.place(place).board();
         Layout here = of(base);
         return here == null || made.place(place) == null ? made
                 // what became part of a motif can't stay in the scene as well
-                : made.mapBoard(place, b -> b == seen(base) ? base : Lens.put(base, here.id(), b, everywhere || made.motifs() != kept.motifs() ? Lens.Scope.EVERYWHERE : Lens.Scope.ONLY_HERE));
+                : made.mapBoard(place, b -> b == seen(base) ? base : Lens.put(base, here.id(), b, everywhere || otherMotifs(kept, made, place) ? Lens.Scope.EVERYWHERE : Lens.Scope.ONLY_HERE));
     }
 }

@@ -216,7 +216,8 @@ public final class Reactions {
 
         /** Those of the scene, also where the board is one as it is in a layout. */
         public List<Layout> layouts() {
-            return project.places().stream().map(Place::board).filter(b -> b.main().id().equals(board.main().id())).findFirst().map(Board::layouts).orElse(List.of());
+            // those of the whole piece have no scene
+            return board.timelines().isEmpty() ? List.of() : project.places().stream().map(Place::board).filter(b -> b.main().id().equals(board.main().id())).findFirst().map(Board::layouts).orElse(List.of());
         }
 
         /** Whether an element may stand in a slot. */
