@@ -68,6 +68,7 @@ final class LayoutPages {
                 Variant v = variant(piece.mapBoard(s.id(), b -> Lens.get(b, l.id()).withLayouts(all(b))), s.id(), l, measure, prepared);
                 if (!v.grown().isEmpty()) {
                     v.markup().css().fluid(v.markup().css().names(), v.styles());
+                    Covering.css(v.markup(), v.place().board());
                 }
                 out.of.computeIfAbsent(s.id(), id -> new ArrayList<>()).add(v);
             }
@@ -141,12 +142,15 @@ final class LayoutPages {
      * The looks of a scene in its layouts go to the page's style sheet.
      *
      * @param before the names that the style sheet had before the scene's came to it
+     * @param markup with the scene as it is drawn
      */
-    void css(Scene s, Set<String> before, StyleSheet css) {
+    void css(Scene s, Set<String> before, Markup markup) {
+        StyleSheet css = markup.css();
         if (drawn.get(s.id()) instanceof Variant v) {
             var own = new LinkedHashSet<>(css.names());
             own.removeAll(before);
             css.fluid(own, v.styles());
+            Covering.css(markup, s.board());
         }
         var all = new LinkedHashMap<String, StyleSheet>();
         of(s).forEach(v -> all.put(PageId.of(v.layout().id()), v.markup().css()));
@@ -161,7 +165,7 @@ final class LayoutPages {
         Grown.ALL.subList(0, sides).forEach(g -> css.put(Markup.sceneTarget(s), g.variable(), "0"));
     }
 
-    /** The looks of a motif in its layouts, like {@link #css(Scene, Set, StyleSheet)}. */
+    /** The looks of a motif in its layouts, like {@link #css(Scene, Set, Markup)}. */
     void css(Motif m, Set<String> before, StyleSheet css) {
         var all = new LinkedHashMap<String, StyleSheet>();
         of(m).forEach(v -> all.put(PageId.of(v.layout().id()), v.markup().css()));

@@ -88,7 +88,7 @@ public final class PageCompiler {
         for (Scene s : project.scenes()) {
             Set<String> before = markup.css().names();
             markup.scene(s, s == project.scenes().getFirst());
-            layouts.css(s, before, markup.css());
+            layouts.css(s, before, markup);
         }
         List<Motif> motifs = motifs(project);
         for (Motif m : motifs) {

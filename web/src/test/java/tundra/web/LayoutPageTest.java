@@ -28,6 +28,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Tie;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
@@ -400,6 +401,38 @@ class LayoutPageTest extends InBrowser {
                 browser.run("scrollTo(0, 200)");
                 double share = width < 300 ? 0.25 : drawn;
                 browser.until("return scrollY === 200 && Math.abs(document.querySelector('.t-cloud .t-p > *').getBoundingClientRect().y - " + (85 - 200 - share * 200) + ") < 0.6");
+            }
+        }
+    }
+
+    /** A picture's box that covers the whole window, one that is contained in a corner of it, and one that goes by a single side. */
+    @Test
+    void whatCoversTheWindowDoesSoAtEverySize() throws Exception {
+        Values dark = Values.NONE.with(Properties.FILL, Color.parse("#1C6A5E")).with(Properties.TIE_X, "both sides").with(Properties.TIE_Y, "both sides");
+        java.util.function.BiFunction<Element, Integer, Element> holds = (e, n) -> e.withContent(new Content.Group(List.of(new Element("in" + n, "in" + n, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40)).with(Properties.SIZE, new Point(80, 50))
+                .with(Properties.FILL, Color.parse("#E9B44C")), new Content.Rectangle())), Tie.box(e)));
+        var ground = holds.apply(new Element("ground", "Ground", false, false, dark.with(Properties.POSITION, new Point(200, 100)).with(Properties.SIZE, new Point(400, 200)).with(Properties.RESIZE, "cover").with(Properties.RESIZE_POINT, new Point(0.3, 1)),
+                new Content.Group(List.of(), new Point(400, 200))), 1);
+        var corner = holds.apply(new Element("corner", "Corner", false, false, dark.with(Properties.POSITION, new Point(300, 140)).with(Properties.PIVOT, new Point(0.25, 0.75)).with(Properties.SCALE, new Point(0.8, 0.8)).with(Properties.SIZE, new Point(120, 80))
+                .with(Properties.LEFT_IN, "%").with(Properties.TOP_IN, "%").with(Properties.RESIZE, "contain").with(Properties.RESIZE_POINT, new Point(1, 0.5)), new Content.Group(List.of(), new Point(120, 80))), 2);
+        var side = holds.apply(new Element("side", "Side", false, false, dark.with(Properties.TIE_Y, "bottom").with(Properties.POSITION, new Point(100, 150)).with(Properties.SIZE, new Point(160, 60)).with(Properties.RESIZE, "contain"), new Content.Group(List.of(), new Point(160, 60))), 3);
+        // the same in a group that follows both sides
+        var group = new Element("outer", "Outer", false, false, dark.with(Properties.POSITION, new Point(200, 100)).with(Properties.SIZE, new Point(360, 180)),
+                new Content.Group(List.of(holds.apply(corner.withId("nested").with(Properties.POSITION, new Point(200, 90)), 4)), new Point(360, 180)));
+        Board drawn = new Board(new Point(400, 200), Values.NONE.with(Properties.SCENE_HEIGHT, "the window's"), List.of(ground, corner, side, group), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())
+                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 300))));
+        Project p = new Project("p", "P", 24, List.of(new Scene("scene", "Scene", drawn)), Map.of(), Map.of());
+        new Visit(browser, folder, "covering", p);
+        for (int[] window : new int[][] {{400, 200}, {600, 200}, {400, 420}, {700, 500}, {350, 160}, {260, 500}, {220, 240}, {500, 700}}) {
+            browser.resize(window[0], window[1]);
+            Layout l = tundra.core.fit.Layouts.at(drawn, window[0]);
+            Board b = tundra.core.fit.Layouts.seen(drawn, l, new Point(window[0], window[1]), tundra.render.Fonts.BUNDLED);
+            browser.until("const r = document.querySelector('.t-scene').getBoundingClientRect(); return r.width === " + window[0] + " && r.height === " + window[1]);
+            var frame = new tundra.core.frame.FrameBuilder(b, tundra.render.Fonts.BUNDLED).at(0);
+            for (String id : List.of("in1", "in2", "in3", "in4")) {
+                var r = frame.find(id).bounds();
+                var at = List.of(r.x(), r.y(), r.width(), r.height());
+                browser.until("const r = document.querySelector('.t-" + id + " .t-p > *').getBoundingClientRect(); return " + at + ".every((v, i) => Math.abs(v - [r.x, r.y, r.width, r.height][i]) < 0.06)");
             }
         }
     }
