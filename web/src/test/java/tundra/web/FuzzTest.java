@@ -56,7 +56,7 @@ class FuzzTest {
     private static List<byte[]> projects() throws Exception {
         var out = new ArrayList<byte[]>();
         // by names that are the same each time, as the changes fall where the random numbers say
-        for (Project p : tundra.core.model.Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), tundra.samples.Hop.project(),
+        for (Project p : tundra.core.model.Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), LayoutPageTest.inlays(), tundra.samples.Hop.project(),
                 tundra.samples.OpenNight.project()))) {
             out.add(ProjectFile.bytes(p));
         }

@@ -437,9 +437,8 @@ class LayoutPageTest extends InBrowser {
         }
     }
 
-    /** Instances of a motif show its layout for their own width: as they stand, in another layout of the scene, and as their ties make them wider; time goes on. */
-    @Test
-    void anInstanceShowsTheLayoutForItsOwnWidth() throws Exception {
+    /** A motif that has a layout, three times in a scene that has one. */
+    static Project inlays() {
         java.util.function.Function<String, Element> box = id -> new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(30, 20)).with(Properties.SIZE, new Point(40, 20)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
         Element label = new Element("label", "label", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 8)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, Color.BLACK), new Content.Text("Tonight", "Figtree", 600, 18, Content.Align.LEFT, 1.2));
         var turns = new Timeline("turns", Timeline.MAIN, 4_000_000, true, true, Map.of()).with("blade", Properties.POSITION, new tundra.core.motion.Track<>(List.of(
@@ -453,7 +452,14 @@ class LayoutPageTest extends InBrowser {
                 placed.apply("tied", Values.NONE.with(Properties.POSITION, new Point(10, 140)).with(Properties.SCALE, new Point(0.9, 0.9)).with(Properties.TIE_X, "both sides").with(Properties.RESIZE, "cover")));
         Board b = new Board(new Point(400, 260), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())
                 .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 260), tundra.core.model.Differs.NOTHING.withValues("wide", v -> v.with(Properties.SCALE, new Point(0.6, 0.6))))));
-        Project p = new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()).withMotifs(List.of(new tundra.core.model.Motif("entry", "Entry", entry)));
+        return new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()).withMotifs(List.of(new tundra.core.model.Motif("entry", "Entry", entry)));
+    }
+
+    /** Instances of a motif show its layout for their own width: as they stand, in another layout of the scene, and as their ties make them wider; time goes on. */
+    @Test
+    void anInstanceShowsTheLayoutForItsOwnWidth() throws Exception {
+        Project p = inlays();
+        Board b = p.scenes().getFirst().board();
         var visit = new Visit(browser, folder, "inlays", p);
         var seen = new ArrayList<String>();
         for (int width : new int[] {400, 250, 460, 330, 280, 400}) {
