@@ -97,6 +97,114 @@ class JobsTest extends InWindow {
         page.until(panel, "0");
     }
 
+    private void at(String field, double v) throws Exception {
+        t.fill("field-" + field, tundra.core.geometry.Numbers.plain(v, 2));
+        t.settle();
+    }
+
+    private void place(double x, double y) throws Exception {
+        at("position-x", x);
+        at("position-y", y);
+    }
+
+    /** From a wide page with a menu at its side: on a tablet the menu lies on top, on a phone it is folded and slides in and out, and the opening is skipped. */
+    @Test
+    void aMenuForEveryWindow() throws Exception {
+        draw(KeyCode.R, 0, 0, 638, 398);
+        rename("Ground");
+        draw(KeyCode.R, 10, 60, 130, 380);
+        rename("Panel");
+        t.keys(KeyCode.T);
+        t.click(t.canvas(220, 40));
+        t.until(t.w.typing::active);
+        t.type("Open night at the station");
+        t.keys(KeyCode.ESCAPE);
+        t.settle();
+        // the opening: the words come in over a second
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.settle();
+        t.run("helper-Appear");
+        t.click("helper-take");
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ADAPT);
+            return null;
+        });
+        t.settle();
+        String words = RealWindow.fx(() -> t.studio.selected().id()), panel = board().elements().get(1).id();
+        select("Ground");
+        t.click("tie-right");
+        t.click("tie-bottom");
+        // a tablet: the menu across the top
+        t.run("layout-new-TABLET");
+        t.settle();
+        select("Panel");
+        at("size-w", 768);
+        at("size-h", 60);
+        place(384, 30);
+        // a phone: the menu beside the canvas, words that break, no opening
+        t.run("layout-new-PHONE");
+        t.settle();
+        select("Panel");
+        at("size-w", 200);
+        at("size-h", 640);
+        place(-110, 320);
+        RealWindow.fx(() -> {
+            t.studio.select(List.of(words));
+            return null;
+        });
+        t.settle();
+        at("wrap", 300);
+        t.click("layout-ended");
+        t.settle();
+        // what opens it, on the phone alone
+        t.keys(KeyCode.ALT, KeyCode.DIGIT1);
+        t.settle();
+        draw(KeyCode.R, 300, 20, 344, 64);
+        rename("Fold");
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        t.run("new-timeline");
+        t.settle();
+        select("Panel");
+        t.run("key");
+        RealWindow.fx(() -> {
+            t.studio.seek(300_000);
+            return null;
+        });
+        t.settle();
+        at("position-x", 100);
+        String slide = RealWindow.fx(() -> t.studio.timeline().name());
+        select("Fold");
+        t.run("add-reaction");
+        t.settle();
+        pick("chip-verb", "play or pause");
+        pick("chip-timeline", "Timeline");
+        TriedPage page = tried();
+        String left = "String(Math.round(document.querySelector('.t-" + panel + "').getBoundingClientRect().left))";
+        page.until("String(Tundra.pieces[0].shown.layout)", "Phone");
+        page.until(left, "-210");
+        assertThat(page.ask("String(Tundra.pieces[0].timeline('Main').playing)")).isEqualTo("false");
+        page.ask(tap("Fold"));
+        page.until("String(Math.round(Tundra.pieces[0].timeline('" + slide + "').time) >= 300)", "true");
+        page.until(left, "0");
+        // a tablet and a wide window, without loading anew
+        t.click("try-width");
+        t.choose("try-width-768");
+        page.until("String(typeof Tundra === 'object' && Tundra.pieces.length && Tundra.pieces[0].shown.layout)", "Tablet");
+        page.until(left, "0");
+        page.until("String(document.querySelector('.t-" + panel + "').getBoundingClientRect().width)", "768");
+        t.click("try-width");
+        t.choose("try-width-1024");
+        page.until("String(typeof Tundra === 'object' && Tundra.pieces.length && Tundra.pieces[0].shown.layout)", "null");
+        page.until(left, "10");
+        assertThat(page.ask("String(document.querySelector('[aria-label=Fold]')?.checkVisibility({ visibilityProperty: true }) ?? false)")).as("drawn for the phone alone").isEqualTo("false");
+    }
+
     /** Three scenes, a right and a wrong answer each, a score; tried from the last one. */
     @Test
     void aQuizOverThreeScenesTriedFromItsLast() throws Exception {

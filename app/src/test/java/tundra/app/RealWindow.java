@@ -445,6 +445,7 @@ final class RealWindow implements AutoCloseable, Asker {
 
     /** Clicks at the end of a field of a panel; gives the text field that it is from then on, with all of it selected. */
     TextField enter(String field) throws Exception {
+        bringIntoView(field);
         return enter(node(field).lookup(".resting-field"));
     }
 

@@ -14,7 +14,8 @@ import tundra.core.model.Slot;
 /** The reactions of the scene or motif that is open, or those of the whole piece, and how they are changed. */
 record ReactionSite(Studio studio, Reach reach) {
     List<Reaction> all() {
-        return reach.of(studio.project(), studio.place().id());
+        // of a scene as it is in the layout that is worked on
+        return reach == Reach.PLACE ? studio.board().reactions() : studio.project().reactions();
     }
 
     void edit(String name, UnaryOperator<List<Reaction>> change) {
