@@ -479,4 +479,27 @@ class AdaptTest extends InWindow {
     private tundra.core.geometry.Affine inside(String instance) throws Exception {
         return RealWindow.fx(() -> t.studio.frame().find(instance).node().children().getFirst().toParent());
     }
+
+    /** A move that is worked out in a layout is tried and taken there. */
+    @Test
+    void aMoveIsWorkedOutInALayout() throws Exception {
+        make("PHONE");
+        String id = first().id();
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.ANIMATE);
+            return null;
+        });
+        select(id);
+        t.run("helper-Appear");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().main().tracksOf(id))).as("tried").isNotEmpty();
+        assertThat(base().main().tracksOf(id)).isEmpty();
+        t.click("helper-take");
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.studio.board().main().tracksOf(id))).as("taken").isNotEmpty();
+        assertThat(base().main().tracksOf(id)).as("in this layout only").isEmpty();
+        assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
+        t.run("undo");
+        assertThat(RealWindow.fx(() -> t.studio.board().main().tracksOf(id))).isEmpty();
+    }
 }

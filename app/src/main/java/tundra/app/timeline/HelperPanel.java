@@ -103,9 +103,9 @@ public final class HelperPanel extends VBox {
     private void begin() {
         Used last = LAST.get(helper.name());
         elements = ordered();
-        boolean again = last != null && last.after != null && last.after.equals(studio.kept().place(studio.place().id()).board()) && last.elements.equals(elements);
+        boolean again = last != null && last.after != null && last.after.equals(studio.drawn()) && last.elements.equals(elements);
         at = again ? last.at : studio.playhead();
-        under = studio.kept().place(studio.place().id()).board();
+        under = studio.drawn();
         start = again ? last.before : under;
         title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size() + " elements"));
         fill();
