@@ -16,8 +16,14 @@ final class CornerChannel implements Channel {
 
     @Override
     public void rest(PageElement e, StyleSheet css) {
-        double r = Math.min(e.rest(Properties.CORNER_RADIUS), Math.min(e.box().size().x(), e.box().size().y()) / 2);
-        if (r > 0) {
+        Point size = e.box().size();
+        double wanted = e.rest(Properties.CORNER_RADIUS), r = Math.min(wanted, Math.min(size.x(), size.y()) / 2);
+        if (wanted > 0 && Fluid.is(e.board())) {
+            // half of a side that goes with the scene may be the least anywhere
+            String least = "min(" + CssText.px(wanted) + "," + CssText.px(size.x() / 2) + "," + CssText.px(size.y() / 2) + ")";
+            css.put(e.box().shape(), "rx", least);
+            css.put(e.box().shape(), "ry", least);
+        } else if (r > 0) {
             css.put(e.box().shape(), "rx", CssText.px(r));
             css.put(e.box().shape(), "ry", CssText.px(r));
         }

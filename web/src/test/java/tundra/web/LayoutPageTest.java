@@ -455,6 +455,23 @@ class LayoutPageTest extends InBrowser {
         return new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()).withMotifs(List.of(new tundra.core.model.Motif("entry", "Entry", entry)));
     }
 
+    /** Round to the half of its lesser side, however narrow it gets; and of its full radius again where it is wide. */
+    @Test
+    void cornersNeverExceedHalfOfASide() throws Exception {
+        var pill = new Element("pill", "Pill", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)).with(Properties.SIZE, new Point(120, 80)).with(Properties.FILL, Color.parse("#1C6A5E")).with(Properties.CORNER_RADIUS, 50.0).with(Properties.TIE_X, "both sides"),
+                new Content.Rectangle());
+        Project p = inRoom(pill, Values.NONE);
+        var visit = new Visit(browser, folder, "corners", p);
+        for (int width : new int[] {400, 360, 340, 310, 290, 500, 700}) {
+            browser.resize(width, 200);
+            browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
+            Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, null, new Point(width, 200), tundra.render.Fonts.BUNDLED));
+            double least = Math.min(50, Math.min(120 + width - 400, 80) / 2.0);
+            assertThat(((Number) browser.run("return parseFloat(getComputedStyle(document.querySelector('.t-pill .t-p > *')).rx)")).doubleValue()).as("at %d", width).isCloseTo(least, within(0.02));
+            assertThat(visit.like(now, Moment.opened(now.scenes().getFirst().board(), 0))).as("at %d", width).isGreaterThanOrEqualTo(44);
+        }
+    }
+
     /** Instances of a motif show its layout for their own width: as they stand, in another layout of the scene, and as their ties make them wider; time goes on. */
     @Test
     void anInstanceShowsTheLayoutForItsOwnWidth() throws Exception {
