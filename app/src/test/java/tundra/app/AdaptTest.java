@@ -237,10 +237,8 @@ class AdaptTest extends InWindow {
         assertThat(base().find(id).rest().get(Properties.POSITION).x()).isEqualTo(x + 5);
     }
 
-    @Test
-    void whoComesBackFindsTheLayoutThatWasLeft() throws Exception {
-        make("PHONE");
-        String phone = RealWindow.fx(() -> t.studio.layout().id()), scene = RealWindow.fx(() -> t.studio.place().id());
+    /** Of all that there is. */
+    private void makeAMotif() throws Exception {
         RealWindow.fx(() -> {
             t.studio.select(t.studio.board().elements().stream().map(Element::id).toList());
             return null;
@@ -248,6 +246,13 @@ class AdaptTest extends InWindow {
         t.run("motif-make");
         t.settle();
         t.keys(KeyCode.ENTER);
+    }
+
+    @Test
+    void whoComesBackFindsTheLayoutThatWasLeft() throws Exception {
+        make("PHONE");
+        String phone = RealWindow.fx(() -> t.studio.layout().id()), scene = RealWindow.fx(() -> t.studio.place().id());
+        makeAMotif();
         assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(phone);
         assertThat(tundra.core.file.Savable.problem(RealWindow.fx(() -> t.studio.kept()))).isNull();
         RealWindow.fx(() -> {
@@ -434,13 +439,7 @@ class AdaptTest extends InWindow {
     /** A motif that is opened in place gets a layout; its instances show it where they are narrow. */
     @Test
     void aMotifHasLayoutsForItsInstancesWidths() throws Exception {
-        RealWindow.fx(() -> {
-            t.studio.select(t.studio.board().elements().stream().map(Element::id).toList());
-            return null;
-        });
-        t.run("motif-make");
-        t.settle();
-        t.keys(KeyCode.ENTER);
+        makeAMotif();
         String instance = base().elements().getFirst().id();
         select(instance);
         t.run("motif-open");
@@ -501,5 +500,41 @@ class AdaptTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
         t.run("undo");
         assertThat(RealWindow.fx(() -> t.studio.board().main().tracksOf(id))).isEmpty();
+    }
+
+    /** What reacts in one layout alone is listed there alone, and isn't offered to the whole piece, which has no layouts. */
+    @Test
+    void whatReactsInALayoutAloneStaysInIt() throws Exception {
+        make("PHONE");
+        goesBack("phone");
+        assertThat(base().reactions()).isEmpty();
+        t.click("sentence-menu-1");
+        assertThat(entries()).contains("duplicate-reaction").doesNotContain("other-reach");
+        t.keys(KeyCode.ESCAPE);
+        RealWindow.fx(() -> {
+            t.studio.setLayout(null);
+            return null;
+        });
+        t.settle();
+        assertThat(RealWindow.fx(() -> t.stage.getScene().lookup("#sentence-menu-1"))).isNull();
+        goesBack("drawn");
+        t.click("sentence-menu-1");
+        assertThat(entries()).contains("other-reach");
+        t.keys(KeyCode.ESCAPE);
+    }
+
+    /** A reaction that could stand anywhere, made where the window is. */
+    private void goesBack(String id) throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.setDesk(Desk.INTERACT);
+            t.studio.edit("React", b -> b.withReactions(List.of(new tundra.core.model.Reaction(id, tundra.core.model.Events.of(tundra.core.model.Events.KEY_PRESSED, "B"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.BACK))))));
+            return null;
+        });
+        t.settle();
+    }
+
+    private static List<String> entries() throws Exception {
+        return RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.scene.control.ContextMenu).flatMap(w -> ((javafx.scene.control.ContextMenu) w).getItems().stream()).map(javafx.scene.control.MenuItem::getId)
+                .filter(java.util.Objects::nonNull).toList());
     }
 }

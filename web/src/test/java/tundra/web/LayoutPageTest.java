@@ -308,10 +308,6 @@ class LayoutPageTest extends InBrowser {
         return new Project("p", "P", 24, List.of(new Scene("scene", "Scene", new Board(new Point(400, 200), canvas, List.of(e), List.of(main), List.of()))), Map.of(), Map.of());
     }
 
-    private List<?> box(String selector) {
-        return (List<?>) browser.run("const r = document.querySelector('" + selector + "').getBoundingClientRect(); return [r.x, r.y, r.width, r.height].map((x) => Math.round(x * 10) / 10)");
-    }
-
     /** A headline as large as the width makes it, within bounds, in the editor and on the page; in its scene and in a layout. */
     @Test
     void lettersGoWithTheWidthWithinTheirBounds() throws Exception {

@@ -26,6 +26,11 @@ record ReactionSite(Studio studio, Reach reach) {
         }
     }
 
+    /** Whether a reaction can go over to the other reach; what a layout has of its own stays in it. */
+    boolean moves(Reaction r) {
+        return reach == Reach.PIECE || Reach.everywhere(r) && studio.base().reactions().contains(r);
+    }
+
     void moveToOther(Reaction r) {
         studio.editProject(reach == Reach.PLACE ? "React in the whole piece" : "React here only", null, p -> reach.moved(p, studio.place().id(), r.id()));
     }

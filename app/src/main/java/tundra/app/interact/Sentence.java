@@ -167,7 +167,7 @@ final class Sentence extends HBox {
             m.getItems().add(scenes());
         }
         m.getItems().add(groups());
-        if (site.reach() == Reach.PIECE || Reach.everywhere(reaction)) {
+        if (site.moves(reaction)) {
             m.getItems().add(item(site.reach() == Reach.PIECE ? "React here only" : "React in the whole piece", "other-reach", () -> site.moveToOther(reaction)));
         }
         m.getItems().addAll(item("Move up", "move-up", () -> move(number - 2)), item("Move down", "move-down", () -> move(number)), new SeparatorMenuItem(), item("Delete", "delete-reaction", this::delete));

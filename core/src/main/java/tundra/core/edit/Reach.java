@@ -44,7 +44,8 @@ public enum Reach {
 
     /** Whether a reaction names nothing that only this scene or motif has, so that it could happen in the whole piece. */
     public static boolean everywhere(Reaction r) {
-        return PIECE.takes(r.when().kind()) && r.slots().stream().allMatch(s -> s.values().entrySet().stream().allMatch(e -> !Reactions.OF_BOARD.contains(e.getKey().type()) || e.getValue().equals(Slot.EVERYTHING)));
+        return PIECE.takes(r.when().kind()) && r.slots().stream().allMatch(s -> s.values().entrySet().stream().allMatch(e -> e.getKey().type() != Slot.Type.LAYOUT
+                && (!Reactions.OF_BOARD.contains(e.getKey().type()) || e.getValue().equals(Slot.EVERYTHING))));
     }
 
     /** With a reaction moved from this reach to the other, at its end. */

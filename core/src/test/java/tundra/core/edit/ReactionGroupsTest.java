@@ -18,6 +18,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Conditions;
 import tundra.core.model.Events;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -160,6 +161,8 @@ class ReactionGroupsTest {
         Project p = piece(counts("s").withGroup("x"), hides("m", Slot.INSTANCE), counts("w"));
         assertThat(Reach.everywhere(counts("s"))).isTrue();
         assertThat(Reach.everywhere(hides("s", "lamp"))).isFalse();
+        Reaction inOne = counts("s").withConditions(List.of(Conditions.of(Conditions.LAYOUT, "is", "phone")));
+        assertThat(Reach.everywhere(inOne)).as("the whole piece has no layouts").isFalse();
         Project moved = Reach.PLACE.moved(p, "a", "s");
         assertThat(moved.scenes().getFirst().board().reactions()).isEmpty();
         assertThat(text(moved.reactions())).isEqualTo("w s");
