@@ -40,6 +40,7 @@ public final class Painter implements AutoCloseable {
     /** The luminance that Skia takes where a colour changes within the letters. */
     private static final Color GREY = new Color(128, 128, 128, 255);
     private final Pictures pictures = new Pictures();
+    private final Films films = new Films();
     private Fonts fonts = Fonts.BUNDLED;
     private GhostImages ghosts;
     private SharedMotifs shared;
@@ -50,6 +51,7 @@ public final class Painter implements AutoCloseable {
     /** Where pictures and fonts are found. */
     public void use(Map<String, Asset> shelf) {
         pictures.use(shelf::get);
+        films.use(shelf::get);
         fonts = Fonts.of(shelf);
     }
 
@@ -139,6 +141,7 @@ public final class Painter implements AutoCloseable {
             case Mark.Fill f -> Shading.with(fill, f.paint(), f.box(), alpha, () -> form(canvas, f.form(), fill));
             case Mark.Stroke s -> Shading.with(stroke, s.paint(), s.box(), alpha, () -> stroke(canvas, s));
             case Mark.Image i -> image(canvas, i, alpha, scale);
+            case Mark.Film f -> film(canvas, f, alpha);
             case Mark.Glyphs g -> text(canvas, g, alpha);
         }
     }
@@ -200,6 +203,22 @@ public final class Painter implements AutoCloseable {
         }
     }
 
+    /** A picture of a video in its box, as CSS {@code object-fit} lays it there. */
+    private void film(Canvas canvas, Mark.Film f, double alpha) {
+        Image image = films.at(f.asset(), f.time());
+        if (image == null || !(f.size().x() > 0) || !(f.size().y() > 0)) {
+            return;
+        }
+        double kx = f.size().x() / image.getWidth(), ky = f.size().y() / image.getHeight(), k = f.fits().equals("contain") ? Math.min(kx, ky) : Math.max(kx, ky);
+        double w = image.getWidth() * (f.fits().equals("stretch") ? kx : k), h = image.getHeight() * (f.fits().equals("stretch") ? ky : k);
+        try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true)) {
+            int saved = canvas.save();
+            canvas.clipRect(Shapes.rect(f.size()), true);
+            canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Rect.makeXYWH((float) ((f.size().x() - w) / 2), (float) ((f.size().y() - h) / 2), (float) w, (float) h), SamplingMode.LINEAR, paint, true);
+            canvas.restoreToCount(saved);
+        }
+    }
+
     /** Letters in the tone that a browser gives them. */
     private void text(Canvas canvas, Mark.Glyphs g, double alpha) {
         Color tone = g.paint() instanceof Color c ? c : GREY;
@@ -249,6 +268,7 @@ public final class Painter implements AutoCloseable {
     @Override
     public void close() {
         pictures.close();
+        films.close();
         paths.values().forEach(Path::close);
         fill.close();
         stroke.close();

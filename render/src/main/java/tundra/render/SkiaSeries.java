@@ -2,11 +2,14 @@ package tundra.render;
 
 import io.github.humbleui.skija.Bitmap;
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.EncodeJPEGOptions;
+import io.github.humbleui.skija.EncoderJPEG;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Paint;
 import io.github.humbleui.skija.SamplingMode;
 import io.github.humbleui.skija.Surface;
 import io.github.humbleui.types.Rect;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -238,6 +241,16 @@ public final class SkiaSeries implements SeriesPainter {
                 sum += d * d;
             }
             return sum == 0 ? 99 : Math.min(99, 10 * Math.log10(255.0 * 255 * a.length / sum));
+        }
+    }
+
+    @Override
+    public byte[] poster(Asset video, long time) {
+        try (var frames = new VideoFrames(VideoFile.of(video)); Image image = frames.at(time)) {
+            return image == null ? null : EncoderJPEG.encode(image, EncodeJPEGOptions.DEFAULT.withQuality(82)).getBytes();
+        } catch (IOException e) {
+            // the video itself says that it can't be read when it is published
+            return null;
         }
     }
 }

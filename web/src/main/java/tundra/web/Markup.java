@@ -241,7 +241,7 @@ final class Markup {
             out.append("<div class=\"").append(box.span()).append("\">");
         }
         out.append("<div class=\"").append(box.outer());
-        if (reactive.contains(e.id())) {
+        if (reactive.contains(e.id()) && !(e.content() instanceof Content.Block)) {
             out.append(" t-tap\" role=\"").append(Spoken.role(board, e)).append("\" tabindex=\"0\" aria-label=\"").append(escape(Spoken.name(project, e)));
         } else if (ofPictures(e)) {
             out.append("\" role=\"img\" aria-label=\"").append(escape(e.called()));
@@ -259,6 +259,8 @@ final class Markup {
         content(page);
         if (e.content() instanceof Flipbook f) {
             flipbook(board, e, f, reactive);
+        } else if (e.content() instanceof Content.Block) {
+            new BlockMarkup(project, page, out, css, faces, c -> element(board, c, reactive)).write();
         } else {
             carrying(board, e);
             e.children().forEach(c -> element(board, c, reactive));

@@ -133,6 +133,7 @@ public final class PageCompiler {
         for (Reaction r : project.allReactions()) {
             r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), Page.Part.of(a.source())));
         }
+        BlockWriter.files(project, series, files);
         for (Markup.Face f : markup.faces()) {
             files.put(fontPath(f), Page.Part.of(fonts.file(f.family(), f.weight())));
             byte[] licence = fonts.licence(f.family());
@@ -228,6 +229,15 @@ public final class PageCompiler {
                 .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
                 .t-hand:focus-visible{outline:none!important;box-shadow:none!important}
                 .t-tap{cursor:pointer}
+                .t-scene .t-b{pointer-events:auto}
+                .t-b:focus-visible{outline:3px solid #2F78A3;outline-offset:2px}
+                .t-dot{border:0;border-radius:50%;padding:0;background:var(--dot);cursor:pointer}
+                .t-pin{position:absolute;left:-12px;top:-12px;width:24px;height:24px;padding:0;border:0;border-radius:50%;background:none;cursor:pointer}
+                .t-radio{position:absolute;inset:0;margin:0;opacity:0;cursor:pointer}
+                .t-b:has(>.t-radio:focus-visible){outline:3px solid #2F78A3;outline-offset:2px}
+                .t-found{margin:0;padding:4px 0;list-style:none;background:#fff;border-radius:6px;box-shadow:0 2px 8px #0003;pointer-events:auto;z-index:1}
+                .t-found li{padding:4px 10px;cursor:pointer}
+                .t-found [aria-selected=true],.t-found li:hover{background:#D9EAE4}
                 .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}
                 """).toString();
     }
@@ -330,6 +340,7 @@ public final class PageCompiler {
                 }
             });
         }
+        BlockWriter.write(o, p, b, markup, series != null, used);
         List<Element> instances = Motifs.instances(b, x -> true).stream().filter(e -> markup.of(e.id()) != null).toList();
         if (!instances.isEmpty()) {
             ArrayNode all = o.putArray("instances");

@@ -11,19 +11,21 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
 import tundra.core.model.Asset;
+import tundra.core.model.BlockKind;
+import tundra.core.model.Blocks;
 
 /**
  * The player's script, of which a piece gets only the sections that it uses. A line of {@code //# name} begins one; {@code core} goes with
  * every piece, and each file begins with it.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** Sections that stand within others, without which there is no place for them. */
     private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT, INLAYS, MOTIFS);
     /** In the order in which they need each other. */
-    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "board", "motifs", "drags", "scroll", "scripts", "piece");
+    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "blocks", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();
 
     private PlayerScript() {}
@@ -81,6 +83,16 @@ final class PlayerScript {
             }
         }
         return shortened(out.append("})();\n").toString());
+    }
+
+    /** Of a kind of block, which some kinds share. */
+    static String block(BlockKind kind) {
+        return "block " + switch (kind.family()) {
+            case GALLERY -> kind.gallery() ? "gallery" : kind.key();
+            case MEDIA -> kind == Blocks.PAGE ? kind.key() : "media";
+            case FIELD -> "fields";
+            default -> kind.key();
+        };
     }
 
     static String event(String key) {

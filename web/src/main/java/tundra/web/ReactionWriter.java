@@ -188,6 +188,9 @@ final class ReactionWriter {
                 if (a.kind() == Actions.RUN) {
                     used.addAll(Set.of(PlayerScript.SCRIPTS, PlayerScript.VOICE, PlayerScript.VALUES));
                 }
+                if (a.kind() == Actions.SEND) {
+                    used.add(PlayerScript.VALUES);
+                }
                 if (a.kind() == Actions.SAY) {
                     used.add(PlayerScript.VOICE);
                 }
@@ -233,8 +236,8 @@ final class ReactionWriter {
                     o.put(k, (String) value);
                 }
                 case LAYOUT -> o.put(k, value.equals(Slot.DRAWN) ? Slot.DRAWN : PageId.of((String) value));
-                case TIMELINE, SCENE, SCRIPT, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> o.put(k, (String) value);
                 case SETTING -> throw new IllegalStateException("settings are timelines");
+                default -> o.put(k, (String) value);
             }
         });
     }

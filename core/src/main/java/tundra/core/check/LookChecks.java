@@ -62,6 +62,7 @@ final class LookChecks {
                 case Mark.Stroke s -> s.paint();
                 case Mark.Glyphs g -> g.paint();
                 case Mark.Image i -> null;
+                case Mark.Film f -> null;
             };
             if (p != null && !eyes.paints(p, n.box())) {
                 out.add(new Finding(Check.UNPAINTED, scene.id(), n.id(), null, 0,

@@ -82,7 +82,8 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         Tree.each(among, e -> taken.add(e.name()));
         var names = new FreeNames(taken);
         var ids = new HashMap<String, String>();
-        var fresh = elements.stream().map(e -> renewed(e, ids, names)).toList();
+        var copies = elements.stream().map(e -> renewed(e, ids, names)).toList();
+        var fresh = copies.stream().map(e -> named(e, ids)).toList();
         var all = new ArrayList<>(board.elements());
         all.addAll(fresh);
         Board b = board.withElements(all);
@@ -146,6 +147,12 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
         });
     }
 
+    /** Blocks that name what was copied with them name the copies. */
+    private static Element named(Element e, Map<String, String> ids) {
+        Element own = BlockSettings.renamed(e, ids);
+        return e.children().isEmpty() ? own : own.withChildren(e.children().stream().map(c -> named(c, ids)).toList());
+    }
+
     private static Element renewed(Element e, Map<String, String> ids, FreeNames names) {
         String id = Ids.next();
         ids.put(e.id(), id);
@@ -181,7 +188,10 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
             switch (e.content()) {
                 case Content.Picture x -> used.add(x.asset());
                 case Content.Text x -> families.add(x.family());
-                default -> { }
+                default -> {
+                    used.addAll(BlockSettings.files(e));
+                    families.add(BlockSettings.family(e));
+                }
             }
         });
         Project out = p;

@@ -3,6 +3,7 @@ package tundra.core.edit;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -15,6 +16,7 @@ import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Layout;
 import tundra.core.model.Clock;
@@ -26,6 +28,7 @@ import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Ids;
+import tundra.core.model.MapData;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
@@ -145,7 +148,8 @@ public final class Reactions {
     }
 
     /** @param around whether what lies outside of the board is there */
-    private static Board tidied(Board b, BiPredicate<Slot.Type, String> around) {
+    private static Board tidied(Board was, BiPredicate<Slot.Type, String> around) {
+        Board b = BlockSettings.tidied(was, around);
         if (b.timelines().stream().anyMatch(t -> strayed(b, t))) {
             return tidied(b.withTimelines(b.timelines().stream().map(t -> strayed(b, t) ? t.withScroll(t.scroll().withThrough(null)) : t).toList()), around);
         }
@@ -192,6 +196,9 @@ public final class Reactions {
     public record Near(Project project, Board board, String element, String timeline, long time) {
         /** What stands in a slot at first; null when there is nothing that could. */
         Object standard(Slot s) {
+            if (s.type() == Slot.Type.MAP_PLACE) {
+                return places().findFirst().orElse("");
+            }
             if (s.standard() != null) {
                 return s.standard();
             }
@@ -210,7 +217,7 @@ public final class Reactions {
                 case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
                 case SOUND -> project.assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
                 case SETTING -> Setting.of(Properties.OPACITY, 0.5);
-                case DURATION, NUMBER, TEXT, CHOICE, CONTENT, EASING, LINK, PHONE, MAIL, KEY -> throw new IllegalStateException(s.key() + " has no standard");
+                default -> throw new IllegalStateException(s.key() + " has no standard");
             };
         }
 
@@ -218,6 +225,17 @@ public final class Reactions {
         public List<Layout> layouts() {
             // those of the whole piece have no scene
             return board.timelines().isEmpty() ? List.of() : project.places().stream().map(Place::board).filter(b -> b.main().id().equals(board.main().id())).findFirst().map(Board::layouts).orElse(List.of());
+        }
+
+        /** The names of the places of all maps. */
+        public Stream<String> places() {
+            var out = new LinkedHashSet<String>();
+            Tree.each(board.elements(), e -> {
+                if (Blocks.of(e) instanceof Content.Block b && b.kind() == Blocks.MAP_BLOCK) {
+                    ((MapData) b.get(Blocks.MAP)).places().forEach(f -> out.add(f.name()));
+                }
+            });
+            return out.stream();
         }
 
         /** Whether an element may stand in a slot. */

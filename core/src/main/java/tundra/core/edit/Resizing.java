@@ -41,7 +41,7 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
 
     /** Whether its handles change its size; texts and groups are scaled by theirs. */
     static boolean sized(Content content) {
-        return !(content instanceof Content.Text || content instanceof Content.Parent || content instanceof Content.Instance);
+        return content instanceof Content.Block || !(content instanceof Content.Text || content instanceof Content.Parent || content instanceof Content.Instance);
     }
 
     /** What a drag would stretch each side by. */

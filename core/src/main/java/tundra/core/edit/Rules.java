@@ -203,6 +203,9 @@ public final class Rules {
                 if (e.content() instanceof Content.Picture p && !is(project, p.asset(), Asset.Kind.PICTURE)) {
                     missing = e;
                 }
+                if (BlockSettings.files(e).stream().anyMatch(h -> !project.assets().containsKey(h))) {
+                    missing = e;
+                }
                 walk(e.children());
             }
         }

@@ -21,6 +21,9 @@ public final class SentenceWords {
             entry("scrolledTo", "scroll percent position"), entry("scrolled", "scroll wheel"), entry("entered", "visible scroll appear viewport"), entry("left", "scroll disappear viewport invisible"), entry("became", "value variable score equals is"),
             entry("changed", "value variable score update"), entry("narrower", "resize width phone mobile responsive small"), entry("layoutBecame", "breakpoint resize width phone tablet desktop responsive"), entry("wider", "resize width desktop responsive large"), entry("after", "delay timer wait seconds"), entry("every", "interval repeat timer clock tick"),
             entry("tappedElsewhere", "outside click away close blur"),
+            entry("itemShown", "gallery slide picture carousel"), entry("itemChanged", "gallery slide picture next"), entry("galleryEnded", "gallery slide last first"), entry("itemTapped", "gallery slide picture click"),
+            entry("mediaStarted", "video sound audio play movie film"), entry("mediaPaused", "video sound audio stop movie film"), entry("mediaEnded", "video sound audio finished movie film"), entry("mediaPassed", "video sound audio time cue movie film"),
+            entry("placeChosen", "map pin marker click location"), entry("fieldChanged", "form input text typed entered"), entry("sent", "form submit sent success"), entry("notSent", "form submit error failed"), entry("countdownOver", "timer date zero"),
             // conditions
             entry("value", "variable score number points"), entry("shown", "visible hidden seen"), entry("plays", "playing running timeline animation"), entry("time", "position frame timeline stands"), entry("key", "keyboard held shift"),
             entry("width", "wide narrow responsive phone mobile desktop size screen"), entry("layout", "breakpoint width phone tablet desktop responsive"), entry("motion", "reduced accessibility animation"),
@@ -36,6 +39,10 @@ public final class SentenceWords {
             entry("playSoundFromStart", "sound music audio restart again"),
             entry("setValue", "value variable score points number assign"), entry("addValue", "value variable score points count increase plus increment subtract"), entry("toggleValue", "value variable switch yes no flag"),
             entry("randomValue", "value variable dice chance random number"), entry("putText", "text value write display score label show"), entry("run", "script code function javascript"), entry("say", "screen reader accessibility announce voice"),
+            entry("showItem", "gallery slide picture go to"), entry("nextItem", "gallery slide picture next forward"), entry("previousItem", "gallery slide picture previous back"), entry("turnOnce", "gallery rotate spin carousel round"),
+            entry("playGallery", "gallery autoplay slideshow start"), entry("pauseGallery", "gallery autoplay slideshow stop"), entry("playMedia", "video sound audio play movie film"), entry("pauseMedia", "video sound audio stop movie film"),
+            entry("toggleMedia", "video sound audio play pause movie film"), entry("seekMedia", "video sound audio jump time movie film"), entry("mediaVolume", "video sound audio loud movie film"), entry("muteMedia", "video sound audio silent unmute movie film"),
+            entry("goToPlace", "map location pin fly"), entry("zoomMap", "map closer in out"), entry("send", "form submit post contact"),
             entry("copyText", "clipboard copy"), entry("wait", "delay pause seconds timer later"), entry("waitUntil", "wait pause click tap hold on continue"), entry("stop", "end cancel break rest"));
 
     private SentenceWords() {}

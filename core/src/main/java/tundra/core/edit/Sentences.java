@@ -77,7 +77,9 @@ public final class Sentences {
             case SETTING -> setting((Setting) v);
             case TEXT -> "“" + v + "”";
             case CONTENT -> number((String) v) ? (String) v : "“" + v + "”";
-            case CHOICE, LINK, PHONE, MAIL, KEY -> (String) v;
+            case PICTURE, VIDEO, FILE -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";
+            case MAP_PLACE -> v.equals("") ? "a place" : (String) v;
+            default -> String.valueOf(v);
         };
     }
 

@@ -24,7 +24,7 @@ public final class Shelf {
         p.places().forEach(s -> Tree.each(s.board().elements(), e -> found[0] |= switch (e.content()) {
             case Content.Picture x -> x.asset().equals(a.hash());
             case Content.Text t -> a.kind() == Asset.Kind.FONT && t.family().equals(family);
-            default -> false;
+            default -> a.kind() == Asset.Kind.FONT ? family != null && family.equals(BlockSettings.family(e)) : BlockSettings.files(e).contains(a.hash());
         }));
         p.places().forEach(s -> s.board().timelines().forEach(t -> found[0] |= t.sounds().stream().anyMatch(x -> x.asset().equals(a.hash()))));
         p.allReactions().forEach(r -> found[0] |= r.slots().stream().anyMatch(x -> a.hash().equals(x.first(Slot.Type.SOUND))));

@@ -19,6 +19,9 @@ import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.AssetData;
+import tundra.core.model.BlockKind;
+import tundra.core.model.BlockSetting;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
 import tundra.core.model.Clock;
@@ -53,6 +56,8 @@ final class ProjectReader {
     private final Set<String> ids = new HashSet<>();
     private final Set<String> pictures = new HashSet<>();
     private final Set<String> sounds = new HashSet<>();
+    private final Set<String> videos = new HashSet<>();
+    private final Set<String> files = new HashSet<>();
     private ReactionReader.Around around;
     private final Set<String> motifIds = new HashSet<>();
     private final Parts parts;
@@ -98,6 +103,8 @@ final class ProjectReader {
                 switch (a.kind()) {
                     case PICTURE -> pictures.add(a.hash());
                     case SOUND -> sounds.add(a.hash());
+                    case VIDEO -> videos.add(a.hash());
+                    case FILE -> files.add(a.hash());
                     case FONT -> { }
                 }
             });
@@ -206,8 +213,12 @@ final class ProjectReader {
             a = new Asset(hash, f.text("name"), type, 0, 0, f.whole("duration", 1, Limits.TIME), bytes);
         } else if (type.matches("font/(ttf|otf)")) {
             a = new Asset(hash, f.text("name"), type, 0, 0, 0, bytes);
+        } else if (type.matches("video/(mp4|webm)")) {
+            a = new Asset(hash, f.text("name"), type, (int) f.whole("width", 1, Limits.SIDE), (int) f.whole("height", 1, Limits.SIDE), f.whole("duration", 1, Limits.TIME), bytes);
+        } else if (type.equals(Asset.WORDS) || type.equals(Asset.FILES)) {
+            a = new Asset(hash, f.text("name"), type, 0, 0, 0, bytes);
         } else {
-            throw f.problem("type", "should be a picture, sound or font type that Tundra knows");
+            throw f.problem("type", "should be a picture, sound, video, font or file type that Tundra knows");
         }
         f.keepUnknown(Places.of("asset", hash), unknown);
         return a;
@@ -408,8 +419,46 @@ final class ProjectReader {
                     f.has("scatter") ? scatter(f.object("scatter")) : null);
             case "flipbook" -> flipbook(f);
             case "instance" -> instance(f);
+            case "block" -> block(f);
             default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
         };
+    }
+
+    private Content block(Fields f) throws FileProblem {
+        BlockKind kind = Blocks.byKey(f.text("block"));
+        if (kind == null) {
+            throw f.problem("block", "is “" + f.text("block") + "”, which this version doesn't know");
+        }
+        Fields settings = f.object("settings");
+        var some = new HashMap<Slot, Object>();
+        for (BlockSetting s : kind.settings()) {
+            if (settings.has(s.slot().key())) {
+                some.put(s.slot(), setting(settings, s.slot()));
+            }
+        }
+        return new Content.Block(kind, kind.complete(some), kind.gallery() ? elements(f, "children") : List.of(), f.pair("box", 0, Limits.LENGTH));
+    }
+
+    /** What names something of the board is looked at once that is known. */
+    private Object setting(Fields f, Slot s) throws FileProblem {
+        String k = s.key();
+        return switch (s.type()) {
+            case ELEMENT, TIMELINE -> f.text(k);
+            case VALUE -> named(f, k, around.values(), "a value");
+            case SOUND -> named(f, k, sounds, "a sound");
+            case PICTURE -> named(f, k, pictures, "a picture");
+            case VIDEO -> named(f, k, videos, "a video");
+            case FILE -> named(f, k, files, "a file");
+            default -> SlotReader.plain(f, s);
+        };
+    }
+
+    private static String named(Fields f, String field, Set<String> all, String what) throws FileProblem {
+        String id = f.text(field);
+        if (!id.isEmpty() && !all.contains(id)) {
+            throw f.problem(field, "names " + what + " that isn't there");
+        }
+        return id;
     }
 
     private static Scatter scatter(Fields f) throws FileProblem {

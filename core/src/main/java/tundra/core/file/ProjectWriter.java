@@ -25,6 +25,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
 import tundra.core.model.Limits;
+import tundra.core.model.MapData;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
@@ -97,6 +98,7 @@ final class ProjectWriter {
             ObjectNode n = assets.addObject().put("hash", a.hash()).put("name", a.name()).put("type", a.mediaType());
             switch (a.kind()) {
                 case PICTURE -> n.put("width", a.width()).put("height", a.height());
+                case VIDEO -> n.put("width", a.width()).put("height", a.height()).put("duration", a.duration());
                 case SOUND -> n.put("duration", a.duration());
                 case FONT -> { }
             }
@@ -241,11 +243,27 @@ final class ProjectWriter {
                 o.put("clock", i.clock().own() ? "own" : "parent").put("repeat", i.clock().repeat().name().toLowerCase(Locale.ROOT)).put("phase", i.clock().phase())
                         .put("speed", i.clock().speed());
             }
+            case Content.Block b -> {
+                o.put("block", b.kind().key());
+                o.set("box", pair(b.box()));
+                slots(o.putObject("settings"), changed(b));
+                if (b.kind().gallery()) {
+                    ArrayNode children = o.putArray("children");
+                    b.children().forEach(c -> children.add(element(c)));
+                }
+            }
             case Content.Polygon p -> o.put("points", p.points()).put("inner", p.inner());
             case Content.Rectangle r -> { }
             case Content.Ellipse x -> { }
         }
         return unknown(o, Places.of("element", e.id()));
+    }
+
+    /** The settings of a block that are otherwise than at first. */
+    private static Slots changed(Content.Block b) {
+        var out = new LinkedHashMap<>(b.settings().values());
+        out.entrySet().removeIf(x -> x.getValue().equals(x.getKey().standard()));
+        return new Slots(out);
     }
 
     private static ArrayNode outline(Outline outline) {
@@ -268,7 +286,7 @@ final class ProjectWriter {
                 v = v.without(p);
             }
         }
-        return e.content() instanceof Content.Group ? v.without(Properties.SIZE) : v;
+        return e.content() instanceof Content.Group || e.content() instanceof Content.Block ? v.without(Properties.SIZE) : v;
     }
 
     ObjectNode values(Values v) {
@@ -463,7 +481,9 @@ final class ProjectWriter {
                 case NUMBER -> o.put(slot.key(), (Double) value);
                 case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
                 case SETTING -> setting(o.putObject(slot.key()), (Setting) value);
-                case ELEMENT, PLAYER, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, TEXT, CHOICE, SCENE, VALUE, CONTENT, EASING, LINK, PHONE, MAIL, SCRIPT, SOUND, KEY -> o.put(slot.key(), (String) value);
+                case MAP -> o.set(slot.key(), GeoJson.node((MapData) value));
+                case CAPTIONS -> ((Map<?, ?>) value).forEach((id, words) -> o.withObject(slot.key()).put((String) id, (String) words));
+                default -> o.put(slot.key(), (String) value);
             }
         });
     }

@@ -29,7 +29,6 @@ import tundra.core.model.Timeline;
 
 /** Reads the reactions of a scene or motif. */
 final class ReactionReader {
-    private static final int TEXT = 2000;
     private final Set<String> elements;
     private final Set<String> timelines = new HashSet<>();
     private final Set<String> markers = new HashSet<>();
@@ -84,7 +83,7 @@ final class ReactionReader {
                 }
                 List<Action> actions = actions(f, "do"), otherwise = f.has("otherwise") ? actions(f, "otherwise") : List.of();
                 boolean any = f.flag("any"), off = f.flag("off");
-                String group = f.has("group") ? valid(f, "group", f.text("group").length() <= TEXT, "should have at most " + TEXT + " letters") : "";
+                String group = f.has("group") ? SlotReader.words(f, "group") : "";
                 f.keepUnknown(Places.of("reaction", id), unknown);
                 out.add(new Reaction(id, new Event(event, who), conditions, any, actions, otherwise, off, group));
             });
@@ -132,16 +131,8 @@ final class ReactionReader {
                 case VALUE -> there(f, k, f.text(k), around.values, "a value");
                 case SCRIPT -> there(f, k, f.text(k), around.scripts, "a script");
                 case SOUND -> there(f, k, f.text(k), around.sounds, "a sound");
-                case TIME, DURATION -> f.whole(k, 0, Limits.TIME);
-                case NUMBER -> f.number(k, s.min(), s.max());
-                case TEXT, CONTENT -> valid(f, k, f.text(k).length() <= TEXT, "should have at most " + TEXT + " letters");
-                case CHOICE -> valid(f, k, s.choices().contains(f.text(k)), "should be one of " + String.join(", ", s.choices()));
-                case EASING -> valid(f, k, TimelineReader.easing(f, k) != null, "should be an easing");
-                case LINK -> valid(f, k, Links.web(f.text(k)), "should be a web address of http or https, or a relative one");
-                case PHONE -> valid(f, k, Links.phone(f.text(k)), "should be a telephone number");
-                case MAIL -> valid(f, k, Links.mail(f.text(k)), "should be a mail address");
-                case KEY -> valid(f, k, Links.key(f.text(k)), "should be a key of the keyboard");
                 case SETTING -> setting(f.object(k));
+                default -> SlotReader.plain(f, s);
             });
         }
         return new Slots(out);
@@ -169,13 +160,6 @@ final class ReactionReader {
             throw f.problem("property", "is “" + f.text("property") + "”, which this version doesn't know");
         }
         return new Setting(p, ValueReader.value(p, f.raw("to"), f, "to"));
-    }
-
-    private static String valid(Fields f, String field, boolean good, String should) throws FileProblem {
-        if (!good) {
-            throw f.problem(field, should);
-        }
-        return f.text(field);
     }
 
     private static String there(Fields f, String field, String id, Set<String> all, String what) throws FileProblem {

@@ -33,6 +33,8 @@ import tundra.core.model.Project;
  * their hash, whatever piece they are of. A folder that nobody holds is of a process that ended without its consent.
  */
 public final class Recovery {
+    /** Bytes of a brought-in file that is not held in memory. */
+    private static final long LARGE = 32L << 20;
     private static final String JSON = "project.json", ABOUT = "about.properties", PICTURE = "thumbnail.png", LOCK = "lock", ASSETS = "assets";
     private static final Pattern HASH = Pattern.compile("\"hash\"\\s*:\\s*\"([0-9a-f]{64})\"");
     private final Path folder;
@@ -154,8 +156,8 @@ public final class Recovery {
         while (hashes.find()) {
             Path asset = folder.resolve(ASSETS).resolve(hashes.group(1));
             if (Files.exists(asset)) {
-                // held: the folder may be swept once it is no one's any more
-                data.put(hashes.group(1), AssetData.of(Files.readAllBytes(asset)));
+                // held, or copied: the folder may be swept once it is no one's any more
+                data.put(hashes.group(1), Files.size(asset) > LARGE ? FileData.copy(asset) : AssetData.of(Files.readAllBytes(asset)));
             }
         }
         Parts parts = Parts.lenient();

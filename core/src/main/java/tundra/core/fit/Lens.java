@@ -12,6 +12,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Differs;
 import tundra.core.model.Element;
+import tundra.core.model.Flipbook;
 import tundra.core.model.Layout;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
@@ -77,7 +78,7 @@ public final class Lens {
         if (out.effects().stream().anyMatch(x -> d.values().containsKey(x.id()))) {
             out = out.withEffects(out.effects().stream().map(x -> d.values().get(x.id()) instanceof Values own ? x.withRest(over(x.rest(), own, p -> p.appliesTo(x))) : x).toList());
         }
-        return d.order().get(e.id()) instanceof List<String> order && out.content() instanceof Content.Group g ? out.withContent(g.withChildren(ordered(g.children(), order))) : out;
+        return d.order().get(e.id()) instanceof List<String> order && out.content() instanceof Content.Parent g && !(g instanceof Flipbook) ? out.withContent(g.withChildren(ordered(g.children(), order))) : out;
     }
 
     private static Values over(Values of, Values differ, Function<Property<?>, Boolean> fits) {

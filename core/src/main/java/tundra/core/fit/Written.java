@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import tundra.core.edit.Galleries;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -144,7 +145,7 @@ final class Written {
         Element of = base.find(now.id()), was = seen.find(now.id());
         if (of == null || was == null) {
             boolean holds = Tree.ids(now.children()).stream().anyMatch(x -> base.find(x) != null);
-            if (holds && now.content() instanceof Content.Group g) {
+            if (holds && now.content() instanceof Content.Parent g && !(g instanceof Flipbook)) {
                 return now.withContent(g.withChildren(g.children().stream().map(this::element).toList()));
             }
             if (here && now.rest().get(Properties.SHOWN).equals("yes")) {
@@ -195,6 +196,9 @@ final class Written {
             }
             case Content.Group g when was.content() instanceof Content.Group w && of.content() instanceof Content.Group o ->
                     new Content.Group(children(now.id(), o.children(), w.children(), g.children()), g.box(), g.clip(), g.scatter());
+            case Content.Block b when was.content() instanceof Content.Block w && of.content() instanceof Content.Block o ->
+                    new Content.Block(b.kind(), b.settings(), b.settings().equals(w.settings()) ? children(now.id(), o.children(), w.children(), b.children())
+                            : b.settings().values().entrySet().stream().filter(s -> !s.getValue().equals(w.get(s.getKey()))).reduce(of.withContent(o.with(b.settings())), (e, s) -> Galleries.fitted(e, s.getKey()), (x, y) -> y).children(), b.box());
             case Flipbook f when was.content() instanceof Flipbook w && of.content() instanceof Flipbook o -> f.withChildren(f.children().stream().map(this::element).toList());
             default -> now.content();
         };

@@ -73,6 +73,7 @@ public final class Ghosts {
             case Mark.Fill f -> new Mark.Fill(f.form(), mixed(f.paint(), tint), f.box());
             case Mark.Stroke s -> new Mark.Stroke(s.form(), tint, s.box(), LINE);
             case Mark.Glyphs g -> new Mark.Glyphs(g.text(), g.layout(), tint);
+            case Mark.Film f -> f;
             case Mark.Image i -> new Mark.Image(i.asset(), i.size(), tint);
         };
     }

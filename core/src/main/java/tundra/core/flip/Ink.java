@@ -83,6 +83,7 @@ public record Ink(Rect bounds, double area, Point centre) {
                 case Mark.Stroke s -> add(strokes, StrokeOutline.of(s.form().outline(), s.style()).through(m), clip);
                 case Mark.Glyphs g -> add(fills, Outline.rectangle(new Rect(0, 0, g.layout().box().x(), g.layout().box().y()), 0).through(m), clip);
                 case Mark.Image i -> picture(i, m);
+                case Mark.Film f -> add(fills, Outline.rectangle(new Rect(0, 0, f.size().x(), f.size().y()), 0).through(m), clip);
             }
         }
 

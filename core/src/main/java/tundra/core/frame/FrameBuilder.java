@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
@@ -32,6 +33,7 @@ public final class FrameBuilder {
     private final Poses poses;
     private final Map<Element, FrameNode> still = new IdentityHashMap<>();
     private final Map<Element, Last> last = new IdentityHashMap<>();
+    private final Map<Element, Painted> painted = new IdentityHashMap<>();
     private final Map<Element, Boolean> moving = new IdentityHashMap<>();
     private final boolean guides;
     private final MotifFrames motifs;
@@ -67,7 +69,7 @@ public final class FrameBuilder {
     }
 
     private boolean findMoving(Element e) {
-        boolean any = poses.animated(e.id()) || e.effects().stream().anyMatch(x -> poses.animated(x.id())) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance;
+        boolean any = poses.animated(e.id()) || e.effects().stream().anyMatch(x -> poses.animated(x.id())) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance || e.content() instanceof Content.Block;
         for (Element c : e.children()) {
             any |= findMoving(c);
         }
@@ -174,7 +176,7 @@ public final class FrameBuilder {
 
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
-        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null ? instance(e, i, m) : carried(e, v, nodes(seen(e, m), m));
+        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null ? instance(e, i, m) : e.content() instanceof Content.Block b ? block(e, (Content.Block) b.with(v), m) : carried(e, v, nodes(seen(e, m), m));
         Last before = last.get(e);
         Look look = look(e, v, children, m);
         if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children) && before.node.look().equals(look)) {
@@ -191,6 +193,29 @@ public final class FrameBuilder {
     private List<FrameNode> instance(Element e, Content.Instance i, Moment m) {
         String shown = motifs.shown(i, Math.abs(e.rest().get(Properties.SCALE).x()) * i.box().x());
         return motifs.at(shown, m.inside(board, e.id(), motifs.clock(i), motifs.board(shown)));
+    }
+
+    /** What a block was painted from last. */
+    private record Painted(Content.Block block, List<FrameNode> items, long time, List<FrameNode> nodes) {}
+
+    /** What a block shows: its own picture, or the items of a gallery; the same nodes while nothing of it changes. */
+    private List<FrameNode> block(Element e, Content.Block b, Moment m) {
+        List<FrameNode> items = b.kind().gallery() ? nodes(e.children().stream().filter(c -> !c.guide()).toList(), m) : List.of();
+        long time = BlockArt.time(b, board, m);
+        Painted before = painted.get(e);
+        if (before != null && before.time == time && before.block.equals(b) && sameInstances(before.items, items)) {
+            return before.nodes;
+        }
+        List<FrameNode> nodes = b.kind().gallery() ? BlockArt.items(b, items, captions(e, b)::get, measure) : BlockArt.of(b, new BlockArt.Around(board, motifs.values(), measure, m));
+        painted.put(e, new Painted(b, items, time, nodes));
+        return nodes;
+    }
+
+    private static Map<String, String> captions(Element e, Content.Block b) {
+        var words = (Map<?, ?>) b.get(Blocks.CAPTION_WORDS);
+        var out = new HashMap<String, String>();
+        e.children().forEach(c -> out.put(c.id(), words.get(c.id()) instanceof String own ? own : c.name()));
+        return out;
     }
 
     /** What a group holds is taken along by its ties while the group has another size than at rest. */

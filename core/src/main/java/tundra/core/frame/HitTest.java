@@ -31,7 +31,9 @@ public final class HitTest {
                 continue;
             }
             var here = new ArrayList<>(path);
-            here.add(n.id());
+            if (n.id() != null) {
+                here.add(n.id());
+            }
             if (n.motif() != null) {
                 // what lies in it is no part of this board
                 if (!within(n, m, p, tolerance).isEmpty()) {
@@ -42,7 +44,7 @@ public final class HitTest {
             if (n.clips().isEmpty() || m.invertible() && n.clips().stream().allMatch(c -> Inside.filled(c, m.inverse().apply(p)))) {
                 collect(n.children(), m, p, tolerance, here, out);
             }
-            if (m.invertible() && hit(n, m.inverse().apply(p), tolerance / Math.sqrt(Math.abs(m.determinant())))) {
+            if (n.id() != null && m.invertible() && hit(n, m.inverse().apply(p), tolerance / Math.sqrt(Math.abs(m.determinant())))) {
                 out.add(here);
             }
         }
@@ -60,6 +62,7 @@ public final class HitTest {
                     || Inside.distance(f.form().outline(), p) <= tolerance);
             case Mark.Stroke s -> near(s.form(), p, tolerance + s.style().width())
                     && Inside.distance(s.form().outline(), p) <= s.style().width() / 2 + tolerance;
+            case Mark.Film f -> new Rect(0, 0, f.size().x(), f.size().y()).grow(tolerance).contains(p);
             case Mark.Image i -> new Rect(0, 0, i.size().x(), i.size().y()).grow(tolerance).contains(p);
             case Mark.Glyphs g -> new Rect(0, 0, n.box().x(), n.box().y()).grow(tolerance).contains(p);
         });

@@ -14,6 +14,7 @@ public sealed interface Mark {
             case Fill f -> f.form.outline().bounds();
             case Stroke s -> s.form.outline().bounds() == null ? null : s.form.outline().bounds().grow(s.style.reach());
             case Image i -> new Rect(0, 0, i.size.x(), i.size.y());
+            case Film f -> new Rect(0, 0, f.size.x(), f.size.y());
             case Glyphs g -> new Rect(0, 0, g.layout.box().x(), g.layout.box().y());
         };
     }
@@ -32,6 +33,14 @@ public sealed interface Mark {
             this(asset, size, null);
         }
     }
+
+    /**
+     * A picture of a video of the project, by its hash.
+     *
+     * @param time in the file, in µs
+     * @param fits how it lies in the size: cover, contain or stretch, as CSS {@code object-fit}
+     */
+    record Film(String asset, long time, Point size, String fits) implements Mark {}
 
     record Glyphs(Content.Text text, TextLayout layout, Paint paint) implements Mark {}
 }

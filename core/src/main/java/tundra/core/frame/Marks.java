@@ -29,6 +29,9 @@ public final class Marks {
 
     /** What hides parts of the children of an element of given values. */
     static List<Outline> clips(Content content, Values v) {
+        if (content instanceof Content.Block b && b.kind().gallery()) {
+            return List.of(Outline.rectangle(new Rect(0, 0, b.box().x(), b.box().y()), 0));
+        }
         if (!(content instanceof Content.Group g)) {
             return List.of();
         }
@@ -57,6 +60,7 @@ public final class Marks {
             case Content.Text t -> v.get(Properties.FILL).visible()
                     ? List.of(new Mark.Glyphs(t, layout, v.get(Properties.FILL))) : List.of();
             case Content.Picture p -> List.of(new Mark.Image(p.asset(), v.get(Properties.SIZE)));
+            case Content.Block b -> BlockArt.ground(b);
             case Content.Parent g -> List.of();
             case Content.Instance i -> List.of();
         };

@@ -34,6 +34,12 @@ public final class Actions {
     public static final Slot INTO = new Slot("into", Slot.Type.ELEMENT, List.of("text"), null, 0, 0);
     public static final Slot DURATION = Slot.duration("duration", 1);
 
+    public static final Slot WAY = Slot.choice("way", "forwards", "backwards");
+    public static final Slot MUTED = Slot.choice("muted", "silent", "heard");
+    public static final Slot CLOSER = Slot.choice("closer", "in", "out");
+    /** What visitors filled in: fields, or groups of them. */
+    public static final Slot FILLED = new Slot("elements", Slot.Type.ELEMENTS);
+
     public static final ActionKind PLAY = add("play", "go on with {timeline}", PLAYER);
     public static final ActionKind PAUSE = add("pause", "pause {timeline}", PLAYER);
     public static final ActionKind TOGGLE = add("toggle", "play or pause {timeline}", PLAYER);
@@ -74,6 +80,22 @@ public final class Actions {
     public static final ActionKind SAY = add("say", "tell screen readers {text}", TEXT);
     public static final ActionKind COPY_TEXT = add("copyText", "copy {text}", TEXT);
     public static final ActionKind WAIT = add("wait", "wait {duration}", DURATION);
+    public static final ActionKind SHOW_ITEM = add("showItem", "show item {item} of {gallery}", Events.ITEM, Events.GALLERY);
+    public static final ActionKind NEXT_ITEM = add("nextItem", "leaf {gallery} on", Events.GALLERY);
+    public static final ActionKind PREVIOUS_ITEM = add("previousItem", "leaf {gallery} back", Events.GALLERY);
+    public static final ActionKind TURN_ONCE = add("turnOnce", "turn {gallery} once {way} in {duration}", Events.GALLERY, WAY, DURATION);
+    public static final ActionKind PLAY_GALLERY = add("playGallery", "let {gallery} leaf by itself", Events.GALLERY);
+    public static final ActionKind PAUSE_GALLERY = add("pauseGallery", "stop {gallery} leafing by itself", Events.GALLERY);
+    public static final ActionKind PLAY_MEDIA = add("playMedia", "start {media}", Events.MEDIA);
+    public static final ActionKind PAUSE_MEDIA = add("pauseMedia", "pause {media}", Events.MEDIA);
+    public static final ActionKind TOGGLE_MEDIA = add("toggleMedia", "start or pause {media}", Events.MEDIA);
+    public static final ActionKind SEEK_MEDIA = add("seekMedia", "take {media} to {at}", Events.MEDIA, Events.MEDIA_TIME);
+    public static final ActionKind MEDIA_VOLUME = add("mediaVolume", "set the volume of {media} to {volume} %", Events.MEDIA, VOLUME);
+    public static final ActionKind MUTE_MEDIA = add("muteMedia", "make {media} {muted}", Events.MEDIA, MUTED);
+    public static final ActionKind GO_TO_PLACE = add("goToPlace", "take {map} to {place}", Events.MAP, Events.MAP_PLACE);
+    public static final ActionKind ZOOM_MAP = add("zoomMap", "zoom {map} {closer}", Events.MAP, CLOSER);
+    /** As a form, where all that has to be filled in is; what is wrong is said at its field, and nothing is sent. */
+    public static final ActionKind SEND = add("send", "send what is in {elements} to {address}", FILLED, LINK);
     /** What follows waits for a tap; one that came since the scene was opened, before it was waited for, counts. */
     public static final ActionKind WAIT_UNTIL = add("waitUntil", "wait here until {element} is tapped", Events.ELEMENT);
     public static final ActionKind STOP = add("stop", "stop the rest of this reaction");

@@ -9,15 +9,20 @@ import java.util.HexFormat;
 /**
  * A brought-in file: its untouched bytes, named by their SHA-256.
  *
- * @param width of a picture in pixels; 0 for anything else
- * @param height of a picture in pixels; 0 for anything else
- * @param duration of a sound in µs; 0 for anything else
+ * @param width of a picture or a video in pixels; 0 for anything else
+ * @param height of a picture or a video in pixels; 0 for anything else
+ * @param duration of a sound or a video in µs; 0 for anything else
  * @param source where its bytes are
  */
 public record Asset(String hash, String name, String mediaType, int width, int height, long duration, AssetData source) {
+    /** The media types of timed words and of a folder's files, which are kept as a zip. */
+    public static final String WORDS = "application/webvtt", FILES = "application/zip";
+
     /** What a file is for, by the first word of its media type. */
     public enum Kind {
-        PICTURE("image"), FONT("font"), SOUND("audio");
+        PICTURE("image"), FONT("font"), SOUND("audio"), VIDEO("video"),
+        /** Words for a video, or the files of a page. */
+        FILE("application");
 
         private final String word;
 
@@ -41,6 +46,16 @@ public record Asset(String hash, String name, String mediaType, int width, int h
 
     public static Asset sound(String name, String mediaType, long duration, byte[] data) {
         return new Asset(hash(data), name, mediaType, 0, 0, duration, data);
+    }
+
+    /** A video, whose bytes stay where they are. */
+    public static Asset video(String name, String mediaType, int width, int height, long duration, AssetData source) {
+        return new Asset(source.hash(), name, mediaType, width, height, duration, source);
+    }
+
+    /** Words for a video ({@link #WORDS}) or the files of a page ({@link #FILES}). */
+    public static Asset file(String name, String mediaType, byte[] data) {
+        return new Asset(hash(data), name, mediaType, 0, 0, 0, data);
     }
 
     /** Its bytes, which nobody changes. */
@@ -89,6 +104,7 @@ public record Asset(String hash, String name, String mediaType, int width, int h
         return switch (mediaType) {
             case "image/jpeg" -> "jpg";
             case "audio/mpeg" -> "mp3";
+            case WORDS -> "vtt";
             default -> mediaType.substring(mediaType.indexOf('/') + 1);
         };
     }

@@ -128,7 +128,7 @@ public sealed interface Content {
     }
 
     /** Holds other elements. */
-    sealed interface Parent extends Content permits Group, Flipbook {
+    sealed interface Parent extends Content permits Group, Flipbook, Block {
         List<Element> children();
 
         Parent withChildren(List<Element> children);
@@ -179,6 +179,63 @@ public sealed interface Content {
         }
     }
 
+    /**
+     * A ready-made part.
+     *
+     * @param settings of its kind
+     * @param children the items of a gallery, in their order; none for anything else
+     */
+    record Block(BlockKind kind, Slots settings, List<Element> children, Point box) implements Parent {
+        public Block {
+            children = List.copyOf(children);
+        }
+
+        public Object get(Slot s) {
+            return settings.get(s);
+        }
+
+        public String text(Slot s) {
+            return (String) settings.get(s);
+        }
+
+        public double number(Slot s) {
+            return (Double) settings.get(s);
+        }
+
+        /** Whether a choice of yes and no says yes. */
+        public boolean is(Slot s) {
+            return "yes".equals(settings.get(s));
+        }
+
+        public Block with(Slots to) {
+            return to == settings ? this : new Block(kind, to, children, box);
+        }
+
+        public Block with(Slot s, Object value) {
+            return with(settings.with(s, value));
+        }
+
+        @Override
+        public Values kept(Values rest) {
+            return rest.keeping(Properties.SIZE, box);
+        }
+
+        @Override
+        public Block with(Values v) {
+            return v.has(Properties.SIZE) && !v.get(Properties.SIZE).equals(box) ? withBox(v.get(Properties.SIZE)) : this;
+        }
+
+        @Override
+        public Block withChildren(List<Element> c) {
+            return new Block(kind, settings, c, box);
+        }
+
+        @Override
+        public Block withBox(Point b) {
+            return new Block(kind, settings, children, b);
+        }
+    }
+
     /** How lines of text stand to each other. */
     enum Align {
         LEFT, CENTRE, RIGHT;
@@ -204,6 +261,7 @@ public sealed interface Content {
             case Picture p -> "picture";
             case Group g -> "group";
             case Flipbook f -> "flipbook";
+            case Block b -> b.kind().word();
             case Instance i -> "instance";
         };
     }

@@ -27,6 +27,15 @@ public final class Events {
     public static final Slot LAYOUT = new Slot("layout", Slot.Type.LAYOUT);
     public static final Slot DURATION = Slot.duration("duration", 2);
 
+    public static final Slot GALLERY = Slot.element("gallery", "strip", "stack", "turntable");
+    public static final Slot ITEM = Slot.number("item", 1, 1, 1000);
+    public static final Slot MEDIA = Slot.element("media", "video", "sound player");
+    public static final Slot MEDIA_TIME = Slot.duration("at", 1);
+    public static final Slot MAP = Slot.element("map", "map");
+    public static final Slot MAP_PLACE = Slot.text("place", Slot.Type.MAP_PLACE, "");
+    public static final Slot FIELD = Slot.element("field", "text field", "tick", "choice", "slider");
+    public static final Slot COUNTDOWN = Slot.element("countdown", "countdown");
+
     /** A press and release on the element, or Enter or Space while it has the focus. */
     public static final EventKind TAPPED = add("tapped", "When {element} is tapped", ELEMENT);
     /** A press and release anywhere in the page but on the element: told before what is tapped there reacts. */
@@ -71,6 +80,21 @@ public final class Events {
     public static final EventKind LAYOUT_BECAME = add("layoutBecame", "When the layout becomes {layout}", LAYOUT);
     public static final EventKind AFTER = add("after", "When this scene was open for {duration}", DURATION);
     public static final EventKind EVERY = add("every", "Every {duration}", DURATION);
+
+    public static final EventKind ITEM_SHOWN = add("itemShown", "When {gallery} comes to item {item}", GALLERY, ITEM);
+    public static final EventKind ITEM_CHANGED = add("itemChanged", "When {gallery} comes to another item", GALLERY);
+    /** It does not loop, and came to its first or its last item. */
+    public static final EventKind GALLERY_ENDED = add("galleryEnded", "When {gallery} comes to an end", GALLERY);
+    public static final EventKind ITEM_TAPPED = add("itemTapped", "When item {item} of {gallery} is tapped", ITEM, GALLERY);
+    public static final EventKind MEDIA_STARTED = add("mediaStarted", "When {media} starts", MEDIA);
+    public static final EventKind MEDIA_PAUSED = add("mediaPaused", "When {media} is paused", MEDIA);
+    public static final EventKind MEDIA_ENDED = add("mediaEnded", "When {media} has ended", MEDIA);
+    public static final EventKind MEDIA_PASSED = add("mediaPassed", "When {media} passes {at}", MEDIA, MEDIA_TIME);
+    public static final EventKind PLACE_CHOSEN = add("placeChosen", "When {place} is chosen on {map}", MAP_PLACE, MAP);
+    public static final EventKind FIELD_CHANGED = add("fieldChanged", "When {field} is filled in", FIELD);
+    public static final EventKind SENT = add("sent", "When what was filled in has arrived");
+    public static final EventKind NOT_SENT = add("notSent", "When what was filled in could not be sent");
+    public static final EventKind COUNTDOWN_OVER = add("countdownOver", "When {countdown} is over", COUNTDOWN);
 
     public static final List<EventKind> ALL = List.copyOf(TABLE);
 

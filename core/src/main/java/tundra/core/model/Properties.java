@@ -24,7 +24,7 @@ public final class Properties {
     private static final Predicate<Owner> TEXT = content(Content.Text.class);
     private static final Predicate<Owner> FILLED = PAINTED.or(TEXT);
     private static final Predicate<Owner> GROUP = content(Content.Group.class);
-    private static final Predicate<Owner> SIZED = PAINTED.or(GROUP).or(content(Content.Picture.class));
+    private static final Predicate<Owner> SIZED = PAINTED.or(GROUP).or(content(Content.Picture.class)).or(content(Content.Block.class));
     private static final Predicate<Owner> CANVAS = o -> o instanceof Canvas;
 
     /** Where the pivot stands in the parent. */

@@ -59,7 +59,25 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
         /** A key of the keyboard with its modifiers, such as {@code Ctrl+K} or {@code ArrowLeft}. */
         KEY,
         /** A property with a value of it: a {@link Setting}. */
-        SETTING
+        SETTING,
+        /** A colour, as {@code #RRGGBB} or {@code #RRGGBBAA}. */
+        COLOR,
+        /** A picture of the shelf, by its hash; empty for none. */
+        PICTURE,
+        /** A video of the shelf, by its hash; empty for none. */
+        VIDEO,
+        /** A file of the shelf that is neither picture, sound, video nor font, by its hash; empty for none. */
+        FILE,
+        /** The family of a font. */
+        FONT,
+        /** A day and time as they are where the visitor is, such as {@code 2027-01-09T18:00}. */
+        DATE,
+        /** Points, lines and areas: a {@link MapData}. */
+        MAP,
+        /** Texts by the ids of a block's children. */
+        CAPTIONS,
+        /** The name of a point of the map that stands in another slot. */
+        MAP_PLACE
     }
 
     /** In place of a timeline: all that plays. */
@@ -77,6 +95,11 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
 
     Slot(String key, Type type) {
         this(key, type, List.of(), null, 0, 0);
+    }
+
+    /** Of one element of some kinds. */
+    static Slot element(String key, String... kinds) {
+        return new Slot(key, Type.ELEMENT, List.of(kinds), null, 0, 0);
     }
 
     /** Of elements: one at least, or {@link #EVERYTHING}. */

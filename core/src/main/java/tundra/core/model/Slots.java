@@ -14,7 +14,8 @@ import java.util.function.UnaryOperator;
 public record Slots(Map<Slot, Object> values) {
     /** What stands in slots of these types is the id of something else. */
     private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER, Slot.Type.MOTIF_MARKER,
-            Slot.Type.LAYOUT, Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND);
+            Slot.Type.LAYOUT, Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND,
+            Slot.Type.PICTURE, Slot.Type.VIDEO, Slot.Type.FILE);
 
     public Slots {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
@@ -79,6 +80,25 @@ public record Slots(Map<Slot, Object> values) {
 
     private static String mapped(Slot slot, String id, BiFunction<Slot, String, String> change) {
         return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) || slot.type() == Slot.Type.LAYOUT && id.equals(Slot.DRAWN) ? id : change.apply(slot, id);
+    }
+
+    /** With ids changed where there are any; where nothing stands any more the slot is empty. */
+    public Slots mapSettings(BiFunction<Slot, String, String> change) {
+        var out = new LinkedHashMap<>(values);
+        out.replaceAll((slot, v) -> slot.type() == Slot.Type.CAPTIONS ? captions((Map<?, ?>) v, id -> change.apply(slot, id))
+                : !NAMING.contains(slot.type()) || v.equals("") ? v : Objects.requireNonNullElse(mapped(slot, (String) v, change), ""));
+        return out.equals(values) ? this : new Slots(out);
+    }
+
+    private static Map<String, String> captions(Map<?, ?> all, UnaryOperator<String> change) {
+        var out = new LinkedHashMap<String, String>();
+        all.forEach((id, words) -> {
+            String to = change.apply((String) id);
+            if (to != null) {
+                out.put(to, (String) words);
+            }
+        });
+        return out;
     }
 
     /** Without an id in lists; null where it stands alone. */

@@ -116,6 +116,8 @@ public final class SvgWriter {
             case Mark.Fill f -> form(f.form(), paint("fill", f.paint(), f.box()));
             case Mark.Stroke s -> form(s.form(), " fill=\"none\"" + paint("stroke", s.paint(), s.box()) + stroke(s.style()));
             case Mark.Image i -> image(i);
+            // a drawing holds no video
+            case Mark.Film f -> { }
             case Mark.Glyphs g -> glyphs(g);
         }
     }

@@ -120,6 +120,47 @@ const ACTIONS = {
     };
     navigator.clipboard ? navigator.clipboard.writeText(text).catch(by) : by();
   },
+//# action showItem
+  showItem: (board, { gallery, item }) => board.block(gallery)?.to(item - 1),
+//# action nextItem
+  nextItem: (board, { gallery }) => board.block(gallery)?.leaf(1),
+//# action previousItem
+  previousItem: (board, { gallery }) => board.block(gallery)?.leaf(-1),
+//# action turnOnce
+  turnOnce: (board, { gallery, way, duration }) => board.block(gallery)?.turn(duration, way),
+//# action playGallery
+  playGallery: (board, { gallery }) => board.block(gallery)?.play(true),
+//# action pauseGallery
+  pauseGallery: (board, { gallery }) => board.block(gallery)?.play(false),
+//# action playMedia
+  playMedia: (board, { media }) => board.block(media)?.play(),
+//# action pauseMedia
+  pauseMedia: (board, { media }) => board.block(media)?.el.pause(),
+//# action toggleMedia
+  toggleMedia: (board, { media }) => board.block(media)?.toggle(),
+//# action seekMedia
+  seekMedia: (board, { media, at }) => board.block(media)?.seek(at),
+//# action mediaVolume
+  mediaVolume: (board, { media, volume }) => void (board.block(media) && (board.block(media).el.volume = volume / 100)),
+//# action muteMedia
+  muteMedia: (board, { media, muted }) => void (board.block(media) && (board.block(media).el.muted = muted === "silent")),
+//# action goToPlace
+  goToPlace: (board, { map, place }) => board.block(map)?.goTo(place),
+//# action zoomMap
+  zoomMap: (board, { map, closer }) => board.block(map)?.zoomBy(closer === "in" ? 1 : -1),
+//# action send
+  send: (board, { elements, address }) => {
+    const fields = elements.flatMap((x) => board.scene.within(board.part(x))).filter((b) => b.inputs), bad = fields.filter((b) => !b.valid());
+    if (bad.length) {
+      bad[0].inputs[0].focus();
+      tell("not sent: " + bad.length + (bad.length > 1 ? " fields are" : " field is") + " not filled in as asked");
+      return false;
+    }
+    const what = new URLSearchParams(fields.map((b) => [b.data.name, said(b.value)])), arrived = (good) => (board.piece.arrived ?? []).forEach((f) => f(good));
+    tell("sends to " + address + ": " + [...what].map(([k, v]) => k + " = " + v).join(", "));
+    return (go) =>
+      fetch(board.piece.file(address), { method: "POST", body: what }).then((r) => r.ok || Promise.reject()).then(() => (tell("it has arrived"), arrived(true), go()), () => (tell("it could not be sent"), arrived(false)));
+  },
 //# action waitUntil
   waitUntil: (board, { awaited }) => {
     if (!awaited.early) return (go) => (awaited.go = go);

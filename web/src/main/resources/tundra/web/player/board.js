@@ -29,12 +29,16 @@ class Board {
   #closes = [];
   front = 0;
   back = 0;
+//# blocks
+  // By the names of their elements.
+  blocks = new Map();
+//# core
   // What can be dragged, by name.
   parts = new Map();
   #drags = [];
 
   // Of a motif's instance with its clock, the board around and its name there, otherwise without.
-  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {}, layouts = [] }, piece, clock, around, name) {
+  constructor(el, { timelines, reactions, mixes = {}, instances = [], drags = [], names = {}, layouts = [], blocks = [] }, piece, clock, around, name) {
     Object.assign(this, { el, piece, around, name, names });
     for (const x of [el, ...el.querySelectorAll("[class], [id]")]) this.#parts.set(x.id || x.classList[0], x);
     this.#rename();
@@ -52,6 +56,9 @@ class Board {
 //# core
 //# chips
     this.says(el);
+//# blocks
+    for (const b of blocks) if (this.part(b.of + "-k") && BLOCKS[b.kind]) this.blocks.set(b.of, new BLOCKS[b.kind](this, b));
+    for (const b of this.blocks.values()) b.begin();
 //# drags
     for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
 //# reactions
@@ -95,6 +102,9 @@ class Board {
 
   // Takes along what goes by one of its timelines.
   conduct(timeline) {
+//# blocks
+    for (const f of timeline.watched ?? []) f();
+//# core
     for (const i of this.#with(timeline)) i.board.follow(timeline.drives(i.from));
   }
 
@@ -160,6 +170,7 @@ class Board {
     for (const t of all) t.take(this.#tracks(t), slot);
     for (const t of this.timelines) t.starts = layout?.timelines[t.id]?.starts ?? t.begins;
     for (const t of this.active) t.again();
+    this.blocks?.forEach((b) => b.again());
     for (const x of texts) this.says?.(x);
     this.fit();
     if (activeElement !== this.piece.root.activeElement && this.el.contains(activeElement)) activeElement.focus({ preventScroll: true });
@@ -325,6 +336,19 @@ class Board {
   }
 //# reactions
 
+//# blocks
+  // The block that an element is.
+  block(name) {
+    return this.blocks.get(name);
+  }
+
+  // All blocks on it and in its motifs whose elements lie within an element.
+  within(el) {
+    const own = [...this.blocks.values()].filter((b) => el.contains(b.el));
+    return [...own, ...this.#instances.flatMap((i) => i.board.within(el))];
+  }
+//# reactions
+
   // Listens to something on an element, or to something of the whole page while its scene is shown.
   on(element, type, f) {
     this.part(element).addEventListener(type, f);
@@ -349,6 +373,9 @@ class Board {
       for (const w of this.#waits) clearTimeout(w);
       this.#waits.clear();
     }
+//# blocks
+    for (const b of this.blocks.values()) b.turned(open);
+//# reactions
     for (const f of open ? this.#opens : this.#closes) f();
     for (const i of this.#instances) i.board.turned(open);
   }

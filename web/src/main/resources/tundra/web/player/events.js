@@ -176,6 +176,32 @@ const EVENTS = {
   wider: (board, { width }, fire) => board.listen(matchMedia("(min-width: " + (width + 0.02) + "px)"), "change", (e) => e.matches && fire()),
 //# event layoutBecame
   layoutBecame: (board, { layout }, fire) => (board.scene.becomes ??= []).push((now) => now === layout && fire()),
+//# event itemShown
+  itemShown: (board, { gallery, item }, fire) => board.block(gallery)?.on("item", (i) => i === item - 1 && fire()),
+//# event itemChanged
+  itemChanged: (board, { gallery }, fire) => board.block(gallery)?.on("item", fire),
+//# event galleryEnded
+  galleryEnded: (board, { gallery }, fire) => board.block(gallery)?.on("end", fire),
+//# event itemTapped
+  itemTapped: (board, { gallery, item }, fire) => board.block(gallery)?.on("tapped", (i) => i === item - 1 && fire()),
+//# event mediaStarted
+  mediaStarted: (board, { media }, fire) => board.block(media)?.on("started", fire),
+//# event mediaPaused
+  mediaPaused: (board, { media }, fire) => board.block(media)?.on("paused", fire),
+//# event mediaEnded
+  mediaEnded: (board, { media }, fire) => board.block(media)?.on("ended", fire),
+//# event mediaPassed
+  mediaPassed: (board, { media, at }, fire) => board.block(media)?.onPass(at, fire),
+//# event placeChosen
+  placeChosen: (board, { map, place }, fire) => board.block(map)?.on("place", (name) => (!place || name === place) && fire()),
+//# event fieldChanged
+  fieldChanged: (board, { field }, fire) => board.block(field)?.on("changed", fire),
+//# event sent
+  sent: (board, x, fire) => (board.piece.arrived ??= []).push((good) => good && board.shown && fire()),
+//# event notSent
+  notSent: (board, x, fire) => (board.piece.arrived ??= []).push((good) => !good && board.shown && fire()),
+//# event countdownOver
+  countdownOver: (board, { countdown }, fire) => board.block(countdown)?.on("over", fire),
 //# event after
   after: (board, { duration }, fire) => {
     let timer;
