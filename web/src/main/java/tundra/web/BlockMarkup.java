@@ -131,12 +131,13 @@ final class BlockMarkup {
     }
 
     private void words(Content.Block b, String part, String words, String ink, double size, Point at, double middle) {
-        var t = new Content.Text(words, b.text(Blocks.FONT), weight(b), size, Content.Align.LEFT, FieldLayout.LINE);
-        TextLayout.Line line = TextLayout.of(t, measure).lines().getFirst();
+        double line = b.kind().family() == BlockKind.Family.FIELD ? FieldLayout.line(b) / size : FieldLayout.LINE;
+        var t = new Content.Text(words, b.text(Blocks.FONT), weight(b), size, Content.Align.LEFT, line);
+        TextLayout.Line first = TextLayout.of(t, measure).lines().getFirst();
         css.put(part, "font", weight(b) + " " + CssText.px(size) + " " + face(b, weight(b)));
         css.put(part, "fill", ink);
         out.append("<svg class=\"t-p\" aria-hidden=\"true\"><text class=\"").append(part).append("\" x=\"").append(Numbers.plain(middle > 0 ? at.x() + middle / 2 : at.x(), 4)).append("\" y=\"")
-                .append(Numbers.plain(at.y() + line.baseline(), 4)).append('"').append(middle > 0 ? " text-anchor=\"middle\">" : ">").append(Markup.escape(words)).append("</text></svg>");
+                .append(Numbers.plain(at.y() + first.baseline(), 4)).append('"').append(middle > 0 ? " text-anchor=\"middle\">" : ">").append(Markup.escape(words)).append("</text></svg>");
     }
 
     /** A tag that stays open. */
@@ -438,7 +439,7 @@ final class BlockMarkup {
         css.put(part, "border-radius", radius);
         css.put(part, "background-color", ground);
         css.put(part, "color", hex(b, Blocks.INK));
-        css.put(part, "font", "400 " + CssText.px(b.number(Blocks.LETTERS)) + "/1.3 " + face(b, 400));
+        css.put(part, "font", "400 " + CssText.px(b.number(Blocks.LETTERS)) + "/" + CssText.px(FieldLayout.line(b)) + " " + face(b, 400));
     }
 
     private String needed(Content.Block b) {
@@ -521,7 +522,7 @@ final class BlockMarkup {
             css.put(one + ":has(:checked) text", "fill", hex(b, Blocks.GROUND));
             open("label", one + " t-b", "");
             out.append("<input class=\"t-radio t-b\" type=\"radio\" name=\"").append(name).append("\"").append(attribute("value", all.get(i))).append(attribute("aria-label", all.get(i))).append(b.is(Blocks.NEEDED) ? " required" : "").append(i == now ? " checked>" : ">");
-            words(b, one + "t", all.get(i), Blocks.INK, b.number(Blocks.LETTERS), new Point(-1, (r.height() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2 - 1), r.width());
+            words(b, one + "t", all.get(i), Blocks.INK, b.number(Blocks.LETTERS), new Point(-1, FieldLayout.middle(r, FieldLayout.line(b)) - r.y() - 1), r.width());
             out.append("</label>");
         }
         end(b, "div");
@@ -540,7 +541,7 @@ final class BlockMarkup {
     private void slider(Content.Block b) {
         begin(b, "label", "");
         FieldLayout l = FieldLayout.of(b);
-        double y = l.input().y() + l.input().height() / 2, w = l.input().width(), k = FieldLayout.THUMB, x = k + share(b, start(b)) * (w - 2 * k), t = FieldLayout.TRACK;
+        double y = Math.round(l.input().y() + l.input().height() / 2), w = l.input().width(), k = FieldLayout.THUMB, x = k + share(b, start(b)) * (w - 2 * k), t = FieldLayout.TRACK;
         place(name + "-f", l.input());
         css.put(name + "-f", "opacity", "0");
         css.put(name + "-f", "margin", "0");

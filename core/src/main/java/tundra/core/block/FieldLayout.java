@@ -19,10 +19,10 @@ public record FieldLayout(Rect label, Rect input, List<Rect> buttons) {
     public static final double LINE = 1.3, GAP = 6, PAD = 10, TICK = 20, TRACK = 4, THUMB = 9, ARROW = 5;
 
     public static FieldLayout of(Content.Block b) {
-        double letters = b.number(Blocks.LETTERS), line = letters * LINE, w = b.box().x(), h = b.box().y();
+        double line = line(b), w = b.box().x(), h = b.box().y();
         boolean says = !b.text(Blocks.LABEL).isEmpty();
         if (b.kind() == Blocks.TICK) {
-            return new FieldLayout(says ? new Rect(TICK + PAD, (h - line) / 2, Math.max(0, w - TICK - PAD), line) : null, new Rect(0, (h - TICK) / 2, TICK, TICK), List.of());
+            return new FieldLayout(says ? new Rect(TICK + PAD, (h - line) / 2, Math.max(0, w - TICK - PAD), line) : null, new Rect(0, Math.round((h - TICK) / 2), TICK, TICK), List.of());
         }
         double top = says ? line + GAP : 0;
         var input = new Rect(0, top, w, Math.max(1, h - top));
@@ -31,10 +31,21 @@ public record FieldLayout(Rect label, Rect input, List<Rect> buttons) {
             int n = choices(b).size();
             double each = (w - (n - 1) * GAP) / n;
             for (int i = 0; i < n; i++) {
-                buttons.add(new Rect(i * (each + GAP), top, Math.max(1, each), input.height()));
+                double left = Math.round(i * (each + GAP));
+                buttons.add(new Rect(left, top, Math.max(1, Math.round((i + 1) * (each + GAP) - GAP) - left), input.height()));
             }
         }
         return new FieldLayout(says ? new Rect(0, 0, w, line) : null, input, buttons);
+    }
+
+    /** The height of a line of words, in whole px, as browsers lay out what is filled in. */
+    public static double line(Content.Block b) {
+        return Math.round(b.number(Blocks.LETTERS) * LINE);
+    }
+
+    /** Where a line of words begins that lies in the middle of a box. */
+    public static double middle(Rect r, double line) {
+        return r.y() + Math.floor((r.height() - line) / 2);
     }
 
     /** What can be chosen, one at least. */

@@ -218,7 +218,7 @@ final class BlockArt {
     }
 
     private static void words(Content.Block b, String words, Slot ink, Point at, BlockBrush to) {
-        to.text(words, b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, ink), at, 0, Content.Align.LEFT);
+        to.text(words, b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), FieldLayout.line(b) / b.number(Blocks.LETTERS), BlockBrush.color(b, ink), at, 0, Content.Align.LEFT);
     }
 
     private static void box(Content.Block b, Rect r, BlockBrush to) {
@@ -231,8 +231,8 @@ final class BlockArt {
         box(b, l.input(), to);
         PieceValue v = a.value(b.text(Blocks.OF_VALUE));
         boolean filled = v != null && !v.start().isEmpty();
-        double line = b.number(Blocks.LETTERS) * FieldLayout.LINE, top = b.text(Blocks.KIND).equals("several lines") ? FieldLayout.PAD : (l.input().height() - line) / 2;
-        words(b, filled ? v.start() : b.text(Blocks.HINT), filled ? Blocks.INK : Blocks.LINE, new Point(FieldLayout.PAD, l.input().y() + top), to);
+        double top = b.text(Blocks.KIND).equals("several lines") ? l.input().y() + FieldLayout.PAD : FieldLayout.middle(l.input(), FieldLayout.line(b));
+        words(b, filled ? v.start() : b.text(Blocks.HINT), filled ? Blocks.INK : Blocks.LINE, new Point(FieldLayout.PAD, top), to);
     }
 
     private static void tick(Content.Block b, Around a, BlockBrush to) {
@@ -254,17 +254,17 @@ final class BlockArt {
         List<String> all = FieldLayout.choices(b);
         PieceValue v = a.value(b.text(Blocks.OF_VALUE));
         int now = v == null ? -1 : all.indexOf(v.start());
-        double line = b.number(Blocks.LETTERS) * FieldLayout.LINE;
+        double line = FieldLayout.line(b);
         if (l.buttons().isEmpty()) {
             box(b, l.input(), to);
-            words(b, all.get(Math.max(0, now)), Blocks.INK, new Point(FieldLayout.PAD, l.input().y() + (l.input().height() - line) / 2), to);
+            words(b, all.get(Math.max(0, now)), Blocks.INK, new Point(FieldLayout.PAD, FieldLayout.middle(l.input(), line)), to);
             to.stroke(FieldLayout.arrow(l.input()), BlockBrush.color(b, Blocks.LINE), 1.5, 0, b.box());
             return;
         }
         for (int i = 0; i < l.buttons().size(); i++) {
             Rect r = l.buttons().get(i);
             to.rect(r, b.number(Blocks.RADIUS_OF_CORNERS), BlockBrush.color(b, i == now ? Blocks.ACCENT : Blocks.GROUND), BlockBrush.color(b, i == now ? Blocks.ACCENT : Blocks.LINE), 1);
-            to.text(all.get(i), b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, i == now ? Blocks.GROUND : Blocks.INK), new Point(r.x(), r.y() + (r.height() - line) / 2), r.width(), Content.Align.CENTRE);
+            to.text(all.get(i), b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), line / b.number(Blocks.LETTERS), BlockBrush.color(b, i == now ? Blocks.GROUND : Blocks.INK), new Point(r.x(), FieldLayout.middle(r, line)), r.width(), Content.Align.CENTRE);
         }
     }
 
@@ -282,7 +282,7 @@ final class BlockArt {
     private static void slider(Content.Block b, Around a, BlockBrush to) {
         FieldLayout l = FieldLayout.of(b);
         label(b, l, to);
-        double y = l.input().y() + l.input().height() / 2, k = FieldLayout.THUMB, w = l.input().width(), x = k + share(b, a.value(b.text(Blocks.OF_VALUE))) * (w - 2 * k);
+        double y = Math.round(l.input().y() + l.input().height() / 2), k = FieldLayout.THUMB, w = l.input().width(), x = k + share(b, a.value(b.text(Blocks.OF_VALUE))) * (w - 2 * k);
         to.rect(new Rect(0, y - FieldLayout.TRACK / 2, w, FieldLayout.TRACK), FieldLayout.TRACK / 2, BlockBrush.color(b, Blocks.LINE), null, 0);
         to.rect(new Rect(0, y - FieldLayout.TRACK / 2, x, FieldLayout.TRACK), FieldLayout.TRACK / 2, BlockBrush.color(b, Blocks.ACCENT), null, 0);
         to.circle(new Point(x, y), k, BlockBrush.color(b, Blocks.ACCENT));

@@ -92,7 +92,7 @@ public final class Actions {
     public static final ActionKind SEEK_MEDIA = add("seekMedia", "take {media} to {at}", Events.MEDIA, Events.MEDIA_TIME);
     public static final ActionKind MEDIA_VOLUME = add("mediaVolume", "set the volume of {media} to {volume} %", Events.MEDIA, VOLUME);
     public static final ActionKind MUTE_MEDIA = add("muteMedia", "make {media} {muted}", Events.MEDIA, MUTED);
-    public static final ActionKind GO_TO_PLACE = add("goToPlace", "take {map} to {place}", Events.MAP, Events.MAP_PLACE);
+    public static final ActionKind GO_TO_PLACE = add("goToPlace", "take {map} to {spot}", Events.MAP, Events.MAP_PLACE);
     public static final ActionKind ZOOM_MAP = add("zoomMap", "zoom {map} {closer}", Events.MAP, CLOSER);
     /** As a form, where all that has to be filled in is; what is wrong is said at its field, and nothing is sent. */
     public static final ActionKind SEND = add("send", "send what is in {elements} to {address}", FILLED, LINK);

@@ -32,7 +32,7 @@ public final class Events {
     public static final Slot MEDIA = Slot.element("media", "video", "sound player");
     public static final Slot MEDIA_TIME = Slot.duration("at", 1);
     public static final Slot MAP = Slot.element("map", "map");
-    public static final Slot MAP_PLACE = Slot.text("place", Slot.Type.MAP_PLACE, "");
+    public static final Slot MAP_PLACE = Slot.text("spot", Slot.Type.MAP_PLACE, "");
     public static final Slot FIELD = Slot.element("field", "text field", "tick", "choice", "slider");
     public static final Slot COUNTDOWN = Slot.element("countdown", "countdown");
 
@@ -90,7 +90,7 @@ public final class Events {
     public static final EventKind MEDIA_PAUSED = add("mediaPaused", "When {media} is paused", MEDIA);
     public static final EventKind MEDIA_ENDED = add("mediaEnded", "When {media} has ended", MEDIA);
     public static final EventKind MEDIA_PASSED = add("mediaPassed", "When {media} passes {at}", MEDIA, MEDIA_TIME);
-    public static final EventKind PLACE_CHOSEN = add("placeChosen", "When {place} is chosen on {map}", MAP_PLACE, MAP);
+    public static final EventKind PLACE_CHOSEN = add("placeChosen", "When {spot} is chosen on {map}", MAP_PLACE, MAP);
     public static final EventKind FIELD_CHANGED = add("fieldChanged", "When {field} is filled in", FIELD);
     public static final EventKind SENT = add("sent", "When what was filled in has arrived");
     public static final EventKind NOT_SENT = add("notSent", "When what was filled in could not be sent");

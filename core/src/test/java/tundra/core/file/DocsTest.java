@@ -15,6 +15,8 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Actions;
+import tundra.core.model.BlockKind;
+import tundra.core.model.Blocks;
 import tundra.core.model.Conditions;
 import tundra.core.model.Content;
 import tundra.core.model.EffectKind;
@@ -43,6 +45,9 @@ class DocsTest {
         Conditions.ALL.forEach(k -> s.append(row(k)));
         s.append("\n| action | sentence | slots |\n|---|---|---|\n");
         Actions.ALL.forEach(k -> s.append(row(k)));
+        s.append("\n| block | what it is | settings |\n|---|---|---|\n");
+        Blocks.ALL.forEach(k -> s.append("| `").append(k.key()).append("` | ").append(k.hint()).append(" | ")
+                .append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label() + (x.unit().isEmpty() ? "" : ", " + x.unit()) + ")").collect(Collectors.joining(", "))).append(" |\n"));
         return s.append('\n').toString();
     }
 
@@ -121,7 +126,9 @@ class DocsTest {
             case ELEMENTS -> "{\"type\": \"array\", \"minItems\": 1, \"items\": {\"anyOf\": [{\"$ref\": \"#/$defs/id\"}, {\"const\": \"*\"}] } }";
             case SETTING -> "{\"type\": \"object\", \"required\": [\"property\", \"to\"] }";
             case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
-            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY -> "{\"type\": \"string\"}";
+            case COLOR -> "{\"$ref\": \"#/$defs/color\"}";
+            case MAP, CAPTIONS -> "{\"type\": \"object\"}";
+            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY, PICTURE, VIDEO, FILE, FONT, DATE, MAP_PLACE -> "{\"type\": \"string\"}";
         };
     }
 
@@ -145,11 +152,20 @@ class DocsTest {
         made = between(made, "\"event\": {\"enum\": [", "\n          }}", keys(Events.ALL) + "]}" + slots(Events.ALL));
         made = between(made, "\"condition\": {\"enum\": [", "\n          }}", keys(Conditions.ALL) + "]}" + slots(Conditions.ALL));
         made = between(made, "\"action\": {\"enum\": [", "\n      }}", keys(Actions.ALL) + "]}" + slots(Actions.ALL));
+        made = between(made, "\"block\": {\"enum\": [", "]}", quoted(Blocks.ALL.stream().map(BlockKind::key)));
+        made = between(made, "\"settings\": {\"type\": \"object\", \"properties\": {", "}}}}},\n        {\"if\"", settings());
         if ("write".equals(System.getProperty("tundra.docs"))) {
             Files.writeString(SCHEMA, made);
         } else {
             assertThat(text).as("run with -Dtundra.docs=write to bring it up to date").isEqualTo(made);
         }
+    }
+
+    /** What can be said of blocks, each once. What names something may be empty. */
+    private static String settings() {
+        var out = new java.util.LinkedHashMap<String, String>();
+        Blocks.ALL.forEach(k -> k.settings().forEach(x -> out.putIfAbsent(x.slot().key(), "\"" + x.slot().key() + "\": " + ("".equals(x.slot().standard()) ? "{\"type\": \"string\"}" : schema(x.slot())))));
+        return String.join(", ", out.values());
     }
 
     private static String quoted(Stream<String> words) {

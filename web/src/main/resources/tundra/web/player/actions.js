@@ -145,7 +145,7 @@ const ACTIONS = {
 //# action muteMedia
   muteMedia: (board, { media, muted }) => void (board.block(media) && (board.block(media).el.muted = muted === "silent")),
 //# action goToPlace
-  goToPlace: (board, { map, place }) => board.block(map)?.goTo(place),
+  goToPlace: (board, { map, spot }) => board.block(map)?.goTo(spot),
 //# action zoomMap
   zoomMap: (board, { map, closer }) => board.block(map)?.zoomBy(closer === "in" ? 1 : -1),
 //# action send

@@ -193,7 +193,7 @@ const EVENTS = {
 //# event mediaPassed
   mediaPassed: (board, { media, at }, fire) => board.block(media)?.onPass(at, fire),
 //# event placeChosen
-  placeChosen: (board, { map, place }, fire) => board.block(map)?.on("place", (name) => (!place || name === place) && fire()),
+  placeChosen: (board, { map, spot }, fire) => board.block(map)?.on("place", (name) => (!spot || name === spot) && fire()),
 //# event fieldChanged
   fieldChanged: (board, { field }, fire) => board.block(field)?.on("changed", fire),
 //# event sent
