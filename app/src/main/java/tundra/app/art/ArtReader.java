@@ -21,6 +21,10 @@ public final class ArtReader {
         if (Files.exists(file) && !Files.isRegularFile(file)) {
             throw new IOException("“" + name + "” can't be brought in: it is " + (Files.isDirectory(file) ? "a folder" : "no file, but a pipe or a device") + ". Nothing was changed.");
         }
+        Brought part = PartReader.read(name, file);
+        if (part != null) {
+            return part;
+        }
         if (Files.isRegularFile(file) && Files.size(file) < 64 << 20 && isSvg(name, file)) {
             return drawing(name, Files.readAllBytes(file));
         }

@@ -1,9 +1,11 @@
 package tundra.app.art;
 
 import java.util.List;
+import java.util.function.BiFunction;
 import tundra.core.edit.Arrange;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
+import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.svg.ArtPlacing;
@@ -67,6 +69,21 @@ public sealed interface Brought {
         @Override
         public Added addTo(Project p, String place) {
             return new Added(p.withAsset(asset), null);
+        }
+    }
+
+    /** A video, a map or a page's files, placed as a block. */
+    record Part(String name, Asset asset, Point size, BiFunction<Board, Point, Element> made) implements Brought {
+        @Override
+        public List<String> report() {
+            return List.of();
+        }
+
+        @Override
+        public Added addTo(Project p, String place) {
+            Board b = p.place(place).board();
+            Element e = made.apply(b, b.size().times(0.5));
+            return new Added((asset == null ? p : p.withAsset(asset)).mapBoard(place, x -> Arrange.add(x, e)), e.id());
         }
     }
 

@@ -52,6 +52,7 @@ public final class CanvasView extends Pane {
     private Point panFrom;
     private BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
     private BiConsumer<String, Point> onMotif = (motif, at) -> { };
+    private BiConsumer<String, Point> onBlock = (kind, at) -> { };
     private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
 
     public CanvasView(Studio studio, ToolBox tools) {
@@ -102,6 +103,11 @@ public final class CanvasView extends Pane {
     /** Takes files that were dropped, and where on the canvas. */
     public void onDrop(BiConsumer<List<java.io.File>, Point> drop) {
         onDrop = drop;
+    }
+
+    /** Takes a kind of block that was dropped, and where on the canvas. */
+    public void onBlock(BiConsumer<String, Point> drop) {
+        onBlock = drop;
     }
 
     /** Takes a motif that was dropped, and where on the canvas. */
@@ -439,7 +445,7 @@ public final class CanvasView extends Pane {
     }
 
     private void over(DragEvent e) {
-        if (e.getDragboard().hasFiles() || e.getDragboard().hasContent(DropFormats.MOTIF)) {
+        if (e.getDragboard().hasFiles() || e.getDragboard().hasContent(DropFormats.MOTIF) || e.getDragboard().hasContent(DropFormats.BLOCK)) {
             e.acceptTransferModes(TransferMode.COPY);
             e.consume();
         }
@@ -448,6 +454,12 @@ public final class CanvasView extends Pane {
     private void drop(DragEvent e) {
         if (e.getDragboard().getContent(DropFormats.MOTIF) instanceof String motif) {
             onMotif.accept(motif, viewport.toCanvas(new Point(e.getX(), e.getY())));
+            e.setDropCompleted(true);
+            e.consume();
+            return;
+        }
+        if (e.getDragboard().getContent(DropFormats.BLOCK) instanceof String kind) {
+            onBlock.accept(kind, viewport.toCanvas(new Point(e.getX(), e.getY())));
             e.setDropCompleted(true);
             e.consume();
             return;

@@ -13,6 +13,7 @@ import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.BrokenApart;
 import tundra.core.edit.ButtonMotif;
+import tundra.core.edit.Galleries;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Names;
 import tundra.core.edit.Scattering;
@@ -202,6 +203,11 @@ public final class MotifCommands {
     /** Puts a motif on the canvas; nothing happens where it would hold itself. */
     static void place(Studio s, String motif, Point at) {
         if (!Motifs.fits(s.project(), s.place().id(), motif)) {
+            return;
+        }
+        String gallery = Galleries.under(s.board(), s.frame(), at);
+        if (gallery != null) {
+            s.edit("Add " + s.project().motif(motif).name() + " to the gallery", b -> Galleries.withMotif(s.project(), b, gallery, s.project().motif(motif), -1));
             return;
         }
         Element e = Motifs.instance(s.project(), motif, at);

@@ -22,6 +22,7 @@ import tundra.app.studio.Playback;
 import tundra.app.studio.Registering;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.tool.BlockOverlay;
 import tundra.app.tool.BoxTool;
 import tundra.app.tool.GradientTool;
 import tundra.app.tool.HandTool;
@@ -45,6 +46,7 @@ import tundra.app.view.Overlay;
 import tundra.app.widget.Lazy;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.file.Recovery;
+import tundra.core.model.Blocks;
 import tundra.core.model.Content;
 import tundra.core.model.Project;
 
@@ -89,8 +91,8 @@ public final class Workshop {
         nodes = new NodesTool(studio);
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
-        details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
         files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
+        details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, files.blocks, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
         autosave = new Autosave(studio, new Recovery(settings.folder().resolve("recovery")), notices);
         path = new PathOverlay(studio);
         addTools();
@@ -98,15 +100,17 @@ public final class Workshop {
         var badges = new BadgeOverlay(studio);
         var ties = new TieOverlay(studio);
         touches = new TouchOverlay(studio);
+        var blocks = new BlockOverlay(studio);
         Overlay tool = (g, v) -> tools.active().draw(g, v);
         canvas.overlays(desk -> switch (desk) {
-            case DRAW -> List.of(selection, typing, tool);
-            case ANIMATE -> List.of(selection, path, typing, tool);
-            case INTERACT -> List.of(touches, selection, badges, tool);
-            case ADAPT -> List.of(selection, ties, typing, tool);
+            case DRAW -> List.of(blocks, selection, typing, tool);
+            case ANIMATE -> List.of(blocks, selection, path, typing, tool);
+            case INTERACT -> List.of(touches, blocks, selection, badges, tool);
+            case ADAPT -> List.of(blocks, selection, ties, typing, tool);
             case PUBLISH -> List.of();
         });
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));
+        canvas.onBlock((kind, at) -> BlockCommands.place(studio, Blocks.byKey(kind), at));
         canvas.onMotif((motif, at) -> MotifCommands.place(studio, motif, at));
         canvas.onDrop((dropped, at) -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
     }

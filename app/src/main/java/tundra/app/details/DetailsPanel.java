@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
+import tundra.app.files.BlockFiles;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
@@ -22,6 +23,7 @@ import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Words;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -45,6 +47,7 @@ public final class DetailsPanel extends TallPane {
     private final Commands commands;
     private final Jobs jobs;
     private static final List<Property<?>> ALONG = List.of(Properties.FACE_PATH, Properties.FRONT);
+    private final BlockFiles blockFiles;
     private final ToolOptions options;
     private final PropertyRow.Needs needs;
     private final Registering registering;
@@ -53,6 +56,7 @@ public final class DetailsPanel extends TallPane {
     private final Lazy<EasingSection> easing;
     private TextSection text;
     private PolygonSection polygon;
+    private BlockSection block;
     private BoundsSection bounds;
     private ScatterSection scatter;
     private ParallaxStrip parallax;
@@ -69,10 +73,11 @@ public final class DetailsPanel extends TallPane {
     private String shown;
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
-    public DetailsPanel(Studio studio, Settings settings, Jobs jobs, Commands commands, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
+    public DetailsPanel(Studio studio, Settings settings, Jobs jobs, Commands commands, BlockFiles blockFiles, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
         this.studio = studio;
         this.commands = commands;
         this.jobs = jobs;
+        this.blockFiles = blockFiles;
         this.options = options;
         this.needs = new PropertyRow.Needs(options, paints, onGradient);
         this.registering = registering;
@@ -101,6 +106,9 @@ public final class DetailsPanel extends TallPane {
             }
             if (bounds != null) {
                 bounds.refresh();
+            }
+            if (block != null) {
+                block.refresh();
             }
             if (polygon != null) {
                 polygon.refresh();
@@ -190,6 +198,7 @@ public final class DetailsPanel extends TallPane {
         rows.clear();
         text = null;
         polygon = null;
+        block = null;
         bounds = null;
         scatter = null;
         parallax = null;
@@ -263,6 +272,10 @@ public final class DetailsPanel extends TallPane {
         section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
         section("Blending", BLENDING.stream().filter(common::contains).toList(), ids);
+        Content.Block one = Blocks.of(all.getFirst());
+        if (one != null && all.stream().allMatch(e -> Blocks.of(e) instanceof Content.Block b && b.kind() == one.kind())) {
+            block(ids);
+        }
         if (all.stream().allMatch(e -> e.content() instanceof Content.Instance)) {
             clock = new ClockSection(studio, ids);
             box.getChildren().add(clock);
@@ -289,8 +302,11 @@ public final class DetailsPanel extends TallPane {
         }
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
-        boolean bounds = e.content() instanceof Content.Parent && studio.desk() == Desk.DRAW;
+        boolean bounds = e.content() instanceof Content.Parent && !(e.content() instanceof Content.Block) && studio.desk() == Desk.DRAW;
         section("Place", PLACE.stream().filter(p -> all.contains(p) && here(p) && !(bounds && p == Properties.SIZE)).toList(), List.of(e.id()));
+        if (e.content() instanceof Content.Block) {
+            block(List.of(e.id()));
+        }
         if (e.content() instanceof Content.Instance) {
             clock = new ClockSection(studio, List.of(e.id()));
             box.getChildren().add(clock);
@@ -339,6 +355,11 @@ public final class DetailsPanel extends TallPane {
         effects = new EffectsSection(studio, commands, e.id(), needs);
         box.getChildren().add(effects);
         section("Blending", BLENDING.stream().filter(p -> p.appliesTo(e)).toList(), List.of(e.id()));
+    }
+
+    private void block(List<String> ids) {
+        block = new BlockSection(studio, commands, blockFiles, ids);
+        box.getChildren().add(block);
     }
 
     private void text(List<String> ids) {

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
+import tundra.app.art.PartReader;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
@@ -18,6 +19,7 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
+import tundra.core.edit.Galleries;
 import tundra.core.edit.Drawings;
 import tundra.core.edit.Kept;
 import tundra.core.edit.MotifParts;
@@ -48,8 +50,8 @@ import tundra.render.Still;
 /** Opens, saves and brings in files: off the interface thread, and never without asking when something would be lost. */
 public final class FileJobs {
     private static final List<String> ART = List.of("*.svg", "*.svgz", "*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif",
-            "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
-    private static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
+            "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a", "*.mp4", "*.webm", "*.geojson", "*.vtt");
+    static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
     private static final String MOTIF_ENDING = ".tundra-motif";
     private static final double THUMBNAIL = 256;
     /** Several things dropped together lie this far apart, in px. */
@@ -60,6 +62,8 @@ public final class FileJobs {
     private final Jobs jobs;
     private final Notices notices;
     private final Runnable makeFlipbook;
+    /** What blocks show. */
+    public final BlockFiles blocks;
     /** What the open piece's file was when it was read or written here last; null for a piece that was not. */
     private FileStamp stamp;
 
@@ -71,6 +75,7 @@ public final class FileJobs {
         this.jobs = jobs;
         this.notices = notices;
         this.makeFlipbook = makeFlipbook;
+        blocks = new BlockFiles(studio, asker, jobs, notices, this::beside);
     }
 
     /** Goes on once nothing is lost: at once, after saving, or when the changes are given up. */
@@ -250,7 +255,7 @@ public final class FileJobs {
         var out = new ArrayList<Brought>();
         for (Path f : opened(files)) {
             progress.check();
-            out.add(ArtReader.read(f));
+            out.add(PartReader.isPage(f) ? PartReader.folder(f) : ArtReader.read(f));
         }
         return out;
     }
@@ -262,10 +267,10 @@ public final class FileJobs {
     }
 
     /** Files, with folders replaced by what they hold that can be brought in, in the order of names. */
-    private static List<Path> opened(List<Path> files) throws IOException {
+    static List<Path> opened(List<Path> files) throws IOException {
         var out = new ArrayList<Path>();
         for (Path f : files) {
-            if (!Files.isDirectory(f)) {
+            if (!Files.isDirectory(f) || PartReader.isPage(f)) {
                 out.add(f);
                 continue;
             }
@@ -287,7 +292,7 @@ public final class FileJobs {
     }
 
     public void bringIn() {
-        asker.open("Bring in art", "Pictures, drawings, sounds, fonts and motifs", Stream.concat(ART.stream(), Stream.of("*" + MOTIF_ENDING)).toList(), beside()).ifPresent(p -> bringIn(List.of(p)));
+        asker.open("Bring in art", "Pictures, drawings, videos, sounds, maps, fonts and motifs", Stream.concat(ART.stream(), Stream.of("*" + MOTIF_ENDING)).toList(), beside()).ifPresent(p -> bringIn(List.of(p)));
     }
 
     /** Brings art in and places it in the middle of the canvas; a project alone is opened. */
@@ -303,6 +308,11 @@ public final class FileJobs {
         }
         if (!files.isEmpty() && files.stream().allMatch(f -> f.toString().endsWith(MOTIF_ENDING))) {
             files.forEach(this::bringInMotif);
+            return;
+        }
+        String gallery = at == null ? null : Galleries.under(studio.board(), studio.frame(), at);
+        if (gallery != null && files.stream().allMatch(f -> PICTURES.contains("*" + ending(f)) || Files.isDirectory(f))) {
+            blocks.fill(gallery, files);
             return;
         }
         bringIn(files.size() == 1 ? files.getFirst().getFileName().toString() : files.size() + " files", at, p -> read(files, p));
@@ -321,13 +331,15 @@ public final class FileJobs {
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
     public void keep(List<Path> files) {
         jobs.run(() -> read(files, Progress.NONE), all -> {
-            var drawings = all.stream().filter(b -> b instanceof Brought.Drawing).toList();
+            // a map lies in its block
+            var drawings = all.stream().filter(b -> b instanceof Brought.Drawing || b instanceof Brought.Part x && x.asset() == null).toList();
             studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
                 for (Brought b : all) {
                     out = switch (b) {
                         case Brought.Picture x -> out.withAsset(x.asset());
                         case Brought.Kept x -> out.withAsset(x.asset());
+                        case Brought.Part x -> x.asset() == null ? out : out.withAsset(x.asset());
                         case Brought.Drawing x -> out;
                     };
                 }

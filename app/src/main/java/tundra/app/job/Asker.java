@@ -18,6 +18,11 @@ public interface Asker {
     /** @param beside the folder that is shown first; null for whichever was seen last */
     Optional<Path> open(String title, String kind, List<String> patterns, Path beside);
 
+    /** The same for several files at once. */
+    default Optional<List<Path>> openSeveral(String title, String kind, List<String> patterns, Path beside) {
+        return open(title, kind, patterns, beside).map(List::of);
+    }
+
     Optional<Path> save(String title, String name, Path beside);
 
     Optional<Path> folder(String title, Path start);

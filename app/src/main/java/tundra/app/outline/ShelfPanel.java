@@ -35,6 +35,7 @@ import tundra.app.command.Commands;
 import tundra.app.job.Notices;
 import tundra.app.job.Work;
 import tundra.app.studio.Studio;
+import tundra.app.widget.BlockIcon;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
@@ -43,12 +44,16 @@ import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
+import tundra.core.edit.BlockSettings;
+import tundra.core.edit.Galleries;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Names;
+import tundra.core.edit.PlacedBlock;
 import tundra.core.edit.Shelf;
 import tundra.core.edit.TimeText;
 import tundra.core.flip.SheetBook;
 import tundra.core.model.Asset;
+import tundra.core.model.Blocks;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
@@ -72,6 +77,7 @@ public final class ShelfPanel extends VBox {
     private final FlowPane swatches = new FlowPane(4, 4);
     private final Text empty = Words.of("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.", "quiet", "small");
     private static final double EMPTY_WIDTH = 200;
+    private final BlockTiles blocks;
     private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
@@ -100,7 +106,8 @@ public final class ShelfPanel extends VBox {
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("panel-head");
         empty.setWrappingWidth(narrow ? TILE : EMPTY_WIDTH);
-        getChildren().addAll(head, box(empty));
+        blocks = new BlockTiles(commands);
+        getChildren().addAll(head, scrolling(box(empty, blocks)));
         setOnDragOver(this::over);
         setOnDragDropped(e -> {
             if (e.getDragboard().hasFiles()) {
@@ -166,7 +173,7 @@ public final class ShelfPanel extends VBox {
         boolean none = assets.isEmpty() && shownSwatches.isEmpty() && tiles.isEmpty();
         if (none != saysEmpty) {
             saysEmpty = none;
-            getChildren().set(1, none ? box(empty) : scrolling(box(motifs, pictures, swatches)));
+            getChildren().set(1, scrolling(none ? box(empty, blocks) : box(motifs, pictures, swatches, blocks)));
         }
     }
 
@@ -240,6 +247,12 @@ public final class ShelfPanel extends VBox {
             case PICTURE -> {
                 return picture(a);
             }
+            case VIDEO -> {
+                return sheet(BlockIcon.of(Blocks.VIDEO, 26));
+            }
+            case FILE -> {
+                return sheet(BlockIcon.of(a.mediaType().equals(Asset.FILES) ? Blocks.PAGE : Blocks.TEXT_FIELD, 26));
+            }
             case FONT -> {
                 var letters = new Label("Aa");
                 Font own = fontOf(a);
@@ -289,10 +302,17 @@ public final class ShelfPanel extends VBox {
     private void use(Asset a) {
         switch (a.kind()) {
             case PICTURE -> {
+                if (Blocks.of(studio.selected()) instanceof Content.Block g && g.kind().gallery()) {
+                    String gallery = studio.selected().id();
+                    studio.edit("Add " + a.title() + " to the gallery", b -> Galleries.withPictures(b, gallery, List.of(a), -1));
+                    return;
+                }
                 Element e = ArtPlacing.picture(a, studio.board().size());
                 studio.edit("Place " + e.name(), b -> studio.add(b, e));
                 studio.select(List.of(e.id()));
             }
+            case VIDEO -> placed(PlacedBlock.video(studio.board(), a, studio.board().size().times(0.5)));
+            case FILE -> file(a);
             case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());
             case SOUND -> {
                 PlacedSound there = studio.timeline().sounds().stream().filter(s -> s.asset().equals(a.hash())).findFirst().orElse(null);
@@ -303,6 +323,22 @@ public final class ShelfPanel extends VBox {
                     notices.news(a.title() + " is placed already, at " + TimeText.seconds(there.start()) + " of " + studio.timeline().name() + ".", "Place it again here", () -> place(a));
                 }
             }
+        }
+    }
+
+    private void placed(Element e) {
+        studio.edit("Place " + e.name(), b -> studio.add(b, e));
+        studio.select(List.of(e.id()));
+    }
+
+    private void file(Asset a) {
+        if (a.mediaType().equals(Asset.FILES)) {
+            placed(PlacedBlock.page(studio.board(), a, studio.board().size().times(0.5)));
+        } else if (Blocks.of(studio.selected()) instanceof Content.Block b && b.kind() == Blocks.VIDEO) {
+            String video = studio.selected().id();
+            studio.edit("Show " + a.title() + " as captions", x -> BlockSettings.with(x, List.of(video), Blocks.WORDS_FILE, a.hash()));
+        } else {
+            notices.news("Select a video first: these are words for one.");
         }
     }
 

@@ -12,5 +12,10 @@ public final class DropFormats {
     /** A scene, by its id. */
     public static final DataFormat SCENE = new DataFormat("application/x-tundra-scene");
 
+    /** A kind of block, by its key. */
+    public static final DataFormat BLOCK = new DataFormat("application/x-tundra-block");
+    /** An item of a gallery, by its id. */
+    public static final DataFormat ITEM = new DataFormat("application/x-tundra-item");
+
     private DropFormats() {}
 }

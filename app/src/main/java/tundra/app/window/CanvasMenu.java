@@ -11,7 +11,11 @@ import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.tool.Picking;
+import tundra.core.edit.Reactions;
+import tundra.core.edit.Sentences;
+import tundra.core.edit.Steering;
 import tundra.core.geometry.Point;
+import tundra.core.model.Blocks;
 import tundra.core.model.Element;
 
 /** The menu at the pointer: everything that lies beneath it, and what can be done with the selection. */
@@ -60,10 +64,36 @@ final class CanvasMenu {
                 menu.getItems().add(new SeparatorMenuItem());
             }
         }
+        steer(w, menu);
         if (!menu.getItems().isEmpty()) {
             menu.getItems().removeLast();
         }
         menu.show(w.canvas, e.getScreenX(), e.getScreenY());
+    }
+
+    /** What a tap on the selected element could do to blocks, or taps on others to the selected block. */
+    private static void steer(Workshop w, ContextMenu menu) {
+        Element e = w.studio.selected();
+        if (e == null) {
+            return;
+        }
+        boolean block = Blocks.of(e) != null;
+        var offers = block ? Steering.of(w.studio.project(), w.studio.board(), e.id()) : Steering.by(w.studio.project(), w.studio.board(), e.id());
+        if (offers.isEmpty()) {
+            return;
+        }
+        var steer = new Menu(block ? "Steered by a tap on" : "When it is tapped");
+        steer.setId("steer");
+        for (Steering.Offer o : offers) {
+            var item = new MenuItem(o.words());
+            item.setMnemonicParsing(false);
+            item.setOnAction(a -> {
+                w.studio.edit("When tapped: " + o.words(), b -> Reactions.with(b, o.reaction()));
+                w.notices.news("Added the sentence “" + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().when().kind(), o.reaction().when().slots()) + ", " + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().actions().getFirst().kind(), o.reaction().actions().getFirst().slots()) + "”.");
+            });
+            steer.getItems().add(item);
+        }
+        menu.getItems().addAll(steer, new SeparatorMenuItem());
     }
 
     private static void add(Workshop w, ContextMenu menu, String id) {

@@ -32,6 +32,7 @@ import tundra.app.adapt.WidthRuler;
 import tundra.app.canvas.ScrollRail;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
+import tundra.app.commands.BlockCommands;
 import tundra.app.commands.DrawCommands;
 import tundra.app.commands.EditCommands;
 import tundra.app.commands.EffectCommands;
@@ -136,6 +137,7 @@ public final class MainWindow {
         FlipCommands.add(w);
         SheetCommands.add(w, overlays::over);
         MotifCommands.add(w, this::nameOnCanvas);
+        BlockCommands.add(w);
         SceneCommands.add(w, s -> topBar.rename(s));
         LayoutCommands.add(w, this::renameLayout, this::lookForBreaks);
         EffectCommands.add(w);

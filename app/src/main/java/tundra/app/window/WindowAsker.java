@@ -41,13 +41,22 @@ public final class WindowAsker implements Asker {
 
     @Override
     public Optional<Path> open(String title, String kind, List<String> patterns, Path beside) {
+        return Optional.ofNullable(chooser(title, kind, patterns, beside).showOpenDialog(owner.get())).map(File::toPath);
+    }
+
+    private static FileChooser chooser(String title, String kind, List<String> patterns, Path beside) {
         var c = new FileChooser();
         c.setTitle(title);
         if (beside != null && Files.isDirectory(beside)) {
             c.setInitialDirectory(beside.toFile());
         }
         c.getExtensionFilters().add(new FileChooser.ExtensionFilter(kind, patterns));
-        return Optional.ofNullable(c.showOpenDialog(owner.get())).map(File::toPath);
+        return c;
+    }
+
+    @Override
+    public Optional<List<Path>> openSeveral(String title, String kind, List<String> patterns, Path beside) {
+        return Optional.ofNullable(chooser(title, kind, patterns, beside).showOpenMultipleDialog(owner.get())).map(all -> all.stream().map(File::toPath).toList());
     }
 
     @Override
@@ -58,7 +67,7 @@ public final class WindowAsker implements Asker {
         if (beside != null && Files.isDirectory(beside)) {
             c.setInitialDirectory(beside.toFile());
         }
-        c.getExtensionFilters().add(name.endsWith(".gpl") ? new FileChooser.ExtensionFilter("Palettes", "*.gpl")
+        c.getExtensionFilters().add(name.endsWith(".geojson") ? new FileChooser.ExtensionFilter("GeoJSON maps", "*.geojson") : name.endsWith(".gpl") ? new FileChooser.ExtensionFilter("Palettes", "*.gpl")
                 : new FileChooser.ExtensionFilter("Tundra projects", "*.tundra"));
         return Optional.ofNullable(c.showSaveDialog(owner.get())).map(File::toPath);
     }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import tundra.core.frame.Frame;
+import tundra.core.frame.HitTest;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Blocks;
@@ -96,5 +98,17 @@ public final class Galleries {
     private static Point fits(String rule, Point box, Point cell) {
         double x = cell.x() / box.x(), y = cell.y() / box.y(), one = rule.equals("contain") ? Math.min(x, y) : Math.max(x, y);
         return rule.equals("stretch") ? new Point(x, y) : new Point(one, one);
+    }
+
+    /** The topmost gallery that lies under a point of the canvas; null where none does. */
+    public static String under(Board b, Frame frame, Point at) {
+        for (List<String> path : HitTest.under(frame, at, 0)) {
+            for (String id : path) {
+                if (Blocks.of(b.find(id)) instanceof Content.Block g && g.kind().gallery()) {
+                    return id;
+                }
+            }
+        }
+        return null;
     }
 }

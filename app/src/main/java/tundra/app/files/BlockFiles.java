@@ -1,0 +1,122 @@
+package tundra.app.files;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+import tundra.app.art.ArtReader;
+import tundra.app.art.Brought;
+import tundra.app.art.PartReader;
+import tundra.app.job.Asker;
+import tundra.app.job.Jobs;
+import tundra.app.job.Notices;
+import tundra.app.studio.Studio;
+import tundra.core.edit.BlockSettings;
+import tundra.core.edit.Galleries;
+import tundra.core.edit.PlacedBlock;
+import tundra.core.file.FileProblem;
+import tundra.core.file.GeoJson;
+import tundra.core.file.SafeReplace;
+import tundra.core.model.Asset;
+import tundra.core.model.BlockSetting;
+import tundra.core.model.Blocks;
+import tundra.core.model.Element;
+import tundra.core.model.MapData;
+import tundra.core.model.Project;
+
+/** The files that blocks show: chosen, read off the interface thread, written. */
+public final class BlockFiles {
+    private final Studio studio;
+    private final Asker asker;
+    private final Jobs jobs;
+    private final Notices notices;
+    private final Supplier<Path> beside;
+
+    /** @param beside the folder where dialogs open; null for whichever was seen last */
+    BlockFiles(Studio studio, Asker asker, Jobs jobs, Notices notices, Supplier<Path> beside) {
+        this.studio = studio;
+        this.asker = asker;
+        this.jobs = jobs;
+        this.notices = notices;
+        this.beside = beside;
+    }
+
+    /** Chooses pictures for a gallery. */
+    public void fill(String gallery) {
+        asker.openSeveral("Fill the gallery", "Pictures", FileJobs.PICTURES, beside.get()).ifPresent(files -> fill(gallery, files));
+    }
+
+    /** Puts pictures behind the items of a gallery. */
+    public void fill(String gallery, List<Path> files) {
+        jobs.run(() -> {
+            var out = new ArrayList<Asset>();
+            for (Path f : FileJobs.opened(files)) {
+                if (ArtReader.read(f) instanceof Brought.Picture p) {
+                    out.add(p.asset());
+                }
+            }
+            if (out.isEmpty()) {
+                throw new FileProblem("There is no picture among these files; a gallery takes pictures and motifs. Nothing was changed.");
+            }
+            return out;
+        }, pictures -> {
+            String scene = studio.place().id();
+            studio.editProject(pictures.size() == 1 ? "Add a picture to the gallery" : "Add " + pictures.size() + " pictures to the gallery", null, p -> {
+                Project out = p;
+                for (Asset a : pictures) {
+                    out = out.withAsset(a);
+                }
+                return out.mapBoard(scene, b -> b.find(gallery) == null ? b : Galleries.withPictures(b, gallery, pictures, -1));
+            });
+        });
+    }
+
+    /** Chooses another map for a block. */
+    public void chooseMap(String block) {
+        asker.open("Choose a map", "GeoJSON maps", List.of("*.geojson", "*.json"), beside.get()).ifPresent(file -> jobs.run(() -> PartReader.map(file.getFileName().toString(), file), map ->
+                studio.edit("Show another map", b -> b.mapElement(block, e -> e.withContent(PlacedBlock.whole(Blocks.of(e).with(Blocks.MAP, map)))))));
+    }
+
+    /** Writes the map of a block to a file of its own. */
+    public void writeMap(Element block) {
+        var map = (MapData) Blocks.of(block).get(Blocks.MAP);
+        asker.save("Write the map", block.name() + ".geojson", beside.get()).ifPresent(to -> jobs.run(() -> {
+            SafeReplace.put(to, GeoJson.write(map));
+            return to;
+        }, done -> notices.news("Wrote " + done.getFileName() + ".")));
+    }
+
+    /** Chooses a file for a setting of a block. */
+    public void choose(String block, BlockSetting setting) {
+        if (setting.slot() == Blocks.FOLDER) {
+            asker.folder("Choose a folder with a page in it", beside.get()).ifPresent(folder -> jobs.run(() -> {
+                if (!PartReader.isPage(folder)) {
+                    throw new FileProblem("The folder “" + folder.getFileName() + "” can't be embedded: it holds no index.html. Nothing was changed.");
+                }
+                return ((Brought.Part) PartReader.folder(folder)).asset();
+            }, a -> take(block, setting, a)));
+            return;
+        }
+        List<String> endings = switch (setting.slot().type()) {
+            case VIDEO -> List.of("*.mp4", "*.webm");
+            case SOUND -> List.of("*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
+            case PICTURE -> FileJobs.PICTURES;
+            default -> List.of("*.vtt");
+        };
+        asker.open("Choose a file", setting.label(), endings, beside.get()).ifPresent(file -> jobs.run(() -> switch (ArtReader.read(file)) {
+            case Brought.Picture p -> p.asset();
+            case Brought.Kept k -> k.asset();
+            case Brought.Part p when p.asset() != null -> p.asset();
+            default -> throw new FileProblem("“" + file.getFileName() + "” can't stand here. Nothing was changed.");
+        }, a -> take(block, setting, a)));
+    }
+
+    private void take(String block, BlockSetting setting, Asset a) {
+        if (!BlockSettings.takes(setting, a)) {
+            notices.problem("“" + a.name() + "” can't stand here: " + setting.label().toLowerCase(java.util.Locale.ROOT) + " wants another kind of file. Nothing was changed.");
+            return;
+        }
+        String scene = studio.place().id();
+        studio.editProject("Show " + a.title(), null, p -> p.withAsset(a).mapBoard(scene, b -> BlockSettings.with(b, List.of(block), setting.slot(), a.hash())));
+    }
+}
