@@ -77,7 +77,7 @@ final class GhostImages implements AutoCloseable {
             Map<FrameNode, Kept> shown, List<Wanted> wanted) {
         for (FrameNode n : nodes) {
             Affine at = toView.times(n.toParent());
-            if (!n.id().isEmpty()) {
+            if (!"".equals(n.id())) {
                 collect(n.children(), at, width, height, next, shown, wanted);
                 continue;
             }
@@ -138,7 +138,7 @@ final class GhostImages implements AutoCloseable {
 
     /** Paints a ghost from its image; false when it has none. */
     boolean paint(Canvas canvas, FrameNode n) {
-        Kept k = n.id().isEmpty() ? now.get(n) : null;
+        Kept k = "".equals(n.id()) ? now.get(n) : null;
         if (k == null) {
             return false;
         }

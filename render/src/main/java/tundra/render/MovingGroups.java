@@ -70,7 +70,7 @@ final class MovingGroups implements AutoCloseable {
      * @param view from the node's surroundings to pixels: a place and a scale
      */
     boolean paint(Canvas canvas, FrameNode n, Affine view) {
-        if (n.children().size() < CHILDREN || !n.marks().isEmpty() || n.opacity() <= 0) {
+        if (n.id() == null || n.children().size() < CHILDREN || !n.marks().isEmpty() || n.opacity() <= 0) {
             return false;
         }
         Affine m = view.times(n.toParent());

@@ -50,7 +50,7 @@ public final class OpenNight {
         for (Asset a : List.of(ArrivalMenu.CHIME, RaiseTheMast.VANE, RaiseTheMast.DOME, RaiseTheMast.LAMP, RaiseTheMast.MISSED)) {
             p = p.withAsset(a);
         }
-        return p;
+        return MastFilm.FILM == null ? p : p.withAsset(MastFilm.FILM);
     }
 
     private static Scene arrival() {

@@ -51,7 +51,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         var line = new HBox(5);
         line.setAlignment(Pos.CENTER_LEFT);
         line.setPadding(new Insets(0, 0, 0, row.depth() * 14));
-        if (e.content() instanceof Content.Parent) {
+        if (e.content() instanceof Content.Parent && !(e.content() instanceof Content.Block b && !b.kind().gallery())) {
             var fold = new Press(panel.isOpen(e) ? "▾" : "▸");
             fold.getStyleClass().addAll("flat", "fold");
             fold.setAccessibleText(panel.isOpen(e) ? "Fold " + e.name() : "Unfold " + e.name());

@@ -235,7 +235,7 @@ public final class OutlinePanel extends VBox {
     }
 
     private static Where where(Element onto, double height) {
-        if (onto.content() instanceof Content.Parent && height > 0.28 && height < 0.72) {
+        if (onto.content() instanceof Content.Parent && !(onto.content() instanceof Content.Block b && !b.kind().gallery()) && height > 0.28 && height < 0.72) {
             return Where.INTO;
         }
         return height < 0.5 ? Where.ABOVE : Where.BELOW;

@@ -78,6 +78,8 @@ public final class ShelfPanel extends VBox {
     private final Text empty = Words.of("Pictures, fonts, sounds and swatches are kept here. Drop a file to keep it for later.", "quiet", "small");
     private static final double EMPTY_WIDTH = 200;
     private final BlockTiles blocks;
+    /** Shows nothing but the blocks. */
+    private final Press shows = new Press("Blocks");
     private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
@@ -102,12 +104,20 @@ public final class ShelfPanel extends VBox {
             item.setOnAction(e -> commands.run(id));
             return item;
         }).toList());
-        var head = narrow ? new HBox(title) : new HBox(title, gap, more);
+        shows.setId("shelf-blocks");
+        shows.getStyleClass().addAll("flat", "small");
+        Buttons.tip(shows, "Ready-made parts: galleries, video, maps, fields and more");
+        shows.setOnAction(() -> {
+            shows.setSelected(!shows.isSelected());
+            fill();
+        });
+        var head = narrow ? new HBox(title) : new HBox(title, gap, shows, more);
         head.setAlignment(Pos.CENTER_LEFT);
         head.getStyleClass().add("panel-head");
         empty.setWrappingWidth(narrow ? TILE : EMPTY_WIDTH);
         blocks = new BlockTiles(commands);
-        getChildren().addAll(head, scrolling(box(empty, blocks)));
+        getChildren().addAll(head, new Region());
+        fill();
         setOnDragOver(this::over);
         setOnDragDropped(e -> {
             if (e.getDragboard().hasFiles()) {
@@ -118,6 +128,10 @@ public final class ShelfPanel extends VBox {
         });
         studio.listen(what -> refresh());
         refresh();
+    }
+
+    private void fill() {
+        getChildren().set(1, scrolling(shows.isSelected() ? box(blocks) : saysEmpty ? box(empty, blocks) : box(motifs, pictures, swatches, blocks)));
     }
 
     private static VBox box(Node... content) {
@@ -173,7 +187,7 @@ public final class ShelfPanel extends VBox {
         boolean none = assets.isEmpty() && shownSwatches.isEmpty() && tiles.isEmpty();
         if (none != saysEmpty) {
             saysEmpty = none;
-            getChildren().set(1, scrolling(none ? box(empty, blocks) : box(motifs, pictures, swatches, blocks)));
+            fill();
         }
     }
 

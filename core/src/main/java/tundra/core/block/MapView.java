@@ -87,13 +87,13 @@ public final class MapView {
         return Color.parse(b.text(s));
     }
 
-    /** The middle and zoom at which all of a map is seen in a box of a size, with a margin; zoom in whole steps. */
+    /** The middle and zoom at which all of a map is seen in a box of a size, with a margin; zoom in steps of a half. */
     public static Point[] whole(MapData data, Point box) {
         var all = data.features().stream().flatMap(f -> f.parts().stream()).flatMap(List::stream).map(p -> Mercator.px(p, 0)).toList();
         double left = all.stream().mapToDouble(Point::x).min().orElse(128), right = all.stream().mapToDouble(Point::x).max().orElse(128);
         double top = all.stream().mapToDouble(Point::y).min().orElse(128), bottom = all.stream().mapToDouble(Point::y).max().orElse(128);
         double room = Math.min(0.9 * box.x() / Math.max(1e-6, right - left), 0.9 * box.y() / Math.max(1e-6, bottom - top));
-        double zoom = Math.max(0, Math.min(22, Math.floor(Math.log(room) / Math.log(2))));
+        double zoom = Math.max(0, Math.min(22, Math.floor(2 * Math.log(room) / Math.log(2)) / 2));
         return new Point[] {Mercator.degrees(new Point((left + right) / 2, (top + bottom) / 2), 0), new Point(zoom, zoom)};
     }
 

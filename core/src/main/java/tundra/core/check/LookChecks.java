@@ -64,7 +64,7 @@ final class LookChecks {
                 case Mark.Image i -> null;
                 case Mark.Film f -> null;
             };
-            if (p != null && !eyes.paints(p, n.box())) {
+            if (p != null && n.id() != null && !eyes.paints(p, n.box())) {
                 out.add(new Finding(Check.UNPAINTED, scene.id(), n.id(), null, 0,
                         scene.board().find(n.id()).name() + " has a gradient that can't be painted; its last colour stands in for it. Lay the gradient anew.", null));
                 break;

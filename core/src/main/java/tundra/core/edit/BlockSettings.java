@@ -56,6 +56,12 @@ public final class BlockSettings {
         return Blocks.of(e) instanceof Content.Block k ? e.withContent(k.with(k.settings().mapSettings((slot, id) -> ids.getOrDefault(id, id)))) : e;
     }
 
+    /** An element whose block names other things of its board. */
+    static Element ofBoard(Element e, UnaryOperator<String> change) {
+        return Blocks.of(e) instanceof Content.Block k
+                ? e.withContent(k.with(k.settings().mapSettings((slot, id) -> Reactions.OF_BOARD.contains(slot.type()) || slot.type() == Slot.Type.CAPTIONS ? change.apply(id) : id))) : e;
+    }
+
     /** The hashes of the files that an element's block names. */
     public static Set<String> files(Element e) {
         var out = new HashSet<String>();
@@ -88,10 +94,5 @@ public final class BlockSettings {
     /** Whether a file may stand in a setting: timed words for a video, a folder's files for a page. */
     public static boolean takes(BlockSetting s, Asset a) {
         return a.kind() == kind(s.slot()) && (a.kind() != Asset.Kind.FILE || a.mediaType().equals(s.slot() == Blocks.FOLDER ? Asset.FILES : Asset.WORDS));
-    }
-
-    /** With the files and values that blocks name changed; null leaves one empty. */
-    static Element mapped(Element e, Slot.Type type, UnaryOperator<String> change) {
-        return Blocks.of(e) instanceof Content.Block k ? e.withContent(k.with(k.settings().mapSettings((slot, id) -> slot.type() == type ? change.apply(id) : id))) : e;
     }
 }

@@ -47,7 +47,7 @@ public final class Renewed {
     }
 
     private Element element(Element e) {
-        Element copy = e.withId(id(e.id())).withEffects(Effects.renewed(e.effects(), ids));
+        Element copy = BlockSettings.ofBoard(e, this::id).withId(id(e.id())).withEffects(Effects.renewed(e.effects(), ids));
         return e.children().isEmpty() ? copy : copy.withChildren(e.children().stream().map(this::element).toList());
     }
 

@@ -178,7 +178,7 @@ final class ProjectWriter {
     }
 
     private ObjectNode element(Element e) {
-        ObjectNode o = Json.MAPPER.createObjectNode().put("id", e.id()).put("name", e.name()).put("type", e.content().word());
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", e.id()).put("name", e.name()).put("type", e.content() instanceof Content.Block ? "block" : e.content().word());
         if (e.locked()) {
             o.put("locked", true);
         }

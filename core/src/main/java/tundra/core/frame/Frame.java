@@ -1,5 +1,6 @@
 package tundra.core.frame;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +71,23 @@ public final class Frame {
             return nodes.stream().map(n -> new Placed(n, n.toParent())).toList();
         }
         Placed of = find(group);
-        return of == null ? List.of() : of.node().children().stream().map(n -> new Placed(n, of.toCanvas().times(n.toParent()))).toList();
+        var out = new ArrayList<Placed>();
+        if (of != null) {
+            directly(of.node(), of.toCanvas(), out);
+        }
+        return out;
+    }
+
+    /** What has no id is part of how the element around it shows what it holds. */
+    private static void directly(FrameNode of, Affine toCanvas, List<Placed> out) {
+        for (FrameNode n : of.children()) {
+            Affine m = toCanvas.times(n.toParent());
+            if (n.id() == null) {
+                directly(n, m, out);
+            } else {
+                out.add(new Placed(n, m));
+            }
+        }
     }
 
     /** Where every element stands, for asking after many of them. */
@@ -86,7 +103,9 @@ public final class Frame {
     private static void index(List<FrameNode> in, Affine outer, Map<String, Placed> out) {
         for (FrameNode n : in) {
             Affine m = outer.times(n.toParent());
-            out.putIfAbsent(n.id(), new Placed(n, m));
+            if (n.id() != null) {
+                out.putIfAbsent(n.id(), new Placed(n, m));
+            }
             if (n.motif() == null) {
                 index(n.children(), m, out);
             }
@@ -96,7 +115,7 @@ public final class Frame {
     private static Placed find(List<FrameNode> in, String id, Affine outer) {
         for (FrameNode n : in) {
             Affine m = outer.times(n.toParent());
-            if (n.id().equals(id)) {
+            if (id.equals(n.id())) {
                 return new Placed(n, m);
             }
             Placed inner = n.motif() != null ? null : find(n.children(), id, m);
