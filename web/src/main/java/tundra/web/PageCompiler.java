@@ -39,6 +39,7 @@ import tundra.core.model.Slot;
 import tundra.core.model.Span;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
+import tundra.core.model.Transition;
 import tundra.core.model.Tree;
 import tundra.core.series.MotifSeries;
 import tundra.core.series.SeriesPainter;
@@ -217,6 +218,7 @@ public final class PageCompiler {
                 .tundra{display:grid}
                 html:has(>body>.tundra){overflow-x:clip}
                 .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;--touch:none;user-select:none;-webkit-user-select:none}
+                .t-turning{overflow:clip}
                 .t-scene[hidden]{display:none}
                 .t-scene:focus{outline:none}
                 .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
@@ -268,9 +270,24 @@ public final class PageCompiler {
             used.add(PlayerScript.FIT);
             root.put("fit", p.page().fit().key());
         }
+        if (p.page().history()) {
+            used.addAll(Set.of(PlayerScript.HISTORY, PlayerScript.REACTIONS));
+            root.put("history", true);
+        }
+        if (p.over() != null) {
+            used.add(PlayerScript.OVER);
+            root.put("over", p.over().id());
+        }
         ArrayNode scenes = root.putArray("scenes");
         for (Scene s : p.scenes()) {
             ObjectNode one = scenes.addObject().put("of", Markup.sceneTarget(s)).put("id", s.id()).put("name", s.name());
+            if (s.opening().transition().kind() != Transition.Kind.CUT) {
+                used.addAll(Set.of(PlayerScript.WAYS, PlayerScript.REACTIONS));
+                ReactionWriter.transition(one.putObject("into"), s.opening().transition());
+            }
+            if (s.opening().keeps()) {
+                one.put("keeps", true);
+            }
             if (fits) {
                 one.putArray("size").add(s.board().size().x()).add(s.board().size().y());
                 LayoutPages.room(one, s.board());

@@ -27,6 +27,7 @@ import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
+import tundra.core.model.Transition;
 import tundra.core.motion.EasingText;
 
 /** The reactions of a board as the player reads them. What names something that isn't published is left out. */
@@ -198,6 +199,14 @@ final class ReactionWriter {
         }
     }
 
+    /** Its time in ms. */
+    static void transition(ObjectNode o, Transition t) {
+        o.put("kind", t.kind().word).put("time", t.time() / 1000.0).put("easing", EasingPieces.single(t.easing()));
+        if (t.kind().moves()) {
+            o.put("side", t.side().word());
+        }
+    }
+
     private void says(ObjectNode o, SentenceKind kind, Slots slots) {
         if (words) {
             o.put("says", sentences.of(kind, slots));
@@ -234,6 +243,12 @@ final class ReactionWriter {
                 case VALUE -> {
                     used.add(PlayerScript.VALUES);
                     o.put(k, (String) value);
+                }
+                case TRANSITION -> {
+                    if (Transition.parse((String) value) instanceof Transition t) {
+                        used.add(PlayerScript.WAYS);
+                        transition(o.putObject(k), t);
+                    }
                 }
                 case LAYOUT -> o.put(k, value.equals(Slot.DRAWN) ? Slot.DRAWN : PageId.of((String) value));
                 case SETTING -> throw new IllegalStateException("settings are timelines");

@@ -18,6 +18,11 @@ public enum Check {
     COVERED("Covered", "Something that can be tapped or dragged, beneath something else that catches the pointer."),
     SMALL("Hard to hit", "A place to tap that is less than 24 px wide or high."),
     MOUSE_ONLY("Not by keyboard", "A reaction that nobody can set off from the keyboard."),
+    UNREACHABLE("No way to it", "A scene that nothing opens."),
+    DEAD_END("No way on", "A scene that nothing leads out of."),
+    EMPTY("Shows nothing", "A block that was not filled."),
+    HELD_BACK("Held back by browsers", "A video or sound that starts by itself."),
+    OTHER_HOST("Asks another host", "A part of the page that makes visitors known to another host."),
     NAMELESS("Without words", "A place to tap that screen readers would call by the name that it was drawn with.");
 
     public final String title;

@@ -30,10 +30,12 @@ public final class Checks {
         var books = new ArrayList<Runnable>();
         var out = new ArrayList<Finding>();
         out.addAll(LookChecks.damagedFonts(project, eyes));
+        out.addAll(SceneChecks.of(project));
         for (Place s : project.places()) {
             out.addAll(new LookChecks(project, s, measure, eyes).run());
             out.addAll(MotifChecks.of(project, s));
             out.addAll(LoopChecks.of(s));
+            out.addAll(BlockChecks.of(s));
             out.addAll(ReactionChecks.of(project, s, measure));
             if (project.scene(s.id()) != null) {
                 out.addAll(MotifChecks.heavy(project, s));

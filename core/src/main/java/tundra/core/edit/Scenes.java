@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import tundra.core.model.Board;
+import tundra.core.model.Color;
 import tundra.core.model.Ids;
+import tundra.core.model.Opening;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
@@ -52,7 +55,42 @@ public final class Scenes {
     /** A copy behind it, in which everything has its own id. */
     public static Made duplicate(Project p, String id) {
         Scene s = p.scene(id);
-        return put(p, new Scene(Ids.next(), free(p, s.name(), null), Renewed.of(s.board())), at(p, id) + 1);
+        return put(p, new Scene(Ids.next(), free(p, s.name(), null), Renewed.of(s.board()), s.opening()), at(p, id) + 1);
+    }
+
+    /** A scene behind another one that looks like it, without what moves and reacts there. */
+    public static Made from(Project p, String id) {
+        Scene s = p.scene(id);
+        Board copy = Renewed.of(s.board());
+        var board = new Board(copy.size(), copy.canvas(), copy.elements(), List.of(new Timeline(Timeline.MAIN, copy.main().duration())), List.of());
+        return put(p, new Scene(Ids.next(), free(p, "Scene " + (p.scenes().size() + 1), null), Reactions.tidied(board), s.opening()), at(p, id) + 1);
+    }
+
+    /** With a scene's way of being opened changed. */
+    public static Project opening(Project p, String id, UnaryOperator<Opening> change) {
+        return p.withScenes(p.scenes().stream().map(s -> s.id().equals(id) ? s.withOpening(change.apply(s.opening())) : s).toList());
+    }
+
+    /** The ground of the piece is one: it is changed in any scene that has it, and all of those follow. */
+    static Project grounded(Project before, Project after) {
+        if (after.scenes() == before.scenes() && after.page() == before.page() || after.scenes().stream().noneMatch(s -> s.opening().pieceGround())) {
+            return after;
+        }
+        Color ground = after.page().ground();
+        for (Scene s : after.scenes()) {
+            Scene was = before.scene(s.id());
+            Color now = s.board().canvas().get(Properties.BACKGROUND);
+            if (s.opening().pieceGround() && was != null && was.opening().pieceGround() && !now.equals(was.board().canvas().get(Properties.BACKGROUND))) {
+                ground = now;
+            }
+        }
+        Color all = ground;
+        Project out = all.equals(after.page().ground()) ? after : after.withPage(after.page().withGround(all));
+        return out.scenes().stream().allMatch(s -> grounded(s, all) == s) ? out : out.withScenes(out.scenes().stream().map(s -> grounded(s, all)).toList());
+    }
+
+    private static Scene grounded(Scene s, Color ground) {
+        return !s.opening().pieceGround() || s.board().canvas().get(Properties.BACKGROUND).equals(ground) ? s : s.withBoard(s.board().withCanvas(s.board().canvas().with(Properties.BACKGROUND, ground)));
     }
 
     /** A name that another scene has gets a number. An empty one changes nothing. */

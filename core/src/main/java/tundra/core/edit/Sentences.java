@@ -20,6 +20,7 @@ import tundra.core.model.Setting;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Timeline;
+import tundra.core.model.Transition;
 import tundra.core.model.ValueType;
 import tundra.core.motion.EasingText;
 
@@ -78,9 +79,16 @@ public final class Sentences {
             case TEXT -> "“" + v + "”";
             case CONTENT -> number((String) v) ? (String) v : "“" + v + "”";
             case PICTURE, VIDEO, FILE -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";
+            case TRANSITION -> transition((String) v);
             case MAP_PLACE -> v.equals("") ? "a place" : (String) v;
             default -> String.valueOf(v);
         };
+    }
+
+    /** Such as “with a push to the left in 0.5 s”. */
+    public static String transition(String text) {
+        Transition t = Transition.parse(text);
+        return t == null ? "as it comes" : t.kind() == Transition.Kind.CUT ? "at once" : "with a " + t.kind().word + (t.kind().moves() ? " to the " + t.side().word().replaceFirst("^up$", "top").replaceFirst("^down$", "bottom") : "") + " in " + TimeText.seconds(t.time());
     }
 
     private String layout(String id) {

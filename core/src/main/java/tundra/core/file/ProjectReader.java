@@ -25,6 +25,7 @@ import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
 import tundra.core.model.Clock;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Dragging;
 import tundra.core.model.Drawing;
@@ -35,6 +36,7 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
 import tundra.core.model.Limits;
 import tundra.core.model.Motif;
+import tundra.core.model.Opening;
 import tundra.core.model.PageSettings;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -46,6 +48,7 @@ import tundra.core.model.Script;
 import tundra.core.model.Slot;
 import tundra.core.model.States;
 import tundra.core.model.Swatch;
+import tundra.core.model.Transition;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -226,7 +229,15 @@ final class ProjectReader {
 
     private Scene scene(Fields f) throws FileProblem {
         String id = id(f), name = f.text("name");
-        return new Scene(id, name, board(f, id, Set.of()));
+        return new Scene(id, name, board(f, id, Set.of()), opening(f));
+    }
+
+    private static Opening opening(Fields f) throws FileProblem {
+        Transition t = f.has("transition") ? Transition.parse(f.text("transition")) : Transition.CUT;
+        if (t == null) {
+            throw f.problem("transition", "should be a transition such as push left 500000 ease");
+        }
+        return new Opening(t, f.flag("keeps"), f.flag("pieceGround"));
     }
 
     private Script script(Fields f) throws FileProblem {
@@ -367,7 +378,8 @@ final class ProjectReader {
         if (!PageSettings.isLanguage(language)) {
             throw f.problem("language", "should be a language tag such as en or de-AT");
         }
-        return new PageSettings(fit, language);
+        Color ground = f.has("ground") ? ValueReader.color(f.raw("ground"), f, "ground") : PageSettings.USUAL.ground();
+        return new PageSettings(fit, language, ground, f.flag("history"), f.has("over") ? f.text("over") : "");
     }
 
     private static String named(JsonNode n) {

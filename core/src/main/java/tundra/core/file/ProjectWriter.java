@@ -30,18 +30,21 @@ import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.PageSettings;
+import tundra.core.model.Opening;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Quad;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scatter;
+import tundra.core.model.Scene;
 import tundra.core.model.Scroll;
 import tundra.core.model.Setting;
 import tundra.core.model.Slots;
 import tundra.core.model.Span;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
+import tundra.core.model.Transition;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
 import tundra.core.motion.Key;
@@ -113,7 +116,7 @@ final class ProjectWriter {
             project.swatches().forEach(s -> swatches.addObject().put("name", s.name()).put("color", s.color().hex()));
         }
         if (!project.page().equals(PageSettings.USUAL)) {
-            o.putObject("page").put("fit", project.page().fit().key()).put("language", project.page().language());
+            page(o.putObject("page"), project.page());
         }
         return unknown(o, Places.PROJECT);
     }
@@ -150,6 +153,9 @@ final class ProjectWriter {
     private ObjectNode place(Place s) {
         Board b = s.board();
         ObjectNode o = Json.MAPPER.createObjectNode().put("id", s.id()).put("name", s.name());
+        if (s instanceof Scene x) {
+            opening(o, x.opening());
+        }
         o.set("size", pair(b.size()));
         o.set("canvas", unknown(values(b.canvas()), Places.of("canvas", s.id())));
         ArrayNode elements = o.putArray("elements");
@@ -469,6 +475,31 @@ final class ProjectWriter {
         return unknown(o, Places.of("reaction", r.id()));
     }
 
+    private static void page(ObjectNode o, PageSettings p) {
+        o.put("fit", p.fit().key()).put("language", p.language());
+        if (!p.ground().equals(PageSettings.USUAL.ground())) {
+            o.put("ground", p.ground().hex());
+        }
+        if (p.history()) {
+            o.put("history", true);
+        }
+        if (!p.over().isEmpty()) {
+            o.put("over", p.over());
+        }
+    }
+
+    private static void opening(ObjectNode o, Opening x) {
+        if (!x.transition().equals(Transition.CUT)) {
+            o.put("transition", x.transition().text());
+        }
+        if (x.keeps()) {
+            o.put("keeps", true);
+        }
+        if (x.pieceGround()) {
+            o.put("pieceGround", true);
+        }
+    }
+
     private static void actions(ObjectNode o, String field, List<Action> all) {
         ArrayNode out = o.putArray(field);
         all.forEach(a -> slots(out.addObject().put("action", a.kind().key()), a.slots()));
@@ -482,6 +513,11 @@ final class ProjectWriter {
                 case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
                 case SETTING -> setting(o.putObject(slot.key()), (Setting) value);
                 case MAP -> o.set(slot.key(), GeoJson.node((MapData) value));
+                case TRANSITION -> {
+                    if (!value.equals(Transition.OWN)) {
+                        o.put(slot.key(), (String) value);
+                    }
+                }
                 case CAPTIONS -> ((Map<?, ?>) value).forEach((id, words) -> o.withObject(slot.key()).put((String) id, (String) words));
                 default -> o.put(slot.key(), (String) value);
             }

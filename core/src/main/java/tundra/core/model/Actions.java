@@ -18,6 +18,7 @@ public final class Actions {
     public static final Slot EASING = Slot.text("easing", Slot.Type.EASING, "cubic-bezier(0.25, 0.1, 0.25, 1)");
     public static final Slot SPEED = Slot.number("speed", 100, 1, 10_000);
     public static final Slot SCENE = new Slot("scene", Slot.Type.SCENE);
+    public static final Slot TRANSITION = Slot.text("transition", Slot.Type.TRANSITION, Transition.OWN);
     public static final Slot LINK = Slot.text("address", Slot.Type.LINK, "https://example.org");
     public static final Slot TAB = Slot.choice("tab", "the same tab", "a new tab");
     public static final Slot PHONE = Slot.text("number", Slot.Type.PHONE, "+00 000 000");
@@ -58,9 +59,9 @@ public final class Actions {
     public static final ActionKind TO_FRONT = add("toFront", "bring {elements} to the front", ELEMENTS);
     public static final ActionKind TO_BACK = add("toBack", "send {elements} to the back", ELEMENTS);
     public static final ActionKind SEND_HOME = add("sendHome", "send {elements} home over {over}", PARTS, OVER);
-    public static final ActionKind OPEN_SCENE = add("openScene", "open {scene}", SCENE);
-    public static final ActionKind NEXT_SCENE = add("nextScene", "open the next scene");
-    public static final ActionKind PREVIOUS_SCENE = add("previousScene", "open the scene before");
+    public static final ActionKind OPEN_SCENE = add("openScene", "open {scene} {transition}", SCENE, TRANSITION);
+    public static final ActionKind NEXT_SCENE = add("nextScene", "open the next scene {transition}", TRANSITION);
+    public static final ActionKind PREVIOUS_SCENE = add("previousScene", "open the scene before {transition}", TRANSITION);
     public static final ActionKind BACK = add("back", "go back to where the visitor was");
     public static final ActionKind OPEN_LINK = add("openLink", "open {address} in {tab}", LINK, TAB);
     public static final ActionKind CALL = add("call", "call {number}", PHONE);

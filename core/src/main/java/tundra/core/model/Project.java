@@ -56,6 +56,17 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         return scenes.stream().filter(s -> s.id().equals(sceneId)).findFirst().orElse(null);
     }
 
+    /** The scene that lies over all others; null for none. */
+    public Scene over() {
+        return scenes.size() < 2 ? null : scene(page.over());
+    }
+
+    /** The scenes that are shown one at a time. */
+    public List<Scene> screens() {
+        Scene over = over();
+        return over == null ? scenes : scenes.stream().filter(s -> s != over).toList();
+    }
+
     public Motif motif(String motifId) {
         return motifs.stream().filter(m -> m.id().equals(motifId)).findFirst().orElse(null);
     }

@@ -74,6 +74,8 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
         DATE,
         /** Points, lines and areas: a {@link MapData}. */
         MAP,
+        /** How a scene takes the place of another, as {@link Transition#text} writes it; empty for as the scene says. */
+        TRANSITION,
         /** Texts by the ids of a block's children. */
         CAPTIONS,
         /** The name of a point of the map that stands in another slot. */

@@ -21,14 +21,14 @@ public record Slots(Map<Slot, Object> values) {
         values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
     }
 
-    /** The slots filled in turn. */
+    /** The slots filled in turn; those that are left over with what stands in them at first. */
     public static Slots of(List<Slot> slots, Object... values) {
-        if (values.length != slots.size()) {
+        if (values.length > slots.size() || slots.subList(values.length, slots.size()).stream().anyMatch(s -> s.standard() == null)) {
             throw new IllegalArgumentException("as many values as slots");
         }
         var out = new LinkedHashMap<Slot, Object>();
-        for (int i = 0; i < values.length; i++) {
-            out.put(slots.get(i), values[i]);
+        for (int i = 0; i < slots.size(); i++) {
+            out.put(slots.get(i), i < values.length ? values[i] : slots.get(i).standard());
         }
         return new Slots(out);
     }

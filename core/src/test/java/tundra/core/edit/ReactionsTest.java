@@ -21,6 +21,8 @@ import tundra.core.model.Action;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
 import tundra.core.model.Asset;
+import tundra.core.model.BlockKind;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Condition;
@@ -34,6 +36,7 @@ import tundra.core.model.EventKind;
 import tundra.core.model.Events;
 import tundra.core.model.Layout;
 import tundra.core.model.Links;
+import tundra.core.model.MapData;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -58,11 +61,16 @@ class ReactionsTest {
         var words = new Element("words", "Words", false, false, Values.NONE, new Content.Text("Hi", "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).withMarkers(List.of(new Marker("mark", "Half", 1_000_000)));
         var menu = new Timeline("menu", "Menu", 500_000, false, false, Map.of());
-        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN))), List.of(main, menu), List.of(reactions)).withLayouts(List.of(new Layout("phone", "Phone", 0, 50, new Point(50, 100))));
+        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN)), block(Blocks.STRIP), block(Blocks.VIDEO), block(Blocks.MAP_BLOCK), block(Blocks.TEXT_FIELD), block(Blocks.COUNTDOWN)), List.of(main, menu), List.of(reactions)).withLayouts(List.of(new Layout("phone", "Phone", 0, 50, new Point(50, 100))));
         var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")), List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("a", "A", a), new Scene("b", "B", b)), Map.of(), Map.of()).withAsset(BELL)
                 .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(tundra.core.model.Script.empty("s", "celebrate")))
                 .withMotifs(List.of(motif("motif", "inner-mark"), motif("bare")));
+    }
+
+    private static Element block(BlockKind kind) {
+        Content.Block b = kind.made();
+        return new Element(kind.key(), kind.label(), false, false, Values.NONE, kind == Blocks.MAP_BLOCK ? b.with(Blocks.MAP, new MapData(List.of(new MapData.Feature(MapData.Form.POINT, "place", "Pier", List.of(List.of(new Point(10, 70))))))) : b);
     }
 
     private static Motif motif(String id, String... markers) {

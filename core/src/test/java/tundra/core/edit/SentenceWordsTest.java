@@ -52,7 +52,7 @@ class SentenceWordsTest {
     @Test
     void everyKindHasOtherWordsAndSeveralWordsNarrowThemDown() {
         Stream.of(Events.ALL, Conditions.ALL, Actions.ALL).flatMap(List::stream).forEach(k -> assertThat(SentenceWords.of(k)).as(k.key()).isNotBlank());
-        assertThat(found(Actions.ALL, "pause sound")).containsExactly("pauseSound", "toggleSound");
+        assertThat(found(Actions.ALL, "pause sound")).containsExactly("pauseSound", "toggleSound", "pauseMedia", "toggleMedia");
         assertThat(found(Actions.ALL, "pause timeline")).containsExactly("pause", "toggle");
         assertThat(found(Actions.ALL, "xylophone")).isEmpty();
     }

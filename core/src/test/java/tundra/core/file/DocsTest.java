@@ -128,7 +128,7 @@ class DocsTest {
             case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
             case COLOR -> "{\"$ref\": \"#/$defs/color\"}";
             case MAP, CAPTIONS -> "{\"type\": \"object\"}";
-            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY, PICTURE, VIDEO, FILE, FONT, DATE, MAP_PLACE -> "{\"type\": \"string\"}";
+            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY, PICTURE, VIDEO, FILE, FONT, DATE, MAP_PLACE, TRANSITION -> "{\"type\": \"string\"}";
         };
     }
 

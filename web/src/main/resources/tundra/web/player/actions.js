@@ -52,11 +52,11 @@ const ACTIONS = {
 //# action sendHome
   sendHome: (board, { elements, over }) => (elements[0] === "*" ? [...board.parts.values()] : elements.map((x) => board.draggable(x))).forEach((d) => d?.home(over)),
 //# action openScene
-  openScene: (board, { scene }) => board.piece.open(scene),
+  openScene: (board, { scene, transition }) => board.piece.open(scene, transition),
 //# action nextScene
-  nextScene: (board) => board.piece.step(1),
+  nextScene: (board, { transition }) => board.piece.step(1, transition),
 //# action previousScene
-  previousScene: (board) => board.piece.step(-1),
+  previousScene: (board, { transition }) => board.piece.step(-1, transition),
 //# action back
   back: (board) => board.piece.back(),
 //# action openLink

@@ -246,7 +246,7 @@ class Board {
   }
 
   get shown() {
-    return !this.scene.el.hidden;
+    return this.whole || !!this.scene.on;
   }
 
   // The board that is seen, for what belongs to the whole piece.
@@ -288,6 +288,10 @@ class Board {
     });
     const react = () => {
       tell(says ?? when, id);
+//# ways
+      const from = slots.element && this.part(slots.element)?.getBoundingClientRect?.();
+      this.piece.tapped = from?.width ? [from.left, from.top, from.width, from.height] : undefined;
+//# reactions
       const failed = conditions.filter(({ condition, ...slots }) => !CONDITIONS[condition](this, slots));
       const holds = any ? failed.length < conditions.length : !failed.length;
       for (const f of holds ? [] : failed) tell("not so: " + (f.says ?? f.condition), id);
@@ -510,7 +514,8 @@ class Board {
 
   // The timelines that start by themselves play.
   open() {
-    this.run({ playing: true, start: document.timeline.currentTime });
+    this.since = document.timeline.currentTime;
+    this.run({ playing: true, start: this.since });
     for (const t of this.timelines) {
       if (t.starts) t.playFromStart();
       else this.conduct(t);

@@ -4,13 +4,15 @@ class Scene {
   #board;
   #scrolling;
   #piece;
+  #opened;
+  #left;
 //# layouts
   #drawn;
   #layout;
 //# core
 
   constructor(piece, data) {
-    Object.assign(this, { id: data.id, name: data.name, size: data.size });
+    Object.assign(this, { id: data.id, name: data.name, size: data.size, into: data.into });
     this.#data = data;
     this.#piece = piece;
     this.el = piece.el.querySelector("." + data.of);
@@ -104,25 +106,60 @@ class Scene {
     return this.board.moment;
   }
 
-  show(on) {
-    const was = !this.el.hidden && this.#board;
-    this.el.hidden = !on;
-//# reactions
-    // once it is hidden, so that what happens then may open another scene
-    if (was) this.#board.turned(false);
-//# core
+  // The outermost part of it, which is moved as a whole.
+  get outer() {
     const around = this.el.parentNode;
-    if (around !== this.#piece.el) around.hidden = !on;
+    return around === this.#piece.el ? this.el : around;
+  }
+
+  // Is there, and begins, or goes on where it was left.
+  enter() {
+    const anew = !this.#data.keeps || !this.#opened;
+    this.el.hidden = this.outer.hidden = this.el.inert = false;
 //# layouts
-    if (on) this.fits(this.#piece.room);
+    this.fits(this.#piece.room);
 //# core
-    if (on || this.#board) this.board.reset();
-    if (!on) return;
-    this.board.open();
-    this.#scrolling?.open();
+    if (anew) {
+      this.board.reset();
+      this.board.open();
+      this.#scrolling?.open();
+    } else this.#resume();
+    this.#opened = this.board.on = true;
 //# reactions
     this.board.turned(true);
 //# core
+  }
+
+  // Nothing happens in it any more, however long it is still seen.
+  leave() {
+    if (!this.#board?.on) return;
+    this.#board.on = false;
+    this.el.inert = true;
+    if (this.#data.keeps) this.#pause();
+//# reactions
+    this.#board.turned(false);
+//# core
+  }
+
+  // It is seen no more.
+  hide() {
+    this.el.hidden = this.outer.hidden = true;
+    if (this.#board && !this.#data.keeps) this.#board.reset();
+  }
+
+  #pause() {
+    const { board } = this, playing = this.timelines.filter((t) => t.playing);
+    this.#left = { playing, scroll: [scrollX, scrollY], since: document.timeline.currentTime - board.since };
+    for (const t of playing) t.halt();
+    board.run({ playing: false, at: this.#left.since });
+  }
+
+  #resume() {
+    const { playing, scroll, since } = this.#left;
+    this.board.since = document.timeline.currentTime - since;
+    this.board.run({ playing: true, start: this.board.since });
+    for (const t of playing) t.goOn();
+    scrollTo(...scroll);
   }
 }
 
@@ -137,6 +174,7 @@ class Piece {
   #values = new Map();
   #spoken;
   #begun;
+  #now;
   // Whether it is out of the visitor's view, and what goes on when it no longer is.
   away = false;
   asleep = [];
@@ -163,7 +201,21 @@ class Piece {
     this.whole.whole = true;
     for (const r of data.reactions) this.whole.react(r);
 //# core
-    this.#show(this.scenes[0]);
+//# over
+    this.over = this.scenes.find((s) => s.id === data.over);
+    if (this.over) this.scenes = this.scenes.filter((s) => s !== this.over);
+//# core
+    this.#reveal(this.scenes[0]);
+//# history
+    this.#remember();
+//# over
+    if (this.over) {
+      this.over.outer.style.zIndex = 2;
+      this.over.el.style.background = "none";
+      this.over.el.style.pointerEvents = "none";
+      this.over.enter();
+    }
+//# core
 //# fit
     this.fit = data.fit;
     this.scrolls = data.scenes.some((s) => s.scroll);
@@ -227,7 +279,7 @@ class Piece {
   }
 
   get shown() {
-    return this.scenes.find((s) => !s.el.hidden);
+    return this.#now;
   }
 
   // A timeline of the scene that is shown.
@@ -245,10 +297,15 @@ class Piece {
     if (scene) this.#go(scene);
   }
 
-  #go(scene) {
-    this.#way.push(this.shown);
-    this.#show(scene);
+  #go(scene, transition) {
+    if (scene === this.shown) return;
+    const how = transition ?? scene.into;
+    this.#way.push({ scene: this.shown, how });
+    this.#reveal(scene, how);
     this.#enter();
+//# history
+    this.#remember(true);
+//# core
   }
 
   // The keyboard goes along where it was in this piece, so that the scene is read out.
@@ -260,12 +317,22 @@ class Piece {
     el.focus({ preventScroll: true });
   }
 
-  #show(scene) {
+  // Shows a scene in place of the one that is there.
+  #reveal(scene, how, back) {
+    const before = this.#now;
 //# whole
     if (this.#begun) this.whole.turned(false);
 //# core
-    for (const s of this.scenes) if (s !== scene) s.show(false);
-    scene.show(true);
+    this.#now = scene;
+    before?.leave();
+    scene.enter();
+//# ways
+    const { kind = "cut", time = 0 } = how ?? {};
+    if (before && kind !== "cut" && time > 0 && !quiet.matches) this.#turn(before, scene, how, back);
+    else this.#cut(scene);
+//# core
+    // those that still go stay until they are through
+    for (const s of this.scenes) if (s !== scene && !s.moves && !s.el.hidden) s.hide();
 //# fit
     if (this.fit) this.#fit();
 //# whole
@@ -276,20 +343,29 @@ class Piece {
 //# reactions
 
   // By its id.
-  open(id) {
-    this.#go(this.scenes.find((s) => s.id === id));
+  open(id, how) {
+    const scene = this.scenes.find((s) => s.id === id);
+    if (scene) this.#go(scene, how);
   }
 
   // So many scenes on; before the first and behind the last there is nothing.
-  step(by) {
+  step(by, how) {
     const scene = this.scenes[this.scenes.indexOf(this.shown) + by];
-    if (scene) this.#go(scene);
+    if (scene) this.#go(scene, how);
   }
 
+  // The way back is the way there turned round.
   back() {
-    const scene = this.#way.pop();
-    if (!scene) return;
-    this.#show(scene);
+    if (!this.#way.length) return;
+//# history
+    if (this.history) return void history.back();
+//# reactions
+    this.#return();
+  }
+
+  #return() {
+    const { scene, how } = this.#way.pop();
+    this.#reveal(scene, how, true);
     this.#enter();
   }
 
@@ -298,6 +374,90 @@ class Piece {
     return this.#sounds.get(src);
   }
 
+//# ways
+
+  #cut(scene) {
+    for (const s of this.scenes) {
+      s.moves?.cancel();
+      s.moves = undefined;
+      s.outer.style.zIndex = "";
+      if (s !== scene && !s.el.hidden) s.hide();
+    }
+    this.el.classList.remove("t-turning");
+  }
+
+  // Each scene goes from where it is seen now, so that another transition can begin in the middle of one. What is seen of a scene is said
+  // by how it is faded, moved, grown and cut off.
+  #turn(before, scene, how, back) {
+    const { kind, side, time, easing } = how, [x, y] = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }[side] ?? [0, 0];
+    const far = (k) => k * x * 100 + "% " + k * y * 100 + "%", there = { opacity: 1, translate: "0% 0%", scale: "1 1" };
+    const from = kind === "zoom" ? this.#spot(scene) : null;
+    // how the scene that comes begins, and how the one that goes ends
+    const ways = {
+      fade: [{ opacity: 0 }, {}],
+      slide: [{ translate: far(-1) }, { opacity: 0 }],
+      push: [{ translate: far(-1) }, { translate: far(1) }],
+      cover: [{ translate: far(-1) }, {}],
+      zoom: [from && { translate: from.at, scale: from.size, opacity: 0 }, {}],
+    };
+    const [comes, goes] = back ? ways[kind].toReversed() : ways[kind], top = back ? before : scene;
+    const begin = { ...there, ...comes }, end = { ...there, ...goes };
+    for (const s of this.scenes) s.outer.style.zIndex = s === top ? 1 : "";
+    this.el.classList.add("t-turning");
+    this.#move(scene, scene.moves ? null : begin, there, how);
+    this.#move(before, null, end, how, () => before !== this.#now && before.hide());
+    // what was still going goes on below
+  }
+
+  #move(s, begin, end, { time, easing }, done) {
+    const el = s.outer, { opacity, translate, scale } = getComputedStyle(el), whole = (v, none) => (v === "none" ? none : v);
+    const now = begin ?? { opacity, translate: whole(translate, "0px 0px"), scale: whole(scale, "1 1") };
+    const before = s.moves;
+    s.moves = el.animate([{ transformOrigin: "0 0", ...now }, { transformOrigin: "0 0", ...end }], { duration: time, easing, fill: "both" });
+    before?.cancel();
+    const mine = s.moves;
+    mine.onfinish = () => {
+      if (s.moves !== mine) return;
+      done?.();
+      mine.cancel();
+      s.moves = undefined;
+      el.style.zIndex = "";
+      if (!this.scenes.some((x) => x.moves)) this.el.classList.remove("t-turning");
+    };
+  }
+
+  // Where the element is that was tapped, in the px of a scene.
+  #spot(scene) {
+    const { left, top, width, height } = scene.outer.getBoundingClientRect(), w = scene.outer.offsetWidth || 1, k = width / w || 1;
+    const [x, y, a, b] = this.tapped ?? [left + width * 0.45, top + height * 0.45, width * 0.1, height * 0.1];
+    return { at: (x - left) / k + "px " + (y - top) / k + "px", size: Math.max(0.01, a / (width || 1)) + " " + Math.max(0.01, b / (height || 1)) };
+  }
+//# history
+
+  // Each scene has an address of its own, and the browser's way back leads through them.
+  #remember(push) {
+    const address = (s) => "#" + encodeURIComponent(s.name);
+    if (push) return void history.pushState({ tundra: this.#way.length }, "", address(this.shown));
+    this.history = !pieces.some((p) => p.history);
+    if (!this.history) return;
+    const named = () => this.scenes.find((s) => address(s) === location.hash || "#" + s.name === decodeURIComponent(location.hash));
+    const first = location.hash && named();
+    if (first && first !== this.shown) {
+      this.#reveal(first);
+    }
+    history.replaceState({ tundra: 0 }, "");
+    addEventListener("popstate", ({ state }) => {
+      const depth = state?.tundra;
+      if (depth === this.#way.length - 1) return this.#return();
+      const scene = depth === 0 && !location.hash ? this.scenes[0] : named();
+      if (!scene || scene === this.shown) return;
+      // forwards again, or somewhere else
+      this.#way.push({ scene: this.shown, how: scene.into });
+      if (depth < this.#way.length) this.#way.length = depth;
+      this.#reveal(scene, scene.into);
+      this.#enter();
+    });
+  }
 //# voice
 
   // For who listens to the page instead of seeing it.

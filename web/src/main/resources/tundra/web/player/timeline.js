@@ -382,6 +382,17 @@ class Timeline {
     this.#stop(this.time);
   }
 
+  // Stands still while its scene is not seen, and goes on from there, to wherever it was going.
+  halt() {
+    this.held = [this.#until, this.pace];
+    this.#stop(this.time);
+  }
+
+  goOn() {
+    [this.#until] = this.held;
+    this.#begin(this.held[1], this.time);
+  }
+
   toggle() {
     this.playing ? this.pause() : this.play(this.pace < 0);
   }
