@@ -41,7 +41,7 @@ final class BlockWriter {
                 if (k.kind().setting(Blocks.OF_VALUE) != null) {
                     used.addAll(Set.of(PlayerScript.VALUES, PlayerScript.CHIPS));
                 }
-                block(o.withArray("blocks").addObject().put("of", PageId.of(e.id())).put("kind", k.kind().key()).put("name", e.name()), p, k, posters);
+                block(o.withArray("blocks").addObject().put("of", PageId.of(e.id())).put("block", k.kind().key()).put("name", e.name()), p, k, posters);
             }
         });
     }

@@ -232,6 +232,7 @@ public final class PageCompiler {
                 .t-hand:focus-visible{outline:none!important;box-shadow:none!important}
                 .t-tap{cursor:pointer}
                 .t-scene .t-b{pointer-events:auto}
+                .t-b .t-p,.t-b .t-p *{pointer-events:none}
                 .t-b:focus-visible{outline:3px solid #2F78A3;outline-offset:2px}
                 .t-dot{border:0;border-radius:50%;padding:0;background:var(--dot);cursor:pointer}
                 .t-pin{position:absolute;left:-12px;top:-12px;width:24px;height:24px;padding:0;border:0;border-radius:50%;background:none;cursor:pointer}
@@ -286,6 +287,7 @@ public final class PageCompiler {
                 ReactionWriter.transition(one.putObject("into"), s.opening().transition());
             }
             if (s.opening().keeps()) {
+                used.add(PlayerScript.KEEPS);
                 one.put("keeps", true);
             }
             if (fits) {

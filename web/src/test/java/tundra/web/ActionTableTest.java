@@ -71,6 +71,22 @@ class ActionTableTest extends TablesPage {
         m.put(tundra.core.model.Actions.SAY, "document.querySelector('.t-say[aria-live=polite]')?.textContent === 'Hello'");
         m.put(tundra.core.model.Actions.RUN, "Tundra.pieces[0].value('v') === 41");
         m.put(tundra.core.model.Actions.COPY_TEXT, "copied.includes('Hello')");
+        String gallery = "Tundra.pieces[0].shown.board.block('t-gallery')", map = "Tundra.pieces[0].shown.board.block('t-chart')", player = "Tundra.pieces[0].shown.board.block('t-player')";
+        m.put(tundra.core.model.Actions.SHOW_ITEM, gallery + ".item === 0 && told.includes('showItem')");
+        m.put(tundra.core.model.Actions.NEXT_ITEM, gallery + ".item === 1");
+        m.put(tundra.core.model.Actions.PREVIOUS_ITEM, gallery + ".item === 2");
+        m.put(tundra.core.model.Actions.TURN_ONCE, gallery + ".position > 2.9");
+        m.put(tundra.core.model.Actions.PLAY_GALLERY, "told.includes('playGallery')");
+        m.put(tundra.core.model.Actions.PAUSE_GALLERY, "told.includes('pauseGallery')");
+        m.put(tundra.core.model.Actions.PLAY_MEDIA, "played.includes('play')");
+        m.put(tundra.core.model.Actions.PAUSE_MEDIA, "played.includes('pause')");
+        m.put(tundra.core.model.Actions.TOGGLE_MEDIA, "played.includes('play')");
+        m.put(tundra.core.model.Actions.SEEK_MEDIA, player + ".el.currentTime > 0.4");
+        m.put(tundra.core.model.Actions.MEDIA_VOLUME, "played.includes('volume 0.5')");
+        m.put(tundra.core.model.Actions.MUTE_MEDIA, player + ".el.muted");
+        m.put(tundra.core.model.Actions.GO_TO_PLACE, map + ".middle[0] > 134");
+        m.put(tundra.core.model.Actions.ZOOM_MAP, map + ".zoom === 14");
+        m.put(tundra.core.model.Actions.SEND, "sentTo.includes('https://example.org/') && told.includes('it has arrived')");
         m.put(tundra.core.model.Actions.WAIT, "told.includes('wait')");
         m.put(tundra.core.model.Actions.WAIT_UNTIL, "told.includes('waitUntil')");
         m.put(tundra.core.model.Actions.STOP, "told.includes('stop') && !told.includes('wait')");
@@ -93,6 +109,8 @@ class ActionTableTest extends TablesPage {
         browser.run("""
                 const media = HTMLMediaElement.prototype;
                 window.played = [];
+                window.sentTo = [];
+                window.fetch = (to) => (sentTo.push(to), Promise.resolve({ ok: true }));
                 media.play = function () { played.push('play'); return Promise.resolve(); };
                 media.pause = function () { played.push('pause'); };
                 const volume = Object.getOwnPropertyDescriptor(media, 'volume');

@@ -134,6 +134,27 @@ class EventTableTest extends TablesPage {
             width(WIDTH);
         });
         m.put(Events.LAYOUT_BECAME, (x, y) -> width(430));
+        String block = "Tundra.pieces[0].shown.board.block";
+        m.put(Events.ITEM_SHOWN, (x, y) -> browser.run(block + "('t-gallery').to(1)"));
+        m.put(Events.ITEM_CHANGED, (x, y) -> browser.run(block + "('t-gallery').leaf(1)"));
+        m.put(Events.GALLERY_ENDED, (x, y) -> browser.run("const g = " + block + "('t-gallery'); g.loops = false; g.go(1, 0); g.go(2, 0)"));
+        m.put(Events.ITEM_TAPPED, (x, y) -> browser.run(block + "('t-gallery').items[0].click()"));
+        Doing sound = (x, y) -> {
+            browser.click(650, 10);
+            browser.run(block + "('t-player').play()");
+        };
+        m.put(Events.MEDIA_STARTED, sound);
+        m.put(Events.MEDIA_PASSED, sound);
+        m.put(Events.MEDIA_PAUSED, (x, y) -> {
+            sound.at(x, y);
+            browser.until("const p = " + block + "('t-player').el; p.pause(); return p.paused");
+        });
+        m.put(Events.MEDIA_ENDED, sound);
+        m.put(Events.PLACE_CHOSEN, (x, y) -> browser.run("document.querySelector('.t-chart-k .t-pin').click()"));
+        m.put(Events.FIELD_CHANGED, (x, y) -> browser.run("const f = document.querySelector('.t-filled-f'); f.value = 'x'; f.dispatchEvent(new Event('input')); f.dispatchEvent(new Event('change'))"));
+        m.put(Events.SENT, (x, y) -> browser.run("Tundra.pieces[0].arrived.forEach((f) => f(true))"));
+        m.put(Events.NOT_SENT, (x, y) -> browser.run("Tundra.pieces[0].arrived.forEach((f) => f(false))"));
+        m.put(Events.COUNTDOWN_OVER, (x, y) -> browser.run("const c = " + block + "('t-zero'); c.turned(false); c.data.until = Date.now() + 150; c.turned(true)"));
         m.put(Events.AFTER, (x, y) -> { });
         m.put(Events.EVERY, (x, y) -> { });
         return m;
@@ -148,6 +169,8 @@ class EventTableTest extends TablesPage {
             case "passed" -> Events.of(k, "main", 200_000L, "forwards");
             case "instanceReached" -> Events.of(k, "placed", "half");
             case "landedOn" -> Events.of(k, element, "mover");
+            case "itemShown" -> Events.of(k, "gallery", 2.0);
+            case "mediaPassed" -> Events.of(k, "player", 100_000L);
             case "became" -> Events.of(k, "watched", "7");
             case "changed" -> Events.of(k, "watched");
             case "keyPressed" -> Events.of(k, "K");
@@ -237,7 +260,7 @@ class EventTableTest extends TablesPage {
             // without the script that can't be read, which is told of as the page loads
             Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values).withScripts(bare.scripts().subList(0, 1));
             Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), Progress.NONE);
-            java.nio.file.Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
+            java.nio.file.Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.fetch = () => Promise.resolve({ ok: true }); window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
                     // what is waited for comes
                     + "addEventListener('tundra', e => e.detail.text.startsWith('wait here until') && setTimeout(() => { Tundra.pieces[0].shown.board.spent = false; document.querySelector('.t-mover .t-p > *').dispatchEvent(new MouseEvent('click', { bubbles: true })); }));"
                     + "document.addEventListener('click', e => { if (e.target.closest('a')) e.preventDefault(); }, true);");

@@ -8,6 +8,7 @@ import tundra.core.edit.Reactions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Asset;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Color;
@@ -16,6 +17,7 @@ import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Event;
 import tundra.core.model.Layout;
+import tundra.core.model.MapData;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -67,6 +69,7 @@ abstract class TablesPage extends InBrowser {
         var all = new ArrayList<>(elements);
         all.add(box("mover", 30));
         all.add(new Element("placed", "Placed", false, false, Values.NONE.with(Properties.POSITION, new Point(600, 360)), new Content.Instance("vane", new Point(20, 20), Clock.OWN)));
+        all.addAll(blocks());
         all.add(new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 330)).with(Properties.FILL, Color.BLACK),
                 new Content.Text("Nothing", "Lora", 400, 14, Content.Align.LEFT, 1.2)));
         var other = new Board(new Point(WIDTH, HEIGHT), Values.NONE, List.of(box("there", 0)), List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
@@ -74,6 +77,17 @@ abstract class TablesPage extends InBrowser {
                 new Scene("c", "C", other.withElements(List.of(box("last", 3))).withTimelines(List.of(new Timeline("third", Timeline.MAIN, 1_000_000, false, false, Map.of())))))
                 , Map.of(), Map.of()).withValues(values).withMotifs(List.of(VANE)).withAsset(BELL).withScripts(List.of(new tundra.core.model.Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
                 new tundra.core.model.Script("script-b", "broken", "export function broken(page) {\n  page.(;\n}\n")));
+    }
+
+    /** One of each kind that events and actions are about, out of everything's way. */
+    private static List<Element> blocks() {
+        Content.Block strip = Blocks.STRIP.made().with(Blocks.LOOPS, "yes").with(Blocks.TURN_TIME, 50_000L).withChildren(List.of(box("one", 0), box("two", 0), box("three", 0)));
+        Content.Block map = Blocks.MAP_BLOCK.made().with(Blocks.MAP, new MapData(List.of(new MapData.Feature(MapData.Form.POINT, "place", "Pier", List.of(List.of(new Point(10, 70)))))));
+        return List.of(block("gallery", strip), block("player", Blocks.SOUND.made().with(Blocks.SOUND_FILE, BELL.hash())), block("chart", map), block("filled", Blocks.TEXT_FIELD.made()), block("zero", Blocks.COUNTDOWN.made()));
+    }
+
+    private static Element block(String id, Content.Block b) {
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(3000, 200)), b);
     }
 
     /** What the events of dragging are about can be dragged to the mover, which itself can be dragged where nothing else can. */

@@ -221,7 +221,7 @@ class VisitedTest extends InBrowser {
         // a scene that was left waits for nothing
         browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
         browser.until("return !Tundra.pieces[0].timeline('Main').playing && Tundra.pieces[0].timeline('Main').time === 200");
-        browser.run("const s = Tundra.pieces[0].scenes[0]; s.show(false); s.show(true)");
+        browser.run("const s = Tundra.pieces[0].scenes[0]; s.leave(); s.hide(); s.enter()");
         browser.click(100, 100);
         browser.run("window.later = 0; setTimeout(() => (later = 1), 300)");
         browser.until("return later === 1");

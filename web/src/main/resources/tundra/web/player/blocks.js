@@ -129,7 +129,7 @@ class Gallery extends Block {
     this.items = [...this.el.firstElementChild.children];
     this.n = this.items.length;
     this.position = this.first = Math.max(0, Math.min(this.n - 1, data.first - 1));
-    this.loops = data.kind === "turntable" || data.loops === "yes";
+    this.loops = data.block === "turntable" || data.loops === "yes";
     this.#on = data.byItself === "yes";
     this.#measure();
     this.#hear();
@@ -141,10 +141,12 @@ class Gallery extends Block {
   #measure() {
     const { data } = this, down = (this.down = data.along === "down");
     this.box = [this.el.clientWidth, this.el.clientHeight];
-    this.step = data.kind === "turntable" ? (2 * Math.PI * data.radius) / Math.max(1, this.n) : (down ? data.itemHeight : data.itemWidth) + (data.kind === "strip" ? data.spacing : 0);
+    this.step = data.block === "turntable" ? (2 * Math.PI * data.radius) / Math.max(1, this.n) : (down ? data.itemHeight : data.itemWidth) + (data.block === "strip" ? data.spacing : 0);
   }
 
   again() {
+    // what isn't shown has no size
+    if (!this.el.clientWidth) return;
     this.#measure();
     this.#seen = [];
     this.#show();
@@ -157,7 +159,7 @@ class Gallery extends Block {
 
   get last() {
     const { n, step } = this;
-    if (this.loops || this.data.kind !== "strip" || this.data.snap !== "start" || step <= 0) return n - 1;
+    if (this.loops || this.data.block !== "strip" || this.data.snap !== "start" || step <= 0) return n - 1;
     const length = this.down ? this.data.itemHeight : this.data.itemWidth;
     return Math.max(0, Math.min(n - 1, Math.ceil(((n - 1) * step + length - this.box[this.down ? 1 : 0]) / step - 1e-9)));
   }
@@ -170,12 +172,12 @@ class Gallery extends Block {
   // The middle of an item, its scale, turn, opacity, and how far in front it is.
   place(i, p) {
     const { data, n, box: [w, h] } = this, d = this.away(i, p), near = Math.min(1, Math.abs(d)), cx = w / 2, cy = h / 2;
-    if (data.kind === "strip") {
+    if (data.block === "strip") {
       const { down } = this, length = down ? data.itemHeight : data.itemWidth;
       const along = (data.snap === "start" ? length / 2 : (down ? h : w) / 2) + d * this.step, across = (down ? cx : cy) + data.offset * near;
       return [down ? across : along, down ? along : across, 1 + (data.neighbours / 100 - 1) * near, 0, 1, -Math.abs(d)];
     }
-    if (data.kind === "stack") {
+    if (data.block === "stack") {
       const thrown = data.leaving === "thrown", back = Math.max(0, Math.min(3, d)), gone = Math.max(0, Math.min(1, -d));
       const opacity = d >= 3 ? Math.max(0, 4 - d) : d <= -1 ? 0 : thrown ? 1 : 1 - gone;
       return [cx + back * data.offset - (thrown ? (gone * (data.itemWidth + w)) / 2 : 0), cy - back * data.offset, 1 - 0.05 * back, thrown ? -data.tilt * gone : 0, opacity, -d];
@@ -234,7 +236,7 @@ class Gallery extends Block {
   }
 
   leaf(by) {
-    this.go(Math.round(this.aim ?? this.position) + by * (this.data.kind === "strip" ? this.data.leafs : 1));
+    this.go(Math.round(this.aim ?? this.position) + by * (this.data.block === "strip" ? this.data.leafs : 1));
   }
 
   turn(ms, way) {
@@ -295,7 +297,8 @@ class Gallery extends Block {
       this.position = this.loops ? p : p < 0 ? p / 3 : p > this.last ? this.last + (p - this.last) / 3 : p;
       this.#show();
     }, (quick) => {
-      const on = -quick[this.down ? 1 : 0] * 180 / (this.step || 1);
+      // however quick, two items on at most
+      const on = Math.max(-2, Math.min(2, (-quick[this.down ? 1 : 0] * 180) / (this.step || 1)));
       const to = Math.round(this.position + on);
       this.go(to === Math.round(from) && Math.abs(on) > 0.15 ? to + Math.sign(on) : to);
     });
@@ -512,6 +515,7 @@ BLOCKS.map = class extends Block {
   }
 
   #show() {
+    if (!this.el.clientWidth) return;
     const { drawn, middle, zoom } = this, w = this.el.clientWidth, h = this.el.clientHeight, k = 2 ** (zoom - drawn.zoom), px = 2 ** drawn.zoom;
     const off = [0, 1].map((i) => [w, h][i] / 2 - (drawn.box[i] / 2 + (middle[i] - drawn.middle[i]) * px) * k);
     this.part("g").setAttribute("transform", "translate(" + off + ") scale(" + k + ")");
@@ -565,12 +569,16 @@ BLOCKS.map = class extends Block {
   #pinch() {
     const { el } = this, fingers = new Map();
     let apart;
-    el.addEventListener("pointerdown", (e) => fingers.set(e.pointerId, this.at(e)));
+    const between = ([a, b]) => Math.hypot(a[0] - b[0], a[1] - b[1]);
+    el.addEventListener("pointerdown", (e) => {
+      fingers.set(e.pointerId, this.at(e));
+      apart = fingers.size === 2 ? between([...fingers.values()]) : 0;
+    });
     el.addEventListener("pointermove", (e) => {
       if (!fingers.has(e.pointerId)) return;
       fingers.set(e.pointerId, this.at(e));
-      if (fingers.size !== 2) return void (apart = 0);
-      const [a, b] = [...fingers.values()], now = Math.hypot(a[0] - b[0], a[1] - b[1]);
+      if (fingers.size !== 2) return;
+      const [a, b] = [...fingers.values()], now = between([a, b]);
       if (apart) this.#scale(this.zoom + Math.log2(now / apart), [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]);
       apart = now;
     });

@@ -57,7 +57,7 @@ class Board {
 //# chips
     this.says(el);
 //# blocks
-    for (const b of blocks) if (this.part(b.of + "-k") && BLOCKS[b.kind]) this.blocks.set(b.of, new BLOCKS[b.kind](this, b));
+    for (const b of blocks) if (this.part(b.of + "-k") && BLOCKS[b.block]) this.blocks.set(b.of, new BLOCKS[b.block](this, b));
     for (const b of this.blocks.values()) b.begin();
 //# drags
     for (const d of drags) for (const [name, places] of d.pairs) this.parts.set(name, new Draggable(this, d, name, places));
@@ -495,6 +495,7 @@ class Board {
     this.#sets.clear();
     for (const i of this.#instances) i.board.reset();
     for (const d of this.parts.values()) d.home(0);
+    this.blocks?.forEach((b) => b.reset());
     for (const x of this.#touched) [x.hidden, x.style.zIndex] = [false, ""];
   }
 
@@ -508,8 +509,9 @@ class Board {
   }
 //# core
 
+  // What is shown, hidden and ordered are the outermost boxes of elements; the parts of blocks are their own.
   get #touched() {
-    return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex) && !(x.classList[0] ?? "").endsWith("-h"));
+    return [...this.#parts.values()].filter((x) => x !== this.el && (x.hidden || x.style?.zIndex) && /^t-(_.|[^_-])*(-v)?$/.test(x.classList[0]));
   }
 
   // The timelines that start by themselves play.

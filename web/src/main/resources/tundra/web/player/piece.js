@@ -4,8 +4,10 @@ class Scene {
   #board;
   #scrolling;
   #piece;
+//# keeps
   #opened;
   #left;
+//# core
 //# layouts
   #drawn;
   #layout;
@@ -114,20 +116,28 @@ class Scene {
 
   // Is there, and begins, or goes on where it was left.
   enter() {
-    const anew = !this.#data.keeps || !this.#opened;
     this.el.hidden = this.outer.hidden = this.el.inert = false;
 //# layouts
     this.fits(this.#piece.room);
 //# core
-    if (anew) {
-      this.board.reset();
-      this.board.open();
-      this.#scrolling?.open();
-    } else this.#resume();
-    this.#opened = this.board.on = true;
+    this.board.on = true;
+//# keeps
+    if (this.#data.keeps && this.#opened) this.#resume();
+    else
+//# core
+      this.#begin();
+//# keeps
+    this.#opened = true;
+//# core
 //# reactions
     this.board.turned(true);
 //# core
+  }
+
+  #begin() {
+    this.board.reset();
+    this.board.open();
+    this.#scrolling?.open();
   }
 
   // Nothing happens in it any more, however long it is still seen.
@@ -135,7 +145,9 @@ class Scene {
     if (!this.#board?.on) return;
     this.#board.on = false;
     this.el.inert = true;
+//# keeps
     if (this.#data.keeps) this.#pause();
+//# core
 //# reactions
     this.#board.turned(false);
 //# core
@@ -146,6 +158,7 @@ class Scene {
     this.el.hidden = this.outer.hidden = true;
     if (this.#board && !this.#data.keeps) this.#board.reset();
   }
+//# keeps
 
   #pause() {
     const { board } = this, playing = this.timelines.filter((t) => t.playing);
@@ -161,6 +174,7 @@ class Scene {
     for (const t of playing) t.goOn();
     scrollTo(...scroll);
   }
+//# core
 }
 
 //# values
@@ -298,7 +312,6 @@ class Piece {
   }
 
   #go(scene, transition) {
-    if (scene === this.shown) return;
     const how = transition ?? scene.into;
     this.#way.push({ scene: this.shown, how });
     this.#reveal(scene, how);
@@ -328,7 +341,7 @@ class Piece {
     scene.enter();
 //# ways
     const { kind = "cut", time = 0 } = how ?? {};
-    if (before && kind !== "cut" && time > 0 && !quiet.matches) this.#turn(before, scene, how, back);
+    if (before && before !== scene && kind !== "cut" && time > 0 && !quiet.matches) this.#turn(before, scene, how, back);
     else this.#cut(scene);
 //# core
     // those that still go stay until they are through

@@ -382,6 +382,7 @@ class Timeline {
     this.#stop(this.time);
   }
 
+//# keeps
   // Stands still while its scene is not seen, and goes on from there, to wherever it was going.
   halt() {
     this.held = [this.#until, this.pace];
@@ -392,6 +393,7 @@ class Timeline {
     [this.#until] = this.held;
     this.#begin(this.held[1], this.time);
   }
+//# core
 
   toggle() {
     this.playing ? this.pause() : this.play(this.pace < 0);
