@@ -158,7 +158,7 @@ final class BlockMarkup {
         place(k, box(b));
         css.put(k, "overflow", "hidden");
         css.put(k, "touch-action", b.kind() == Blocks.STRIP && b.text(Blocks.ALONG).equals("down") ? "pan-x" : "pan-y");
-        open("div", k + " t-b", " role=\"group\" aria-roledescription=\"gallery\" tabindex=\"0\" aria-label=\"" + spoken(b) + "\"");
+        open("div", k + " t--b", " role=\"group\" aria-roledescription=\"gallery\" tabindex=\"0\" aria-label=\"" + spoken(b) + "\"");
         css.put(name + "-l", "list-style", "none");
         css.put(name + "-l", "margin", "0");
         css.put(name + "-l", "padding", "0");
@@ -211,11 +211,11 @@ final class BlockMarkup {
         place(name + "-k", box(b));
         css.put(name + "-k button", "--dot", hex(b, Blocks.LINE));
         css.put(name + "-k [aria-current]", "--dot", hex(b, Blocks.ACCENT));
-        open("div", name + "-k t-b", " role=\"group\" aria-label=\"" + spoken(b) + "\"");
+        open("div", name + "-k t--b", " role=\"group\" aria-label=\"" + spoken(b) + "\"");
         for (int i = 0; i < n; i++) {
             String one = name + "-k" + i;
             place(one, new Rect(left + i * step, (b.box().y() - d) / 2, d, d));
-            open("button", one + " t-dot t-b", " type=\"button\" aria-label=\"Item " + (i + 1) + " of " + n + "\"" + (i == first ? " aria-current=\"true\"" : ""));
+            open("button", one + " t--dot t--b", " type=\"button\" aria-label=\"Item " + (i + 1) + " of " + n + "\"" + (i == first ? " aria-current=\"true\"" : ""));
             out.append("</button>");
         }
         out.append("</div>\n");
@@ -252,7 +252,7 @@ final class BlockMarkup {
     }
 
     private void media(Content.Block b, String tag, Asset a, String more, boolean muted, boolean timed) {
-        open(tag, name + "-k t-b", more + " aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.CONTROLS) && !timed ? " controls" : "") + (muted ? " muted" : "") + (a == null ? "" : attribute("src", mediaPath(a))));
+        open(tag, name + "-k t--b", more + " aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.CONTROLS) && !timed ? " controls" : "") + (muted ? " muted" : "") + (a == null ? "" : attribute("src", mediaPath(a))));
         out.append("</").append(tag).append(">\n");
     }
 
@@ -264,7 +264,7 @@ final class BlockMarkup {
         css.put(k + " iframe", "width", "100%");
         css.put(k + " iframe", "height", "100%");
         String src = folder.isEmpty() ? address : folderPath(folder) + "index.html";
-        open("div", k + " t-b", attribute("data-src", src) + attribute("data-sandbox", rights(b)) + " data-title=\"" + spoken(b) + "\"");
+        open("div", k + " t--b", attribute("data-src", src) + attribute("data-sandbox", rights(b)) + " data-title=\"" + spoken(b) + "\"");
         if (folder.isEmpty() && (b.is(Blocks.ASKS_FIRST) || address.isEmpty())) {
             PageLayout l = PageLayout.of(b);
             words(b, name + "-t", l.words(), Blocks.INK, b.number(Blocks.LETTERS), new Point(0, l.top()), b.box().x());
@@ -275,7 +275,7 @@ final class BlockMarkup {
                 css.put(name + "-y", "border", "0");
                 css.put(name + "-y", "padding", "0");
                 css.put(name + "-y", "cursor", "pointer");
-                open("button", name + "-y t-b", " type=\"button\" aria-label=\"" + PageLayout.SHOW + ": " + Markup.escape(l.words()) + "\"");
+                open("button", name + "-y t--b", " type=\"button\" aria-label=\"" + PageLayout.SHOW + ": " + Markup.escape(l.words()) + "\"");
                 words(b, name + "-yt", PageLayout.SHOW, Blocks.GROUND, b.number(Blocks.LETTERS), new Point(0, (l.button().height() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), l.button().width());
                 out.append("</button>");
             }
@@ -305,7 +305,7 @@ final class BlockMarkup {
             css.put(k, "touch-action", "none");
             css.put(k, "cursor", "grab");
         }
-        open("div", k + " t-b", " role=\"group\" aria-roledescription=\"map\" aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.PANS) || b.is(Blocks.ZOOMS) ? " tabindex=\"0\"" : ""));
+        open("div", k + " t--b", " role=\"group\" aria-roledescription=\"map\" aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.PANS) || b.is(Blocks.ZOOMS) ? " tabindex=\"0\"" : ""));
         out.append("<svg class=\"t-p\" aria-hidden=\"true\"><g class=\"").append(name).append("-g\">");
         int n = 0;
         for (MapView.Shape s : MapView.shapes(b)) {
@@ -336,7 +336,7 @@ final class BlockMarkup {
             css.put(li, "translate", CssText.px(p.at().x()) + " " + CssText.px(p.at().y()));
             open("li", li, attribute("data-at", Numbers.plain(p.degrees().x(), 7) + " " + Numbers.plain(p.degrees().y(), 7)));
             String words = p.name().isEmpty() ? "Place " + (i + 1) : p.name();
-            open("button", "t-pin t-b", " type=\"button\"" + attribute("aria-label", words));
+            open("button", li + "b t--pin t--b", " type=\"button\"" + attribute("aria-label", words));
             out.append("</button><svg class=\"t-p\" aria-hidden=\"true\"><circle r=\"").append(Numbers.plain(r, 2)).append("\" fill=\"#fff\"/><circle r=\"").append(Numbers.plain(r - MapView.PIN_LINE, 2)).append("\" fill=\"").append(hex(b, Blocks.PLACES)).append("\"/></svg>");
             if (b.is(Blocks.LABELS) && !p.name().isEmpty()) {
                 words(b, li + "t", p.name(), Blocks.INK, letters, new Point(r + 4, -letters * FieldLayout.LINE / 2), 0);
@@ -355,7 +355,7 @@ final class BlockMarkup {
                 css.put(part, "border", "0");
                 css.put(part, "border-radius", CssText.px(MapView.CORNERS));
                 css.put(part, "padding", "0");
-                open("button", part + " t-b", " type=\"button\" aria-label=\"Zoom " + (in ? "in" : "out") + "\"");
+                open("button", part + " t--b", " type=\"button\" aria-label=\"Zoom " + (in ? "in" : "out") + "\"");
                 out.append("<svg class=\"t-p\" aria-hidden=\"true\"><path d=\"").append(MapView.sign(in).svgPath()).append("\" fill=\"none\" stroke=\"").append(hex(b, Blocks.INK)).append("\" stroke-width=\"2\" stroke-linecap=\"round\"/></svg></button>");
             }
         }
@@ -363,14 +363,14 @@ final class BlockMarkup {
             Rect r = MapView.searchField(b);
             place(name + "-q", r);
             input(b, name + "-q", CssText.px(MapView.CORNERS), "#FFFFFF", "#FFFFFF");
-            out.append("<input class=\"").append(name).append("-q t-b\" type=\"search\" autocomplete=\"off\" role=\"combobox\" aria-expanded=\"false\" aria-autocomplete=\"list\" placeholder=\"").append(MapView.SEARCH).append("\" aria-label=\"Search places on the map\">");
+            out.append("<input class=\"").append(name).append("-q t--b\" type=\"search\" autocomplete=\"off\" role=\"combobox\" aria-expanded=\"false\" aria-autocomplete=\"list\" placeholder=\"").append(MapView.SEARCH).append("\" aria-label=\"Search places on the map\">");
             css.put(name + "-r", "position", "absolute");
             css.put(name + "-r", "left", CssText.px(r.x()));
             css.put(name + "-r", "top", CssText.px(r.y() + r.height() + 4));
             css.put(name + "-r", "width", CssText.px(r.width()));
             css.put(name + "-r", "font", "400 " + CssText.px(b.number(Blocks.LETTERS)) + "/1.3 " + face(b, 400));
             css.put(name + "-r", "color", hex(b, Blocks.INK));
-            out.append("<ul class=\"").append(name).append("-r t-found\" role=\"listbox\" aria-label=\"Places found\" hidden></ul>");
+            out.append("<ul class=\"").append(name).append("-r t--found\" role=\"listbox\" aria-label=\"Places found\" hidden></ul>");
         }
     }
 
@@ -385,14 +385,14 @@ final class BlockMarkup {
         place(k, box(b));
         css.put(k, "background-color", hex(b, Blocks.GROUND));
         css.put(k, "border-radius", radius(b, box(b)));
-        open("a", k + " t-b", attribute("href", href) + attribute("aria-label", words));
+        open("a", k + " t--b", attribute("href", href) + attribute("aria-label", words));
         words(b, name + "-t", words, Blocks.INK, b.number(Blocks.LETTERS), new Point(0, (b.box().y() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), b.box().x());
         out.append("</a>\n");
     }
 
     private void area(Content.Block b) {
         place(name + "-k", box(b));
-        open("a", name + "-k t-b", attribute("href", b.text(Blocks.LINK)) + (b.text(Blocks.TAB).equals("a new tab") ? " target=\"_blank\" rel=\"noopener\"" : "") + " aria-label=\"" + spoken(b) + "\"");
+        open("a", name + "-k t--b", attribute("href", b.text(Blocks.LINK)) + (b.text(Blocks.TAB).equals("a new tab") ? " target=\"_blank\" rel=\"noopener\"" : "") + " aria-label=\"" + spoken(b) + "\"");
         out.append("</a>\n");
     }
 
@@ -413,7 +413,7 @@ final class BlockMarkup {
 
     private void begin(Content.Block b, String tag, String more) {
         place(name + "-k", box(b));
-        open(tag, name + "-k t-b", more);
+        open(tag, name + "-k t--b", more);
         FieldLayout l = FieldLayout.of(b);
         if (l.label() != null) {
             words(b, name + "-t", b.text(Blocks.LABEL) + (b.is(Blocks.NEEDED) ? " *" : ""), Blocks.INK, b.number(Blocks.LETTERS), new Point(l.label().x(), l.label().y()), 0);
@@ -429,7 +429,7 @@ final class BlockMarkup {
         css.put(name + "-e", "white-space", "nowrap");
         css.put(name + "-e", "color", "#C23B3B");
         css.put(name + "-e", "font", "400 " + CssText.px(0.85 * b.number(Blocks.LETTERS)) + "/1.3 " + face(b, 400));
-        out.append("</").append(tag).append("><p class=\"").append(name).append("-e t-b\" role=\"alert\" hidden></p>\n");
+        out.append("</").append(tag).append("><p class=\"").append(name).append("-e t--b\" role=\"alert\" hidden></p>\n");
     }
 
     private void input(Content.Block b, String part, String radius, String ground, String line) {
@@ -458,7 +458,7 @@ final class BlockMarkup {
         if (b.text(Blocks.KIND).equals("several lines")) {
             css.put(f, "padding", CssText.px(FieldLayout.PAD - 1));
             css.put(f, "resize", "none");
-            out.append("<textarea class=\"").append(f).append(" t-b\"").append(more).append('>').append(Markup.escape(start(b))).append("</textarea>");
+            out.append("<textarea class=\"").append(f).append(" t--b\"").append(more).append('>').append(Markup.escape(start(b))).append("</textarea>");
         } else {
             String type = switch (b.text(Blocks.KIND)) {
                 case "mail address" -> "email\" autocomplete=\"email";
@@ -466,7 +466,7 @@ final class BlockMarkup {
                 case "telephone number" -> "tel\" autocomplete=\"tel";
                 default -> "text";
             };
-            out.append("<input class=\"").append(f).append(" t-b\" type=\"").append(type).append('"').append(more).append(attribute("value", start(b))).append('>');
+            out.append("<input class=\"").append(f).append(" t--b\" type=\"").append(type).append('"').append(more).append(attribute("value", start(b))).append('>');
         }
         end(b, "label");
     }
@@ -484,7 +484,7 @@ final class BlockMarkup {
         css.put(f + ":checked", "background-color", hex(b, Blocks.ACCENT));
         css.put(f + ":checked", "border-color", hex(b, Blocks.ACCENT));
         css.put(f + ":not(:checked) + svg", "display", "none");
-        out.append("<input class=\"").append(f).append(" t-b\" type=\"checkbox\"").append(needed(b)).append(start(b).matches("(?i)yes|true|on|1") ? " checked>" : ">");
+        out.append("<input class=\"").append(f).append(" t--b\" type=\"checkbox\"").append(needed(b)).append(start(b).matches("(?i)yes|true|on|1") ? " checked>" : ">");
         out.append("<svg class=\"t-p\" aria-hidden=\"true\"><path class=\"").append(name).append("-m\" d=\"").append(FieldLayout.mark(l.input()).svgPath()).append("\" fill=\"none\" stroke=\"").append(hex(b, Blocks.GROUND))
                 .append("\" stroke-width=\"2\" stroke-linecap=\"round\" stroke-linejoin=\"round\"/></svg>");
         end(b, "label");
@@ -499,7 +499,7 @@ final class BlockMarkup {
             place(name + "-f", l.input());
             input(b, name + "-f", radius(b, l.input()), hex(b, Blocks.GROUND), hex(b, Blocks.LINE));
             css.put(name + "-f", "appearance", "none");
-            out.append("<select class=\"").append(name).append("-f t-b\"").append(needed(b)).append('>');
+            out.append("<select class=\"").append(name).append("-f t--b\"").append(needed(b)).append('>');
             for (int i = 0; i < all.size(); i++) {
                 out.append("<option").append(i == now ? " selected>" : ">").append(Markup.escape(all.get(i))).append("</option>");
             }
@@ -520,8 +520,8 @@ final class BlockMarkup {
             css.put(one + ":has(:checked)", "background-color", hex(b, Blocks.ACCENT));
             css.put(one + ":has(:checked)", "border-color", hex(b, Blocks.ACCENT));
             css.put(one + ":has(:checked) text", "fill", hex(b, Blocks.GROUND));
-            open("label", one + " t-b", "");
-            out.append("<input class=\"t-radio t-b\" type=\"radio\" name=\"").append(name).append("\"").append(attribute("value", all.get(i))).append(attribute("aria-label", all.get(i))).append(b.is(Blocks.NEEDED) ? " required" : "").append(i == now ? " checked>" : ">");
+            open("label", one + " t--b", "");
+            out.append("<input class=\"").append(one).append("r t--radio t--b\" type=\"radio\" name=\"").append(name).append("\"").append(attribute("value", all.get(i))).append(attribute("aria-label", all.get(i))).append(b.is(Blocks.NEEDED) ? " required" : "").append(i == now ? " checked>" : ">");
             words(b, one + "t", all.get(i), Blocks.INK, b.number(Blocks.LETTERS), new Point(-1, FieldLayout.middle(r, FieldLayout.line(b)) - r.y() - 1), r.width());
             out.append("</label>");
         }
@@ -546,7 +546,7 @@ final class BlockMarkup {
         css.put(name + "-f", "opacity", "0");
         css.put(name + "-f", "margin", "0");
         css.put(name + "-f", "cursor", "pointer");
-        out.append("<input class=\"").append(name).append("-f t-b\" type=\"range\"").append(needed(b)).append(" min=\"").append(Numbers.plain(b.number(Blocks.LEAST), 9)).append("\" max=\"").append(Numbers.plain(b.number(Blocks.MOST), 9))
+        out.append("<input class=\"").append(name).append("-f t--b\" type=\"range\"").append(needed(b)).append(" min=\"").append(Numbers.plain(b.number(Blocks.LEAST), 9)).append("\" max=\"").append(Numbers.plain(b.number(Blocks.MOST), 9))
                 .append("\" step=\"").append(Numbers.plain(b.number(Blocks.STEP), 9)).append('"').append(attribute("value", start(b).isEmpty() ? Numbers.plain(b.number(Blocks.LEAST), 9) : start(b))).append('>');
         place(name + "-r", new Rect(0, y - t / 2, w, t));
         place(name + "-a", new Rect(0, y - t / 2, x, t));
@@ -578,13 +578,13 @@ final class BlockMarkup {
         css.put(name + "-a", "background-color", hex(b, Blocks.ACCENT));
         css.put(name + "-a", "transform-origin", "0 0");
         css.put(name + "-a", "scale", Numbers.plain(share, 6) + " 1");
-        open("div", k + " t-b", " role=\"progressbar\" aria-label=\"" + spoken(b) + "\" aria-valuemin=\"0\" aria-valuemax=\"100\" aria-valuenow=\"" + Math.round(100 * share) + "\"");
+        open("div", k + " t--b", " role=\"progressbar\" aria-label=\"" + spoken(b) + "\" aria-valuemin=\"0\" aria-valuemax=\"100\" aria-valuenow=\"" + Math.round(100 * share) + "\"");
         open("div", name + "-a", "></div></div");
     }
 
     private void countdown(Content.Block b) {
         place(name + "-k", box(b));
-        open("div", name + "-k t-b", " role=\"timer\" aria-label=\"" + spoken(b) + "\"");
+        open("div", name + "-k t--b", " role=\"timer\" aria-label=\"" + spoken(b) + "\"");
         words(b, name + "-t", "12 d 08:30:00", Blocks.INK, b.number(Blocks.LETTERS), new Point(0, (b.box().y() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), b.box().x());
         out.append("</div>\n");
     }

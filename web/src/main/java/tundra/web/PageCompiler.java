@@ -218,7 +218,7 @@ public final class PageCompiler {
                 .tundra{display:grid}
                 html:has(>body>.tundra){overflow-x:clip}
                 .t-scene{grid-area:1/1;position:relative;isolation:isolate;overflow:hidden;margin:0 auto;--touch:none;user-select:none;-webkit-user-select:none}
-                .t-turning{overflow:clip}
+                .t--turning{overflow:clip}
                 .t-scene[hidden]{display:none}
                 .t-scene:focus{outline:none}
                 .t-scene div:where([class^=t-]){position:absolute;left:0;top:0;transform-origin:0 0;pointer-events:none}
@@ -231,16 +231,16 @@ public final class PageCompiler {
                 .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
                 .t-hand:focus-visible{outline:none!important;box-shadow:none!important}
                 .t-tap{cursor:pointer}
-                .t-scene .t-b{pointer-events:auto}
-                .t-b .t-p,.t-b .t-p *{pointer-events:none}
-                .t-b:focus-visible{outline:3px solid #2F78A3;outline-offset:2px}
-                .t-dot{border:0;border-radius:50%;padding:0;background:var(--dot);cursor:pointer}
-                .t-pin{position:absolute;left:-12px;top:-12px;width:24px;height:24px;padding:0;border:0;border-radius:50%;background:none;cursor:pointer}
-                .t-radio{position:absolute;inset:0;margin:0;opacity:0;cursor:pointer}
-                .t-b:has(>.t-radio:focus-visible){outline:3px solid #2F78A3;outline-offset:2px}
-                .t-found{margin:0;padding:4px 0;list-style:none;background:#fff;border-radius:6px;box-shadow:0 2px 8px #0003;pointer-events:auto;z-index:1}
-                .t-found li{padding:4px 10px;cursor:pointer}
-                .t-found [aria-selected=true],.t-found li:hover{background:#D9EAE4}
+                .t-scene .t--b{pointer-events:auto}
+                .t--b .t-p,.t--b .t-p *{pointer-events:none}
+                .t--b:focus-visible{outline:3px solid #2F78A3;outline-offset:2px}
+                .t--dot{border:0;border-radius:50%;padding:0;background:var(--dot);cursor:pointer}
+                .t--pin{position:absolute;left:-12px;top:-12px;width:24px;height:24px;padding:0;border:0;border-radius:50%;background:none;cursor:pointer}
+                .t--radio{position:absolute;inset:0;margin:0;opacity:0;cursor:pointer}
+                .t--b:has(>.t--radio:focus-visible){outline:3px solid #2F78A3;outline-offset:2px}
+                .t--found{margin:0;padding:4px 0;list-style:none;background:#fff;border-radius:6px;box-shadow:0 2px 8px #0003;pointer-events:auto;z-index:1}
+                .t--found li{padding:4px 10px;cursor:pointer}
+                .t--found [aria-selected=true],.t--found li:hover{background:#D9EAE4}
                 .t-tap:focus-visible{outline:3px solid #2F78A3;outline-offset:3px;box-shadow:0 0 0 3px #fff}
                 """).toString();
     }

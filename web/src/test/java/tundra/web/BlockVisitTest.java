@@ -163,7 +163,7 @@ class BlockVisitTest extends InBrowser {
     }
 
     private static void place(String name, Point at) {
-        var r = (List<?>) browser.run("const r = [...document.querySelectorAll('.t-pin')].find((x) => x.getAttribute('aria-label') === arguments[0]).getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", name);
+        var r = (List<?>) browser.run("const r = [...document.querySelectorAll('.t--pin')].find((x) => x.getAttribute('aria-label') === arguments[0]).getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", name);
         assertThat(((Number) r.get(0)).doubleValue()).as(name + " x").isCloseTo(at.x(), within(0.6));
         assertThat(((Number) r.get(1)).doubleValue()).as(name + " y").isCloseTo(at.y(), within(0.6));
     }

@@ -150,7 +150,7 @@ class EventTableTest extends TablesPage {
             browser.until("const p = " + block + "('t-player').el; p.pause(); return p.paused");
         });
         m.put(Events.MEDIA_ENDED, sound);
-        m.put(Events.PLACE_CHOSEN, (x, y) -> browser.run("document.querySelector('.t-chart-k .t-pin').click()"));
+        m.put(Events.PLACE_CHOSEN, (x, y) -> browser.run("document.querySelector('.t-chart-k .t--pin').click()"));
         m.put(Events.FIELD_CHANGED, (x, y) -> browser.run("const f = document.querySelector('.t-filled-f'); f.value = 'x'; f.dispatchEvent(new Event('input')); f.dispatchEvent(new Event('change'))"));
         m.put(Events.SENT, (x, y) -> browser.run("Tundra.pieces[0].arrived.forEach((f) => f(true))"));
         m.put(Events.NOT_SENT, (x, y) -> browser.run("Tundra.pieces[0].arrived.forEach((f) => f(false))"));

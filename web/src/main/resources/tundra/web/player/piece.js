@@ -396,7 +396,7 @@ class Piece {
       s.outer.style.zIndex = "";
       if (s !== scene && !s.el.hidden) s.hide();
     }
-    this.el.classList.remove("t-turning");
+    this.el.classList.remove("t--turning");
   }
 
   // Each scene goes from where it is seen now, so that another transition can begin in the middle of one. What is seen of a scene is said
@@ -416,7 +416,7 @@ class Piece {
     const [comes, goes] = back ? ways[kind].toReversed() : ways[kind], top = back ? before : scene;
     const begin = { ...there, ...comes }, end = { ...there, ...goes };
     for (const s of this.scenes) s.outer.style.zIndex = s === top ? 1 : "";
-    this.el.classList.add("t-turning");
+    this.el.classList.add("t--turning");
     this.#move(scene, scene.moves ? null : begin, there, how);
     this.#move(before, null, end, how, () => before !== this.#now && before.hide());
     // what was still going goes on below
@@ -435,7 +435,7 @@ class Piece {
       mine.cancel();
       s.moves = undefined;
       el.style.zIndex = "";
-      if (!this.scenes.some((x) => x.moves)) this.el.classList.remove("t-turning");
+      if (!this.scenes.some((x) => x.moves)) this.el.classList.remove("t--turning");
     };
   }
 
