@@ -57,6 +57,7 @@ public final class DetailsPanel extends TallPane {
     private TextSection text;
     private PolygonSection polygon;
     private BlockSection block;
+    private OpeningSection opening;
     private BoundsSection bounds;
     private ScatterSection scatter;
     private ParallaxStrip parallax;
@@ -106,6 +107,9 @@ public final class DetailsPanel extends TallPane {
             }
             if (bounds != null) {
                 bounds.refresh();
+            }
+            if (opening != null) {
+                opening.refresh();
             }
             if (block != null) {
                 block.refresh();
@@ -199,6 +203,7 @@ public final class DetailsPanel extends TallPane {
         text = null;
         polygon = null;
         block = null;
+        opening = null;
         bounds = null;
         scatter = null;
         parallax = null;
@@ -231,6 +236,10 @@ public final class DetailsPanel extends TallPane {
                 if (studio.desk() == Desk.ADAPT) {
                     section("In its window", Properties.ROOM, List.of(Board.CANVAS));
                 }
+            }
+            if (studio.place() instanceof tundra.core.model.Scene) {
+                opening = new OpeningSection(studio, commands);
+                box.getChildren().add(opening);
             }
             box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
             if (studio.place() instanceof Motif m && m.states() != null) {

@@ -137,6 +137,11 @@ public final class ReactionsPanel extends VBox {
         build();
     }
 
+    /** Brings a sentence of the open place into view, by its id. */
+    public void find(String id) {
+        java.util.stream.Stream.concat(studio.board().reactions().stream(), studio.project().reactions().stream()).filter(r -> r.id().equals(id)).findFirst().ifPresent(this::show);
+    }
+
     /** Brings a sentence into view, with the keyboard on it. */
     private void show(Reaction r) {
         if (r == null) {

@@ -103,6 +103,9 @@ final class SlotChip {
             case LINK -> checked("A web address, such as https://example.org or ../visit.html.", Links::web, "That is no web address: http, https, or relative to the page.");
             case PHONE -> checked("A telephone number.", Links::phone, "That is no telephone number.");
             case MAIL -> checked("A mail address.", Links::mail, "That is no mail address.");
+            case MAP_PLACE -> Picker.choose(chip, near().places().map(n -> new Picker.Choice(n, () -> put(n))).toList());
+            case TRANSITION -> Picker.choose(chip, TransitionChoice.of(chip, (String) now, this::put));
+            case COLOR, PICTURE, VIDEO, FILE, FONT, DATE, MAP, CAPTIONS -> throw new IllegalStateException("no sentence has a " + slot.type());
             case KEY -> checked("A key's name, such as A, Enter, Space, ArrowLeft or Ctrl+K.", Links::key, "That is no key's name.");
             case SETTING -> Picker.choose(chip, properties());
         }

@@ -5,6 +5,7 @@ import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -45,6 +46,7 @@ public final class PublishPanel extends VBox {
     private final Button cancel = new Button("Cancel");
     private final HBox after;
     private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
+    private final CheckBox history = new CheckBox("Scenes in the browser's history");
     private final TextField language = new TextField();
     private Runnable giveUp = () -> { };
     private Path folder;
@@ -115,7 +117,10 @@ public final class PublishPanel extends VBox {
         });
         var seen = new HBox(8, Words.of("Language", "quiet"), language);
         seen.setAlignment(Pos.CENTER_LEFT);
-        var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after, Words.of("How large it is seen", "quiet"), fit, seen);
+        history.setId("publish-history");
+        Buttons.tip(history, "Each scene has an address of its own, and the browser's way back goes from scene to scene");
+        history.setOnAction(e -> set(history.isSelected() ? "Let the browser go from scene to scene" : "Keep scenes from the browser's history", p -> p.withHistory(history.isSelected())));
+        var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after, Words.of("How large it is seen", "quiet"), fit, seen, history);
         card.getStyleClass().addAll("card", "picked");
         card.setAlignment(Pos.TOP_LEFT);
         getChildren().addAll(title, card, make);
@@ -138,6 +143,7 @@ public final class PublishPanel extends VBox {
 
     private void shown() {
         fit.setValue(studio.project().page().fit());
+        history.setSelected(studio.project().page().history());
         if (!language.isFocused()) {
             language.setText(studio.project().page().language());
         }

@@ -124,6 +124,10 @@ public final class MainWindow {
     private BorderPane drawDesk;
     private BorderPane animateUpper;
 
+    private void ways() {
+        overlays.ways(id -> Platform.runLater(() -> reactions.get().find(id)));
+    }
+
     /** Makes all that needs no stage yet; may be called on any thread. */
     public MainWindow(Workshop w) {
         this.w = w;
@@ -141,6 +145,7 @@ public final class MainWindow {
         SceneCommands.add(w, s -> topBar.rename(s));
         LayoutCommands.add(w, this::renameLayout, this::lookForBreaks);
         EffectCommands.add(w);
+        w.commands.add("ways", "Ways through the piece", "Shortcut+Shift+W", () -> true, this::ways);
         w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {

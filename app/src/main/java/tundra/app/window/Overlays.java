@@ -14,6 +14,7 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.HelperPanel;
 import tundra.core.edit.Arrange;
+import tundra.app.ways.WaysPanel;
 import tundra.core.file.Recovery;
 import tundra.core.helper.Helper;
 import tundra.core.model.Content;
@@ -129,6 +130,12 @@ final class Overlays {
             }
         }, () -> off[0].run());
         off[0] = over(panel);
+    }
+
+    /** Shows all scenes with the sentences between them, over the whole window. */
+    void ways(java.util.function.Consumer<String> reveal) {
+        var off = new Runnable[1];
+        off[0] = over(new WaysPanel(studio, reveal, () -> off[0].run()));
     }
 
     /** Opens the list of what looks wrong, over any desk, or closes it. */

@@ -24,7 +24,7 @@ import tundra.core.model.Scene;
 
 /** A tab for each scene: pressed to open, double clicked to name, dragged to order, with a menu for the rest; behind them one for a new scene. */
 final class SceneTabs extends HBox {
-    private static final List<String> MENU = List.of(CommandIds.SCENE_RENAME, CommandIds.SCENE_DUPLICATE, CommandIds.SCENE_EARLIER, CommandIds.SCENE_LATER, CommandIds.SCENE_DELETE);
+    private static final List<String> MENU = List.of(CommandIds.SCENE_RENAME, CommandIds.SCENE_DUPLICATE, "scene-from", "scene-over", "ways", CommandIds.SCENE_EARLIER, CommandIds.SCENE_LATER, CommandIds.SCENE_DELETE);
     private final Workshop w;
     private final Studio studio;
     private List<Scene> shown = List.of();
