@@ -20,6 +20,7 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.swscale.SwsContext;
 import org.bytedeco.javacpp.BytePointer;
 import org.bytedeco.javacpp.DoublePointer;
+import org.bytedeco.javacpp.IntPointer;
 import org.bytedeco.javacpp.Pointer;
 import org.bytedeco.javacpp.PointerPointer;
 import tundra.core.file.FileProblem;
@@ -28,6 +29,8 @@ import tundra.core.file.FileProblem;
 final class VideoFrames implements AutoCloseable {
     /** Beyond this it is quicker to jump than to decode what lies between, in µs. */
     private static final long NEAR = 1_500_000;
+    /** From this height on a picture is high definition. */
+    private static final int HD = 720;
     private final AVFormatContext format = new AVFormatContext(null);
     private final AVPacket packet = av_packet_alloc();
     private final AVFrame frame = av_frame_alloc(), seen = av_frame_alloc();
@@ -153,14 +156,23 @@ final class VideoFrames implements AutoCloseable {
     private Image image() {
         int w = seen.width(), h = seen.height();
         scale = sws_getCachedContext(scale, w, h, seen.format(), w, h, AV_PIX_FMT_BGRA, SWS_BILINEAR, null, null, (DoublePointer) null);
+        colors(h);
         byte[] pixels = new byte[w * h * 4];
-        try (BytePointer to = new BytePointer((long) w * h * 4 + 64); PointerPointer<Pointer> planes = new PointerPointer<>(4); var strides = new org.bytedeco.javacpp.IntPointer(4)) {
+        try (BytePointer to = new BytePointer((long) w * h * 4 + 64); PointerPointer<Pointer> planes = new PointerPointer<>(4); var strides = new IntPointer(4)) {
             planes.put(0, to);
             strides.put(0, w * 4);
             sws_scale(scale, seen.data(), seen.linesize(), 0, h, planes, strides);
             to.position(0).get(pixels);
         }
         return Image.makeRasterFromBytes(ImageInfo.makeN32(w, h, ColorAlphaType.UNPREMUL), pixels, w * 4L);
+    }
+
+    /** Colours as the file says that they are meant; where it doesn't, as browsers take them by the size of the picture. */
+    private void colors(int height) {
+        int space = seen.colorspace();
+        boolean hd = space == AVCOL_SPC_BT709 || (space == AVCOL_SPC_UNSPECIFIED || space == AVCOL_SPC_RGB) && height >= HD;
+        IntPointer of = sws_getCoefficients(hd ? SWS_CS_ITU709 : space == AVCOL_SPC_BT2020_NCL ? SWS_CS_BT2020 : SWS_CS_ITU601);
+        sws_setColorspaceDetails(scale, of, seen.color_range() == AVCOL_RANGE_JPEG ? 1 : 0, of, 1, 0, 1 << 16, 1 << 16);
     }
 
     private static int check(int code) throws FileProblem {

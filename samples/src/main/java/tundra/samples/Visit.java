@@ -35,7 +35,7 @@ final class Visit {
     }
 
     private static Element button(String id, String words, double x, double width) {
-        return Art.group(words, new Rect(x, 560, width, 48), MIDDLE, List.of(Art.rectangle(words + " face", x, 560, width, 48, 24, "#FFFFFF"), Art.text(words + " words", words, x + 28, 572.5, 600, 18, "#1D2926")))
+        return Art.group(words, new Rect(x, 560, width, 48), MIDDLE, List.of(Art.rectangle(words + " face", x, 560, width, 48, 24, "#1C6A5E"), Art.text(words + " words", words, x + 28, 572.5, 600, 18, "#FFFFFF")))
                 .withId(id).with(Properties.CURSOR, "pointer");
     }
 

@@ -59,6 +59,8 @@ final class Markup {
     private final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
     private final Map<String, FlipSheet> flips = new HashMap<>();
     private boolean wraps;
+    /** How many elements that are tapped what is written now lies in. */
+    private int tapped;
 
     /** A font that the page uses. */
     record Face(String family, int weight) {}
@@ -255,6 +257,8 @@ final class Markup {
         if (e.content() instanceof Content.Group g && g.clip() != null) {
             css.put(box.box(), "clip-path", "path('" + g.clip().svgPath() + "')");
         }
+        boolean tap = reactive.contains(e.id());
+        tapped += tap ? 1 : 0;
         out.append(FilterChannel.definition(page));
         content(page);
         if (e.content() instanceof Flipbook f) {
@@ -265,6 +269,7 @@ final class Markup {
             carrying(board, e);
             e.children().forEach(c -> element(board, c, reactive));
         }
+        tapped -= tap ? 1 : 0;
         out.append("</div>".repeat(1 + effects.size() + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');
     }
 
@@ -349,7 +354,8 @@ final class Markup {
             case Content.Instance i -> { }
             case Content.Picture p -> picture(e, p);
             case Content.Text t -> {
-                out.append("<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
+                // what is tapped is read out by its name, which these words are part of
+                out.append(tapped > 0 ? "<svg class=\"t-p\" aria-hidden=\"true\">" : "<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
                 text(e);
                 out.append("</svg>");
             }
@@ -405,6 +411,7 @@ final class Markup {
         String name = e.box().shape();
         boolean rests = !TextChannel.moves(e.board(), e.element());
         boolean anew = rests && t.wrap() > 0 && (values.any(e.id()) || Tied.wraps(e.element()));
+        css.put(name, "color", e.element().rest().get(Properties.FILL).main().hex());
         out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL));
         if (anew) {
             wraps = true;

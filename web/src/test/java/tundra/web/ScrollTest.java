@@ -50,7 +50,7 @@ class ScrollTest extends InBrowser {
     }
 
     private void x(double x) throws Exception {
-        browser.until("const r = document.querySelector('.t--dot .t-p > *').getBoundingClientRect(); return Math.abs(r.x + 20 - " + x + ") < 0.6");
+        browser.until("const r = document.querySelector('.t-dot .t-p > *').getBoundingClientRect(); return Math.abs(r.x + 20 - " + x + ") < 0.6");
     }
 
     private void near(double y) throws Exception {
@@ -98,7 +98,7 @@ class ScrollTest extends InBrowser {
             browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", y == 250 ? "touchStart" : "touchMove", "touchPoints", List.of(Map.of("x", 200, "y", y))));
         }
         browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", "touchEnd", "touchPoints", List.of()));
-        browser.until("return scrollY > 400 && Math.abs(document.querySelector('.t--dot .t-p > *').getBoundingClientRect().x - 80 - scrollY / 3) < 1");
+        browser.until("return scrollY > 400 && Math.abs(document.querySelector('.t-dot .t-p > *').getBoundingClientRect().x - 80 - scrollY / 3) < 1");
     }
 
     /** Without the page's own thread doing anything: what it would do at each scroll is taken away. */
@@ -182,7 +182,7 @@ class ScrollTest extends InBrowser {
         scroll(900);
         x(300);
         scroll(590);
-        browser.until("const x = document.querySelector('.t--dot .t-p > *').getBoundingClientRect().x + 20; return x > 102 && x < 298");
+        browser.until("const x = document.querySelector('.t-dot .t-p > *').getBoundingClientRect().x + 20; return x > 102 && x < 298");
     }
 
     @Test

@@ -179,12 +179,10 @@ class TransitionTest extends InBrowser {
             open(p, "keeps-" + keeps, (int) W, (int) H);
             browser.until("return Tundra.pieces[0].timeline('Main').time > 700");
             browser.drag(new Point(300, 100), new Point(380, 180));
-            browser.run("Tundra.pieces[0].step(1)");
-            double left = ((Number) browser.run("return Tundra.pieces[0].scenes[0].timelines[0].time")).doubleValue();
+            double left = ((Number) browser.run("Tundra.pieces[0].step(1); return Tundra.pieces[0].scenes[0].timelines[0].time")).doubleValue();
             browser.run("window.later = 0; setTimeout(() => (later = 1), 400)");
             browser.until("return later === 1");
-            browser.run("Tundra.pieces[0].back()");
-            double now = ((Number) browser.run("return Tundra.pieces[0].timeline('Main').time")).doubleValue();
+            double now = ((Number) browser.run("Tundra.pieces[0].back(); return Tundra.pieces[0].timeline('Main').time")).doubleValue();
             double x = ((Number) browser.run("return document.querySelector('.t-a_-tap .t-p > *').getBoundingClientRect().left")).doubleValue();
             if (keeps) {
                 assertThat(left).isGreaterThan(700);

@@ -359,7 +359,11 @@ class Media extends Block {
     el.volume = data.volume / 100;
     this.passes = [];
     this.before = this.from = data.from / 1000;
-    for (const [type, what] of [["play", "started"], ["pause", "paused"]]) el.addEventListener(type, () => what === "paused" && (el.ended || this.over) ? 0 : this.tell(what));
+    for (const [type, what] of [["play", "started"], ["pause", "paused"]])
+      el.addEventListener(type, () => {
+        if (what === "started") this.over = false;
+        if (!(what === "paused" && (el.ended || this.over))) this.tell(what);
+      });
     el.addEventListener("ended", () => this.#end());
     el.addEventListener("loadedmetadata", () => el.currentTime < this.from && (el.currentTime = this.from), { once: true });
     el.addEventListener("playing", () => this.#watch());
@@ -377,14 +381,14 @@ class Media extends Block {
 
   #end() {
     const { el } = this;
+    if (this.over) return;
     this.over = true;
     if (this.data.loops === "yes") {
       el.currentTime = this.before = this.from;
-      el.play();
       this.over = false;
+      if (el.paused) el.play();
     } else {
       el.pause();
-      this.over = false;
       this.tell("ended");
     }
   }
