@@ -141,6 +141,7 @@ public final class WaysPanel extends StackPane {
         cards.getChildren().clear();
         for (Scene s : scenes) {
             SceneCard c = shown.computeIfAbsent(s.id(), id -> new SceneCard(studio, this::drag));
+            c.setId("way-" + (scenes.indexOf(s) + 1));
             c.show(p, s, scenes.indexOf(s) == 0, ways.unreachable().contains(s.id()), ways.deadEnds().contains(s.id()));
             cards.getChildren().add(c);
         }
@@ -225,7 +226,7 @@ public final class WaysPanel extends StackPane {
         }
         var menu = new ContextMenu();
         menu.setId("ways-choice");
-        over.ways().forEach(w -> menu.getItems().add(item(w.words(), () -> go(w))));
+        over.ways().forEach(w -> menu.getItems().add(item("ways-choice-" + (menu.getItems().size() + 1), w.words(), () -> go(w))));
         menu.show(cards, e.getScreenX(), e.getScreenY());
     }
 
@@ -266,9 +267,9 @@ public final class WaysPanel extends StackPane {
         var out = new ArrayList<Element>(s.board().elements());
         out.removeIf(x -> x.locked() || x.hidden() || x.guide() || Blocks.of(x) != null);
         for (Element x : out.reversed().subList(0, Math.min(OFFERED, out.size()))) {
-            menu.getItems().add(item("When " + x.called() + " is tapped", () -> begin(begin, to, x.id())));
+            menu.getItems().add(item("ways-new-" + (menu.getItems().size() + 1), "When " + x.called() + " is tapped", () -> begin(begin, to, x.id())));
         }
-        menu.getItems().add(item("3 s after it opens", () -> begin(begin, to, null)));
+        menu.getItems().add(item("ways-new-time", "3 s after it opens", () -> begin(begin, to, null)));
         menu.show(cards, e.getScreenX(), e.getScreenY());
     }
 
@@ -277,8 +278,9 @@ public final class WaysPanel extends StackPane {
         studio.editProject("Lead from " + of.scene(begin).name() + " to " + of.scene(to).name(), null, p -> p.mapBoard(begin, b -> Reactions.with(b, r)));
     }
 
-    private static MenuItem item(String words, Runnable run) {
+    private static MenuItem item(String id, String words, Runnable run) {
         var i = new MenuItem(words);
+        i.setId(id);
         i.setMnemonicParsing(false);
         i.setOnAction(e -> run.run());
         return i;

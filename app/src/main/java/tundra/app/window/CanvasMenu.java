@@ -87,6 +87,7 @@ final class CanvasMenu {
         for (Steering.Offer o : offers) {
             var item = new MenuItem(o.words());
             item.setMnemonicParsing(false);
+            item.setId("steer-" + (steer.getItems().size() + 1));
             item.setOnAction(a -> {
                 w.studio.edit("When tapped: " + o.words(), b -> Reactions.with(b, o.reaction()));
                 w.notices.news("Added the sentence “" + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().when().kind(), o.reaction().when().slots()) + ", " + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().actions().getFirst().kind(), o.reaction().actions().getFirst().slots()) + "”.");
