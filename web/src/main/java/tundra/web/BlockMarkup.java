@@ -11,6 +11,7 @@ import tundra.core.block.PageLayout;
 import tundra.core.block.Placement;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -93,6 +94,15 @@ final class BlockMarkup {
         css.put(part, "box-sizing", "border-box");
     }
 
+    /** As large as its block, also while that changes. */
+    private void whole(String part) {
+        css.put(part, "position", "absolute");
+        css.put(part, "inset", "0");
+        css.put(part, "width", "100%");
+        css.put(part, "height", "100%");
+        css.put(part, "box-sizing", "border-box");
+    }
+
     private Rect box(Content.Block b) {
         return new Rect(0, 0, b.box().x(), b.box().y());
     }
@@ -155,7 +165,7 @@ final class BlockMarkup {
         List<Element> items = element.children().stream().filter(c -> !c.hidden() && !c.guide()).toList();
         var g = Gallery.of(b, items.size());
         String k = name + "-k";
-        place(k, box(b));
+        whole(k);
         css.put(k, "overflow", "hidden");
         css.put(k, "touch-action", b.kind() == Blocks.STRIP && b.text(Blocks.ALONG).equals("down") ? "pan-x" : "pan-y");
         open("div", k + " t--b", " role=\"group\" aria-roledescription=\"gallery\" tabindex=\"0\" aria-label=\"" + spoken(b) + "\"");
@@ -208,7 +218,7 @@ final class BlockMarkup {
         Content.Block of = Blocks.of(board.find(b.text(Blocks.OF_GALLERY)));
         int n = of == null ? 0 : (int) of.children().stream().filter(c -> !c.hidden() && !c.guide()).count(), first = of == null ? 0 : Gallery.of(of, n).first();
         double d = b.number(Blocks.DOT), step = d + b.number(Blocks.SPACING), left = (b.box().x() - (n - 1) * step - d) / 2;
-        place(name + "-k", box(b));
+        whole(name + "-k");
         css.put(name + "-k button", "--dot", hex(b, Blocks.LINE));
         css.put(name + "-k [aria-current]", "--dot", hex(b, Blocks.ACCENT));
         open("div", name + "-k t--b", " role=\"group\" aria-label=\"" + spoken(b) + "\"");
@@ -225,7 +235,7 @@ final class BlockMarkup {
 
     private void video(Content.Block b) {
         String k = name + "-k";
-        place(k, box(b));
+        whole(k);
         css.put(k, "object-fit", b.text(Blocks.FITS).equals("stretch") ? "fill" : b.text(Blocks.FITS).equals("contain") ? "contain" : "cover");
         css.put(k, "border-radius", radius(b, box(b)));
         Asset a = project.assets().get(b.text(Blocks.VIDEO_FILE));
@@ -247,7 +257,7 @@ final class BlockMarkup {
     }
 
     private void sound(Content.Block b) {
-        place(name + "-k", box(b));
+        whole(name + "-k");
         media(b, "audio", project.assets().get(b.text(Blocks.SOUND_FILE)), " preload=\"metadata\"", false, false);
     }
 
@@ -258,7 +268,7 @@ final class BlockMarkup {
 
     private void page(Content.Block b) {
         String k = name + "-k", folder = b.text(Blocks.FOLDER), address = b.text(Blocks.ADDRESS);
-        place(k, box(b));
+        whole(k);
         css.put(k, "background-color", hex(b, Blocks.GROUND));
         css.put(k + " iframe", "border", "0");
         css.put(k + " iframe", "width", "100%");
@@ -297,7 +307,7 @@ final class BlockMarkup {
 
     private void map(Content.Block b) {
         String k = name + "-k";
-        place(k, box(b));
+        whole(k);
         css.put(k, "overflow", "hidden");
         css.put(k, "border-radius", radius(b, box(b)));
         css.put(k, "background-color", hex(b, Blocks.LAND));
@@ -306,10 +316,11 @@ final class BlockMarkup {
             css.put(k, "cursor", "grab");
         }
         open("div", k + " t--b", " role=\"group\" aria-roledescription=\"map\" aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.PANS) || b.is(Blocks.ZOOMS) ? " tabindex=\"0\"" : ""));
-        out.append("<svg class=\"t-p\" aria-hidden=\"true\"><g class=\"").append(name).append("-g\">");
+        out.append("<svg class=\"t-p\" aria-hidden=\"true\"><g class=\"").append(name).append("-g\" transform=\"translate(").append(Numbers.plain(b.box().x() / 2, 4)).append(" ").append(Numbers.plain(b.box().y() / 2, 4)).append(")\">");
+        Affine middle = Affine.translate(-b.box().x() / 2, -b.box().y() / 2);
         int n = 0;
         for (MapView.Shape s : MapView.shapes(b)) {
-            out.append("<path class=\"").append(name).append("-g").append(n++).append("\" d=\"").append(s.outline().svgPath()).append("\" fill-rule=\"evenodd\" fill=\"").append(s.fill() == null ? "none" : s.fill().hex()).append('"');
+            out.append("<path class=\"").append(name).append("-g").append(n++).append("\" d=\"").append(s.outline().through(middle).svgPath()).append("\" fill-rule=\"evenodd\" fill=\"").append(s.fill() == null ? "none" : s.fill().hex()).append('"');
             if (s.stroke() != null) {
                 out.append(" stroke=\"").append(s.stroke().hex()).append("\" stroke-width=\"").append(Numbers.plain(s.width(), 2)).append("\" stroke-linecap=\"round\" stroke-linejoin=\"round\" vector-effect=\"non-scaling-stroke\"");
                 out.append(s.dash() > 0 ? " stroke-dasharray=\"" + Numbers.plain(s.dash(), 2) + "\"" : "");
@@ -382,7 +393,7 @@ final class BlockMarkup {
 
     private void link(Content.Block b, String href, String words) {
         String k = name + "-k";
-        place(k, box(b));
+        whole(k);
         css.put(k, "background-color", hex(b, Blocks.GROUND));
         css.put(k, "border-radius", radius(b, box(b)));
         open("a", k + " t--b", attribute("href", href) + attribute("aria-label", words));
@@ -391,7 +402,7 @@ final class BlockMarkup {
     }
 
     private void area(Content.Block b) {
-        place(name + "-k", box(b));
+        whole(name + "-k");
         open("a", name + "-k t--b", attribute("href", b.text(Blocks.LINK)) + (b.text(Blocks.TAB).equals("a new tab") ? " target=\"_blank\" rel=\"noopener\"" : "") + " aria-label=\"" + spoken(b) + "\"");
         out.append("</a>\n");
     }
@@ -412,7 +423,7 @@ final class BlockMarkup {
     }
 
     private void begin(Content.Block b, String tag, String more) {
-        place(name + "-k", box(b));
+        whole(name + "-k");
         open(tag, name + "-k t--b", more);
         FieldLayout l = FieldLayout.of(b);
         if (l.label() != null) {
@@ -570,11 +581,11 @@ final class BlockMarkup {
         String k = name + "-k";
         boolean timed = board.timeline(b.text(Blocks.OF_TIMELINE)) != null;
         double share = timed ? 0 : share(b, start(b));
-        place(k, box(b));
+        whole(k);
         css.put(k, "overflow", "hidden");
         css.put(k, "background-color", hex(b, Blocks.GROUND));
         css.put(k, "border-radius", radius(b, box(b)));
-        place(name + "-a", box(b));
+        whole(name + "-a");
         css.put(name + "-a", "background-color", hex(b, Blocks.ACCENT));
         css.put(name + "-a", "transform-origin", "0 0");
         css.put(name + "-a", "scale", Numbers.plain(share, 6) + " 1");
@@ -583,7 +594,7 @@ final class BlockMarkup {
     }
 
     private void countdown(Content.Block b) {
-        place(name + "-k", box(b));
+        whole(name + "-k");
         open("div", name + "-k t--b", " role=\"timer\" aria-label=\"" + spoken(b) + "\"");
         words(b, name + "-t", "12 d 08:30:00", Blocks.INK, b.number(Blocks.LETTERS), new Point(0, (b.box().y() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), b.box().x());
         out.append("</div>\n");

@@ -19,7 +19,8 @@ final class NamedByContent {
         for (var e : page.files().entrySet()) {
             String name = e.getKey(), quoted = "\"" + name + "\"";
             int dot = name.lastIndexOf('.');
-            if (!name.equals(INDEX) && dot > 0 && html.contains("=" + quoted)) {
+            // what lies in a folder is named by its hash already
+            if (!name.equals(INDEX) && dot > 0 && !name.contains("/") && html.contains("=" + quoted)) {
                 String by = name.substring(0, dot) + "." + Asset.hash(e.getValue().bytes()).substring(0, 8) + name.substring(dot);
                 html = html.replace("=" + quoted, "=\"" + by + "\"");
                 name = by;

@@ -198,7 +198,7 @@ public final class PageCompiler {
                 .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n").append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
                 .append("</head>\n<body>\n").append(still ? "<div class=\"t-still\"><img src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name()) + "\" loading=\"lazy\"><p class=\"t-unmoved\">" + UNMOVED
                         + "</p><p class=\"t-printed\">" + PRINTED + "</p></div>\n" : "").append("<main class=\"tundra ").append(scope(p)).append("\">\n");
-        s.append("<h1 class=\"t-say\">").append(Markup.escape(p.name())).append("</h1>\n").append(main).append("</main>\n");
+        s.append("<h1 class=\"t--title\">").append(Markup.escape(p.name())).append("</h1>\n").append(main).append("</main>\n");
         if (extraScript != null) {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");
         }
@@ -228,7 +228,7 @@ public final class PageCompiler {
                 .t-scene img:where([class^=t-]){position:absolute;left:0;top:0;display:block}
                 .t-scene [hidden]{display:none}
                 .t-through,.t-through *{pointer-events:none!important}
-                .t-say{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
+                .t-say,.t--title{position:absolute;width:1px;height:1px;margin:0;overflow:hidden;clip-path:inset(50%)}
                 .t-hand:focus-visible{outline:none!important;box-shadow:none!important}
                 .t-tap{cursor:pointer}
                 .t-scene .t--b{pointer-events:auto}

@@ -482,7 +482,7 @@ BLOCKS.map = class extends Block {
   constructor(board, data) {
     super(board, data);
     this.pins = [...this.part("l").children].map((el) => ({ el, name: el.firstElementChild.getAttribute("aria-label"), at: world(el.dataset.at.split(" ").map(Number)) }));
-    this.drawn = { middle: world([data.longitude, data.latitude]), zoom: data.zoom, box: [this.el.clientWidth, this.el.clientHeight] };
+    this.drawn = { middle: world([data.longitude, data.latitude]), zoom: data.zoom };
     for (const p of this.pins) p.el.firstElementChild.addEventListener("click", () => this.choose(p));
     this.reset();
     if (data.pans === "yes") this.#pan();
@@ -521,7 +521,8 @@ BLOCKS.map = class extends Block {
   #show() {
     if (!this.el.clientWidth) return;
     const { drawn, middle, zoom } = this, w = this.el.clientWidth, h = this.el.clientHeight, k = 2 ** (zoom - drawn.zoom), px = 2 ** drawn.zoom;
-    const off = [0, 1].map((i) => [w, h][i] / 2 - (drawn.box[i] / 2 + (middle[i] - drawn.middle[i]) * px) * k);
+    // drawn about its middle
+    const off = [0, 1].map((i) => [w, h][i] / 2 - (middle[i] - drawn.middle[i]) * px * k);
     this.part("g").setAttribute("transform", "translate(" + off + ") scale(" + k + ")");
     for (const p of this.pins) p.el.style.translate = [0, 1].map((i) => (p.at[i] - middle[i]) * 2 ** zoom + [w, h][i] / 2 + "px").join(" ");
   }
@@ -665,7 +666,7 @@ class Field extends Block {
         this.valid();
       });
     }
-    this.firstly = this.value;
+    if (this.inputs[0].type === "range") new ResizeObserver(() => this.#draw()).observe(this.inputs[0]);
     if (value) {
       piece.watch(value, (now) => this.put(now));
       if (!piece.atFirst(value)) this.put(piece.value(value));
@@ -685,10 +686,6 @@ class Field extends Block {
     if (x.type === "checkbox") x.checked = now === true || /^(yes|true|on|1)$/i.test(now);
     else if (x.type === "radio") for (const y of this.inputs) y.checked = y.value === String(now);
     else x.value = now;
-    this.#draw();
-  }
-
-  again() {
     this.#draw();
   }
 
