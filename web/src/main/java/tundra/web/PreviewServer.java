@@ -16,10 +16,10 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Serves a page to this machine only, and takes the page's log of what happened in it. */
 public final class PreviewServer implements AutoCloseable {
-    private static final Map<String, String> TYPES = Map.ofEntries(entry("html", "text/html; charset=utf-8"), entry("js", "text/javascript; charset=utf-8"),
+    private static final Map<String, String> TYPES = Map.ofEntries(entry("html", "text/html; charset=utf-8"), entry("json", "application/geo+json"), entry("webm", "video/webm"), entry("svg", "image/svg+xml"), entry("js", "text/javascript; charset=utf-8"),
             entry("css", "text/css; charset=utf-8"), entry("txt", "text/plain; charset=utf-8"), entry("png", "image/png"), entry("jpg", "image/jpeg"),
             entry("webp", "image/webp"), entry("gif", "image/gif"), entry("ttf", "font/ttf"), entry("wav", "audio/wav"), entry("mp3", "audio/mpeg"),
-            entry("ogg", "audio/ogg"), entry("flac", "audio/flac"), entry("mp4", "audio/mp4"));
+            entry("ogg", "audio/ogg"), entry("flac", "audio/flac"), entry("mp4", "video/mp4"));
     private static final Pattern RANGE = Pattern.compile("bytes=(\\d{0,18})-(\\d{0,18})");
 
     private static final JsonMapper JSON = new JsonMapper();
@@ -57,6 +57,12 @@ public final class PreviewServer implements AutoCloseable {
 
     public static final String LOG_SCRIPT = "tundra-log.js";
 
+    /** The address, beside the page, at which the stand-in for a service that knows places answers while a page is tried. */
+    public static final String PLACES = "places";
+    /** The address, beside the page, that takes what visitors fill in while a page is tried. */
+    public static final String SENT = "sent";
+    private static final int MOST = 1 << 20;
+
     private static byte[] random() {
         byte[] out = new byte[16];
         new SecureRandom().nextBytes(out);
@@ -76,6 +82,12 @@ public final class PreviewServer implements AutoCloseable {
                 send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
             } else if (path.equals(own + "log")) {
                 log(x);
+            } else if (path.equals(own + SENT) && method.equals("POST") && ownPage(x)) {
+                // stands in for whoever takes what visitors fill in
+                x.getRequestBody().readNBytes(MOST);
+                x.sendResponseHeaders(204, -1);
+            } else if (path.equals(own + PLACES) && method.equals("GET")) {
+                send(x, 200, TYPES.get("json"), PlaceService.find(query(x)));
             } else if (!method.equals("GET") && !method.equals("HEAD")) {
                 x.getResponseHeaders().set("Allow", "GET, HEAD");
                 send(x, 405, "text/plain", "Only read.".getBytes(StandardCharsets.UTF_8));
@@ -85,12 +97,21 @@ public final class PreviewServer implements AutoCloseable {
         }
     }
 
-    private void log(HttpExchange x) throws IOException {
+    private boolean ownPage(HttpExchange x) {
         String origin = x.getRequestHeaders().getFirst("Origin");
+        return origin == null || origin.equals(server.origin());
+    }
+
+    private static String query(HttpExchange x) {
+        String q = x.getRequestURI().getRawQuery();
+        return q == null || !q.startsWith("q=") ? "" : java.net.URLDecoder.decode(q.substring(2), StandardCharsets.UTF_8);
+    }
+
+    private void log(HttpExchange x) throws IOException {
         if (!x.getRequestMethod().equals("POST")) {
             x.getResponseHeaders().set("Allow", "POST");
             send(x, 405, "text/plain", "Only written to.".getBytes(StandardCharsets.UTF_8));
-        } else if (origin != null && !origin.equals(server.origin())) {
+        } else if (!ownPage(x)) {
             send(x, 403, "text/plain", "Only its own page tells.".getBytes(StandardCharsets.UTF_8));
         } else {
             take(x.getRequestBody().readNBytes(10_000));

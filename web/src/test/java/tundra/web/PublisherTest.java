@@ -201,6 +201,10 @@ class PublisherTest {
                 assertThat(c.send(HttpRequest.newBuilder(at).method(method, HttpRequest.BodyPublishers.ofString("x")).build(), HttpResponse.BodyHandlers.discarding()).statusCode())
                         .as(method).isEqualTo(405);
             }
+            // the stand-ins for services: one knows places, one takes what is filled in
+            assertThat(get(s.url() + "places?q=fell%20m").body()).doesNotContain("Fellmark market");
+            assertThat(get(s.url() + "places?q=Fell").body()).contains("Fellmark market", "Ferry to Outer Fell").doesNotContain("Tarn");
+            assertThat(c.send(HttpRequest.newBuilder(URI.create(s.url() + "sent")).POST(HttpRequest.BodyPublishers.ofString("name=Ada")).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(204);
             assertThat(get(s.url() + "log").statusCode()).isEqualTo(405);
             var lie = HttpRequest.newBuilder(URI.create(s.url() + "log")).header("Origin", other.url().replaceAll("/[0-9a-f]+/$", "")).POST(HttpRequest.BodyPublishers.ofString("{}"));
             assertThat(c.send(lie.build(), HttpResponse.BodyHandlers.discarding()).statusCode()).as("another page of this machine").isEqualTo(403);
