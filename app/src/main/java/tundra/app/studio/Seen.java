@@ -9,6 +9,7 @@ import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.MotifFrames;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.core.model.Scene;
 import tundra.core.model.TreePaths;
 import tundra.render.Fonts;
 
@@ -53,14 +54,19 @@ final class Seen {
         return other;
     }
 
+    /** The scene that lay over all others when the evaluator was made; null for none. */
+    private Scene above;
+
     FrameBuilder builder(Project p, Board board) {
         Fonts fonts = Fonts.of(p.assets());
         boolean otherValues = builder != null && (builder.motifs().values() != p.values() || !Objects.equals(asWritten, builtAsWritten));
         boolean otherMotifs = builder == null || builder.motifs().of() != p.motifs() || otherValues;
-        if (builder == null || builder.board() != board || fonts != measured || otherMotifs) {
+        Scene over = p.over();
+        if (builder == null || builder.board() != board || fonts != measured || otherMotifs || over != above) {
             FrameBuilder old = fonts == measured && !otherValues ? builder : null;
             MotifFrames motifs = old != null && !otherMotifs ? old.motifs() : Frames.motifs(p, fonts, old == null ? null : old.motifs());
-            builder = new FrameBuilder(board, fonts, old, true, motifs);
+            builder = new FrameBuilder(board, fonts, old, true, motifs).under(Frames.over(p, board, fonts, motifs));
+            above = over;
             builder.showAsWritten(asWritten);
             builtAsWritten = asWritten;
             measured = fonts;

@@ -68,7 +68,7 @@ public final class Frame {
     /** What stands directly in a group, from back to front; on the canvas itself when the group is null. Nothing when the group isn't shown. */
     public List<Placed> level(String group) {
         if (group == null) {
-            return nodes.stream().map(n -> new Placed(n, n.toParent())).toList();
+            return nodes.stream().filter(n -> n.id() != null).map(n -> new Placed(n, n.toParent())).toList();
         }
         Placed of = find(group);
         var out = new ArrayList<Placed>();

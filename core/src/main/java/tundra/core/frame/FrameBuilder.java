@@ -6,7 +6,9 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.geometry.Affine;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -38,6 +40,8 @@ public final class FrameBuilder {
     private final boolean guides;
     private final MotifFrames motifs;
     private String asWritten;
+    private FrameBuilder above;
+    private FrameNode over;
 
     /** What visitors see: without the guide elements. */
     public FrameBuilder(Board board, TextMeasurer measure) {
@@ -111,7 +115,27 @@ public final class FrameBuilder {
     }
 
     public Frame at(Moment m) {
-        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), m).get(Properties.BACKGROUND), nodes(elements, m));
+        List<FrameNode> all = nodes(elements, m);
+        if (above != null) {
+            all = new ArrayList<>(all);
+            all.add(over(m));
+        }
+        return new Frame(board.size(), poses.at(Board.CANVAS, board.canvas(), m).get(Properties.BACKGROUND), all);
+    }
+
+    /** With what another board shows over all of this one, out of reach; null for nothing. */
+    public FrameBuilder under(FrameBuilder over) {
+        above = over;
+        return this;
+    }
+
+    /** What lies over all, as one node that is no element of this board; the same one while nothing of it changes. */
+    private FrameNode over(Moment m) {
+        List<FrameNode> now = above.at(Moment.opened(above.board, m.since())).nodes();
+        if (over == null || !sameInstances(over.children(), now)) {
+            over = new FrameNode(null, true, Affine.IDENTITY, 1, above.board.size(), List.of(), now, List.of(Outline.rectangle(new Rect(0, 0, above.board.size().x(), above.board.size().y()), 0)), "over all scenes");
+        }
+        return over;
     }
 
     /** All values of an element (or {@link Board#CANVAS}) at a moment; null when there is no such element. */

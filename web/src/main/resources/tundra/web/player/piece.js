@@ -140,6 +140,18 @@ class Scene {
     this.#scrolling?.open();
   }
 
+//# reactions
+  // Its pictures are asked for before it is shown.
+  near() {
+    for (const x of this.el.querySelector(":scope > template")?.content.querySelectorAll("img[src]") ?? []) new Image().src = this.#piece.file(x.getAttribute("src"));
+  }
+
+  // The scenes that its sentences open.
+  get leads() {
+    return this.#data.reactions.flatMap((r) => [...r.do, ...(r.otherwise ?? [])]).map((a) => (a.action === "openScene" ? a.scene : /^(next|previous)Scene$/.test(a.action) ? a.action : null));
+  }
+
+//# core
   // Nothing happens in it any more, however long it is still seen.
   leave() {
     if (!this.#board?.on) return;
@@ -346,6 +358,8 @@ class Piece {
 //# core
     // those that still go stay until they are through
     for (const s of this.scenes) if (s !== scene && !s.moves && !s.el.hidden) s.hide();
+//# reactions
+    setTimeout(() => this.#near(scene), 500);
 //# fit
     if (this.fit) this.#fit();
 //# whole
@@ -354,6 +368,12 @@ class Piece {
 //# core
   }
 //# reactions
+
+  // Those that can be opened from here.
+  #near(scene) {
+    const at = this.scenes.indexOf(scene), to = { nextScene: at + 1, previousScene: at - 1 };
+    for (const x of scene.leads) (this.scenes[to[x]] ?? this.scenes.find((s) => s.id === x))?.near();
+  }
 
   // By its id.
   open(id, how) {
