@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 class ArchitectureTest {
     private static final JavaClasses ALL = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tundra");
     /** From the ground up: each uses only those before it. */
-    private static final List<String> CORE = List.of("work", "geometry", "motion", "model", "frame", "edit", "fit", "helper", "draw", "flip", "series", "check", "file", "svg");
+    private static final List<String> CORE = List.of("work", "geometry", "motion", "model", "block", "frame", "edit", "fit", "helper", "draw", "flip", "series", "check", "file", "svg");
 
     private static void never(String from, String... to) {
         noClasses().that().resideInAPackage(from).should().dependOnClassesThat().resideInAnyPackage(to).check(ALL);
@@ -67,7 +67,7 @@ class ArchitectureTest {
     @Test
     void toolsAndPanelsDoNotKnowTheWindow() {
         never("tundra.app.studio..", "tundra.app.tool..", "tundra.app.canvas..");
-        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art", "color", "widget", "job", "files")) {
+        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art", "color", "widget", "job", "files", "ways")) {
             never("tundra.app." + panel + "..", "tundra.app.window..", "tundra.app.commands..");
         }
     }
@@ -81,7 +81,7 @@ class ArchitectureTest {
     @Test
     void fewChangeMoreThanWhatIsOpen() {
         noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Studio", "ChecksPanel", "PublishPanel", "PaintPopover", "MotifCommands", "SceneCommands", "TimeCommands", "CanvasSection", "EasingPicker",
-                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs"))).should()
+                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs", "BlockFiles", "OpeningSection", "WaysPanel"))).should()
                 .callMethod(tundra.app.studio.Studio.class, "editProject", String.class, Object.class, java.util.function.UnaryOperator.class).check(ALL);
         noClasses().that(DescribedPredicate.not(named("Studio"))).should().callConstructor(tundra.core.edit.Kept.class, tundra.core.model.Project.class, String.class).check(ALL);
     }
