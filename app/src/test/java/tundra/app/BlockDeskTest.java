@@ -6,16 +6,23 @@ import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
+import tundra.app.widget.Caption;
+import tundra.app.widget.NumberField;
 import tundra.core.edit.Scenes;
 import tundra.core.edit.Sentences;
 import tundra.core.geometry.Point;
+import tundra.core.model.BlockKind;
+import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -24,6 +31,7 @@ import tundra.core.model.MapData;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
+import tundra.core.model.Slot;
 import tundra.core.model.Transition;
 
 /** Blocks and scenes by mouse and keyboard in the real window. */
@@ -105,6 +113,84 @@ class BlockDeskTest extends InWindow {
             t.run("redo");
         }
         assertThat(Blocks.of(board().find(gallery)).children()).hasSize(3);
+    }
+
+    @Test
+    void everySettingOfEveryKindIsChangedInTheDetails() throws Exception {
+        int changed = 0;
+        for (BlockKind kind : Blocks.ALL) {
+            t.run("block-" + kind.key());
+            t.settle();
+            Project placed = RealWindow.fx(() -> t.studio.kept());
+            assertThat(shortened()).as("names cut short for %s", kind.key()).isEmpty();
+            for (BlockSetting s : kind.settings()) {
+                if (s.slot().type() == Slot.Type.CAPTIONS) {
+                    continue;
+                }
+                Object before = block().get(s.slot());
+                if (change(s)) {
+                    assertThat(block().get(s.slot())).as("%s of %s", s.label(), kind.key()).isNotEqualTo(before);
+                    changed++;
+                }
+            }
+            RealWindow.fx(() -> {
+                for (int i = 0; i < 60 && !t.studio.kept().equals(placed); i++) {
+                    t.w.commands.run("undo");
+                }
+                return null;
+            });
+            assertThat(RealWindow.fx(() -> t.studio.kept())).as("all undone of %s", kind.key()).isEqualTo(placed);
+            t.run("undo");
+        }
+        assertThat(changed).isGreaterThan(120);
+    }
+
+    /** Whether it could be changed with what is in an empty piece. */
+    private boolean change(BlockSetting s) throws Exception {
+        String id = "setting-" + s.slot().key();
+        Node field = t.node(id);
+        switch (field) {
+            case NumberField f -> {
+                double now = ((Number) block().get(s.slot())).doubleValue(), per = s.slot().type() == Slot.Type.NUMBER ? 1 : 1e6;
+                t.fill(id, String.valueOf(now / per + 2 <= s.slot().max() || per > 1 ? now / per + 2 : now / per - 2));
+            }
+            case CheckBox f -> RealWindow.fx(() -> {
+                f.fire();
+                return null;
+            });
+            case ComboBox<?> f -> {
+                if (f.getItems().size() < 2) {
+                    return false;
+                }
+                RealWindow.fx(() -> {
+                    f.getSelectionModel().select(f.getSelectionModel().getSelectedIndex() == 0 ? 1 : 0);
+                    return null;
+                });
+            }
+            case TextInputControl f -> RealWindow.fx(() -> {
+                f.setText(switch (s.slot().type()) {
+                    case LINK -> "https://fellmark.example/other";
+                    case MAIL -> "hut@fellmark.example";
+                    case PHONE -> "+00 123 456";
+                    case DATE -> "2031-02-03T04:05";
+                    default -> "Other words";
+                });
+                return null;
+            });
+            default -> {
+                // a colour is chosen in its own window, a file from the shelf
+                assertThat(s.slot().type()).isIn(Slot.Type.COLOR, Slot.Type.FILE, Slot.Type.VIDEO, Slot.Type.SOUND, Slot.Type.MAP);
+                return false;
+            }
+        }
+        t.settle();
+        return true;
+    }
+
+    /** The names of rows that have no room for all of their letters. */
+    private List<String> shortened() throws Exception {
+        return RealWindow.fx(() -> t.stage.getScene().lookup("#details").lookupAll(".property-name").stream().filter(Caption.class::isInstance).map(Caption.class::cast)
+                .filter(c -> c.lookup(".words") instanceof Text words && !words.getText().equals(c.getText())).map(Caption::getText).toList());
     }
 
     @Test

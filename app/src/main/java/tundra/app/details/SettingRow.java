@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextArea;
@@ -64,8 +65,11 @@ final class SettingRow extends VBox {
         Node field = field();
         field.setId("setting-" + setting.slot().key());
         HBox.setHgrow(field, Priority.ALWAYS);
-        var row = field instanceof TextArea ? new VBox(3, new Caption(setting.label(), "property-name"), field) : new NamedRow(setting.label(), field);
-        getChildren().add(row);
+        getChildren().add(switch (field) {
+            case TextArea lines -> new VBox(3, new Caption(setting.label(), "property-name", "long"), lines);
+            case CheckBox tick -> tick;
+            default -> new NamedRow(setting.label(), field);
+        });
         refresh();
     }
 
@@ -104,7 +108,7 @@ final class SettingRow extends VBox {
             case NUMBER -> number(setting.unit(), 4, 1);
             case DURATION, TIME -> number("s", 3, 1e6);
             case COLOR -> color();
-            case CHOICE -> choice(slot.choices().stream().map(c -> new Choice(c, c)).toList());
+            case CHOICE -> setting.yesNo() ? tick() : choice(slot.choices().stream().map(c -> new Choice(c, c)).toList());
             case FONT -> choice(studio.fonts().families().stream().map(f -> new Choice(f, f)).toList());
             case EASING -> choice(NamedEasing.ALL.stream().map(n -> new Choice(n.easing().text(), n.feel())).toList());
             case VALUE, TIMELINE, ELEMENT -> named();
@@ -158,6 +162,17 @@ final class SettingRow extends VBox {
         });
         show = () -> box.setValue(mixed() ? null : box.getItems().stream().filter(c -> c.value().equals(now())).findFirst().orElse(null));
         return box;
+    }
+
+    private Node tick() {
+        var f = new CheckBox(setting.label());
+        f.setMinWidth(0);
+        f.setOnAction(e -> put(f.isSelected() ? "yes" : "no", null));
+        show = () -> {
+            f.setIndeterminate(mixed());
+            f.setSelected(!mixed() && "yes".equals(now()));
+        };
+        return f;
     }
 
     /** Something of the piece, or nothing. */

@@ -122,13 +122,13 @@ public final class Blocks {
     public static final Slot DOT = Slot.number("dot", 10, 2, 200);
 
     public static final BlockKind STRIP = add("strip", "Strip", BlockKind.Family.GALLERY, "Pictures and motifs side by side, to leaf or scroll through", 640, 200, gallery(
-            s(ALONG, "Runs", "", MOVE), s(SNAP, "Stops with an item at the", "", MOVE), s(SEEN, "Leafs on by", "items", MOVE), s(NEIGHBOURS, "Neighbours' size", "%", ITEMS), s(OFFSET, "Neighbours' offset", "px", ITEMS)));
+            s(ALONG, "Runs", "", MOVE), s(SNAP, "Stops at", "", MOVE), s(SEEN, "Leafs on by", "items", MOVE), s(NEIGHBOURS, "Beside", "%", ITEMS), s(OFFSET, "Lowered by", "px", ITEMS)));
     public static final BlockKind STACK = add("stack", "Stack", BlockKind.Family.GALLERY, "One over the other: they fade into each other, or the top one is thrown", 320, 220, gallery(
-            s(PILE, "The one that goes", "", MOVE), s(OFFSET, "Offset of those behind", "px", ITEMS), s(TILT, "Tilt when thrown", "°", MOVE)));
+            s(PILE, "The old one", "", MOVE), s(OFFSET, "Offset behind", "px", ITEMS), s(TILT, "Tilt", "°", MOVE)));
     public static final BlockKind TURNTABLE = add("turntable", "Turntable", BlockKind.Family.GALLERY, "On a ring that turns in depth", 640, 260, gallery(
-            s(RADIUS, "Radius", "px", ITEMS), s(DEPTH, "Seen from", "px", ITEMS), s(OFFSET, "Rises at the back by", "px", ITEMS), s(FADE, "Fades at the back by", "%", ITEMS)));
+            s(RADIUS, "Radius", "px", ITEMS), s(DEPTH, "Seen from", "px", ITEMS), s(OFFSET, "Back rises", "px", ITEMS), s(FADE, "Back fades", "%", ITEMS)));
     public static final BlockKind DOTS = add("dots", "Dots", BlockKind.Family.GALLERY, "Shows which item of a gallery is seen; a tap goes to one", 160, 24,
-            s(OF_GALLERY, "Of", "", WHAT), s(NAME, "Read out as", "", WHAT), s(DOT, "Size", "px", LOOK), s(SPACING, "Spacing", "px", LOOK), s(LINE, "Colour", "", LOOK), s(ACCENT, "The one that is seen", "", LOOK));
+            s(OF_GALLERY, "Of", "", WHAT), s(NAME, "Read out as", "", WHAT), s(DOT, "Size", "px", LOOK), s(SPACING, "Spacing", "px", LOOK), s(LINE, "Colour", "", LOOK), s(ACCENT, "The seen one", "", LOOK));
 
     public static final BlockKind VIDEO = add("video", "Video", BlockKind.Family.MEDIA, "A film, with or without controls", 480, 270, s(VIDEO_FILE, "File", "", WHAT), s(NAME, "Read out as", "", WHAT), s(FITS, "In its box", "", WHAT),
             s(POSTER_AT, "Still at", "s", WHAT), s(WORDS_FILE, "Captions", "", WHAT), s(TIME_BY, "Time", "", PLAYS), s(FROM, "From", "s", PLAYS), s(TO, "To", "s", PLAYS), s(CONTROLS, "Controls", "", PLAYS),
@@ -140,8 +140,8 @@ public final class Blocks {
             s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK), s(ACCENT, "Button", "", LOOK));
 
     public static final BlockKind MAP_BLOCK = add("map", "Map", BlockKind.Family.MAP, "Drawn from a GeoJSON file: places, a route, areas", 480, 320, s(MAP, "Shows", "", WHAT), s(NAME, "Read out as", "", WHAT),
-            s(LONGITUDE, "Middle, east", "°", WHAT), s(LATITUDE, "Middle, north", "°", WHAT), s(ZOOM, "Zoom", "", WHAT), s(PANS, "Can be moved", "", PLAYS), s(ZOOMS, "Can be zoomed", "", PLAYS), s(LABELS, "Names of places", "", WHAT),
-            s(SEARCHES, "A field to search", "", PLAYS), s(SERVICE, "Asks for places at", "", PLAYS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
+            s(LONGITUDE, "Middle, east", "°", WHAT), s(LATITUDE, "Middle, north", "°", WHAT), s(ZOOM, "Zoom", "", WHAT), s(PANS, "be moved", "", RIGHTS), s(ZOOMS, "be zoomed", "", RIGHTS), s(LABELS, "Names", "", WHAT),
+            s(SEARCHES, "be searched", "", RIGHTS), s(SERVICE, "Asks also", "", RIGHTS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
             s(LAND, "Land", "", LOOK), s(WATER, "Water", "", LOOK), s(ROADS, "Roads", "", LOOK), s(ROUTE, "Route", "", LOOK), s(PLACES, "Places", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
 
     public static final BlockKind CALL = add("call", "Call link", BlockKind.Family.LINK, "A tap calls a number", 220, 44, look(s(WORDS, "Words", "", SAYS), s(PHONE, "Number", "", SAYS)));
@@ -150,10 +150,10 @@ public final class Blocks {
 
     public static final BlockKind TEXT_FIELD = add("field", "Text field", BlockKind.Family.FIELD, "The visitor writes, and a value holds it", 280, 72, field(s(KIND, "Holds", "", SAYS), s(HINT, "Hint", "", SAYS)));
     public static final BlockKind TICK = add("tick", "Tick", BlockKind.Family.FIELD, "Yes or no", 280, 28, field());
-    public static final BlockKind CHOICE = add("choice", "Choice", BlockKind.Family.FIELD, "One of several", 280, 72, field(s(CHOICES, "Choices, one in a line", "", SAYS), s(SHOWN_AS, "Shown as", "", LOOK)));
+    public static final BlockKind CHOICE = add("choice", "Choice", BlockKind.Family.FIELD, "One of several", 280, 72, field(s(CHOICES, "Choices, one in each line", "", SAYS), s(SHOWN_AS, "Shown as", "", LOOK)));
     public static final BlockKind SLIDER = add("slider", "Slider", BlockKind.Family.FIELD, "A number between two others", 280, 56, field(s(LEAST, "From", "", SAYS), s(MOST, "To", "", SAYS), s(STEP, "In steps of", "", SAYS)));
 
-    public static final BlockKind PROGRESS = add("progress", "Progress", BlockKind.Family.SHOWN, "How far a timeline or a value is", 280, 12, s(OF_TIMELINE, "Of the timeline", "", WHAT), s(OF_VALUE, "Of the value", "", WHAT),
+    public static final BlockKind PROGRESS = add("progress", "Progress", BlockKind.Family.SHOWN, "How far a timeline or a value is", 280, 12, s(OF_TIMELINE, "Timeline", "", WHAT), s(OF_VALUE, "Value", "", WHAT),
             s(LEAST, "From", "", WHAT), s(MOST, "To", "", WHAT), s(NAME, "Read out as", "", WHAT), s(GROUND, "Ground", "", LOOK), s(ACCENT, "How far", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
     public static final BlockKind COUNTDOWN = add("countdown", "Countdown", BlockKind.Family.SHOWN, "Days, hours, minutes and seconds to a date", 280, 40, s(UNTIL, "Until", "", WHAT), s(OVER_WORDS, "Then says", "", WHAT), s(NAME, "Read out as", "", WHAT),
             s(FONT, "Font", "", LOOK), s(WEIGHT, "Weight", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK));
@@ -179,8 +179,8 @@ public final class Blocks {
         var out = new ArrayList<>(List.of(s(NAME, "Read out as", "", ITEMS), s(ITEM_WIDTH, "Item width", "px", ITEMS), s(ITEM_HEIGHT, "Item height", "px", ITEMS), s(SPACING, "Spacing", "px", ITEMS), s(FITS, "Pictures", "", ITEMS),
                 s(CAPTIONS, "Captions", "", ITEMS), s(CAPTION_WORDS, "Words", "", ITEMS), s(FIRST, "First item", "", ITEMS)));
         out.addAll(List.of(own));
-        out.addAll(List.of(s(LOOPS, "After the last the first", "", MOVE), s(TURN_TIME, "Takes", "s", MOVE), s(TURN_EASING, "Easing", "", MOVE), s(BY_ITSELF, "Leafs by itself", "", MOVE), s(EVERY, "Every", "s", MOVE),
-                s(BY_WHEEL, "Wheel leafs", "", MOVE), s(FONT, "Font of captions", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK)));
+        out.addAll(List.of(s(LOOPS, "After the last, the first", "", MOVE), s(TURN_TIME, "Takes", "s", MOVE), s(TURN_EASING, "Easing", "", MOVE), s(BY_ITSELF, "Leafs by itself", "", MOVE), s(EVERY, "Every", "s", MOVE),
+                s(BY_WHEEL, "Wheel leafs", "", MOVE), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK)));
         return out.toArray(BlockSetting[]::new);
     }
 
@@ -193,7 +193,7 @@ public final class Blocks {
     private static BlockSetting[] field(BlockSetting... own) {
         var out = new ArrayList<>(List.of(s(LABEL, "Label", "", SAYS), s(OF_VALUE, "Value", "", SAYS)));
         out.addAll(List.of(own));
-        out.addAll(List.of(s(NEEDED, "Has to be filled in", "", SAYS), s(ERROR, "Says when it is wrong", "", SAYS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK),
+        out.addAll(List.of(s(NEEDED, "Has to be filled in", "", SAYS), s(ERROR, "When wrong", "", SAYS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK),
                 s(LINE, "Line", "", LOOK), s(ACCENT, "Accent", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK)));
         return out.toArray(BlockSetting[]::new);
     }
