@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import tundra.core.edit.Galleries;
-import tundra.core.edit.PlacedBlock;
 import tundra.core.edit.Renewed;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -74,7 +73,7 @@ final class Visit {
         Content.Block filled = strip.withChildren(items().stream().map(e -> Galleries.fitted(e, strip)).toList());
         out.add(gallery.withContent(filled.withBox(new Point(600, 180))));
         out.add(block("Gallery dots", Blocks.DOTS.made().with(Blocks.OF_GALLERY, "gallery").with(Blocks.LINE, "#FFFFFF66").with(Blocks.ACCENT, "#FFFFFF").with(Blocks.SPACING, 12.0), 284, 404, 200, 20));
-        Content.Block map = PlacedBlock.whole(Blocks.MAP_BLOCK.made().with(Blocks.MAP, VisitMap.data()).with(Blocks.NAME, "The way to the station").with(Blocks.LETTERS, 13.0).with(Blocks.RADIUS_OF_CORNERS, 14.0).withBox(new Point(480, 300)));
+        Content.Block map = Blocks.MAP_BLOCK.made().with(Blocks.MAP, VisitMap.data()).with(Blocks.NAME, "The way to the station").with(Blocks.LETTERS, 13.0).with(Blocks.RADIUS_OF_CORNERS, 14.0).with(Blocks.LONGITUDE, VisitMap.MIDDLE.x()).with(Blocks.LATITUDE, VisitMap.MIDDLE.y()).with(Blocks.ZOOM, 12.9).withBox(new Point(480, 300));
         out.add(block("Map", map, 730, 216, 480, 300).withId("map"));
         if (MastFilm.FILM != null) {
             out.add(block("Film", Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, MastFilm.FILM.hash()).with(Blocks.NAME, "The mast by night").with(Blocks.POSTER_AT, 3_000_000L).with(Blocks.RADIUS_OF_CORNERS, 10.0).with(Blocks.LOOPS, "yes"), 84, 434, 192, 108).withId("film"));

@@ -141,7 +141,7 @@ public final class Blocks {
 
     public static final BlockKind MAP_BLOCK = add("map", "Map", BlockKind.Family.MAP, "Drawn from a GeoJSON file: places, a route, areas", 480, 320, s(MAP, "Shows", "", WHAT), s(NAME, "Read out as", "", WHAT),
             s(LONGITUDE, "Middle, east", "°", WHAT), s(LATITUDE, "Middle, north", "°", WHAT), s(ZOOM, "Zoom", "", WHAT), s(PANS, "be moved", "", RIGHTS), s(ZOOMS, "be zoomed", "", RIGHTS), s(LABELS, "Names", "", WHAT),
-            s(SEARCHES, "be searched", "", RIGHTS), s(SERVICE, "Asks also", "", RIGHTS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
+            s(SEARCHES, "be searched", "", RIGHTS), s(SERVICE, "Place service", "", RIGHTS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
             s(LAND, "Land", "", LOOK), s(WATER, "Water", "", LOOK), s(ROADS, "Roads", "", LOOK), s(ROUTE, "Route", "", LOOK), s(PLACES, "Places", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
 
     public static final BlockKind CALL = add("call", "Call link", BlockKind.Family.LINK, "A tap calls a number", 220, 44, look(s(WORDS, "Words", "", SAYS), s(PHONE, "Number", "", SAYS)));
