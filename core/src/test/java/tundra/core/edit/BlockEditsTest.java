@@ -121,6 +121,10 @@ class BlockEditsTest {
         Board b = Galleries.withPictures(board(p), "g", List.of(WIDE, HIGH), -1);
         List<Element> items = b.find("g").children();
         assertThat(items).extracting(Element::name).containsExactly("Wide", "High");
+        // what a gallery shows can't be taken off the shelf
+        Project filled = p.mapBoard(p.scenes().getFirst().id(), x -> b);
+        assertThat(Shelf.used(filled, WIDE, null)).isTrue();
+        assertThat(Rules.refusal(filled, Shelf.without(filled, WIDE.hash()))).contains("Nothing was changed");
         // covering 200 × 100: 400 × 100 is high enough as it is, 100 × 300 is twice as wide
         assertThat(items.get(0).rest().get(Properties.SIZE)).isEqualTo(new Point(400, 100));
         assertThat(items.get(1).rest().get(Properties.SIZE)).isEqualTo(new Point(200, 600));
