@@ -48,7 +48,7 @@ final class BlockWriter {
 
     private static void block(ObjectNode o, Project p, Content.Block b, boolean posters) {
         if (posters && b.kind() == Blocks.VIDEO && p.assets().get(b.text(Blocks.VIDEO_FILE)) instanceof Asset a) {
-            o.put("still", BlockMarkup.posterPath(b, a));
+            o.put("still", MediaMarkup.posterPath(b, a));
         }
         b.settings().values().forEach((slot, v) -> {
             if (SEEN.contains(slot.type()) || SAID.contains(slot) || v.equals("")) {
@@ -83,11 +83,11 @@ final class BlockWriter {
     private static void block(Project p, Content.Block b, SeriesPainter painter, Map<String, Page.Part> files) {
         for (Slot s : List.of(Blocks.VIDEO_FILE, Blocks.SOUND_FILE)) {
             if (b.settings().get(s) instanceof String hash && p.assets().get(hash) instanceof Asset a) {
-                files.put(BlockMarkup.mediaPath(a), Page.Part.of(a.source()));
+                files.put(MediaMarkup.mediaPath(a), Page.Part.of(a.source()));
                 if (s == Blocks.VIDEO_FILE && painter != null) {
-                    byte[] poster = painter.poster(a, BlockMarkup.still(b));
+                    byte[] poster = painter.poster(a, MediaMarkup.still(b));
                     if (poster != null) {
-                        files.put(BlockMarkup.posterPath(b, a), Page.Part.of(poster));
+                        files.put(MediaMarkup.posterPath(b, a), Page.Part.of(poster));
                     }
                 }
             }
@@ -101,7 +101,7 @@ final class BlockWriter {
         try (InputStream in = a.source().open(); var zip = new ZipInputStream(in, StandardCharsets.UTF_8)) {
             for (ZipEntry e; (e = zip.getNextEntry()) != null; ) {
                 if (!e.isDirectory()) {
-                    files.put(BlockMarkup.folderPath(a.hash()) + e.getName(), Page.Part.of(zip.readAllBytes()));
+                    files.put(MediaMarkup.folderPath(a.hash()) + e.getName(), Page.Part.of(zip.readAllBytes()));
                 }
             }
         } catch (IOException e) {

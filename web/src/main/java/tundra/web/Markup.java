@@ -264,7 +264,7 @@ final class Markup {
         if (e.content() instanceof Flipbook f) {
             flipbook(board, e, f, reactive);
         } else if (e.content() instanceof Content.Block) {
-            new BlockMarkup(project, page, out, css, faces, c -> element(board, c, reactive)).write();
+            BlockMarkup.write(new BlockHtml.Target(project, page, out, css, faces, c -> element(board, c, reactive)));
         } else {
             carrying(board, e);
             e.children().forEach(c -> element(board, c, reactive));

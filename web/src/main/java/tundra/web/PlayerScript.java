@@ -25,7 +25,7 @@ final class PlayerScript {
     /** Sections that stand within others, without which there is no place for them. */
     private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT, INLAYS, MOTIFS, WAYS, REACTIONS, HISTORY, REACTIONS);
     /** In the order in which they need each other. */
-    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "blocks", "board", "motifs", "drags", "scroll", "scripts", "piece");
+    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "blocks", "galleries", "media", "maps", "fields", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();
 
     private PlayerScript() {}

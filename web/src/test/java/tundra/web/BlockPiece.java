@@ -10,7 +10,6 @@ import tundra.core.model.BlockKind;
 import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
-import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;

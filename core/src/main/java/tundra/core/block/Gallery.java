@@ -8,7 +8,7 @@ import tundra.core.model.Blocks;
 import tundra.core.model.Content;
 
 /**
- * Where the items of a gallery lie while it stands between two of them. The player's {@code blocks.js} has the same lines.
+ * Where the items of a gallery lie while it stands between two of them. The player's {@code galleries.js} has the same lines.
  *
  * @param n items
  * @param box of the gallery in px

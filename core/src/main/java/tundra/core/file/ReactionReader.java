@@ -16,8 +16,6 @@ import tundra.core.model.Conditions;
 import tundra.core.model.Event;
 import tundra.core.model.EventKind;
 import tundra.core.model.Events;
-import tundra.core.model.Limits;
-import tundra.core.model.Links;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;

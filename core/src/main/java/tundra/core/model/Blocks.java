@@ -7,7 +7,7 @@ import tundra.core.geometry.Point;
 
 /**
  * The table of blocks. Shelf, details, file, schema, page and docs read it. A new kind is an entry here, its picture in
- * {@code frame.BlockArt}, its markup in {@code web.BlockMarkup} and its section of the player's {@code blocks.js}.
+ * {@code frame.BlockArt}, its markup in {@code web.BlockMarkup} and its section of the player.
  */
 public final class Blocks {
     private static final List<BlockKind> TABLE = new ArrayList<>();
