@@ -19,7 +19,6 @@ import tundra.core.model.Blocks;
 final class BlockTiles extends VBox {
     private static final double TILE = 58;
 
-    /** @param place gives the id of the command that places a kind */
     BlockTiles(Commands commands) {
         super(6);
         setId("block-tiles");
@@ -43,7 +42,7 @@ final class BlockTiles extends VBox {
         box.setAlignment(Pos.CENTER);
         var b = new Button(null, box);
         b.setId("place-" + k.key());
-        b.getStyleClass().add("swatch-button");
+        b.getStyleClass().add("block-tile");
         b.setAccessibleText("Place a " + k.word() + ": " + k.hint());
         Buttons.tip(b, k.label() + ": " + k.hint());
         b.setOnAction(e -> commands.run("block-" + k.key()));
