@@ -11,6 +11,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
+import javafx.scene.shape.Rectangle;
 import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Caption;
@@ -25,6 +26,7 @@ import tundra.render.Thumbnail;
 /** A scene among the ways through the piece: its picture, which plays, its name, and what is wrong with its ways. */
 final class SceneCard extends Region {
     private static final double LABEL = 26, MOST = 360;
+    private static final double ROUND = 14;
     private static final Thumbnail.Maker MAKER = new Thumbnail.Maker();
     private final Studio studio;
     private final ImageView face = new ImageView();
@@ -133,6 +135,11 @@ final class SceneCard extends Region {
         face.setFitWidth(getWidth() - 2);
         face.setFitHeight(getHeight() - LABEL - 1);
         face.relocate(1, 1);
+        // its upper corners are those of the card
+        var seen = new Rectangle(getWidth() - 2, getHeight());
+        seen.setArcWidth(ROUND);
+        seen.setArcHeight(ROUND);
+        face.setClip(seen);
         foot.resizeRelocate(8, getHeight() - LABEL, Math.max(0, getWidth() - 12), LABEL);
     }
 }
