@@ -12,10 +12,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
 import tundra.core.edit.PropertyEdit;
+import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
+import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.MapData;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 
@@ -407,5 +411,73 @@ class JobsTest extends InWindow {
             page.until("String(document.querySelector('[aria-label^=\"" + part + ", \"]') !== null)", "true");
         }
         page.until("String(Tundra.pieces[0].value('" + value + "'))", "1");
+    }
+
+    /** By the keyboard: tiles further down need no scrolling then. */
+    private void fromShelf(String kind) throws Exception {
+        javafx.scene.Node tile = t.node("place-" + kind);
+        RealWindow.fx(() -> {
+            tile.requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.SPACE);
+        t.until(() -> Blocks.of(t.studio.selected()) instanceof Content.Block b && b.kind().key().equals(kind));
+        t.settle();
+    }
+
+    /** Pictures to leaf through, the way on a map, a film and a number to call, all from the shelf; each part works when it is tried. */
+    @Test
+    void aPageForVisitorsFromTheShelfAlone() throws Exception {
+        t.click("shelf-blocks");
+        fromShelf("strip");
+        place(300, 120);
+        for (int i = 1; i <= 3; i++) {
+            int now = i;
+            t.fileToOpen = folder.resolve("Room " + i + ".png");
+            javax.imageio.ImageIO.write(new java.awt.image.BufferedImage(240, 160, java.awt.image.BufferedImage.TYPE_INT_RGB), "png", t.fileToOpen.toFile());
+            t.click("gallery-fill");
+            t.until(() -> Blocks.of(t.studio.selected()).children().size() == now);
+            t.settle();
+        }
+        t.click("gallery-steer");
+        t.settle();
+        fromShelf("map");
+        place(220, 420);
+        t.fill("field-size-w", "360");
+        t.fileToOpen = Files.writeString(folder.resolve("fell.geojson"), """
+                {"type": "FeatureCollection", "features": [{"type": "Feature", "properties": {"name": "Halt", "kind": "place"}, "geometry": {"type": "Point", "coordinates": [21.3, 70.4]}},
+                {"type": "Feature", "properties": {"name": "Station", "kind": "place"}, "geometry": {"type": "Point", "coordinates": [21.34, 70.42]}},
+                {"type": "Feature", "properties": {"kind": "route"}, "geometry": {"type": "LineString", "coordinates": [[21.3, 70.4], [21.34, 70.42]]}}]}""");
+        t.run("map-choose");
+        t.until(() -> ((MapData) Blocks.of(t.studio.selected()).get(Blocks.MAP)).features().size() == 3);
+        Project demo = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "open-night.tundra"));
+        Path film = Files.write(folder.resolve("mast.webm"), demo.assets().values().stream().filter(a -> a.kind() == Asset.Kind.VIDEO).findFirst().orElseThrow().data());
+        RealWindow.fx(() -> {
+            t.w.files.bringIn(List.of(film));
+            return null;
+        });
+        t.until(() -> Blocks.of(t.studio.selected()) instanceof Content.Block b && b.kind() == Blocks.VIDEO);
+        t.settle();
+        place(620, 440);
+        fromShelf("call");
+        place(620, 560);
+        javafx.scene.Node number = t.node("setting-number");
+        RealWindow.fx(() -> {
+            number.requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.CONTROL, KeyCode.A);
+        t.type("00 55 12");
+        t.keys(KeyCode.ENTER);
+        t.until(() -> Blocks.of(t.studio.selected()).text(Blocks.PHONE).equals("00 55 12"));
+        assertThat(board().elements()).extracting(Element::name).contains("Strip", "Previous", "Next", "Dots", "Map", "mast", "Call link");
+        TriedPage page = tried();
+        String shown = "document.querySelector('[aria-current]').getAttribute('aria-label')";
+        page.until(shown, "Item 1 of 3");
+        page.ask(tap("Next"));
+        page.until(shown, "Item 2 of 3");
+        page.until("document.querySelector('a[href^=tel]').getAttribute('href')", "tel:005512");
+        page.until("[...document.querySelectorAll('[aria-roledescription=map] li button')].map(b => b.ariaLabel ?? b.getAttribute('aria-label')).join()", "Halt,Station");
+        page.until("String(document.querySelectorAll('video[controls][src]').length)", "1");
     }
 }
