@@ -202,7 +202,11 @@ class BlockDeskTest extends InWindow {
         Path page = Files.createDirectories(folder.resolve("page"));
         Files.writeString(page.resolve("index.html"), "<p>here");
         Files.createSymbolicLink(page.resolve("out.html"), none);
-        for (var x : List.of(List.of(broken, "damaged"), List.of(none, "no point, line or area"), List.of(words, "WebVTT"), List.of(page, "leads out of the folder"))) {
+        Path large = folder.resolve("large.geojson");
+        try (var out = new java.io.RandomAccessFile(large.toFile(), "rw")) {
+            out.setLength(100L << 20);
+        }
+        for (var x : List.of(List.of(broken, "damaged"), List.of(large, "24 MB is the most"), List.of(none, "no point, line or area"), List.of(words, "WebVTT"), List.of(page, "leads out of the folder"))) {
             RealWindow.fx(() -> {
                 t.w.notices.hide();
                 t.w.files.bringIn(List.of((Path) x.getFirst()));
