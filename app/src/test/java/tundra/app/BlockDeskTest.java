@@ -22,11 +22,11 @@ import tundra.core.edit.Scenes;
 import tundra.core.edit.Sentences;
 import tundra.core.geometry.Point;
 import tundra.core.model.BlockKind;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.MapData;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -123,7 +123,7 @@ class BlockDeskTest extends InWindow {
             t.settle();
             Project placed = RealWindow.fx(() -> t.studio.kept());
             assertThat(shortened()).as("names cut short for %s", kind.key()).isEmpty();
-            for (BlockSetting s : kind.settings()) {
+            for (LabelledSlot s : kind.settings()) {
                 if (s.slot().type() == Slot.Type.CAPTIONS) {
                     continue;
                 }
@@ -146,7 +146,7 @@ class BlockDeskTest extends InWindow {
     }
 
     /** Whether it could be changed with what is in an empty piece. */
-    private boolean change(BlockSetting s) throws Exception {
+    private boolean change(LabelledSlot s) throws Exception {
         String id = "setting-" + s.slot().key();
         Node field = t.node(id);
         switch (field) {

@@ -17,11 +17,11 @@ import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.BlockKind;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.MapData;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -39,7 +39,7 @@ class BlockPageTest extends InBrowser {
     private static List<Variant> variants(BlockKind kind) {
         var out = new ArrayList<Variant>();
         out.add(new Variant(variant(kind, 0, kind.made()), "as placed"));
-        for (BlockSetting s : kind.settings()) {
+        for (LabelledSlot s : kind.settings()) {
             for (Object v : BlockPiece.others(s)) {
                 Content.Block b = based(kind).with(s.slot(), v);
                 b = s.slot() == Blocks.LETTERS ? b.with(kind.setting(Blocks.CAPTIONS) == null ? Blocks.LETTERS : Blocks.CAPTIONS, kind.setting(Blocks.CAPTIONS) == null ? v : "over") : b;

@@ -7,12 +7,12 @@ import tundra.core.edit.Galleries;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.BlockKind;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.MapData;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
@@ -82,7 +82,7 @@ final class BlockPiece {
     }
 
     /** Other values that a setting is tried with. */
-    static List<Object> others(BlockSetting s) {
+    static List<Object> others(LabelledSlot s) {
         Slot slot = s.slot();
         Object standard = slot.standard();
         return switch (slot.type()) {

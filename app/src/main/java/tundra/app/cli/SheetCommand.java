@@ -24,7 +24,7 @@ final class SheetCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "the project")
     private Path file;
     @Mixin
-    private Output output;
+    private OutputFile output;
     @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
     @Option(names = "--flipbook", paramLabel = "NAME", description = "the flipbook; the scene's frames when it is left out")
@@ -61,7 +61,7 @@ final class SheetCommand implements Callable<Integer> {
             throw new IllegalArgumentException("The scale goes up to 16, margin and spacing from 0 to 1000.");
         }
         if (to != null) {
-            output.allow(to, Output.Kind.PNG, file);
+            output.allow(to, OutputFile.Kind.PNG, file);
         }
         Project p = Opening.of(file);
         SheetFile.Series s = pictures(p);

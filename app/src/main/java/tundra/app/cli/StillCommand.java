@@ -18,7 +18,7 @@ final class StillCommand implements Callable<Integer> {
     @Mixin
     private FrameOptions of;
     @Mixin
-    private Output output;
+    private OutputFile output;
     @Option(names = "--size", paramLabel = "WxH", description = "pixels; the canvas's own size when it is left out")
     private String size;
     @Option(names = "--to", required = true, paramLabel = "PNG", description = "the picture to write")
@@ -26,7 +26,7 @@ final class StillCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        output.allow(to, Output.Kind.PNG, of.file());
+        output.allow(to, OutputFile.Kind.PNG, of.file());
         Project p = of.project();
         Frame frame = of.frame(p);
         Point s = size == null ? frame.size() : Sizes.parse(size);

@@ -15,13 +15,13 @@ final class SvgCommand implements Callable<Integer> {
     @Mixin
     private FrameOptions of;
     @Mixin
-    private Output output;
+    private OutputFile output;
     @Option(names = "--to", required = true, paramLabel = "SVG", description = "the drawing to write")
     private Path to;
 
     @Override
     public Integer call() throws Exception {
-        output.allow(to, Output.Kind.SVG, of.file());
+        output.allow(to, OutputFile.Kind.SVG, of.file());
         Project p = of.project();
         SafeReplace.put(to, SvgWriter.write(p, of.frame(p), Fonts.of(p.assets())));
         System.out.println(to);

@@ -9,9 +9,9 @@ import tundra.app.command.Commands;
 import tundra.app.files.BlockFiles;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Words;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Content;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.Slot;
 
 /** What can be said of blocks of one kind, under its headings; of a gallery its items first. */
@@ -27,7 +27,7 @@ final class BlockSection extends VBox {
             getChildren().add(items);
         }
         Map<String, VBox> groups = new LinkedHashMap<>();
-        for (BlockSetting s : b.kind().settings()) {
+        for (LabelledSlot s : b.kind().settings()) {
             if (s.slot().type() != Slot.Type.CAPTIONS) {
                 var row = new SettingRow(studio, commands, files, ids, s);
                 rows.add(row);

@@ -26,11 +26,11 @@ import tundra.core.edit.BlockSettings;
 import tundra.core.edit.SettingWords;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.MapData;
 import tundra.core.model.Paint;
 import tundra.core.model.PieceValue;
@@ -48,14 +48,14 @@ final class SettingRow extends VBox {
     private static final int LINES = 4;
     private final Studio studio;
     private final List<String> ids;
-    private final BlockSetting setting;
+    private final LabelledSlot setting;
     private final BlockFiles files;
     private final Commands commands;
     private Runnable show = () -> { };
     private boolean showing;
     private Object typing = new Object();
 
-    SettingRow(Studio studio, Commands commands, BlockFiles files, List<String> ids, BlockSetting setting) {
+    SettingRow(Studio studio, Commands commands, BlockFiles files, List<String> ids, LabelledSlot setting) {
         super(4);
         this.studio = studio;
         this.commands = commands;

@@ -18,9 +18,9 @@ import tundra.core.file.FileProblem;
 import tundra.core.file.GeoJson;
 import tundra.core.file.SafeReplace;
 import tundra.core.model.Asset;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.MapData;
 import tundra.core.model.Project;
 
@@ -87,7 +87,7 @@ public final class BlockFiles {
     }
 
     /** Chooses a file for a setting of a block. */
-    public void choose(String block, BlockSetting setting) {
+    public void choose(String block, LabelledSlot setting) {
         if (setting.slot() == Blocks.FOLDER) {
             asker.folder("Choose a folder with a page in it", beside.get()).ifPresent(folder -> jobs.run(() -> {
                 if (!PartReader.isPage(folder)) {
@@ -111,7 +111,7 @@ public final class BlockFiles {
         }, a -> take(block, setting, a)));
     }
 
-    private void take(String block, BlockSetting setting, Asset a) {
+    private void take(String block, LabelledSlot setting, Asset a) {
         if (!BlockSettings.takes(setting, a)) {
             notices.problem("“" + a.name() + "” can't stand here: " + setting.label().toLowerCase(java.util.Locale.ROOT) + " wants another kind of file. Nothing was changed.");
             return;

@@ -7,11 +7,11 @@ import java.util.Set;
 import java.util.function.BiPredicate;
 import java.util.function.UnaryOperator;
 import tundra.core.model.Asset;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.Slot;
 import tundra.core.model.Slots;
 import tundra.core.model.Tree;
@@ -92,7 +92,7 @@ public final class BlockSettings {
     }
 
     /** Whether a file may stand in a setting: timed words for a video, a folder's files for a page. */
-    public static boolean takes(BlockSetting s, Asset a) {
+    public static boolean takes(LabelledSlot s, Asset a) {
         return a.kind() == kind(s.slot()) && (a.kind() != Asset.Kind.FILE || a.mediaType().equals(s.slot() == Blocks.FOLDER ? Asset.FILES : Asset.WORDS));
     }
 }

@@ -20,7 +20,6 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.AssetData;
 import tundra.core.model.BlockKind;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
@@ -34,6 +33,7 @@ import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Opening;
@@ -443,7 +443,7 @@ final class ProjectReader {
         }
         Fields settings = f.object("settings");
         var some = new HashMap<Slot, Object>();
-        for (BlockSetting s : kind.settings()) {
+        for (LabelledSlot s : kind.settings()) {
             if (settings.has(s.slot().key())) {
                 some.put(s.slot(), setting(settings, s.slot()));
             }

@@ -16,7 +16,7 @@ import tundra.core.geometry.Point;
  * @param box its size when it is placed, in px
  * @param settings what can be said of it, in the order in which it is shown
  */
-public record BlockKind(String key, String label, Family family, String hint, Point box, List<BlockSetting> settings) {
+public record BlockKind(String key, String label, Family family, String hint, Point box, List<LabelledSlot> settings) {
     /** What belongs together on the shelf. */
     public enum Family {
         GALLERY("Galleries"), MEDIA("Video, sound, pages"), MAP("Map"), LINK("Links"), FIELD("Fields"), SHOWN("Shown values");
@@ -43,7 +43,7 @@ public record BlockKind(String key, String label, Family family, String hint, Po
     }
 
     /** The setting of a slot; null when it has none. */
-    public BlockSetting setting(Slot slot) {
+    public LabelledSlot setting(Slot slot) {
         return settings.stream().filter(s -> s.slot() == slot).findFirst().orElse(null);
     }
 

@@ -162,8 +162,8 @@ public final class Blocks {
 
     private Blocks() {}
 
-    private static BlockSetting s(Slot slot, String label, String unit, String group) {
-        return new BlockSetting(slot, label, unit, group);
+    private static LabelledSlot s(Slot slot, String label, String unit, String group) {
+        return new LabelledSlot(slot, label, unit, group);
     }
 
     private static Slot yesNo(String key, boolean yes) {
@@ -175,30 +175,30 @@ public final class Blocks {
     }
 
     /** What all galleries have, with what one has of its own. */
-    private static BlockSetting[] gallery(BlockSetting... own) {
+    private static LabelledSlot[] gallery(LabelledSlot... own) {
         var out = new ArrayList<>(List.of(s(NAME, "Read out as", "", ITEMS), s(ITEM_WIDTH, "Item width", "px", ITEMS), s(ITEM_HEIGHT, "Item height", "px", ITEMS), s(SPACING, "Spacing", "px", ITEMS), s(FITS, "Pictures", "", ITEMS),
                 s(CAPTIONS, "Captions", "", ITEMS), s(CAPTION_WORDS, "Words", "", ITEMS), s(FIRST, "First item", "", ITEMS)));
         out.addAll(List.of(own));
         out.addAll(List.of(s(LOOPS, "After the last, the first", "", MOVE), s(TURN_TIME, "Takes", "s", MOVE), s(TURN_EASING, "Easing", "", MOVE), s(BY_ITSELF, "Leafs by itself", "", MOVE), s(EVERY, "Every", "s", MOVE),
                 s(BY_WHEEL, "Wheel leafs", "", MOVE), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK)));
-        return out.toArray(BlockSetting[]::new);
+        return out.toArray(LabelledSlot[]::new);
     }
 
-    private static BlockSetting[] look(BlockSetting... own) {
+    private static LabelledSlot[] look(LabelledSlot... own) {
         var out = new ArrayList<>(List.of(own));
         out.addAll(List.of(s(FONT, "Font", "", LOOK), s(WEIGHT, "Weight", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK)));
-        return out.toArray(BlockSetting[]::new);
+        return out.toArray(LabelledSlot[]::new);
     }
 
-    private static BlockSetting[] field(BlockSetting... own) {
+    private static LabelledSlot[] field(LabelledSlot... own) {
         var out = new ArrayList<>(List.of(s(LABEL, "Label", "", SAYS), s(OF_VALUE, "Value", "", SAYS)));
         out.addAll(List.of(own));
         out.addAll(List.of(s(NEEDED, "Has to be filled in", "", SAYS), s(ERROR, "When wrong", "", SAYS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK),
                 s(LINE, "Line", "", LOOK), s(ACCENT, "Accent", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK)));
-        return out.toArray(BlockSetting[]::new);
+        return out.toArray(LabelledSlot[]::new);
     }
 
-    private static BlockKind add(String key, String label, BlockKind.Family family, String hint, double w, double h, BlockSetting... settings) {
+    private static BlockKind add(String key, String label, BlockKind.Family family, String hint, double w, double h, LabelledSlot... settings) {
         var k = new BlockKind(key, label, family, hint, new Point(w, h), List.of(settings));
         TABLE.add(k);
         return k;

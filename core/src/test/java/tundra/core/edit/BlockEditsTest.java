@@ -13,11 +13,11 @@ import tundra.core.fit.Lens;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.BlockKind;
-import tundra.core.model.BlockSetting;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.LabelledSlot;
 import tundra.core.model.Layout;
 import tundra.core.model.MapData;
 import tundra.core.model.PieceValue;
@@ -45,7 +45,7 @@ class BlockEditsTest {
         return p.scenes().getFirst().board();
     }
 
-    private static Object other(BlockSetting s, String timeline) {
+    private static Object other(LabelledSlot s, String timeline) {
         Slot slot = s.slot();
         return switch (slot.type()) {
             case NUMBER -> Math.max(slot.min(), Math.min(slot.max(), (Double) slot.standard() + 1));
@@ -75,7 +75,7 @@ class BlockEditsTest {
         var all = new ArrayList<Element>();
         for (BlockKind k : Blocks.ALL) {
             Content.Block b = k.made();
-            for (BlockSetting s : k.settings()) {
+            for (LabelledSlot s : k.settings()) {
                 b = b.with(s.slot(), other(s, main));
             }
             String id = k == Blocks.STRIP ? "strip" : "e-" + k.key();

@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import picocli.CommandLine.Option;
 
 /** Where a command writes to: never over what it reads, and over what is not of its own kind only when that is asked for. */
-final class Output {
+final class OutputFile {
     @Option(names = "--force", description = "writes over a file that is something else")
     private boolean force;
 
