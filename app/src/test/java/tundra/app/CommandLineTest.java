@@ -267,12 +267,34 @@ class CommandLineTest {
 
     @Test
     void everyCommandHasHelp() {
-        for (String c : new String[] {"publish", "still", "info", "new", "shot"}) {
+        for (String c : new String[] {"publish", "still", "info", "new", "shot", "film", "loop"}) {
             assertThat(run(c, "--help")).isZero();
             assertThat(out).contains("Usage: tundra " + c).contains("FILE");
         }
         assertThat(run("--help")).isZero();
         assertThat(out).contains("publish", "still", "info", "new", "shot");
+    }
+
+    @Test
+    void filmsAndLoopsAreMade() throws Exception {
+        Path film = folder.resolve("night.webm");
+        assertThat(run("film", DEMO, "--width", "320", "--from", "1", "--until", "1.5", "--times", "2", "--quality", "small", "--to", film.toString())).as(err).isZero();
+        assertThat(out).contains("24 pictures");
+        var made = tundra.render.VideoReader.read(film);
+        assertThat(List.of(made.width(), made.height())).containsExactly(320, 160);
+        assertThat(made.duration()).isBetween(960_000L, 1_040_000L);
+        Path loop = folder.resolve("hop.png");
+        assertThat(run("loop", HOP, "--width", "200", "--clear", "--back", "--to", loop.toString())).as(err).isZero();
+        assertThat(javax.imageio.ImageIO.read(loop.toFile()).getWidth()).isEqualTo(200);
+        fails("doesn't end as a film does; there is MP4, WebM, WebM AV1", "film", DEMO, "--to", folder.resolve("a.avi").toString());
+        fails("--rate is a number from 0 to 120", "film", DEMO, "--rate", "fast", "--to", film.toString());
+        fails("is one of good, small, best", "film", DEMO, "--quality", "no", "--to", film.toString());
+        fails("An MP4 can't be seen through", "film", DEMO, "--clear", "--to", folder.resolve("a.mp4").toString());
+        fails("nothing between 9.0 s", "film", DEMO, "--from", "9", "--until", "8", "--to", film.toString());
+        Path words = Files.writeString(folder.resolve("words.gif"), "words");
+        fails("is not a GIF picture; it was left as it is", "loop", HOP, "--to", words.toString());
+        assertThat(words).hasContent("words");
+        assertThat(tundra.render.VideoReader.read(film).hash()).isEqualTo(made.hash());
     }
 
     @Test

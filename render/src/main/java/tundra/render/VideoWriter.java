@@ -3,10 +3,12 @@ package tundra.render;
 import static org.bytedeco.ffmpeg.global.avcodec.*;
 import static org.bytedeco.ffmpeg.global.avformat.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
-import static org.bytedeco.ffmpeg.global.swscale.*;
 
 import java.io.IOException;
+import java.nio.ByteOrder;
+import java.nio.IntBuffer;
 import java.nio.file.Path;
+import java.util.Map;
 import org.bytedeco.ffmpeg.avcodec.AVCodec;
 import org.bytedeco.ffmpeg.avcodec.AVCodecContext;
 import org.bytedeco.ffmpeg.avcodec.AVPacket;
@@ -16,106 +18,151 @@ import org.bytedeco.ffmpeg.avformat.AVStream;
 import org.bytedeco.ffmpeg.avutil.AVDictionary;
 import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
-import org.bytedeco.ffmpeg.swscale.SwsContext;
 import org.bytedeco.javacpp.BytePointer;
-import org.bytedeco.javacpp.DoublePointer;
-import org.bytedeco.javacpp.IntPointer;
-import org.bytedeco.javacpp.Pointer;
-import org.bytedeco.javacpp.PointerPointer;
 
-/** Writes pictures one after the other as a video without sound. One thread at a time. */
+/** Writes pictures one after the other as a film without sound, or as a loop. One thread at a time. */
 public final class VideoWriter implements AutoCloseable {
-    /** How pictures are packed, by the encoder's name. */
-    public static final String VP9 = "libvpx-vp9", H264 = "libopenh264", AV1 = "libaom-av1";
-    private final AVFormatContext format = new AVFormatContext(null);
-    private final AVCodecContext codec;
-    private final AVStream stream;
-    private final AVFrame frame = av_frame_alloc();
-    private final AVPacket packet = av_packet_alloc();
+    private final FilmFormat kind;
     private final int width;
     private final int height;
-    private SwsContext scale;
+    private final FilterChain chain;
+    private final AVFormatContext format = new AVFormatContext(null);
+    private final AVPacket packet = av_packet_alloc();
+    private AVCodecContext codec;
+    private AVStream stream;
     private long next;
 
     /**
-     * @param file its ending, webm or mp4, says how it is laid out
-     * @param encoder such as {@link #VP9}
-     * @param width even
-     * @param height even
+     * @param file a video's ending, mp4 or webm, says how it is laid out
+     * @param width as {@link FilmFormat#side} has it
      * @param rate pictures a second
+     * @param clear whether what is behind is seen through
+     * @param dither whether colours that a GIF has not are mixed
+     * @param palette of a GIF, from {@link Palette}; null for other formats
      */
-    public VideoWriter(Path file, String encoder, int width, int height, int rate, long bitsPerSecond) throws IOException {
+    public VideoWriter(Path file, FilmFormat kind, int width, int height, int rate, FilmFormat.Quality quality, boolean clear, boolean dither, Palette palette) throws IOException {
+        this.kind = kind;
         this.width = width;
         this.height = height;
         av_log_set_level(AV_LOG_QUIET);
-        AVCodec found = avcodec_find_encoder_by_name(encoder);
-        if (found == null || found.isNull()) {
-            throw new IOException("this build has no encoder " + encoder);
+        String of = FilterChain.source(width, height, rate, "in") + (palette == null ? "" : FilterChain.source(Palette.SIDE, Palette.SIDE, rate, "palette")) + kind.chain(clear, dither) + ";[out]buffersink";
+        chain = new FilterChain(of);
+        if (palette != null) {
+            chain.push(1, palette.frame());
+            chain.push(1, null);
         }
-        check(avformat_alloc_output_context2(format, null, null, file.toString()));
+        AVCodec found = avcodec_find_encoder_by_name(kind.encoder);
+        if (found == null || found.isNull()) {
+            throw new IOException("this build has no encoder " + kind.encoder);
+        }
+        FilterChain.check(avformat_alloc_output_context2(format, null, kind.muxer.isEmpty() ? null : kind.muxer, file.toString()));
         stream = avformat_new_stream(format, found);
         codec = avcodec_alloc_context3(found);
-        codec.width(width).height(height).pix_fmt(AV_PIX_FMT_YUV420P).bit_rate(bitsPerSecond).gop_size(rate);
+        codec.width(width).height(height).pix_fmt(av_get_pix_fmt(pixels(clear))).gop_size(kind.video() ? rate : 0);
+        codec.bit_rate(kind.bits(quality, width, height, rate));
+        if (kind.steps(quality) > 0) {
+            codec.qmin(1).qmax(kind.steps(quality));
+        }
         codec.time_base(new AVRational().num(1).den(rate));
         codec.framerate(new AVRational().num(rate).den(1));
-        codec.colorspace(AVCOL_SPC_BT709).color_range(AVCOL_RANGE_MPEG).color_primaries(AVCOL_PRI_BT709).color_trc(AVCOL_TRC_BT709);
+        codec.thread_count(Math.max(1, Runtime.getRuntime().availableProcessors()));
+        if (kind.video()) {
+            codec.colorspace(AVCOL_SPC_BT709).color_range(AVCOL_RANGE_MPEG).color_primaries(AVCOL_PRI_BT709).color_trc(AVCOL_TRC_BT709);
+        }
         if ((format.oformat().flags() & AVFMT_GLOBALHEADER) != 0) {
             codec.flags(codec.flags() | AV_CODEC_FLAG_GLOBAL_HEADER);
         }
-        var options = new AVDictionary(null);
-        av_dict_set(options, "deadline", "realtime", 0);
-        av_dict_set(options, "cpu-used", "8", 0);
-        check(avcodec_open2(codec, found, options));
-        check(avcodec_parameters_from_context(stream.codecpar(), codec));
+        FilterChain.check(avcodec_open2(codec, found, options(kind.options(quality, clear))));
+        FilterChain.check(avcodec_parameters_from_context(stream.codecpar(), codec));
         stream.time_base(codec.time_base());
+        stream.avg_frame_rate(codec.framerate());
+        if (clear && kind == FilmFormat.WEBM) {
+            var tags = new AVDictionary(null);
+            av_dict_set(tags, "alpha_mode", "1", 0);
+            stream.metadata(tags);
+        }
         var out = new AVIOContext(null);
-        check(avio_open(out, file.toString(), AVIO_FLAG_WRITE));
+        FilterChain.check(avio_open(out, file.toString(), AVIO_FLAG_WRITE));
         format.pb(out);
-        check(avformat_write_header(format, (AVDictionary) null));
-        frame.format(AV_PIX_FMT_YUV420P).width(width).height(height);
-        check(av_frame_get_buffer(frame, 0));
+        FilterChain.check(avformat_write_header(format, options(kind.file())));
     }
 
-    /** @param argb pixels, row by row */
+    private String pixels(boolean clear) {
+        return switch (kind) {
+            case GIF -> "pal8";
+            case APNG -> clear ? "rgba" : "rgb24";
+            case WEBP -> "bgra";
+            default -> clear ? "yuva420p" : "yuv420p";
+        };
+    }
+
+    private static AVDictionary options(Map<String, String> of) {
+        var out = new AVDictionary(null);
+        of.forEach((k, v) -> av_dict_set(out, k, v, 0));
+        return out;
+    }
+
+    /** @param argb pixels, row by row, not premultiplied */
     public void add(int[] argb) throws IOException {
-        check(av_frame_make_writable(frame));
-        scale = sws_getCachedContext(scale, width, height, AV_PIX_FMT_BGRA, width, height, AV_PIX_FMT_YUV420P, SWS_BILINEAR, null, null, (DoublePointer) null);
-        IntPointer bt709 = sws_getCoefficients(SWS_CS_ITU709);
-        sws_setColorspaceDetails(scale, bt709, 1, bt709, 0, 0, 1 << 16, 1 << 16);
-        try (BytePointer from = new BytePointer((long) width * height * 4); PointerPointer<Pointer> planes = new PointerPointer<>(4); IntPointer strides = new IntPointer(4)) {
-            from.asByteBuffer().order(java.nio.ByteOrder.LITTLE_ENDIAN).asIntBuffer().put(argb);
-            planes.put(0, from);
-            strides.put(0, width * 4);
-            sws_scale(scale, planes, strides, 0, height, frame.data(), frame.linesize());
+        AVFrame f = picture(argb, width, height, next++);
+        try {
+            chain.push(0, f);
+        } finally {
+            av_frame_free(f);
         }
-        frame.pts(next++);
-        check(avcodec_send_frame(codec, frame));
-        write();
+        encode();
+    }
+
+    /** A frame of its own for each picture; the caller frees it. */
+    static AVFrame picture(int[] argb, int width, int height, long number) throws IOException {
+        AVFrame f = av_frame_alloc();
+        f.format(AV_PIX_FMT_BGRA).width(width).height(height);
+        f.colorspace(AVCOL_SPC_RGB).color_range(AVCOL_RANGE_JPEG);
+        FilterChain.check(av_frame_get_buffer(f, 0));
+        int stride = f.linesize(0);
+        IntBuffer to = new BytePointer(f.data(0)).capacity((long) stride * height).asByteBuffer().order(ByteOrder.LITTLE_ENDIAN).asIntBuffer();
+        for (int y = 0; y < height; y++) {
+            to.position(y * stride / 4).put(argb, y * width, width);
+        }
+        f.pts(number).duration(1);
+        return f;
+    }
+
+    private void encode() throws IOException {
+        AVFrame f = av_frame_alloc();
+        try {
+            while (chain.pull(f)) {
+                f.pict_type(AV_PICTURE_TYPE_NONE);
+                FilterChain.check(avcodec_send_frame(codec, f));
+                av_frame_unref(f);
+                write();
+            }
+        } finally {
+            av_frame_free(f);
+        }
     }
 
     private void write() throws IOException {
         while (avcodec_receive_packet(codec, packet) >= 0) {
+            if (packet.duration() == 0) {
+                packet.duration(1);
+            }
             av_packet_rescale_ts(packet, codec.time_base(), stream.time_base());
             packet.stream_index(stream.index());
-            check(av_interleaved_write_frame(format, packet));
-        }
-    }
-
-    private static void check(int code) throws IOException {
-        if (code < 0) {
-            throw new IOException("the video can't be written (" + code + ")");
+            FilterChain.check(av_interleaved_write_frame(format, packet));
         }
     }
 
     @Override
     public void close() throws IOException {
         try {
+            chain.push(0, null);
+            encode();
             avcodec_send_frame(codec, (AVFrame) null);
             write();
-            check(av_write_trailer(format));
+            FilterChain.check(av_write_trailer(format));
         } finally {
-            sws_freeContext(scale);
-            av_frame_free(frame);
+            chain.close();
             av_packet_free(packet);
             avcodec_free_context(codec);
             avio_closep(format.pb());

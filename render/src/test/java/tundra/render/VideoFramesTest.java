@@ -24,9 +24,9 @@ class VideoFramesTest {
     static Path folder;
 
     /** A video whose pictures are as light as they are late. */
-    static Path made(String name, String encoder) throws IOException {
+    static Path made(String name, FilmFormat format) throws IOException {
         Path file = folder.resolve(name);
-        try (var out = new VideoWriter(file, encoder, W, H, RATE, 400_000)) {
+        try (var out = new VideoWriter(file, format, W, H, RATE, FilmFormat.Quality.GOOD, false, false, null)) {
             int[] pixels = new int[W * H];
             for (int i = 0; i < FRAMES; i++) {
                 int v = 40 + 2 * i;
@@ -45,9 +45,9 @@ class VideoFramesTest {
 
     @Test
     void everyPictureIsFoundAtItsTimeInWhateverOrder() throws Exception {
-        for (String[] x : new String[][] {{"a.webm", VideoWriter.VP9}, {"b.mp4", VideoWriter.H264}, {"c.mp4", VideoWriter.AV1}}) {
-            try (var frames = new VideoFrames(made(x[0], x[1]))) {
-                assertThat(frames.duration()).as(x[0]).isCloseTo(4_000_000, within(50_000L));
+        for (Object[] x : new Object[][] {{"a.webm", FilmFormat.WEBM}, {"b.mp4", FilmFormat.MP4}, {"c.mp4", FilmFormat.WEBM_AV1}}) {
+            try (var frames = new VideoFrames(made((String) x[0], (FilmFormat) x[1]))) {
+                assertThat(frames.duration()).as((String) x[0]).isCloseTo(4_000_000, within(50_000L));
                 var random = new Random(4);
                 for (int n = 0; n < 40; n++) {
                     int i = n < 10 ? n : random.nextInt(FRAMES);
@@ -65,7 +65,7 @@ class VideoFramesTest {
 
     @Test
     void whatIsNoVideoIsRefusedWithOneSentence() throws Exception {
-        Path good = made("whole.mp4", VideoWriter.H264);
+        Path good = made("whole.mp4", FilmFormat.MP4);
         byte[] whole = Files.readAllBytes(good);
         Path cut = Files.write(folder.resolve("cut.mp4"), Arrays.copyOf(whole, 400)), noise = Files.write(folder.resolve("noise.webm"), new byte[] {0x1A, 0x45, (byte) 0xDF, (byte) 0xA3, 1, 2, 3, 4, 5, 6, 7, 8});
         for (Path bad : List.of(cut, noise)) {

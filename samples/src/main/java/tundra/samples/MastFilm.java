@@ -18,6 +18,7 @@ import tundra.core.model.Asset;
 import tundra.core.model.AssetData;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.render.FilmFormat;
 import tundra.render.Fonts;
 import tundra.render.Still;
 import tundra.render.VideoWriter;
@@ -42,7 +43,7 @@ final class MastFilm {
         Project p = OpenNight.project();
         Board b = p.scenes().getFirst().board();
         FrameBuilder frames = Frames.of(p, b, Fonts.BUNDLED);
-        try (var out = new VideoWriter(Path.of(args[0]), VideoWriter.VP9, WIDTH, HEIGHT, RATE, 200_000)) {
+        try (var out = new VideoWriter(Path.of(args[0]), FilmFormat.WEBM, WIDTH, HEIGHT, RATE, FilmFormat.Quality.SMALL, false, false, null)) {
             for (int i = 0; i < RATE * SECONDS; i++) {
                 double k = 0.75 + 0.9 * (0.5 - 0.5 * Math.cos(Math.PI * i / (RATE * SECONDS)));
                 Affine view = new Affine(k, 0, 0, k, WIDTH / 2.0 - 800 * k, HEIGHT / 2.0 - 330 * k);

@@ -4,11 +4,13 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import org.openqa.selenium.By;
+import org.openqa.selenium.TimeoutException;
 import org.openqa.selenium.WebElement;
 import org.openqa.selenium.WindowType;
 import org.openqa.selenium.bidi.browsingcontext.BrowsingContext;
@@ -20,6 +22,7 @@ import tundra.core.geometry.Point;
 
 /** Headless Chromium with an exact viewport. One process serves all tests of a Java process; each profile in it is as a browser of its own. */
 final class Browser implements AutoCloseable {
+    private static final Duration LOADING = Duration.ofSeconds(40);
     private static Browser shared;
     final ChromeDriver driver;
     private final org.openqa.selenium.bidi.module.Browser profiles;
@@ -45,6 +48,7 @@ final class Browser implements AutoCloseable {
                 "--user-data-dir=" + Files.createTempDirectory("tundra-chromium"));
         var service = new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).usingAnyFreePort().build();
         driver = new ChromeDriver(service, options);
+        driver.manage().timeouts().pageLoadTimeout(LOADING);
         profiles = new org.openqa.selenium.bidi.module.Browser(driver);
         first = driver.getWindowHandle();
     }
@@ -62,7 +66,14 @@ final class Browser implements AutoCloseable {
     void open(Path folder, int width, int height) {
         driver.executeCdpCommand("Emulation.setDeviceMetricsOverride",
                 Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
-        driver.get(folder.resolve("index.html").toUri().toString());
+        String page = folder.resolve("index.html").toUri().toString();
+        try {
+            driver.get(page);
+        } catch (TimeoutException e) {
+            // the driver sometimes loses sight of a frame within the page while the machine is busy, and waits for it for ever
+            System.err.println("opened again: " + page);
+            driver.get(page);
+        }
         driver.executeAsyncScript("const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => done(true))");
     }
 

@@ -28,6 +28,7 @@ import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
 import tundra.render.Still;
 import tundra.render.VideoReader;
+import tundra.render.FilmFormat;
 import tundra.render.VideoWriter;
 
 /** Videos on the page: played in part, told of, with words, and in step with a timeline as the canvas shows them. */
@@ -39,7 +40,7 @@ class MediaTest extends InBrowser {
     @BeforeAll
     static void film() throws Exception {
         Path file = folder.resolve("film.webm");
-        try (var out = new VideoWriter(file, VideoWriter.VP9, W, H, 25, 2_000_000)) {
+        try (var out = new VideoWriter(file, FilmFormat.WEBM, W, H, 25, FilmFormat.Quality.GOOD, false, false, null)) {
             for (int i = 0; i < 100; i++) {
                 int[] pixels = new int[W * H];
                 for (int y = 0; y < H; y++) {

@@ -7,6 +7,7 @@ import java.util.Set;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
 import tundra.app.job.Troubles;
+import tundra.core.model.Outputs;
 
 /** The command line. Exit code 0, or 1 with one sentence on standard error. */
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
@@ -17,13 +18,13 @@ public final class CommandLine implements Runnable {
     private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "help", "--help", "-h", "--version", "-V");
 
     public static boolean knows(String word) {
-        return WORDS.contains(word) || word.startsWith("-");
+        return WORDS.contains(word) || OutputCommand.words().contains(word) || word.startsWith("-");
     }
 
     /** Says that a word is neither a command nor a file that could be opened; null when it could. */
     public static String unknown(String word) {
         return word.endsWith(".tundra") || Files.exists(Path.of(word)) ? null
-                : "“" + word + "” is neither a command nor a file that is there. The commands are " + String.join(", ", new picocli.CommandLine(new CommandLine()).getSubcommands().keySet())
+                : "“" + word + "” is neither a command nor a file that is there. The commands are " + String.join(", ", made().getSubcommands().keySet())
                 + "; with a project's file, or with nothing, the desktop opens.";
     }
 
@@ -32,13 +33,19 @@ public final class CommandLine implements Runnable {
         picocli.CommandLine.usage(this, System.out);
     }
 
+    private static picocli.CommandLine made() {
+        var out = new picocli.CommandLine(new CommandLine());
+        Outputs.ALL.forEach(k -> out.addSubcommand(k.key(), OutputCommand.of(k)));
+        return out;
+    }
+
     private static int told(Throwable e) {
         System.err.println(Troubles.sentence(e).lines().findFirst().orElse(""));
         return 1;
     }
 
     public static int run(String... args) {
-        var cl = new picocli.CommandLine(new CommandLine());
+        var cl = made();
         if (args.length == 1 && args[0].equals("help")) {
             cl.usage(System.out);
             return 0;

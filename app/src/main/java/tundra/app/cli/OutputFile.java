@@ -13,7 +13,7 @@ final class OutputFile {
 
     /** What a written file starts with. */
     enum Kind {
-        PNG("a PNG picture"), SVG("an SVG drawing");
+        PNG("a PNG picture"), SVG("an SVG drawing"), MP4("an MP4 film"), WEBM("a WebM film"), GIF("a GIF picture"), WEBP("a WebP picture");
 
         private final String words;
 
@@ -21,11 +21,20 @@ final class OutputFile {
             this.words = words;
         }
 
+        /** Of a file's ending. */
+        static Kind of(String ending) {
+            return valueOf(ending.toUpperCase(java.util.Locale.ROOT));
+        }
+
         private boolean is(byte[] start) {
             String text = new String(start, StandardCharsets.ISO_8859_1);
             return switch (this) {
                 case PNG -> text.startsWith("\u0089PNG");
                 case SVG -> text.contains("<svg");
+                case MP4 -> text.startsWith("ftyp", 4);
+                case WEBM -> text.startsWith("\u001aE\u00df\u00a3");
+                case GIF -> text.startsWith("GIF8");
+                case WEBP -> text.startsWith("RIFF") && text.startsWith("WEBP", 8);
             };
         }
     }

@@ -1,0 +1,23 @@
+package tundra.app.cli;
+
+import java.util.function.DoubleConsumer;
+
+/** How far long work is, on a line of the terminal. */
+final class Percent {
+    private Percent() {}
+
+    /** Shows nothing where no person looks on. */
+    static DoubleConsumer shown() {
+        if (System.console() == null) {
+            return done -> { };
+        }
+        int[] last = {-1};
+        return done -> {
+            int now = (int) (100 * done);
+            if (now != last[0]) {
+                last[0] = now;
+                System.err.print("\r" + now + " %" + (now == 100 ? "\n" : ""));
+            }
+        };
+    }
+}

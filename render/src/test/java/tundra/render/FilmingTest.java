@@ -1,0 +1,188 @@
+package tundra.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import io.github.humbleui.skija.Bitmap;
+import io.github.humbleui.skija.Codec;
+import io.github.humbleui.skija.Data;
+import io.github.humbleui.skija.Image;
+import java.io.ByteArrayInputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.CancellationException;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.core.file.FileProblem;
+import tundra.core.fit.Frames;
+import tundra.core.frame.Moment;
+import tundra.core.geometry.Point;
+import tundra.core.model.Board;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Output;
+import tundra.core.model.Outputs;
+import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
+import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+
+/** Films and loops hold the pictures of the stills, at their times. */
+class FilmingTest {
+    private static final int W = 320, H = 180, RATE = 24;
+    private static final String RED = "#C8503A", BLUE = "#2F78A3";
+    @TempDir
+    static Path folder;
+
+    /** A square that goes from x 40 to x 280 in two seconds, one px in 1/120 s, over another one that stays. */
+    private static Project piece() {
+        Project p = Project.empty("P", new Point(W, H), RATE);
+        var square = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 90)).with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse(RED)), new Content.Rectangle());
+        var still = new Element("b", "B", false, false, Values.NONE.with(Properties.POSITION, new Point(160, 30)).with(Properties.SIZE, new Point(200, 30)).with(Properties.FILL, Color.parse(BLUE)), new Content.Rectangle());
+        var track = new Track<>(List.of(new Key<>(0, new Point(40, 90), Easing.LINEAR), new Key<>(2_000_000, new Point(280, 90), Easing.LINEAR)));
+        return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(still, square))
+                .withTimelines(List.of(new Timeline(b.main().id(), Timeline.MAIN, 2_000_000, false, true, Map.of()).with("a", Properties.POSITION, track))));
+    }
+
+    private static Board board(Project p) {
+        return p.scenes().getFirst().board();
+    }
+
+    private static int[] still(Project p, long time) throws Exception {
+        byte[] png = Still.png(p, Frames.of(p, board(p), Fonts.BUNDLED).at(Moment.opened(board(p), time)), W, H);
+        return ImageIO.read(new ByteArrayInputStream(png)).getRGB(0, 0, W, H, null, 0, W);
+    }
+
+    private static double psnr(int[] a, int[] b) {
+        double sum = 0;
+        for (int i = 0; i < a.length; i++) {
+            for (int s = 0; s < 24; s += 8) {
+                double d = (a[i] >> s & 255) - (b[i] >> s & 255);
+                sum += d * d;
+            }
+        }
+        return sum == 0 ? 99 : 10 * Math.log10(255 * 255 / (sum / (3.0 * a.length)));
+    }
+
+    private static Path made(Project p, Output o, String name) throws Exception {
+        Path to = folder.resolve(name);
+        new Filming(p, board(p), o).write(to, done -> { }, () -> false);
+        return to;
+    }
+
+    private static int[] pixels(Image image) {
+        return Rasters.argb(image);
+    }
+
+    @Test
+    void filmsHoldTheStillsAtTheirTimes() throws Exception {
+        Project p = piece();
+        for (String format : Outputs.FILM_FORMAT.choices()) {
+            Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.QUALITY, "best"), format.replace(' ', '-') + (format.equals("MP4") ? ".mp4" : ".webm"));
+            try (var frames = new VideoFrames(film)) {
+                assertThat(frames.duration()).as(format).isCloseTo(2_000_000, within(1_000_000L / RATE / 2));
+                for (int i = 0; i < 48; i += 4) {
+                    long time = Math.round(i * 1e6 / RATE);
+                    try (Image image = frames.at(time + 1_000_000 / RATE / 2)) {
+                        int[] seen = pixels(image);
+                        assertThat(psnr(seen, still(p, time))).as("%s, picture %d", format, i).isGreaterThan(38);
+                        // in the middle of the square, which is at 40 + 120 t
+                        int at = seen[90 * W + (int) Math.round(40 + 120 * time / 1e6)];
+                        Color red = Color.parse(RED);
+                        assertThat(at >> 16 & 255).as(format).isCloseTo(red.argb() >> 16 & 255, within(2));
+                        assertThat(at >> 8 & 255).isCloseTo(red.argb() >> 8 & 255, within(2));
+                        assertThat(at & 255).isCloseTo(red.argb() & 255, within(2));
+                    }
+                }
+            }
+        }
+    }
+
+    private record Shown(int[] argb, int ms) {}
+
+    private static List<Shown> loop(Path file) throws Exception {
+        var out = new ArrayList<Shown>();
+        try (Data data = Data.makeFromBytes(Files.readAllBytes(file)); Codec codec = Codec.makeFromData(data)) {
+            for (int i = 0; i < codec.getFrameCount(); i++) {
+                try (var bitmap = new Bitmap()) {
+                    bitmap.allocPixels(codec.getImageInfo());
+                    codec.readPixels(bitmap, i);
+                    try (Image image = Image.makeRasterFromBitmap(bitmap.setImmutable())) {
+                        out.add(new Shown(pixels(image), codec.getFrameInfo(i).getDuration()));
+                    }
+                }
+            }
+        }
+        return out;
+    }
+
+    @Test
+    void loopsHoldTheStillsAndGoOnForEver() throws Exception {
+        Project p = piece();
+        for (String format : List.of("GIF", "WebP")) {
+            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.RATE, 20.0), "loop." + format.toLowerCase(java.util.Locale.ROOT)));
+            assertThat(shown).as(format).hasSize(40).allMatch(s -> s.ms() == 50);
+            for (int i = 0; i < 40; i += 3) {
+                assertThat(psnr(shown.get(i).argb(), still(p, i * 50_000L))).as("%s, picture %d", format, i).isGreaterThan(format.equals("GIF") ? 42 : 60);
+            }
+        }
+        Path apng = made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "APNG"), "loop.png");
+        // its first picture is that of any PNG reader; the animation chunk says how many there are, and 0 plays are for ever
+        assertThat(psnr(ImageIO.read(apng.toFile()).getRGB(0, 0, W, H, null, 0, W), still(p, 0))).isEqualTo(99);
+        byte[] bytes = Files.readAllBytes(apng);
+        int at = new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1).indexOf("acTL") + 4;
+        var chunk = java.nio.ByteBuffer.wrap(bytes, at, 8);
+        assertThat(List.of(chunk.getInt(), chunk.getInt())).containsExactly(48, 0);
+        assertThat(new String(Files.readAllBytes(folder.resolve("loop.gif")), java.nio.charset.StandardCharsets.ISO_8859_1)).contains("NETSCAPE2.0\u0003\u0001\0\0\0");
+    }
+
+    @Test
+    void whatIsBehindIsSeenThrough() throws Exception {
+        Project p = piece();
+        for (String format : List.of("GIF", "WebP")) {
+            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.CLEAR, "yes").with(Outputs.RATE, 10.0), "clear." + format.toLowerCase(java.util.Locale.ROOT)));
+            for (int i = 0; i < shown.size(); i++) {
+                int[] seen = shown.get(i).argb();
+                assertThat(seen[170 * W + 10] >>> 24).as("%s, behind", format).isZero();
+                assertThat(seen[90 * W + 40 + 12 * i] >>> 24).as("%s, the square", format).isEqualTo(255);
+            }
+        }
+    }
+
+    @Test
+    void thereAndBackAndSeveralTimes() throws Exception {
+        Project p = piece();
+        // 0 to 2 s at 10: 20 pictures, and the 18 between the ends once more
+        assertThat(new Filming(p, board(p), Outputs.LOOP.made().with(Outputs.BACK, "yes").with(Outputs.RATE, 10.0)).frames()).isEqualTo(38);
+        assertThat(new Filming(p, board(p), Outputs.FILM.made().with(Outputs.TIMES, 3.0).with(Outputs.FROM, 500_000L).with(Outputs.UNTIL, 1_500_000L)).frames()).isEqualTo(72);
+        Path wide = made(p, Outputs.FILM.made().with(Outputs.WIDTH, 101.0), "odd.mp4");
+        try (var frames = new VideoFrames(wide); Image image = frames.at(0)) {
+            assertThat(List.of(image.getWidth(), image.getHeight())).containsExactly(102, 56);
+        }
+    }
+
+    @Test
+    void whatIsGivenUpOrCantBeLeavesTheOldFile() throws Exception {
+        Project p = piece();
+        Path old = Files.writeString(folder.resolve("old.mp4"), "old");
+        int[] asked = {0};
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(old, done -> { }, () -> ++asked[0] > 10)).isInstanceOf(CancellationException.class);
+        assertThat(old).hasContent("old");
+        try (var all = Files.list(folder)) {
+            assertThat(all.map(f -> f.getFileName().toString()).filter(n -> n.startsWith(".tundra"))).isEmpty();
+        }
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class).hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.FROM, 3_000_000L))).hasMessageContaining("nothing between 3.0 s and 2.0 s");
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0))).hasMessageContaining("240000 pictures");
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), done -> { }, () -> false)).isInstanceOf(java.io.IOException.class);
+    }
+}
