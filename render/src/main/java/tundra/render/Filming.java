@@ -6,8 +6,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.BooleanSupplier;
-import java.util.function.DoubleConsumer;
 import tundra.core.file.FileProblem;
 import tundra.core.file.SafeReplace;
 import tundra.core.geometry.Point;
@@ -16,6 +14,7 @@ import tundra.core.model.Limits;
 import tundra.core.model.Output;
 import tundra.core.model.Outputs;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 
 /** Makes films and loops of what a visitor sees who opens a scene and does nothing. */
 public final class Filming {
@@ -100,10 +99,9 @@ public final class Filming {
     /**
      * Makes it elsewhere and puts it in its place when it is whole; a file that is there already stays until then.
      *
-     * @param progress gets 0 to 1
      * @throws java.util.concurrent.CancellationException where it was given up
      */
-    public void write(Path to, DoubleConsumer progress, BooleanSupplier cancelled) throws IOException {
+    public void write(Path to, Progress progress) throws IOException {
         Path part = Files.createTempFile("tundra-film", "." + format.ending);
         part.toFile().deleteOnExit();
         try {
@@ -111,16 +109,16 @@ public final class Filming {
             double passes = format == FilmFormat.GIF ? 2 : 1;
             try (Palette palette = format == FilmFormat.GIF ? new Palette(width, height, rate, clear) : null) {
                 if (palette != null) {
-                    painted.each(times, cancelled, (i, argb) -> {
+                    painted.each(times, progress, (i, argb) -> {
                         palette.add(argb);
-                        progress.accept((i + 1) / passes / times.size());
+                        progress.share((i + 1) / passes / times.size());
                     });
                 }
                 var quality = FilmFormat.Quality.valueOf(output.kind() == Outputs.FILM ? output.text(Outputs.QUALITY).toUpperCase(Locale.ROOT) : "GOOD");
                 try (var out = new VideoWriter(part, format, width, height, rate, quality, clear, output.is(Outputs.DITHER), palette)) {
-                    painted.each(times, cancelled, (i, argb) -> {
+                    painted.each(times, progress, (i, argb) -> {
                         out.add(argb);
-                        progress.accept((passes - 1 + (i + 1.0) / times.size()) / passes);
+                        progress.share((passes - 1 + (i + 1.0) / times.size()) / passes);
                     });
                 }
             }

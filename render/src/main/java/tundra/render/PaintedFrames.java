@@ -13,7 +13,6 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.LinkedBlockingQueue;
-import java.util.function.BooleanSupplier;
 import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -21,6 +20,7 @@ import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
+import tundra.core.work.Progress;
 
 /**
  * What a board shows at many moments, painted by several workers and handed on in their order. Each worker has a builder and a painter of its
@@ -79,7 +79,7 @@ final class PaintedFrames {
     }
 
     /** @param times in µs after the scene was opened */
-    void each(List<Long> times, BooleanSupplier cancelled, Taker to) throws IOException {
+    void each(List<Long> times, Progress progress, Taker to) throws IOException {
         int workers = Math.max(1, Math.min(Runtime.getRuntime().availableProcessors(), times.size()));
         BlockingQueue<Worker> free = new LinkedBlockingQueue<>();
         ExecutorService run = Executors.newFixedThreadPool(workers, Thread.ofPlatform().daemon().name("frames-", 1).factory());
@@ -101,9 +101,7 @@ final class PaintedFrames {
                         }
                     }));
                 }
-                if (cancelled.getAsBoolean()) {
-                    throw new CancellationException();
-                }
+                progress.check();
                 to.take(i, ahead.remove().get());
             }
         } catch (InterruptedException e) {

@@ -35,6 +35,7 @@ import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
+import tundra.core.work.Progress;
 
 /** Films and loops hold the pictures of the stills, at their times. */
 class FilmingTest {
@@ -75,7 +76,7 @@ class FilmingTest {
 
     private static Path made(Project p, Output o, String name) throws Exception {
         Path to = folder.resolve(name);
-        new Filming(p, board(p), o).write(to, done -> { }, () -> false);
+        new Filming(p, board(p), o).write(to, Progress.NONE);
         return to;
     }
 
@@ -175,7 +176,7 @@ class FilmingTest {
         Project p = piece();
         Path old = Files.writeString(folder.resolve("old.mp4"), "old");
         int[] asked = {0};
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(old, done -> { }, () -> ++asked[0] > 10)).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(old, Progress.of(done -> { }, () -> ++asked[0] > 10))).isInstanceOf(CancellationException.class);
         assertThat(old).hasContent("old");
         try (var all = Files.list(folder)) {
             assertThat(all.map(f -> f.getFileName().toString()).filter(n -> n.startsWith(".tundra"))).isEmpty();
@@ -183,6 +184,6 @@ class FilmingTest {
         assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class).hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
         assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.FROM, 3_000_000L))).hasMessageContaining("nothing between 3.0 s and 2.0 s");
         assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0))).hasMessageContaining("240000 pictures");
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), done -> { }, () -> false)).isInstanceOf(java.io.IOException.class);
+        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE)).isInstanceOf(java.io.IOException.class);
     }
 }

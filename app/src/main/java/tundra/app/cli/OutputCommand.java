@@ -78,7 +78,7 @@ final class OutputCommand implements Callable<Integer> {
         Place place = Scenes.of(p, scene);
         var filming = new Filming(p, layout.of(place.name(), place.board(), Fonts.of(p.assets())), output);
         writes.allow(to, OutputFile.Kind.of(filming.format().ending), file);
-        filming.write(to, Percent.shown(), () -> false);
+        filming.write(to, Percent.shown());
         System.out.println(to + ", " + filming.frames() + " pictures");
         return 0;
     }

@@ -1,23 +1,23 @@
 package tundra.app.cli;
 
-import java.util.function.DoubleConsumer;
+import tundra.core.work.Progress;
 
 /** How far long work is, on a line of the terminal. */
 final class Percent {
     private Percent() {}
 
     /** Shows nothing where no person looks on. */
-    static DoubleConsumer shown() {
+    static Progress shown() {
         if (System.console() == null) {
-            return done -> { };
+            return Progress.NONE;
         }
         int[] last = {-1};
-        return done -> {
+        return Progress.of(done -> {
             int now = (int) (100 * done);
             if (now != last[0]) {
                 last[0] = now;
                 System.err.print("\r" + now + " %" + (now == 100 ? "\n" : ""));
             }
-        };
+        }, () -> false);
     }
 }

@@ -106,6 +106,8 @@ final class OtherWords {
             Map.entry("scene-add", "slide page screen"),
             Map.entry("scene-next", "slide page"),
             Map.entry("scene-previous", "slide page"),
+            Map.entry("make-film", "render movie video mp4 webm"),
+            Map.entry("make-loop", "gif apng webp animated"),
             Map.entry("block-strip", "gallery carousel slideshow pictures images photos"),
             Map.entry("block-stack", "gallery slideshow cards deck fade pictures images photos"),
             Map.entry("block-turntable", "gallery carousel ring rotate 3d pictures images"),

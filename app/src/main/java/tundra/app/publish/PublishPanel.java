@@ -1,6 +1,8 @@
 package tundra.app.publish;
 
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
@@ -9,6 +11,7 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -22,6 +25,8 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
+import tundra.core.model.OutputKind;
+import tundra.core.model.Outputs;
 import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
 import tundra.render.Fonts;
@@ -31,7 +36,7 @@ import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
 
-/** The outputs: for now the web page, with its folder, its progress and the ways to look at it. */
+/** The outputs: the web page with its folder, its progress and the ways to look at it, and a card for each of {@link Outputs}. */
 public final class PublishPanel extends VBox {
     private final Studio studio;
     private final Settings settings;
@@ -48,6 +53,7 @@ public final class PublishPanel extends VBox {
     private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
     private final CheckBox history = new CheckBox("Scenes in the browser's history");
     private final TextField language = new TextField();
+    private final Map<OutputKind, OutputCard> outputs = new LinkedHashMap<>();
     private Runnable giveUp = () -> { };
     private Path folder;
 
@@ -123,7 +129,14 @@ public final class PublishPanel extends VBox {
         var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after, Words.of("How large it is seen", "quiet"), fit, seen, history);
         card.getStyleClass().addAll("card", "picked");
         card.setAlignment(Pos.TOP_LEFT);
-        getChildren().addAll(title, card, make);
+        var cards = new VBox(10, card, make);
+        Outputs.ALL.forEach(k -> outputs.put(k, new OutputCard(k, studio, asker, jobs, notices, show)));
+        cards.getChildren().addAll(outputs.values());
+        var scroll = new ScrollPane(cards);
+        scroll.setFitToWidth(true);
+        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
+        getChildren().addAll(title, scroll);
         studio.listen(what -> {
             if (what.contains(Aspect.FILE) || what.contains(Aspect.DESK)) {
                 suggest();
@@ -200,6 +213,11 @@ public final class PublishPanel extends VBox {
             state.setText("given up; nothing was changed");
             after.setVisible(false);
         });
+    }
+
+    /** Makes another output of the scene that is open; asks where to. */
+    public void make(OutputKind kind) {
+        outputs.get(kind).make();
     }
 
     private record Made(int files, long bytes) {}

@@ -1,6 +1,7 @@
 package tundra.app.window;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.Consumer;
 import javafx.application.Platform;
@@ -77,6 +78,8 @@ import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
 import tundra.core.model.Element;
 import tundra.core.model.Layout;
+import tundra.core.model.OutputKind;
+import tundra.core.model.Outputs;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
@@ -150,6 +153,9 @@ public final class MainWindow {
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
             w.commands.add(CommandIds.HELPER + h.name(), "Move: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> overlays.help(h));
+        }
+        for (OutputKind k : Outputs.ALL) {
+            w.commands.add("make-" + k.key(), "Make a " + k.label().toLowerCase(Locale.ROOT) + " of this scene…", null, () -> true, () -> make(k));
         }
         ScriptCommands.add(w, this::scripts);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, overlays::trace);
@@ -488,6 +494,11 @@ public final class MainWindow {
             return adapting;
         }), "right", 284));
         return pane;
+    }
+
+    private void make(OutputKind kind) {
+        studio.setDesk(Desk.PUBLISH);
+        publish.get().make(kind);
     }
 
     private Node publish() {
