@@ -51,7 +51,7 @@ public final class PublishPanel extends VBox {
     private final Button cancel = new Button("Cancel");
     private final HBox after;
     private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
-    private final CheckBox history = new CheckBox("Scenes in the browser's history");
+    private final CheckBox history = new CheckBox("Scenes in browser history");
     private final TextField language = new TextField();
     private final Map<OutputKind, OutputCard> outputs = new LinkedHashMap<>();
     private Runnable giveUp = () -> { };
