@@ -117,8 +117,11 @@ class ArtTest extends InWindow {
             colors.setValue(2);
             return null;
         });
+        assertThat(RealWindow.fx(apply::isDisabled)).isTrue();
         var result = (Label) t.node("trace-result");
+        // what was traced before with other settings can't be taken
         t.until(() -> result.getText().startsWith("2 paths"));
+        assertThat(RealWindow.fx(apply::isDisabled)).isFalse();
         t.click("trace-apply");
         assertThat(all()).hasSize(2);
         assertThat(all().getFirst().hidden()).as("the picture stays, hidden").isTrue();

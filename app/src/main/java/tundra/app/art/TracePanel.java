@@ -101,7 +101,10 @@ public final class TracePanel extends StackPane {
         setAlignment(box, Pos.TOP_CENTER);
         wait.setOnFinished(e -> run());
         for (Slider s : List.of(colors, detail, smoothing)) {
-            s.valueProperty().addListener((o, was, is) -> wait.playFromStart());
+            s.valueProperty().addListener((o, was, is) -> {
+                waiting();
+                wait.playFromStart();
+            });
         }
         sceneProperty().addListener((o, was, is) -> {
             if (is == null) {
@@ -149,14 +152,19 @@ public final class TracePanel extends StackPane {
         return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(there)).withCanvas(b.canvas().with(Properties.BACKGROUND, Color.WHITE)));
     }
 
-    private void run() {
+    /** What was traced is of other settings: it can't be taken any more. */
+    private void waiting() {
         cancelled.set(true);
-        var mine = new AtomicBoolean();
-        cancelled = mine;
-        var options = new Trace.Options((int) Math.round(colors.getValue()), (int) Math.round(detail.getValue()), smoothing.getValue());
         apply.setDisable(true);
         progress.setVisible(true);
         result.setText("tracing…");
+    }
+
+    private void run() {
+        waiting();
+        var mine = new AtomicBoolean();
+        cancelled = mine;
+        var options = new Trace.Options((int) Math.round(colors.getValue()), (int) Math.round(detail.getValue()), smoothing.getValue());
         Work.start("trace", () -> {
             var pixels = PictureReader.pixels(asset, MOST);
             var sheets = Trace.of(pixels.argb(), pixels.width(), pixels.height(), options,
