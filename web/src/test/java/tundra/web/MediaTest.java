@@ -104,7 +104,7 @@ class MediaTest extends InBrowser {
         browser.until("return document.querySelector('video').readyState >= 2");
         var seen = new ArrayList<String>();
         for (long t : new long[] {3_900_000, 300_000, 1_140_000, 2_020_000, 3_460_000}) {
-            browser.run("window.presented = -1; document.querySelector('video').requestVideoFrameCallback((now, { mediaTime }) => (presented = mediaTime)); Tundra.pieces[0].timeline('Main').pause(); Tundra.pieces[0].timeline('Main').goTo(arguments[0])", t / 1000.0);
+            browser.run("window.presented = -1; const v = document.querySelector('video'), each = (now, { mediaTime }) => { presented = mediaTime; v.requestVideoFrameCallback(each); }; v.requestVideoFrameCallback(each); Tundra.pieces[0].timeline('Main').pause(); Tundra.pieces[0].timeline('Main').goTo(arguments[0])", t / 1000.0);
             browser.until("const v = document.querySelector('video'); return Math.abs(v.currentTime - " + t / 1e6 + ") < 0.002 && !v.seeking && Math.abs(presented - " + t / 1e6 + ") < 0.05");
             browser.driver.executeAsyncScript("const done = arguments[0], v = document.querySelector('video'); requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
             double db = Psnr.of(Still.png(p, frames.at(Moment.opened(board, t))), browser.shot());
