@@ -112,7 +112,7 @@ final class OtherWords {
             Map.entry("block-stack", "gallery slideshow cards deck fade pictures images photos"),
             Map.entry("block-turntable", "gallery carousel ring rotate 3d pictures images"),
             Map.entry("block-dots", "gallery pager pagination indicator bullets"),
-            Map.entry("block-video", "film movie clip mp4 webm"),
+            Map.entry("block-video", "film movie mp4 webm"),
             Map.entry("block-sound", "audio music mp3"),
             Map.entry("block-page", "iframe embed website html"),
             Map.entry("block-map", "geojson location route directions places"),
