@@ -1,6 +1,5 @@
 package tundra.render;
 
-import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
 import java.io.IOException;
@@ -14,10 +13,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.LinkedBlockingQueue;
 import tundra.core.fit.Frames;
-import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
-import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
 import tundra.core.work.Progress;
@@ -42,16 +39,7 @@ final class PaintedFrames {
         }
 
         int[] paint(long time) {
-            Frame frame = builder.at(Moment.opened(board, time));
-            Point size = frame.size();
-            double scale = Math.min(width / size.x(), height / size.y());
-            Canvas c = surface.getCanvas();
-            int saved = c.save();
-            c.clear(clear ? 0 : frame.background().argb());
-            c.translate((float) ((width - size.x() * scale) / 2), (float) ((height - size.y() * scale) / 2)).scale((float) scale, (float) scale);
-            c.clipRect(Shapes.rect(size));
-            painter.picture(frame.nodes(), () -> painter.nodes(c, frame.nodes(), scale));
-            c.restoreToCount(saved);
+            painter.whole(surface.getCanvas(), builder.at(Moment.opened(board, time)), width, height, clear);
             try (Image image = surface.makeImageSnapshot()) {
                 return Rasters.argb(image);
             }

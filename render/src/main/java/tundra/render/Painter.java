@@ -55,6 +55,18 @@ public final class Painter implements AutoCloseable {
         fonts = Fonts.of(shelf);
     }
 
+    /** A whole frame of {@code width}×{@code height} px: the canvas is fitted in and centred, what lies outside of it is left out. */
+    void whole(Canvas c, Frame frame, int width, int height, boolean clear) {
+        var size = frame.size();
+        double scale = Math.min(width / size.x(), height / size.y());
+        int saved = c.save();
+        c.clear(clear ? 0 : frame.background().argb());
+        c.translate((float) ((width - size.x() * scale) / 2), (float) ((height - size.y() * scale) / 2)).scale((float) scale, (float) scale);
+        c.clipRect(Shapes.rect(size));
+        picture(frame.nodes(), () -> nodes(c, frame.nodes(), scale));
+        c.restoreToCount(saved);
+    }
+
     /** A whole picture: motifs that stand in it more than once are painted once. */
     void picture(List<FrameNode> nodes, Runnable painting) {
         try (var motifs = new SharedMotifs(this, nodes)) {

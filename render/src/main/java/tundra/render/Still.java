@@ -1,6 +1,5 @@
 package tundra.render;
 
-import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
@@ -14,15 +13,9 @@ public final class Still {
 
     /** The bytes of a PNG of {@code width}×{@code height}; the canvas is fitted in and centred on its own background. */
     public static byte[] png(Project project, Frame frame, int width, int height) {
-        double scale = Math.min(width / frame.size().x(), height / frame.size().y());
-        double x = (width - frame.size().x() * scale) / 2, y = (height - frame.size().y() * scale) / 2;
         try (Surface s = Surface.makeRasterN32Premul(width, height); var painter = new Painter()) {
             painter.use(project.assets());
-            Canvas c = s.getCanvas();
-            c.clear(frame.background().argb());
-            c.translate((float) x, (float) y).scale((float) scale, (float) scale);
-            c.clipRect(Shapes.rect(frame.size()));
-            painter.picture(frame.nodes(), () -> painter.nodes(c, frame.nodes(), scale));
+            painter.whole(s.getCanvas(), frame, width, height, false);
             try (Image image = s.makeImageSnapshot(); Data data = EncoderPNG.encode(image)) {
                 return data.getBytes();
             }
