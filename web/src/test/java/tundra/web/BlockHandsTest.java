@@ -37,7 +37,7 @@ class BlockHandsTest extends InBrowser {
     private static final Point SIZE = new Point(900, 640);
     private static final List<ActionKind> ACTIONS = List.of(tundra.core.model.Actions.SHOW_ITEM, tundra.core.model.Actions.NEXT_ITEM, tundra.core.model.Actions.PREVIOUS_ITEM, tundra.core.model.Actions.TURN_ONCE, tundra.core.model.Actions.PLAY_GALLERY,
             tundra.core.model.Actions.PAUSE_GALLERY, tundra.core.model.Actions.PLAY_MEDIA, tundra.core.model.Actions.SEEK_MEDIA, tundra.core.model.Actions.MEDIA_VOLUME, tundra.core.model.Actions.MUTE_MEDIA, tundra.core.model.Actions.PAUSE_MEDIA,
-            tundra.core.model.Actions.TOGGLE_MEDIA, tundra.core.model.Actions.GO_TO_PLACE, tundra.core.model.Actions.SEND);
+            tundra.core.model.Actions.TOGGLE_MEDIA, tundra.core.model.Actions.GO_TO_PLACE, tundra.core.model.Actions.ZOOM_MAP, tundra.core.model.Actions.SEND);
 
     /** What a visitor has. */
     private enum Hand {
