@@ -127,17 +127,17 @@ class FilesTest {
         Files.createDirectories(mine);
         Files.writeString(mine.resolve("index.html"), "my diary");
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.click("output-settings");
         t.folderToUse = mine;
-        t.click("publish-choose");
-        t.click("publish-make");
-        t.until(() -> t.w.notices.told() != null && !t.w.jobs.busy());
-        assertThat(t.w.notices.told()).contains("Tundra did not make");
+        t.click("output-where");
+        t.click("output-make");
+        t.until(() -> t.label("output-state-usual-page").contains("Tundra did not make"));
         assertThat(Files.readString(mine.resolve("index.html"))).isEqualTo("my diary");
         t.folderToUse = folder.resolve("page");
-        t.click("publish-choose");
-        t.click("publish-make");
+        t.click("output-where");
+        t.click("output-make");
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
-        assertThat(((Label) t.node("publish-state")).getText()).contains("runs without a server");
+        assertThat(RealWindow.fx(() -> ((Label) t.node("output-state-usual-page")).getText())).contains(" files").contains("made today");
     }
 
     @Test
@@ -175,9 +175,10 @@ class FilesTest {
         save(folder.resolve("first.tundra"));
         String id = t.studio.project().id();
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.click("output-settings");
         t.folderToUse = folder.resolve("page");
-        t.click("publish-choose");
-        t.click("publish-make");
+        t.click("output-where");
+        t.click("output-make");
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
         String page = Files.readString(folder.resolve("page/index.html"));
         save(folder.resolve("second.tundra"));
@@ -189,7 +190,7 @@ class FilesTest {
         assertThat(t.studio.project().id()).isNotEqualTo(id);
         t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
         assertThat(t.studio.unsaved()).isFalse();
-        t.click("publish-make");
+        t.click("output-make");
         t.until(() -> Files.exists(folder.resolve("second-page/index.html")) && !t.w.jobs.busy());
         assertThat(Files.readString(folder.resolve("page/index.html"))).isEqualTo(page);
     }

@@ -43,7 +43,7 @@ class FindTest extends InWindow {
             ease=pick-easing; easing=pick-easing; curve=lane-grow; curve editor=lane-grow; graph=lane-grow; motion path=path-close; path=to-path;
             split position=position-split; timeline=new-timeline; new timeline=new-timeline; marker=marker; cue=cue; label=marker; fps=frame-rate;
             frame rate=frame-rate; one frame forward=frame-forward; frame back=frame-back; trim=shown-from; seen from here=shown-from; duration=duration;
-            scene=scene-add; new scene=scene-add; page=scene-add|block-page; slide=scene-add; next scene=scene-next; motif=motif-new; symbol=motif-make; component=motif-make;
+            scene=scene-add; new scene=scene-add; page=make-page|block-page|scene-add; slide=scene-add; next scene=scene-next; motif=motif-new; symbol=motif-make; component=motif-make;
             button=button-make; make button=button-make; instance=motif-make; own clock=clock-own; phase=phase-spread; random phase=phase-shuffle; scatter=scatter;
             spread=phase-spread; bounce=helper-Bounce; swing=helper-Swing; pendulum=helper-Swing; float=helper-Drift; drift=helper-Drift; stagger=helper-Stagger;
             fade in=helper-Appear; appear=helper-Appear; fade out=helper-Leave; disappear=helper-Leave; flying dash=helper-Flying dash; parallax=helper-Passes by;
@@ -51,7 +51,7 @@ class FindTest extends InWindow {
             drop shadow=effect-DROP_SHADOW; glow=effect-DROP_SHADOW; brightness=effect-BRIGHTNESS; tint=effect-TINT; hue=effect-HUE; invert=effect-INVERT;
             long shadow=effect-LONG_SHADOW; flipbook=flipbook; frame by frame=flipbook; onion=onion-outlines; onion skin=onion-outlines;
             drawing=drawing-new|drawing-before|drawing-next|drawings-all; new drawing=drawing-new; blank frame=drawing-new; hold longer=drawing-longer; sprite=sheet;
-            sprite sheet=sheet; sheet=sheet; sound=bring-in|block-sound; video=block-video; film=block-video|make-film; mp4=make-film|block-video; gif=make-loop; gallery=block-strip|block-stack|gallery-fill; slideshow=block-stack|block-strip; carousel=block-turntable|block-strip; map=block-map; telephone=block-call; email=block-mail; form=block-field; checkbox=block-tick; radio=block-choice; transition=ways; flow=ways; audio=bring-in; music=bring-in; reaction=add-piece-reaction; event=add-reaction; click=add-reaction;
+            sprite sheet=sheet|make-sheet; sheet=sheet|make-sheet; sound=bring-in|block-sound; video=block-video; film=block-video|make-film; mp4=make-film|block-video; gif=make-loop; gallery=block-strip|block-stack|gallery-fill; slideshow=block-stack|block-strip; carousel=block-turntable|block-strip; map=block-map; telephone=block-call; email=block-mail; form=block-field; checkbox=block-tick; radio=block-choice; transition=ways; flow=ways; audio=bring-in; music=bring-in; reaction=add-piece-reaction; event=add-reaction; click=add-reaction;
             tap=add-reaction; hover=add-reaction; drag=match-pairs; drag and drop=match-pairs; match pairs=match-pairs; puzzle=match-pairs; value=value-new;
             variable=value-new; score=value-new; script=script-new; code=script-new; javascript=script-new; menu=open-close; dropdown=open-close; hotspot=tool-TOUCH;
             touch area=tool-TOUCH; checks=checks; errors=checks; dark=theme; dark mode=theme; light=theme; theme=theme; rulers=rulers; guides=rulers;

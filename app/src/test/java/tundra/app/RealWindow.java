@@ -234,6 +234,11 @@ final class RealWindow implements AutoCloseable, Asker {
     }
 
     /** A part of the window; waits until it is there. */
+    /** What a label says; empty where it isn't there. To be asked on the interface thread. */
+    String label(String id) {
+        return stage.getScene().lookup("#" + id) instanceof javafx.scene.control.Labeled l ? l.getText() : "";
+    }
+
     Node node(String id) throws Exception {
         try {
             until(() -> stage.getScene().lookup("#" + id) != null);

@@ -112,9 +112,10 @@ class WholeWayTest {
 
     private Path publish(RealWindow t) throws Exception {
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.click("output-settings");
         t.folderToUse = folder.resolve("page");
-        t.click("publish-choose");
-        t.click("publish-make");
+        t.click("output-where");
+        t.click("output-make");
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
         return folder.resolve("page/index.html");
     }

@@ -1,10 +1,11 @@
 package tundra.render;
 
+import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
 import java.io.IOException;
 import java.util.ArrayDeque;
-import java.util.List;
+import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
@@ -12,34 +13,36 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.LinkedBlockingQueue;
-import tundra.core.fit.Frames;
-import tundra.core.frame.FrameBuilder;
-import tundra.core.frame.Moment;
-import tundra.core.model.Board;
-import tundra.core.model.Project;
+import java.util.function.Supplier;
+import tundra.core.model.Asset;
 import tundra.core.work.Progress;
 
 /**
- * What a board shows at many moments, painted by several workers and handed on in their order. Each worker has a builder and a painter of its
+ * Many pictures one after the other, painted by several workers and handed on in their order. Each worker has a source and a painter of its
  * own; no more pictures than two for each of them are held.
  */
 final class PaintedFrames {
+    /** Paints the pictures by their numbers, in any order. */
+    interface Source {
+        void paint(Painter painter, Canvas canvas, int number);
+    }
+
     /** Gets the pictures in their order: straight pixels, row by row. */
     interface Taker {
         void take(int number, int[] argb) throws IOException;
     }
 
     private final class Worker implements AutoCloseable {
-        private final FrameBuilder builder = Frames.of(project, board, Fonts.of(project.assets()));
+        private final Source source = sources.get();
         private final Painter painter = new Painter();
         private final Surface surface = Surface.makeRasterN32Premul(width, height);
 
         Worker() {
-            painter.use(project.assets());
+            painter.use(shelf);
         }
 
-        int[] paint(long time) {
-            painter.whole(surface.getCanvas(), builder.at(Moment.opened(board, time)), width, height, clear);
+        int[] paint(int number) {
+            source.paint(painter, surface.getCanvas(), number);
             try (Image image = surface.makeImageSnapshot()) {
                 return Rasters.argb(image);
             }
@@ -52,23 +55,22 @@ final class PaintedFrames {
         }
     }
 
-    private final Project project;
-    private final Board board;
+    private final Map<String, Asset> shelf;
+    private final Supplier<Source> sources;
     private final int width;
     private final int height;
-    private final boolean clear;
 
-    PaintedFrames(Project project, Board board, int width, int height, boolean clear) {
-        this.project = project;
-        this.board = board;
+    /** @param sources makes one for each worker */
+    PaintedFrames(Map<String, Asset> shelf, Supplier<Source> sources, int width, int height) {
+        this.shelf = shelf;
+        this.sources = sources;
         this.width = width;
         this.height = height;
-        this.clear = clear;
     }
 
-    /** @param times in µs after the scene was opened */
-    void each(List<Long> times, Progress progress, Taker to) throws IOException {
-        int workers = Math.max(1, Math.min(Runtime.getRuntime().availableProcessors(), times.size()));
+    /** The pictures from number 0 on. */
+    void each(int count, Progress progress, Taker to) throws IOException {
+        int workers = Math.max(1, Math.min(Runtime.getRuntime().availableProcessors(), count));
         BlockingQueue<Worker> free = new LinkedBlockingQueue<>();
         ExecutorService run = Executors.newFixedThreadPool(workers, Thread.ofPlatform().daemon().name("frames-", 1).factory());
         try {
@@ -77,13 +79,13 @@ final class PaintedFrames {
             }
             var ahead = new ArrayDeque<Future<int[]>>();
             int asked = 0;
-            for (int i = 0; i < times.size(); i++) {
-                while (asked < times.size() && ahead.size() < 2 * workers) {
-                    long time = times.get(asked++);
+            for (int i = 0; i < count; i++) {
+                while (asked < count && ahead.size() < 2 * workers) {
+                    int number = asked++;
                     ahead.add(run.submit(() -> {
                         Worker w = free.take();
                         try {
-                            return w.paint(time);
+                            return w.paint(number);
                         } finally {
                             free.add(w);
                         }

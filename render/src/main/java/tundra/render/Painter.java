@@ -29,6 +29,7 @@ import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Look;
 import tundra.core.frame.Mark;
+import tundra.core.frame.SceneLayer;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
@@ -55,16 +56,54 @@ public final class Painter implements AutoCloseable {
         fonts = Fonts.of(shelf);
     }
 
+    /**
+     * What is painted into: {@code width}×{@code height} px.
+     *
+     * @param around the colour of what no scene covers; null for the ground of the scene
+     * @param clear whether grounds are left out and seen through
+     */
+    record Room(int width, int height, Color around, boolean clear) {}
+
+    /** A scene as it is seen at a moment. */
+    record Seen(Frame frame, SceneLayer layer) {}
+
     /** A whole frame of {@code width}×{@code height} px: the canvas is fitted in and centred, what lies outside of it is left out. */
     void whole(Canvas c, Frame frame, int width, int height, boolean clear) {
-        var size = frame.size();
-        double scale = Math.min(width / size.x(), height / size.y());
         int saved = c.save();
         c.clear(clear ? 0 : frame.background().argb());
-        c.translate((float) ((width - size.x() * scale) / 2), (float) ((height - size.y() * scale) / 2)).scale((float) scale, (float) scale);
-        c.clipRect(Shapes.rect(size));
+        double scale = fit(c, frame, width, height);
         picture(frame.nodes(), () -> nodes(c, frame.nodes(), scale));
         c.restoreToCount(saved);
+    }
+
+    /** Scenes over each other, each fitted in and centred on its own ground. */
+    void scenes(Canvas c, List<Seen> seen, Room room) {
+        c.clear(room.clear ? 0 : (room.around == null ? seen.getFirst().frame.background() : room.around).argb());
+        for (Seen s : seen) {
+            SceneLayer l = s.layer;
+            int saved = c.save();
+            double scale = fit(c, s.frame, room.width, room.height);
+            var size = s.frame.size();
+            c.translate((float) (l.x() * size.x()), (float) (l.y() * size.y())).scale((float) l.scaleX(), (float) l.scaleY());
+            c.clipRect(Shapes.rect(size));
+            if (l.opacity() < 1) {
+                c.saveLayerAlpha(Shapes.rect(size), (int) Math.round(255 * l.opacity()));
+            }
+            if (!room.clear) {
+                background(c, s.frame);
+            }
+            picture(s.frame.nodes(), () -> nodes(c, s.frame.nodes(), scale * l.scaleX()));
+            c.restoreToCount(saved);
+        }
+    }
+
+    /** How large a px of the canvas becomes. */
+    private static double fit(Canvas c, Frame frame, int width, int height) {
+        var size = frame.size();
+        double scale = Math.min(width / size.x(), height / size.y());
+        c.translate((float) ((width - size.x() * scale) / 2), (float) ((height - size.y() * scale) / 2)).scale((float) scale, (float) scale);
+        c.clipRect(Shapes.rect(size));
+        return scale;
     }
 
     /** A whole picture: motifs that stand in it more than once are painted once. */

@@ -11,6 +11,9 @@ import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.EncoderWEBP;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.ImageInfo;
+import io.github.humbleui.skija.SamplingMode;
+import io.github.humbleui.skija.Surface;
+import io.github.humbleui.types.Rect;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 
@@ -48,6 +51,31 @@ final class Rasters {
     static byte[] webp(int[] argb, int w, int h) {
         try (Image image = image(argb, w, h)) {
             return webp(image);
+        }
+    }
+
+    /** In fewer pixels: halved as long as it stays larger, then interpolated. */
+    static Image scaled(Image image, int w, int h) {
+        Image now = image;
+        while (true) {
+            int nw = Math.max(w, (now.getWidth() + 1) / 2), nh = Math.max(h, (now.getHeight() + 1) / 2);
+            try (Surface s = Surface.makeRasterN32Premul(nw, nh)) {
+                s.getCanvas().drawImageRect(now, Rect.makeWH(now.getWidth(), now.getHeight()), Rect.makeWH(nw, nh), SamplingMode.LINEAR, null, true);
+                if (now != image) {
+                    now.close();
+                }
+                now = s.makeImageSnapshot();
+            }
+            if (nw == w && nh == h) {
+                return now;
+            }
+        }
+    }
+
+    /** The bytes of a WebP that holds each pixel exactly. */
+    static byte[] exactWebp(int[] argb, int w, int h) {
+        try (Image image = image(argb, w, h); Data data = EncoderWEBP.encode(image, EncodeWEBPOptions.DEFAULT.withCompressionMode(EncodeWEBPCompressionMode.LOSSLESS).withQuality(60))) {
+            return data.getBytes();
         }
     }
 

@@ -64,6 +64,20 @@ public final class SkiaSeries implements SeriesPainter {
         return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration())));
     }
 
+    @Override
+    public byte[] shared(Project p, long time, int width, int height) {
+        Board b = p.scenes().getFirst().board();
+        return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, time)), width, height);
+    }
+
+    @Override
+    public Asset smaller(Asset picture, int width, int height) {
+        try (Image image = PictureReader.decode(picture.data()); Image fit = Rasters.scaled(image, width, height)) {
+            byte[] webp = Rasters.webp(fit);
+            return webp.length >= picture.source().length() ? null : new Asset(picture.hash(), picture.name(), "image/webp", width, height, 0, webp);
+        }
+    }
+
     /** A series that was painted before and still holds; null for none. */
     public static Series known(Project p, Motif m) {
         synchronized (KNOWN) {

@@ -20,12 +20,21 @@ import org.bytedeco.ffmpeg.avutil.AVFrame;
 import org.bytedeco.ffmpeg.avutil.AVRational;
 import org.bytedeco.javacpp.BytePointer;
 
-/** Writes pictures one after the other as a film without sound, or as a loop. One thread at a time. */
+/** Writes pictures one after the other as a film, with sound or without, or as a loop. One thread at a time. */
 public final class VideoWriter implements AutoCloseable {
+    /**
+     * @param width as {@link FilmFormat#side} has it
+     * @param rate pictures a second
+     * @param clear whether what is behind is seen through
+     * @param dither whether colours that a GIF has not are mixed
+     */
+    public record Shape(int width, int height, int rate, boolean clear, boolean dither) {}
+
     private final FilmFormat kind;
     private final int width;
     private final int height;
     private final FilterChain chain;
+    private SoundWriter sound;
     private final AVFormatContext format = new AVFormatContext(null);
     private final AVPacket packet = av_packet_alloc();
     private AVCodecContext codec;
@@ -34,18 +43,17 @@ public final class VideoWriter implements AutoCloseable {
 
     /**
      * @param file a video's ending, mp4 or webm, says how it is laid out
-     * @param width as {@link FilmFormat#side} has it
-     * @param rate pictures a second
-     * @param clear whether what is behind is seen through
-     * @param dither whether colours that a GIF has not are mixed
      * @param palette of a GIF, from {@link Palette}; null for other formats
+     * @param sounding whether there is sound, which is given with {@link #addSound}
      */
-    public VideoWriter(Path file, FilmFormat kind, int width, int height, int rate, FilmFormat.Quality quality, boolean clear, boolean dither, Palette palette) throws IOException {
+    public VideoWriter(Path file, FilmFormat kind, Shape shape, FilmFormat.Quality quality, Palette palette, boolean sounding) throws IOException {
         this.kind = kind;
-        this.width = width;
-        this.height = height;
+        width = shape.width;
+        height = shape.height;
+        int rate = shape.rate;
+        boolean clear = shape.clear;
         av_log_set_level(AV_LOG_QUIET);
-        String of = FilterChain.source(width, height, rate, "in") + (palette == null ? "" : FilterChain.source(Palette.SIDE, Palette.SIDE, rate, "palette")) + kind.chain(clear, dither) + ";[out]buffersink";
+        String of = FilterChain.source(width, height, rate, "in") + (palette == null ? "" : FilterChain.source(Palette.SIDE, Palette.SIDE, rate, "palette")) + kind.chain(clear, shape.dither) + ";[out]buffersink";
         chain = new FilterChain(of);
         if (palette != null) {
             chain.push(1, palette.frame());
@@ -58,7 +66,7 @@ public final class VideoWriter implements AutoCloseable {
         FilterChain.check(avformat_alloc_output_context2(format, null, kind.muxer.isEmpty() ? null : kind.muxer, file.toString()));
         stream = avformat_new_stream(format, found);
         codec = avcodec_alloc_context3(found);
-        codec.width(width).height(height).pix_fmt(av_get_pix_fmt(pixels(clear))).gop_size(kind.video() ? rate : 0);
+        codec.width(width).height(height).pix_fmt(av_get_pix_fmt(pixels(clear))).gop_size(kind.halved() ? rate : 0);
         codec.bit_rate(kind.bits(quality, width, height, rate));
         if (kind.steps(quality) > 0) {
             codec.qmin(1).qmax(kind.steps(quality));
@@ -66,7 +74,7 @@ public final class VideoWriter implements AutoCloseable {
         codec.time_base(new AVRational().num(1).den(rate));
         codec.framerate(new AVRational().num(rate).den(1));
         codec.thread_count(Math.max(1, Runtime.getRuntime().availableProcessors()));
-        if (kind.video()) {
+        if (kind.halved()) {
             codec.colorspace(AVCOL_SPC_BT709).color_range(AVCOL_RANGE_MPEG).color_primaries(AVCOL_PRI_BT709).color_trc(AVCOL_TRC_BT709);
         }
         if ((format.oformat().flags() & AVFMT_GLOBALHEADER) != 0) {
@@ -80,6 +88,9 @@ public final class VideoWriter implements AutoCloseable {
             var tags = new AVDictionary(null);
             av_dict_set(tags, "alpha_mode", "1", 0);
             stream.metadata(tags);
+        }
+        if (sounding) {
+            sound = new SoundWriter(format, kind.soundEncoder());
         }
         var out = new AVIOContext(null);
         FilterChain.check(avio_open(out, file.toString(), AVIO_FLAG_WRITE));
@@ -111,6 +122,11 @@ public final class VideoWriter implements AutoCloseable {
             av_frame_free(f);
         }
         encode();
+    }
+
+    /** @param samples left and right in turn, 48,000 a second, which follow those before */
+    public void addSound(float[] samples) throws IOException {
+        sound.add(samples);
     }
 
     /** A frame of its own for each picture; the caller frees it. */
@@ -160,8 +176,14 @@ public final class VideoWriter implements AutoCloseable {
             encode();
             avcodec_send_frame(codec, (AVFrame) null);
             write();
+            if (sound != null) {
+                sound.end();
+            }
             FilterChain.check(av_write_trailer(format));
         } finally {
+            if (sound != null) {
+                sound.close();
+            }
             chain.close();
             av_packet_free(packet);
             avcodec_free_context(codec);

@@ -76,7 +76,7 @@ class FilmingTest {
 
     private static Path made(Project p, Output o, String name) throws Exception {
         Path to = folder.resolve(name);
-        new Filming(p, board(p), o).write(to, Progress.NONE);
+        new Filming(p, o).write(to, Progress.NONE);
         return to;
     }
 
@@ -163,8 +163,8 @@ class FilmingTest {
     void thereAndBackAndSeveralTimes() throws Exception {
         Project p = piece();
         // 0 to 2 s at 10: 20 pictures, and the 18 between the ends once more
-        assertThat(new Filming(p, board(p), Outputs.LOOP.made().with(Outputs.BACK, "yes").with(Outputs.RATE, 10.0)).frames()).isEqualTo(38);
-        assertThat(new Filming(p, board(p), Outputs.FILM.made().with(Outputs.TIMES, 3.0).with(Outputs.FROM, 500_000L).with(Outputs.UNTIL, 1_500_000L)).frames()).isEqualTo(72);
+        assertThat(new Filming(p, Outputs.LOOP.made().with(Outputs.BACK, "yes").with(Outputs.RATE, 10.0)).frames()).isEqualTo(38);
+        assertThat(new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 3.0).with(Outputs.FROM, 500_000L).with(Outputs.UNTIL, 1_500_000L)).frames()).isEqualTo(72);
         Path wide = made(p, Outputs.FILM.made().with(Outputs.WIDTH, 101.0), "odd.mp4");
         try (var frames = new VideoFrames(wide); Image image = frames.at(0)) {
             assertThat(List.of(image.getWidth(), image.getHeight())).containsExactly(102, 56);
@@ -176,14 +176,115 @@ class FilmingTest {
         Project p = piece();
         Path old = Files.writeString(folder.resolve("old.mp4"), "old");
         int[] asked = {0};
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(old, Progress.of(done -> { }, () -> ++asked[0] > 10))).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(old, Progress.of(done -> { }, () -> ++asked[0] > 10))).isInstanceOf(CancellationException.class);
         assertThat(old).hasContent("old");
         try (var all = Files.list(folder)) {
             assertThat(all.map(f -> f.getFileName().toString()).filter(n -> n.startsWith(".tundra"))).isEmpty();
         }
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class).hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.FROM, 3_000_000L))).hasMessageContaining("nothing between 3.0 s and 2.0 s");
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0))).hasMessageContaining("240000 pictures");
-        assertThatThrownBy(() -> new Filming(p, board(p), Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE)).isInstanceOf(java.io.IOException.class);
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class).hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.FROM, 3_000_000L))).hasMessageContaining("nothing between 3.0 s and 2.0 s");
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0))).hasMessageContaining("240000 pictures");
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE)).isInstanceOf(java.io.IOException.class);
+    }
+
+    /** A square wave of 1 kHz that begins with its first sample: 0.2 s as WAV. */
+    private static byte[] wave() {
+        int n = 9600;
+        var out = java.nio.ByteBuffer.allocate(44 + 2 * n).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        out.put("RIFF".getBytes()).putInt(36 + 2 * n).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(48_000).putInt(96_000).putShort((short) 2).putShort((short) 16).put("data".getBytes()).putInt(2 * n);
+        for (int i = 0; i < n; i++) {
+            out.putShort((short) (i / 24 % 2 == 0 ? 16_000 : -16_000));
+        }
+        return out.array();
+    }
+
+    /** The first sample that is loud from one on. */
+    private static int onset(float[] samples, int from) {
+        for (int i = from; i < samples.length / 2; i++) {
+            if (Math.abs(samples[2 * i]) > 0.2) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    @Test
+    void soundsAreHeardWhenTheyAreSeenToBe() throws Exception {
+        var sound = SoundReader.read("tick.wav", wave());
+        Project p = piece().withAsset(sound);
+        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new tundra.core.model.PlacedSound("s", sound.hash(), 500_000, 1)))));
+        for (String format : Outputs.FILM_FORMAT.choices()) {
+            Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.TIMES, 2.0), "sound-" + format.replace(' ', '-') + (format.equals("MP4") ? ".mp4" : ".webm"));
+            float[] heard = SoundReader.decode("film", Files.readAllBytes(film));
+            assertThat(heard.length / 2).as(format).isCloseTo(4 * 48_000, within(2000));
+            // 1 ms are 48 samples
+            assertThat(onset(heard, 0)).as(format).isCloseTo(24_000, within(48));
+            assertThat(onset(heard, 60_000)).as("%s, the second time", format).isCloseTo(24_000 + 96_000, within(48));
+            assertThat(onset(heard, 130_000)).isEqualTo(-1);
+        }
+        Path silent = made(p, Outputs.FILM.made().with(Outputs.SOUND, "no"), "silent.mp4");
+        assertThatThrownBy(() -> SoundReader.decode("film", Files.readAllBytes(silent))).isInstanceOf(FileProblem.class);
+    }
+
+    @Test
+    void scenesFollowEachOtherByTheirTransitions() throws Exception {
+        Project one = piece();
+        var board = new Board(new Point(W, H), Values.NONE.with(Properties.BACKGROUND, Color.parse("#204060")), List.of(), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
+        var way = new tundra.core.model.Transition(tundra.core.model.Transition.Kind.PUSH, tundra.core.model.Transition.Side.LEFT, 500_000, Easing.LINEAR);
+        var second = new tundra.core.model.Scene("second", "Second", board);
+        second = second.withOpening(second.opening().with(way));
+        Project p = one.withScenes(List.of(one.scenes().getFirst(), second));
+        Output all = Outputs.FILM.made().with(Outputs.SCENES, tundra.core.model.Slot.EVERYTHING).with(Outputs.QUALITY, "best");
+        var filming = new Filming(p, all);
+        assertThat(filming.frames()).isEqualTo(3 * RATE);
+        Path to = folder.resolve("scenes.mp4");
+        filming.write(to, Progress.NONE);
+        try (var frames = new VideoFrames(to)) {
+            // half way: the second scene covers the right half, the first one has gone so far to the left
+            try (Image image = frames.at(2_250_000 + 1_000_000 / RATE / 2)) {
+                int[] seen = pixels(image), last = still(p, 2_250_000);
+                int[] expected = new int[W * H];
+                for (int i = 0; i < W * H; i++) {
+                    expected[i] = i % W < W / 2 ? last[i + W / 2] : 0xFF204060;
+                }
+                assertThat(psnr(seen, expected)).isGreaterThan(38);
+            }
+            try (Image image = frames.at(2_900_000)) {
+                assertThat(near(pixels(image)[20], 0xFF204060)).isTrue();
+            }
+        }
+    }
+
+    private static boolean near(int a, int b) {
+        for (int s = 0; s < 24; s += 8) {
+            if (Math.abs((a >> s & 255) - (b >> s & 255)) > 12) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    @Test
+    void aSceneOfAnotherShapeIsContainedOnTheChosenColour() throws Exception {
+        Project p = piece();
+        Path to = made(p, Outputs.FILM.made().with(Outputs.WIDTH, 320.0).with(Outputs.HEIGHT, 320.0).with(Outputs.AROUND, "#205020").with(Outputs.UNTIL, 200_000L).with(Outputs.QUALITY, "best"), "square.mp4");
+        try (var frames = new VideoFrames(to); Image image = frames.at(20_000)) {
+            int[] seen = pixels(image);
+            assertThat(image.getHeight()).isEqualTo(320);
+            assertThat(near(seen[30 * 320 + 160], 0xFF205020)).isTrue();
+            assertThat(near(seen[300 * 320 + 160], 0xFF205020)).isTrue();
+            assertThat(near(seen[160 * 320 + 300], 0xFFFFFFFF)).isTrue();
+        }
+    }
+
+    @Test
+    void threePicturesTellAboutHowLargeTheWholeWillBe() throws Exception {
+        Project p = piece();
+        for (String format : List.of("GIF", "APNG", "WebP")) {
+            var filming = new Filming(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format));
+            Path to = folder.resolve("size." + format);
+            filming.write(to, Progress.NONE);
+            assertThat(filming.expected(Progress.NONE)).as(format).isBetween(Files.size(to) / 3, Files.size(to) * 3);
+        }
     }
 }

@@ -8,12 +8,12 @@ import java.nio.ByteOrder;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tundra.core.model.PlacedSound;
-import tundra.render.SoundOut.Voice;
+import tundra.render.SoundMix.Voice;
 
 class SoundOutTest {
     private static short[] mixed(long from, int count, Voice... voices) {
         short[] out = new short[count * 2];
-        ByteBuffer.wrap(SoundOut.mix(List.of(voices), from, count)).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(out);
+        ByteBuffer.wrap(SoundMix.bytes(List.of(voices), from, count)).order(ByteOrder.LITTLE_ENDIAN).asShortBuffer().get(out);
         return out;
     }
 

@@ -26,7 +26,7 @@ class VideoFramesTest {
     /** A video whose pictures are as light as they are late. */
     static Path made(String name, FilmFormat format) throws IOException {
         Path file = folder.resolve(name);
-        try (var out = new VideoWriter(file, format, W, H, RATE, FilmFormat.Quality.GOOD, false, false, null)) {
+        try (var out = new VideoWriter(file, format, new VideoWriter.Shape(W, H, RATE, false, false), FilmFormat.Quality.GOOD, null, false)) {
             int[] pixels = new int[W * H];
             for (int i = 0; i < FRAMES; i++) {
                 int v = 40 + 2 * i;

@@ -43,7 +43,7 @@ final class MastFilm {
         Project p = OpenNight.project();
         Board b = p.scenes().getFirst().board();
         FrameBuilder frames = Frames.of(p, b, Fonts.BUNDLED);
-        try (var out = new VideoWriter(Path.of(args[0]), FilmFormat.WEBM, WIDTH, HEIGHT, RATE, FilmFormat.Quality.SMALL, false, false, null)) {
+        try (var out = new VideoWriter(Path.of(args[0]), FilmFormat.WEBM, new VideoWriter.Shape(WIDTH, HEIGHT, RATE, false, false), FilmFormat.Quality.SMALL, null, false)) {
             for (int i = 0; i < RATE * SECONDS; i++) {
                 double k = 0.75 + 0.9 * (0.5 - 0.5 * Math.cos(Math.PI * i / (RATE * SECONDS)));
                 Affine view = new Affine(k, 0, 0, k, WIDTH / 2.0 - 800 * k, HEIGHT / 2.0 - 330 * k);

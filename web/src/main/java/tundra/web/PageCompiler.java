@@ -22,6 +22,7 @@ import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.FontSource;
@@ -55,6 +56,9 @@ public final class PageCompiler {
             .t-still img{max-width:100%;height:auto}
             @media print{.t-still{display:block}.t-unmoved{display:none}body:has(>.t-still)>.tundra{display:none}}
             """;
+    /** The picture that others show of the page, in the size that they ask for. */
+    private static final String SHARED = "shared.png";
+    private static final int SHARED_WIDTH = 1200, SHARED_HEIGHT = 630;
     static final String GENERATOR = "Tundra";
     private static final JsonMapper JSON = new JsonMapper();
     private final TextMeasurer measure;
@@ -82,6 +86,11 @@ public final class PageCompiler {
 
     /** @param extraScript a script that runs before the piece, such as the log of the preview; null for none */
     public Page compile(Project piece, String extraScript) {
+        return compile(piece, PageHead.USUAL, extraScript);
+    }
+
+    /** @param head what is said in the page's head */
+    public Page compile(Project piece, PageHead head, String extraScript) {
         var values = new ValueTexts();
         Project project = prepared(piece, values);
         var markup = new Markup(project, measure, values);
@@ -105,9 +114,17 @@ public final class PageCompiler {
             files.put(STILL + ".png", Page.Part.of(still));
             files.put(STILL + ".css", Page.Part.of(utf8(".tundra,.t-printed{display:none}.t-still{display:block}\n")));
         }
-        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null))));
+        byte[] shared = head.sharedAt() < 0 || series == null ? null : series.shared(piece, head.sharedAt(), SHARED_WIDTH, SHARED_HEIGHT);
+        if (shared != null) {
+            files.put(SHARED, Page.Part.of(shared));
+        }
+        Asset icon = piece.assets().get(head.icon());
+        if (icon != null) {
+            files.put(Markup.picturePath(icon), Page.Part.of(icon.source()));
+        }
+        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null, headLines(piece, head, icon, shared != null)))));
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
-        files.put("piece.css", Page.Part.of(utf8(css(markup) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
+        files.put("piece.css", Page.Part.of(utf8(css(markup) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, layouts, extraScript != null, used);
         if (values.any()) {
@@ -192,10 +209,10 @@ public final class PageCompiler {
     }
 
     /** Nothing stands in it that a strict Content-Security-Policy forbids: styles and scripts are files. */
-    private static String html(Project p, String main, String extraScript, boolean still) {
+    private static String html(Project p, String main, String extraScript, boolean still, String headLines) {
         var s = new StringBuilder("<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language()) + "\">\n<head>\n<meta charset=\"utf-8\">\n");
         s.append("<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
-                .append("\">\n<title>").append(Markup.escape(p.name())).append("</title>\n<link rel=\"stylesheet\" href=\"piece.css\">\n").append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
+                .append("\">\n").append(headLines).append("<link rel=\"stylesheet\" href=\"piece.css\">\n").append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
                 .append("</head>\n<body>\n").append(still ? "<div class=\"t-still\"><img src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name()) + "\" loading=\"lazy\"><p class=\"t-unmoved\">" + UNMOVED
                         + "</p><p class=\"t-printed\">" + PRINTED + "</p></div>\n" : "").append("<main class=\"tundra ").append(scope(p)).append("\">\n");
         s.append("<h1 class=\"t--title\">").append(Markup.escape(p.name())).append("</h1>\n").append(main).append("</main>\n");
@@ -205,6 +222,40 @@ public final class PageCompiler {
         s.append("<script src=\"tundra-player.js\"></script>\n");
         p.scripts().forEach(x -> s.append("<script src=\"").append(scriptPath(p, x)).append("\"></script>\n"));
         return s.append("<script src=\"piece.js\"></script>\n</body>\n</html>\n").toString();
+    }
+
+    private static String headLines(Project p, PageHead head, Asset icon, boolean shared) {
+        String title = head.title().isEmpty() ? p.name() : head.title();
+        var s = new StringBuilder("<title>").append(Markup.escape(title)).append("</title>\n");
+        meta(s, "name", "description", head.description());
+        meta(s, "name", "keywords", head.words());
+        if (icon != null) {
+            s.append("<link rel=\"icon\" type=\"").append(icon.mediaType()).append("\" href=\"").append(Markup.picturePath(icon)).append("\">\n");
+        }
+        if (!head.address().isEmpty()) {
+            s.append("<link rel=\"canonical\" href=\"").append(Markup.escape(head.address())).append("\">\n");
+            meta(s, "property", "og:url", head.address());
+        }
+        if (shared) {
+            meta(s, "property", "og:title", title);
+            meta(s, "property", "og:description", head.description());
+            meta(s, "property", "og:type", "website");
+            // those who show it ask for a whole address; without one they may take it from beside the page
+            meta(s, "property", "og:image", head.address() + SHARED);
+        }
+        return s.toString();
+    }
+
+    private static void meta(StringBuilder s, String by, String name, String words) {
+        if (!words.isEmpty()) {
+            s.append("<meta ").append(by).append("=\"").append(name).append("\" content=\"").append(Markup.escape(words)).append("\">\n");
+        }
+    }
+
+    /** Around the piece, and until it is there. */
+    private static String around(PageHead head) {
+        return (head.ground().equals(Color.WHITE) ? "" : "body{background:" + head.ground().hex() + "}\n")
+                + (head.blank() ? ".tundra:not([data-ready]){visibility:hidden}\n" : "");
     }
 
     private static String css(Markup m) {

@@ -30,15 +30,26 @@ final class PlayerScript {
 
     private PlayerScript() {}
 
+    /** What makes an element known that shows a piece, for {@link Embed}. */
+    static String element() {
+        var out = new StringBuilder();
+        read("element").lines().map(String::strip).filter(l -> !l.isEmpty() && !l.startsWith("//")).forEach(l -> out.append(l).append('\n'));
+        return out.toString();
+    }
+
+    private static String read(String name) {
+        try (InputStream in = PlayerScript.class.getResourceAsStream("player/" + name + ".js")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     /** The files one after the other, each beginning in the section that goes with every piece. */
     private static String source() {
         var out = new StringBuilder();
         for (String name : FILES) {
-            try (InputStream in = PlayerScript.class.getResourceAsStream("player/" + name + ".js")) {
-                out.append(MARK).append(CORE).append('\n').append(new String(in.readAllBytes(), StandardCharsets.UTF_8)).append('\n');
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
+            out.append(MARK).append(CORE).append('\n').append(read(name)).append('\n');
         }
         return out.toString();
     }

@@ -1,35 +1,23 @@
 package tundra.web;
 
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.AccessDeniedException;
-import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.util.ArrayList;
-import java.util.LinkedHashSet;
-import java.util.List;
-import java.util.Set;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import tundra.core.file.FileProblem;
-import tundra.core.file.ShownPath;
+import tundra.core.file.OutputFolder;
 import tundra.core.work.Progress;
 
-/**
- * Writes a page to a folder. What the version before it used stays until the next one is written, for visitors who are just loading it;
- * files of earlier ones go, files of others stay.
- */
+/** Writes a page to a folder, the page itself last. */
 public final class Publisher {
-    private static final String LIST = ".tundra-files", STAGING = ".tundra-new", BEFORE = "-- before:";
-    private static final int LONGEST_LIST = 4 << 20;
-    /** In ms. */
-    private static final long LEFT_OVER = 3_600_000;
+    private static final String INDEX = "index.html";
 
     private Publisher() {}
 
     /**
-     * Writes all files to a folder beside the target first, then moves them over, the page itself last.
+     * Writes all files beside those of the folder first, then moves them over.
      *
      * @param progress asked between files; once it is given up nothing more is changed
      * @return whether it was finished
@@ -40,132 +28,24 @@ public final class Publisher {
 
     /** @param force whether a page that Tundra did not make may be written over */
     public static boolean publish(Page made, Path folder, boolean force, Progress progress) throws IOException {
-        Path target = folder.toAbsolutePath().normalize();
-        Path staging = null;
-        Page page = NamedByContent.of(made);
-        try {
-            check(page, target, force);
-            Files.createDirectories(target);
-            sweep(target);
-            staging = Files.createTempDirectory(target, STAGING);
-            int done = 0;
-            for (var e : page.files().entrySet()) {
-                if (progress.cancelled()) {
-                    return false;
-                }
-                Path to = staging.resolve(e.getKey());
-                Files.createDirectories(to.getParent());
-                try (InputStream in = e.getValue().open()) {
-                    Files.copy(in, to);
-                }
-                progress.share(0.8 * ++done / page.files().size());
-            }
-            if (progress.cancelled()) {
-                return false;
-            }
-            move(page, staging, target, progress);
-            return true;
-        } catch (FileProblem e) {
-            throw e;
-        } catch (IOException e) {
-            throw new FileProblem("The page can't be written to " + ShownPath.of(target) + " (" + (e instanceof AccessDeniedException
-                    ? "you may not write there" : e.getMessage()) + "). Choose another folder; the project is unchanged.", e);
-        } finally {
-            if (staging != null) {
-                delete(staging);
-            }
-        }
+        return OutputFolder.write("The page", parts(NamedByContent.of(made)), INDEX, folder, force || own(folder), progress);
     }
 
-    /** Takes away what was left of a publication that was killed; one that is under way is younger. */
-    private static void sweep(Path target) throws IOException {
-        try (DirectoryStream<Path> all = Files.newDirectoryStream(target, STAGING + "*")) {
-            for (Path p : all) {
-                if (System.currentTimeMillis() - Files.getLastModifiedTime(p).toMillis() > LEFT_OVER) {
-                    delete(p);
-                }
-            }
-        }
+    private static Map<String, OutputFolder.Part> parts(Page page) {
+        var out = new LinkedHashMap<String, OutputFolder.Part>();
+        page.files().forEach((name, part) -> out.put(name, part::open));
+        return out;
     }
 
-    private static void check(Page page, Path target, boolean force) throws IOException {
-        if (Files.exists(target) && !Files.isDirectory(target)) {
-            throw new FileProblem("“" + target.getFileName() + "” is a file, not a folder. Choose a folder for the page.");
+    /** Whether the page that stands in a folder was made by Tundra, though its list of files is gone. */
+    private static boolean own(Path folder) throws IOException {
+        Path index = folder.toAbsolutePath().resolve(INDEX);
+        if (!Files.isRegularFile(index) || Files.exists(folder.resolve(OutputFolder.LIST))) {
+            return false;
         }
-        for (String name : page.files().keySet()) {
-            for (Path p = target.resolve(name); !p.equals(target); p = p.getParent()) {
-                boolean meant = !p.equals(target.resolve(name));
-                if (Files.exists(p) && Files.isDirectory(p) != meant) {
-                    throw new FileProblem("“" + target.relativize(p) + "” in “" + target.getFileName() + "” is " + (meant ? "a file where the page has a folder" : "a folder where the page has a file")
-                            + ". Nothing was changed; choose another folder.");
-                }
-            }
+        if (!Files.readString(index, StandardCharsets.ISO_8859_1).contains("name=\"generator\" content=\"" + PageCompiler.GENERATOR + "\"")) {
+            throw new FileProblem("“" + folder.toAbsolutePath().getFileName() + "” holds a page that Tundra did not make, and it was left as it is. Choose another folder.");
         }
-        if (Files.isDirectory(target.resolve(LIST))) {
-            throw new FileProblem("“" + LIST + "” in “" + target.getFileName() + "” is a folder, where the page's list of its files would be. Nothing was changed; choose another folder.");
-        }
-        Path index = target.resolve("index.html");
-        if (force) {
-            return;
-        }
-        if (Files.exists(index) && !Files.exists(target.resolve(LIST))
-                && !Files.readString(index, StandardCharsets.ISO_8859_1).contains("name=\"generator\" content=\"" + PageCompiler.GENERATOR + "\"")) {
-            throw new FileProblem("“" + target.getFileName() + "” holds a page that Tundra did not make, and it was left as it is."
-                    + " Choose another folder.");
-        }
-        if (!Files.exists(index) && !Files.exists(target.resolve(LIST))) {
-            for (String name : page.files().keySet()) {
-                if (Files.exists(target.resolve(name))) {
-                    throw new FileProblem("“" + name + "” in “" + target.getFileName() + "” is there already, and Tundra did not make it; it was left as it is. Choose another folder.");
-                }
-            }
-        }
-    }
-
-    private static void move(Page page, Path staging, Path target, Progress progress) throws IOException {
-        List<String> lines = listed(target);
-        int before = lines.indexOf(BEFORE) < 0 ? lines.size() : lines.indexOf(BEFORE);
-        Set<String> last = new LinkedHashSet<>(lines.subList(0, before)), old = new LinkedHashSet<>(lines.subList(Math.min(lines.size(), before + 1), lines.size()));
-        last.removeAll(page.files().keySet());
-        List<String> names = new ArrayList<>(page.files().keySet());
-        names.remove("index.html");
-        names.add("index.html");
-        int done = 0;
-        for (String name : names) {
-            Path to = target.resolve(name);
-            Files.createDirectories(to.getParent());
-            Files.move(staging.resolve(name), to, StandardCopyOption.REPLACE_EXISTING);
-            progress.share(0.8 + 0.2 * ++done / names.size());
-        }
-        old.removeAll(page.files().keySet());
-        old.removeAll(last);
-        for (String name : old) {
-            Path stale = target.resolve(name).normalize();
-            if (stale.startsWith(target) && Files.isRegularFile(stale)) {
-                Files.delete(stale);
-            }
-        }
-        names.add(BEFORE);
-        names.addAll(last);
-        Files.write(target.resolve(LIST), names);
-    }
-
-    /** The files of the last version and, behind a line of its own, of the one before it. A list that can't be read is none: its files stay. */
-    private static List<String> listed(Path target) throws IOException {
-        Path list = target.resolve(LIST);
-        if (!Files.isRegularFile(list) || Files.size(list) > LONGEST_LIST) {
-            return List.of();
-        }
-        return Files.readString(list, StandardCharsets.ISO_8859_1).lines().filter(l -> l.equals(BEFORE) || l.matches("[A-Za-z0-9._/-]{1,300}") && !l.contains("..")).toList();
-    }
-
-    private static void delete(Path folder) {
-        try (var all = Files.walk(folder)) {
-            for (Path p : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
-                Files.deleteIfExists(p);
-            }
-        } catch (IOException e) {
-            // a left-over staging folder does no harm; its name starts with a dot
-        }
+        return true;
     }
 }

@@ -40,7 +40,7 @@ class MediaTest extends InBrowser {
     @BeforeAll
     static void film() throws Exception {
         Path file = folder.resolve("film.webm");
-        try (var out = new VideoWriter(file, FilmFormat.WEBM, W, H, 25, FilmFormat.Quality.GOOD, false, false, null)) {
+        try (var out = new VideoWriter(file, FilmFormat.WEBM, new VideoWriter.Shape(W, H, 25, false, false), FilmFormat.Quality.GOOD, null, false)) {
             for (int i = 0; i < 100; i++) {
                 int[] pixels = new int[W * H];
                 for (int y = 0; y < H; y++) {

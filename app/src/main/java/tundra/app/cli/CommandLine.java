@@ -7,15 +7,14 @@ import java.util.Set;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.ParameterException;
 import tundra.app.job.Troubles;
-import tundra.core.model.Outputs;
 
 /** The command line. Exit code 0, or 1 with one sentence on standard error. */
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
         description = "Draw, animate and publish interactive 2D pieces for the web. Without a command: opens the desktop, with a FILE if one is named.",
         subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, SvgCommand.class, ImportCommand.class, CheckCommand.class, SheetCommand.class,
-                ShotCommand.class})
+                ShotCommand.class, MakeCommand.class})
 public final class CommandLine implements Runnable {
-    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "help", "--help", "-h", "--version", "-V");
+    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "make", "help", "--help", "-h", "--version", "-V");
 
     public static boolean knows(String word) {
         return WORDS.contains(word) || OutputCommand.words().contains(word) || word.startsWith("-");
@@ -35,7 +34,7 @@ public final class CommandLine implements Runnable {
 
     private static picocli.CommandLine made() {
         var out = new picocli.CommandLine(new CommandLine());
-        Outputs.ALL.forEach(k -> out.addSubcommand(k.key(), OutputCommand.of(k)));
+        OutputCommand.kinds().forEach(k -> out.addSubcommand(k.key(), OutputCommand.of(k)));
         return out;
     }
 

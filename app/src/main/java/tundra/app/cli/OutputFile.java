@@ -1,46 +1,19 @@
 package tundra.app.cli;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import picocli.CommandLine.Option;
+import tundra.app.output.FileStart;
+import tundra.core.file.FileProblem;
 
 /** Where a command writes to: never over what it reads, and over what is not of its own kind only when that is asked for. */
 final class OutputFile {
     @Option(names = "--force", description = "writes over a file that is something else")
     private boolean force;
 
-    /** What a written file starts with. */
-    enum Kind {
-        PNG("a PNG picture"), SVG("an SVG drawing"), MP4("an MP4 film"), WEBM("a WebM film"), GIF("a GIF picture"), WEBP("a WebP picture");
-
-        private final String words;
-
-        Kind(String words) {
-            this.words = words;
-        }
-
-        /** Of a file's ending. */
-        static Kind of(String ending) {
-            return valueOf(ending.toUpperCase(java.util.Locale.ROOT));
-        }
-
-        private boolean is(byte[] start) {
-            String text = new String(start, StandardCharsets.ISO_8859_1);
-            return switch (this) {
-                case PNG -> text.startsWith("\u0089PNG");
-                case SVG -> text.contains("<svg");
-                case MP4 -> text.startsWith("ftyp", 4);
-                case WEBM -> text.startsWith("\u001aE\u00df\u00a3");
-                case GIF -> text.startsWith("GIF8");
-                case WEBP -> text.startsWith("RIFF") && text.startsWith("WEBP", 8);
-            };
-        }
-    }
-
     /** Throws with one sentence where a file must not or can't be written. */
-    void allow(Path to, Kind kind, Path... inputs) throws IOException {
+    void allow(Path to, FileStart kind, Path... inputs) throws IOException {
         String name = "“" + to.getFileName() + "”";
         Path folder = to.toAbsolutePath().getParent();
         if (Files.isDirectory(to)) {
@@ -57,17 +30,14 @@ final class OutputFile {
                 throw new IllegalArgumentException(name + " is the file that is read; name another one to write. Nothing was changed.");
             }
         }
-        if (!Files.isRegularFile(to)) {
-            throw new IllegalArgumentException(name + " is no file that can be written over.");
-        }
-        if (!force && Files.size(to) > 0 && !kind.is(start(to))) {
-            throw new IllegalArgumentException(name + " is there already and is not " + kind.words + "; it was left as it is. Name another file, or write over it with --force.");
+        try {
+            FileStart.allow(to, kind.name(), force);
+        } catch (FileProblem e) {
+            throw new IllegalArgumentException(e.getMessage().replace("Choose another name.", "Name another file, or write over it with --force."), e);
         }
     }
 
-    private static byte[] start(Path file) throws IOException {
-        try (var in = Files.newInputStream(file)) {
-            return in.readNBytes(1000);
-        }
+    boolean force() {
+        return force;
     }
 }

@@ -8,7 +8,8 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import tundra.app.publish.SheetSaver;
+import tundra.app.output.SheetSaver;
+import tundra.app.output.FileStart;
 import tundra.core.file.SheetFile;
 import tundra.core.fit.Frames;
 import tundra.core.model.Board;
@@ -61,7 +62,7 @@ final class SheetCommand implements Callable<Integer> {
             throw new IllegalArgumentException("The scale goes up to 16, margin and spacing from 0 to 1000.");
         }
         if (to != null) {
-            output.allow(to, OutputFile.Kind.PNG, file);
+            output.allow(to, FileStart.PNG, file);
         }
         Project p = Opening.of(file);
         SheetFile.Series s = pictures(p);

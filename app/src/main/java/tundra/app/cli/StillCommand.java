@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import tundra.app.output.FileStart;
 import tundra.core.file.SafeReplace;
 import tundra.core.model.Limits;
 import tundra.core.frame.Frame;
@@ -26,7 +27,7 @@ final class StillCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        output.allow(to, OutputFile.Kind.PNG, of.file());
+        output.allow(to, FileStart.PNG, of.file());
         Project p = of.project();
         Frame frame = of.frame(p);
         Point s = size == null ? frame.size() : Sizes.parse(size);

@@ -5,6 +5,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import tundra.app.output.FileStart;
 import tundra.core.file.SafeReplace;
 import tundra.core.model.Project;
 import tundra.core.svg.SvgWriter;
@@ -21,7 +22,7 @@ final class SvgCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
-        output.allow(to, OutputFile.Kind.SVG, of.file());
+        output.allow(to, FileStart.SVG, of.file());
         Project p = of.project();
         SafeReplace.put(to, SvgWriter.write(p, of.frame(p), Fonts.of(p.assets())));
         System.out.println(to);

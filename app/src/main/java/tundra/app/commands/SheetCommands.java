@@ -5,7 +5,7 @@ import java.util.function.Function;
 import javafx.scene.Node;
 import tundra.app.art.SheetPanel;
 import tundra.app.command.CommandIds;
-import tundra.app.publish.SheetSaver;
+import tundra.app.output.SheetSaver;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Names;

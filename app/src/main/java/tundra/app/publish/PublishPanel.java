@@ -1,233 +1,320 @@
 package tundra.app.publish;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.LinkedHashMap;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import javafx.application.Platform;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
+import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
+import tundra.app.output.LastMade;
+import tundra.app.output.OutputPlaces;
+import tundra.app.output.OutputQueue;
 import tundra.app.studio.Aspect;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.Caption;
+import tundra.app.widget.Icon;
+import tundra.app.widget.Press;
 import tundra.app.widget.Words;
-import tundra.app.widget.WordsOf;
+import tundra.core.edit.OutputEdits;
+import tundra.core.file.Fingerprint;
+import tundra.core.model.Output;
 import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
-import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
-import tundra.render.Fonts;
-import tundra.render.PictureSheets;
-import tundra.render.SkiaSeries;
-import tundra.web.Page;
-import tundra.web.PageCompiler;
-import tundra.web.Publisher;
 
-/** The outputs: the web page with its folder, its progress and the ways to look at it, and a card for each of {@link Outputs}. */
+/** The outputs of the piece: a card for each, the settings of the one that is worked on, and the queue in which they are made. */
 public final class PublishPanel extends VBox {
     private final Studio studio;
     private final Settings settings;
     private final Asker asker;
     private final Jobs jobs;
     private final Notices notices;
-    private final java.util.function.Consumer<String> show;
-    private final Label where = new Label();
-    private final Label state = new Label("not made yet");
-    private final ProgressBar bar = new ProgressBar(0);
-    private final Button make = new Button("Make the page");
-    private final Button cancel = new Button("Cancel");
-    private final HBox after;
-    private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
-    private final CheckBox history = new CheckBox("Scenes in browser history");
-    private final TextField language = new TextField();
-    private final Map<OutputKind, OutputCard> outputs = new LinkedHashMap<>();
-    private Runnable giveUp = () -> { };
-    private Path folder;
+    private final Consumer<String> show;
+    private final OutputPlaces places;
+    private final OutputQueue queue;
+    private final VBox cards = new VBox(8);
+    private final OutputDetails details;
+    private final Button all = new Button("Make all outputs");
+    private final PauseTransition rest = new PauseTransition(Duration.millis(700));
+    /** Whether each that was made is of the piece as it is, by its id. */
+    private final Map<String, Boolean> current = new HashMap<>();
+    private Project looked;
+    private String piece = "", picked = "";
 
-    public PublishPanel(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, java.util.function.Consumer<String> show) {
+    /** @param show opens an address with the system's own program */
+    public PublishPanel(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Consumer<String> show) {
         this.studio = studio;
         this.settings = settings;
         this.asker = asker;
         this.jobs = jobs;
         this.notices = notices;
         this.show = show;
+        places = new OutputPlaces(settings);
+        queue = new OutputQueue(jobs, this::finished);
+        queue.listen(this::shown);
         setId("publish");
         getStyleClass().add("outputs");
-        var title = Words.section("Outputs");
-        var name = new Label("Web page");
-        name.getStyleClass().add("card-title");
-        var kind = new Label("folder · HTML, SVG, script");
-        kind.getStyleClass().addAll("quiet", "small");
-        where.getStyleClass().addAll("mono", "small");
-        where.setWrapText(true);
-        where.setId("publish-folder");
-        where.setTextOverrun(javafx.scene.control.OverrunStyle.CENTER_ELLIPSIS);
-        state.getStyleClass().addAll("mono", "small");
-        state.setWrapText(true);
-        state.setId("publish-state");
-        bar.setMaxWidth(Double.MAX_VALUE);
-        bar.setVisible(false);
-        bar.managedProperty().bind(bar.visibleProperty());
-        var choose = new Button("Folder…");
-        choose.setId("publish-choose");
-        choose.setOnAction(e -> choose());
-        make.setId("publish-make");
-        make.getStyleClass().add("primary");
-        make.setOnAction(e -> make());
-        make.setMaxWidth(Double.MAX_VALUE);
-        HBox.setHgrow(make, Priority.ALWAYS);
-        cancel.setVisible(false);
-        cancel.managedProperty().bind(cancel.visibleProperty());
-        cancel.setOnAction(e -> giveUp.run());
-        var open = new Button("Open folder");
-        open.setOnAction(e -> show.accept(folder.toUri().toString()));
-        var browser = new Button("In browser");
-        browser.setOnAction(e -> show.accept(folder.resolve("index.html").toUri().toString()));
-        after = new HBox(8, open, browser);
-        after.setVisible(false);
-        after.managedProperty().bind(after.visibleProperty());
-        fit.setId("publish-fit");
-        fit.setMaxWidth(Double.MAX_VALUE);
-        fit.setAccessibleText("How large the page is seen");
-        fit.getItems().setAll(PageSettings.Fit.values());
-        fit.setConverter(new WordsOf<>(x -> x.words));
-        fit.setOnAction(e -> set("Change how the page fits", p -> fit.getValue() == null ? p : p.withFit(fit.getValue())));
-        language.setId("publish-language");
-        language.setAccessibleText("Language of the page, such as en or de");
-        Buttons.tip(language, "The language of the page's words, for screen readers and translators: en, de, pt-BR …");
-        language.setPrefColumnCount(6);
-        Runnable spoken = () -> {
-            if (PageSettings.isLanguage(language.getText().strip())) {
-                set("Change the page's language", p -> p.withLanguage(language.getText().strip()));
-            }
-            shown();
-        };
-        language.setOnAction(e -> spoken.run());
-        language.focusedProperty().addListener((o, was, is) -> {
-            if (!is) {
-                spoken.run();
-            }
-        });
-        var seen = new HBox(8, Words.of("Language", "quiet"), language);
-        seen.setAlignment(Pos.CENTER_LEFT);
-        history.setId("publish-history");
-        Buttons.tip(history, "Each scene has an address of its own, and the browser's way back goes from scene to scene");
-        history.setOnAction(e -> set(history.isSelected() ? "Let the browser go from scene to scene" : "Keep scenes from the browser's history", p -> p.withHistory(history.isSelected())));
-        var card = new VBox(6, name, kind, where, bar, state, new HBox(8, choose, cancel), after, Words.of("How large it is seen", "quiet"), fit, seen, history);
-        card.getStyleClass().addAll("card", "picked");
-        card.setAlignment(Pos.TOP_LEFT);
-        var cards = new VBox(10, card, make);
-        Outputs.ALL.forEach(k -> outputs.put(k, new OutputCard(k, studio, asker, jobs, notices, show)));
-        cards.getChildren().addAll(outputs.values());
+        var add = new Press("+");
+        add.setId("outputs-add");
+        add.setAccessibleText("Another output");
+        Buttons.tip(add, "Another output of this piece");
+        Buttons.menu(add, () -> Outputs.ALL.stream().map(k -> item("outputs-add-" + k.key(), k.label() + " – " + k.hint().substring(0, 1).toLowerCase(java.util.Locale.ROOT) + k.hint().substring(1), () -> add(k))).toList());
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var head = new HBox(8, Words.section("Outputs"), gap, add);
+        head.setAlignment(Pos.CENTER_LEFT);
+        details = new OutputDetails(studio, this);
         var scroll = new ScrollPane(cards);
         scroll.setFitToWidth(true);
         scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(title, scroll);
-        studio.listen(what -> {
-            if (what.contains(Aspect.FILE) || what.contains(Aspect.DESK)) {
-                suggest();
+        all.setId("outputs-all");
+        all.getStyleClass().add("primary");
+        all.setMaxWidth(Double.MAX_VALUE);
+        all.setMinHeight(Region.USE_PREF_SIZE);
+        all.setOnAction(e -> {
+            if (queue.busy()) {
+                queue.cancelAll();
+            } else {
+                make(studio.project().outputs());
             }
-            shown();
         });
-        shown();
-        suggest();
+        getChildren().addAll(head, scroll, all);
+        rest.setOnFinished(e -> look());
+        studio.listen(what -> {
+            if (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE) || what.contains(Aspect.DESK)) {
+                follow();
+            }
+        });
+        follow();
     }
 
-    private void set(String name, UnaryOperator<PageSettings> change) {
-        PageSettings now = studio.project().page(), next = change.apply(now);
-        if (!next.equals(now)) {
-            studio.editProject(name, null, p -> p.withPage(next));
+    private static MenuItem item(String id, String words, Runnable run) {
+        var i = new MenuItem(words);
+        i.setId(id);
+        i.setMnemonicParsing(false);
+        i.setOnAction(e -> run.run());
+        return i;
+    }
+
+    private void follow() {
+        if (!studio.project().id().equals(piece)) {
+            piece = studio.project().id();
+            queue.clear();
+            current.clear();
+            looked = null;
         }
+        shown();
+        if (studio.desk() == Desk.PUBLISH && looked != studio.kept()) {
+            rest.playFromStart();
+        }
+    }
+
+    /** Whether what was made still is of the piece as it is. */
+    private void look() {
+        Project p = studio.kept();
+        looked = p;
+        jobs.run(() -> {
+            String print = Fingerprint.of(p);
+            var out = new HashMap<String, Boolean>();
+            for (Output o : p.outputs()) {
+                LastMade made = LastMade.of(settings, p, o);
+                if (made != null) {
+                    out.put(o.id(), Files.exists(made.place()) && made.fingerprint().equals(Fingerprint.of(print, o)));
+                }
+            }
+            return out;
+        }, out -> {
+            current.clear();
+            current.putAll(out);
+            shown();
+        });
     }
 
     private void shown() {
-        fit.setValue(studio.project().page().fit());
-        history.setSelected(studio.project().page().history());
-        if (!language.isFocused()) {
-            language.setText(studio.project().page().language());
+        Project p = studio.project();
+        if (p.output(picked) == null) {
+            picked = p.outputs().isEmpty() ? "" : p.outputs().getFirst().id();
         }
+        List<String> ids = p.outputs().stream().map(Output::id).toList();
+        if (!cards().stream().map(OutputCard::outputId).toList().equals(ids)) {
+            cards.getChildren().setAll(ids.stream().map(id -> new OutputCard(id, () -> pick(id), () -> queue.cancel(id))).toList());
+        }
+        for (OutputCard c : cards()) {
+            Output o = p.output(c.outputId());
+            c.show(p, o, o.id().equals(picked), queue.state(o.id()), LastMade.of(settings, p, o), current.get(o.id()));
+        }
+        details.show(p.output(picked));
+        int at = ids.indexOf(picked) + 1;
+        if (cards.getChildren().indexOf(details) != at) {
+            cards.getChildren().remove(details);
+            cards.getChildren().add(Math.min(at, cards.getChildren().size()), details);
+        }
+        all.setDisable(p.outputs().isEmpty());
+        all.setText(queue.busy() ? "Cancel all" : p.outputs().size() == 1 ? "Make it" : "Make all outputs");
     }
 
-    private void suggest() {
-        folder = settings.output(studio.project().id());
-        if (folder == null && studio.file() != null) {
-            String file = studio.file().getFileName().toString().replaceFirst("\\.tundra$", "");
-            folder = studio.file().toAbsolutePath().resolveSibling(file + "-page");
-        }
-        where.setText(folder == null ? "no folder chosen yet" : Places.shown(folder, studio.file()));
+    private List<OutputCard> cards() {
+        return cards.getChildren().stream().filter(OutputCard.class::isInstance).map(OutputCard.class::cast).toList();
     }
 
-    private void choose() {
-        asker.folder("Folder for the page", folder == null ? null : folder.getParent()).ifPresent(f -> {
-            folder = f;
-            settings.setOutput(studio.project().id(), f);
-            where.setText(Places.shown(f, studio.file()));
+    private void pick(String id) {
+        picked = id;
+        shown();
+    }
+
+    void edit(String name, Object merge, UnaryOperator<Project> change) {
+        studio.editProject(name, merge, change);
+    }
+
+    private void add(OutputKind k) {
+        edit("Add " + k.label().toLowerCase(java.util.Locale.ROOT), null, p -> OutputEdits.add(p, k));
+        picked = studio.project().outputs().getLast().id();
+        shown();
+    }
+
+    /** Where an output goes; null where no folder is known yet. */
+    Path place(Output o) {
+        return places.of(studio.project(), o, studio.file());
+    }
+
+    /** Where an output goes, as people say it. */
+    String placeWords(Output o) {
+        Path to = place(o);
+        return to == null ? "no folder chosen yet" : Places.shown(to, studio.file());
+    }
+
+    /** Asks for the folder of all outputs. */
+    boolean chooseFolder() {
+        Path now = places.folder(studio.project(), studio.file());
+        Optional<Path> chosen = asker.folder("Folder for the outputs", now);
+        chosen.ifPresent(f -> {
+            places.setFolder(studio.project(), f);
+            shown();
+        });
+        return chosen.isPresent();
+    }
+
+    /** Asks for a place of an output alone. */
+    void choosePlace(Output o) {
+        Path now = place(o);
+        boolean folder = Outputs.ending(o).isEmpty();
+        Optional<Path> chosen = folder ? asker.folder("Folder for “" + o.name() + "”", now == null ? null : now.getParent())
+                : asker.save("Make “" + o.name() + "”", now == null ? OutputPlaces.name(studio.project(), o, studio.file()) : now.getFileName().toString(), now == null ? null : now.getParent());
+        chosen.ifPresent(to -> {
+            String name = places.name(studio.project(), to, studio.file());
+            places.setElsewhere(studio.project(), o, name == null ? to : null);
+            if (name != null) {
+                edit("Name the file of " + o.name(), null, p -> OutputEdits.map(p, o.id(), x -> x.withFile(name)));
+            }
+            shown();
         });
     }
 
-    /** Makes the page off the interface thread; asks for a folder first when there is none. */
-    public void make() {
-        if (folder == null) {
-            choose();
-        }
-        if (folder == null) {
+    /** Makes some outputs, one after the other; asks for a folder first where none is known. */
+    void make(List<Output> some) {
+        if (some.stream().anyMatch(o -> place(o) == null) && !chooseFolder()) {
             return;
         }
-        Project project = studio.kept();
-        Path to = folder;
-        make.setDisable(true);
-        cancel.setVisible(true);
-        bar.setVisible(true);
-        bar.setProgress(0);
-        state.setText("compiling…");
-        giveUp = jobs.start(progress -> {
-            try {
-                Fonts fonts = Fonts.of(project.assets());
-                Page page = new PageCompiler(fonts, fonts, new PictureSheets(), new SkiaSeries(progress.part(0, 0.9))).compile(project, null);
-                Publisher.publish(page, to, progress.part(0.9, 1));
-                progress.check();
-                return new Made(page.files().size(), page.files().values().stream().mapToLong(Page.Part::length).sum());
-            } finally {
-                Platform.runLater(this::ended);
+        Project p = studio.kept();
+        var taken = new ArrayList<Path>();
+        for (Output o : some) {
+            Path to = place(o);
+            if (taken.contains(to)) {
+                notices.problem("Two outputs would go to “" + to.getFileName() + "”. Give “" + o.name() + "” another name or place; it was not made.");
+            } else {
+                taken.add(to);
+                queue.add(p, p.output(o.id()) == null ? o : p.output(o.id()), to);
             }
-        }, bar::setProgress, made -> {
-            state.setText(made.files + " files · " + made.bytes / 1024 + " KB · runs without a server");
-            after.setVisible(true);
-            settings.setOutput(project.id(), to);
-            notices.news("The page is made: " + Places.shown(to, studio.file()) + ".");
-        }, () -> {
-            state.setText("given up; nothing was changed");
-            after.setVisible(false);
-        });
-    }
-
-    /** Makes another output of the scene that is open; asks where to. */
-    public void make(OutputKind kind) {
-        outputs.get(kind).make();
-    }
-
-    private record Made(int files, long bytes) {}
-
-    private void ended() {
-        make.setDisable(false);
-        cancel.setVisible(false);
-        bar.setVisible(false);
-        if (state.getText().equals("compiling…")) {
-            state.setText("not made");
         }
+    }
+
+    /** Makes the first output of a kind; adds one where there is none. */
+    public void make(OutputKind kind) {
+        Output o = studio.project().outputs().stream().filter(x -> x.kind() == kind).findFirst().orElse(null);
+        if (o == null) {
+            add(kind);
+            o = studio.project().outputs().getLast();
+        }
+        picked = o.id();
+        make(List.of(o));
+        shown();
+    }
+
+    /** Makes all outputs of the piece. */
+    public void makeAll() {
+        make(studio.project().outputs());
+    }
+
+    private void finished(OutputQueue.Finished f, int together) {
+        new LastMade(System.currentTimeMillis(), f.made().size() + " · " + f.made().words(), f.fingerprint(), f.made().path()).keep(settings, f.project(), f.output());
+        current.put(f.output().id(), f.project() == studio.kept() ? Boolean.TRUE : null);
+        looked = f.project() == studio.kept() ? looked : null;
+        shown();
+        String more = f.made().leftOut().isEmpty() ? "" : " " + f.made().leftOut();
+        if (together > 1) {
+            notices.news(together + " outputs are made, " + Places.shown(f.made().path().toAbsolutePath().getParent(), studio.file()) + ".", "Show the folder", () -> open(f.made().path().toAbsolutePath().getParent()));
+        } else if (together == 1) {
+            notices.news("“" + f.output().name() + "” is made: " + f.made().size() + ", " + Places.shown(f.made().path(), studio.file()) + "." + more, "Open", () -> open(opened(f.output(), f.made().path())));
+        }
+    }
+
+    private static Path opened(Output o, Path made) {
+        Path index = made.resolve("index.html");
+        return (o.kind() == Outputs.PAGE || o.kind() == Outputs.EMBED) && Files.isDirectory(made) && Files.exists(index) ? index : made;
+    }
+
+    private void open(Path file) {
+        show.accept(file.toUri().toString());
+    }
+
+    void open(Output o) {
+        LastMade made = LastMade.of(settings, studio.project(), o);
+        if (made != null && Files.exists(made.place())) {
+            open(opened(o, made.place()));
+        }
+    }
+
+    void showFolder(Output o) {
+        LastMade made = LastMade.of(settings, studio.project(), o);
+        if (made != null) {
+            open(Files.isDirectory(made.place()) ? made.place() : made.place().toAbsolutePath().getParent());
+        }
+    }
+
+    boolean wasMade(Output o) {
+        LastMade made = LastMade.of(settings, studio.project(), o);
+        return made != null && Files.exists(made.place());
+    }
+
+    OutputQueue queue() {
+        return queue;
+    }
+
+    Jobs jobs() {
+        return jobs;
+    }
+
+    Notices notices() {
+        return notices;
     }
 }

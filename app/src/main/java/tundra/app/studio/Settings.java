@@ -80,14 +80,30 @@ public final class Settings {
         store();
     }
 
-    /** The folder that a project's page was last written to; null for none. */
-    public Path output(String projectId) {
-        String s = values.getProperty("output." + projectId);
+    /** The folder that a project's outputs are written to; null where none was chosen. */
+    public Path outputsFolder(String projectId) {
+        String s = values.getProperty("outputs." + projectId);
         return s == null ? null : Path.of(s);
     }
 
-    public void setOutput(String projectId, Path folder) {
-        put("output." + projectId, folder.toAbsolutePath().toString());
+    public void setOutputsFolder(String projectId, Path folder) {
+        put("outputs." + projectId, folder.toAbsolutePath().toString());
+    }
+
+    /** What is remembered on this machine of an output: where else it goes, when it was made …; null for nothing. */
+    public String ofOutput(String what, String projectId, String outputId) {
+        return values.getProperty("output." + what + "." + projectId + "." + outputId);
+    }
+
+    /** @param value null forgets it */
+    public void setOfOutput(String what, String projectId, String outputId, String value) {
+        String key = "output." + what + "." + projectId + "." + outputId;
+        if (value == null) {
+            values.remove(key);
+            store();
+        } else {
+            put(key, value);
+        }
     }
 
     /** Easings that were kept, by their names. */

@@ -155,8 +155,9 @@ public final class MainWindow {
             w.commands.add(CommandIds.HELPER + h.name(), "Move: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> overlays.help(h));
         }
         for (OutputKind k : Outputs.ALL) {
-            w.commands.add("make-" + k.key(), "Make a " + k.label().toLowerCase(Locale.ROOT) + " of this scene…", null, () -> true, () -> make(k));
+            w.commands.add("make-" + k.key(), "Make " + (k == Outputs.FRAMES ? "still frames" : (k.label().matches("[AEIOU].*") ? "an " : "a ") + k.label().substring(0, 1).toLowerCase(Locale.ROOT) + k.label().substring(1)), null, () -> true, () -> make(k));
         }
+        w.commands.add("make-all", "Make all outputs", "Shortcut+Shift+E", () -> !studio.project().outputs().isEmpty(), this::makeAll);
         ScriptCommands.add(w, this::scripts);
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, overlays::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
@@ -499,6 +500,11 @@ public final class MainWindow {
     private void make(OutputKind kind) {
         studio.setDesk(Desk.PUBLISH);
         publish.get().make(kind);
+    }
+
+    private void makeAll() {
+        studio.setDesk(Desk.PUBLISH);
+        publish.get().makeAll();
     }
 
     private Node publish() {

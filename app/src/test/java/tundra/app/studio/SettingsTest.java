@@ -24,12 +24,12 @@ class SettingsTest {
         }
         s.addRecent(folder.resolve("piece 9.tundra"));
         s.setDark(true);
-        s.setOutput("p1", folder.resolve("page"));
+        s.setOutputsFolder("p1", folder.resolve("page"));
         Files.delete(folder.resolve("piece 10.tundra"));
         var again = new Settings(file);
         assertThat(again.dark()).isTrue();
-        assertThat(again.output("p1")).isEqualTo(folder.resolve("page").toAbsolutePath());
-        assertThat(again.output("p2")).isNull();
+        assertThat(again.outputsFolder("p1")).isEqualTo(folder.resolve("page").toAbsolutePath());
+        assertThat(again.outputsFolder("p2")).isNull();
         assertThat(again.recent()).extracting(p -> p.getFileName().toString()).startsWith("piece 9.tundra", "piece 11.tundra", "piece 8.tundra")
                 .doesNotContain("piece 10.tundra").doesNotHaveDuplicates();
     }

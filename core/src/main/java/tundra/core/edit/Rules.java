@@ -28,7 +28,7 @@ public final class Rules {
 
     /** A version as it may stand: without what names something that went, and with scripts that follow what was renamed. */
     public static Project tidied(Project before, Project after) {
-        return after == before ? after : Scripts.follow(before, Scenes.grounded(before, Reactions.tidied(after)));
+        return after == before ? after : Scripts.follow(before, Scenes.grounded(before, OutputEdits.tidied(Reactions.tidied(after))));
     }
 
     /** One sentence that says why a version can't follow another; null when it can. Whatever was so before is no reason. */
@@ -72,7 +72,8 @@ public final class Rules {
                 }
             }
         }
-        return after.reactions() == before.reactions() ? null : ofReactions(after.reactions());
+        String outputs = after.outputs() == before.outputs() ? null : OutputEdits.refusal(after);
+        return outputs != null || after.reactions() == before.reactions() ? outputs : ofReactions(after.reactions());
     }
 
     private static String ofPlace(Project after, Place p, Board was, boolean otherShelf) {

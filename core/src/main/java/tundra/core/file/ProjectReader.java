@@ -13,6 +13,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.OutputEdits;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.Shown;
 import tundra.core.geometry.Outline;
@@ -37,6 +38,10 @@ import tundra.core.model.LabelledSlot;
 import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Opening;
+import tundra.core.model.LabelledSlot;
+import tundra.core.model.Output;
+import tundra.core.model.OutputKind;
+import tundra.core.model.Outputs;
 import tundra.core.model.PageSettings;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -161,10 +166,14 @@ final class ProjectReader {
         if (f.has("page")) {
             parts.part(() -> page[0] = page(f.object("page")));
         }
+        var outputs = f.has("outputs") ? new ArrayList<Output>() : Outputs.USUAL;
+        for (JsonNode n : f.has("outputs") ? f.list("outputs") : List.<JsonNode>of()) {
+            parts.part(() -> outputs.add(output(new Fields(n, "output " + (outputs.size() + 1) + named(n)))));
+        }
         f.keepUnknown(Places.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], outputs, Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
-        p = Reactions.tidied(p);
+        p = OutputEdits.tidied(Reactions.tidied(p));
         for (Motif m : motifs) {
             if (Motifs.holds(p, m.id(), m.id())) {
                 throw new FileProblem("the motif “" + m.name() + "” holds itself");
@@ -367,6 +376,28 @@ final class ProjectReader {
             }
         }
         return out;
+    }
+
+    private Output output(Fields f) throws FileProblem {
+        OutputKind kind = Outputs.byKey(f.text("kind"));
+        if (kind == null) {
+            throw f.problem("kind", "is not one that this version knows");
+        }
+        String id = id(f), file = f.has("file") ? f.text("file") : "";
+        if (!file.isEmpty() && !Output.isFile(file)) {
+            throw f.problem("file", "should be the name of a file, without a way out of its folder");
+        }
+        Output o = kind.made(id, SlotReader.words(f, "name")).withFile(file);
+        if (f.has("settings")) {
+            Fields s = f.object("settings");
+            for (LabelledSlot x : kind.settings()) {
+                if (s.has(x.slot().key())) {
+                    o = o.with(x.slot(), x.slot().type() == Slot.Type.SCENE || x.slot().type() == Slot.Type.LAYOUT ? s.text(x.slot().key()) : SlotReader.plain(s, x.slot()));
+                }
+            }
+        }
+        f.keepUnknown(Places.of("output", id), unknown);
+        return o;
     }
 
     private static PageSettings page(Fields f) throws FileProblem {

@@ -29,6 +29,8 @@ import tundra.core.model.MapData;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
+import tundra.core.model.Output;
+import tundra.core.model.Outputs;
 import tundra.core.model.PageSettings;
 import tundra.core.model.Opening;
 import tundra.core.model.Project;
@@ -55,7 +57,7 @@ import tundra.core.motion.Track;
 final class ProjectWriter {
     private final Project project;
 
-    private ProjectWriter(Project project) {
+    ProjectWriter(Project project) {
         this.project = project;
     }
 
@@ -117,6 +119,10 @@ final class ProjectWriter {
         }
         if (!project.page().equals(PageSettings.USUAL)) {
             page(o.putObject("page"), project.page());
+        }
+        if (!project.outputs().equals(Outputs.USUAL)) {
+            ArrayNode outputs = o.putArray("outputs");
+            project.outputs().forEach(x -> unknown(output(outputs.addObject(), x), Places.of("output", x.id())));
         }
         return unknown(o, Places.PROJECT);
     }
@@ -305,7 +311,7 @@ final class ProjectWriter {
         return o;
     }
 
-    private static JsonNode value(Object v) {
+    static JsonNode value(Object v) {
         return switch (v) {
             case Color c -> Json.MAPPER.getNodeFactory().stringNode(c.hex());
             case Gradient g -> gradient(g);
@@ -473,6 +479,24 @@ final class ProjectWriter {
             o.put("group", r.group());
         }
         return unknown(o, Places.of("reaction", r.id()));
+    }
+
+    /** Only what isn't as it is at first. */
+    private static ObjectNode output(ObjectNode o, Output x) {
+        o.put("id", x.id()).put("kind", x.kind().key()).put("name", x.name());
+        if (!x.file().isEmpty()) {
+            o.put("file", x.file());
+        }
+        ObjectNode settings = Json.MAPPER.createObjectNode();
+        x.settings().values().forEach((slot, v) -> {
+            if (!v.equals(slot.standard())) {
+                settings.set(slot.key(), Json.MAPPER.valueToTree(v));
+            }
+        });
+        if (!settings.isEmpty()) {
+            o.set("settings", settings);
+        }
+        return o;
     }
 
     private static void page(ObjectNode o, PageSettings p) {

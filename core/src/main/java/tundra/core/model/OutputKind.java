@@ -16,10 +16,15 @@ public record OutputKind(String key, String label, String hint, List<LabelledSlo
         settings = List.copyOf(settings);
     }
 
-    /** As it is when it is chosen. */
+    /** As it is when it is chosen, outside of any piece. */
     public Output made() {
+        return made("", label);
+    }
+
+    /** As it is when it is chosen. */
+    public Output made(String id, String name) {
         var out = new LinkedHashMap<Slot, Object>();
         settings.forEach(s -> out.put(s.slot(), s.slot().standard()));
-        return new Output(this, new Slots(out));
+        return new Output(id, name, this, new Slots(out), "");
     }
 }

@@ -19,4 +19,14 @@ public interface SeriesPainter {
     default byte[] poster(Asset video, long time) {
         return null;
     }
+
+    /** What a visitor sees so many µs after the first scene was opened, fitted into a picture, as a PNG; null where none can be painted. */
+    default byte[] shared(Project p, long time, int width, int height) {
+        return null;
+    }
+
+    /** A picture in so many pixels and with fewer bytes, as a WebP; null where it can't be had. */
+    default Asset smaller(Asset picture, int width, int height) {
+        return null;
+    }
 }

@@ -14,7 +14,6 @@ import tundra.core.geometry.Affine;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
-import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Element;
 import tundra.core.model.FontSource;
@@ -22,6 +21,7 @@ import tundra.core.model.Gradient;
 import tundra.core.model.Paint;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
+import tundra.core.model.Tree;
 
 /** A frame as one SVG file that holds all it needs: pictures and fonts lie in it. */
 public final class SvgWriter {
@@ -33,9 +33,12 @@ public final class SvgWriter {
     private final Map<String, String> names = new LinkedHashMap<>();
     private int next;
 
-    private SvgWriter(Project project, FontSource fonts) {
+    SvgWriter(Project project, FontSource fonts) {
         this.project = project;
         this.fonts = fonts;
+        for (Place s : project.places()) {
+            Tree.each(s.board().elements(), (Element e) -> names.put(e.id(), e.name()));
+        }
     }
 
     public static String write(Project project, Frame frame, FontSource fonts) {
@@ -43,19 +46,24 @@ public final class SvgWriter {
     }
 
     private String write(Frame f) {
-        for (Place s : project.places()) {
-            Board b = s.board();
-            tundra.core.model.Tree.each(b.elements(), (Element e) -> names.put(e.id(), e.name()));
-        }
-        String w = plain(f.size().x()), h = plain(f.size().y());
         if (f.background().visible()) {
-            body.append("<rect width=\"").append(w).append("\" height=\"").append(h).append("\"").append(paint("fill", f.background(), f.size())).append("/>\n");
+            mark(new Mark.Fill(new Form.Box(f.size(), 0), f.background(), f.size()));
+            body.append('\n');
         }
         f.nodes().forEach(this::node);
+        return file(f.size(), "");
+    }
+
+    /** The file of what was written so far. @param css rules of its own */
+    String file(Point size, String css) {
+        String w = plain(size.x()), h = plain(size.y());
         var out = new StringBuilder("<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"").append(w).append("\" height=\"").append(h)
                 .append("\" viewBox=\"0 0 ").append(w).append(' ').append(h).append("\">\n");
-        if (!faces.isEmpty()) {
-            out.append("<style>text{text-rendering:geometricPrecision;white-space:pre}");
+        if (!faces.isEmpty() || !css.isEmpty()) {
+            out.append("<style>").append(css);
+            if (!faces.isEmpty()) {
+                out.append("text{text-rendering:geometricPrecision;white-space:pre}");
+            }
             faces.forEach((name, data) -> out.append("@font-face{font-family:'").append(name).append("';src:url(data:font/ttf;base64,")
                     .append(Base64.getEncoder().encodeToString(data)).append(")}"));
             out.append("</style>\n");
@@ -66,6 +74,15 @@ public final class SvgWriter {
         return out.append(body).append("</svg>\n").toString();
     }
 
+    /** Letters that were written so far. */
+    int length() {
+        return body.length() + definitions.length();
+    }
+
+    void raw(String text) {
+        body.append(text);
+    }
+
     private static String plain(double v) {
         return Numbers.plain(v, 4);
     }
@@ -74,7 +91,20 @@ public final class SvgWriter {
         if (n.opacity() <= 0) {
             return;
         }
+        open(n, "");
+        n.marks().forEach(this::mark);
+        clips(n);
+        n.children().forEach(this::node);
+        close(n);
+        body.append('\n');
+    }
+
+    /** Begins a node. @param css the class that it gets; empty for none */
+    void open(FrameNode n, String css) {
         body.append("<g");
+        if (!css.isEmpty()) {
+            body.append(" class=\"").append(css).append('"');
+        }
         if (!n.toParent().equals(Affine.IDENTITY)) {
             body.append(" transform=\"matrix(").append(GradientText.matrix(n.toParent())).append(")\"");
         }
@@ -87,14 +117,20 @@ public final class SvgWriter {
         if (name != null) {
             body.append("<title>").append(escape(name)).append("</title>");
         }
-        n.marks().forEach(this::mark);
+    }
+
+    /** What follows lies in what a node is cut to. */
+    void clips(FrameNode n) {
         for (tundra.core.geometry.Outline clip : n.clips()) {
             String id = "c" + next++;
             definitions.append("<clipPath id=\"").append(id).append("\"><path d=\"").append(clip.svgPath()).append("\"/></clipPath>\n");
             body.append("<g clip-path=\"url(#").append(id).append(")\">");
         }
-        n.children().forEach(this::node);
-        body.append("</g>".repeat(n.clips().size())).append("</g>\n");
+    }
+
+    /** Ends a node whose clips were written. */
+    void close(FrameNode n) {
+        body.append("</g>".repeat(n.clips().size())).append("</g>");
     }
 
     /** Its effects, and how it blends. */
@@ -111,7 +147,7 @@ public final class SvgWriter {
         }
     }
 
-    private void mark(Mark m) {
+    void mark(Mark m) {
         switch (m) {
             case Mark.Fill f -> form(f.form(), paint("fill", f.paint(), f.box()));
             case Mark.Stroke s -> form(s.form(), " fill=\"none\"" + paint("stroke", s.paint(), s.box()) + stroke(s.style()));

@@ -358,6 +358,7 @@ class Piece {
 //# core
     // those that still go stay until they are through
     for (const s of this.scenes) if (s !== scene && !s.moves && !s.el.hidden) s.hide();
+    this.el.dispatchEvent(new Event("tundra-shown"));
 //# reactions
     setTimeout(() => this.#near(scene), 500);
 //# fit
@@ -577,6 +578,7 @@ return {
   start(data, el = [...document.querySelectorAll("." + data.scope)].find((x) => pieces.every((p) => p.el !== x)), base = document.currentScript?.src || document.baseURI) {
     const piece = new Piece(data, el, base);
     pieces.push(piece);
+    el.dataset.ready = "";
     tell("the piece is ready");
     return piece;
   },

@@ -1,4 +1,4 @@
-package tundra.app.publish;
+package tundra.app.output;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -15,6 +15,9 @@ import tundra.render.SheetPainter;
 
 /** Writes drawings as a sheet with its JSON beside it, or as a series of pictures. */
 public final class SheetSaver {
+    /** The most frames of a scene on one. */
+    public static final int MOST = 10_000;
+
     private SheetSaver() {}
 
     /** The picture and, beside it with the same name, the JSON that says where each drawing lies. */
