@@ -129,13 +129,13 @@ class FilesTest {
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.click("output-settings");
         t.folderToUse = mine;
-        t.click("output-where");
-        t.click("output-make");
+        t.fire("output-where");
+        t.fire("output-make");
         t.until(() -> t.label("output-state-usual-page").contains("Tundra did not make"));
         assertThat(Files.readString(mine.resolve("index.html"))).isEqualTo("my diary");
         t.folderToUse = folder.resolve("page");
-        t.click("output-where");
-        t.click("output-make");
+        t.fire("output-where");
+        t.fire("output-make");
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
         assertThat(RealWindow.fx(() -> ((Label) t.node("output-state-usual-page")).getText())).contains(" files").contains("made today");
     }
@@ -177,8 +177,8 @@ class FilesTest {
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.click("output-settings");
         t.folderToUse = folder.resolve("page");
-        t.click("output-where");
-        t.click("output-make");
+        t.fire("output-where");
+        t.fire("output-make");
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
         String page = Files.readString(folder.resolve("page/index.html"));
         save(folder.resolve("second.tundra"));
@@ -190,7 +190,7 @@ class FilesTest {
         assertThat(t.studio.project().id()).isNotEqualTo(id);
         t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
         assertThat(t.studio.unsaved()).isFalse();
-        t.click("output-make");
+        t.fire("output-make");
         t.until(() -> Files.exists(folder.resolve("second-page/index.html")) && !t.w.jobs.busy());
         assertThat(Files.readString(folder.resolve("page/index.html"))).isEqualTo(page);
     }

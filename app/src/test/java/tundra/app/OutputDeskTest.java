@@ -6,8 +6,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -48,13 +46,6 @@ class OutputDeskTest extends InWindow {
         return RealWindow.fx(() -> t.studio.project().output("usual-" + kind));
     }
 
-    private void fire(String id) throws Exception {
-        RealWindow.fx(() -> {
-            ((Button) t.node(id)).fire();
-            return null;
-        });
-    }
-
     /** Chooses from a list. */
     private void choose(String id, int which) throws Exception {
         RealWindow.fx(() -> {
@@ -73,8 +64,8 @@ class OutputDeskTest extends InWindow {
         t.fill("output-field-until", "0.5");
         t.fill("output-field-rate", "10");
         t.fileToSave = folder.resolve("one.mp4");
-        t.click("output-where");
-        t.click("output-make");
+        t.fire("output-where");
+        t.fire("output-make");
         t.until(() -> Files.exists(folder.resolve("one.mp4")) && !t.w.jobs.busy());
         Asset made = VideoReader.read(folder.resolve("one.mp4"));
         assertThat(made.width()).isEqualTo(160);
@@ -85,19 +76,16 @@ class OutputDeskTest extends InWindow {
         byte[] before = Files.readAllBytes(folder.resolve("one.mp4"));
         t.fill("output-field-until", "600");
         t.fill("output-field-width", "1280");
-        fire("output-make");
+        t.fire("output-make");
         var bar = (ProgressBar) ((javafx.scene.Parent) t.node("output-usual-film")).lookup(".progress-bar");
         t.until(() -> t.w.jobs.busy() && bar.isVisible() && bar.getProgress() > 0);
-        fire("output-cancel-usual-film");
+        t.fire("output-cancel-usual-film");
         t.until(() -> !t.w.jobs.busy());
         assertThat(said("film")).isEqualTo("given up; nothing was written");
         assertThat(folder.resolve("one.mp4")).hasBinaryContent(before);
         // what can't be is said on its card
-        RealWindow.fx(() -> {
-            ((CheckBox) t.node("output-field-clear")).fire();
-            return null;
-        });
-        fire("output-make");
+        t.fire("output-field-clear");
+        t.fire("output-make");
         t.until(() -> t.label("output-state-usual-film").contains("can't be seen through"));
         assertThat(folder.resolve("one.mp4")).hasBinaryContent(before);
         // what was said of it are steps of undo like any other

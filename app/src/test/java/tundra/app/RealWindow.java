@@ -234,6 +234,15 @@ final class RealWindow implements AutoCloseable, Asker {
     }
 
     /** A part of the window; waits until it is there. */
+    /** Presses a button, wherever in its list it is scrolled to. */
+    void fire(String id) throws Exception {
+        var button = (javafx.scene.control.ButtonBase) node(id);
+        fx(() -> {
+            button.fire();
+            return null;
+        });
+    }
+
     /** What a label says; empty where it isn't there. To be asked on the interface thread. */
     String label(String id) {
         return stage.getScene().lookup("#" + id) instanceof javafx.scene.control.Labeled l ? l.getText() : "";

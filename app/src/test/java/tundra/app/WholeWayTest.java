@@ -114,8 +114,8 @@ class WholeWayTest {
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.click("output-settings");
         t.folderToUse = folder.resolve("page");
-        t.click("output-where");
-        t.click("output-make");
+        t.fire("output-where");
+        t.fire("output-make");
         t.until(() -> Files.exists(folder.resolve("page/index.html")) && !t.w.jobs.busy());
         return folder.resolve("page/index.html");
     }

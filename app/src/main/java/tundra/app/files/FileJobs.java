@@ -24,6 +24,7 @@ import tundra.core.edit.Drawings;
 import tundra.core.edit.Kept;
 import tundra.core.edit.MotifParts;
 import tundra.core.edit.NaturalOrder;
+import tundra.core.edit.OutputEdits;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
@@ -184,7 +185,7 @@ public final class FileJobs {
         Project open = studio.kept();
         boolean copy = studio.file() != null && !studio.file().toAbsolutePath().equals(to.toAbsolutePath());
         // a piece that was never saved takes the name of its file; a copy is a piece of its own, with outputs of its own
-        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy ? open.withId(Ids.next()) : open;
+        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy ? OutputEdits.named(open.withId(Ids.next())) : open;
         Object document = studio.document();
         jobs.run(() -> {
             ProjectFile.write(project, to);

@@ -13,7 +13,6 @@ import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -33,6 +32,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
+import tundra.app.widget.TallPane;
 import tundra.app.widget.Words;
 import tundra.core.edit.OutputEdits;
 import tundra.core.file.Fingerprint;
@@ -83,9 +83,8 @@ public final class PublishPanel extends VBox {
         var head = new HBox(8, Words.section("Outputs"), gap, add);
         head.setAlignment(Pos.CENTER_LEFT);
         details = new OutputDetails(studio, this);
-        var scroll = new ScrollPane(cards);
-        scroll.setFitToWidth(true);
-        scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+        cards.getStyleClass().add("output-cards");
+        var scroll = new Cards(cards);
         VBox.setVgrow(scroll, Priority.ALWAYS);
         all.setId("outputs-all");
         all.getStyleClass().add("primary");
@@ -106,6 +105,13 @@ public final class PublishPanel extends VBox {
             }
         });
         follow();
+    }
+
+    /** Scrolled where it doesn't fit. */
+    private static final class Cards extends TallPane {
+        Cards(Region content) {
+            setContent(content);
+        }
     }
 
     private static MenuItem item(String id, String words, Runnable run) {

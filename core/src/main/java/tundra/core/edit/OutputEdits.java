@@ -73,6 +73,12 @@ public final class OutputEdits {
         return at == to ? p : p.withOutputs(all);
     }
 
+    /** With outputs whose files are all named after the piece, as those of a copy are, so that it writes over nothing of the first. */
+    public static Project named(Project p) {
+        List<Output> now = p.outputs().stream().map(o -> o.withFile("")).toList();
+        return now.equals(p.outputs()) ? p : p.withOutputs(now);
+    }
+
     /** Without scenes and layouts that are gone: the first scene, as it is drawn, takes their place. */
     public static Project tidied(Project p) {
         List<Output> now = p.outputs().stream().map(o -> tidied(p, o)).toList();
