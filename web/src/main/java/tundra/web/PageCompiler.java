@@ -108,6 +108,8 @@ public final class PageCompiler {
         }
         layouts.markups().forEach(markup::with);
         var files = new LinkedHashMap<String, Page.Part>();
+        // what is only tried is ready at once
+        boolean pack = series != null && extraScript == null;
         // nobody tries a piece with its scripts off
         byte[] still = series == null || extraScript != null ? null : series.still(piece);
         if (still != null) {
@@ -124,7 +126,7 @@ public final class PageCompiler {
         }
         files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null, headLines(piece, head, icon, shared != null)))));
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
-        files.put("piece.css", Page.Part.of(utf8(css(markup) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
+        files.put("piece.css", Page.Part.of(utf8(css(markup, pack) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, layouts, extraScript != null, used);
         if (values.any()) {
@@ -152,8 +154,10 @@ public final class PageCompiler {
             r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), Page.Part.of(a.source())));
         }
         BlockWriter.files(project, series, files);
+        PackedFonts packed = pack ? new PackedFonts(piece) : null;
         for (Markup.Face f : markup.faces()) {
-            files.put(fontPath(f), Page.Part.of(fonts.file(f.family(), f.weight())));
+            byte[] whole = fonts.file(f.family(), f.weight());
+            files.put(fontPath(f, pack), Page.Part.of(pack ? packed.of(whole) : whole));
             byte[] licence = fonts.licence(f.family());
             if (licence != null) {
                 files.put("fonts/LICENSE-" + slug(f.family()) + ".txt", Page.Part.of(licence));
@@ -204,8 +208,8 @@ public final class PageCompiler {
         return clear ? plain : plain.substring(0, Math.min(plain.length(), LONGEST)) + "-" + Asset.hash(utf8(family)).substring(0, 8);
     }
 
-    private static String fontPath(Markup.Face f) {
-        return "fonts/" + slug(f.family()) + "-" + f.weight() + ".ttf";
+    private static String fontPath(Markup.Face f, boolean packed) {
+        return "fonts/" + slug(f.family()) + "-" + f.weight() + (packed ? ".woff2" : ".ttf");
     }
 
     /** Nothing stands in it that a strict Content-Security-Policy forbids: styles and scripts are files. */
@@ -258,11 +262,11 @@ public final class PageCompiler {
                 + (head.blank() ? ".tundra:not([data-ready]){visibility:hidden}\n" : "");
     }
 
-    private static String css(Markup m) {
+    private static String css(Markup m, boolean pack) {
         var s = new StringBuilder();
         for (Markup.Face f : m.faces()) {
             s.append("@font-face{font-family:'").append(family(f.family(), f.weight())).append("';font-weight:").append(f.weight())
-                    .append(";src:url(").append(fontPath(f)).append(")}\n");
+                    .append(";src:url(").append(fontPath(f, pack)).append(")}\n");
         }
         return s.append("""
                 body{margin:0}

@@ -82,10 +82,10 @@ class PublisherTest {
     @Test
     void whatStandsInTheWayIsNamed() throws Exception {
         Files.createDirectories(folder.resolve("a.js"));
-        assertThatThrownBy(() -> publish(page("index.html", "a.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("“a.js”").hasMessageContaining("a folder where the page has a file");
+        assertThatThrownBy(() -> publish(page("index.html", "a.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("“a.js”").hasMessageContaining("a folder where a file is to be");
         Files.delete(folder.resolve("a.js"));
         Files.writeString(folder.resolve("pictures"), "mine");
-        assertThatThrownBy(() -> publish(page("index.html", "pictures/a.png"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("a file where the page has a folder");
+        assertThatThrownBy(() -> publish(page("index.html", "pictures/a.png"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("a file where a folder is to be");
         Files.writeString(folder.resolve("b.js"), "mine");
         assertThatThrownBy(() -> publish(page("index.html", "b.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("Tundra did not make it");
         assertThat(Files.readString(folder.resolve("b.js"))).isEqualTo("mine");

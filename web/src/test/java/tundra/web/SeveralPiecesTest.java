@@ -59,7 +59,7 @@ class SeveralPiecesTest extends InBrowser {
     }
 
     /** A piece of a box that slides when it is tapped, counted by a script of the piece. */
-    private static Project slides(String id, String color) {
+    static Project slides(String id, String color) {
         var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 50)).with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse(color)), new Content.Rectangle());
         var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 20)).with(Properties.FILL, Color.BLACK), new Content.Text("{taps}", "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", Timeline.MAIN, 200_000, false, false, Map.of()).with("box", Properties.POSITION,

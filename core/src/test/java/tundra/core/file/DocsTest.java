@@ -21,6 +21,8 @@ import tundra.core.model.Conditions;
 import tundra.core.model.Content;
 import tundra.core.model.EffectKind;
 import tundra.core.model.Events;
+import tundra.core.model.OutputKind;
+import tundra.core.model.Outputs;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -48,6 +50,9 @@ class DocsTest {
         s.append("\n| block | what it is | settings |\n|---|---|---|\n");
         Blocks.ALL.forEach(k -> s.append("| `").append(k.key()).append("` | ").append(k.hint()).append(" | ")
                 .append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label() + (x.unit().isEmpty() ? "" : ", " + x.unit()) + ")").collect(Collectors.joining(", "))).append(" |\n"));
+        s.append("\n| output | what it is | settings |\n|---|---|---|\n");
+        Outputs.ALL.forEach(k -> s.append("| `").append(k.key()).append("` | ").append(k.hint()).append(" | ").append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label()
+                + (x.unit().isEmpty() ? "" : ", " + x.unit()) + (x.slot().type() == Slot.Type.CHOICE ? ": " + String.join(", ", x.slot().choices()) : "") + ")").collect(Collectors.joining(", "))).append(" |\n"));
         return s.append('\n').toString();
     }
 
@@ -195,6 +200,7 @@ class DocsTest {
             }
         }
         assertThat(words(schema.get("properties").get("page").get("properties").get("fit").get("enum"))).isEqualTo(java.util.Arrays.stream(tundra.core.model.PageSettings.Fit.values()).map(tundra.core.model.PageSettings.Fit::key).toList());
+        assertThat(words(schema.get("properties").get("outputs").get("items").get("properties").get("kind").get("enum"))).isEqualTo(Outputs.ALL.stream().map(OutputKind::key).toList());
         JsonNode effect = defs.get("effect").get("properties");
         assertThat(words(effect.get("kind").get("enum"))).isEqualTo(java.util.Arrays.stream(EffectKind.values()).map(EffectKind::key).toList());
         Properties.ALL.stream().filter(DocsTest::ofEffect).forEach(p -> assertThat(effect.has(p.key())).as(p.key()).isTrue());
