@@ -111,6 +111,11 @@ public final class Fonts implements TextMeasurer, FontSource {
         return first.own == null ? STANDARD : first.family;
     }
 
+    /** Whether the nearest face of a family has a letter. */
+    public boolean hasLetter(String family, int weight, int codePoint) {
+        return typeface(face(family, weight)).getUTF32Glyph(codePoint) != 0;
+    }
+
     /** The fonts of a shelf that can't be read; texts that name them are set in another font. */
     public static List<Asset> unreadable(Map<String, Asset> shelf) {
         Fonts all = of(shelf);

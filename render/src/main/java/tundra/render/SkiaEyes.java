@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import tundra.core.check.Eyes;
 import tundra.core.flip.PictureInk;
+import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -116,6 +117,25 @@ public final class SkiaEyes implements Eyes {
                 return Rasters.argb(image);
             }
         }
+    }
+
+    @Override
+    public int[] pixels(Frame f, Rect area, int width, int height) {
+        try (Surface s = Surface.makeRasterN32Premul(width, height)) {
+            Canvas c = s.getCanvas();
+            c.clear(f.background().argb() | 0xFF000000);
+            double across = width / area.width(), down = height / area.height();
+            c.scale((float) across, (float) down).translate((float) -area.x(), (float) -area.y());
+            painter.picture(f.nodes(), () -> painter.nodes(c, f.nodes(), Math.max(across, down)));
+            try (Image image = s.makeImageSnapshot()) {
+                return Rasters.argb(image);
+            }
+        }
+    }
+
+    @Override
+    public boolean hasLetter(String family, int weight, int codePoint) {
+        return Fonts.of(assets).hasLetter(family, weight, codePoint);
     }
 
     @Override

@@ -237,7 +237,7 @@ class ChecksTest {
 
     @Test
     void textsInFontsThatAreNotThereAndFontsThatCantBeRead() {
-        Element text = new Element("Sign", new Content.Text("Hello", "Nowhere Sans", 400, 20, Content.Align.LEFT, 1.2), Values.NONE);
+        Element text = new Element("Sign", new Content.Text("Hello", "Nowhere Sans", 400, 20, Content.Align.LEFT, 1.2), Values.NONE.with(Properties.FILL, Color.BLACK).with(Properties.POSITION, new Point(60, 60)));
         Project p = project(hop(8, Flipbook.Ending.LOOP)).withAsset(tundra.core.model.Asset.font("torn.ttf", "font/ttf", new byte[] {0, 1, 0, 0, 9, 9}));
         p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(b.elements().getFirst(), text)));
         var found = check(p);

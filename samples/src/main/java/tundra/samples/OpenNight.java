@@ -13,6 +13,7 @@ import tundra.core.model.Clock;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Motif;
+import tundra.core.model.Muted;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -46,7 +47,8 @@ public final class OpenNight {
 
     public static Project project() {
         Project p = new Project("open-night", "Open Night", 24, List.of(arrival(), NightWalk.scene(HARE.id(), HARE.board().size()), RaiseTheMast.scene(), Visit.scene()), Map.of(), Map.of())
-                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE)).withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true))).withScripts(List.of(RaiseTheMast.CELEBRATE));
+                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE)).withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true))).withScripts(List.of(RaiseTheMast.CELEBRATE))
+                .withMuted(List.of(new Muted("never_still", "arrival", "", "The sled and the flags are the welcome itself; whoever asks for less motion sees them at rest.")));
         for (Asset a : List.of(ArrivalMenu.CHIME, RaiseTheMast.VANE, RaiseTheMast.DOME, RaiseTheMast.LAMP, RaiseTheMast.MISSED)) {
             p = p.withAsset(a);
         }

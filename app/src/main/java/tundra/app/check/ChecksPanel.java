@@ -1,5 +1,6 @@
 package tundra.app.check;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -13,6 +14,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -49,19 +51,31 @@ public final class ChecksPanel extends VBox {
     private AtomicBoolean cancelled = new AtomicBoolean();
     private Project checked;
     private double checkedJump;
+    private final boolean docked;
     private boolean open = true;
 
+    /** Over any desk. @param leave closes it */
     public ChecksPanel(Studio studio, Settings settings, Runnable leave) {
-        super(10);
+        this(studio, settings, leave, false);
+    }
+
+    /** As a part of a desk, where it stays. */
+    public static ChecksPanel docked(Studio studio, Settings settings) {
+        return new ChecksPanel(studio, settings, () -> { }, true);
+    }
+
+    private ChecksPanel(Studio studio, Settings settings, Runnable leave, boolean docked) {
+        super(docked ? 6 : 10);
+        this.docked = docked;
         this.studio = studio;
         this.settings = settings;
         this.leave = leave;
-        setId("checks");
-        getStyleClass().add("checks-panel");
+        setId(docked ? "desk-checks" : "checks");
+        getStyleClass().add(docked ? "desk-checks" : "checks-panel");
         var title = new Label("Checks");
         title.getStyleClass().add("heading");
         count.getStyleClass().addAll("chip", "chip-more");
-        count.setId("checks-count");
+        count.setId(docked ? "desk-checks-count" : "checks-count");
         progress.setPrefWidth(70);
         var close = new Button();
         close.setGraphic(Icon.CLOSE.node(14));
@@ -95,16 +109,34 @@ public final class ChecksPanel extends VBox {
             scroll.setMaxHeight(h);
         });
         VBox.setVgrow(scroll, Priority.ALWAYS);
-        getChildren().addAll(head, line, scroll);
-        setPrefWidth(380);
-        setMaxSize(380, USE_PREF_SIZE);
+        if (docked) {
+            title.getStyleClass().setAll("label", "section");
+            close.setManaged(false);
+            close.setVisible(false);
+            // it scrolls with what it stands in
+            getChildren().addAll(head, list);
+        } else {
+            getChildren().addAll(head, line, scroll);
+            setPrefWidth(380);
+            setMaxSize(380, USE_PREF_SIZE);
+        }
         wait.setOnFinished(e -> run());
         studio.listen(follow);
-        run();
+        if (docked) {
+            ask();
+        } else {
+            run();
+        }
     }
 
     private void follow(Set<Aspect> what) {
-        if (open && (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE))) {
+        if (docked && studio.desk() != Desk.PUBLISH) {
+            // looked at again when the desk is
+            wait.stop();
+            cancelled.set(true);
+        } else if (docked && what.contains(Aspect.DESK) && !settled()) {
+            ask();
+        } else if (open && (what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE))) {
             ask();
         }
     }
@@ -159,21 +191,63 @@ public final class ChecksPanel extends VBox {
     }
 
     private void show(List<Finding> all) {
-        count.setText(all.isEmpty() ? "nothing found" : String.valueOf(all.size()));
-        list.getChildren().setAll(all.stream().map(this::card).toList());
-        if (all.isEmpty()) {
+        Project p = studio.project();
+        List<Finding> told = all.stream().filter(f -> f.muted(p) == null).sorted(Comparator.comparing((Finding f) -> f.check().severity)).toList(), quiet = all.stream().filter(f -> f.muted(p) != null).toList();
+        count.setText(told.isEmpty() ? "nothing found" : told.size() + (docked ? " to look at" : ""));
+        list.getChildren().setAll(told.stream().map(this::card).toList());
+        if (told.isEmpty()) {
             var none = new Label("The piece was looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
                     + ". All of it is fine.");
-            none.getStyleClass().add("quiet");
+            none.getStyleClass().addAll("quiet", "small");
             none.setWrapText(true);
             none.setMinHeight(USE_PREF_SIZE);
             list.getChildren().add(none);
         }
+        if (!quiet.isEmpty()) {
+            var meant = new Label(quiet.size() == 1 ? "1 finding is meant to be so" : quiet.size() + " findings are meant to be so");
+            meant.getStyleClass().addAll("quiet", "small");
+            list.getChildren().add(meant);
+            quiet.forEach(f -> list.getChildren().add(quiet(f)));
+        }
+    }
+
+    /** One that is meant to be so. */
+    private Node quiet(Finding f) {
+        var text = new Label(f.check().title + ": " + f.muted(studio.project()));
+        text.getStyleClass().addAll("quiet", "small");
+        text.setWrapText(true);
+        text.setMinHeight(USE_PREF_SIZE);
+        var again = new Button("Tell it again");
+        again.getStyleClass().addAll("small", "flat");
+        again.setOnAction(e -> studio.editProject("Tell of " + f.check().title.toLowerCase(Locale.ROOT) + " again", null, f::heard));
+        return new VBox(2, text, again);
+    }
+
+    /** Asks for the reason in place, and keeps it. */
+    private void mute(Finding f, VBox card) {
+        var reason = new TextField();
+        reason.setId("check-reason");
+        reason.setPromptText("Why it is meant to be so");
+        reason.setAccessibleText("Why it is meant to be so");
+        var keep = new Button("Keep");
+        keep.setId("check-keep");
+        keep.getStyleClass().add("small");
+        Runnable done = () -> {
+            if (!reason.getText().isBlank()) {
+                studio.editProject("Mute " + f.check().title.toLowerCase(Locale.ROOT), null, p -> f.mute(p, reason.getText()));
+            }
+        };
+        keep.setOnAction(e -> done.run());
+        reason.setOnAction(e -> done.run());
+        HBox.setHgrow(reason, Priority.ALWAYS);
+        card.getChildren().add(new HBox(6, reason, keep));
+        reason.requestFocus();
     }
 
     private Node card(Finding f) {
         var kind = new Label(f.check().title);
-        kind.getStyleClass().addAll("chip", "chip-time");
+        kind.getStyleClass().addAll("chip", "chip-" + f.check().severity.name().toLowerCase(Locale.ROOT));
+        kind.setAccessibleText(f.check().title + ", " + f.check().severity.words);
         Place s = studio.project().place(f.scene());
         var where = new Label((s == null ? "" : s.name()) + " · " + TimeText.seconds(f.time()));
         where.getStyleClass().addAll("quiet", "small");
@@ -201,6 +275,13 @@ public final class ChecksPanel extends VBox {
         }
         var card = new VBox(6, head, text, doing);
         card.getStyleClass().add("card");
+        var mute = new Button("Mute…");
+        mute.getStyleClass().addAll("small", "check-mute");
+        mute.setOnAction(e -> {
+            mute.setDisable(true);
+            mute(f, card);
+        });
+        doing.getChildren().add(mute);
         return card;
     }
 

@@ -1,7 +1,6 @@
 package tundra.app.cli;
 
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,41 +36,49 @@ final class CheckCommand implements Callable<Integer> {
             throw new IllegalArgumentException("The change of area goes from 0 to 1000 percent.");
         }
         Project p = layout.of(Opening.of(file));
-        List<Finding> found;
+        List<Finding> found, quiet;
         try (var eyes = new SkiaEyes()) {
-            found = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, Progress.NONE);
+            var everything = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, Progress.NONE);
+            quiet = everything.stream().filter(f -> f.muted(p) != null).toList();
+            found = everything.stream().filter(f -> f.muted(p) == null).toList();
         }
-        System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts(p, found)) : text(p, found));
+        System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts(p, found, quiet)) : text(p, found, quiet));
         return found.isEmpty() ? 0 : 2;
     }
 
-    private static Map<String, Object> facts(Project p, List<Finding> found) {
-        var all = new ArrayList<Map<String, Object>>();
-        for (Finding f : found) {
-            var m = new LinkedHashMap<String, Object>();
-            m.put("check", f.check().key());
-            m.put("scene", p.place(f.scene()).name());
-            if (f.element() != null) {
-                m.put("element", p.place(f.scene()).board().find(f.element()).name());
-            }
-            if (f.drawing() != null) {
-                m.put("drawing", p.place(f.scene()).board().find(f.drawing()).name());
-            }
-            m.put("seconds", f.time() / 1e6);
-            m.put("text", f.text());
-            all.add(m);
-        }
+    private static Map<String, Object> facts(Project p, List<Finding> found, List<Finding> quiet) {
         var out = new LinkedHashMap<String, Object>();
         out.put("project", p.name());
-        out.put("findings", all);
+        out.put("findings", found.stream().map(f -> facts(p, f)).toList());
+        out.put("muted", quiet.stream().map(f -> facts(p, f)).toList());
         return out;
     }
 
-    private static String text(Project p, List<Finding> found) {
-        if (found.isEmpty()) {
-            return p.name() + ": nothing found.";
+    private static Map<String, Object> facts(Project p, Finding f) {
+        var m = new LinkedHashMap<String, Object>();
+        m.put("check", f.check().key());
+        m.put("severity", f.check().severity.words);
+        m.put("scene", p.place(f.scene()).name());
+        if (f.element() != null) {
+            m.put("element", p.place(f.scene()).board().find(f.element()).name());
         }
-        var s = new StringBuilder(p.name() + ": " + (found.size() == 1 ? "1 finding" : found.size() + " findings"));
+        if (f.drawing() != null) {
+            m.put("drawing", p.place(f.scene()).board().find(f.drawing()).name());
+        }
+        m.put("seconds", f.time() / 1e6);
+        m.put("text", f.text());
+        if (f.muted(p) != null) {
+            m.put("reason", f.muted(p));
+        }
+        return m;
+    }
+
+    private static String text(Project p, List<Finding> found, List<Finding> quiet) {
+        String but = quiet.isEmpty() ? "" : " (" + quiet.size() + " meant to be so)";
+        if (found.isEmpty()) {
+            return p.name() + ": nothing found" + but + ".";
+        }
+        var s = new StringBuilder(p.name() + ": " + (found.size() == 1 ? "1 finding" : found.size() + " findings") + but);
         found.forEach(f -> s.append("\n  ").append(f.check().title).append(" · ").append(p.place(f.scene()).name()).append(" at ").append(TimeText.seconds(f.time()))
                 .append(" · ").append(f.text()));
         return s.toString();

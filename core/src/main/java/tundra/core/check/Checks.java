@@ -9,6 +9,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
+import tundra.core.model.Scene;
 import tundra.core.model.Tree;
 import tundra.core.work.Progress;
 
@@ -27,10 +28,12 @@ public final class Checks {
      */
     public static List<Finding> run(Project project, TextMeasurer measure, Eyes eyes, double jump, Progress progress) {
         eyes.use(project);
+        // what is painted takes longest, so it comes last
         var books = new ArrayList<Runnable>();
         var out = new ArrayList<Finding>();
         out.addAll(LookChecks.damagedFonts(project, eyes));
         out.addAll(SceneChecks.of(project));
+        out.addAll(StageChecks.pictures(project, measure));
         for (Place s : project.places()) {
             out.addAll(new LookChecks(project, s, measure, eyes).run());
             out.addAll(MotifChecks.of(project, s));
@@ -39,7 +42,12 @@ public final class Checks {
             out.addAll(ReactionChecks.of(project, s, measure));
             if (project.scene(s.id()) != null) {
                 out.addAll(MotifChecks.heavy(project, s));
+                Scene scene = project.scene(s.id());
+                out.addAll(StageChecks.of(project, scene, measure));
+                books.add(() -> out.addAll(WordChecks.of(project, scene, measure, eyes)));
+                books.add(() -> out.addAll(FlashChecks.of(project, scene, measure, eyes, progress)));
             }
+            books.add(() -> out.addAll(StageChecks.loop(project, s, measure, eyes)));
             var here = new ArrayList<Element>();
             Tree.each(s.board().elements(), e -> {
                 if (e.content() instanceof Flipbook && !e.guide()) {

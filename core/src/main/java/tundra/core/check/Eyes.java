@@ -2,8 +2,10 @@ package tundra.core.check;
 
 import java.util.List;
 import tundra.core.flip.PictureInk;
+import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
 import tundra.core.model.Paint;
 import tundra.core.model.Project;
@@ -27,6 +29,17 @@ public interface Eyes extends AutoCloseable {
 
     /** Whether a paint can be painted in a box of a size as it is; else its last colour stands in for it. */
     boolean paints(Paint p, Point box);
+
+    /**
+     * What a part of a frame looks like on its ground.
+     *
+     * @param area on the canvas
+     * @return {@code width}×{@code height} opaque pixels as ARGB, row by row
+     */
+    int[] pixels(Frame f, Rect area, int width, int height);
+
+    /** Whether a font has a letter. */
+    boolean hasLetter(String family, int weight, int codePoint);
 
     @Override
     void close();

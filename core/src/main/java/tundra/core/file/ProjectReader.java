@@ -39,6 +39,7 @@ import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Opening;
 import tundra.core.model.LabelledSlot;
+import tundra.core.model.Muted;
 import tundra.core.model.Output;
 import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
@@ -170,8 +171,15 @@ final class ProjectReader {
         for (JsonNode n : f.has("outputs") ? f.list("outputs") : List.<JsonNode>of()) {
             parts.part(() -> outputs.add(output(new Fields(n, "output " + (outputs.size() + 1) + named(n)))));
         }
+        var muted = new ArrayList<Muted>();
+        for (JsonNode n : f.has("muted") ? f.list("muted") : List.<JsonNode>of()) {
+            parts.part(() -> {
+                var m = new Fields(n, "muted finding " + (muted.size() + 1));
+                muted.add(new Muted(SlotReader.words(m, "check"), SlotReader.words(m, "place"), m.has("element") ? SlotReader.words(m, "element") : "", SlotReader.words(m, "reason")));
+            });
+        }
         f.keepUnknown(Places.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], outputs, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], outputs, muted, Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
         p = OutputEdits.tidied(Reactions.tidied(p));
         for (Motif m : motifs) {

@@ -120,6 +120,16 @@ final class ProjectWriter {
         if (!project.page().equals(PageSettings.USUAL)) {
             page(o.putObject("page"), project.page());
         }
+        if (!project.muted().isEmpty()) {
+            ArrayNode muted = o.putArray("muted");
+            project.muted().forEach(m -> {
+                ObjectNode one = muted.addObject().put("check", m.check()).put("place", m.place());
+                if (!m.element().isEmpty()) {
+                    one.put("element", m.element());
+                }
+                one.put("reason", m.reason());
+            });
+        }
         if (!project.outputs().equals(Outputs.USUAL)) {
             ArrayNode outputs = o.putArray("outputs");
             project.outputs().forEach(x -> unknown(output(outputs.addObject(), x), Places.of("output", x.id())));

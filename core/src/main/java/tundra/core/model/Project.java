@@ -20,11 +20,12 @@ import tundra.core.geometry.Point;
  * @param reactions those of the whole piece, which happen in whatever scene is shown and name nothing of a board
  * @param page how it stands on its web page
  * @param outputs what is made of it, in order
+ * @param muted findings of the checks that are meant to be so
  * @param unknown fields that this version does not know, kept for the next save: JSON text of an object by the place it stood at
  */
 public record Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
         List<KeptEasing> easings, List<Motif> motifs, List<PieceValue> values, List<Script> scripts,
-        List<Reaction> reactions, PageSettings page, List<Output> outputs, Map<String, String> unknown) {
+        List<Reaction> reactions, PageSettings page, List<Output> outputs, List<Muted> muted, Map<String, String> unknown) {
     public Project {
         scenes = List.copyOf(scenes);
         swatches = List.copyOf(swatches);
@@ -34,18 +35,19 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         scripts = List.copyOf(scripts);
         reactions = List.copyOf(reactions);
         outputs = List.copyOf(outputs);
+        muted = List.copyOf(muted);
         if (frameRate < 1 || frameRate > 240) {
             throw new IllegalArgumentException("the frame rate must lie between 1 and 240");
         }
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL, unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL, List.of(), unknown);
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
             Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL, unknown);
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL, List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */
@@ -79,7 +81,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withValues(List<PieceValue> v) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, v, scripts, reactions, page, outputs, muted, unknown);
     }
 
     /** The script of an id; null when there is none. */
@@ -88,15 +90,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScripts(List<Script> all) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, all, reactions, page, outputs, muted, unknown);
     }
 
     public Project withReactions(List<Reaction> r) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, r, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, r, page, outputs, muted, unknown);
     }
 
     public Project withMotifs(List<Motif> m) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, m, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     /** All that has a board: the scenes, then the motifs. */
@@ -124,11 +126,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withPage(PageSettings p) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, p, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, p, outputs, muted, unknown);
     }
 
     public Project withOutputs(List<Output> o) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, o, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, o, muted, unknown);
+    }
+
+    public Project withMuted(List<Muted> m) {
+        return new Project(id, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, m, unknown);
     }
 
     /** The output of an id; null when there is none. */
@@ -137,19 +143,19 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withScenes(List<Scene> s) {
-        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     public Project withId(String i) {
-        return new Project(i, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(i, name, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     public Project withName(String n) {
-        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, n, frameRate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     public Project withFrameRate(int r) {
-        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, r, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     public Project withAsset(Asset a) {
@@ -159,15 +165,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project withAssets(Map<String, Asset> a) {
-        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, a, swatches, easings, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     public Project withSwatches(List<Swatch> s) {
-        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, s, easings, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     public Project withEasings(List<KeptEasing> e) {
-        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, scenes, assets, swatches, e, motifs, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     /** With an easing kept under a name, in place of one that had it. */
@@ -213,7 +219,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
         s.replaceAll(x -> x.withBoard(change.apply(x.board())));
         var m = new ArrayList<>(motifs);
         m.replaceAll(x -> x.withBoard(change.apply(x.board())));
-        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, reactions, page, outputs, unknown);
+        return new Project(id, name, frameRate, s, assets, swatches, easings, m, values, scripts, reactions, page, outputs, muted, unknown);
     }
 
     private static <P extends Place> List<P> mapped(List<P> all, String id, UnaryOperator<P> change) {
