@@ -19,10 +19,16 @@ final class LoopbackServer implements AutoCloseable {
     }
 
     private final ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor();
-    private final HttpServer server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+    private final HttpServer server;
 
     /** Starts at once; {@code answer} is called from threads of its own. */
     LoopbackServer(HttpHandler answer) throws IOException {
+        this(answer, 0);
+    }
+
+    /** @param port 0 for a free one */
+    LoopbackServer(HttpHandler answer, int port) throws IOException {
+        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
         server.setExecutor(threads);
         server.createContext("/", answer);
         server.start();

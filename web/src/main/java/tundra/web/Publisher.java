@@ -31,6 +31,11 @@ public final class Publisher {
         return OutputFolder.write("The page", parts(NamedByContent.of(made)), INDEX, folder, force || own(folder), progress);
     }
 
+    /** A page as it stands where it was published: its scripts and styles named by what they hold. */
+    public static Page named(Page made) {
+        return NamedByContent.of(made);
+    }
+
     private static Map<String, OutputFolder.Part> parts(Page page) {
         var out = new LinkedHashMap<String, OutputFolder.Part>();
         page.files().forEach((name, part) -> out.put(name, part::open));
