@@ -59,6 +59,8 @@ final class RealWindow implements AutoCloseable, Asker {
     Path fileToOpen;
     Path fileToSave;
     Path folderToUse;
+    String secretToGive;
+    int secretsAsked;
     Unsaved unsavedAnswer = Unsaved.CANCEL;
     int unsavedAsked;
     Outside outsideAnswer = Outside.CANCEL;
@@ -534,6 +536,12 @@ final class RealWindow implements AutoCloseable, Asker {
     @Override
     public Optional<Path> save(String title, String name, Path beside) {
         return Optional.ofNullable(fileToSave);
+    }
+
+    @Override
+    public Optional<String> secret(String place) {
+        secretsAsked++;
+        return Optional.ofNullable(secretToGive);
     }
 
     @Override

@@ -9,7 +9,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 
 /**
- * An HTTP server on a free port of the loopback address. Requests that are only half sent are closed after 10 s, answers after 120 s.
+ * An HTTP server on a free port of the loopback address, unless another one is asked for. Requests that are only half sent are closed after 10 s, answers after 120 s.
  * All servers of this program are made here: the JDK reads these limits once, when its first server is made.
  */
 final class LoopbackServer implements AutoCloseable {
@@ -28,7 +28,12 @@ final class LoopbackServer implements AutoCloseable {
 
     /** @param port 0 for a free one */
     LoopbackServer(HttpHandler answer, int port) throws IOException {
-        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 0);
+        this(answer, InetAddress.getLoopbackAddress(), port);
+    }
+
+    /** @param address of this machine; another one than the loopback is reached from other machines, so who answers there asks for a secret */
+    LoopbackServer(HttpHandler answer, InetAddress address, int port) throws IOException {
+        server = HttpServer.create(new InetSocketAddress(address, port), 0);
         server.setExecutor(threads);
         server.createContext("/", answer);
         server.start();
@@ -37,6 +42,10 @@ final class LoopbackServer implements AutoCloseable {
     /** Its address without a path: {@code http://127.0.0.1:port}. */
     String origin() {
         return "http://127.0.0.1:" + server.getAddress().getPort();
+    }
+
+    int port() {
+        return server.getAddress().getPort();
     }
 
     @Override

@@ -47,7 +47,7 @@ public final class ChecksPanel extends VBox {
     private final VBox list = new VBox(8);
     private final ProgressBar progress = new ProgressBar();
     private final NumberField jump = new NumberField("Change of area that is told", "%", 0);
-    private final PauseTransition wait = new PauseTransition(Duration.millis(350));
+    private final PauseTransition wait = new PauseTransition();
     private AtomicBoolean cancelled = new AtomicBoolean();
     private Project checked;
     private double checkedJump;
@@ -75,8 +75,10 @@ public final class ChecksPanel extends VBox {
         var title = new Label("Checks");
         title.getStyleClass().add("heading");
         count.getStyleClass().addAll("chip", "chip-more");
+        count.visibleProperty().bind(count.textProperty().isNotEmpty());
         count.setId(docked ? "desk-checks-count" : "checks-count");
         progress.setPrefWidth(70);
+        progress.setVisible(false);
         var close = new Button();
         close.setGraphic(Icon.CLOSE.node(14));
         close.getStyleClass().add("flat");
@@ -120,6 +122,8 @@ public final class ChecksPanel extends VBox {
             setPrefWidth(380);
             setMaxSize(380, USE_PREF_SIZE);
         }
+        // the page comes first on its desk
+        wait.setDuration(Duration.millis(docked ? 2500 : 350));
         wait.setOnFinished(e -> run());
         studio.listen(follow);
         if (docked) {

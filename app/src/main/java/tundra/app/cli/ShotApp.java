@@ -152,8 +152,9 @@ final class ShotApp {
                         return;
                     }
                 }
-                still = page || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
-                if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > 1200) {
+                boolean publishing = state.desk() == tundra.app.studio.Desk.PUBLISH;
+                still = page && !publishing || page && !w.jobs.busy() && !checking(stage) || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
+                if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > (publishing ? 3000 : 1200)) {
                     stop();
                     save(stage);
                     w.close();
@@ -169,7 +170,7 @@ final class ShotApp {
     }
 
     private static boolean checking(Stage stage) {
-        return stage.getScene().lookup("#checks") instanceof ChecksPanel checks && !checks.settled();
+        return stage.getScene().lookup("#checks") instanceof ChecksPanel checks && !checks.settled() || stage.getScene().lookup("#desk-checks") instanceof ChecksPanel docked && !docked.settled();
     }
 
     private void save(Stage stage) {

@@ -39,6 +39,11 @@ public interface Asker {
 
     Optional<NewPiece> newPiece();
 
+    /** Asks for the secret of a place, which is nowhere written down; empty where it isn't given. */
+    default Optional<String> secret(String place) {
+        return Optional.empty();
+    }
+
     /** Tells at length: a headline, what it means, and a line for each thing. */
     void report(String headline, String meaning, List<String> lines);
 }

@@ -85,6 +85,11 @@ public final class Makers {
         }
     }
 
+    /** The page of a piece as an output of the kind page says it, with its files named by what they hold; not for the interface thread. */
+    public static Page page(Project p, Output o, Progress progress) {
+        return Publisher.named(compiled(new Job(p, o, null, false, progress), p, PageHead.of(o)));
+    }
+
     private static Page compiled(Job j, Project p, PageHead head) {
         Fonts fonts = j.fonts();
         var series = new SkiaSeries(j.progress.part(0, 0.8));

@@ -106,6 +106,24 @@ public final class Settings {
         }
     }
 
+    /** The key by which an SFTP host was known; null for one that was never met. */
+    public String knownHost(String host) {
+        return values.getProperty("host." + host);
+    }
+
+    public void setKnownHost(String host, String key) {
+        put("host." + host, key);
+    }
+
+    /** What is remembered of sending a piece: to which place, and when it was sent there last; null for nothing. */
+    public String ofSending(String what, String projectId) {
+        return values.getProperty("send." + what + "." + projectId);
+    }
+
+    public void setOfSending(String what, String projectId, String value) {
+        put("send." + what + "." + projectId, value);
+    }
+
     /** Easings that were kept, by their names. */
     public java.util.Map<String, String> easings() {
         var out = new java.util.TreeMap<String, String>();

@@ -57,6 +57,7 @@ import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
 import tundra.app.publish.PublishPanel;
+import tundra.app.publish.PublishSide;
 import tundra.app.publish.TryView;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
@@ -106,6 +107,7 @@ public final class MainWindow {
     private TopBar topBar;
     private final Lazy<ReactionsPanel> reactions;
     private final Lazy<PublishPanel> publish;
+    private final Lazy<PublishSide> publishSide;
     private final Lazy<LogPanel> log;
     private final Lazy<ScriptsPanel> scripts;
     private final Lazy<TouchBar> touchBar;
@@ -182,6 +184,11 @@ public final class MainWindow {
         strip = new Lazy<>(() -> new EditStrip(studio, w.settings, w.playback));
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
+        publishSide = new Lazy<>(() -> {
+            var side = new PublishSide(studio, w.settings, w.asker, w.jobs, w.notices);
+            w.tryIt.onClose(side::close);
+            return side;
+        });
         log = new Lazy<>(() -> new LogPanel(w.tryIt, this::goThere));
         touchBar = new Lazy<>(() -> new TouchBar(studio, w.commands, w.touches));
         scripts = new Lazy<>(() -> new ScriptsPanel(studio));
@@ -510,12 +517,11 @@ public final class MainWindow {
     private Node publish() {
         width(publish.get(), 262);
         log.get().setPrefWidth(260);
-        VBox.setVgrow(log.get(), Priority.ALWAYS);
-        var right = new VBox(log.get());
-        width(right, 260);
+        publishSide.get().show(log.get());
+        width(publishSide.get(), 276);
         var pane = new BorderPane(tryView.get());
         pane.setLeft(publish.get());
-        pane.setRight(right);
+        pane.setRight(publishSide.get());
         tryView.get().showLeave(false);
         tryView.get().run();
         return pane;

@@ -12,6 +12,7 @@ import javafx.scene.control.Dialog;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.PasswordField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
@@ -179,5 +180,20 @@ public final class WindowAsker implements Asker {
 
     private static double clamp(double v, double max) {
         return Math.max(1, Math.min(max, Math.rint(v)));
+    }
+
+    @Override
+    public Optional<String> secret(String place) {
+        var field = new PasswordField();
+        field.setId("secret");
+        var dialog = new Dialog<String>();
+        dialog.initOwner(owner.get());
+        dialog.setTitle("Secret");
+        dialog.setHeaderText("The secret for “" + place + "”");
+        dialog.getDialogPane().setContent(new VBox(8, new Label("It is kept in the keyring of this system where there is one, and nowhere else."), field));
+        dialog.getDialogPane().getButtonTypes().addAll(ButtonType.OK, ButtonType.CANCEL);
+        dialog.setOnShown(e -> field.requestFocus());
+        dialog.setResultConverter(b -> b == ButtonType.OK ? field.getText() : null);
+        return dialog.showAndWait();
     }
 }

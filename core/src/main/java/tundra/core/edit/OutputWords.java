@@ -14,7 +14,7 @@ import tundra.core.model.Slot;
 public final class OutputWords {
     private OutputWords() {}
 
-    /** Such as {@code MP4 · Arrival · 1600×800 · 24 pictures a second}. */
+    /** Such as {@code MP4 · Arrival · 1600×800 · 24 fps}. */
     public static String of(Project p, Output o) {
         var out = new ArrayList<String>();
         Scene s = OutputEdits.scene(p, o);
@@ -46,7 +46,7 @@ public final class OutputWords {
         }
         if (o.kind() == Outputs.FILM || o.kind() == Outputs.LOOP) {
             double rate = o.number(Outputs.RATE);
-            out.add(Numbers.plain(rate == 0 ? p.frameRate() : rate, 0) + " pictures a second");
+            out.add(Numbers.plain(rate == 0 ? p.frameRate() : rate, 0) + " fps");
         }
         if (o.kind() == Outputs.SHEET) {
             out.add("PNG and JSON");

@@ -105,7 +105,7 @@ class OutputFileTest {
         assertThat(OutputEdits.move(p, "usual-page", -1)).isSameAs(p);
         assertThat(OutputEdits.remove(p, "usual-page").output("usual-page")).isNull();
         assertThat(OutputEdits.named(webp).output("usual-loop").file()).isEmpty();
-        assertThat(OutputWords.of(p, OutputEdits.set(p, "usual-film", Outputs.WIDTH, 640.0).output("usual-film"))).isEqualTo("MP4 · 640×400 · 24 pictures a second");
+        assertThat(OutputWords.of(p, OutputEdits.set(p, "usual-film", Outputs.WIDTH, 640.0).output("usual-film"))).isEqualTo("MP4 · 640×400 · 24 fps");
     }
 
     @Test

@@ -1,0 +1,69 @@
+package tundra.app.publish;
+
+import java.util.Locale;
+import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import tundra.app.output.Made;
+import tundra.app.widget.Words;
+import tundra.core.geometry.Numbers;
+import tundra.web.PageWeight;
+
+/** What the page weighs: a bar for each kind of file, the heaviest files, and what would make it lighter. */
+final class WeightSection extends VBox {
+    private static final double BAR = 92, WORDS = 96;
+    private static final int FILES = 6;
+    private final VBox bars = new VBox(5), files = new VBox(2);
+    private final Label sum = new Label();
+    private final Button lighter = new Button("Make pictures smaller");
+
+    /** @param smaller has pictures published in no more pixels than are shown */
+    WeightSection(Runnable smaller) {
+        super(7);
+        setId("weight");
+        sum.setId("weight-sum");
+        sum.getStyleClass().addAll("quiet", "small");
+        sum.setWrapText(true);
+        lighter.setId("weight-smaller");
+        lighter.getStyleClass().add("small");
+        lighter.setOnAction(e -> smaller.run());
+        lighter.setVisible(false);
+        lighter.managedProperty().bind(lighter.visibleProperty());
+        getChildren().addAll(Words.section("What it weighs"), bars, sum, lighter, files);
+        sum.setText("Worked out once the page is made.");
+    }
+
+    /** @param saved how many bytes smaller pictures would save; 0 for none */
+    void show(PageWeight w, long saved) {
+        long most = w.byKind().values().stream().mapToLong(x -> x).max().orElse(1);
+        bars.getChildren().setAll(w.byKind().entrySet().stream().map(e -> row(e, most)).toList());
+        sum.setText("Together " + Made.size(w.bytes()) + " as hosts send it; about " + Numbers.plain(w.slow(), 1) + " s to the first picture on a slow line.");
+        lighter.setVisible(saved > 1024);
+        lighter.setText("Make pictures smaller: −" + Made.size(saved));
+        files.getChildren().setAll(w.files().stream().limit(FILES).map(f -> {
+            var l = new Label(Made.size(f.bytes()) + "  " + f.name());
+            l.getStyleClass().addAll("mono", "small", "quiet");
+            return l;
+        }).toList());
+    }
+
+    private static HBox row(Map.Entry<PageWeight.Kind, Long> e, long most) {
+        var name = new Label(e.getKey().words);
+        name.getStyleClass().addAll("small", "quiet");
+        name.setMinWidth(WORDS);
+        name.setPrefWidth(WORDS);
+        var bar = new Region();
+        bar.getStyleClass().addAll("weight-bar", "weight-" + e.getKey().name().toLowerCase(Locale.ROOT));
+        double wide = Math.max(4, BAR * e.getValue() / most);
+        bar.setMinSize(wide, 9);
+        bar.setMaxSize(wide, 9);
+        var size = new Label(Made.size(e.getValue()));
+        size.getStyleClass().addAll("mono", "small");
+        var row = new HBox(7, name, bar, size);
+        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        return row;
+    }
+}

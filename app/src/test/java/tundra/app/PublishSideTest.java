@@ -1,0 +1,131 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tundra.app.send.Place;
+import tundra.app.studio.Desk;
+import tundra.core.geometry.Point;
+import tundra.core.model.Color;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
+import tundra.web.PracticeHost;
+
+/** Beside the page on the Publish desk: what the checks found, what the page weighs, and where it is sent. */
+class PublishSideTest extends InWindow {
+    @TempDir
+    private Path folder;
+
+    private void faint(String color) throws Exception {
+        var text = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 80)).with(Properties.FILL, Color.parse(color)), new Content.Text("Come and see", "Figtree", 400, 18, Content.Align.LEFT, 1.2));
+        RealWindow.fx(() -> {
+            t.studio.edit("Set", b -> b.withElements(List.of(text)));
+            return null;
+        });
+    }
+
+    private void write(String field, String words) throws Exception {
+        RealWindow.fx(() -> {
+            ((TextField) t.node(field)).setText(words);
+            return null;
+        });
+    }
+
+    @Test
+    void whatIsFoundIsToldOnTheDeskMutedWithAReasonAndToldAgain() throws Exception {
+        faint("#BBBBBB");
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.until(() -> t.studio.desk() == Desk.PUBLISH && t.label("desk-checks-count").equals("1 to look at"));
+        Button mute = RealWindow.fx(() -> (Button) t.node("desk-checks").lookup(".check-mute"));
+        RealWindow.fx(() -> {
+            mute.fire();
+            return null;
+        });
+        write("check-reason", "It is meant to be hardly seen");
+        t.fire("check-keep");
+        assertThat(t.studio.project().muted()).hasSize(1);
+        t.until(() -> t.label("desk-checks-count").equals("nothing found"));
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        t.until(() -> t.label("desk-checks-count").equals("1 to look at"));
+        // and what is mended is no longer told
+        faint("#303030");
+        t.until(() -> t.label("desk-checks-count").equals("nothing found"));
+        t.until(() -> t.label("weight-sum").startsWith("Together "));
+        assertThat(RealWindow.fx(() -> ((javafx.scene.Parent) t.node("weight")).lookupAll(".weight-bar").stream().mapToDouble(n -> n.getLayoutBounds().getWidth()).max().orElse(0))).isGreaterThan(50);
+    }
+
+    @Test
+    void thePageIsSentLookedAtAndBroughtBack() throws Exception {
+        faint("#303030");
+        Path root = folder.resolve("host");
+        try (var host = new PracticeHost(root, 0, new PracticeHost.Manner("open-sesame-night", 0, 0, -1))) {
+            t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+            t.until(() -> t.studio.desk() == Desk.PUBLISH);
+            @SuppressWarnings("unchecked")
+            var kind = (ComboBox<Place.Kind>) t.node("send-kind");
+            RealWindow.fx(() -> {
+                kind.setValue(Place.Kind.PRACTICE);
+                return null;
+            });
+            t.fire("send-now");
+            assertThat(RealWindow.fx(() -> t.label("send-state"))).isEqualTo("Write the address of the host.");
+            write("send-address", host.address());
+            write("send-user", "keeper");
+            write("send-folder", "site");
+            t.secretToGive = null;
+            t.fire("send-now");
+            t.until(() -> t.label("send-state").equals("Given up; nothing was sent."));
+            t.secretToGive = "wrong";
+            t.fire("send-now");
+            t.until(() -> t.label("send-state").contains("doesn't accept this name and secret"));
+            t.secretToGive = "open-sesame-night";
+            t.fire("send-now");
+            t.until(() -> t.label("send-state").startsWith("Sent: "));
+            assertThat(root.resolve("site/index.html")).content().contains("Come and see");
+            int asked = t.secretsAsked;
+            faint("#202020");
+            t.fire("send-look");
+            t.until(() -> t.label("send-state").contains("change"));
+            assertThat(RealWindow.fx(() -> t.label("send-state"))).contains(" to send.");
+            t.fire("send-now");
+            t.until(() -> t.label("send-state").startsWith("Sent: "));
+            assertThat(t.secretsAsked).as("it is known by now").isEqualTo(asked);
+            String second = Files.readString(root.resolve("site/index.html"));
+            t.fire("send-back");
+            t.until(() -> t.label("send-state").startsWith("The version before is back"));
+            assertThat(Files.readString(root.resolve("site/index.html"))).isNotEqualTo(second);
+            assertThat(RealWindow.fx(() -> t.label("send-last"))).startsWith("Last sent today ");
+        }
+        assertThat(Files.readString(RealWindow.fx(() -> t.w.settings.folder()).resolve("settings.properties"))).as("no secret is written down").doesNotContain("open-sesame-night");
+    }
+
+    @Test
+    void aPhoneIsGivenNothingBeforeItIsSwitchedOn() throws Exception {
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.until(() -> t.studio.desk() == Desk.PUBLISH);
+        assertThat(RealWindow.fx(() -> t.label("phone-words"))).contains("Off until you switch it on");
+        Node code = t.node("phone-code");
+        assertThat(code.isVisible()).isFalse();
+        boolean reached = tundra.web.PhoneServer.local() != null;
+        t.fire("phone-share");
+        if (reached) {
+            assertThat(RealWindow.fx(() -> t.label("phone-words"))).matches("http://[\\d.]+:\\d+/[0-9a-f]{32}/");
+            assertThat(code.isVisible()).isTrue();
+            t.fire("phone-share");
+            assertThat(code.isVisible()).isFalse();
+        } else {
+            assertThat(t.w.notices.told()).contains("no local network");
+        }
+    }
+}
