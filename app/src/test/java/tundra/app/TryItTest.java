@@ -265,4 +265,22 @@ class TryItTest extends InWindow {
         page.begun("");
         page.until("Tundra.pieces[0].shown.name", "Scene");
     }
+
+    @Test
+    void aVisitIsRecordedAndFilmed(@org.junit.jupiter.api.io.TempDir java.nio.file.Path folder) throws Exception {
+        RealWindow.fx(() -> {
+            t.studio.edit("Move", b -> b.mapTimeline(b.main().id(), x -> x.withLoop(true)));
+            return null;
+        });
+        t.run("try");
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().contains("ready")));
+        t.fire("try-record");
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().contains("ready")) && t.w.tryIt.recording() > 1);
+        t.fire("try-record");
+        t.until(() -> t.w.notices.told() != null && t.w.notices.told().startsWith("Recorded "));
+        t.fileToSave = folder.resolve("visit.mp4");
+        t.fire("notice-action");
+        t.until(() -> java.nio.file.Files.exists(folder.resolve("visit.mp4")) && t.w.notices.told() != null && t.w.notices.told().startsWith("The film of the visit is made"));
+        assertThat(tundra.render.VideoReader.read(folder.resolve("visit.mp4")).duration()).isGreaterThan(0);
+    }
 }

@@ -10,6 +10,9 @@ import tundra.core.edit.OutputEdits;
 import tundra.core.file.FileProblem;
 import tundra.core.file.SafeReplace;
 import tundra.core.fit.Layouts;
+import tundra.core.fit.Run;
+import tundra.core.fit.VisitFrames;
+import tundra.core.fit.VisitorState;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -38,14 +41,28 @@ public final class Filming {
     private final int width;
     private final int height;
     private final List<Shot> shots;
+    private final Run run;
     private final List<Long> times;
 
     /**
+     * Of what is seen by who does nothing.
+     *
      * @param output of the kind {@link Outputs#FILM} or {@link Outputs#LOOP}
      * @throws FileProblem with one sentence where that can't be made
      */
     public Filming(Project project, Output output) throws FileProblem {
+        this(project, output, null);
+    }
+
+    /**
+     * Of a recorded visit, in the window in which it was recorded.
+     *
+     * @param project with the timelines that the run names
+     * @param run null for what is seen by who does nothing
+     */
+    public Filming(Project project, Output output, Run run) throws FileProblem {
         this.project = project;
+        this.run = run;
         this.output = output;
         format = format(output);
         clear = output.is(Outputs.CLEAR) && format.clear();
@@ -53,8 +70,8 @@ public final class Filming {
             throw new FileProblem((format == FilmFormat.MP4 ? "An MP4 can't be seen through; make a WebM." : format == FilmFormat.AVIF ? "This AVIF can't be seen through; make a WebP." : "AV1 can't be seen through; make a WebM.") + " Nothing was written.");
         }
         rate = output.number(Outputs.RATE) == 0 ? project.frameRate() : (int) Math.max(1, Math.round(output.number(Outputs.RATE)));
-        shots = shots(project, output);
-        Point size = size(shots.getFirst().board().size(), output.number(Outputs.WIDTH), output.number(Outputs.HEIGHT));
+        shots = run == null ? shots(project, output) : List.of();
+        Point size = size(run == null ? shots.getFirst().board().size() : run.states().getFirst().window(), output.number(Outputs.WIDTH), output.number(Outputs.HEIGHT));
         width = format.side(size.x());
         height = format.side(size.y());
         if ((long) width * height > Limits.PIXELS || width > Limits.SIDE || height > Limits.SIDE) {
@@ -109,7 +126,7 @@ public final class Filming {
 
     /** Microseconds from the begin of the film, one for each picture. The end of the range is the beginning of the next round, so it is left out. */
     private List<Long> times() throws FileProblem {
-        long length = shots.stream().mapToLong(Shot::length).sum();
+        long length = run == null ? shots.stream().mapToLong(Shot::length).sum() : run.length();
         long n = Math.max(1, Math.round(length / 1e6 * rate));
         double rounds = output.kind() == Outputs.FILM ? output.number(Outputs.TIMES) : 1;
         if (n * rounds > MOST) {
@@ -135,6 +152,15 @@ public final class Filming {
     private PaintedFrames painted(List<Long> at) {
         boolean chosen = output.number(Outputs.WIDTH) > 0 && output.number(Outputs.HEIGHT) > 0 || shots.size() > 1;
         var room = new Painter.Room(width, height, chosen && output.settings().get(Outputs.AROUND) instanceof String c ? Color.parse(c) : null, clear);
+        if (run != null) {
+            return new PaintedFrames(project.assets(), () -> {
+                var frames = new VisitFrames(project, Fonts.of(project.assets()));
+                return (painter, canvas, number) -> {
+                    VisitorState v = run.at(at.get(number));
+                    painter.visit(canvas, frames.at(v), run.states().getFirst().window(), room);
+                };
+            }, width, height);
+        }
         return new PaintedFrames(project.assets(), () -> {
             var source = new Shots(project, shots);
             return (painter, canvas, number) -> source.paint(painter, canvas, at.get(number), room);
@@ -253,7 +279,7 @@ public final class Filming {
     private void encode(Path part, List<Long> at, Progress progress) throws IOException {
         var painted = painted(at);
         double passes = format == FilmFormat.GIF ? 2 : 1;
-        FilmSound sound = format.video() && output.is(Outputs.SOUND) && at == times ? FilmSound.of(project, shots) : null;
+        FilmSound sound = run == null && format.video() && output.is(Outputs.SOUND) && at == times ? FilmSound.of(project, shots) : null;
         try (Palette palette = format == FilmFormat.GIF ? new Palette(width, height, rate, clear) : null) {
             if (palette != null) {
                 painted.each(at.size(), progress, (i, argb) -> {

@@ -24,6 +24,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import tundra.core.fit.VisitFrames;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
@@ -95,6 +96,28 @@ public final class Painter implements AutoCloseable {
             picture(s.frame.nodes(), () -> nodes(c, s.frame.nodes(), scale * l.scaleX()));
             c.restoreToCount(saved);
         }
+    }
+
+    /** What a visitor sees of a page whose ground is {@code room.around}, the window as large as the room. */
+    void visit(Canvas c, List<VisitFrames.Seen> seen, tundra.core.geometry.Point window, Room room) {
+        c.clear((room.around == null ? Color.WHITE : room.around).argb());
+        int all = c.save();
+        c.scale((float) (room.width / window.x()), (float) (room.height / window.y()));
+        for (VisitFrames.Seen s : seen) {
+            tundra.core.geometry.Rect at = s.state().at();
+            var size = s.frame().size();
+            int saved = c.save();
+            double across = at.width() / size.x(), down = at.height() / size.y();
+            c.translate((float) at.x(), (float) at.y()).scale((float) across, (float) down);
+            c.clipRect(Shapes.rect(size));
+            if (s.state().opacity() < 1) {
+                c.saveLayerAlpha(Shapes.rect(size), (int) Math.round(255 * s.state().opacity()));
+            }
+            background(c, s.frame());
+            picture(s.frame().nodes(), () -> nodes(c, s.frame().nodes(), across * room.width / window.x()));
+            c.restoreToCount(saved);
+        }
+        c.restoreToCount(all);
     }
 
     /** How large a px of the canvas becomes. */

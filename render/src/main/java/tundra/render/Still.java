@@ -4,6 +4,8 @@ import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.EncoderPNG;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
+import tundra.core.fit.VisitFrames;
+import tundra.core.fit.VisitorState;
 import tundra.core.frame.Frame;
 import tundra.core.model.Project;
 
@@ -24,5 +26,17 @@ public final class Still {
 
     public static byte[] png(Project project, Frame frame) {
         return png(project, frame, (int) Math.ceil(frame.size().x()), (int) Math.ceil(frame.size().y()));
+    }
+
+    /** What a visitor sees, as large as the window. */
+    public static byte[] png(Project project, VisitorState v) {
+        int w = (int) Math.round(v.window().x()), h = (int) Math.round(v.window().y());
+        try (Surface s = Surface.makeRasterN32Premul(w, h); var painter = new Painter()) {
+            painter.use(project.assets());
+            painter.visit(s.getCanvas(), new VisitFrames(project, Fonts.of(project.assets())).at(v), v.window(), new Painter.Room(w, h, null, false));
+            try (Image image = s.makeImageSnapshot(); Data data = EncoderPNG.encode(image)) {
+                return data.getBytes();
+            }
+        }
     }
 }

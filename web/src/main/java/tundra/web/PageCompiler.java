@@ -129,6 +129,9 @@ public final class PageCompiler {
         files.put("piece.css", Page.Part.of(utf8(css(markup, pack) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, layouts, extraScript != null, used);
+        if (extraScript != null) {
+            used.add(PlayerScript.RECORD);
+        }
         if (values.any()) {
             used.add(PlayerScript.CHIPS);
         }

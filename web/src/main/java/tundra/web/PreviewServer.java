@@ -61,7 +61,13 @@ public final class PreviewServer implements AutoCloseable {
     public static final String PLACES = "places";
     /** The address, beside the page, that takes what visitors fill in while a page is tried. */
     public static final String SENT = "sent";
-    private static final int MOST = 1 << 20;
+    private static final int MOST = 1 << 20, MOST_SEEN = 16 << 20;
+    private volatile Consumer<String> recorded = lines -> { };
+
+    /** Gets what pages write down that are asked to record, line by line, from the server's threads. */
+    public void onRecord(Consumer<String> taker) {
+        recorded = taker;
+    }
 
     private static byte[] random() {
         byte[] out = new byte[16];
@@ -82,6 +88,9 @@ public final class PreviewServer implements AutoCloseable {
                 send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
             } else if (path.equals(own + "log")) {
                 log(x);
+            } else if (path.equals(own + "run") && method.equals("POST") && ownPage(x)) {
+                recorded.accept(new String(x.getRequestBody().readNBytes(MOST_SEEN), StandardCharsets.UTF_8));
+                x.sendResponseHeaders(204, -1);
             } else if (path.equals(own + SENT) && method.equals("POST") && ownPage(x)) {
                 // stands in for whoever takes what visitors fill in
                 x.getRequestBody().readNBytes(MOST);

@@ -183,6 +183,9 @@ final class ReactionWriter {
                 Timeline t = board.timeline(SetTimelines.id(r, otherwise, i));
                 ObjectNode to = o.putObject("to").put("duration", (Long) a.slots().get(Actions.OVER) / 1000.0)
                         .put("easing", EasingPieces.single(EasingText.parse((String) a.slots().get(Actions.EASING))));
+                if (words) {
+                    to.put("set", t.id());
+                }
                 tracks.write(to, t);
             } else {
                 sentence(o, "action", a.kind(), there);

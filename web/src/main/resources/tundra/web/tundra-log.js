@@ -76,3 +76,21 @@ addEventListener("load", () => {
     }, true);
   for (const type of ["mouseenter", "mouseleave", "mouseover", "mouseout"]) addEventListener(type, (e) => e.isTrusted && e.stopImmediatePropagation(), true);
 })();
+
+// Writes down what is seen, frame by frame where it changes, when that is asked for; its times count from the opening of the page.
+addEventListener("load", () => {
+  if (!new URLSearchParams(location.search).has("record") || typeof Tundra !== "object") return;
+  const began = document.timeline.currentTime, lines = [];
+  let before = "", sent = 0;
+  const short = (_, v) => (typeof v === "number" ? Math.round(v * 1000) / 1000 : v);
+  const step = (now) => {
+    const seen = JSON.stringify(Tundra.pieces[0].seen, short);
+    if (seen !== before) lines.push(JSON.stringify({ time: document.timeline.currentTime - began }, short).slice(0, -1) + ',"seen":' + (before = seen) + "}");
+    if (lines.length && now - sent > 250) {
+      sent = now;
+      fetch("run", { method: "POST", body: lines.splice(0).join("\n") }).catch(() => {});
+    }
+    requestAnimationFrame(step);
+  };
+  step(0);
+});

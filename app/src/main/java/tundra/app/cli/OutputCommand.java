@@ -1,5 +1,6 @@
 package tundra.app.cli;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
@@ -19,6 +20,7 @@ import tundra.app.output.FileStart;
 import tundra.app.output.Made;
 import tundra.app.output.Makers;
 import tundra.core.edit.SettingWords;
+import tundra.core.file.RunFile;
 import tundra.core.model.Color;
 import tundra.core.model.LabelledSlot;
 import tundra.core.model.Output;
@@ -28,6 +30,7 @@ import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
 import tundra.core.model.Slot;
+import tundra.web.PageId;
 
 /** Makes one of the {@link Outputs}; each of its settings is an option of the command that is called as its kind. */
 @Command(mixinStandardHelpOptions = true)
@@ -46,6 +49,9 @@ final class OutputCommand implements Callable<Integer> {
     private OutputFile writes;
     @Option(names = "--to", required = true, paramLabel = "FILE", description = "the file or folder to write; a file's ending says the format")
     private Path to;
+
+    @Option(names = "--run", paramLabel = "LINES", description = "for a film: a recorded visit, which is filmed in place of a scene")
+    private Path run;
 
     private OutputCommand(OutputKind kind) {
         this.kind = kind;
@@ -104,7 +110,7 @@ final class OutputCommand implements Callable<Integer> {
         if (!Outputs.ending(output).isEmpty()) {
             writes.allow(to, FileStart.of(Outputs.ending(output)), file);
         }
-        Made made = Makers.make(p, output, to, writes.force(), Percent.shown());
+        Made made = run != null && kind == Outputs.FILM ? Makers.visit(p, output, RunFile.read(Files.readString(run), PageId::idOf), to, Percent.shown()) : Makers.make(p, output, to, writes.force(), Percent.shown());
         System.out.println(to + ", " + made.words());
         if (!made.leftOut().isEmpty()) {
             System.err.println(made.leftOut());

@@ -16,6 +16,7 @@ import tundra.core.file.SafeReplace;
 import tundra.core.file.SheetFile;
 import tundra.core.fit.Frames;
 import tundra.core.fit.Layouts;
+import tundra.core.fit.Run;
 import tundra.core.model.Board;
 import tundra.core.model.Output;
 import tundra.core.model.OutputKind;
@@ -37,6 +38,7 @@ import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.PageHead;
 import tundra.web.Publisher;
+import tundra.web.VisitedProject;
 
 /** Writes each of the {@link Outputs}. A writing that fails or is given up leaves what was there before. */
 public final class Makers {
@@ -149,6 +151,16 @@ public final class Makers {
         var filming = new Filming(j.project, j.output);
         filming.write(j.to, j.progress);
         return new Made(j.to, Files.size(j.to), filming.width() + "×" + filming.height() + ", " + filming.frames() + " pictures", "");
+    }
+
+    /** A film of a recorded visit, as an output of the kind film says it; not for the interface thread. */
+    public static Made visit(Project p, Output o, Run run, Path to, Progress progress) throws IOException {
+        FileStart.allow(to, Outputs.ending(o), false);
+        // how large a scene is says nothing of the window
+        Output film = o.with(Outputs.SCENES, "").with(Outputs.LAYOUT, Slot.DRAWN).with(Outputs.TIMES, 1.0);
+        var filming = new Filming(VisitedProject.of(p), film, run);
+        filming.write(to, progress);
+        return new Made(to, Files.size(to), filming.width() + "×" + filming.height() + ", " + filming.frames() + " pictures", "");
     }
 
     private static Made frames(Job j) throws IOException {

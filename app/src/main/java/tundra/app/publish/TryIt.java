@@ -15,6 +15,10 @@ import tundra.web.PreviewServer;
 /** Runs the real page from a server on this machine, and keeps the log of what happened in it. */
 public final class TryIt implements AutoCloseable {
     private static final int KEPT = 200;
+    /** Letters of a recorded visit: some ten minutes. */
+    private static final int LONGEST = 64 << 20;
+    private final StringBuilder run = new StringBuilder();
+    private boolean recording;
     private PreviewServer server;
     private Project served;
     private final List<PreviewServer.LogLine> log = new ArrayList<>();
@@ -28,12 +32,44 @@ public final class TryIt implements AutoCloseable {
     public synchronized String url(Project project, SeriesPainter series) throws IOException {
         if (server == null) {
             server = new PreviewServer(line -> Platform.runLater(() -> add(line)));
+            server.onRecord(this::take);
         }
         if (project != served) {
             server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), series).compile(project, PreviewServer.LOG_SCRIPT));
             served = project;
         }
         return server.url();
+    }
+
+    /** Keeps what the page writes down from now on. */
+    public void record() {
+        synchronized (run) {
+            run.setLength(0);
+            recording = true;
+        }
+    }
+
+    /** What was written down since {@link #record}, line by line; nothing more is kept. */
+    public String recorded() {
+        synchronized (run) {
+            recording = false;
+            return run.toString();
+        }
+    }
+
+    /** How many moments were written down since {@link #record}. */
+    public long recording() {
+        synchronized (run) {
+            return run.toString().lines().count();
+        }
+    }
+
+    private void take(String lines) {
+        synchronized (run) {
+            if (recording && run.length() + lines.length() < LONGEST) {
+                run.append(lines).append('\n');
+            }
+        }
     }
 
     private void add(PreviewServer.LogLine line) {

@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
+import java.util.function.Consumer;
 import java.util.function.ToDoubleFunction;
+import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -18,6 +20,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.TextAlignment;
+import javafx.util.Duration;
 import tundra.app.job.Jobs;
 import tundra.app.page.PageView;
 import tundra.app.studio.Studio;
@@ -48,7 +51,8 @@ public final class TryView extends BorderPane {
     private final Button again, browser;
     /** Whether there is a canvas to go back to. */
     private boolean leaves;
-    private final ToggleButton first = new ToggleButton("From the start");
+    private final ToggleButton first = new ToggleButton("From the start"), record = new ToggleButton("Record");
+    private final Consumer<String> recorded;
     private final PageView page = new PageView(this::troubled);
     private final WidthHandle handle = new WidthHandle(this::resize);
     private double zoom = 1;
@@ -57,7 +61,9 @@ public final class TryView extends BorderPane {
     /** Where the page is served; null before that. */
     private String url;
 
-    public TryView(Studio studio, TryIt tryIt, Jobs jobs, Runnable openInBrowser, Runnable leave) {
+    /** @param recorded gets the lines of a visit that was recorded */
+    public TryView(Studio studio, TryIt tryIt, Jobs jobs, Runnable openInBrowser, Runnable leave, Consumer<String> recorded) {
+        this.recorded = recorded;
         this.studio = studio;
         this.tryIt = tryIt;
         this.jobs = jobs;
@@ -98,6 +104,18 @@ public final class TryView extends BorderPane {
         first.setOnAction(e -> load());
         first.setMinWidth(Region.USE_PREF_SIZE);
         Buttons.tip(first, "Begins in the first scene, as a visitor does, not in the one that is open");
+        record.setId("try-record");
+        record.getStyleClass().add("try-less");
+        record.setMinWidth(Region.USE_PREF_SIZE);
+        record.setOnAction(e -> {
+            if (record.isSelected()) {
+                tryIt.record();
+                load();
+            } else {
+                ended();
+            }
+        });
+        Buttons.tip(record, "Begins anew and writes down what you do and see, until it is pressed again: for a film of it");
         ways();
         var bar = new HBox(8, words, ways);
         bar.setAlignment(Pos.CENTER_LEFT);
@@ -121,6 +139,15 @@ public final class TryView extends BorderPane {
     public void showLeave(boolean on) {
         leaves = on;
         ways();
+    }
+
+    /** What was recorded is handed on. */
+    private void ended() {
+        record.setSelected(false);
+        // what is on its way arrives within a moment
+        var wait = new PauseTransition(Duration.millis(600));
+        wait.setOnFinished(e -> recorded.accept(tryIt.recorded()));
+        wait.play();
     }
 
     /** Makes the page of the project as it is now, off the interface thread, and loads it. */
@@ -164,7 +191,7 @@ public final class TryView extends BorderPane {
             trouble.setVisible(false);
             tryIt.clear();
             fit();
-            page.load(url + "?" + System.nanoTime() + as.visitor().query() + from());
+            page.load(url + "?" + System.nanoTime() + as.visitor().query() + from() + (record.isSelected() ? "&record" : ""));
             page.setHands(as.visitor().hand() != Visitor.Hand.KEYS);
             if (!page.hands()) {
                 page.requestFocus();
@@ -178,7 +205,7 @@ public final class TryView extends BorderPane {
         if (studio.kept().scenes().size() > 1) {
             now.add(first);
         }
-        now.addAll(List.of(again, browser));
+        now.addAll(List.of(record, again, browser));
         if (leaves) {
             now.add(back);
         }
@@ -213,6 +240,9 @@ public final class TryView extends BorderPane {
     /** Stops the page, so that it takes no time while it is not seen. */
     public void stop() {
         left.run();
+        if (record.isSelected()) {
+            ended();
+        }
         trouble.setVisible(false);
         page.rest();
     }

@@ -58,6 +58,7 @@ import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
 import tundra.app.publish.PublishPanel;
 import tundra.app.publish.PublishSide;
+import tundra.app.publish.RunFilm;
 import tundra.app.publish.TryView;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
@@ -193,7 +194,8 @@ public final class MainWindow {
         touchBar = new Lazy<>(() -> new TouchBar(studio, w.commands, w.touches));
         scripts = new Lazy<>(() -> new ScriptsPanel(studio));
         rail = new ScrollRail(studio);
-        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry));
+        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry,
+                new RunFilm(studio, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address))::offer));
         tools = new Lazy<>(() -> new ToolCard(w));
         way = new Lazy<>(() -> new WayBar(studio));
         toolOptions = new Lazy<>(() -> new ToolOptionsBar(w));

@@ -2,6 +2,7 @@ package tundra.core.frame;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.function.ToLongFunction;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
@@ -13,10 +14,16 @@ import tundra.core.model.Timeline;
  * apply; of two that have a say in the same value the one started last decides.
  *
  * @param since how long ago the scene was opened, in µs, by which motifs with clocks of their own go
+ * @param insides where motifs stand that left their clocks, by the ids of their instances on this board
  */
-public record Moment(List<Standing> standings, long since) {
+public record Moment(List<Standing> standings, long since, Map<String, Moment> insides) {
     /** Nothing was started. */
     public static final Moment REST = new Moment(List.of());
+
+    /** Of a board whose motifs all go by their clocks. */
+    public Moment(List<Standing> standings, long since) {
+        this(standings, since, Map.of());
+    }
 
     /** Of a board that was just opened. */
     public Moment(List<Standing> standings) {
@@ -31,6 +38,7 @@ public record Moment(List<Standing> standings, long since) {
 
     public Moment {
         standings = List.copyOf(standings);
+        insides = Map.copyOf(insides);
     }
 
     /** What a visitor sees so many µs after the board was opened: the timelines that start by themselves. */
@@ -68,7 +76,7 @@ public record Moment(List<Standing> standings, long since) {
             }
         }
         out.add(new Standing(timeline, time));
-        return new Moment(out, since);
+        return new Moment(out, since, insides);
     }
 
     /**
@@ -79,6 +87,10 @@ public record Moment(List<Standing> standings, long since) {
      * @param element the instance's id
      */
     public Moment inside(Board around, String element, Clock clock, Board motif) {
+        Moment own = insides.get(element);
+        if (own != null) {
+            return own;
+        }
         long local = clock.local(clock.own() ? since : sinceSpan(around, element), motif.main().duration());
         return new Moment(standings(motif, local == motif.main().duration() ? t -> t.worked(local) : t -> t.local(local)), since);
     }

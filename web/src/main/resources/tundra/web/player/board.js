@@ -436,6 +436,9 @@ class Board {
     });
     const before = this.#sets.get(data), now = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
     this.#sets.set(data, now);
+//# record
+    now.set = data.set;
+//# reactions
     now.play();
     before?.forget();
   }
@@ -533,6 +536,26 @@ class Board {
   #settle() {
     for (const done of [...this.timelines, ...this.#sets.values()].map((t) => t.settle())) done();
   }
+
+//# record
+  // What is seen of it, for who writes a visit down: where its timelines and those of its motifs stand, and what reactions and hands did.
+  get seen() {
+    const named = (x) => x.id || x.classList[0], motifs = this.#instances.map((i) => this.part(i.name));
+    const own = (what) => [...this.el.querySelectorAll(what)].filter((x) => !motifs.some((m) => m !== x && m.contains(x)));
+    const on = new Set([...(this.around ? this.#conducted : []), ...this.active]);
+    return {
+      moment: [...on].filter((t) => t.id ?? t.set).map((t) => [t.id ?? t.set, t.time]),
+      inside: Object.fromEntries(this.#instances.map((i) => [i.name, i.board.seen])),
+      hidden: own("[hidden]").map(named),
+      order: own("[style*=z-index]").filter((x) => x.style.zIndex).map((x) => [named(x), +x.style.zIndex]),
+      scripted: [...(this.scripted ?? [])].map((x) => {
+        const { style } = x, now = getComputedStyle(x), number = (p) => (style[p] === "" ? null : parseFloat(now[p])), { e, f } = new DOMMatrix(style.transform ? now.transform : "");
+        return [named(x), number("opacity"), e, f, number("rotate"), number("scale"), this.part(named(x) + "-s")?.style.fill ? getComputedStyle(this.part(named(x) + "-s")).fill : null];
+      }),
+      carried: [...this.parts.values()].filter((d) => d.el.style.translate).map(({ name, x, y, el: { style } }) => [name, x, y, parseFloat(style.rotate) || 0, style.opacity === "" ? 1 : +style.opacity]),
+    };
+  }
+//# core
 
   // The timelines that were started, in that order, and where each stands, in ms.
   get moment() {

@@ -300,6 +300,22 @@ class Piece {
     return new URL(src, this.base).href;
   }
 
+//# record
+
+  // What a visitor sees now: the window, the scenes in it, and the values of the piece.
+  get seen() {
+    const scenes = [...this.scenes, ...(this.over ? [this.over] : [])].filter((s) => !s.el.hidden);
+    return {
+      window: [innerWidth, innerHeight],
+      scenes: scenes.map((s) => {
+        const { left, top, width, height } = s.el.getBoundingClientRect(), { opacity } = getComputedStyle(s.outer);
+        return { id: s.id, at: [left, top, width, height], opacity: +opacity, z: +s.outer.style.zIndex || 0, layout: s.el.dataset.layout ?? "base", size: s.size, since: document.timeline.currentTime - s.board.since, ...s.board.seen };
+      }),
+      values: Object.fromEntries([...this.#values].map(([id, v]) => [id, String(v.now ?? "")])),
+    };
+  }
+//# core
+
   scene(name) {
     return this.scenes.find((s) => s.name === name);
   }

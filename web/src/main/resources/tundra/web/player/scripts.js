@@ -33,6 +33,7 @@ class PageApi {
       },
       set({ opacity, x, y, rotation, scale, fill }, ms = 0) {
         const { style } = el;
+        (board.scripted ??= new Set()).add(el);
         style.transition = ms && !quiet.matches ? "all " + ms + "ms ease" : "none";
         if (opacity !== undefined) style.opacity = opacity;
         if (x !== undefined || y !== undefined) style.transform = "translate(" + (x ?? 0) + "px," + (y ?? 0) + "px)";
