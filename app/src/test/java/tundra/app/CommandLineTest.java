@@ -61,7 +61,7 @@ class CommandLineTest {
     @Test
     void checkTellsWhatItFinds() throws Exception {
         assertThat(run("check", DEMO)).isZero();
-        assertThat(out.strip()).isEqualTo("Open Night: nothing found.");
+        assertThat(out.strip()).isEqualTo("Open Night: nothing found (1 meant to be so).");
         assertThat(run("check", HOP, "--json")).isZero();
         Project p = Hop.project();
         Flipbook hare = (Flipbook) p.scenes().getFirst().board().find("s-hare").content();
