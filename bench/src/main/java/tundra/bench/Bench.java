@@ -8,6 +8,9 @@ import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
+import tundra.core.model.Project;
+import tundra.samples.FrostGlass;
+import tundra.samples.OpenNight;
 
 /** Prints the figures of speed and memory as a table, each with its baseline of the same run and what it is held to. */
 public final class Bench {
@@ -86,6 +89,11 @@ public final class Bench {
             String what = WHAT.get(part[0]);
             bound(what + ", interface thread per event", first, "ms", 16);
             least(what + ", pictures", second, "/s", 30);
+        }
+        rest();
+        for (Project piece : new Project[] {OpenNight.project(), FrostGlass.project()}) {
+            FilmBench.Result film = FilmBench.measure(piece, 4);
+            ratio("4 s of " + piece.name() + " as an MP4 at 1080p / painting or packing alone", film.whole(), film.longer(), "s", 1 / 0.9);
         }
         rest();
         StartBench.Result start = new StartBench(root).measure();

@@ -183,6 +183,11 @@ public final class Filming {
         }
     }
 
+    /** Paints all of its pictures and packs none, by which the cost of painting is told from that of packing. */
+    public void paint(Progress progress) throws IOException {
+        painted(times).each(times.size(), progress, (i, argb) -> progress.share((i + 1.0) / times.size()));
+    }
+
     /** About how many bytes it will have, by three of its pictures; makes those, so not for the interface thread. */
     public long expected(Progress progress) throws IOException {
         if (times.size() <= 2 * SAMPLES) {

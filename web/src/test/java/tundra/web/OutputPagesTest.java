@@ -203,4 +203,41 @@ class OutputPagesTest extends InBrowser {
         files.put("pages/abc/index.html", Page.Part.of("<p>x".getBytes(StandardCharsets.UTF_8)));
         assertThatThrownBy(() -> OneFile.of(new Page(files))).isInstanceOf(FileProblem.class).hasMessageContaining("make a folder");
     }
+
+    /** Sizes were attributes in SVG 1.1, which the checker goes by; in SVG 2 they are properties of CSS. */
+    private static final String SVG_1 = "Element “(rect|ellipse|circle|image)” is missing required attribute “(width|height|rx|ry|r)”.";
+
+    /** By the checker of the HTML standard's own editors. It is older than some elements' attributes that browsers know. */
+    private static List<String> invalid(String html) throws Exception {
+        var checker = new nu.validator.client.EmbeddedValidator();
+        checker.setOutputFormat(nu.validator.client.EmbeddedValidator.OutputFormat.JSON);
+        checker.setForceHTML(true);
+        String said = checker.validate(new java.io.ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
+        var out = new ArrayList<String>();
+        if (!said.isBlank()) {
+            tools.jackson.databind.json.JsonMapper.shared().readTree(said).path("messages").forEach(m -> {
+                if (m.path("type").asString("").equals("error") && !m.path("message").asString("").matches(SVG_1)) {
+                    out.add(m.path("message").asString("") + " | " + m.path("extract").asString(""));
+                }
+            });
+        }
+        return out.stream().distinct().toList();
+    }
+
+    @Test
+    void thePagesAreValidHtml() throws Exception {
+        assertThat(invalid("<!doctype html><html lang=en><title>x</title><p id=a><p id=a>")).as("what isn't valid is told").isNotEmpty();
+        for (Project p : List.of(OpenNight.project(), MotionPiece.make())) {
+            Page page = compiled(p, PageHead.of(Outputs.PAGE.made().with(Outputs.DESCRIPTION, "A \"night\" out").with(Outputs.ADDRESS, "https://fellmark.example/")));
+            String html = new String(page.files().get("index.html").bytes(), StandardCharsets.UTF_8), shown = html;
+            // what lies in templates is a tree of its own, with ids of its own, which the checker doesn't know
+            assertThat(invalid(html).stream().filter(m -> !m.startsWith("Duplicate ID")).toList()).as(p.name()).isEmpty();
+            for (String before = ""; !before.equals(shown); ) {
+                before = shown;
+                shown = shown.replaceAll("(?s)<template[^>]*>(?:(?!<template).)*?</template>", "");
+            }
+            assertThat(invalid(shown)).as(p.name()).isEmpty();
+            assertThat(invalid(new String(Embed.of(p, page).files().get("index.html").bytes(), StandardCharsets.UTF_8))).as(p.name()).isEmpty();
+        }
+    }
 }
