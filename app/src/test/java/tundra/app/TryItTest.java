@@ -131,7 +131,10 @@ class TryItTest extends InWindow {
         Point grip = RealWindow.fx(() -> t.screen(handle, 4, 30));
         t.drag(grip, new Point(grip.x() - 60, grip.y()));
         page.until("String(innerWidth < " + (before - 80) + " && window.marked === 1)", "true");
-        int now = Integer.parseInt(page.ask("String(innerWidth)"));
+        // the page follows the hand a little later
+        t.settle();
+        int now = Integer.parseInt(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText()).replaceAll("\\D", ""));
+        page.until("String(innerWidth)", "" + now);
         RealWindow.fx(() -> {
             handle.requestFocus();
             return null;
@@ -282,5 +285,25 @@ class TryItTest extends InWindow {
         t.fire("notice-action");
         t.until(() -> java.nio.file.Files.exists(folder.resolve("visit.mp4")) && t.w.notices.told() != null && t.w.notices.told().startsWith("The film of the visit is made"));
         assertThat(tundra.render.VideoReader.read(folder.resolve("visit.mp4")).duration()).isGreaterThan(0);
+    }
+
+    private void as(String what) throws Exception {
+        t.click("try-width");
+        t.choose(what);
+    }
+
+    @Test
+    void itIsSeenTwiceAsLargeTurnedAndOverASlowLine() throws Exception {
+        page.until("innerWidth + ' ' + innerHeight", "640 400");
+        as("try-large");
+        page.until("innerWidth + ' ' + innerHeight", "320 200");
+        as("try-large");
+        page.until("innerWidth + ' ' + innerHeight", "640 400");
+        as("try-turned");
+        page.until("innerWidth + ' ' + innerHeight", "400 640");
+        as("try-turned");
+        as("try-slow");
+        // two rounds of 0.3 s at least
+        t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.text().matches(".*everything after (0\\.[6-9]|[1-9]\\d*\\.\\d) s")));
     }
 }

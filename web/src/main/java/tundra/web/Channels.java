@@ -31,6 +31,7 @@ final class Channels {
             new WordChannel(Properties.OVERFLOW, e -> List.of(e.box().box()), "overflow", v -> v.equals("clipped") ? "clip" : "visible"),
             new WordChannel(Properties.CURSOR, outer(), "cursor", v -> v),
             new TouchChannel(),
+            new HeadingChannel(),
             new WordChannel(Properties.BLEND, Channels::blended, "mixBlendMode", v -> v),
             new WordChannel(Properties.ISOLATE, outer(), "isolation", v -> v.equals("yes") ? "isolate" : "auto"),
             new FilterChannel(),

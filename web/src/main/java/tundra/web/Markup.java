@@ -247,6 +247,8 @@ final class Markup {
             out.append(" t-tap\" role=\"").append(Spoken.role(board, e)).append("\" tabindex=\"0\" aria-label=\"").append(escape(Spoken.name(project, e)));
         } else if (ofPictures(e)) {
             out.append("\" role=\"img\" aria-label=\"").append(escape(e.called()));
+        } else if (HeadingChannel.level(page) > 0) {
+            out.append("\" role=\"heading\" aria-level=\"").append(HeadingChannel.level(page));
         }
         out.append("\">");
         List<String> effects = FilterChannel.between(page);

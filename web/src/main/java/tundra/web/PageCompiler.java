@@ -130,7 +130,7 @@ public final class PageCompiler {
         var used = new HashSet<String>();
         String data = data(project, motifs, markup, layouts, extraScript != null, used);
         if (extraScript != null) {
-            used.add(PlayerScript.RECORD);
+            used.addAll(Set.of(PlayerScript.RECORD, PlayerScript.NAMED_SETS));
         }
         if (values.any()) {
             used.add(PlayerScript.CHIPS);

@@ -19,11 +19,11 @@ import tundra.core.model.Blocks;
  * every piece, and each file begins with it.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks", WAYS = "ways", HISTORY = "history", OVER = "over", KEEPS = "keeps", RECORD = "record";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks", WAYS = "ways", HISTORY = "history", OVER = "over", KEEPS = "keeps", RECORD = "record", NAMED_SETS = "named sets";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** Sections that stand within others, without which there is no place for them. */
-    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT, INLAYS, MOTIFS, WAYS, REACTIONS, HISTORY, REACTIONS);
+    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT, INLAYS, MOTIFS, WAYS, REACTIONS, HISTORY, REACTIONS, NAMED_SETS, REACTIONS);
     /** In the order in which they need each other. */
     private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "blocks", "galleries", "media", "maps", "fields", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();

@@ -9,6 +9,8 @@ import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.util.HexFormat;
 import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
@@ -62,7 +64,24 @@ public final class PreviewServer implements AutoCloseable {
     /** The address, beside the page, that takes what visitors fill in while a page is tried. */
     public static final String SENT = "sent";
     private static final int MOST = 1 << 20, MOST_SEEN = 16 << 20;
+    /** What hosts send packed, to about a quarter; a slow mobile line, in bytes a second; and how long an answer takes to begin, in ms. */
+    private static final Set<String> PACKED = Set.of("html", "css", "js");
+    private static final long QUARTER = 4, SLOW = 200_000, WAIT = 300;
+    private final Object line = new Object();
+    private volatile boolean slow;
     private volatile Consumer<String> recorded = lines -> { };
+
+    /** Whether files come as over a slow mobile line, which all of them share. */
+    public void slow(boolean on) {
+        slow = on;
+    }
+
+    private void line(long bytes, boolean packed) {
+        LockSupport.parkNanos(WAIT * 1_000_000);
+        synchronized (line) {
+            LockSupport.parkNanos((packed ? bytes / QUARTER : bytes) * 1_000_000_000 / SLOW);
+        }
+    }
 
     /** Gets what pages write down that are asked to record, line by line, from the server's threads. */
     public void onRecord(Consumer<String> taker) {
@@ -140,6 +159,9 @@ public final class PreviewServer implements AutoCloseable {
         if (body == null) {
             send(x, 404, "text/plain", "Not part of the page.".getBytes(StandardCharsets.UTF_8));
             return;
+        }
+        if (slow) {
+            line(body.length(), PACKED.contains(ending));
         }
         String type = TYPES.getOrDefault(ending, "application/octet-stream");
         x.getResponseHeaders().set("Accept-Ranges", "bytes");

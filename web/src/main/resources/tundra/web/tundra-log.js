@@ -9,6 +9,12 @@
   };
   addEventListener("tundra", (e) => send(e.detail.text, e.detail.reaction));
   addEventListener("error", (e) => send("problem: " + e.message));
+  // over a slow line: when there was something to see, and when everything had come
+  addEventListener("load", () => {
+    if (!new URLSearchParams(location.search).has("slow")) return;
+    const [first] = performance.getEntriesByName("first-contentful-paint"), seconds = (ms) => (ms / 1000).toFixed(1) + " s";
+    send((first ? "the first picture was there after " + seconds(first.startTime) + ", " : "") + "everything after " + seconds(performance.now()));
+  });
 })();
 
 // Begins in the scene that is asked for.

@@ -240,4 +240,16 @@ class OutputPagesTest extends InBrowser {
             assertThat(invalid(new String(Embed.of(p, page).files().get("index.html").bytes(), StandardCharsets.UTF_8))).as(p.name()).isEmpty();
         }
     }
+
+    @Test
+    void textsAreHeadingsWhereTheyAreMarkedAsSuch() throws Exception {
+        var title = new tundra.core.model.Element("title", "Title", false, false, tundra.core.model.Values.NONE.with(tundra.core.model.Properties.POSITION, new tundra.core.geometry.Point(100, 40)).with(tundra.core.model.Properties.HEADING, "second")
+                .with(tundra.core.model.Properties.FILL, tundra.core.model.Color.BLACK), new tundra.core.model.Content.Text("How to get there", "Figtree", 600, 18, tundra.core.model.Content.Align.LEFT, 1.2));
+        var plain = new tundra.core.model.Element("plain", "Plain", false, false, title.rest().with(tundra.core.model.Properties.HEADING, "none"), title.content());
+        Project p = Project.empty("P", new tundra.core.geometry.Point(240, 120), 24);
+        browser.open(written(compiled(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(title, plain))), PageHead.USUAL), "headings"), 240, 120);
+        assertThat(browser.run("return [...document.querySelectorAll('[role=heading]')].map(x => x.ariaLevel + ' ' + x.textContent.trim()).join()")).isEqualTo("3 How to get there");
+        var tree = (java.util.Map<?, ?>) browser.driver.executeCdpCommand("Accessibility.getFullAXTree", java.util.Map.of());
+        assertThat(tree.toString()).contains("value=heading").contains("How to get there");
+    }
 }

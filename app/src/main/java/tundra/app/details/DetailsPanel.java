@@ -34,7 +34,7 @@ import tundra.core.model.Property;
 /** What is selected, with its properties as numbers and colours. */
 public final class DetailsPanel extends TallPane {
     private static final List<Property<?>> PLACE = List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.OPACITY,
-            Properties.PIVOT, Properties.SKEW, Properties.TOUCH, Properties.PARALLAX);
+            Properties.PIVOT, Properties.SKEW, Properties.HEADING, Properties.TOUCH, Properties.PARALLAX);
     /** Of how an element follows its parent, what the diagram doesn't say. */
     private static final List<Property<?>> FOLLOWING = List.of(Properties.WIDTH_IN, Properties.HEIGHT_IN, Properties.WAY_IN, Properties.RESIZE, Properties.RESIZE_POINT,
             Properties.SIZE_IN, Properties.SIZE_LEAST, Properties.SIZE_MOST);
@@ -434,6 +434,6 @@ public final class DetailsPanel extends TallPane {
 
     /** What only the page does is left out while drawing. */
     private boolean here(Property<?> p) {
-        return studio.desk() != tundra.app.studio.Desk.DRAW || p != Properties.TOUCH && p != Properties.PARALLAX;
+        return studio.desk() != tundra.app.studio.Desk.DRAW || p != Properties.HEADING && p != Properties.TOUCH && p != Properties.PARALLAX;
     }
 }

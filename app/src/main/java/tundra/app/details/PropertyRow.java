@@ -63,6 +63,7 @@ final class PropertyRow<T> extends NamedRow {
 
     /** What is said of properties whose names don't say it all. */
     private static final Map<Property<?>, String> TIPS = Map.of(
+            Properties.HEADING, "As what screen readers read it out, and by what visitors jump from part to part: a heading of the first, second or third level",
             Properties.TOUCH, "What of it a finger or the pointer meets on the page: what is painted, all of its box, or nothing, so that what lies behind is met",
             Properties.FRONT, "Which way the art looks as it is drawn: 0° to the right, 90° down. Facing its path, this side goes ahead",
             Properties.FACE_PATH, "Turns it with its motion path, the front ahead",

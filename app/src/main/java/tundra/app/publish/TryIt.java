@@ -41,6 +41,13 @@ public final class TryIt implements AutoCloseable {
         return server.url();
     }
 
+    /** Whether files come as over a slow mobile line from now on. */
+    public synchronized void slow(boolean on) {
+        if (server != null) {
+            server.slow(on);
+        }
+    }
+
     /** Keeps what the page writes down from now on. */
     public void record() {
         synchronized (run) {

@@ -47,7 +47,7 @@ public final class TryView extends BorderPane {
     /** Gives up the page that is being made. */
     private Runnable left = () -> { };
     private final VisitorBar as;
-    private final Overflow ways = new Overflow(8, "Open in browser, back to the canvas");
+    private final Overflow ways = new Overflow(8, "Open in browser, back to the canvas, record");
     private final Button again, browser;
     /** Whether there is a canvas to go back to. */
     private boolean leaves;
@@ -190,6 +190,7 @@ public final class TryView extends BorderPane {
         if (url != null) {
             trouble.setVisible(false);
             tryIt.clear();
+            tryIt.slow(as.visitor().slow());
             fit();
             page.load(url + "?" + System.nanoTime() + as.visitor().query() + from() + (record.isSelected() ? "&record" : ""));
             page.setHands(as.visitor().hand() != Visitor.Hand.KEYS);
@@ -205,10 +206,11 @@ public final class TryView extends BorderPane {
         if (studio.kept().scenes().size() > 1) {
             now.add(first);
         }
-        now.addAll(List.of(record, again, browser));
+        now.addAll(List.of(again, browser));
         if (leaves) {
             now.add(back);
         }
+        now.add(record);
         ways.setItems(now);
     }
 
@@ -251,12 +253,16 @@ public final class TryView extends BorderPane {
         if (stage.getWidth() > 0) {
             // whoever works on a layout tries that one
             double wide = as.visitor().width() > 0 ? as.visitor().width() : studio.layout() != null ? studio.layout().size().x() : widest(b -> b.size().x());
-            var size = new Point(wide, widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y()));
-            zoom = Math.min(1, Math.min((stage.getWidth() - 40) / wide, (stage.getHeight() - 40) / size.y()));
+            Visitor who = as.visitor();
+            double high = Visitor.height(who.width()) > 0 ? Visitor.height(who.width()) : widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y());
+            var held = who.turned() ? new Point(high, wide) : new Point(wide, high);
+            zoom = Math.min(1, Math.min((stage.getWidth() - 40) / held.x(), (stage.getHeight() - 40) / held.y()));
             double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
             zoom = Math.max(0.05, zoom);
-            page.fit(wide, size.y(), zoom, pixels);
-            handle.place(wide * zoom, zoom);
+            // larger is a window of fewer CSS px
+            double larger = who.large() ? 2 : 1;
+            page.fit(held.x() / larger, held.y() / larger, zoom * larger, pixels);
+            handle.place(held.x() * zoom, zoom);
         }
     }
 

@@ -7,9 +7,12 @@ import java.util.List;
  *
  * @param lessMotion whether less motion is asked for
  * @param width of the window, in px; 0 for that of the scene
+ * @param turned whether the device is held the other way
+ * @param large whether the page is seen at 200 %
+ * @param slow whether the line is slow
  */
-record Visitor(Hand hand, boolean lessMotion, int width) {
-    static final Visitor USUAL = new Visitor(Hand.MOUSE, false, 0);
+record Visitor(Hand hand, boolean lessMotion, int width, boolean turned, boolean large, boolean slow) {
+    static final Visitor USUAL = new Visitor(Hand.MOUSE, false, 0, false, false, false);
     /** Of a laptop, a tablet, a phone held across and one held upright, in CSS px. */
     static final List<Integer> WIDTHS = List.of(1024, 768, 568, 375);
 
@@ -26,18 +29,41 @@ record Visitor(Hand hand, boolean lessMotion, int width) {
 
     /** What is asked of the page's log script, which plays the visitor, as the end of an address. */
     String query() {
-        return (hand == Hand.TOUCH ? "&touch" : "") + (lessMotion ? "&less" : "");
+        return (hand == Hand.TOUCH ? "&touch" : "") + (lessMotion ? "&less" : "") + (slow ? "&slow" : "");
     }
 
     Visitor withHand(Hand h) {
-        return new Visitor(h, lessMotion, width);
+        return new Visitor(h, lessMotion, width, turned, large, slow);
     }
 
     Visitor withLessMotion(boolean l) {
-        return new Visitor(hand, l, width);
+        return new Visitor(hand, l, width, turned, large, slow);
     }
 
     Visitor withWidth(int w) {
-        return new Visitor(hand, lessMotion, w);
+        return new Visitor(hand, lessMotion, w, turned, large, slow);
+    }
+
+    Visitor withTurned(boolean t) {
+        return new Visitor(hand, lessMotion, width, t, large, slow);
+    }
+
+    Visitor withLarge(boolean l) {
+        return new Visitor(hand, lessMotion, width, turned, l, slow);
+    }
+
+    Visitor withSlow(boolean s) {
+        return new Visitor(hand, lessMotion, width, turned, large, s);
+    }
+
+    /** Of a device so wide, held upright or across: how high its window is, in px; 0 for one that is as high as the scene. */
+    static int height(int width) {
+        return switch (width) {
+            case 1024 -> 640;
+            case 768 -> 1024;
+            case 568 -> 320;
+            case 375 -> 667;
+            default -> 0;
+        };
     }
 }

@@ -1,10 +1,14 @@
 package tundra.app.publish;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.geometry.Pos;
+import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
@@ -48,12 +52,20 @@ final class VisitorBar extends HBox {
         Buttons.tip(less, "The page as for who asks their system for less motion");
         width.setId("try-width");
         width.setMark(Buttons.opener(), Caption.Place.AFTER);
-        Buttons.menu(width, () -> Stream.concat(Stream.of(0), Visitor.WIDTHS.stream()).map(w -> {
-            var item = new MenuItem(words(w));
-            item.setId("try-width-" + w);
-            item.setOnAction(e -> put(visitor.withWidth(w)));
-            return item;
-        }).toList());
+        Buttons.menu(width, () -> {
+            var out = new ArrayList<MenuItem>();
+            Stream.concat(Stream.of(0), Visitor.WIDTHS.stream()).forEach(w -> {
+                var item = new MenuItem(words(w));
+                item.setId("try-width-" + w);
+                item.setOnAction(e -> put(visitor.withWidth(w)));
+                out.add(item);
+            });
+            out.add(new SeparatorMenuItem());
+            out.add(tick("try-turned", "The device held the other way", visitor.turned(), visitor::withTurned));
+            out.add(tick("try-large", "Twice as large (200 %)", visitor.large(), visitor::withLarge));
+            out.add(tick("try-slow", "Over a slow line", visitor.slow(), visitor::withSlow));
+            return out;
+        });
         var all = new Overflow(10, "Less motion, and how wide the window is");
         all.setItems(List.of(Words.of("Try it as", "quiet", "small"), hands, less, width));
         HBox.setHgrow(all, Priority.ALWAYS);
@@ -62,12 +74,20 @@ final class VisitorBar extends HBox {
         name();
     }
 
+    private CheckMenuItem tick(String id, String words, boolean on, Function<Boolean, Visitor> change) {
+        var item = new CheckMenuItem(words);
+        item.setId(id);
+        item.setSelected(on);
+        item.setOnAction(e -> put(change.apply(!on)));
+        return item;
+    }
+
     private static String words(int w) {
         return w == 0 ? "As wide as the scene" : w + " px wide";
     }
 
     private void name() {
-        width.setText(words(visitor.width()));
+        width.setText(words(visitor.width()) + (visitor.turned() ? ", turned" : "") + (visitor.large() ? ", 200 %" : "") + (visitor.slow() ? ", slow" : ""));
     }
 
     private void put(Visitor v) {

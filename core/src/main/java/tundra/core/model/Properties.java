@@ -136,6 +136,8 @@ public final class Properties {
     /** How much of its opacity it has lost at its end. */
     public static final Property<Double> LONG_FADE = add("longFade", "Fade", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.LONG_SHADOW));
     /** What of it catches the pointer on the page. */
+    /** As what a text is read out: a heading of one of three levels below the piece's title, or plain words. */
+    public static final Property<String> HEADING = choice("heading", "Heading", TEXT, "none", "first", "second", "third");
     public static final Property<String> TOUCH = choice("touch", "Touch", ANY, "what is seen", "its whole box", "lets through");
     /** At which share of the page's scrolling an element goes along while its scene stands: 1 as fast as the page, 0 not at all, below 0 the other way. */
     public static final Property<Double> PARALLAX = add("parallax", "Parallax", ValueType.NUMBER, "%", 100, List.of("%"), -3, 3, 0.0, ANY);
@@ -178,7 +180,7 @@ public final class Properties {
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
     /** What is never keyed: it holds at all times. */
-    private static final Set<Property<?>> REST_ONLY = Stream.of(List.of(ISOLATE, CURSOR, TOUCH, PARALLAX), TIES, ROOM).flatMap(List::stream).collect(Collectors.toUnmodifiableSet());
+    private static final Set<Property<?>> REST_ONLY = Stream.of(List.of(ISOLATE, CURSOR, HEADING, TOUCH, PARALLAX), TIES, ROOM).flatMap(List::stream).collect(Collectors.toUnmodifiableSet());
     /** Where an element stands and how it lies there, whatever it looks like. */
     public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */

@@ -436,7 +436,7 @@ class Board {
     });
     const before = this.#sets.get(data), now = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
     this.#sets.set(data, now);
-//# record
+//# named sets
     now.set = data.set;
 //# reactions
     now.play();
