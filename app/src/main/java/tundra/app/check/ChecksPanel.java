@@ -200,7 +200,7 @@ public final class ChecksPanel extends VBox {
         count.setText(told.isEmpty() ? "nothing found" : told.size() + (docked ? " to look at" : ""));
         list.getChildren().setAll(told.stream().map(this::card).toList());
         if (told.isEmpty()) {
-            var none = new Label("The piece was looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
+            var none = new Label(docked ? "The piece was looked over for " + Check.values().length + " kinds of faults." : "The piece was looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
                     + ". All of it is fine.");
             none.getStyleClass().addAll("quiet", "small");
             none.setWrapText(true);
