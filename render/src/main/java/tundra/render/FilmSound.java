@@ -14,7 +14,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Timeline;
 
 /** What is heard of the scenes of a film: the sounds of the timelines that start by themselves and of the motifs that run, mixed together. */
-final class FilmSound {
+final class FilmSound implements Sounding {
     private final List<Shot> shots;
     private final List<List<SoundMix.Voice>> voices = new ArrayList<>();
 
@@ -46,7 +46,7 @@ final class FilmSound {
         return out.voices.stream().allMatch(List::isEmpty) ? null : out;
     }
 
-    private static float[] decode(Asset a) {
+    static float[] decode(Asset a) {
         try {
             return a == null ? new float[0] : SoundReader.decode(a.name(), a.data());
         } catch (IOException | UncheckedIOException e) {
@@ -55,15 +55,10 @@ final class FilmSound {
         }
     }
 
-    /**
-     * The samples that belong to a picture, left and right in turn, −1 to 1; those of all pictures follow each other without a gap.
-     *
-     * @param picture from the begin of the film
-     * @param rate pictures a second
-     */
-    float[] of(int picture, int rate) {
-        long first = (long) picture * SoundReader.RATE / rate;
-        int count = (int) ((picture + 1L) * SoundReader.RATE / rate - first);
+    @Override
+    public float[] of(int picture, int rate) {
+        long first = Sounding.first(picture, rate);
+        int count = (int) (Sounding.first(picture + 1, rate) - first);
         float[] sum = new float[2 * count];
         long time = first * 1_000_000 / SoundReader.RATE;
         int at = 0;

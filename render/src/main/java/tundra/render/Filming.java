@@ -284,7 +284,7 @@ public final class Filming {
     private void encode(Path part, List<Long> at, Progress progress) throws IOException {
         var painted = painted(at);
         double passes = format == FilmFormat.GIF ? 2 : 1;
-        FilmSound sound = run == null && format.video() && output.is(Outputs.SOUND) && at == times ? FilmSound.of(project, shots) : null;
+        Sounding sound = !format.video() || !output.is(Outputs.SOUND) || at != times ? null : run == null ? FilmSound.of(project, shots) : RunSound.of(project, run);
         try (Palette palette = format == FilmFormat.GIF ? new Palette(width, height, rate, clear) : null) {
             if (palette != null) {
                 painted.each(at.size(), progress, (i, argb) -> {

@@ -287,4 +287,75 @@ class FilmingTest {
             assertThat(filming.expected(Progress.NONE)).as(format).isBetween(Files.size(to) / 3, Files.size(to) * 3);
         }
     }
+
+    @Test
+    void anAvifHoldsTheStillsToo() throws Exception {
+        Project p = piece();
+        Path to = made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "AVIF"), "loop.avif");
+        assertThat(new String(Files.readAllBytes(to), 4, 8, java.nio.charset.StandardCharsets.ISO_8859_1)).isEqualTo("ftypavis");
+        try (var frames = new VideoFrames(to)) {
+            for (int i = 0; i < 48; i += 4) {
+                long time = Math.round(i * 1e6 / RATE);
+                try (Image image = frames.at(time + 1_000_000 / RATE / 2)) {
+                    assertThat(psnr(pixels(image), still(p, time))).as("picture %d", i).isGreaterThan(38);
+                }
+            }
+        }
+        assertThatThrownBy(() -> new Filming(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "AVIF").with(Outputs.CLEAR, "yes"))).hasMessageContaining("can't be seen through");
+    }
+
+    /** Every picture of a series, and each other format of one, is the still of its moment. */
+    @Test
+    void framesAreTheStillsOfTheirMoments() throws Exception {
+        Project plain = piece();
+        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withMarkers(List.of(new tundra.core.model.Marker("m1", "Later", 1_500_000), new tundra.core.model.Marker("m2", "First", 250_000)))));
+        Path every = folder.resolve("every");
+        new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.WHICH, "every frame").with(Outputs.EVERY, 4.0)).write(every, false, Progress.NONE);
+        try (var all = Files.list(every)) {
+            assertThat(all.filter(x -> x.toString().endsWith(".png")).count()).isEqualTo(12);
+        }
+        for (int f = 0; f < 48; f += 4) {
+            int[] seen = ImageIO.read(every.resolve(String.format(java.util.Locale.ROOT, "%05d.png", f)).toFile()).getRGB(0, 0, W, H, null, 0, W);
+            assertThat(psnr(seen, still(p, p.frameTime(f)))).as("frame %d", f).isEqualTo(99);
+        }
+        Path marked = folder.resolve("marked");
+        new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.WHICH, "each marker").with(Outputs.FRAMES_FORMAT, "WebP")).write(marked, false, Progress.NONE);
+        try (var image = PictureReader.decode(Files.readAllBytes(marked.resolve("001-first.webp")))) {
+            assertThat(psnr(pixels(image), still(p, 250_000))).isGreaterThan(60);
+        }
+        assertThat(marked.resolve("002-later.webp")).exists();
+        Path pdf = folder.resolve("one.pdf");
+        new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.FRAMES_FORMAT, "PDF").with(Outputs.AT, 1_000_000L)).write(pdf, false, Progress.NONE);
+        try (var doc = org.apache.pdfbox.Loader.loadPDF(pdf.toFile())) {
+            assertThat(doc.getNumberOfPages()).isEqualTo(1);
+            // 96 CSS px are an inch
+            assertThat(doc.getPage(0).getMediaBox().getWidth()).isEqualTo(W * 0.75f);
+            int[] seen = new org.apache.pdfbox.rendering.PDFRenderer(doc).renderImageWithDPI(0, 96).getRGB(0, 0, W, H, null, 0, W);
+            assertThat(psnr(seen, still(p, 1_000_000))).isGreaterThan(30);
+        }
+        assertThatThrownBy(() -> new FrameFiles(piece(), Outputs.FRAMES.made().with(Outputs.WHICH, "each marker"))).isInstanceOf(FileProblem.class).hasMessageContaining("no markers");
+    }
+
+    /** A visit in which Main stands for half a second, plays on from its begin, and is set back and played once more. */
+    @Test
+    void aVisitSoundsAsItWasHeard() throws Exception {
+        var sound = SoundReader.read("tick.wav", wave());
+        Project plain = piece().withAsset(sound);
+        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new tundra.core.model.PlacedSound("s", sound.hash(), 500_000, 1)))));
+        String scene = p.scenes().getFirst().id(), main = board(p).main().id();
+        var states = new ArrayList<tundra.core.fit.VisitorState>();
+        for (int i = 0; i <= 180; i++) {
+            // a frame of the browser each 1/60 s
+            long time = i * 1_000_000L / 60, at = time < 500_000 ? 0 : time < 2_000_000 ? time - 500_000 : time - 2_000_000;
+            states.add(new tundra.core.fit.VisitorState(time, new Point(W, H), List.of(new tundra.core.fit.VisitorState.SceneState(scene, new tundra.core.geometry.Rect(0, 0, W, H), 1, null, null,
+                    new Moment(List.of(new Moment.Standing(main, at))), java.util.Set.of(), Map.of(), List.of(), List.of())), Map.of()));
+        }
+        Path to = folder.resolve("visit.mp4");
+        new Filming(p, Outputs.FILM.made().with(Outputs.RATE, 30.0), new tundra.core.fit.Run(states)).write(to, Progress.NONE);
+        float[] heard = SoundReader.decode("film", Files.readAllBytes(to));
+        // at 0.5 + 0.5 s and at 2 + 0.5 s, as near as a frame of the browser tells
+        assertThat(onset(heard, 0)).isCloseTo(48_000, within(900));
+        assertThat(onset(heard, 70_000)).isCloseTo(120_000, within(900));
+        assertThat(onset(heard, 135_000)).isEqualTo(-1);
+    }
 }

@@ -234,6 +234,8 @@ final class RandomPiece {
             case "skew" -> new Point(between(-25, 25), between(-25, 25));
             case "letterSpacing" -> between(-1, 6);
             case "outline" -> outline();
+            // seen of it is nothing
+            case "heading" -> "first";
             case "front" -> between(-90, 90);
             case "facePath" -> random.nextBoolean() ? "yes" : "no";
             case "strokeEnds" -> List.of("butt", "round", "square").get(random.nextInt(3));

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -72,6 +73,10 @@ public final class Makers {
         Path folder = to.toAbsolutePath().getParent();
         if (Outputs.ending(o).isEmpty()) {
             return ALL.get(o.kind()).make(new Job(p, o, to, force, progress));
+        }
+        if (!to.getFileName().toString().toLowerCase(Locale.ROOT).endsWith("." + Outputs.ending(o))) {
+            // a name that says something else could be that of something else
+            throw new FileProblem("“" + to.getFileName() + "” should end with ." + Outputs.ending(o) + ". Nothing was written; choose another name.");
         }
         if (Files.isDirectory(to)) {
             throw new FileProblem("“" + to.getFileName() + "” is a folder, where the file would be. Nothing was written; choose another name.");

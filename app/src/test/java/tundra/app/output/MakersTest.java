@@ -119,6 +119,25 @@ class MakersTest {
         }
     }
 
+    /** A piece from elsewhere can name its outputs as it likes: what is of another kind is never written over. */
+    @Test
+    void aNameOfSomethingElseIsRefused() throws Exception {
+        Project p = piece();
+        Path other = folder.resolve("other.tundra");
+        ProjectFile.write(p, other);
+        var before = files(folder);
+        for (Output o : all()) {
+            if (!Outputs.ending(o).isEmpty()) {
+                assertThatThrownBy(() -> Makers.make(p, o, other, false, Progress.NONE)).as("%s %s", o.kind().key(), o.settings().values()).isInstanceOf(FileProblem.class).hasMessageContaining("should end with");
+            }
+        }
+        Path json = Files.writeString(folder.resolve("package.json"), "{\"name\": \"mine\"}");
+        assertThatThrownBy(() -> Makers.make(p, Outputs.EXCHANGE.made(), json, false, Progress.NONE)).isInstanceOf(FileProblem.class);
+        assertThat(Files.readString(json)).contains("mine");
+        Files.delete(json);
+        assertThat(files(folder)).isEqualTo(before);
+    }
+
     @Test
     void whatIsGivenUpLeavesNoTrace() throws Exception {
         Project p = piece();
