@@ -66,6 +66,25 @@ class PublishSideTest extends InWindow {
     }
 
     @Test
+    void aLoopThatDoesNotCloseShowsBothItsEndsAndIsMended() throws Exception {
+        var box = new Element("ball", "Ball", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60)).with(Properties.SIZE, new Point(80, 80)).with(Properties.FILL, Color.parse("#203040")), new Content.Rectangle());
+        RealWindow.fx(() -> {
+            t.studio.edit("Set", b -> b.withElements(List.of(box)).withSize(new Point(300, 120)).mapTimeline(b.main().id(), x -> x.withLoop(true).withDuration(1_000_000).with("ball", Properties.POSITION,
+                    new tundra.core.motion.Track<>(List.of(new tundra.core.motion.Key<>(0, new Point(60, 60), tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(1_000_000, new Point(240, 60), tundra.core.motion.Easing.LINEAR))))));
+            return null;
+        });
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof javafx.scene.Parent p && p.lookupAll(".card .image-view").size() == 2);
+        Button mend = RealWindow.fx(() -> (Button) t.node("desk-checks").lookup(".check-fix"));
+        RealWindow.fx(() -> {
+            mend.fire();
+            return null;
+        });
+        t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof javafx.scene.Parent p && p.lookupAll(".card .image-view").isEmpty());
+        assertThat(RealWindow.fx(() -> t.studio.board().main().track("ball", Properties.POSITION).keys().getLast().value())).isEqualTo(new Point(60, 60));
+    }
+
+    @Test
     void thePageIsSentLookedAtAndBroughtBack() throws Exception {
         faint("#303030");
         Path root = folder.resolve("host");

@@ -1,5 +1,6 @@
 package tundra.app.check;
 
+import java.io.ByteArrayInputStream;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +16,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -31,14 +34,20 @@ import tundra.core.check.Check;
 import tundra.core.check.Checks;
 import tundra.core.check.Finding;
 import tundra.core.edit.TimeText;
+import tundra.core.fit.Frames;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.SkiaEyes;
+import tundra.render.Still;
 
 /** What looks wrong in the piece, over any desk: each finding says where it is, goes there, and mends itself where that is safe. */
 public final class ChecksPanel extends VBox {
+    /** How wide the ends of a loop are shown, in px. */
+    private static final int END = 168;
     private final Consumer<Set<Aspect>> follow = this::follow;
     private final Studio studio;
     private final Settings settings;
@@ -279,6 +288,9 @@ public final class ChecksPanel extends VBox {
         }
         var card = new VBox(6, head, text, doing);
         card.getStyleClass().add("card");
+        if (f.check() == Check.OPEN_LOOP && s != null) {
+            ends(s, card);
+        }
         var mute = new Button("Mute…");
         mute.getStyleClass().addAll("small", "check-mute");
         mute.setOnAction(e -> {
@@ -287,6 +299,28 @@ public final class ChecksPanel extends VBox {
         });
         doing.getChildren().add(mute);
         return card;
+    }
+
+    /** The last and the first picture of a loop beside each other. */
+    private void ends(Place place, VBox card) {
+        Project p = studio.project();
+        var both = new HBox(6);
+        card.getChildren().add(2, both);
+        Work.start("loop ends", () -> {
+            FrameBuilder builder = Frames.of(p, place.board(), Fonts.of(p.assets()));
+            int w = docked ? END / 2 : END, h = (int) Math.max(1, Math.round(w * place.board().size().y() / place.board().size().x()));
+            long last = Math.max(0, place.board().main().duration() - p.frameTime(1));
+            byte[] end = Still.png(p, builder.at(Moment.main(place.board(), last)), w, h), start = Still.png(p, builder.at(Moment.main(place.board(), 0)), w, h);
+            Platform.runLater(() -> both.getChildren().setAll(end("last picture", end), end("first picture", start)));
+        });
+    }
+
+    private static Node end(String words, byte[] png) {
+        var picture = new ImageView(new Image(new ByteArrayInputStream(png)));
+        picture.setAccessibleText(words);
+        var said = new Label(words);
+        said.getStyleClass().addAll("quiet", "small");
+        return new VBox(2, picture, said);
     }
 
     private void go(Finding f) {
