@@ -1,42 +1,12 @@
 package tundra.web;
 
 import java.util.Base64;
-import java.util.Locale;
 
 /** Files as addresses that hold them. */
 final class DataUri {
     private DataUri() {}
 
     static String of(String path, byte[] data) {
-        return "data:" + type(path) + ";base64," + Base64.getEncoder().encodeToString(data);
-    }
-
-    /** The media type by a file's ending. */
-    static String type(String path) {
-        String ending = path.substring(path.lastIndexOf('.') + 1).toLowerCase(Locale.ROOT);
-        return switch (ending) {
-            case "png" -> "image/png";
-            case "jpg", "jpeg" -> "image/jpeg";
-            case "gif" -> "image/gif";
-            case "webp" -> "image/webp";
-            case "bmp" -> "image/bmp";
-            case "svg" -> "image/svg+xml";
-            case "ttf" -> "font/ttf";
-            case "otf" -> "font/otf";
-            case "woff2" -> "font/woff2";
-            case "mp3" -> "audio/mpeg";
-            case "wav" -> "audio/wav";
-            case "ogg" -> "audio/ogg";
-            case "flac" -> "audio/flac";
-            case "mp4" -> "video/mp4";
-            case "webm" -> "video/webm";
-            case "vtt" -> "text/vtt";
-            case "css" -> "text/css;charset=utf-8";
-            case "js" -> "text/javascript;charset=utf-8";
-            case "json" -> "application/json";
-            case "html" -> "text/html;charset=utf-8";
-            case "txt" -> "text/plain;charset=utf-8";
-            default -> "application/octet-stream";
-        };
+        return "data:" + MediaTypes.of(path) + ";base64," + Base64.getEncoder().encodeToString(data);
     }
 }

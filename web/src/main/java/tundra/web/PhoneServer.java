@@ -94,7 +94,7 @@ public final class PhoneServer implements AutoCloseable {
                 if (part == null) {
                     x.sendResponseHeaders(404, -1);
                 } else {
-                    x.getResponseHeaders().set("Content-Type", DataUri.type(name));
+                    x.getResponseHeaders().set("Content-Type", MediaTypes.of(name));
                     x.getResponseHeaders().set("Cache-Control", "no-store");
                     x.sendResponseHeaders(200, part.length() == 0 ? -1 : part.length());
                     try (OutputStream out = x.getResponseBody(); var in = part.open()) {
@@ -106,7 +106,7 @@ public final class PhoneServer implements AutoCloseable {
     }
 
     private static void send(HttpExchange x, String ending, byte[] data) throws IOException {
-        x.getResponseHeaders().set("Content-Type", DataUri.type("." + ending));
+        x.getResponseHeaders().set("Content-Type", MediaTypes.of("." + ending));
         x.getResponseHeaders().set("Cache-Control", "no-store");
         x.sendResponseHeaders(200, data.length);
         x.getResponseBody().write(data);

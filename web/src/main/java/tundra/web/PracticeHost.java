@@ -108,7 +108,7 @@ public final class PracticeHost implements AutoCloseable {
         } else if (!Files.isRegularFile(to) || own && !allowed(x)) {
             end(x, 404);
         } else {
-            x.getResponseHeaders().set("Content-Type", DataUri.type(to.toString()));
+            x.getResponseHeaders().set("Content-Type", MediaTypes.of(to.toString()));
             x.sendResponseHeaders(200, Files.size(to) == 0 ? -1 : Files.size(to));
             try (OutputStream out = x.getResponseBody()) {
                 Files.copy(to, out);

@@ -1,7 +1,5 @@
 package tundra.web;
 
-import static java.util.Map.entry;
-
 import com.sun.net.httpserver.HttpExchange;
 import java.io.IOException;
 import java.io.InputStream;
@@ -18,10 +16,6 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Serves a page to this machine only, and takes the page's log of what happened in it. */
 public final class PreviewServer implements AutoCloseable {
-    private static final Map<String, String> TYPES = Map.ofEntries(entry("html", "text/html; charset=utf-8"), entry("json", "application/geo+json"), entry("webm", "video/webm"), entry("svg", "image/svg+xml"), entry("js", "text/javascript; charset=utf-8"),
-            entry("css", "text/css; charset=utf-8"), entry("txt", "text/plain; charset=utf-8"), entry("png", "image/png"), entry("jpg", "image/jpeg"),
-            entry("webp", "image/webp"), entry("gif", "image/gif"), entry("ttf", "font/ttf"), entry("wav", "audio/wav"), entry("mp3", "audio/mpeg"),
-            entry("ogg", "audio/ogg"), entry("flac", "audio/flac"), entry("mp4", "video/mp4"));
     private static final Pattern RANGE = Pattern.compile("bytes=(\\d{0,18})-(\\d{0,18})");
 
     private static final JsonMapper JSON = new JsonMapper();
@@ -115,7 +109,7 @@ public final class PreviewServer implements AutoCloseable {
                 x.getRequestBody().readNBytes(MOST);
                 x.sendResponseHeaders(204, -1);
             } else if (path.equals(own + PLACES) && method.equals("GET")) {
-                send(x, 200, TYPES.get("json"), PlaceService.find(query(x)));
+                send(x, 200, "application/geo+json", PlaceService.find(query(x)));
             } else if (!method.equals("GET") && !method.equals("HEAD")) {
                 x.getResponseHeaders().set("Allow", "GET, HEAD");
                 send(x, 405, "text/plain", "Only read.".getBytes(StandardCharsets.UTF_8));
@@ -150,7 +144,7 @@ public final class PreviewServer implements AutoCloseable {
     private void file(HttpExchange x, String path) throws IOException {
         if (path.equals(LOG_SCRIPT)) {
             try (var in = PreviewServer.class.getResourceAsStream("tundra-log.js")) {
-                send(x, 200, TYPES.get("js"), in.readAllBytes());
+                send(x, 200, MediaTypes.of(LOG_SCRIPT), in.readAllBytes());
             }
             return;
         }
@@ -163,7 +157,7 @@ public final class PreviewServer implements AutoCloseable {
         if (slow) {
             line(body.length(), PACKED.contains(ending));
         }
-        String type = TYPES.getOrDefault(ending, "application/octet-stream");
+        String type = MediaTypes.of(name);
         x.getResponseHeaders().set("Accept-Ranges", "bytes");
         var range = RANGE.matcher(String.valueOf(x.getRequestHeaders().getFirst("Range")));
         if (!range.matches() || range.group(1).isEmpty() && range.group(2).isEmpty()) {
