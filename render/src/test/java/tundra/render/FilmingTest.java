@@ -348,7 +348,7 @@ class FilmingTest {
             // a frame of the browser each 1/60 s
             long time = i * 1_000_000L / 60, at = time < 500_000 ? 0 : time < 2_000_000 ? time - 500_000 : time - 2_000_000;
             states.add(new tundra.core.fit.VisitorState(time, new Point(W, H), List.of(new tundra.core.fit.VisitorState.SceneState(scene, new tundra.core.geometry.Rect(0, 0, W, H), 1, null, null,
-                    new Moment(List.of(new Moment.Standing(main, at))), java.util.Set.of(), Map.of(), List.of(), List.of())), Map.of()));
+                    new Moment(List.of(new Moment.Standing(main, at))), tundra.core.fit.BoardChanges.NONE)), Map.of()));
         }
         Path to = folder.resolve("visit.mp4");
         new Filming(p, Outputs.FILM.made().with(Outputs.RATE, 30.0), new tundra.core.fit.Run(states)).write(to, Progress.NONE);

@@ -39,7 +39,7 @@ final class GalleryMarkup extends BlockHtml {
 
     private void item(Content.Block b, Gallery g, int i, Element e, double w, double h) {
         String li = PageId.of(e.id()) + "-i", cell = li + "c";
-        Placement p = g.place(i, g.first());
+        Placement p = g.place(i, g.position());
         place(li, new Rect(0, 0, w, h));
         css.put(li, "translate", CssText.px(p.x() - w / 2) + " " + CssText.px(p.y() - h / 2));
         css.put(li, "rotate", CssText.deg(p.rotation()));

@@ -78,7 +78,14 @@ public record Gallery(Content.Block of, int n, Point box) {
 
     /** The item that it stands at when it is opened, from 0. */
     public int first() {
-        return Math.max(0, Math.min(n - 1, (int) number(Blocks.FIRST) - 1));
+        int near = (int) Math.round(position());
+        return loops() && n > 0 ? Math.floorMod(near, n) : Math.max(0, Math.min(n - 1, near));
+    }
+
+    /** Where it stands when it is opened: an item from 0, or between two; a visitor who pulls it takes it beyond its ends by a part of an item. */
+    public double position() {
+        double p = number(Blocks.FIRST) - 1;
+        return p <= -1 ? 0 : p >= n ? Math.max(0, n - 1) : p;
     }
 
     /** The furthest position that it can be taken to; a strip that begins with its first item doesn't go on beyond its last ones. */

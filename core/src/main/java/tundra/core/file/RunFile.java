@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
+import tundra.core.fit.BoardChanges;
 import tundra.core.fit.Run;
 import tundra.core.fit.VisitorState;
 import tundra.core.frame.Moment;
@@ -91,17 +92,41 @@ public final class RunFile {
 
     private VisitorState.SceneState scene(JsonNode s) {
         JsonNode at = need(s, "at");
-        Set<String> hidden = new HashSet<>();
-        s.path("hidden").forEach(x -> hidden.add(ids.apply(x.asString(""))));
-        Map<String, Integer> order = new HashMap<>();
-        s.path("order").forEach(x -> order.put(ids.apply(x.get(0).asString("")), x.get(1).asInt()));
-        List<VisitorState.Carried> carried = new ArrayList<>();
-        s.path("carried").forEach(x -> carried.add(new VisitorState.Carried(ids.apply(x.get(0).asString("")), new Point(x.get(1).asDouble(), x.get(2).asDouble()), x.get(3).asDouble(), x.get(4).asDouble())));
-        List<VisitorState.Scripted> scripted = new ArrayList<>();
-        s.path("scripted").forEach(x -> scripted.add(new VisitorState.Scripted(ids.apply(x.get(0).asString("")), number(x.get(1)), new Point(x.get(2).asDouble(), x.get(3).asDouble()), number(x.get(4)), number(x.get(5)), color(x.get(6)))));
         String layout = s.path("layout").asString("base");
         return new VisitorState.SceneState(need(s, "id").asString(""), new Rect(at.get(0).asDouble(), at.get(1).asDouble(), at.get(2).asDouble(), at.get(3).asDouble()), s.path("opacity").asDouble(1), layout.equals("base") ? null : layout,
-                s.path("size").isArray() ? pair(s.get("size")) : null, moment(s, micros(s.path("since")), 0), hidden, order, carried, scripted);
+                s.path("size").isArray() ? pair(s.get("size")) : null, moment(s, micros(s.path("since")), 0), changes(s, 0));
+    }
+
+    private BoardChanges changes(JsonNode s, int depth) {
+        if (depth > DEEP) {
+            throw new IllegalArgumentException("motifs nested too deep");
+        }
+        Set<String> hidden = new HashSet<>();
+        s.path("hidden").forEach(x -> hidden.add(id(x)));
+        Map<String, Integer> order = new HashMap<>();
+        s.path("order").forEach(x -> order.put(id(x.get(0)), x.get(1).asInt()));
+        List<BoardChanges.Carried> carried = new ArrayList<>();
+        s.path("carried").forEach(x -> carried.add(new BoardChanges.Carried(id(x.get(0)), new Point(x.get(1).asDouble(), x.get(2).asDouble()), x.get(3).asDouble(), x.get(4).asDouble())));
+        List<BoardChanges.Scripted> scripted = new ArrayList<>();
+        s.path("scripted").forEach(x -> scripted.add(new BoardChanges.Scripted(id(x.get(0)), number(x.get(1)), new Point(x.get(2).asDouble(), x.get(3).asDouble()), number(x.get(4)), number(x.get(5)), color(x.get(6)))));
+        Map<String, String> words = new HashMap<>();
+        s.path("words").forEach(x -> words.put(id(x.get(0)), x.get(1).asString("")));
+        Map<String, BoardChanges.BlockState> blocks = new HashMap<>();
+        s.path("blocks").forEach(x -> blocks.put(id(x.get(0)), block(x.get(1))));
+        List<BoardChanges.SetState> sets = new ArrayList<>();
+        s.path("sets").forEach(x -> sets.add(new BoardChanges.SetState(x.get(0).asString(""), x.get(1).asDouble(), x.get(2).asBoolean())));
+        Map<String, BoardChanges> inside = new HashMap<>();
+        s.path("inside").properties().forEach(e -> inside.put(ids.apply(e.getKey()), changes(e.getValue(), depth + 1)));
+        return new BoardChanges(hidden, order, carried, scripted, words, blocks, sets, inside);
+    }
+
+    private String id(JsonNode n) {
+        return ids.apply(n.asString(""));
+    }
+
+    private static BoardChanges.BlockState block(JsonNode n) {
+        return new BoardChanges.BlockState(number(n.get("item")), n.has("time") ? (Long) micros(n.get("time")) : null, n.has("words") ? n.get("words").asString("") : null,
+                n.path("middle").size() == 2 ? pair(n.get("middle")) : null, number(n.get("zoom")));
     }
 
     private Moment moment(JsonNode of, long since, int depth) {

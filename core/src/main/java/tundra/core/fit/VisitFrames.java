@@ -20,10 +20,7 @@ import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Layout;
 import tundra.core.model.Project;
-import tundra.core.model.Properties;
 import tundra.core.model.Scene;
-import tundra.core.model.Tree;
-import tundra.core.model.Values;
 
 /** Evaluates what visitors see. One thread at a time. */
 public final class VisitFrames {
@@ -60,55 +57,38 @@ public final class VisitFrames {
             Scene scene = project.scene(s.scene());
             if (scene != null) {
                 Frame f = builder(scene, s, v.values()).at(s.moment());
-                out.add(new Seen(new Frame(f.size(), f.background(), touched(f.nodes(), s)), s));
+                out.add(new Seen(new Frame(f.size(), f.background(), touched(f.nodes(), s.changes())), s));
             }
         }
         return out;
     }
 
     private FrameBuilder builder(Scene scene, VisitorState.SceneState s, Map<String, String> values) {
-        return builders.computeIfAbsent(Arrays.asList(scene.id(), s.layout(), s.size(), s.hidden(), s.scripted(), values), k -> {
-            Project p = project.withValues(project.values().stream().map(x -> values.containsKey(x.id()) ? x.withStart(values.get(x.id())) : x).toList());
+        return builders.computeIfAbsent(Arrays.asList(scene.id(), s.layout(), s.size(), s.changes().withoutPlaces(), s.changes().settled() ? null : s.moment(), values), k -> {
             Layout l = s.layout() == null ? null : scene.board().layout(s.layout());
             Board b = Layouts.seen(scene.board(), l, s.size(), measure);
-            var ids = new HashSet<String>();
-            Tree.each(b.elements(), e -> {
-                boolean hides = s.hidden().contains(e.id());
-                if (hides != e.hidden() && (hides || showable.contains(e.id()))) {
-                    ids.add(e.id());
-                }
-            });
-            Board seen = b.mapElements(ids, e -> e.withHidden(!e.hidden()));
-            for (VisitorState.Scripted x : s.scripted()) {
-                seen = seen.find(x.element()) == null ? seen : seen.mapElement(x.element(), e -> e.withRest(scripted(e.rest(), x)));
-            }
-            return new FrameBuilder(seen, measure, null, false, Frames.motifs(p, measure, null));
+            var visited = new VisitedBoards(project.withValues(project.values().stream().map(x -> values.containsKey(x.id()) ? x.withStart(values.get(x.id())) : x).toList()), showable, measure);
+            Board seen = visited.board(b, s.changes(), s.moment());
+            return new FrameBuilder(seen, measure, null, false, Frames.motifs(visited.project(), measure, null));
         });
     }
 
-    private static Values scripted(Values rest, VisitorState.Scripted x) {
-        Values out = rest.with(Properties.POSITION, rest.get(Properties.POSITION).plus(x.by()));
-        out = x.opacity() == null ? out : out.with(Properties.OPACITY, x.opacity());
-        out = x.rotation() == null ? out : out.with(Properties.ROTATION, x.rotation());
-        out = x.scale() == null ? out : out.with(Properties.SCALE, new Point(x.scale(), x.scale()));
-        return x.fill() == null ? out : out.with(Properties.FILL, x.fill());
-    }
-
     /** With what was dragged where it is now, and in the order that it was brought into. */
-    private static List<FrameNode> touched(List<FrameNode> nodes, VisitorState.SceneState s) {
-        if (s.carried().isEmpty() && s.order().isEmpty()) {
+    private static List<FrameNode> touched(List<FrameNode> nodes, BoardChanges s) {
+        if (s.unmoved()) {
             return nodes;
         }
-        var carried = new HashMap<String, VisitorState.Carried>();
+        var carried = new HashMap<String, BoardChanges.Carried>();
         s.carried().forEach(c -> carried.put(c.element(), c));
         return touched(nodes, s, carried);
     }
 
-    private static List<FrameNode> touched(List<FrameNode> nodes, VisitorState.SceneState s, Map<String, VisitorState.Carried> carried) {
+    private static List<FrameNode> touched(List<FrameNode> nodes, BoardChanges s, Map<String, BoardChanges.Carried> carried) {
         var out = new ArrayList<FrameNode>();
         for (FrameNode n : nodes) {
-            FrameNode now = n.children().isEmpty() || n.motif() != null ? n : n.withChildren(touched(n.children(), s, carried));
-            VisitorState.Carried c = n.id() == null ? null : carried.get(n.id());
+            BoardChanges inner = n.motif() == null ? null : s.inside().get(n.id());
+            FrameNode now = n.children().isEmpty() ? n : n.motif() == null ? n.withChildren(touched(n.children(), s, carried)) : inner == null || inner.unmoved() ? n : n.withChildren(touched(n.children(), inner));
+            BoardChanges.Carried c = n.id() == null ? null : carried.get(n.id());
             if (c != null) {
                 Point pivot = n.toParent().apply(n.box().times(0.5));
                 Affine turned = c.turn() == 0 ? Affine.IDENTITY : Affine.translate(pivot.x(), pivot.y()).times(Affine.rotate(c.turn())).times(Affine.translate(-pivot.x(), -pivot.y()));

@@ -81,8 +81,8 @@ final class BlockArt {
         double w = b.number(Blocks.ITEM_WIDTH), h = b.number(Blocks.ITEM_HEIGHT);
         Point cell = new Point(w, h);
         var out = new ArrayList<FrameNode>();
-        for (int i : g.order(g.first())) {
-            Placement p = g.place(i, g.first());
+        for (int i : g.order(g.position())) {
+            Placement p = g.place(i, g.position());
             if (!g.seen(p)) {
                 continue;
             }
@@ -301,9 +301,9 @@ final class BlockArt {
         to.clipped(inside.done(), Outline.rectangle(new Rect(0, 0, box.x(), box.y()), r), box);
     }
 
-    /** With a time of its own making, since a picture has no now. */
+    /** With a time of its own making, since a picture has no now; without a date it is over. */
     private static void countdown(Content.Block b, Around a, BlockBrush to) {
         double line = b.number(Blocks.LETTERS) * FieldLayout.LINE;
-        to.text("12 d 08:30:00", b.text(Blocks.FONT), (int) b.number(Blocks.WEIGHT), b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, (b.box().y() - line) / 2), b.box().x(), Content.Align.CENTRE);
+        to.text(b.text(Blocks.UNTIL).isEmpty() ? b.text(Blocks.OVER_WORDS) : "12 d 08:30:00", b.text(Blocks.FONT), (int) b.number(Blocks.WEIGHT), b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, (b.box().y() - line) / 2), b.box().x(), Content.Align.CENTRE);
     }
 }

@@ -104,6 +104,7 @@ const ACTIONS = {
     const [line, ...rest] = board.part(into).querySelectorAll("text > tspan");
     line.textContent = said(board.piece.value(value));
     for (const x of rest) x.textContent = "";
+    (board.worded ??= new Map()).set(into, line.textContent);
   },
 //# action run
   run: (board, { script }) => board.piece.script(script, board.here),

@@ -1,3 +1,34 @@
+//# record
+// How far something is that an action sets: a share of the way from what is seen without it, more where it changes by an amount again.
+const shareOf = ({ base, by, time, duration, easing = "linear" }) => {
+  const effect = new KeyframeEffect(null, null, { duration: 1, fill: "both", easing });
+  new Animation(effect, null).currentTime = Math.min(1, time / duration);
+  const { progress } = effect.getComputedTiming();
+  return base + (by ? 1 : 1 - base) * progress;
+};
+
+// Where a block stands, for who writes a visit down; nothing where it is as it was made.
+const standing = (b) => {
+  const { data, el } = b;
+  switch (data.block) {
+    case "strip":
+    case "stack":
+    case "turntable":
+      return { item: b.loops && b.n ? ((b.position % b.n) + b.n) % b.n : b.position };
+    case "video":
+      return el.played.length || el.currentTime > b.from ? { time: el.currentTime * 1000 } : undefined;
+    case "map":
+      return { middle: b.middle.map((x) => x * 2 ** b.zoom), zoom: b.zoom };
+    case "countdown":
+      return { words: b.part("t").textContent };
+    case "field":
+    case "choice":
+    case "slider":
+    case "tick":
+      return data.value ? undefined : { words: String(b.value) };
+  }
+};
+//# core
 //# instance
 // Names the instance in which a reaction of a motif happens.
 const THIS = "t-this";
@@ -437,7 +468,10 @@ class Board {
     const before = this.#sets.get(data), now = new Timeline({ ...data, tracks: seen, duration: Math.max(1, data.duration) }, this, this.#slot);
     this.#sets.set(data, now);
 //# named sets
-    now.set = data.set;
+    // what is set anew goes on from where it is, unless something else was set since
+    const since = before ? this.active.slice(this.active.indexOf(before) + 1) : [];
+    const other = since.some((t) => !(by && t.by) && t.touches?.some((x) => data.tracks.some((y) => x.of === y.of && x.property === y.property)));
+    Object.assign(now, { set: data.set, by: !!by, easing: data.easing, touches: data.tracks, base: before && !other ? shareOf(before) : 0 });
 //# reactions
     now.play();
     before?.forget();
@@ -541,10 +575,14 @@ class Board {
   // What is seen of it, for who writes a visit down: where its timelines and those of its motifs stand, and what reactions and hands did.
   get seen() {
     const named = (x) => x.id || x.classList[0], motifs = this.#instances.map((i) => this.part(i.name));
-    const own = (what) => [...this.el.querySelectorAll(what)].filter((x) => !motifs.some((m) => m !== x && m.contains(x)));
+    const own = (what) => [...this.el.querySelectorAll(what)].filter((x) => /^t-(_.|[^_-])*(-[ov])?$/.test(named(x)) && !motifs.some((m) => m !== x && m.contains(x)));
     const on = new Set([...(this.around ? this.#conducted : []), ...this.active]);
     return {
       moment: [...on].filter((t) => t.id ?? t.set).map((t) => [t.id ?? t.set, t.time]),
+      // what is all there is what its timeline says
+      sets: this.active.filter((t) => t.set && (t.by || t.time < t.duration)).map((t) => [t.set, shareOf(t), t.by]),
+      words: [...(this.worded ?? [])],
+      blocks: [...(this.blocks?.values() ?? [])].map((b) => [b.data.of, standing(b)]).filter((x) => x[1]),
       inside: Object.fromEntries(this.#instances.map((i) => [i.name, i.board.seen])),
       hidden: own("[hidden]").map(named),
       order: own("[style*=z-index]").filter((x) => x.style.zIndex).map((x) => [named(x), +x.style.zIndex]),

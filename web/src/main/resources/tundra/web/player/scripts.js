@@ -30,6 +30,7 @@ class PageApi {
         const [line, ...rest] = el.querySelectorAll("text > tspan");
         if (line) line.textContent = words;
         for (const x of rest) x.textContent = "";
+        (board.worded ??= new Map()).set(part, words);
       },
       set({ opacity, x, y, rotation, scale, fill }, ms = 0) {
         const { style } = el;
