@@ -147,4 +147,21 @@ class PublishSideTest extends InWindow {
             assertThat(t.w.notices.told()).contains("no local network");
         }
     }
+
+    /** The page that a browser is given tells how many pictures it shows; the browser is one of the tests. */
+    @Test
+    void aBrowserMeasuresThePageOnRequest() throws Exception {
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.fire("weight-measure");
+        t.until(() -> t.opened != null);
+        String url = t.opened;
+        assertThat(url).startsWith("http://127.0.0.1:").endsWith("?measure");
+        var chromium = new ProcessBuilder("chromium", "--headless", "--no-sandbox", "--disable-gpu", "--user-data-dir=" + folder.resolve("profile"), url).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        try {
+            t.until(() -> t.label("weight-measured").matches("Your browser: \\d+ pictures a second, \\d+ ms of work in each\\."));
+            assertThat(Integer.parseInt(t.label("weight-measured").replaceAll("\\D+(\\d+) pictures.*", "$1"))).isBetween(2, 130);
+        } finally {
+            chromium.destroy();
+        }
+    }
 }

@@ -144,6 +144,25 @@ class TryItTest extends InWindow {
         assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText())).isEqualTo(now + 10 + " px wide");
     }
 
+    @Test
+    void theWindowIsMadeHigherWhileThePageGoesOn() throws Exception {
+        page.until("String((window.marked = 1))", "1");
+        int before = Integer.parseInt(page.ask("String(innerHeight)"));
+        RealWindow.fx(() -> {
+            t.node("try-handle-below").requestFocus();
+            return null;
+        });
+        t.keys(KeyCode.UP);
+        t.keys(KeyCode.UP);
+        page.until("innerHeight + ' ' + window.marked", before - 20 + " 1");
+        as("try-dark");
+        page.until("String(matchMedia('(prefers-color-scheme: dark)').matches)", "true");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20) + " high, dark");
+        as("try-dark");
+        as("try-width-0");
+        page.until("String(innerHeight)", "" + before);
+    }
+
     /** How long the window takes to do something, in ms, while the page is in trouble. */
     private long answersWithin() throws Exception {
         long most = 0;

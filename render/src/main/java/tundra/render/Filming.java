@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import tundra.core.edit.OutputEdits;
+import tundra.core.edit.OutputRange;
 import tundra.core.file.FileProblem;
 import tundra.core.file.SafeReplace;
 import tundra.core.fit.Layouts;
@@ -95,11 +96,11 @@ public final class Filming {
         Scene one = OutputEdits.scene(p, o);
         if (one != null) {
             Board b = Layouts.seen(one.board(), (String) o.settings().get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) ? one.board().layout(l) : null, null, Fonts.of(p.assets()));
-            long from = o.time(Outputs.FROM), until = o.time(Outputs.UNTIL) == 0 ? b.main().duration() : o.time(Outputs.UNTIL);
-            if (until <= from) {
-                throw new FileProblem("There is nothing between " + from / 1e6 + " s and " + until / 1e6 + " s; choose another range. Nothing was written.");
+            OutputRange range = OutputRange.of(o, b);
+            if (range.problem() != null) {
+                throw new FileProblem(range.problem());
             }
-            return List.of(new Shot(b, from, until, Transition.CUT));
+            return List.of(new Shot(b, range.from(), range.until(), Transition.CUT));
         }
         return p.screens().stream().map(s -> new Shot(s.board(), 0, s.board().main().duration(), s.opening().transition())).toList();
     }

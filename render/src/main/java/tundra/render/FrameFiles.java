@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import tundra.core.edit.OutputRange;
 import tundra.core.edit.OutputEdits;
 import tundra.core.file.FileProblem;
 import tundra.core.file.OutputFolder;
@@ -69,7 +70,8 @@ public final class FrameFiles {
     }
 
     private List<Picture> chosen() throws FileProblem {
-        long from = output.time(Outputs.FROM), until = output.time(Outputs.UNTIL) == 0 ? board.main().duration() : output.time(Outputs.UNTIL);
+        OutputRange range = OutputRange.of(output, board);
+        long from = range.from(), until = range.until();
         var out = new ArrayList<Picture>();
         switch (output.text(Outputs.WHICH)) {
             case "one moment" -> out.add(new Picture("", output.time(Outputs.AT)));

@@ -23,6 +23,28 @@ addEventListener("load", () => {
   if (scene && scene !== piece.shown) piece.show(scene.name);
 });
 
+// Measures when asked: how many pictures the browser shows a second, and how long the page's own thread works for them.
+addEventListener("load", () => {
+  if (!new URLSearchParams(location.search).has("measure")) return;
+  const LONG = 4000, channel = new MessageChannel();
+  let from, frames = 0, busy = 0, begun;
+  // comes once what was to be done for the picture is done
+  channel.port1.onmessage = () => (busy += performance.now() - begun);
+  const step = (now) => {
+    begun = now;
+    from ??= now;
+    if (now - from < LONG) {
+      frames++;
+      channel.port2.postMessage(0);
+      return void requestAnimationFrame(step);
+    }
+    const seconds = (now - from) / 1000;
+    fetch("log", { method: "POST", body: JSON.stringify({ time: now, reaction: "", text: `measured: ${Math.round(frames / seconds)} pictures a second, ${Math.round(busy / seconds)} ms of work in each` }) }).catch(() => {});
+  };
+  // what opening costs is measured by another number
+  setTimeout(() => requestAnimationFrame(step), 1000);
+});
+
 // Ends a loop of a script that has held the page for two seconds. It is called at each turn.
 (() => {
   const LONGEST = 2000;
@@ -55,6 +77,10 @@ addEventListener("load", () => {
   if (asked.has("less")) {
     const real = window.matchMedia.bind(window);
     window.matchMedia = (q) => (q.includes("prefers-reduced-motion: reduce") ? { matches: true, media: q, addEventListener() {}, removeEventListener() {} } : real(q));
+  }
+  if (asked.has("dark")) {
+    const real = window.matchMedia.bind(window);
+    window.matchMedia = (q) => (/prefers-color-scheme: *(dark|light)/.test(q) ? { matches: q.includes("dark"), media: q, addEventListener() {}, removeEventListener() {} } : real(q));
   }
   if (!asked.has("touch")) return;
   let down = false, last;

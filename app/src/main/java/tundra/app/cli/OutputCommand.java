@@ -19,10 +19,12 @@ import tundra.app.output.FileStart;
 import tundra.app.output.FileStart;
 import tundra.app.output.Made;
 import tundra.app.output.Makers;
+import tundra.core.edit.OutputEdits;
 import tundra.core.edit.SettingWords;
 import tundra.core.file.RunFile;
 import tundra.core.model.Color;
 import tundra.core.model.LabelledSlot;
+import tundra.core.model.Marker;
 import tundra.core.model.Output;
 import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
@@ -107,6 +109,9 @@ final class OutputCommand implements Callable<Integer> {
                 output = output.with(of, place == null ? Slot.EVERYTHING : place.id());
             }
         }
+        for (Slot s : said.keySet()) {
+            output = s.type() == Slot.Type.MARKER && said.get(s) != null ? output.with(s, marker(p, output, said.get(s))) : output;
+        }
         if (!Outputs.ending(output).isEmpty()) {
             writes.allow(to, FileStart.of(Outputs.ending(output)), file);
         }
@@ -116,6 +121,14 @@ final class OutputCommand implements Callable<Integer> {
             System.err.println(made.leftOut());
         }
         return 0;
+    }
+
+    /** The id of a marker of Main by its name. */
+    private static String marker(Project p, Output o, String name) {
+        Scene s = OutputEdits.scene(p, o);
+        List<Marker> all = s == null ? List.of() : s.board().main().markers();
+        return all.stream().filter(m -> m.name().equals(name)).findFirst().map(Marker::id).orElseThrow(() -> new IllegalArgumentException(
+                "There is no marker “" + name + "” on Main" + (all.isEmpty() ? ", which has none." : "; there is " + String.join(", ", all.stream().map(Marker::name).toList()) + ".")));
     }
 
     /** By the ending of the file. */

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import tundra.core.edit.OutputEdits;
+import tundra.core.edit.OutputRange;
 import tundra.core.file.Exchange;
 import tundra.core.file.FileProblem;
 import tundra.core.file.SafeReplace;
@@ -191,10 +192,11 @@ public final class Makers {
     private static Made sheet(Job j) throws IOException {
         Board b = board(j);
         Project p = j.project;
-        long until = j.output.time(Outputs.UNTIL) == 0 ? b.main().duration() : j.output.time(Outputs.UNTIL), from = p.frameAt(j.output.time(Outputs.FROM)), to = p.frameAt(until);
-        if (to <= from) {
-            throw new FileProblem("There is nothing between " + j.output.time(Outputs.FROM) / 1e6 + " s and " + until / 1e6 + " s; choose another range. Nothing was written.");
+        OutputRange range = OutputRange.of(j.output, b);
+        if (range.problem() != null) {
+            throw new FileProblem(range.problem());
         }
+        long from = p.frameAt(range.from()), to = Math.max(from + 1, p.frameAt(range.until()));
         if (to - from > SheetSaver.MOST) {
             throw new FileProblem("These are " + (to - from) + " frames; up to " + SheetSaver.MOST + " are possible on a sheet. Choose another range. Nothing was written.");
         }

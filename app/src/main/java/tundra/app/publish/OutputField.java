@@ -55,6 +55,7 @@ final class OutputField extends VBox {
             case CHOICE -> setting.yesNo() ? tick() : choice(() -> slot.choices().stream().map(c -> new Choice(c, c)).toList());
             case SCENE -> choice(this::scenes);
             case LAYOUT -> choice(this::layouts);
+            case MARKER -> choice(this::markers);
             case PICTURE -> choice(this::pictures);
             case COLOR -> color();
             case NUMBER -> number(setting.unit(), 0, 1);
@@ -134,6 +135,16 @@ final class OutputField extends VBox {
         Scene s = OutputEdits.scene(studio.project(), output.get());
         if (s != null) {
             s.board().layouts().forEach(l -> out.add(new Choice(l.id(), l.name())));
+        }
+        return out;
+    }
+
+    private List<Choice> markers() {
+        var out = new ArrayList<Choice>();
+        out.add(new Choice("", "none"));
+        Scene s = OutputEdits.scene(studio.project(), output.get());
+        if (s != null) {
+            s.board().main().markers().forEach(m -> out.add(new Choice(m.id(), m.name())));
         }
         return out;
     }

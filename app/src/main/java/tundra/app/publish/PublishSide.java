@@ -2,6 +2,7 @@ package tundra.app.publish;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -39,10 +40,12 @@ public final class PublishSide extends TallPane {
 
     private record Weighed(Page page, PageWeight weight, long saved) {}
 
-    public PublishSide(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices) {
+    /** @param open shows an address in the system's browser */
+    public PublishSide(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
         this.studio = studio;
         this.jobs = jobs;
-        weight = new WeightSection(() -> studio.editProject("Make pictures smaller", null, p -> OutputEdits.set(p, page().id(), Outputs.PICTURES, "smaller")));
+        weight = new WeightSection(() -> studio.editProject("Make pictures smaller", null, p -> OutputEdits.set(p, page().id(), Outputs.PICTURES, "smaller")), () -> measure(tryIt, open));
+        tryIt.onMeasured(weight::measured);
         phone = new PhoneSection(notices);
         send = new SendSection(studio, settings, asker, jobs, notices, this::page);
         all.getChildren().addAll(ChecksPanel.docked(studio, settings), weight, phone, send);
@@ -76,6 +79,17 @@ public final class PublishSide extends TallPane {
         } else if (studio.desk() != Desk.PUBLISH) {
             rest.stop();
         }
+    }
+
+    private void measure(TryIt tryIt, Consumer<String> open) {
+        Project p = studio.kept();
+        jobs.start(progress -> {
+            try {
+                return tryIt.url(p, new SkiaSeries(progress));
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }, share -> { }, url -> open.accept(url + "?measure"), () -> { });
     }
 
     /** Makes the page as it would be published; what is shared is that, too. */

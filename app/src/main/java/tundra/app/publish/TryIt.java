@@ -15,6 +15,7 @@ import tundra.web.PreviewServer;
 /** Runs the real page from a server on this machine, and keeps the log of what happened in it. */
 public final class TryIt implements AutoCloseable {
     private static final int KEPT = 200;
+    private static final String MEASURED = "measured: ";
     /** Letters of a recorded visit: some ten minutes. */
     private static final int LONGEST = 64 << 20;
     private final StringBuilder run = new StringBuilder();
@@ -105,6 +106,15 @@ public final class TryIt implements AutoCloseable {
         listen(() -> {
             if (!log.isEmpty() && !log.getLast().reaction().isEmpty()) {
                 fired.accept(log.getLast().reaction());
+            }
+        });
+    }
+
+    /** Calls back with what a browser measured: pictures and work a second. */
+    void onMeasured(Consumer<String> measured) {
+        listen(() -> {
+            if (!log.isEmpty() && log.getLast().text().startsWith(MEASURED)) {
+                measured.accept(log.getLast().text().substring(MEASURED.length()));
             }
         });
     }

@@ -7,6 +7,7 @@ import java.util.concurrent.CancellationException;
 import java.util.function.Consumer;
 import java.util.function.ToDoubleFunction;
 import javafx.animation.PauseTransition;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -54,7 +55,7 @@ public final class TryView extends BorderPane {
     private final ToggleButton first = new ToggleButton("From the start"), record = new ToggleButton("Record");
     private final Consumer<String> recorded;
     private final PageView page = new PageView(this::troubled);
-    private final WidthHandle handle = new WidthHandle(this::resize);
+    private final SideHandle handle = new SideHandle(Orientation.HORIZONTAL, this::resize), below = new SideHandle(Orientation.VERTICAL, this::resizeHigh);
     private double zoom = 1;
     private final VBox trouble = new VBox(12);
     private final Label troubleWords = new Label();
@@ -69,7 +70,7 @@ public final class TryView extends BorderPane {
         this.jobs = jobs;
         page.setId("try-page");
         tryIt.onClose(page::end);
-        stage.getChildren().setAll(page, handle, waiting, trouble);
+        stage.getChildren().setAll(page, handle, below, waiting, trouble);
         setId("try-view");
         getStyleClass().add("try-view");
         words.setId("try-words");
@@ -254,7 +255,7 @@ public final class TryView extends BorderPane {
             // whoever works on a layout tries that one
             double wide = as.visitor().width() > 0 ? as.visitor().width() : studio.layout() != null ? studio.layout().size().x() : widest(b -> b.size().x());
             Visitor who = as.visitor();
-            double high = Visitor.height(who.width()) > 0 ? Visitor.height(who.width()) : widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y());
+            double high = who.height() > 0 ? who.height() : Visitor.height(who.width()) > 0 ? Visitor.height(who.width()) : widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y());
             var held = who.turned() ? new Point(high, wide) : new Point(wide, high);
             zoom = Math.min(1, Math.min((stage.getWidth() - 40) / held.x(), (stage.getHeight() - 40) / held.y()));
             double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();
@@ -263,6 +264,7 @@ public final class TryView extends BorderPane {
             double larger = who.large() ? 2 : 1;
             page.fit(held.x() / larger, held.y() / larger, zoom * larger, pixels);
             handle.place(held.x() * zoom, zoom);
+            below.place(held.y() * zoom, zoom);
         }
     }
 
@@ -272,7 +274,20 @@ public final class TryView extends BorderPane {
 
     /** Makes the page's window another width while the page goes on, as a visitor may. */
     private void resize(int px) {
-        as.setWidth(px);
+        if (as.visitor().turned()) {
+            as.setHeight(px);
+        } else {
+            as.setWidth(px);
+        }
+        fit();
+    }
+
+    private void resizeHigh(int px) {
+        if (as.visitor().turned()) {
+            as.setWidth(px);
+        } else {
+            as.setHeight(px);
+        }
         fit();
     }
 }

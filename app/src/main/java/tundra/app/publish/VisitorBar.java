@@ -57,13 +57,14 @@ final class VisitorBar extends HBox {
             Stream.concat(Stream.of(0), Visitor.WIDTHS.stream()).forEach(w -> {
                 var item = new MenuItem(words(w));
                 item.setId("try-width-" + w);
-                item.setOnAction(e -> put(visitor.withWidth(w)));
+                item.setOnAction(e -> put(visitor.withWidth(w).withHeight(0)));
                 out.add(item);
             });
             out.add(new SeparatorMenuItem());
             out.add(tick("try-turned", "The device held the other way", visitor.turned(), visitor::withTurned));
             out.add(tick("try-large", "Twice as large (200 %)", visitor.large(), visitor::withLarge));
             out.add(tick("try-slow", "Over a slow line", visitor.slow(), visitor::withSlow));
+            out.add(tick("try-dark", "Prefers dark pages", visitor.dark(), visitor::withDark));
             return out;
         });
         var all = new Overflow(10, "Less motion, and how wide the window is");
@@ -87,7 +88,7 @@ final class VisitorBar extends HBox {
     }
 
     private void name() {
-        width.setText(words(visitor.width()) + (visitor.turned() ? ", turned" : "") + (visitor.large() ? ", 200 %" : "") + (visitor.slow() ? ", slow" : ""));
+        width.setText(words(visitor.width()) + (visitor.height() > 0 ? ", " + visitor.height() + " high" : "") + (visitor.turned() ? ", turned" : "") + (visitor.large() ? ", 200 %" : "") + (visitor.slow() ? ", slow" : "") + (visitor.dark() ? ", dark" : ""));
     }
 
     private void put(Visitor v) {
@@ -101,6 +102,12 @@ final class VisitorBar extends HBox {
     /** The window is made another width while the page goes on. */
     void setWidth(int px) {
         visitor = visitor.withWidth(px);
+        name();
+    }
+
+    /** The window is made another height while the page goes on. */
+    void setHeight(int px) {
+        visitor = visitor.withHeight(px);
         name();
     }
 

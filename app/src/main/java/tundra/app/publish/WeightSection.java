@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.output.Made;
+import tundra.app.widget.Buttons;
 import tundra.app.widget.Words;
 import tundra.core.geometry.Numbers;
 import tundra.web.PageWeight;
@@ -18,10 +19,14 @@ final class WeightSection extends VBox {
     private static final int FILES = 6;
     private final VBox bars = new VBox(5), files = new VBox(2);
     private final Label sum = new Label();
-    private final Button lighter = new Button("Make pictures smaller");
+    private final Button lighter = new Button("Make pictures smaller"), measure = new Button("Measure in the browser");
+    private final Label measured = new Label();
 
-    /** @param smaller has pictures published in no more pixels than are shown */
-    WeightSection(Runnable smaller) {
+    /**
+     * @param smaller has pictures published in no more pixels than are shown
+     * @param measures opens the page where it measures itself
+     */
+    WeightSection(Runnable smaller, Runnable measures) {
         super(7);
         setId("weight");
         sum.setId("weight-sum");
@@ -32,7 +37,18 @@ final class WeightSection extends VBox {
         lighter.setOnAction(e -> smaller.run());
         lighter.setVisible(false);
         lighter.managedProperty().bind(lighter.visibleProperty());
-        getChildren().addAll(Words.section("What it weighs"), bars, sum, lighter, files);
+        measure.setId("weight-measure");
+        measure.getStyleClass().add("small");
+        Buttons.tip(measure, "Opens the page in your browser and counts its pictures and its work for four seconds");
+        measure.setOnAction(e -> {
+            say("The browser measures; leave its window in front for five seconds.");
+            measures.run();
+        });
+        measured.setId("weight-measured");
+        measured.getStyleClass().addAll("quiet", "small");
+        measured.setWrapText(true);
+        measured.managedProperty().bind(measured.textProperty().isNotEmpty());
+        getChildren().addAll(Words.section("What it weighs"), bars, sum, lighter, files, measure, measured);
         sum.setText("Worked out once the page is made.");
     }
 
@@ -48,6 +64,14 @@ final class WeightSection extends VBox {
             l.getStyleClass().addAll("mono", "small", "quiet");
             return l;
         }).toList());
+    }
+
+    void measured(String words) {
+        say("Your browser: " + words + ".");
+    }
+
+    private void say(String words) {
+        measured.setText(words);
     }
 
     private static HBox row(Map.Entry<PageWeight.Kind, Long> e, long most) {

@@ -186,7 +186,7 @@ public final class MainWindow {
         reactions = new Lazy<>(() -> new ReactionsPanel(studio, w.commands, w.tryIt));
         publish = new Lazy<>(() -> new PublishPanel(studio, w.settings, w.asker, w.jobs, w.notices, address -> ViewCommands.open(w, address)));
         publishSide = new Lazy<>(() -> {
-            var side = new PublishSide(studio, w.settings, w.asker, w.jobs, w.notices);
+            var side = new PublishSide(studio, w.settings, w.asker, w.jobs, w.notices, w.tryIt, address -> ViewCommands.open(w, address));
             w.tryIt.onClose(side::close);
             return side;
         });

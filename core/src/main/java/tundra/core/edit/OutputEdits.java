@@ -79,7 +79,7 @@ public final class OutputEdits {
         return now.equals(p.outputs()) ? p : p.withOutputs(now);
     }
 
-    /** Without scenes and layouts that are gone: the first scene, as it is drawn, takes their place. */
+    /** Without scenes, layouts and markers that are gone: the first scene, as it is drawn, from the times that are given, takes their place. */
     public static Project tidied(Project p) {
         List<Output> now = p.outputs().stream().map(o -> tidied(p, o)).toList();
         return now.equals(p.outputs()) ? p : p.withOutputs(now);
@@ -88,7 +88,8 @@ public final class OutputEdits {
     private static Output tidied(Project p, Output o) {
         var scenes = o.settings().mapSettings((slot, id) -> slot.type() != Slot.Type.SCENE || p.scene(id) != null ? id : null);
         Scene shown = scene(p, o.withSettings(scenes));
-        return o.withSettings(scenes.get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) && (shown == null || shown.board().layout(l) == null) ? scenes.with(Outputs.LAYOUT, Slot.DRAWN) : scenes);
+        var there = scenes.mapSettings((slot, id) -> slot.type() != Slot.Type.MARKER || shown != null && shown.board().main().markers().stream().anyMatch(m -> m.id().equals(id)) ? id : null);
+        return o.withSettings(there.get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) && (shown == null || shown.board().layout(l) == null) ? there.with(Outputs.LAYOUT, Slot.DRAWN) : there);
     }
 
     /** The scene that an output is made of; null where it is made of all of them. */

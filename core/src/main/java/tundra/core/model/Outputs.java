@@ -23,6 +23,8 @@ public final class Outputs {
     public static final Slot FROM = Slot.duration("from", 0);
     /** 0 for the end of Main. */
     public static final Slot UNTIL = Slot.duration("until", 0);
+    /** A marker of Main that says where a range begins or ends in place of a time; none where it is empty. */
+    public static final Slot FROM_MARKER = new Slot("fromMarker", Slot.Type.MARKER, List.of(), "", 0, 0), UNTIL_MARKER = new Slot("untilMarker", Slot.Type.MARKER, List.of(), "", 0, 0);
     public static final Slot TIMES = Slot.number("times", 1, 1, 1000);
     public static final Slot QUALITY = Slot.choice("quality", "good", "small", "best");
     public static final Slot SOUND = Slot.choice("sound", "yes", "no");
@@ -56,12 +58,12 @@ public final class Outputs {
             s(ADDRESS, "Will stand at", ""), s(SHARED_AT, "Shared at", "s"), s(ICON, "Icon", ""), s(PAGE_GROUND, "Around it", ""), s(LOADING, "While it loads", "")));
     public static final OutputKind EMBED = new OutputKind("embed", "Embed piece", "To put into a page that is there already", List.of(s(EMBED_AS, "As", ""), s(SCENE, "Opens", ""), s(PICTURES, "Pictures", "")));
     public static final OutputKind FILM = new OutputKind("film", "Film", "A scene from its opening, as a video", List.of(s(FILM_FORMAT, "Format", ""), s(SCENES, "Scene", ""), s(LAYOUT, "Layout", ""), s(WIDTH, "Width", "px"), s(HEIGHT, "Height", "px"),
-            s(AROUND, "Around it", ""), s(RATE, "Rate", "/s"), s(FROM, "From", "s"), s(UNTIL, "Until", "s"), s(TIMES, "Times", ""), s(QUALITY, "Quality", ""), s(SOUND, "With sound", ""), s(CLEAR, "See-through (WebM)", "")));
+            s(AROUND, "Around it", ""), s(RATE, "Rate", "/s"), s(FROM, "From", "s"), s(UNTIL, "Until", "s"), s(FROM_MARKER, "From marker", ""), s(UNTIL_MARKER, "Until marker", ""), s(TIMES, "Times", ""), s(QUALITY, "Quality", ""), s(SOUND, "With sound", ""), s(CLEAR, "See-through (WebM)", "")));
     public static final OutputKind LOOP = new OutputKind("loop", "Loop", "A moving picture that begins again at its end", List.of(s(LOOP_FORMAT, "Format", ""), s(SCENE, "Scene", ""), s(LAYOUT, "Layout", ""), s(WIDTH, "Width", "px"), s(RATE, "Rate", "/s"), s(FROM, "From", "s"),
-            s(UNTIL, "Until", "s"), s(BACK, "There and back", ""), s(CLEAR, "See-through ground", ""), s(DITHER, "Mixed colours (GIF)", "")));
+            s(UNTIL, "Until", "s"), s(FROM_MARKER, "From marker", ""), s(UNTIL_MARKER, "Until marker", ""), s(BACK, "There and back", ""), s(CLEAR, "See-through ground", ""), s(DITHER, "Mixed colours (GIF)", "")));
     public static final OutputKind FRAMES = new OutputKind("frames", "Still frames", "Pictures of chosen moments", List.of(s(FRAMES_FORMAT, "Format", ""), s(SCENE, "Scene", ""), s(LAYOUT, "Layout", ""), s(WHICH, "Which", ""), s(AT, "Moment", "s"), s(EVERY, "Every … frame", ""),
-            s(FROM, "From", "s"), s(UNTIL, "Until", "s"), s(WIDTH, "Width", "px"), s(CLEAR, "See-through ground", "")));
-    public static final OutputKind SHEET = new OutputKind("sheet", "Sheet", "All frames on one picture, with their places as JSON", List.of(SHOWN.get(0), SHOWN.get(1), s(FROM, "From", "s"), s(UNTIL, "Until", "s"), s(COLUMNS, "Columns", ""), s(MARGIN, "Margin", "px"), s(SPACING, "Spacing", "px"), s(WIDTH, "Width of one", "px")));
+            s(FROM, "From", "s"), s(UNTIL, "Until", "s"), s(FROM_MARKER, "From marker", ""), s(UNTIL_MARKER, "Until marker", ""), s(WIDTH, "Width", "px"), s(CLEAR, "See-through ground", "")));
+    public static final OutputKind SHEET = new OutputKind("sheet", "Sheet", "All frames on one picture, with their places as JSON", List.of(SHOWN.get(0), SHOWN.get(1), s(FROM, "From", "s"), s(UNTIL, "Until", "s"), s(FROM_MARKER, "From marker", ""), s(UNTIL_MARKER, "Until marker", ""), s(COLUMNS, "Columns", ""), s(MARGIN, "Margin", "px"), s(SPACING, "Spacing", "px"), s(WIDTH, "Width of one", "px")));
     public static final OutputKind SVG = new OutputKind("animated-svg", "Animated SVG", "One file that moves by itself, without script", List.of(SHOWN.get(0), SHOWN.get(1)));
     public static final OutputKind EXCHANGE = new OutputKind("exchange", "Exchange", "Timelines and elements as JSON, for other programs", List.of());
 

@@ -16,11 +16,13 @@ import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.edit.OutputEdits;
+import tundra.core.edit.OutputRange;
 import tundra.core.edit.OutputWords;
 import tundra.core.edit.Rules;
 import tundra.core.edit.Scenes;
 import tundra.core.geometry.Point;
 import tundra.core.model.LabelledSlot;
+import tundra.core.model.Marker;
 import tundra.core.model.Output;
 import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
@@ -178,5 +180,24 @@ class OutputFileTest {
         Output film = p.output("usual-film");
         assertThat(Fingerprint.of(now, film.with(Outputs.WIDTH, 100.0))).isNotEqualTo(Fingerprint.of(now, film));
         assertThat(Fingerprint.of(now, film.withName("X"))).isEqualTo(Fingerprint.of(now, film));
+    }
+
+    /** A marker says where a range begins or ends; once it is gone the times say it again. */
+    @Test
+    void aRangeGoesByMarkersUntilTheyAreGone() throws Exception {
+        Project p = piece();
+        String scene = p.scenes().getFirst().id();
+        p = p.mapBoard(scene, b -> b.mapTimeline(b.main().id(), t -> t.withDuration(4_000_000).withMarkers(List.of(new Marker("a", "In", 500_000), new Marker("z", "Out", 2_500_000)))));
+        Output o = Outputs.FILM.made("o", "Film").with(Outputs.FROM, 1_000_000L).with(Outputs.FROM_MARKER, "a").with(Outputs.UNTIL_MARKER, "z");
+        p = p.withOutputs(List.of(o));
+        assertThat(OutputRange.of(o, p.scenes().getFirst().board())).isEqualTo(new OutputRange(500_000, 2_500_000));
+        Project read = ProjectFile.read(ProjectFile.bytes(p));
+        assertThat(read.outputs()).isEqualTo(p.outputs());
+        Project without = p.mapBoard(scene, b -> b.mapTimeline(b.main().id(), t -> t.withMarkers(List.of(t.markers().getLast()))));
+        Output tidy = Rules.tidied(p, without).outputs().getFirst();
+        assertThat(tidy.settings().get(Outputs.FROM_MARKER)).isEqualTo("");
+        assertThat(OutputRange.of(tidy, without.scenes().getFirst().board())).isEqualTo(new OutputRange(1_000_000, 2_500_000));
+        Output back = o.with(Outputs.FROM_MARKER, "z").with(Outputs.UNTIL_MARKER, "a");
+        assertThat(OutputRange.of(back, p.scenes().getFirst().board()).problem()).isEqualTo("There is nothing between 2.5 s and 0.5 s; choose another range. Nothing was written.");
     }
 }
