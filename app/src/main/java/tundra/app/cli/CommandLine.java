@@ -12,9 +12,10 @@ import tundra.app.job.Troubles;
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
         description = "Draw, animate and publish interactive 2D pieces for the web. Without a command: opens the desktop, with a FILE if one is named.",
         subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, SvgCommand.class, ImportCommand.class, CheckCommand.class, SheetCommand.class,
-                ShotCommand.class, MakeCommand.class, HostCommand.class, SendCommand.class})
+                ShotCommand.class, MakeCommand.class, HostCommand.class, SendCommand.class,
+                DiffCommand.class, MergeCommand.class, UnpackCommand.class, PackCommand.class})
 public final class CommandLine implements Runnable {
-    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "make", "host", "send", "help", "--help", "-h", "--version", "-V");
+    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "make", "host", "send", "diff", "merge", "unpack", "pack", "help", "--help", "-h", "--version", "-V");
 
     public static boolean knows(String word) {
         return WORDS.contains(word) || OutputCommand.words().contains(word) || word.startsWith("-");

@@ -137,6 +137,7 @@ public final class Workshop {
 
     public void close() {
         playback.stop();
+        files.watch.close();
         autosave.close();
         canvas.close();
         tryIt.close();

@@ -15,13 +15,7 @@ import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.file.Recovery;
-import tundra.core.fit.Frames;
-import tundra.core.frame.Moment;
-import tundra.core.geometry.Point;
-import tundra.core.model.Board;
 import tundra.core.model.Project;
-import tundra.render.Fonts;
-import tundra.render.Still;
 
 /** Keeps what is worked on beside the user's own files, a moment after each change and off the interface thread. */
 public final class Autosave implements AutoCloseable {
@@ -113,15 +107,8 @@ public final class Autosave implements AutoCloseable {
         slot.keep(now, file, null);
         if (picture) {
             pictured = clock;
-            slot.keep(now, file, picture(now));
+            slot.keep(now, file, PieceFace.png(now, PICTURE));
         }
-    }
-
-    private static byte[] picture(Project p) {
-        Board b = p.scenes().getFirst().board();
-        Point size = b.size();
-        double scale = Math.min(1, PICTURE / Math.max(1, Math.max(size.x(), size.y())));
-        return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration() / 4)), (int) Math.max(1, Math.round(size.x() * scale)), (int) Math.max(1, Math.round(size.y() * scale)));
     }
 
     /** Told once, until it works again. */

@@ -9,12 +9,15 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import javafx.application.Platform;
 import tundra.app.art.ArtReader;
 import tundra.app.art.Brought;
 import tundra.app.art.PartReader;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
+import tundra.app.job.Work;
+import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -27,9 +30,11 @@ import tundra.core.edit.NaturalOrder;
 import tundra.core.edit.OutputEdits;
 import tundra.core.file.FileProblem;
 import tundra.core.file.GplPalette;
+import tundra.core.file.OpenMark;
 import tundra.core.file.ProjectFile;
 import tundra.core.file.Recovery;
 import tundra.core.file.SafeReplace;
+import tundra.core.file.Versions;
 import tundra.core.fit.Frames;
 import tundra.core.flip.SheetBook;
 import tundra.core.frame.Moment;
@@ -54,7 +59,7 @@ public final class FileJobs {
             "*.ttf", "*.otf", "*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a", "*.mp4", "*.webm", "*.geojson", "*.vtt");
     static final List<String> PICTURES = List.of("*.png", "*.jpg", "*.jpeg", "*.webp", "*.gif");
     private static final String MOTIF_ENDING = ".tundra-motif";
-    private static final double THUMBNAIL = 256;
+    private static final double THUMBNAIL = 256, PICTURE = 192;
     /** Several things dropped together lie this far apart, in px. */
     private static final double BESIDE = 16;
     private final Studio studio;
@@ -65,8 +70,9 @@ public final class FileJobs {
     private final Runnable makeFlipbook;
     /** What blocks show. */
     public final BlockFiles blocks;
-    /** What the open piece's file was when it was read or written here last; null for a piece that was not. */
-    private FileStamp stamp;
+    public final FileWatch watch = new FileWatch(this::changedOutside);
+    /** What was saved before. */
+    private final Versions versions;
 
     /** @param makeFlipbook makes a flipbook of the selected elements */
     public FileJobs(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Runnable makeFlipbook) {
@@ -76,6 +82,12 @@ public final class FileJobs {
         this.jobs = jobs;
         this.notices = notices;
         this.makeFlipbook = makeFlipbook;
+        versions = new Versions(settings.folder().resolve("versions"));
+        studio.listen(what -> {
+            if (what.contains(Aspect.FILE) && studio.file() == null) {
+                watch.of(null, null);
+            }
+        });
         blocks = new BlockFiles(studio, asker, jobs, notices, this::beside);
     }
 
@@ -107,20 +119,51 @@ public final class FileJobs {
     /** Reads a project; whatever is wrong with the file leaves the open one as it is. */
     public void load(Path file) {
         Project before = studio.kept();
-        jobs.run(() -> ProjectFile.open(file), opened -> {
+        jobs.run(() -> new Read(ProjectFile.open(file), OpenMark.holder(file), FileStamp.of(file)), read -> {
+            if (read.holder != null && !asker.openAnyway(file.getFileName().toString(), read.holder.words())) {
+                return;
+            }
             if (studio.kept() != before) {
                 // it was worked on while the other was read
-                whenSafe(() -> show(opened, file));
+                whenSafe(() -> show(read, file));
             } else {
-                show(opened, file);
+                show(read, file);
             }
         });
     }
 
-    private void show(ProjectFile.Opened opened, Path file) {
+    /** A file as it was read. @param holder who else has it open; null for nobody */
+    private record Read(ProjectFile.Opened opened, OpenMark.Holder holder, FileStamp stamp) {}
+
+    /** Told while the piece is worked on, not only when it is saved. */
+    private void changedOutside(Path file) {
+        String name = file.getFileName().toString();
+        if (!studio.unsaved()) {
+            notices.problem("“" + name + "” was changed by someone else. What you see is as it was before.", "Take theirs", () -> load(file));
+            return;
+        }
+        notices.problem("“" + name + "” was changed by someone else while you work on it. Yours is safe, and nothing is written yet.", "Choose…", () -> {
+            switch (asker.changedOutside(name)) {
+                case KEEP_BOTH -> write(beside(file), () -> { });
+                case TAKE_THEIRS -> load(file);
+                case WRITE_MINE -> {
+                    watch.accept();
+                    write(file, () -> { });
+                }
+                case CANCEL -> { }
+            }
+        });
+    }
+
+    public Versions versions() {
+        return versions;
+    }
+
+    private void show(Read read, Path file) {
+        ProjectFile.Opened opened = read.opened;
         Project project = opened.project();
         studio.open(project, file);
-        stamp = FileStamp.of(file);
+        watch.of(file, read.stamp);
         settings.addRecent(file);
         if (!opened.leftOut().isEmpty()) {
             asker.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
@@ -136,7 +179,7 @@ public final class FileJobs {
     public void goOnWith(Recovery recovery, Recovery.Found f, boolean lookOnly) {
         whenSafe(() -> jobs.run(() -> recovery.open(f), opened -> {
             studio.openUnsaved(opened.project(), f.file());
-            stamp = f.file() != null && Files.exists(f.file()) && FileStamp.of(f.file()).time() < f.time() ? FileStamp.of(f.file()) : null;
+            watch.of(f.file(), f.file() != null && Files.exists(f.file()) && FileStamp.of(f.file()).time() < f.time() ? FileStamp.of(f.file()) : null);
             if (!opened.leftOut().isEmpty()) {
                 asker.report("Some parts could not be kept", "All else is as it was.", opened.leftOut());
             }
@@ -157,7 +200,7 @@ public final class FileJobs {
             return;
         }
         boolean own = studio.file() != null && studio.file().toAbsolutePath().equals(to.toAbsolutePath());
-        if (own && Files.exists(to) && !FileStamp.of(to).equals(stamp)) {
+        if (own && watch.strayed(to)) {
             switch (asker.changedOutside(to.getFileName().toString())) {
                 case KEEP_BOTH -> write(beside(to), then);
                 case TAKE_THEIRS -> load(to);
@@ -189,6 +232,7 @@ public final class FileJobs {
         Object document = studio.document();
         jobs.run(() -> {
             ProjectFile.write(project, to);
+            Work.start("versions", () -> keepVersion(project));
             return to;
         }, saved -> {
             settings.addRecent(saved);
@@ -203,9 +247,19 @@ public final class FileJobs {
             }
             studio.savedAs(saved, open, project);
             // the bar above says so, where nothing is covered
-            stamp = now;
+            watch.of(saved, now);
             then.run();
         });
+    }
+
+    /** What was saved can be gone back to; where that can't be kept the saving itself is as good. */
+    private void keepVersion(Project saved) {
+        try {
+            versions.keep(saved, PieceFace.png(saved, 2 * PICTURE), System.currentTimeMillis());
+            versions.sweep();
+        } catch (IOException e) {
+            Platform.runLater(() -> notices.problem("The piece is saved, but it can't be kept among its earlier versions (" + e.getMessage() + ")."));
+        }
     }
 
     private static Path withEnding(Path p) {

@@ -37,6 +37,11 @@ public interface Asker {
 
     Outside changedOutside(String file);
 
+    /** Whether a file is opened that somebody else has open. @param who such as “another window of Tundra” */
+    default boolean openAnyway(String file, String who) {
+        return true;
+    }
+
     Optional<NewPiece> newPiece();
 
     /** Asks for the secret of a place, which is nowhere written down; empty where it isn't given. */

@@ -1,6 +1,7 @@
 package tundra.app.studio;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.History;
 import tundra.core.edit.Rules;
@@ -96,6 +97,18 @@ final class OpenDocument {
 
     boolean redo() {
         return history.redo();
+    }
+
+    boolean goTo(int version) {
+        return history.goTo(version);
+    }
+
+    List<History.Entry> versions() {
+        return history.entries();
+    }
+
+    int version() {
+        return history.at();
     }
 
     String undoName() {

@@ -12,6 +12,7 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.EditScope;
+import tundra.core.edit.History;
 import tundra.core.edit.Kept;
 import tundra.core.edit.Keys;
 import tundra.core.edit.PropertyEdit;
@@ -488,6 +489,22 @@ public final class Studio {
     public boolean redo() {
         document.preview(null);
         return travel(document::redo);
+    }
+
+    /** Goes back or forward to a version of {@link #versions}. */
+    public boolean goToVersion(int index) {
+        document.preview(null);
+        return travel(() -> document.goTo(index));
+    }
+
+    /** All versions of the piece in this run, the first one first. */
+    public List<History.Entry> versions() {
+        return document.versions();
+    }
+
+    /** Which of {@link #versions} is open. */
+    public int version() {
+        return document.version();
     }
 
     private boolean travel(BooleanSupplier step) {

@@ -141,6 +141,8 @@ public final class MainWindow {
         find = new Lazy<>(() -> new FindAnything(w.commands, this::foundSomething));
         FileCommands.add(w, () -> w.files.whenSafe(this::close));
         overlays = new Overlays(w, layers);
+        w.commands.add("earlier-versions", "Earlier versions…", null, () -> true, overlays::earlier);
+        w.commands.add("history", () -> overlays.remembering() ? "Hide the history" : "Show the history", "Shortcut+Shift+H", () -> true, overlays::history);
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
@@ -656,6 +658,10 @@ public final class MainWindow {
         }
         // letters that are pressed on a sentence or its words are not meant for a tool
         if (e.getCode().isLetterKey() && !e.isShortcutDown() && !e.isAltDown() && among(focus, reactions)) {
+            return;
+        }
+        // a list is gone through by the arrows
+        if (focus instanceof javafx.scene.control.ListView<?> && e.getCode().isNavigationKey() && !e.isShortcutDown() && !e.isAltDown()) {
             return;
         }
         if (look(e)) {

@@ -9,6 +9,7 @@ import javafx.scene.layout.StackPane;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
 import tundra.app.commands.Workshop;
+import tundra.app.history.HistoryPanel;
 import tundra.app.job.Work;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -27,6 +28,7 @@ final class Overlays {
     private final StackPane layers;
     private HelperPanel helper;
     private ChecksPanel checks;
+    private HistoryPanel history;
     /** Takes what is asked off again; null while nothing is. */
     private Runnable dialog;
 
@@ -60,6 +62,8 @@ final class Overlays {
             dialog.run();
         } else if (helper != null) {
             helper.leaveIt();
+        } else if (history != null) {
+            history.leaveIt();
         } else if (checks != null) {
             checks.leaveIt();
         } else {
@@ -132,10 +136,36 @@ final class Overlays {
         off[0] = over(panel);
     }
 
+    /** Shows what was saved of the piece before. */
+    void earlier() {
+        var off = new Runnable[1];
+        off[0] = over(new EarlierPanel(studio, w.files.versions(), w.jobs, () -> off[0].run()));
+    }
+
     /** Shows all scenes with the sentences between them, over the whole window. */
     void ways(java.util.function.Consumer<String> reveal) {
         var off = new Runnable[1];
         off[0] = over(new WaysPanel(studio, reveal, () -> off[0].run()));
+    }
+
+    boolean remembering() {
+        return history != null;
+    }
+
+    /** Opens the list of what was done, over any desk, or closes it. */
+    void history() {
+        if (history != null) {
+            history.leaveIt();
+            return;
+        }
+        history = new HistoryPanel(studio, () -> {
+            layers.getChildren().remove(history);
+            history = null;
+            w.canvas.requestFocus();
+        });
+        StackPane.setAlignment(history, Pos.TOP_RIGHT);
+        StackPane.setMargin(history, new Insets(56, 12, 0, 0));
+        layers.getChildren().add(history);
     }
 
     /** Opens the list of what looks wrong, over any desk, or closes it. */

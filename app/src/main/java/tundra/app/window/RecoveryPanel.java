@@ -1,10 +1,6 @@
 package tundra.app.window;
 
 import java.io.ByteArrayInputStream;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.application.Platform;
@@ -20,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import tundra.app.widget.Times;
 import tundra.core.file.Recovery;
 
 /** Offers the pieces that were open when Tundra ended without being left: each with its picture and when it was kept last. */
@@ -72,7 +69,7 @@ final class RecoveryPanel extends Veil {
     private HBox row(Recovery.Found f, BiConsumer<Recovery.Found, Choice> chosen) {
         var name = new Label(f.name());
         name.getStyleClass().add("card-title");
-        var when = new Label("kept " + when(f.time()));
+        var when = new Label("kept " + Times.day(f.time()));
         when.getStyleClass().addAll("quiet", "small");
         var where = new Label(f.file() == null ? "never saved to a file" : f.file().toString());
         where.getStyleClass().addAll("quiet", "small");
@@ -120,11 +117,5 @@ final class RecoveryPanel extends Veil {
         pane.setMinSize(PICTURE_WIDTH, PICTURE_HEIGHT);
         pane.setMaxSize(PICTURE_WIDTH, PICTURE_HEIGHT);
         return pane;
-    }
-
-    private static String when(long time) {
-        var at = Instant.ofEpochMilli(time).atZone(ZoneId.systemDefault());
-        String clock = at.format(DateTimeFormatter.ofPattern("HH:mm"));
-        return at.toLocalDate().equals(LocalDate.now()) ? "today at " + clock : at.format(DateTimeFormatter.ofPattern("d MMMM", java.util.Locale.ENGLISH)) + " at " + clock;
     }
 }

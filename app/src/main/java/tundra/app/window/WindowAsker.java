@@ -129,6 +129,22 @@ public final class WindowAsker implements Asker {
     }
 
     @Override
+    public boolean openAnyway(String file, String who) {
+        Dialog<Boolean> d = dialog("Open twice");
+        var head = new Label("“" + file + "” is open in " + who);
+        head.getStyleClass().add("heading");
+        var words = new Label("Both can be worked on; whoever saves second is told, and can keep both.");
+        words.getStyleClass().add("quiet");
+        words.setWrapText(true);
+        words.setMaxWidth(460);
+        d.getDialogPane().setContent(new VBox(8, head, words));
+        var open = new ButtonType("Open it here too", ButtonBar.ButtonData.YES);
+        d.getDialogPane().getButtonTypes().addAll(open, new ButtonType("Leave it", ButtonBar.ButtonData.CANCEL_CLOSE));
+        d.setResultConverter(b -> b == open);
+        return d.showAndWait().orElse(false);
+    }
+
+    @Override
     public Optional<NewPiece> newPiece() {
         Dialog<NewPiece> d = dialog("New piece");
         var width = new NumberField("Width", "w", 0);

@@ -63,6 +63,28 @@ public final class History {
         return true;
     }
 
+    /** A version in the list of all. @param name of the change that made it; empty for the first */
+    public record Entry(String name, Project project) {}
+
+    /** All versions, the first one first, with those that can be gone forward to. */
+    public List<Entry> entries() {
+        return steps.stream().map(s -> new Entry(s.name, s.after)).toList();
+    }
+
+    /** Which of {@link #entries} is the present one. */
+    public int at() {
+        return now;
+    }
+
+    /** Goes to a version; says whether it is another one. */
+    public boolean goTo(int index) {
+        if (index < 0 || index >= steps.size() || index == now) {
+            return false;
+        }
+        now = index;
+        return true;
+    }
+
     /** Makes every version another one, such as one of another id; which step is the present one stays. */
     public void replaceAll(UnaryOperator<Project> change) {
         steps.replaceAll(s -> new Step(s.name, change.apply(s.after), s.merge));

@@ -1,0 +1,191 @@
+package tundra.app.history;
+
+import java.io.ByteArrayInputStream;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.WeakHashMap;
+import java.util.concurrent.Executor;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import tundra.app.job.Work;
+import tundra.app.studio.Aspect;
+import tundra.app.studio.Studio;
+import tundra.app.widget.Icon;
+import tundra.core.edit.History;
+import tundra.core.fit.Frames;
+import tundra.core.frame.Moment;
+import tundra.core.geometry.Point;
+import tundra.core.model.Place;
+import tundra.core.model.Project;
+import tundra.render.Fonts;
+import tundra.render.Still;
+
+/** All that was done in this run, by name and picture: a click, or Enter, goes to how the piece was after it. */
+public final class HistoryPanel extends VBox {
+    private static final double WIDE = 290, HIGH = 460, FACE_WIDTH = 64, FACE_HEIGHT = 40;
+    private final Consumer<Set<Aspect>> follow = what -> {
+        if (what.contains(Aspect.DOCUMENT)) {
+            refresh();
+        }
+    };
+    private final Studio studio;
+    private final Runnable leave;
+    private final ListView<Integer> list = new ListView<>();
+    private final Label count = new Label();
+    private final Map<Project, Image> faces = new WeakHashMap<>();
+    private final Executor line = Work.line("history pictures");
+    private List<History.Entry> entries = List.of();
+    private boolean refreshing;
+    private volatile boolean open = true;
+
+    public HistoryPanel(Studio studio, Runnable leave) {
+        super(10);
+        this.studio = studio;
+        this.leave = leave;
+        setId("history");
+        getStyleClass().add("checks-panel");
+        var title = new Label("History");
+        title.getStyleClass().add("heading");
+        count.setId("history-count");
+        count.getStyleClass().addAll("quiet", "small");
+        var close = new Button();
+        close.setGraphic(Icon.CLOSE.node(14));
+        close.getStyleClass().add("flat");
+        close.setId("history-close");
+        close.setAccessibleText("Close the history");
+        close.setOnAction(e -> leaveIt());
+        var gap = new Region();
+        HBox.setHgrow(gap, Priority.ALWAYS);
+        var head = new HBox(8, title, count, gap, close);
+        head.setAlignment(Pos.CENTER_LEFT);
+        list.setId("history-list");
+        list.setFixedCellSize(FACE_HEIGHT + 12);
+        list.setCellFactory(v -> new Cell());
+        list.setAccessibleText("What was done, the first first");
+        list.setOnMouseClicked(e -> go());
+        list.addEventFilter(KeyEvent.KEY_PRESSED, e -> {
+            if (e.getCode() == KeyCode.ENTER) {
+                go();
+                e.consume();
+            }
+        });
+        VBox.setVgrow(list, Priority.ALWAYS);
+        getChildren().addAll(head, list);
+        setPrefSize(WIDE, HIGH);
+        setMaxSize(WIDE, HIGH);
+        studio.listen(follow);
+        refresh();
+        Platform.runLater(list::requestFocus);
+    }
+
+    public void leaveIt() {
+        open = false;
+        studio.unlisten(follow);
+        leave.run();
+    }
+
+    private void go() {
+        Integer to = list.getSelectionModel().getSelectedItem();
+        if (to != null && !refreshing) {
+            studio.goToVersion(to);
+        }
+    }
+
+    private void refresh() {
+        refreshing = true;
+        entries = studio.versions();
+        int now = studio.version();
+        count.setText(entries.size() == 1 ? "nothing done yet" : now + " of " + (entries.size() - 1));
+        list.getItems().setAll(java.util.stream.IntStream.range(0, entries.size()).boxed().toList());
+        list.getSelectionModel().select(now);
+        list.scrollTo(Math.max(0, now - 4));
+        refreshing = false;
+    }
+
+    /** The place that a change changed, else the first. */
+    private static Place place(Project before, Project after) {
+        List<Place> all = java.util.stream.Stream.concat(after.scenes().stream().map(s -> (Place) s), after.motifs().stream().map(m -> (Place) m)).toList();
+        return all.stream().filter(p -> before == null || before.place(p.id()) == null || before.place(p.id()).board() != p.board()).findFirst().orElse(all.getFirst());
+    }
+
+    private static Image face(Project before, Project after) {
+        Place place = place(before, after);
+        Point size = place.board().size();
+        double k = 2 * Math.min(FACE_WIDTH / size.x(), FACE_HEIGHT / size.y());
+        byte[] png = Still.png(after, Frames.of(after, place.board(), Fonts.of(after.assets())).at(Moment.opened(place.board(), place.board().main().duration() / 4)), (int) Math.max(1, Math.round(size.x() * k)), (int) Math.max(1, Math.round(size.y() * k)));
+        return new Image(new ByteArrayInputStream(png));
+    }
+
+    private final class Cell extends ListCell<Integer> {
+        private final ImageView view = new ImageView();
+        private final Label name = new Label();
+        private final HBox row;
+
+        Cell() {
+            view.setPreserveRatio(true);
+            view.setFitWidth(FACE_WIDTH);
+            view.setFitHeight(FACE_HEIGHT);
+            var face = new StackPane(view);
+            face.getStyleClass().add("surround");
+            face.setMinSize(FACE_WIDTH, FACE_HEIGHT);
+            face.setMaxSize(FACE_WIDTH, FACE_HEIGHT);
+            row = new HBox(10, face, name);
+            row.setAlignment(Pos.CENTER_LEFT);
+            name.setMinWidth(0);
+        }
+
+        @Override
+        protected void updateItem(Integer i, boolean empty) {
+            super.updateItem(i, empty);
+            setText(null);
+            if (empty || i == null || i >= entries.size()) {
+                setGraphic(null);
+                return;
+            }
+            String words = i == 0 ? "As it was opened" : entries.get(i).name();
+            name.setText(words);
+            name.getStyleClass().remove("quiet");
+            if (i > studio.version()) {
+                // undone, and still to be gone forward to
+                name.getStyleClass().add("quiet");
+            }
+            setAccessibleText(words + (i > studio.version() ? ", undone" : ""));
+            setGraphic(row);
+            show(i);
+        }
+
+        private void show(int i) {
+            Project of = entries.get(i).project(), before = i == 0 ? null : entries.get(i - 1).project();
+            Image known = faces.get(of);
+            view.setImage(known);
+            if (known == null) {
+                line.execute(() -> {
+                    if (open) {
+                        Image made = face(before, of);
+                        Platform.runLater(() -> {
+                            faces.put(of, made);
+                            if (getItem() != null && getItem() < entries.size() && entries.get(getItem()).project() == of) {
+                                view.setImage(made);
+                            }
+                        });
+                    }
+                });
+            }
+        }
+    }
+}
