@@ -49,6 +49,8 @@ public final class TundraApp extends Application {
         List<String> args = getParameters().getUnnamed();
         if (!args.isEmpty()) {
             workshop.files.load(Path.of(args.getFirst()));
+        } else {
+            window.offerStart();
         }
         Startup.reached(stage, window::furnished);
     }

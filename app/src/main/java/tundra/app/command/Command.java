@@ -9,17 +9,21 @@ import javafx.scene.input.KeyCombination;
  *
  * @param id a stable word for tests and buttons
  * @param name what it is called now
- * @param shortcut null for none
+ * @param keys gives its shortcut, which may be changed; null for one that never has any
  * @param enabled whether it can be done now
  */
-public record Command(String id, Supplier<String> name, KeyCombination shortcut, BooleanSupplier enabled, Runnable run) {
+public record Command(String id, Supplier<String> name, Supplier<KeyCombination> keys, BooleanSupplier enabled, Runnable run) {
+    /** Null for none. */
+    public KeyCombination shortcut() {
+        return keys == null ? null : keys.get();
+    }
 
     /** Its name with its shortcut, for a tooltip. */
     public String tip() {
-        return shortcut == null ? name.get() : name.get() + "   " + shortcutText();
+        return shortcut() == null ? name.get() : name.get() + "   " + shortcutText();
     }
 
     public String shortcutText() {
-        return shortcut == null ? "" : shortcut.getDisplayText().replace("+", " ");
+        return Shortcuts.words(shortcut());
     }
 }

@@ -2,24 +2,21 @@ package tundra.app.command;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyCodeCombination;
-import javafx.scene.input.KeyCombination;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.scene.input.KeyEvent;
 
 /** The one registry of commands. */
 public final class Commands {
+    private static final Pattern BRACES = Pattern.compile("\\{([A-Za-z-]+)\\}");
     private final Map<String, Command> byId = new LinkedHashMap<>();
-    private final Set<KeyCombination> shortcuts = new HashSet<>();
+    private final Shortcuts keys = new Shortcuts();
     private final List<Supplier<List<Command>>> more = new ArrayList<>();
     private Consumer<Runnable> around = Runnable::run;
 
@@ -28,29 +25,31 @@ public final class Commands {
     }
 
     public Command add(String id, Supplier<String> name, String shortcut, BooleanSupplier enabled, Runnable run) {
-        var c = new Command(id, name, shortcut == null ? null : combination(shortcut), enabled, () -> around.accept(run));
+        var c = new Command(id, name, () -> keys.of(id), enabled, () -> around.accept(run));
         if (byId.put(id, c) != null) {
             throw new IllegalStateException("two commands are called " + id);
         }
-        if (c.shortcut() != null && !shortcuts.add(c.shortcut())) {
-            throw new IllegalStateException(id + " has a shortcut that another command has: " + shortcut);
+        if (shortcut != null) {
+            keys.add(id, shortcut);
         }
         return c;
     }
 
-    /** Modifiers and the name of a {@link KeyCode}, joined by +. */
-    private static KeyCombination combination(String text) {
-        String[] parts = text.split("\\+");
-        var modifiers = new KeyCombination.Modifier[parts.length - 1];
-        for (int i = 0; i < modifiers.length; i++) {
-            modifiers[i] = switch (parts[i]) {
-                case "Shortcut" -> KeyCombination.SHORTCUT_DOWN;
-                case "Shift" -> KeyCombination.SHIFT_DOWN;
-                case "Alt" -> KeyCombination.ALT_DOWN;
-                default -> throw new IllegalArgumentException(text);
-            };
-        }
-        return new KeyCodeCombination(KeyCode.valueOf(parts[parts.length - 1].toUpperCase(Locale.ROOT)), modifiers);
+    /** Gives a command that is there a second key. */
+    public void alsoBy(String id, String shortcut) {
+        keys.addFurther(get(id).id(), shortcut);
+    }
+
+    /** Words in which ids in braces become the keys of these commands, or their names where they have none. */
+    public String withKeys(String words) {
+        return BRACES.matcher(words).replaceAll(m -> {
+            Command c = get(m.group(1));
+            return Matcher.quoteReplacement(c.shortcut() == null ? "“" + c.name().get() + "”" : c.shortcutText());
+        });
+    }
+
+    public Shortcuts keys() {
+        return keys;
     }
 
     /** Commands that come and go with the project, such as one for each element; found by name only. */
@@ -87,8 +86,8 @@ public final class Commands {
 
     /** The enabled command of a key press; null for none. */
     public Command of(KeyEvent e) {
-        return byId.values().stream().filter(c -> c.shortcut() != null && c.shortcut().match(e) && c.enabled().getAsBoolean())
-                .findFirst().orElse(null);
+        String id = keys.of(e, x -> byId.containsKey(x) && byId.get(x).enabled().getAsBoolean());
+        return id == null ? null : byId.get(id);
     }
 
     /** What was found; with nothing found the nearest to it. */

@@ -65,7 +65,7 @@ public final class EditCommands {
         var c = w.commands;
         c.add(CommandIds.UNDO, () -> s.undoName() == null ? "Undo" : "Undo " + lower(s.undoName()), "Shortcut+Z", () -> s.undoName() != null, s::undo);
         c.add(CommandIds.REDO, () -> s.redoName() == null ? "Redo" : "Redo " + lower(s.redoName()), "Shortcut+Shift+Z", () -> s.redoName() != null, s::redo);
-        c.add("redo-too", "Redo (Ctrl Y)", "Shortcut+Y", () -> s.redoName() != null, s::redo);
+        c.alsoBy(CommandIds.REDO, "Shortcut+Y");
     }
 
     private static String lower(String name) {
@@ -101,7 +101,7 @@ public final class EditCommands {
         c.add("duplicate-here", "Duplicate in place", "Shortcut+Alt+D", this::any, () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), Point.ZERO));
         c.add(CommandIds.DELETE, () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
                 "Delete", this::deletable, this::delete);
-        c.add("delete-back", "Delete with Backspace", "BACK_SPACE", this::deletable, this::delete);
+        c.alsoBy(CommandIds.DELETE, "BACK_SPACE");
         c.add("select-all", "Select all", "Shortcut+A", () -> !s.board().elements().isEmpty(),
                 this::selectAll);
         c.add("select-none", "Select nothing", "Shortcut+Shift+A", this::any, () -> s.select(List.of()));

@@ -108,6 +108,25 @@ public final class FileJobs {
         whenSafe(() -> asker.newPiece().ifPresent(n -> studio.open(Project.empty("Untitled", n.size(), n.frameRate()), null)));
     }
 
+    /** Begins a piece that was made already. */
+    public void begin(Project p) {
+        whenSafe(() -> studio.open(p, null));
+    }
+
+    /** Opens a piece that ships, as one that was never saved. */
+    public void openSample(java.util.concurrent.Callable<Project> read, String name) {
+        openSample(read, name, () -> { });
+    }
+
+    /** The same, and then something with it. */
+    public void openSample(java.util.concurrent.Callable<Project> read, String name, Runnable then) {
+        whenSafe(() -> jobs.run(read::call, p -> {
+            studio.open(p.withId(Ids.next()), null);
+            then.run();
+            notices.news("This is the sample “" + name + "”. Take it apart as you like; saving it asks where to.");
+        }));
+    }
+
     public void open() {
         whenSafe(() -> asker.open("Open a project", "Tundra projects", List.of("*.tundra"), beside()).ifPresent(this::load));
     }
@@ -231,8 +250,9 @@ public final class FileJobs {
         Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy ? OutputEdits.named(open.withId(Ids.next())) : open;
         Object document = studio.document();
         jobs.run(() -> {
-            ProjectFile.write(project, to);
-            Work.start("versions", () -> keepVersion(project));
+            byte[] face = PieceFace.png(project, 2 * PICTURE);
+            ProjectFile.write(project, face, to);
+            Work.start("versions", () -> keepVersion(project, face));
             return to;
         }, saved -> {
             settings.addRecent(saved);
@@ -253,9 +273,9 @@ public final class FileJobs {
     }
 
     /** What was saved can be gone back to; where that can't be kept the saving itself is as good. */
-    private void keepVersion(Project saved) {
+    private void keepVersion(Project saved, byte[] face) {
         try {
-            versions.keep(saved, PieceFace.png(saved, 2 * PICTURE), System.currentTimeMillis());
+            versions.keep(saved, face, System.currentTimeMillis());
             versions.sweep();
         } catch (IOException e) {
             Platform.runLater(() -> notices.problem("The piece is saved, but it can't be kept among its earlier versions (" + e.getMessage() + ")."));

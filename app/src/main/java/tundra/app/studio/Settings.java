@@ -154,6 +154,23 @@ public final class Settings {
         put("easings.recent", String.join(";", list.subList(0, Math.min(RECENT_EASINGS, list.size()))));
     }
 
+    /** What is remembered under names that begin with some letters, by the rest of the names. */
+    public java.util.Map<String, String> all(String begin) {
+        var out = new java.util.TreeMap<String, String>();
+        values.stringPropertyNames().stream().filter(k -> k.startsWith(begin)).forEach(k -> out.put(k.substring(begin.length()), values.getProperty(k)));
+        return out;
+    }
+
+    /** Remembers something under a name; null forgets it. */
+    public void remember(String name, String value) {
+        if (value == null) {
+            values.remove(name);
+            store();
+        } else {
+            put(name, value);
+        }
+    }
+
     /** Whether a property's first key, set later than the start, leaves the time before it as it is. */
     public boolean staysUntilFirstKey() {
         return Boolean.parseBoolean(values.getProperty("first.stays"));

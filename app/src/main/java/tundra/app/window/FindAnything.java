@@ -17,8 +17,6 @@ import tundra.app.command.Commands;
 
 /** Finds every command, element, scene and recent file by name. */
 public final class FindAnything extends StackPane {
-    /** This one, and further keys for commands that are listed anyway. */
-    private static final java.util.Set<String> TWINS = java.util.Set.of("find", "delete-back", "redo-too");
     private final Commands commands;
     private final TextField query = new TextField();
     private final ListView<Command> list = new ListView<>();
@@ -71,7 +69,7 @@ public final class FindAnything extends StackPane {
         nothing.setText("Nothing is called «" + query.getText().strip() + "». The nearest:");
         nothing.setVisible(found.nearest());
         nothing.setManaged(found.nearest());
-        list.getItems().setAll(found.commands().stream().filter(c -> !TWINS.contains(c.id())).toList());
+        list.getItems().setAll(found.commands().stream().filter(c -> !c.id().equals("find")).toList());
         list.setPrefHeight(Math.max(1, Math.min(10, list.getItems().size())) * 32 + 4);
         list.getSelectionModel().selectFirst();
         list.scrollTo(0);

@@ -57,6 +57,8 @@ import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
 import tundra.app.publish.PublishPanel;
+import tundra.app.help.HelpPage;
+import tundra.app.lesson.HintBar;
 import tundra.app.publish.PublishSide;
 import tundra.app.publish.RunFilm;
 import tundra.app.publish.TryView;
@@ -128,6 +130,7 @@ public final class MainWindow {
     private boolean trying;
     private final Overlays overlays;
     private BorderPane drawDesk;
+    private HintBar hints;
     private BorderPane animateUpper;
 
     private void ways() {
@@ -143,6 +146,15 @@ public final class MainWindow {
         overlays = new Overlays(w, layers);
         w.commands.add("earlier-versions", "Earlier versions…", null, () -> true, overlays::earlier);
         w.commands.add("history", () -> overlays.remembering() ? "Hide the history" : "Show the history", "Shortcut+Shift+H", () -> true, overlays::history);
+        w.commands.add("start-page", "Start page", null, () -> true, this::offerStart);
+        w.commands.add("help", "Help for where the keyboard is", "F1", () -> true, () -> overlays.help(helpHere()));
+        w.commands.add("lesson", "Lesson: your first piece", null, () -> true, () -> w.files.whenSafe(() -> {
+            studio.open(tundra.app.TundraApp.blank(), null);
+            overlays.lesson(() -> trying);
+        }));
+        w.commands.add("shortcuts", "Shortcuts…", null, () -> true, overlays::shortcuts);
+        w.commands.add("hints", () -> hints.on() ? "Hide hints" : "Show hints", null, () -> true, () -> hints.setOn(!hints.on()));
+        w.commands.addMore(() -> HelpPage.ALL.stream().map(p -> new Command("help-page", () -> "Help: " + p.title(), null, () -> true, () -> overlays.help(p))).toList());
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
@@ -212,6 +224,7 @@ public final class MainWindow {
             table.setMinHeight(120);
             return table;
         });
+        hints = new HintBar(studio, w.commands, w.settings);
         topBar = new TopBar(w);
         root.setTop(topBar);
         root.setLeft(new DeskRail(w));
@@ -305,6 +318,23 @@ public final class MainWindow {
         overlays.offerWhatWasLeft();
     }
 
+    /** What an empty start shows. */
+    public void offerStart() {
+        overlays.start(this::tryIt, () -> trying);
+    }
+
+    /** The page about where the keyboard is, else about the desk. */
+    private HelpPage helpHere() {
+        HelpPage page = layers.getScene() == null ? null : HelpPage.of(layers.getScene().getFocusOwner());
+        return page != null && !page.key().equals("canvas") ? page : HelpPage.byKey(trying ? "try" : switch (studio.desk()) {
+            case DRAW -> "canvas";
+            case ANIMATE -> "timeline";
+            case INTERACT -> "reactions";
+            case ADAPT -> "layouts";
+            case PUBLISH -> "publish";
+        });
+    }
+
     public TryView tryView() {
         return tryView.get();
     }
@@ -378,7 +408,9 @@ public final class MainWindow {
     /** The canvas with the tools at its left edge and what the tool in hand can be told along its top. */
     private BorderPane canvas() {
         ToolCard card = tools.get();
-        var pane = new StackPane(w.canvas, card, rail);
+        var pane = new StackPane(w.canvas, card, rail, hints);
+        StackPane.setAlignment(hints, Pos.BOTTOM_CENTER);
+        StackPane.setMargin(hints, new Insets(0, 0, 22, 0));
         StackPane.setAlignment(rail, Pos.CENTER_RIGHT);
         pane.setMinSize(100, 100);
         furnishing.keepAsPicture(card);

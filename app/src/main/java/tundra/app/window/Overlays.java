@@ -1,6 +1,7 @@
 package tundra.app.window;
 
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -9,8 +10,16 @@ import javafx.scene.layout.StackPane;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
 import tundra.app.commands.Workshop;
+import tundra.app.TundraApp;
+import tundra.app.help.HelpPage;
+import tundra.app.help.HelpPanel;
 import tundra.app.history.HistoryPanel;
 import tundra.app.job.Work;
+import tundra.app.lesson.Lesson;
+import tundra.app.lesson.LessonPanel;
+import tundra.app.output.LastMade;
+import tundra.app.start.Sample;
+import tundra.app.start.StartPanel;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.HelperPanel;
@@ -29,6 +38,8 @@ final class Overlays {
     private HelperPanel helper;
     private ChecksPanel checks;
     private HistoryPanel history;
+    private HelpPanel help;
+    private LessonPanel lesson;
     /** Takes what is asked off again; null while nothing is. */
     private Runnable dialog;
 
@@ -62,6 +73,8 @@ final class Overlays {
             dialog.run();
         } else if (helper != null) {
             helper.leaveIt();
+        } else if (help != null) {
+            help.leaveIt();
         } else if (history != null) {
             history.leaveIt();
         } else if (checks != null) {
@@ -146,6 +159,71 @@ final class Overlays {
     void ways(java.util.function.Consumer<String> reveal) {
         var off = new Runnable[1];
         off[0] = over(new WaysPanel(studio, reveal, () -> off[0].run()));
+    }
+
+    /** Opens the help on a page, or closes it where it shows that one already; null for the list of all. */
+    void help(HelpPage page) {
+        if (help == null) {
+            help = new HelpPanel(w.commands, page, () -> {
+                layers.getChildren().remove(help);
+                help = null;
+                w.canvas.requestFocus();
+            });
+            StackPane.setAlignment(help, Pos.TOP_RIGHT);
+            StackPane.setMargin(help, new Insets(56, 12, 0, 0));
+            layers.getChildren().add(help);
+        } else {
+            help.show(page);
+        }
+    }
+
+    /** Begins the lesson on an empty piece. */
+    void lesson(BooleanSupplier trying) {
+        if (lesson != null) {
+            lesson.leaveIt();
+        }
+        lesson = new LessonPanel(studio, w.commands, Lesson.FIRST, studio::playing, trying, () -> studio.kept().outputs().stream().anyMatch(o -> LastMade.of(w.settings, studio.kept(), o) != null), () -> {
+            layers.getChildren().remove(lesson);
+            lesson = null;
+        });
+        StackPane.setAlignment(lesson, Pos.BOTTOM_LEFT);
+        StackPane.setMargin(lesson, new Insets(0, 0, 18, 84));
+        // beneath what is asked
+        layers.getChildren().add(1, lesson);
+    }
+
+    /** Offers what can be begun. @param tryIt runs the page of what was opened */
+    void start(Runnable tryIt, BooleanSupplier trying) {
+        var off = new Runnable[1];
+        var choices = new StartPanel.Choices(f -> {
+            off[0].run();
+            w.files.openRecent(f);
+        }, p -> {
+            off[0].run();
+            w.files.begin(p);
+        }, s -> {
+            off[0].run();
+            w.files.openSample(s::read, s.words());
+        }, () -> {
+            off[0].run();
+            w.files.openSample(Sample.OPEN_NIGHT::read, Sample.OPEN_NIGHT.words(), tryIt);
+        }, () -> {
+            off[0].run();
+            w.files.begin(TundraApp.blank());
+            lesson(trying);
+        }, () -> {
+            off[0].run();
+            w.files.open();
+        }, () -> {
+            off[0].run();
+            w.files.newPiece();
+        }, () -> off[0].run());
+        off[0] = over(new StartPanel(w.settings.recent(), choices));
+    }
+
+    void shortcuts() {
+        var off = new Runnable[1];
+        off[0] = over(new ShortcutsPanel(w.commands, w.asker, () -> off[0].run()));
     }
 
     boolean remembering() {

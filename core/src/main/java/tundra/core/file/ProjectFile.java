@@ -14,6 +14,8 @@ import tundra.core.model.Project;
 
 /** Reads and writes .tundra files: a zip of {@code mimetype}, {@code project.json} and {@code assets/HASH.ending}. */
 public final class ProjectFile {
+    private static final int LARGEST_PICTURE = 4 << 20;
+
     private ProjectFile() {}
 
     /**
@@ -40,6 +42,22 @@ public final class ProjectFile {
         Parts parts = Parts.lenient();
         Project p = ProjectZip.read(zip, parts);
         return new Opened(p, parts.leftOut());
+    }
+
+    /** The picture that was saved with a project, a PNG; null where there is none. */
+    public static byte[] picture(Path file) {
+        try (var zip = new java.util.zip.ZipFile(file.toFile())) {
+            var e = zip.getEntry(ProjectZip.THUMBNAIL);
+            if (e == null || e.getSize() > LARGEST_PICTURE) {
+                return null;
+            }
+            try (var in = zip.getInputStream(e)) {
+                return in.readNBytes(LARGEST_PICTURE);
+            }
+        } catch (IOException | IllegalArgumentException e) {
+            // whoever lists files shows none then
+            return null;
+        }
     }
 
     private static Project read(Path file, Parts parts) throws IOException {

@@ -30,7 +30,7 @@ import tundra.core.model.Project;
 final class ProjectZip {
     private static final byte[] MIME = Limits.MIME.getBytes(StandardCharsets.US_ASCII);
     private static final String ASSETS = "assets/";
-    private static final String THUMBNAIL = "thumbnail.png";
+    static final String THUMBNAIL = "thumbnail.png";
     /** How far from its end a zip's directory can end, by the length of the comment behind it. */
     private static final int TAIL = 22 + 65_535;
 

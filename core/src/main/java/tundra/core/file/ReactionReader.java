@@ -129,7 +129,7 @@ final class ReactionReader {
                 case VALUE -> there(f, k, f.text(k), around.values, "a value");
                 case SCRIPT -> there(f, k, f.text(k), around.scripts, "a script");
                 case SOUND -> there(f, k, f.text(k), around.sounds, "a sound");
-                case SETTING -> setting(f.object(k));
+                case SETTING -> kind == Actions.CHANGE_BY ? change(f.object(k)) : setting(f.object(k));
                 default -> SlotReader.plain(f, s);
             });
         }
@@ -153,11 +153,21 @@ final class ReactionReader {
     }
 
     static Setting setting(Fields f) throws FileProblem {
+        Property<?> p = property(f);
+        return new Setting(p, ValueReader.value(p, f.raw("to"), f, "to"));
+    }
+
+    private static Setting change(Fields f) throws FileProblem {
+        Property<?> p = property(f);
+        return new Setting(p, ValueReader.change(p, f.raw("to"), f, "to"));
+    }
+
+    private static Property<?> property(Fields f) throws FileProblem {
         Property<?> p = Properties.byKey(f.text("property"));
         if (p == null) {
             throw f.problem("property", "is “" + f.text("property") + "”, which this version doesn't know");
         }
-        return new Setting(p, ValueReader.value(p, f.raw("to"), f, "to"));
+        return p;
     }
 
     private static String there(Fields f, String field, String id, Set<String> all, String what) throws FileProblem {

@@ -93,10 +93,23 @@ final class ValueReader {
         if (p.type() instanceof ValueType.OutlineType) {
             return p.cast(OutlineReader.read(n, f, field));
         }
+        return numbers(p, n, f, field, p.min(), p.max());
+    }
+
+    /** By how much a property changes: as far as it goes, to either side. */
+    static <T> T change(Property<T> p, JsonNode n, Fields f, String field) throws FileProblem {
+        if (p.type() instanceof ValueType.ColorType || p.type() instanceof ValueType.PaintType || p.type() instanceof ValueType.ChoiceType || p.type() instanceof ValueType.OutlineType) {
+            return value(p, n, f, field);
+        }
+        double most = Math.max(p.max() - p.min(), Math.max(Math.abs(p.min()), Math.abs(p.max())));
+        return numbers(p, n, f, field, -most, most);
+    }
+
+    private static <T> T numbers(Property<T> p, JsonNode n, Fields f, String field, double min, double max) throws FileProblem {
         int count = p.parts().size();
         double[] parts = count == 1
-                ? f.numbers(Json.MAPPER.createArrayNode().add(n == null ? Json.MAPPER.nullNode() : n), field, 1, p.min(), p.max())
-                : f.numbers(n, field, count, p.min(), p.max());
+                ? f.numbers(Json.MAPPER.createArrayNode().add(n == null ? Json.MAPPER.nullNode() : n), field, 1, min, max)
+                : f.numbers(n, field, count, min, max);
         return p.type().of(parts);
     }
 }
