@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
@@ -16,9 +17,12 @@ import tundra.core.edit.Drawings;
 import tundra.core.file.ProjectFile;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
+import tundra.samples.Buttons;
+import tundra.samples.DrawnMark;
 import tundra.samples.FrostGlass;
 import tundra.samples.Hop;
 import tundra.samples.OpenNight;
+import tundra.samples.ScrolledStory;
 
 class CommandLineTest {
     private static final String DEMO = Path.of(System.getProperty("tundra.samples"), "open-night.tundra").toString();
@@ -55,6 +59,11 @@ class CommandLineTest {
     void theSampleIsWhatItsCodeMakes() throws Exception {
         assertThat(ProjectFile.read(Path.of(DEMO))).as("run samples' OpenNight again").isEqualTo(OpenNight.project());
         assertThat(ProjectFile.read(Path.of(HOP))).as("run samples' Hop again").isEqualTo(Hop.project());
+        for (var e : Map.of("drawn-mark", DrawnMark.project(), "buttons", Buttons.project(), "scrolled-story", ScrolledStory.project()).entrySet()) {
+            Path file = Path.of(DEMO).resolveSibling(e.getKey() + ".tundra");
+            assertThat(ProjectFile.read(file)).as("write samples/%s again", e.getKey()).isEqualTo(e.getValue());
+            assertThat(run("check", file.toString())).as("nothing is found in %s", e.getKey()).isZero();
+        }
         assertThat(ProjectFile.read(Path.of(FROST))).as("run samples' FrostGlass again").isEqualTo(FrostGlass.project());
     }
 
@@ -322,5 +331,35 @@ class CommandLineTest {
         assertThat(tundra.app.job.Troubles.sentence(new java.nio.file.AccessDeniedException("/x/a.png"))).isEqualTo("You may not write to “a.png”. Nothing was changed.");
         assertThat(tundra.app.job.Troubles.sentence(new java.nio.file.FileSystemException("/x/a.png", null, "No space left on device"))).isEqualTo("There is no room left on the disk for “a.png”. Nothing was changed.");
         assertThat(tundra.app.job.Troubles.sentence(new java.io.IOException("No space left on device"))).isEqualTo("There is no room left on the disk. Nothing was changed.");
+    }
+
+    @Test
+    void versionsAreComparedJoinedUnpackedAndPacked() throws Exception {
+        Project p = Hop.project();
+        Path base = folder.resolve("base.tundra"), mine = folder.resolve("mine.tundra"), theirs = folder.resolve("theirs.tundra"), to = folder.resolve("both.tundra"), dir = folder.resolve("unpacked");
+        ProjectFile.write(p, base);
+        ProjectFile.write(p.withName("Mine"), mine);
+        ProjectFile.write(p.mapBoard("s-hop", b -> b.mapTimeline("t-main", t -> t.withDuration(4_000_000))), theirs);
+        assertThat(run("diff", base.toString(), base.toString())).isZero();
+        assertThat(run("diff", base.toString(), theirs.toString())).isEqualTo(2);
+        assertThat(out.strip()).isEqualTo("Duration of timeline “Main” in “Hop”: 2 s → 4 s.");
+        assertThat(run("merge", mine.toString(), theirs.toString(), "--base", base.toString(), "--to", to.toString())).isZero();
+        Project both = ProjectFile.read(to);
+        assertThat(both.name()).isEqualTo("Mine");
+        assertThat(both.scenes().getFirst().board().main().duration()).isEqualTo(4_000_000);
+        Path other = folder.resolve("other.tundra");
+        ProjectFile.write(p.withName("Other"), other);
+        Files.delete(to);
+        assertThat(run("merge", mine.toString(), other.toString(), "--base", base.toString(), "--to", to.toString())).isEqualTo(2);
+        assertThat(err).contains("Name was changed in both").contains("Nothing was written");
+        assertThat(to).doesNotExist();
+        assertThat(run("merge", mine.toString(), other.toString(), "--base", base.toString(), "--to", to.toString(), "--prefer", "theirs")).isEqualTo(2);
+        assertThat(ProjectFile.read(to).name()).isEqualTo("Other");
+        assertThat(run("unpack", base.toString(), "--to", dir.toString())).isZero();
+        assertThat(dir.resolve("project.json")).exists();
+        Path packed = folder.resolve("packed.tundra");
+        assertThat(run("pack", dir.toString(), "--to", packed.toString())).isZero();
+        assertThat(Files.readAllBytes(packed)).isEqualTo(Files.readAllBytes(base));
+        fails("holds no project.json", "pack", folder.toString(), "--to", packed.toString());
     }
 }

@@ -46,6 +46,14 @@ public final class ScrolledStory {
         main = main.with(id, p, new Track<>(keys));
     }
 
+    private Element begun(Element e, Property<Point> position, Property<Point> scale) {
+        Element out = e;
+        for (Property<Point> p : List.of(position, scale)) {
+            out = main.track(e.id(), p) == null ? out : out.with(p, main.track(e.id(), p).keys().getFirst().value());
+        }
+        return out;
+    }
+
     private void chapter(String id, String words, double from, double until) {
         elements.add(Art.text(words, words, 60, 60, 600, 44, "#FFFFFF").withId(id).with(Properties.OPACITY, from == 0 ? 1.0 : 0.0));
         if (from == 0) {
@@ -72,6 +80,8 @@ public final class ScrolledStory {
         chapter("two", "Evening: the light goes.", 2.0, 3.4);
         chapter("three", "Night: a tent in the snow.", 4.2, 6);
         main = main.withMarkers(List.of(new Marker("m-morning", "Morning", 0), new Marker("m-evening", "Evening", 2_700_000), new Marker("m-night", "Night", 5_400_000))).withScroll(new Scroll(2400, 0, 1, true, true, null));
+        // what is seen before the page is scrolled is how it begins
+        elements.replaceAll(e -> begun(e, Properties.POSITION, Properties.SCALE));
         return new Board(new Point(960, 540), Values.NONE.with(Properties.BACKGROUND, Art.color("#0A1638")), elements, List.of(main), List.of());
     }
 }

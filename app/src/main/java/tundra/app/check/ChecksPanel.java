@@ -23,6 +23,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
+import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
@@ -45,7 +46,7 @@ import tundra.render.SkiaEyes;
 import tundra.render.Still;
 
 /** What looks wrong in the piece, over any desk: each finding says where it is, goes there, and mends itself where that is safe. */
-public final class ChecksPanel extends VBox {
+public final class ChecksPanel extends VBox implements Settles {
     /** How wide the ends of a loop are shown, in px. */
     private static final int END = 168;
     private final Consumer<Set<Aspect>> follow = this::follow;
@@ -164,6 +165,7 @@ public final class ChecksPanel extends VBox {
     }
 
     /** Whether what is shown belongs to the piece as it is. */
+    @Override
     public boolean settled() {
         return checked == studio.project() && checkedJump == settings.areaJump();
     }

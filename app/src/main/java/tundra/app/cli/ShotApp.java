@@ -12,9 +12,9 @@ import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.fxmisc.richtext.CodeArea;
 import tundra.app.TundraApp;
-import tundra.app.check.ChecksPanel;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
+import tundra.app.job.Settles;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
@@ -170,7 +170,7 @@ final class ShotApp {
     }
 
     private static boolean checking(Stage stage) {
-        return stage.getScene().lookup("#checks") instanceof ChecksPanel checks && !checks.settled() || stage.getScene().lookup("#desk-checks") instanceof ChecksPanel docked && !docked.settled();
+        return java.util.stream.Stream.of("checks", "desk-checks", "start", "history", "earlier").anyMatch(id -> stage.getScene().lookup("#" + id) instanceof Settles s && !s.settled());
     }
 
     private void save(Stage stage) {

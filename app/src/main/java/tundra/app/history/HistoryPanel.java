@@ -22,6 +22,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
@@ -36,7 +37,7 @@ import tundra.render.Fonts;
 import tundra.render.Still;
 
 /** All that was done in this run, by name and picture: a click, or Enter, goes to how the piece was after it. */
-public final class HistoryPanel extends VBox {
+public final class HistoryPanel extends VBox implements Settles {
     private static final double WIDE = 290, HIGH = 460, FACE_WIDTH = 64, FACE_HEIGHT = 40;
     private final Consumer<Set<Aspect>> follow = what -> {
         if (what.contains(Aspect.DOCUMENT)) {
@@ -51,6 +52,7 @@ public final class HistoryPanel extends VBox {
     private final Executor line = Work.line("history pictures");
     private List<History.Entry> entries = List.of();
     private boolean refreshing;
+    private int coming;
     private volatile boolean open = true;
 
     public HistoryPanel(Studio studio, Runnable leave) {
@@ -91,6 +93,11 @@ public final class HistoryPanel extends VBox {
         studio.listen(follow);
         refresh();
         Platform.runLater(list::requestFocus);
+    }
+
+    @Override
+    public boolean settled() {
+        return coming == 0;
     }
 
     public void leaveIt() {
@@ -174,10 +181,12 @@ public final class HistoryPanel extends VBox {
             Image known = faces.get(of);
             view.setImage(known);
             if (known == null) {
+                coming++;
                 line.execute(() -> {
                     if (open) {
                         Image made = face(before, of);
                         Platform.runLater(() -> {
+                            coming--;
                             faces.put(of, made);
                             if (getItem() != null && getItem() < entries.size() && entries.get(getItem()).project() == of) {
                                 view.setImage(made);

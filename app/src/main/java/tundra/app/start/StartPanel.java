@@ -27,6 +27,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import tundra.app.files.PieceFace;
+import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Words;
@@ -41,8 +42,8 @@ import tundra.render.Fonts;
 import tundra.render.Thumbnail;
 
 /** What an empty start shows: what was worked on, something new by its purpose, samples to take apart, and what is possible, moving. */
-public final class StartPanel extends StackPane {
-    private static final double WIDE = 980, CARD = 148, PICTURE = 84, LIVE = 400;
+public final class StartPanel extends StackPane implements Settles {
+    private static final double WIDE = 980, CARD = 146, PICTURE = 82, PURPOSE = 158, LIVE = 400;
     private static final long EVERY = 80_000_000;
     private final Choices choices;
     private final Executor line = Work.line("start pictures");
@@ -57,6 +58,8 @@ public final class StartPanel extends StackPane {
     private Project demo;
     private FrameBuilder frames;
     private boolean painting;
+    /** Pictures that are on their way. */
+    private int coming;
     private long painted;
 
     /** What can be begun here; each takes the panel off. */
@@ -127,6 +130,11 @@ public final class StartPanel extends StackPane {
         });
     }
 
+    @Override
+    public boolean settled() {
+        return coming == 0 && live.getImage() != null;
+    }
+
     private static String name(Path f) {
         return f.getFileName().toString().replaceFirst("\\.tundra$", "");
     }
@@ -159,6 +167,8 @@ public final class StartPanel extends StackPane {
         b.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         b.setAccessibleText("New: " + p.words + ", " + p.size);
         b.getStyleClass().add("start-purpose");
+        b.setMinWidth(PURPOSE);
+        b.setMaxWidth(PURPOSE);
         return b;
     }
 
@@ -171,6 +181,10 @@ public final class StartPanel extends StackPane {
         face.getStyleClass().add("surround");
         face.setMinSize(CARD - 2, PICTURE);
         face.setMaxSize(CARD - 2, PICTURE);
+        var round = new javafx.scene.shape.Rectangle(CARD - 2, PICTURE + 20);
+        round.setArcWidth(18);
+        round.setArcHeight(18);
+        face.setClip(round);
         var title = new Label(name);
         title.getStyleClass().add("card-title");
         title.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
@@ -189,11 +203,13 @@ public final class StartPanel extends StackPane {
         b.getStyleClass().add("start-card");
         b.setMinWidth(CARD);
         b.setMaxWidth(CARD);
+        coming++;
         line.execute(() -> {
             byte[] png = picture.get();
             if (png != null) {
                 Platform.runLater(() -> view.setImage(new Image(new ByteArrayInputStream(png))));
             }
+            Platform.runLater(() -> coming--);
         });
         return b;
     }

@@ -164,6 +164,7 @@ final class Overlays {
     /** Opens the help on a page, or closes it where it shows that one already; null for the list of all. */
     void help(HelpPage page) {
         if (help == null) {
+            leaveSide();
             help = new HelpPanel(w.commands, page, () -> {
                 layers.getChildren().remove(help);
                 help = null;
@@ -174,6 +175,19 @@ final class Overlays {
             layers.getChildren().add(help);
         } else {
             help.show(page);
+        }
+    }
+
+    /** One of these lies at the right side at a time. */
+    private void leaveSide() {
+        if (help != null) {
+            help.leaveIt();
+        }
+        if (history != null) {
+            history.leaveIt();
+        }
+        if (checks != null) {
+            checks.leaveIt();
         }
     }
 
@@ -236,6 +250,7 @@ final class Overlays {
             history.leaveIt();
             return;
         }
+        leaveSide();
         history = new HistoryPanel(studio, () -> {
             layers.getChildren().remove(history);
             history = null;
@@ -252,6 +267,7 @@ final class Overlays {
             checks.leaveIt();
             return;
         }
+        leaveSide();
         checks = new ChecksPanel(studio, w.settings, () -> {
             layers.getChildren().remove(checks);
             checks = null;
