@@ -706,7 +706,8 @@ public final class Studio {
     }
 
     private boolean shownAlone(FrameNode n) {
-        return solo().contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
+        // parts that blocks paint of themselves have no id
+        return n.id() != null && solo().contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
     }
 
     /** The elements that are shown alone while drawing; empty shows all. */
