@@ -2,6 +2,7 @@ package tundra.app;
 
 import javafx.application.Application;
 import tundra.app.cli.CommandLine;
+import tundra.app.studio.Settings;
 import tundra.app.widget.Look;
 
 /** The entry of the program: words that the command line knows are done there, everything else opens the desktop. */
@@ -16,6 +17,12 @@ public final class Launcher {
         if (unknown != null) {
             System.err.println(unknown);
             System.exit(1);
+        }
+        int percent = Settings.load().textSize();
+        if (percent != 100) {
+            // read by the toolkit when it starts, on top of what the screen asks for where that is not known
+            System.setProperty("glass.gtk.uiScale", percent + "%");
+            System.setProperty("glass.win.uiScale", percent + "%");
         }
         // while the toolkit starts, which takes one processor
         new Thread(Look::readFonts, "font files").start();

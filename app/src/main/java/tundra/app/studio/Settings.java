@@ -12,9 +12,13 @@ import tundra.core.file.SafeReplace;
 
 /** What Tundra remembers between runs: the theme, recent files, the last output folder. Losing it loses no work. */
 public final class Settings {
+    /** Of everything in the window, in %. */
+    public static final List<Integer> TEXT_SIZES = List.of(100, 125, 150, 175, 200);
     private static final int RECENT = 8, RECENT_EASINGS = 4;
     private final Path file;
     private final Properties values = new Properties();
+    /** What was changed here since the file was read; other windows change other things in it. */
+    private final java.util.Set<String> changed = new java.util.HashSet<>();
     private Consumer<String> onProblem = words -> { };
 
     /** From the folder of the system property {@code tundra.config}, else the user's configuration folder. */
@@ -54,6 +58,20 @@ public final class Settings {
         put("dark", String.valueOf(dark));
     }
 
+    /** How large everything is, in %; taken at the start. */
+    public int textSize() {
+        try {
+            int percent = Integer.parseInt(values.getProperty("text.size", "100"));
+            return TEXT_SIZES.contains(percent) ? percent : 100;
+        } catch (NumberFormatException e) {
+            return 100;
+        }
+    }
+
+    public void setTextSize(int percent) {
+        put("text.size", String.valueOf(percent));
+    }
+
     /** The most recent files that are still there, newest first. */
     public List<Path> recent() {
         var out = new ArrayList<Path>();
@@ -72,9 +90,9 @@ public final class Settings {
         list.addFirst(opened.toAbsolutePath());
         for (int i = 0; i < RECENT; i++) {
             if (i < list.size()) {
-                values.setProperty("recent." + i, list.get(i).toString());
+                set("recent." + i, list.get(i).toString());
             } else {
-                values.remove("recent." + i);
+                set("recent." + i, null);
             }
         }
         store();
@@ -99,7 +117,7 @@ public final class Settings {
     public void setOfOutput(String what, String projectId, String outputId, String value) {
         String key = "output." + what + "." + projectId + "." + outputId;
         if (value == null) {
-            values.remove(key);
+            set(key, null);
             store();
         } else {
             put(key, value);
@@ -134,7 +152,7 @@ public final class Settings {
     /** Keeps an easing; null forgets it. */
     public void setEasing(String name, String text) {
         if (text == null) {
-            values.remove("easing." + name);
+            set("easing." + name, null);
             store();
         } else {
             put("easing." + name, text);
@@ -164,7 +182,7 @@ public final class Settings {
     /** Remembers something under a name; null forgets it. */
     public void remember(String name, String value) {
         if (value == null) {
-            values.remove(name);
+            set(name, null);
             store();
         } else {
             put(name, value);
@@ -207,16 +225,45 @@ public final class Settings {
     }
 
     private void put(String key, String value) {
-        values.setProperty(key, value);
+        set(key, value);
         store();
+    }
+
+    /** Null takes it away. */
+    private void set(String key, String value) {
+        changed.add(key);
+        if (value == null) {
+            values.remove(key);
+        } else {
+            values.setProperty(key, value);
+        }
+    }
+
+    /** What other windows wrote meanwhile stays. */
+    private void takeOthers() {
+        var now = new Properties();
+        try (var in = Files.newBufferedReader(file)) {
+            now.load(in);
+        } catch (IOException | IllegalArgumentException e) {
+            // nothing that could be taken
+            return;
+        }
+        for (String key : values.stringPropertyNames()) {
+            if (!changed.contains(key) && !now.containsKey(key)) {
+                values.remove(key);
+            }
+        }
+        now.stringPropertyNames().stream().filter(k -> !changed.contains(k)).forEach(k -> values.setProperty(k, now.getProperty(k)));
     }
 
     private void store() {
         try {
             Files.createDirectories(file.getParent());
+            takeOthers();
             var out = new StringWriter();
             values.store(out, "Tundra");
             SafeReplace.put(file, out.toString());
+            changed.clear();
         } catch (IOException e) {
             // not remembered this time; the work itself is not here
             onProblem.accept("What Tundra remembers between runs can't be kept in “" + file.getFileName() + "”: " + e.getMessage() + ". Your work is not touched by this.");

@@ -102,6 +102,17 @@ public final class BoxTool implements Tool {
     }
 
     @Override
+    public boolean drawAt(Point middle, double size) {
+        if (start != null) {
+            return false;
+        }
+        String called = naming.get();
+        Drawing.add(studio, "Draw " + called, null, new Element(called, content.get(), look.get().with(Properties.POSITION, Drawing.tenth(middle)).with(Properties.SIZE, new Point(Math.rint(1.5 * size), Math.rint(size)))));
+        tools.drawn();
+        return true;
+    }
+
+    @Override
     public boolean cancel() {
         if (start == null) {
             return false;

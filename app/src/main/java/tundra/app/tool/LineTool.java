@@ -87,6 +87,17 @@ public final class LineTool implements Tool {
     }
 
     @Override
+    public boolean drawAt(Point at, double size) {
+        if (!corners.isEmpty()) {
+            return false;
+        }
+        corners.add(Drawing.tenth(at.minus(new Point(size, 0))));
+        corners.add(Drawing.tenth(at.plus(new Point(size, 0))));
+        end(false);
+        return true;
+    }
+
+    @Override
     public boolean cancel() {
         boolean any = !corners.isEmpty();
         corners.clear();

@@ -25,6 +25,11 @@ public interface Tool {
         return false;
     }
 
+    /** Draws something of a usual size around a point of the canvas, for who has no mouse; says whether it could. */
+    default boolean drawAt(Point middle, double size) {
+        return false;
+    }
+
     /** Shows what it can be set to. */
     default void settings(ToolSettings row) {}
 

@@ -40,6 +40,7 @@ import tundra.app.commands.EffectCommands;
 import tundra.app.commands.FileCommands;
 import tundra.app.commands.FlipCommands;
 import tundra.app.commands.KeyCommands;
+import tundra.app.commands.KeyboardCommands;
 import tundra.app.commands.LayoutCommands;
 import tundra.app.commands.MotifCommands;
 import tundra.app.commands.SceneCommands;
@@ -64,6 +65,7 @@ import tundra.app.publish.RunFilm;
 import tundra.app.publish.TryView;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
+import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.TimelinePanel;
@@ -130,6 +132,10 @@ public final class MainWindow {
     private boolean trying;
     private final Overlays overlays;
     private BorderPane drawDesk;
+    /** The rail of desks. */
+    private final Node rest;
+    /** Whether only the canvas is shown. */
+    private boolean alone;
     private HintBar hints;
     private BorderPane animateUpper;
 
@@ -146,6 +152,19 @@ public final class MainWindow {
         overlays = new Overlays(w, layers);
         w.commands.add("earlier-versions", "Earlier versions…", null, () -> true, overlays::earlier);
         w.commands.add("history", () -> overlays.remembering() ? "Hide the history" : "Show the history", "Shortcut+Shift+H", () -> true, overlays::history);
+        w.commands.add("fold-left", () -> folded("left") ? "Show the panels at the left" : "Hide the panels at the left", "Shortcut+Alt+L", () -> !alone && studio.desk() == Desk.DRAW, () -> fold("left"));
+        w.commands.add("fold-right", () -> folded("right") ? "Show the panels at the right" : "Hide the panels at the right", "Shortcut+Alt+R", () -> !alone && studio.desk() != Desk.PUBLISH, () -> fold("right"));
+        w.commands.add("canvas-alone", () -> alone ? "All of the window again" : "The canvas alone, over the whole screen", "F11", () -> studio.desk() != Desk.PUBLISH && !trying, this::alone);
+        w.commands.add("new-window", "Open another window", null, () -> true, () -> w.jobs.run(() -> {
+            OtherWindow.open();
+            return null;
+        }, x -> { }));
+        for (int percent : Settings.TEXT_SIZES) {
+            w.commands.add("text-size-" + percent, () -> "Text and everything at " + percent + " %" + (w.settings.textSize() == percent ? " (now)" : " (from the next start)"), null, () -> true, () -> {
+                w.settings.setTextSize(percent);
+                w.notices.news("From the next start everything is at " + percent + " %.");
+            });
+        }
         w.commands.add("start-page", "Start page", null, () -> true, this::offerStart);
         w.commands.add("help", "Help for where the keyboard is", "F1", () -> true, () -> overlays.help(helpHere()));
         w.commands.add("lesson", "Lesson: your first piece", null, () -> true, () -> w.files.whenSafe(() -> {
@@ -165,6 +184,7 @@ public final class MainWindow {
         SceneCommands.add(w, s -> topBar.rename(s));
         LayoutCommands.add(w, this::renameLayout, this::lookForBreaks);
         EffectCommands.add(w);
+        KeyboardCommands.add(w);
         w.commands.add("ways", "Ways through the piece", "Shortcut+Shift+W", () -> true, this::ways);
         w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
         KeyCommands.add(w, this::timeline);
@@ -227,7 +247,8 @@ public final class MainWindow {
         hints = new HintBar(studio, w.commands, w.settings);
         topBar = new TopBar(w);
         root.setTop(topBar);
-        root.setLeft(new DeskRail(w));
+        rest = new DeskRail(w);
+        root.setLeft(rest);
         layers.getChildren().addAll(root, w.notices);
         StackPane.setMargin(w.notices, new Insets(0, 0, 18, 0));
         w.notices.setPickOnBounds(false);
@@ -463,7 +484,33 @@ public final class MainWindow {
         edge.setId("edge-" + name);
         StackPane.setAlignment(edge, name.equals("left") ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
         furnishing.add(() -> place.getChildren().addAll(panel.get(), edge));
+        boolean folded = folded(name);
+        place.setVisible(!folded);
+        place.setManaged(!folded);
         return place;
+    }
+
+    private boolean folded(String side) {
+        return alone || w.settings.size(studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, 0) > 0;
+    }
+
+    /** Folds the panels of a side away, or out again; each desk remembers it. */
+    private void fold(String side) {
+        w.settings.setSize(studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, folded(side) ? 0 : 1);
+        arrange();
+    }
+
+    /** The canvas over the whole screen, and nothing else; or all of the window again. */
+    private void alone() {
+        alone = !alone;
+        root.setTop(alone ? null : topBar);
+        root.setLeft(alone ? null : rest);
+        if (stage != null) {
+            stage.setFullScreenExitKeyCombination(javafx.scene.input.KeyCombination.NO_MATCH);
+            stage.setFullScreenExitHint("");
+            stage.setFullScreen(alone);
+        }
+        arrange();
     }
 
     /** Whether all of the window is there. */
@@ -682,6 +729,10 @@ public final class MainWindow {
             e.consume();
             return;
         }
+        if (e.getCode() == KeyCode.ENTER && !typing && focus == w.canvas && drawHere()) {
+            e.consume();
+            return;
+        }
         if (typing && (!e.isShortcutDown() && !e.isAltDown() || isTextKey(e))) {
             return;
         }
@@ -705,6 +756,13 @@ public final class MainWindow {
             c.run().run();
             e.consume();
         }
+    }
+
+    /** With the tool in hand, in the middle of what is seen. */
+    private boolean drawHere() {
+        Point from = w.canvas.viewport().toCanvas(Point.ZERO), to = w.canvas.viewport().toCanvas(new Point(w.canvas.getWidth(), w.canvas.getHeight()));
+        Point size = studio.board().size(), middle = new Point(Math.max(0, Math.min(size.x(), (from.x() + to.x()) / 2)), Math.max(0, Math.min(size.y(), (from.y() + to.y()) / 2)));
+        return studio.desk() != Desk.PUBLISH && w.tools.active().drawAt(middle, Math.max(4, Math.min(size.x(), size.y()) / 6));
     }
 
     private static boolean among(Node n, Lazy<? extends Node> panel) {
@@ -739,6 +797,10 @@ public final class MainWindow {
     /** Gives up what is under way; else drops the tool; else the selection. */
     private void escape() {
         if (overlays.leave()) {
+            return;
+        }
+        if (alone) {
+            alone();
             return;
         }
         boolean gaveUp = (outline.isMade() && outline.get().giveUp()) | w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
