@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
@@ -55,6 +56,9 @@ class ByKeyboardTest extends InWindow {
         String line = t.studio.selection().iterator().next();
         t.keys(KeyCode.CONTROL, KeyCode.CLOSE_BRACKET);
         assertThat(t.studio.selection()).doesNotContain(line).hasSize(1);
+        t.keys(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
+        t.keys(KeyCode.CONTROL, KeyCode.CLOSE_BRACKET);
+        assertThat((String) RealWindow.fx(() -> t.w.canvas.queryAccessibleAttribute(AccessibleAttribute.TEXT))).matches("Canvas of .*, 2 elements\\. Selected: Ellipse at \\d+, \\d+, \\d+ by \\d+");
         // two keys, walked through
         t.keys(KeyCode.ALT, KeyCode.DIGIT2);
         t.keys(KeyCode.K);
@@ -66,6 +70,7 @@ class ByKeyboardTest extends InWindow {
         assertThat(t.studio.keys()).hasSize(1).allMatch(k -> k.time() == 0);
         t.keys(KeyCode.F8);
         assertThat(t.studio.keys()).hasSize(1).allMatch(k -> k.time() > 0);
+        assertThat((String) RealWindow.fx(() -> t.window.timeline().lanes().queryAccessibleAttribute(AccessibleAttribute.TEXT))).matches("Timeline Main, playhead at [\\d.]+ of [\\d.]+ seconds, 2 keys, 1 chosen");
         long at = t.studio.keys().iterator().next().time();
         t.keys(KeyCode.ALT, KeyCode.RIGHT);
         assertThat(t.studio.keys()).allMatch(k -> k.time() > at);

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
@@ -24,9 +25,11 @@ import tundra.app.view.DropFormats;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
+import tundra.core.edit.SpokenWords;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Color;
+import tundra.core.model.Properties;
 
 /** The canvas in the middle of the window: the picture, what the tools draw over it, and the pointer's way to them. */
 public final class CanvasView extends Pane {
@@ -230,9 +233,29 @@ public final class CanvasView extends Pane {
         return new Rect(free + GAP, GAP, Math.max(50, getWidth() - free - 2 * GAP), Math.max(50, getHeight() - 2 * GAP));
     }
 
+    /** Only worked out when a screen reader asks. */
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute what, Object... more) {
+        return what == AccessibleAttribute.TEXT ? SpokenWords.canvas(studio.place().name(), studio.board(), studio.selection(), new SpokenWords.Seen() {
+            @Override
+            public Point position(String id) {
+                return studio.valueAt(id, Properties.POSITION);
+            }
+
+            @Override
+            public Point size(String id) {
+                var placed = studio.placed(id);
+                return placed == null ? null : new Point(placed.bounds().width(), placed.bounds().height());
+            }
+        }) : super.queryAccessibleAttribute(what, more);
+    }
+
     private void changed(java.util.Set<Aspect> what) {
         if (studio.onlyTimeGoesOn(what)) {
             return;
+        }
+        if (isFocused()) {
+            notifyAccessibleAttributeChanged(AccessibleAttribute.TEXT);
         }
         if (what.contains(Aspect.SCENE) || what.contains(Aspect.DESK)
                 || what.contains(Aspect.DOCUMENT) && fitted) {

@@ -141,7 +141,7 @@ public final class OpenPlace {
         var nodes = new ArrayList<FrameNode>();
         var canvas = new Mark.Fill(new Form.Box(outer.size(), 0), outer.background(), outer.size());
         nodes.add(new FrameNode("", true, Affine.IDENTITY, 1, outer.size(), List.of(canvas), List.of(), List.of()));
-        outer.nodes().stream().filter(n -> !n.id().equals(last.instance)).forEach(nodes::add);
+        outer.nodes().stream().filter(n -> !last.instance.equals(n.id())).forEach(nodes::add);
         return new Around(p, way, placed.toCanvas().inverse(), nodes, Color.NONE);
     }
 }

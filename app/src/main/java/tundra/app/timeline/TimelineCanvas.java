@@ -3,6 +3,7 @@ package tundra.app.timeline;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.ContextMenuEvent;
@@ -16,6 +17,7 @@ import tundra.app.widget.NameField;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Markers;
+import tundra.core.edit.SpokenWords;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -44,6 +46,12 @@ public final class TimelineCanvas extends Pane {
     private double scrollY;
     private boolean queued;
     private long drawn;
+
+    /** Only worked out when a screen reader asks. */
+    @Override
+    public Object queryAccessibleAttribute(AccessibleAttribute what, Object... more) {
+        return what == AccessibleAttribute.TEXT ? SpokenWords.timeline(studio.timeline(), studio.playhead(), studio.keys().size()) : super.queryAccessibleAttribute(what, more);
+    }
 
     public TimelineCanvas(Studio studio) {
         this.studio = studio;

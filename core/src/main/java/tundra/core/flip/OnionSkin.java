@@ -119,7 +119,11 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
 
     private static List<FrameNode> with(List<FrameNode> nodes, List<String> path, List<FrameNode> ghosts) {
         return nodes.stream().map(n -> {
-            if (!n.id().equals(path.getFirst())) {
+            if (n.id() == null) {
+                // what a gallery puts around its items
+                return n.children().isEmpty() ? n : n.withChildren(with(n.children(), path, ghosts));
+            }
+            if (!path.getFirst().equals(n.id())) {
                 return n;
             }
             if (path.size() > 1) {
