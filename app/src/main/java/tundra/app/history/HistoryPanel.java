@@ -14,19 +14,18 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Icon;
+import tundra.app.widget.PictureFrame;
 import tundra.core.edit.History;
 import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
@@ -139,18 +138,11 @@ public final class HistoryPanel extends VBox implements Settles {
     }
 
     private final class Cell extends ListCell<Integer> {
-        private final ImageView view = new ImageView();
+        private final PictureFrame face = new PictureFrame(FACE_WIDTH, FACE_HEIGHT);
         private final Label name = new Label();
         private final HBox row;
 
         Cell() {
-            view.setPreserveRatio(true);
-            view.setFitWidth(FACE_WIDTH);
-            view.setFitHeight(FACE_HEIGHT);
-            var face = new StackPane(view);
-            face.getStyleClass().add("surround");
-            face.setMinSize(FACE_WIDTH, FACE_HEIGHT);
-            face.setMaxSize(FACE_WIDTH, FACE_HEIGHT);
             row = new HBox(10, face, name);
             row.setAlignment(Pos.CENTER_LEFT);
             name.setMinWidth(0);
@@ -179,7 +171,7 @@ public final class HistoryPanel extends VBox implements Settles {
         private void show(int i) {
             Project of = entries.get(i).project(), before = i == 0 ? null : entries.get(i - 1).project();
             Image known = faces.get(of);
-            view.setImage(known);
+            face.setImage(known);
             if (known == null) {
                 coming++;
                 line.execute(() -> {
@@ -189,7 +181,7 @@ public final class HistoryPanel extends VBox implements Settles {
                             coming--;
                             faces.put(of, made);
                             if (getItem() != null && getItem() < entries.size() && entries.get(getItem()).project() == of) {
-                                view.setImage(made);
+                                face.setImage(made);
                             }
                         });
                     }

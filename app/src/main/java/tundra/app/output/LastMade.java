@@ -1,12 +1,6 @@
 package tundra.app.output;
 
 import java.nio.file.Path;
-import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneId;
-import java.time.ZonedDateTime;
-import java.time.format.DateTimeFormatter;
-import java.util.Locale;
 import tundra.app.studio.Settings;
 import tundra.core.model.Output;
 import tundra.core.model.Project;
@@ -35,13 +29,5 @@ public record LastMade(long when, String words, String fingerprint, Path place) 
 
     public void keep(Settings s, Project p, Output o) {
         s.setOfOutput(KEY, p.id(), o.id(), when + BETWEEN + words.replace(BETWEEN, "/") + BETWEEN + fingerprint + BETWEEN + place.toAbsolutePath());
-    }
-
-    /** Such as {@code today 14:02}. */
-    public String day() {
-        ZonedDateTime at = Instant.ofEpochMilli(when).atZone(ZoneId.systemDefault());
-        LocalDate today = LocalDate.now(ZoneId.systemDefault());
-        String time = at.format(DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT));
-        return (at.toLocalDate().equals(today) ? "today" : at.toLocalDate().equals(today.minusDays(1)) ? "yesterday" : at.format(DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ROOT))) + " " + time;
     }
 }

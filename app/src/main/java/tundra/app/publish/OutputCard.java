@@ -8,6 +8,7 @@ import javafx.scene.control.ProgressBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import tundra.app.widget.Times;
 import tundra.app.output.LastMade;
 import tundra.app.output.OutputQueue;
 import tundra.core.edit.OutputWords;
@@ -74,7 +75,7 @@ final class OutputCard extends VBox {
             case WORKS -> Math.round(100 * s.share()) + " %" + (s.left() < 0 ? "" : " · " + left(s.left()) + " left");
             case FAILED -> s.words();
             case GIVEN_UP -> "given up; nothing was written";
-            case NONE, MADE -> made == null ? "not made yet" : made.words() + "\nmade " + made.day() + (current == null || current ? "" : ", changed since");
+            case NONE, MADE -> made == null ? "not made yet" : made.words() + "\nmade " + Times.day(made.when()) + (current == null || current ? "" : ", changed since");
         });
         setAccessibleText(o.name() + ", " + about.getText() + ", " + state.getText());
     }

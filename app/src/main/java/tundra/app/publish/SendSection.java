@@ -13,7 +13,6 @@ import javafx.scene.layout.VBox;
 import tundra.app.job.Asker;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
-import tundra.app.output.LastMade;
 import tundra.app.output.Made;
 import tundra.app.output.Makers;
 import tundra.app.send.KnownHosts;
@@ -23,6 +22,7 @@ import tundra.app.send.Sending;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NamedRow;
+import tundra.app.widget.Times;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 import tundra.core.model.Output;
@@ -148,7 +148,7 @@ final class SendSection extends VBox {
         at("Sending…", (s, progress) -> {
             var page = Makers.page(p, o, progress.part(0, 0.4));
             Sending.Plan plan = s.send(page, progress.part(0.4, 1));
-            String sent = new LastMade(System.currentTimeMillis(), "", "", java.nio.file.Path.of("")).day() + " · " + plan.changed().size() + (plan.changed().size() == 1 ? " file" : " files") + " changed";
+            String sent = Times.day(System.currentTimeMillis()) + " · " + plan.changed().size() + (plan.changed().size() == 1 ? " file" : " files") + " changed";
             settings.setOfSending(LAST, p.id(), sent);
             return "Sent: " + plan.changed().size() + " changed, " + plan.removed().size() + " gone, " + plan.same() + " as they were.";
         });

@@ -1,6 +1,5 @@
 package tundra.app.start;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
@@ -16,7 +15,6 @@ import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
@@ -30,6 +28,7 @@ import tundra.app.files.PieceFace;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.widget.Icon;
+import tundra.app.widget.PictureFrame;
 import tundra.app.widget.Words;
 import tundra.core.file.ProjectFile;
 import tundra.core.fit.Frames;
@@ -173,14 +172,7 @@ public final class StartPanel extends StackPane implements Settles {
     }
 
     private Button card(String id, String name, String more, Supplier<byte[]> picture, Runnable run) {
-        var view = new ImageView();
-        view.setPreserveRatio(true);
-        view.setFitWidth(CARD - 2);
-        view.setFitHeight(PICTURE);
-        var face = new StackPane(view);
-        face.getStyleClass().add("surround");
-        face.setMinSize(CARD - 2, PICTURE);
-        face.setMaxSize(CARD - 2, PICTURE);
+        var face = new PictureFrame(CARD - 2, PICTURE);
         var round = new javafx.scene.shape.Rectangle(CARD - 2, PICTURE + 20);
         round.setArcWidth(18);
         round.setArcHeight(18);
@@ -207,7 +199,7 @@ public final class StartPanel extends StackPane implements Settles {
         line.execute(() -> {
             byte[] png = picture.get();
             if (png != null) {
-                Platform.runLater(() -> view.setImage(new Image(new ByteArrayInputStream(png))));
+                Platform.runLater(() -> face.setPng(png));
             }
             Platform.runLater(() -> coming--);
         });

@@ -1,6 +1,5 @@
 package tundra.app.window;
 
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -15,15 +14,13 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
+import tundra.app.widget.PictureFrame;
 import tundra.app.widget.Times;
 import tundra.app.widget.Words;
 import tundra.core.compare.Differences;
@@ -35,14 +32,14 @@ import tundra.core.model.Project;
 
 /** The earlier versions of the open piece: each with its picture and what changed since; brought back whole or by element. */
 final class EarlierPanel extends Veil {
-    private static final double WIDE = 780, FACE_WIDTH = 96, FACE_HEIGHT = 60, LIST = 250, PICTURE = 420;
+    private static final double WIDE = 780, FACE_WIDTH = 96, FACE_HEIGHT = 60, LIST = 250, PICTURE = 420, PICTURE_HIGH = 200;
     private static final int TOLD = 60;
     private final Studio studio;
     private final Versions versions;
     private final Jobs jobs;
     private final Runnable leave;
     private final ListView<Versions.Version> list = new ListView<>();
-    private final ImageView picture = new ImageView();
+    private final PictureFrame picture = new PictureFrame(PICTURE, PICTURE_HIGH);
     private final VBox changes = new VBox(3), elements = new VBox(4);
     private final Label head = new Label();
     private final Button whole = new Button("Bring all of it back"), some = new Button("Bring back what is ticked");
@@ -71,12 +68,7 @@ final class EarlierPanel extends Veil {
         list.setAccessibleText("Earlier versions, the newest first");
         list.getItems().setAll(versions.of(studio.kept()));
         list.getSelectionModel().selectedItemProperty().addListener((o, was, is) -> look(is));
-        picture.setPreserveRatio(true);
-        picture.setFitWidth(PICTURE);
-        picture.setFitHeight(200);
-        var face = new StackPane(picture);
-        face.getStyleClass().add("surround");
-        face.setMinHeight(200);
+        picture.setMaxWidth(Double.MAX_VALUE);
         head.getStyleClass().add("card-title");
         head.setId("earlier-head");
         changes.setId("earlier-changes");
@@ -96,7 +88,7 @@ final class EarlierPanel extends Veil {
             leave.run();
             studio.editProject(ids.size() == 1 ? "Bring back an element" : "Bring back " + ids.size() + " elements", null, p -> BringBack.elements(p, then, place, ids));
         });
-        var more = new VBox(10, head, face, changes, Words.section("Elements of what is open"), elements);
+        var more = new VBox(10, head, picture, changes, Words.section("Elements of what is open"), elements);
         more.setMinWidth(0);
         var scroll = new ScrollPane(more);
         scroll.setFitToWidth(true);
@@ -126,7 +118,7 @@ final class EarlierPanel extends Veil {
         some.setDisable(true);
         changes.getChildren().clear();
         elements.getChildren().clear();
-        picture.setImage(v == null ? null : image(v));
+        picture.setPng(v == null ? null : v.picture());
         head.setText(v == null ? "" : "Saved " + Times.day(v.time()));
         if (v == null) {
             return;
@@ -179,11 +171,6 @@ final class EarlierPanel extends Veil {
         return l;
     }
 
-    private static Image image(Versions.Version v) {
-        byte[] png = v.picture();
-        return png == null ? null : new Image(new ByteArrayInputStream(png));
-    }
-
     private static final class Cell extends ListCell<Versions.Version> {
         @Override
         protected void updateItem(Versions.Version v, boolean empty) {
@@ -194,14 +181,8 @@ final class EarlierPanel extends Veil {
         }
 
         private static Node row(Versions.Version v) {
-            var view = new ImageView(image(v));
-            view.setPreserveRatio(true);
-            view.setFitWidth(FACE_WIDTH);
-            view.setFitHeight(FACE_HEIGHT);
-            var face = new StackPane(view);
-            face.getStyleClass().add("surround");
-            face.setMinSize(FACE_WIDTH, FACE_HEIGHT);
-            face.setMaxSize(FACE_WIDTH, FACE_HEIGHT);
+            var face = new PictureFrame(FACE_WIDTH, FACE_HEIGHT);
+            face.setPng(v.picture());
             var when = new Label(Times.day(v.time()));
             when.setWrapText(true);
             var row = new HBox(10, face, when);

@@ -1,6 +1,5 @@
 package tundra.app.window;
 
-import java.io.ByteArrayInputStream;
 import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.application.Platform;
@@ -10,12 +9,10 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.OverrunStyle;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.image.Image;
-import javafx.scene.image.ImageView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import tundra.app.widget.PictureFrame;
 import tundra.app.widget.Times;
 import tundra.core.file.Recovery;
 
@@ -105,17 +102,8 @@ final class RecoveryPanel extends Veil {
     }
 
     private static Node face(Recovery.Found f) {
-        var view = new ImageView();
-        if (f.picture() != null) {
-            view.setImage(new Image(new ByteArrayInputStream(f.picture())));
-        }
-        view.setPreserveRatio(true);
-        view.setFitWidth(PICTURE_WIDTH);
-        view.setFitHeight(PICTURE_HEIGHT);
-        var pane = new StackPane(view);
-        pane.getStyleClass().add("surround");
-        pane.setMinSize(PICTURE_WIDTH, PICTURE_HEIGHT);
-        pane.setMaxSize(PICTURE_WIDTH, PICTURE_HEIGHT);
-        return pane;
+        var frame = new PictureFrame(PICTURE_WIDTH, PICTURE_HEIGHT);
+        frame.setPng(f.picture());
+        return frame;
     }
 }
