@@ -7,7 +7,9 @@ import javafx.stage.Stage;
 import tundra.app.commands.Workshop;
 import tundra.app.publish.SystemBrowser;
 import tundra.app.studio.Settings;
+import tundra.app.widget.Language;
 import tundra.app.widget.Look;
+import tundra.app.widget.Translated;
 import tundra.app.window.MainWindow;
 import tundra.app.window.WindowAsker;
 import tundra.core.geometry.Point;
@@ -29,6 +31,7 @@ public final class TundraApp extends Application {
     public void init() {
         new Thread(Look::fonts, "fonts").start();
         Settings settings = Settings.load();
+        Language.use(settings.language());
         // before the first control is made: it would load the toolkit's own theme
         Look.theme(settings.dark());
         workshop = new Workshop(blank(), settings, new WindowAsker(() -> stage), new SystemBrowser(url -> getHostServices().showDocument(url)));
@@ -38,6 +41,7 @@ public final class TundraApp extends Application {
     @Override
     public void start(Stage stage) {
         this.stage = stage;
+        Translated.start();
         window.open(stage, 1280, 800);
         stage.setMinWidth(900);
         stage.setMinHeight(560);

@@ -71,7 +71,7 @@ class CommandContextsTest extends InWindow {
     private static final long SEED = Long.getLong("commands.seed", 25);
     /** Every so many pages are opened in a browser. */
     private static final int OPENED = Integer.getInteger("commands.opened", 8);
-    private static final Set<String> LEFT_OUT = Set.of("new", "open", "save", "save-as", "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme");
+    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "open", "save", "save-as", "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme");
     @TempDir
     private Path folder;
     private ChromeDriver browser;

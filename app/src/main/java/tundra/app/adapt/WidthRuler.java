@@ -10,6 +10,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Language;
 import tundra.app.widget.Palette;
 import tundra.core.fit.Layouts;
 import tundra.core.geometry.Point;
@@ -136,7 +137,7 @@ public final class WidthRuler extends Region {
             g.setFill(c.ink1());
             g.setFont(Font.font("Figtree SemiBold", 11.5));
             g.setTextAlign(TextAlignment.LEFT);
-            g.fillText(r.layout() == null ? "as drawn" : r.layout().name(), a + 9, 16, Math.max(1, b - a - 14));
+            g.fillText(r.layout() == null ? Language.of("as drawn") : r.layout().name(), a + 9, 16, Math.max(1, b - a - 14));
         }
         g.setFont(Font.font("JetBrains Mono", 10));
         g.setStroke(c.line());

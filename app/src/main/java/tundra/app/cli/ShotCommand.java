@@ -40,6 +40,8 @@ final class ShotCommand implements Callable<Integer> {
     private Double zoom;
     @Option(names = "--theme", defaultValue = "light", paramLabel = "NAME", description = "light or dark")
     private String theme;
+    @Option(names = "--language", defaultValue = "en", paramLabel = "CODE", description = "en or de")
+    private String language;
     @Option(names = "--size", defaultValue = "1280x800", paramLabel = "WxH", description = "the window's size (default ${DEFAULT-VALUE})")
     private String size;
     @Option(names = "--to", required = true, paramLabel = "PNG", description = "the picture to write")
@@ -47,7 +49,7 @@ final class ShotCommand implements Callable<Integer> {
 
     /** What the window is to show. */
     record State(Project project, Path file, Desk desk, String scene, String layout, long at, String select, String find, boolean tryIt, boolean dark, Point size,
-            Path to, String tool, double zoom, String run, Path bringIn, String caret) {}
+            Path to, String tool, double zoom, String run, Path bringIn, String caret, String language) {}
 
     @Override
     public Integer call() throws Exception {
@@ -63,6 +65,6 @@ final class ShotCommand implements Callable<Integer> {
             LayoutOptions.named(named.name(), named.board(), layout);
         }
         return ShotApp.take(new State(p, file, d, scene, layout, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
-                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn, caret));
+                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn, caret, language));
     }
 }

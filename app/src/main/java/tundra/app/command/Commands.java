@@ -11,6 +11,7 @@ import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.input.KeyEvent;
+import tundra.app.widget.Language;
 
 /** The one registry of commands. */
 public final class Commands {
@@ -25,7 +26,7 @@ public final class Commands {
     }
 
     public Command add(String id, Supplier<String> name, String shortcut, BooleanSupplier enabled, Runnable run) {
-        var c = new Command(id, name, () -> keys.of(id), enabled, () -> around.accept(run));
+        var c = new Command(id, () -> Language.of(name.get()), () -> keys.of(id), enabled, () -> around.accept(run));
         if (byId.put(id, c) != null) {
             throw new IllegalStateException("two commands are called " + id);
         }

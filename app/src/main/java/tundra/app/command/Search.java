@@ -22,6 +22,8 @@ final class Search {
     private static final double ALIKE = 0.93;
     /** Their names hold what they would take back, which is not what is looked for. */
     private static final Set<String> BY_FIRST_WORD = Set.of("undo", "redo");
+    /** What is about the program comes after what is done in the piece. */
+    private static final Pattern AROUND = Pattern.compile("help-page|start-page|lesson|hints|fold-(left|right)|(text-size|language)-.*");
     /** What stands between the words that are meant. */
     private static final Set<String> SMALL = Set.of("a", "an", "and", "the", "of", "my", "this");
     private static final Pattern SPACES = Pattern.compile("[^\\p{L}\\p{N}]+");
@@ -84,6 +86,9 @@ final class Search {
     /** What takes something away is not what is meant by the thing's name alone. */
     private int rank(Command c) {
         int r = fits(c);
+        if (r > EXACT && r < WORDS_BEGIN && AROUND.matcher(c.id()).matches()) {
+            return WORDS_BEGIN;
+        }
         return r > EXACT && r < OTHER_WORDS && c.id().endsWith("-delete") && words.stream().noneMatch(name(c).split(" ")[0]::startsWith) ? OTHER_WORDS : r;
     }
 

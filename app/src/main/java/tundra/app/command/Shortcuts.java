@@ -12,6 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
+import tundra.app.widget.Language;
 
 /** The keys of commands: those that they come with, further ones, and those that somebody chose instead. */
 public final class Shortcuts {
@@ -55,7 +56,7 @@ public final class Shortcuts {
 
     /** As they are written beside a command; empty for none. */
     public static String words(KeyCombination keys) {
-        return keys == null ? "" : keys.getDisplayText().replace("+", " ");
+        return keys == null ? "" : Language.keys(keys.getDisplayText().replace("+", " "));
     }
 
     /** The keys of a press; null for a modifier alone. */

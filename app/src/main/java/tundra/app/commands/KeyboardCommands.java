@@ -79,7 +79,13 @@ public final class KeyboardCommands {
         if (all.isEmpty()) {
             return;
         }
-        int at = way > 0 ? all.stream().mapToInt(r -> s.keys().contains(r) ? all.indexOf(r) : -1).max().orElse(-1) : all.stream().mapToInt(r -> s.keys().contains(r) ? all.indexOf(r) : all.size()).min().orElse(all.size());
+        Set<Keys.Ref> now = s.keys();
+        int at = way > 0 ? -1 : all.size();
+        for (int i = 0; i < all.size() && !now.isEmpty(); i++) {
+            if (now.contains(all.get(i)) && (way > 0 || at == all.size())) {
+                at = i;
+            }
+        }
         Keys.Ref next = all.get(Math.floorMod(at + way, all.size()));
         var chosen = new java.util.LinkedHashSet<Keys.Ref>(also ? s.keys() : Set.of());
         chosen.add(next);

@@ -10,6 +10,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Language;
 import tundra.app.widget.Palette;
 import tundra.core.flip.Registration;
 import tundra.core.geometry.Numbers;
@@ -72,7 +73,7 @@ final class JitterGraph extends Pane {
         if (y || !x) {
             line(g, c.time(), p -> p.off().y(), most, middle, tall, w);
         }
-        g.fillText("off by up to " + Numbers.plain(most(), 2) + " px", 8, 4);
+        g.fillText(Language.of("off by up to " + Numbers.plain(most(), 2) + " px"), 8, 4);
         g.setTextAlign(TextAlignment.RIGHT);
         if (x) {
             g.setFill(c.interaction());

@@ -9,6 +9,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.studio.OpenBook;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Language;
 import tundra.app.widget.Palette;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.FrameBuilder;
@@ -127,7 +128,7 @@ final class StripPainter {
         }
         if (d.art().hidden() && w > 30) {
             g.setFill(c.ink3());
-            g.fillText("hidden", x + 6, y + 14);
+            g.fillText(Language.of("hidden"), x + 6, y + 14);
         }
     }
 
@@ -157,7 +158,7 @@ final class StripPainter {
         g.setFill(c.ink2());
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);
-        g.fillText("blank", x + StripCanvas.BLANK / 2, StripLayout.TOP + StripLayout.CELL / 2);
+        g.fillText(Language.of("blank"), x + StripCanvas.BLANK / 2, StripLayout.TOP + StripLayout.CELL / 2);
     }
 
     /** The stretches whose drawings shine through, each with an end to drag. */

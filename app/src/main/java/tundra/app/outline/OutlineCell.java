@@ -13,6 +13,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
+import tundra.app.widget.Translated;
 import tundra.core.edit.Names;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -78,7 +79,8 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
     }
 
     private static Caption name(Element e) {
-        var name = new Caption(e.called(), "element-name");
+        var name = Translated.own(new Caption("", "element-name"));
+        name.setText(e.called());
         name.setMinWidth(30);
         name.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(name, Priority.ALWAYS);

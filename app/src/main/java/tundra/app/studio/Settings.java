@@ -72,6 +72,15 @@ public final class Settings {
         put("text.size", String.valueOf(percent));
     }
 
+    /** The code of the language of the window; taken at the start. */
+    public String language() {
+        return values.getProperty("language", "en");
+    }
+
+    public void setLanguage(String code) {
+        put("language", code);
+    }
+
     /** The most recent files that are still there, newest first. */
     public List<Path> recent() {
         var out = new ArrayList<Path>();

@@ -7,6 +7,7 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Language;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.fit.Override;
@@ -138,7 +139,7 @@ final class TimelinePainter {
             g.setFont(text(11, false));
             g.setFill(colors.ink2());
             g.setTextAlign(TextAlignment.RIGHT);
-            g.fillText(side, HEAD - 10, mid);
+            g.fillText(Language.of(side), HEAD - 10, mid);
         }
     }
 
@@ -204,7 +205,7 @@ final class TimelinePainter {
             times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));
         } else if (times.isEmpty()) {
             g.setFill(colors.ink2());
-            g.fillText(span == null ? "still" : "still, seen here only", Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
+            g.fillText(Language.of(span == null ? "still" : "still, seen here only"), Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
         } else {
             long first = times.stream().mapToLong(Long::longValue).min().orElse(0), last = times.stream().mapToLong(Long::longValue).max().orElse(0);
             double a = inView(scale.x(first), w), b = inView(Math.max(a + 8, scale.x(last)), w);
@@ -217,7 +218,7 @@ final class TimelinePainter {
             g.setFill(colors.space().deriveColor(0, 1, 1, 0.55));
             times.stream().distinct().filter(k -> k != first).forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 11, 2, 4));
             g.setFill(colors.ink1());
-            g.fillText(summary(t, r), Math.max(HEAD + 8, a + 9), mid - (r.height() > 24 ? 1 : 0));
+            g.fillText(Language.of(summary(t, r)), Math.max(HEAD + 8, a + 9), mid - (r.height() > 24 ? 1 : 0));
         }
     }
 
@@ -237,7 +238,7 @@ final class TimelinePainter {
         triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
         boolean own = ownKeys(t, r.element(), p);
         own(g, own, y, r, colors);
-        name(g, shortened(r.name(), 26), 38 + r.depth() * 14, mid, false, own ? colors.fitting() : colors.ink2());
+        name(g, shortened(Language.of(r.name()), 26), 38 + r.depth() * 14, mid, false, own ? colors.fitting() : colors.ink2());
         g.setFont(mono(11));
         g.setTextAlign(TextAlignment.RIGHT);
         g.fillText(shownValue(r.element(), p), HEAD - 28, mid);

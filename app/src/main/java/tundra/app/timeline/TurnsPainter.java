@@ -2,6 +2,7 @@ package tundra.app.timeline;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.widget.Language;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Turns;
 import tundra.core.geometry.Numbers;
@@ -33,7 +34,7 @@ final class TurnsPainter {
             String words = n == 1 && c.repeat() == Clock.Repeat.HOLD ? "one frame" : n == 1 && c.phase() != 0 ? "from " + Numbers.plain(c.phase() / 1e6, 2) + " s" : "turn " + n;
             if (to - from > 48) {
                 g.setFill(ink);
-                g.fillText(words, Math.max(left + 8, a + 8), top + tall / 2);
+                g.fillText(Language.of(words), Math.max(left + 8, a + 8), top + tall / 2);
             }
         }
         if (t.never() != null) {
@@ -50,7 +51,7 @@ final class TurnsPainter {
         }
         if (b - a > 70) {
             g.setFill(colors.ink2());
-            g.fillText("never seen", a + 8, top + tall / 2);
+            g.fillText(Language.of("never seen"), a + 8, top + tall / 2);
         }
     }
 }

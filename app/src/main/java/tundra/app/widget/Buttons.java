@@ -58,7 +58,8 @@ public final class Buttons {
     }
 
     /** Gives a button a tooltip, which is made when the pointer first comes: each is a window of its own. */
-    public static void tip(Node b, String text) {
+    public static void tip(Node b, String english) {
+        String text = Language.of(english);
         Object known = b.getProperties().get(TIP);
         if (known instanceof Tooltip t) {
             t.setText(text);

@@ -20,6 +20,8 @@ public class Caption extends Region {
     private static final double GAP = 6, GAP_BELOW = 4;
     private final Text words = new Text();
     private String text = "";
+    /** As it is shown, in the language of the window. */
+    private String said = "";
     private Node mark;
     private Place place = Place.BEFORE;
     private boolean centred;
@@ -49,6 +51,7 @@ public class Caption extends Region {
             getChildren().remove(words);
         }
         this.text = text;
+        said = getProperties().containsKey(Translated.OWN) ? text : Language.of(text);
         requestLayout();
         notifyAccessibleAttributeChanged(AccessibleAttribute.TEXT);
     }
@@ -73,7 +76,7 @@ public class Caption extends Region {
             measured = true;
             words.fontProperty().addListener((o, was, is) -> requestLayout());
         }
-        words.setText(text);
+        words.setText(said);
         return text.isEmpty() ? 0 : words.getLayoutBounds().getWidth();
     }
 
@@ -131,7 +134,7 @@ public class Caption extends Region {
         double left = snappedLeftInset(), top = snappedTopInset();
         double w = getWidth() - left - snappedRightInset(), h = getHeight() - top - snappedBottomInset();
         double mw = markWidth(), mh = markHeight(), room = place == Place.ABOVE ? w : w - mw - gap();
-        Words.fit(words, text, room);
+        Words.fit(words, said, room);
         double tw = text.isEmpty() ? 0 : words.getLayoutBounds().getWidth(), th = wordsHeight();
         if (place == Place.ABOVE) {
             put(mark, left + (w - mw) / 2, top);
@@ -153,7 +156,7 @@ public class Caption extends Region {
     @Override
     public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
         if (attribute == AccessibleAttribute.TEXT) {
-            return getAccessibleText() != null ? getAccessibleText() : text;
+            return getAccessibleText() != null ? Language.of(getAccessibleText()) : said;
         }
         return super.queryAccessibleAttribute(attribute, parameters);
     }

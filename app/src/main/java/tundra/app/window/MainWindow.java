@@ -70,6 +70,7 @@ import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.Language;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
 import tundra.app.widget.NameField;
@@ -160,11 +161,15 @@ public final class MainWindow {
             return null;
         }, x -> { }));
         for (int percent : Settings.TEXT_SIZES) {
-            w.commands.add("text-size-" + percent, () -> "Text and everything at " + percent + " %" + (w.settings.textSize() == percent ? " (now)" : " (from the next start)"), null, () -> true, () -> {
+            w.commands.add("text-size-" + percent, () -> "Text and everything at " + (percent == 100 ? "its usual size" : percent + " %") + (w.settings.textSize() == percent ? " (now)" : " (from the next start)"), null, () -> true, () -> {
                 w.settings.setTextSize(percent);
                 w.notices.news("From the next start everything is at " + percent + " %.");
             });
         }
+        Language.ALL.forEach((code, name) -> w.commands.add("language-" + code, () -> "Language: " + name + (w.settings.language().equals(code) ? " (now)" : " (from the next start)"), null, () -> true, () -> {
+            w.settings.setLanguage(code);
+            w.notices.news(name + ": from the next start.");
+        }));
         w.commands.add("start-page", "Start page", null, () -> true, this::offerStart);
         w.commands.add("help", "Help for where the keyboard is", "F1", () -> true, () -> overlays.help(helpHere()));
         w.commands.add("lesson", "Lesson: your first piece", null, () -> true, () -> w.files.whenSafe(() -> {

@@ -19,6 +19,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
+import tundra.app.widget.Translated;
 import tundra.core.edit.Scenes;
 import tundra.core.model.Scene;
 
@@ -56,7 +57,7 @@ final class SceneTabs extends HBox {
             Scene s = scenes.get(i);
             var tab = (Press) getChildren().get(i);
             tab.setId("tab-" + (i + 1));
-            tab.setText(s.name());
+            Translated.own(tab).setText(s.name());
             tab.setSelected(s == studio.scene());
             tab.setOnAction(() -> studio.showPlace(s.id()));
         }

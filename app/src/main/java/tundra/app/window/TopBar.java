@@ -18,13 +18,15 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Press;
+import tundra.app.widget.Translated;
 import tundra.core.model.Scene;
 
 /** Menu, name, scenes, undo and redo, and the way to try it. */
 final class TopBar extends HBox {
     private final Workshop w;
     private final Studio studio;
-    private final Caption name = new Caption("", "project-name");
+    private final Caption name = Translated.own(new Caption("", "project-name"));
+    private final Caption findKeys = new Caption("", "mono", "quiet");
     private final Caption state = new Caption("", "quiet");
     private final SceneTabs tabs;
     private final Press undo;
@@ -48,7 +50,7 @@ final class TopBar extends HBox {
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         Press find = Buttons.text(w.commands.get(CommandIds.FIND), "Find anything");
-        find.setMark(new Caption("Ctrl K", "mono", "quiet"), Caption.Place.AFTER);
+        find.setMark(findKeys, Caption.Place.AFTER);
         find.getStyleClass().add("flat");
         undo = Buttons.icon(w.commands.get(CommandIds.UNDO), Icon.UNDO, 16);
         redo = Buttons.icon(w.commands.get(CommandIds.REDO), Icon.REDO, 16);
@@ -108,6 +110,7 @@ final class TopBar extends HBox {
         }
         shown = studio.document();
         state.setText(now);
+        findKeys.setText(w.commands.get(CommandIds.FIND).shortcutText());
         undo.setDisable(studio.undoName() == null);
         redo.setDisable(studio.redoName() == null);
         Buttons.tip(undo, w.commands.get(CommandIds.UNDO).tip());

@@ -1,0 +1,89 @@
+package tundra.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import tundra.app.widget.Language;
+import tundra.app.widget.Translated;
+import tundra.samples.OpenNight;
+
+/** The words of the window in another language: which are missing, and whether there is room for longer ones. */
+@Tag("long")
+class LanguageTest {
+    /** How many of the words that are seen have to be in the bundle, in %; what is missing is printed. */
+    private static final int LEAST = 90;
+    private RealWindow t;
+
+    @BeforeEach
+    void inAnotherLanguage() throws Exception {
+        Language.use(Language.LONG);
+        t = new RealWindow();
+        RealWindow.fx(() -> {
+            Translated.start();
+            return null;
+        });
+    }
+
+    @AfterEach
+    void inEnglish() throws Exception {
+        Language.use("en");
+        t.close();
+    }
+
+    private static List<String> places(String words) {
+        var out = new ArrayList<String>();
+        Matcher m = Pattern.compile("\\{\\d\\}").matcher(words);
+        while (m.find()) {
+            out.add(m.group());
+        }
+        out.sort(String::compareTo);
+        return out;
+    }
+
+    @Test
+    void theWordsThatAreSeenAreInTheBundle() throws Exception {
+        var words = new WindowWords(t);
+        words.everything(OpenNight.project());
+        Set<String> own = new HashSet<>(WindowWords.own(OpenNight.project()));
+        var missing = new ArrayList<String>();
+        int all = 0;
+        for (String s : words.seen) {
+            String plain = s.replaceAll("^[→✓ ]+", "");
+            // numbers with their units, colours, keys, names of fonts
+            if (own.contains(s) || plain.matches("[-\\d., ]+( ?(px|%|°|s|fps|KB))?|[0-9A-F]{6}|((Ctrl|Alt|Shift) )*\\S{1,6}|Figtree|https?:.*")) {
+                continue;
+            }
+            all++;
+            if (!plain.contains("[") && Language.of(plain).equals(plain)) {
+                missing.add(s);
+            }
+        }
+        System.out.println("language: " + (all - missing.size()) + " of " + all + " words that are seen are in the bundle; missing: " + missing.stream().map(x -> x.replace("\n", "\\n")).limit(60).toList());
+        assertThat(all).isGreaterThan(600);
+        assertThat(missing.size()).as("words without a translation, of %d", all).isLessThan(all * (100 - LEAST) / 100);
+    }
+
+    @Test
+    void eachLineSaysAsMuchAsItsEnglishOne() {
+        Map<String, String> german = Language.read("de");
+        assertThat(german).hasSizeGreaterThan(800);
+        german.forEach((english, other) -> assertThat(places(other)).as(english).isEqualTo(places(english)));
+        Language.use("de");
+        assertThat(Language.of("Save")).isEqualTo("Speichern");
+        assertThat(Language.of("Key Opacity here")).isEqualTo("Hier Schlüssel für Deckkraft setzen");
+        assertThat(Language.of("Hide Sled")).as("a name stays").isEqualTo("Sled ausblenden");
+        assertThat(Language.of("something that nobody wrote down")).isEqualTo("something that nobody wrote down");
+        Language.use("nonsense");
+        assertThat(Language.of("Save")).isEqualTo("Save");
+    }
+}
