@@ -81,6 +81,7 @@ class LanguageTest {
         Language.use("de");
         assertThat(Language.of("Save")).isEqualTo("Speichern");
         assertThat(Language.of("Key Opacity here")).isEqualTo("Hier Schlüssel für Deckkraft setzen");
+        assertThat(Language.of("play")).isEqualTo("spiele");
         assertThat(Language.of("Hide Sled")).as("a name stays").isEqualTo("Sled ausblenden");
         assertThat(Language.of("something that nobody wrote down")).isEqualTo("something that nobody wrote down");
         Language.use("nonsense");

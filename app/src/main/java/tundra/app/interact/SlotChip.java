@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Translated;
 import tundra.core.edit.Arithmetic;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
@@ -51,6 +52,10 @@ final class SlotChip {
         this.change = change;
         now = slots.get(slot);
         chip = new Button(site.sentences().word(slot, now));
+        if (slot.type() != Slot.Type.CHOICE && slot.type() != Slot.Type.TRANSITION) {
+            // a name, a number, a text of somebody's own
+            Translated.own(chip);
+        }
         chip.setId("chip-" + slot.key());
         chip.setMnemonicParsing(false);
         chip.getStyleClass().addAll("chip", look());
