@@ -13,7 +13,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import tundra.app.widget.Language;
+import tundra.app.language.Language;
 import tundra.app.widget.Translated;
 import tundra.samples.OpenNight;
 

@@ -65,7 +65,7 @@ final class ShotApp {
 
     private void open() {
         tundra.app.widget.Look.theme(state.dark());
-        tundra.app.widget.Language.use(state.language());
+        Language.use(state.language());
         tundra.app.widget.Translated.start();
         var stage = new Stage();
         var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(() -> stage), url -> { });

@@ -11,7 +11,7 @@ import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.input.KeyEvent;
-import tundra.app.widget.Language;
+import tundra.app.language.Language;
 
 /** The one registry of commands. */
 public final class Commands {

@@ -12,7 +12,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyCodeCombination;
 import javafx.scene.input.KeyCombination;
 import javafx.scene.input.KeyEvent;
-import tundra.app.widget.Language;
+import tundra.app.language.Language;
 
 /** The keys of commands: those that they come with, further ones, and those that somebody chose instead. */
 public final class Shortcuts {

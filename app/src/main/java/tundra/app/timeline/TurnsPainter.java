@@ -2,7 +2,7 @@ package tundra.app.timeline;
 
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
-import tundra.app.widget.Language;
+import tundra.app.language.Language;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Turns;
 import tundra.core.geometry.Numbers;

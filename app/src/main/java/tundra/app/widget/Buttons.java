@@ -10,6 +10,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
 import javafx.util.Duration;
 import tundra.app.command.Command;
+import tundra.app.language.Language;
 
 /** Buttons made from commands. */
 public final class Buttons {

@@ -6,6 +6,7 @@ import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
+import tundra.app.language.Language;
 
 /**
  * Words, a mark or both. Words are shortened where room is short, once a min width allows it. Their colour is the

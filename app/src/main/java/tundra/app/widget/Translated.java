@@ -11,6 +11,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.control.Tooltip;
 import javafx.scene.text.Text;
 import javafx.stage.Window;
+import tundra.app.language.Language;
 
 /**
  * Says the words of all windows in the language that is used: labels, buttons, menus, prompts, tooltips, and what screen readers are told.

@@ -1,5 +1,7 @@
 package tundra.app.window;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
@@ -40,8 +42,8 @@ final class Overlays {
     private HistoryPanel history;
     private HelpPanel help;
     private LessonPanel lesson;
-    /** Takes what is asked off again; null while nothing is. */
-    private Runnable dialog;
+    /** Take off again what is asked, the topmost last. */
+    private final Deque<Runnable> dialogs = new ArrayDeque<>();
 
     Overlays(Workshop w, StackPane layers) {
         this.w = w;
@@ -51,7 +53,7 @@ final class Overlays {
 
     /** Whether something is asked that everything else waits for. */
     boolean asking() {
-        return dialog != null;
+        return !dialogs.isEmpty();
     }
 
     boolean helping() {
@@ -69,8 +71,8 @@ final class Overlays {
 
     /** Takes off what lies on top; says whether anything did. */
     boolean leave() {
-        if (dialog != null) {
-            dialog.run();
+        if (!dialogs.isEmpty()) {
+            dialogs.getLast().run();
         } else if (helper != null) {
             helper.leaveIt();
         } else if (help != null) {
@@ -116,13 +118,14 @@ final class Overlays {
     /** Lays a panel over the window; gives what takes it off again. */
     Runnable over(Node panel) {
         layers.getChildren().add(panel);
-        Runnable off = () -> {
+        var off = new Runnable[1];
+        off[0] = () -> {
             layers.getChildren().remove(panel);
-            dialog = null;
+            dialogs.remove(off[0]);
             w.canvas.requestFocus();
         };
-        dialog = off;
-        return off;
+        dialogs.add(off[0]);
+        return off[0];
     }
 
     /** Offers the pieces that an earlier run left behind; they are looked for off the interface thread. */
@@ -140,6 +143,10 @@ final class Overlays {
     private void offer(Recovery recovery, List<Recovery.Found> found) {
         var off = new Runnable[1];
         var panel = new RecoveryPanel(found, (f, choice) -> {
+            // who goes on with something begins nothing else
+            while (choice != RecoveryPanel.Choice.LET_GO && asking()) {
+                leave();
+            }
             switch (choice) {
                 case GO_ON -> w.files.goOnWith(recovery, f, false);
                 case LOOK -> w.files.goOnWith(recovery, f, true);

@@ -1,4 +1,4 @@
-package tundra.app.widget;
+package tundra.app.language;
 
 import java.io.IOException;
 import java.io.InputStream;
@@ -163,11 +163,5 @@ public final class Language {
             out = out.replace("{" + name.substring(1) + "}", said(m.group(name)));
         }
         return out;
-    }
-
-    /** Whether there are words for some English ones. */
-    static boolean has(String english) {
-        Language l = now;
-        return l != null && !l.said(english).equals(english);
     }
 }
