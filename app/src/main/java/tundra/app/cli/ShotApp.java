@@ -15,6 +15,7 @@ import tundra.app.TundraApp;
 import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.job.Settles;
+import tundra.app.language.Language;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
