@@ -21,7 +21,7 @@ import tundra.render.StillStore;
 @Tag("long")
 class CanvasPictureTest extends InWindow {
     /** They leave the window or the project, ask for a file, or go on by themselves. */
-    private static final Set<String> LEFT_OUT = Set.of("new", "open", "save-as", "quit", "try", "open-browser", "theme", "play", "find", "rename");
+    private static final Set<String> LEFT_OUT = Set.of("new", "new-window", "lesson", "start-page", "canvas-alone", "open", "save-as", "quit", "try", "open-browser", "theme", "play", "find", "rename");
 
     private Project sample(String name) throws Exception {
         return ProjectFile.read(Path.of(System.getProperty("tundra.samples"), name));

@@ -33,7 +33,7 @@ class CostTest extends InWindow {
     /** Below so much processor time a ratio says nothing, in ms. */
     private static final double FLOOR = 25;
     /** They leave the window or the project, open panels, or are undo itself. */
-    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "open", "save", "save-as", "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme",
+    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "start-page", "canvas-alone", "open", "save", "save-as", "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme",
             "publish", "checks", "find", "bring-in", "copy-picture", "copy-svg");
 
     /** What does something else while animating. */

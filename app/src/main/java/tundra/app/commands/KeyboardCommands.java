@@ -9,6 +9,8 @@ import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Tree;
 
@@ -44,7 +46,7 @@ public final class KeyboardCommands {
     }
 
     private boolean sizes() {
-        return s.desk() != Desk.PUBLISH && !s.selection().isEmpty() && s.selection().stream().anyMatch(id -> s.board().find(id) != null && !s.board().find(id).locked() && Properties.of(s.board().find(id)).contains(Properties.SIZE));
+        return s.desk() != Desk.PUBLISH && !s.selection().isEmpty() && s.selection().stream().map(s.board()::find).anyMatch(e -> e != null && !e.locked() && (e.content() instanceof Content.Parent || Properties.SIZE.appliesTo(e)));
     }
 
     private void size(Point way) {
@@ -54,13 +56,26 @@ public final class KeyboardCommands {
         s.edit("Size " + (s.selection().size() == 1 ? s.selected().name() : s.selection().size() + " elements"), merge, b -> {
             Board out = b;
             for (String id : s.selection()) {
-                if (!b.find(id).locked() && Properties.of(b.find(id)).contains(Properties.SIZE)) {
-                    Point from = s.valueAt(id, Properties.SIZE);
-                    out = s.drag(out, id, Properties.SIZE, from, new Point(Math.max(1, from.x() + way.x()), Math.max(1, from.y() + way.y())));
+                Element e = b.find(id);
+                if (!e.locked()) {
+                    out = sized(out, e, way);
                 }
             }
             return out;
         });
+    }
+
+    /** What holds others is scaled, with all that is in it. */
+    private Board sized(Board b, Element e, Point way) {
+        if (e.content() instanceof Content.Parent p) {
+            Point box = p.box(), from = s.valueAt(e.id(), Properties.SCALE);
+            return s.drag(b, e.id(), Properties.SCALE, from, new Point(from.x() + way.x() / Math.max(1, box.x()), from.y() + way.y() / Math.max(1, box.y())));
+        }
+        if (!Properties.SIZE.appliesTo(e)) {
+            return b;
+        }
+        Point from = s.valueAt(e.id(), Properties.SIZE);
+        return s.drag(b, e.id(), Properties.SIZE, from, new Point(Math.max(1, from.x() + way.x()), Math.max(1, from.y() + way.y())));
     }
 
     private boolean keyed() {

@@ -186,7 +186,12 @@ public final class MainWindow {
         SheetCommands.add(w, overlays::over);
         MotifCommands.add(w, this::nameOnCanvas);
         BlockCommands.add(w);
-        SceneCommands.add(w, s -> topBar.rename(s));
+        SceneCommands.add(w, s -> {
+            if (alone) {
+                alone();
+            }
+            topBar.rename(s);
+        });
         LayoutCommands.add(w, this::renameLayout, this::lookForBreaks);
         EffectCommands.add(w);
         KeyboardCommands.add(w);

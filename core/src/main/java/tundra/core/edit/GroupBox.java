@@ -20,16 +20,21 @@ public final class GroupBox {
         if (e == null || !(e.content() instanceof Content.Parent g) || !(box.width() >= 1) || !(box.height() >= 1)) {
             return board;
         }
-        Point old = g.box(), by = box.topLeft().times(-1), now = new Point(box.width(), box.height());
+        Point old = g.box(), by = Point.ZERO.minus(box.topLeft()), now = new Point(box.width(), box.height());
         Board b = board;
-        for (Element c : g.children()) {
-            b = Placing.shift(b, c.id(), by);
+        if (!by.equals(Point.ZERO)) {
+            for (Element c : g.children()) {
+                b = Placing.shift(b, c.id(), by);
+            }
         }
         List<Element> children = b.find(id).children();
         Content content = g instanceof Content.Group c && c.clip() != null ? new Content.Group(children, now, c.clip().through(Affine.translate(by.x(), by.y())), c.scatter())
                 : g.withChildren(children).withBox(now);
         b = b.mapElement(id, x -> x.withContent(content).with(Properties.PIVOT, pivot(x.rest().get(Properties.PIVOT), old, box)));
         for (Timeline t : board.timelines()) {
+            if (t.track(id, Properties.PIVOT) == null) {
+                continue;
+            }
             b = b.mapTimeline(t.id(), x -> x.mapKeys(id, Properties.PIVOT, k -> k.with(pivot(k.value(), old, box))));
         }
         return b;
