@@ -3,7 +3,6 @@ package tundra.app.help;
 import java.util.List;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -14,7 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Command;
 import tundra.app.command.Commands;
-import tundra.app.widget.Icon;
+import tundra.app.widget.PanelHead;
 import tundra.app.widget.Words;
 
 /** The help beside what it is about: what it is for, three things to do, its keys; all pages by words. */
@@ -31,18 +30,7 @@ public final class HelpPanel extends VBox {
         this.leave = leave;
         setId("help");
         getStyleClass().add("checks-panel");
-        var title = new Label("Help");
-        title.getStyleClass().add("heading");
-        var close = new Button();
-        close.setGraphic(Icon.CLOSE.node(14));
-        close.getStyleClass().add("flat");
-        close.setId("help-close");
-        close.setAccessibleText("Close the help");
-        close.setOnAction(e -> leaveIt());
-        var gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        var head = new HBox(8, title, gap, close);
-        head.setAlignment(Pos.CENTER_LEFT);
+        var head = new PanelHead("help", "Help", "Close the help", this::leaveIt);
         query.setId("help-query");
         query.setPromptText("Search all pages");
         query.setAccessibleText("Search all pages of the help");

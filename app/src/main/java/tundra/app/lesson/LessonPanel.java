@@ -8,18 +8,13 @@ import java.util.function.Consumer;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
 import javafx.animation.Timeline;
-import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
-import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
-import tundra.app.widget.Icon;
+import tundra.app.widget.PanelHead;
 
 /** A lesson beside the work: it watches what is really done and ticks it off; nothing is held up by it. */
 public final class LessonPanel extends VBox {
@@ -31,7 +26,8 @@ public final class LessonPanel extends VBox {
     private final BooleanSupplier playing, trying, making;
     private final Runnable leave;
     private final List<Label> rows = new ArrayList<>();
-    private final Label how = new Label(), head = new Label();
+    private final Label how = new Label();
+    private final PanelHead head;
     /** What plays and is tried tells nobody, so it is looked at. */
     private final Timeline looks = new Timeline(new KeyFrame(Duration.millis(250), e -> look()));
     private boolean played, tried, made;
@@ -49,19 +45,8 @@ public final class LessonPanel extends VBox {
         this.leave = leave;
         setId("lesson");
         getStyleClass().add("checks-panel");
-        head.setId("lesson-head");
-        head.getStyleClass().add("heading");
-        var close = new Button();
-        close.setGraphic(Icon.CLOSE.node(14));
-        close.getStyleClass().add("flat");
-        close.setId("lesson-close");
-        close.setAccessibleText("Leave the lesson");
-        close.setOnAction(e -> leaveIt());
-        var gap = new Region();
-        HBox.setHgrow(gap, Priority.ALWAYS);
-        var top = new HBox(8, head, gap, close);
-        top.setAlignment(Pos.CENTER_LEFT);
-        getChildren().add(top);
+        head = new PanelHead("lesson", "", "Leave the lesson", this::leaveIt);
+        getChildren().add(head);
         for (Lesson.Step s : steps) {
             var row = new Label(s.words());
             rows.add(row);
