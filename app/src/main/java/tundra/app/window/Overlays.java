@@ -117,6 +117,10 @@ final class Overlays {
 
     /** Lays a panel over the window; gives what takes it off again. */
     Runnable over(Node panel) {
+        // one is asked at a time; only what a crash left lies over the start page
+        while (asking() && !(panel instanceof RecoveryPanel)) {
+            leave();
+        }
         layers.getChildren().add(panel);
         var off = new Runnable[1];
         off[0] = () -> {
