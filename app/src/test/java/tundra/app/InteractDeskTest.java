@@ -125,6 +125,20 @@ class InteractDeskTest extends InWindow {
         assertThat(reaction().actions().getFirst().slots().get(Actions.OVER)).isEqualTo(1_500_000L);
     }
 
+    /** Also an amount less, which the property could not be by itself. */
+    @Test
+    void aPropertyChangesByWhatIsTyped() throws Exception {
+        t.run("add-reaction");
+        pick("chip-verb", "change by");
+        assertThat(reaction().actions().getFirst().kind()).isEqualTo(Actions.CHANGE_BY);
+        pick("chip-setting", "another amount");
+        type("-15");
+        assertThat(reaction().actions().getFirst().slots().get(Actions.CHANGE)).isEqualTo(Setting.of(Properties.OPACITY, -0.15));
+        pick("chip-setting", "rotation");
+        type("-30");
+        assertThat(reaction().actions().getFirst().slots().get(Actions.CHANGE)).isEqualTo(Setting.of(Properties.ROTATION, -30.0));
+    }
+
     @Test
     void whatWasJustMadeIsInView() throws Exception {
         for (int i = 1; i <= 9; i++) {

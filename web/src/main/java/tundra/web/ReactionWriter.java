@@ -254,7 +254,7 @@ final class ReactionWriter {
                     }
                 }
                 case LAYOUT -> o.put(k, value.equals(Slot.DRAWN) ? Slot.DRAWN : PageId.of((String) value));
-                case SETTING -> throw new IllegalStateException("settings are timelines");
+                case SETTING, CHANGE -> throw new IllegalStateException("settings are timelines");
                 default -> o.put(k, (String) value);
             }
         });

@@ -74,7 +74,7 @@ final class SetTimelines {
                 Timeline t = new Timeline(id(r, otherwise, i), "", Math.max(1000, (Long) a.slots().get(Actions.OVER)), false, false, Map.of());
                 for (Object id : (List<?>) a.slots().get(Actions.ELEMENTS)) {
                     Element e = Reactions.element(b, (String) id);
-                    Setting s = (Setting) a.slots().get(Actions.SETTING);
+                    Setting s = (Setting) a.slots().get(a.kind() == Actions.SET ? Actions.SETTING : Actions.CHANGE);
                     if (e != null && Reactions.settable(e).contains(s.property())) {
                         t = with(t, e, s.property(), s.value(), a.kind() == Actions.CHANGE_BY);
                     }
@@ -93,8 +93,8 @@ final class SetTimelines {
             for (int i = 0; i < sum.length; i++) {
                 double by1 = i < way.length ? way[i] : 0;
                 boolean room = from[i] + by1 >= p.min() && from[i] + by1 <= p.max();
-                sum[i] = room ? from[i] + by1 : from[i];
-                before[i] = room ? from[i] : from[i] - by1;
+                before[i] = room ? from[i] : by1 < 0 ? p.max() : p.min();
+                sum[i] = before[i] + by1;
             }
             to = p.type().of(sum);
             rest = p.type().of(before);

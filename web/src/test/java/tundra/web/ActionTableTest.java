@@ -45,7 +45,7 @@ class ActionTableTest extends TablesPage {
         m.put(tundra.core.model.Actions.HIDE, mover + ".hidden && getComputedStyle(" + mover + ").display === 'none'");
         m.put(tundra.core.model.Actions.TOGGLE_SHOWN, mover + ".hidden");
         m.put(tundra.core.model.Actions.SET, "getComputedStyle(" + mover + ").opacity === '0.5'");
-        m.put(tundra.core.model.Actions.CHANGE_BY, "getComputedStyle(" + mover + ").opacity === '1' && told.includes('changeBy')");
+        m.put(tundra.core.model.Actions.CHANGE_BY, "getComputedStyle(" + mover + ").opacity === '0.5' && told.includes('changeBy')");
         m.put(tundra.core.model.Actions.TO_FRONT, mover + ".style.zIndex === '1'");
         m.put(tundra.core.model.Actions.TO_BACK, mover + ".style.zIndex === '-1'");
         m.put(tundra.core.model.Actions.SEND_HOME, "Tundra.pieces[0].shown.board.parts.get('t-mover').x === 0 && told.includes('sendHome')");

@@ -171,6 +171,23 @@ class ReachTest extends InBrowser {
         return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)), new Content.Instance("m", new Point(50, 50), clock));
     }
 
+    /** Further than the property goes, from one that stands in the middle: it ends at its limit. */
+    @Test
+    void aChangeEndsWhereThePropertyEnds() throws Exception {
+        Element lamp = box("lamp", 100, 100);
+        lamp = lamp.withRest(lamp.rest().with(Properties.OPACITY, 0.5));
+        Scene s = scene("A", List.of(lamp));
+        s = s.withBoard(s.board().withReactions(List.of(
+                new Reaction("out", Events.of(Events.KEY_PRESSED, "A"), List.of(Actions.of(Actions.CHANGE_BY, List.of("lamp"), Setting.of(Properties.OPACITY, -0.9), 0L, "linear"))),
+                new Reaction("on", Events.of(Events.KEY_PRESSED, "B"), List.of(Actions.of(Actions.CHANGE_BY, List.of("lamp"), Setting.of(Properties.OPACITY, 0.9), 0L, "linear"))))));
+        open(new Project("p", "P", 24, List.of(s), Map.of(), Map.of()), "limits", 600, 300);
+        String opacity = "return +getComputedStyle(document.querySelector('.t-lamp')).opacity";
+        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'A', bubbles: true }))");
+        browser.until(opacity + " === 0");
+        browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'B', bubbles: true }))");
+        browser.until(opacity + " === 0.9");
+    }
+
     @Test
     void anInstanceReactsByItself() throws Exception {
         var inner = List.of(new Reaction("over", Events.of(Events.KEY_PRESSED, "X"), List.of(Actions.of(Actions.SET_VALUE, "x", "1"))),

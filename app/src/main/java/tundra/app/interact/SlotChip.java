@@ -112,7 +112,7 @@ final class SlotChip {
             case TRANSITION -> Picker.choose(chip, TransitionChoice.of(chip, (String) now, this::put));
             case COLOR, PICTURE, VIDEO, FILE, FONT, DATE, MAP, CAPTIONS -> throw new IllegalStateException("no sentence has a " + slot.type());
             case KEY -> checked("A key's name, such as A, Enter, Space, ArrowLeft or Ctrl+K.", Links::key, "That is no key's name.");
-            case SETTING -> Picker.choose(chip, properties());
+            case SETTING, CHANGE -> Picker.choose(chip, properties(slot.type() == Slot.Type.CHANGE));
         }
     }
 
@@ -232,13 +232,15 @@ final class SlotChip {
         }
     }
 
-    private List<Picker.Choice> properties() {
+    private List<Picker.Choice> properties(boolean change) {
         var out = new ArrayList<Picker.Choice>();
         var s = (Setting) now;
-        out.add(new Picker.Choice("another value…", SettingText.of(s), () -> SettingPicker.value(chip, s.property(), SettingText.of(s), this::put)));
+        String text = SettingText.of(s);
+        out.add(change ? new Picker.Choice("another amount…", text, () -> SettingPicker.change(chip, s.property(), text, this::put))
+                : new Picker.Choice("another value…", text, () -> SettingPicker.value(chip, s.property(), text, this::put)));
         Element e = slots.first(Slot.Type.ELEMENTS) instanceof List<?> ids ? Reactions.element(site.board(), (String) ids.getFirst()) : null;
         if (e != null) {
-            out.addAll(SettingPicker.of(chip, e, this::put));
+            out.addAll(change ? SettingPicker.changes(chip, e, this::put) : SettingPicker.of(chip, e, this::put));
         }
         return out;
     }

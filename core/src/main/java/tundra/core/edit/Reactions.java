@@ -217,6 +217,7 @@ public final class Reactions {
                 case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
                 case SOUND -> project.assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
                 case SETTING -> Setting.of(Properties.OPACITY, 0.5);
+                case CHANGE -> Setting.of(Properties.OPACITY, -0.5);
                 default -> throw new IllegalStateException(s.key() + " has no standard");
             };
         }

@@ -70,7 +70,7 @@ public final class SentenceWords {
             case SCRIPT -> "script";
             case MARKER, MOTIF_MARKER -> "marker";
             case LAYOUT -> "layout";
-            case SETTING -> "look";
+            case SETTING, CHANGE -> "look";
             case LINK -> "link";
             default -> "";
         };

@@ -75,7 +75,7 @@ public final class Sentences {
             case SCRIPT -> project.script((String) v) == null ? "?" : project.script((String) v).name() + "()";
             case SOUND -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";
             case EASING -> easing((String) v);
-            case SETTING -> setting((Setting) v);
+            case SETTING, CHANGE -> setting((Setting) v);
             case TEXT -> "“" + v + "”";
             case CONTENT -> number((String) v) ? (String) v : "“" + v + "”";
             case PICTURE, VIDEO, FILE -> project.assets().get((String) v) instanceof Asset a ? a.title() : "?";

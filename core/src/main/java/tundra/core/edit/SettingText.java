@@ -19,6 +19,11 @@ public final class SettingText {
         return p.type() != ValueType.OUTLINE && !Properties.keysOnly(p) && p != Properties.ISOLATE;
     }
 
+    /** Whether an action can change a property by an amount. */
+    public static boolean changes(Property<?> p) {
+        return possible(p) && !(p.type() instanceof ValueType.ChoiceType);
+    }
+
     @SuppressWarnings("unchecked")
     public static String of(Setting s) {
         return switch (s.value()) {
@@ -39,8 +44,17 @@ public final class SettingText {
     }
 
     /** Throws an IllegalArgumentException with one sentence when a text is no value of the property. */
-    @SuppressWarnings("unchecked")
     public static Setting parse(Property<?> p, String text) {
+        return parse(p, text, p.min(), p.max());
+    }
+
+    /** The same for by how much the property changes. */
+    public static Setting change(Property<?> p, String text) {
+        return parse(p, text, -p.furthest(), p.furthest());
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Setting parse(Property<?> p, String text, double min, double max) {
         if (p.type() == ValueType.COLOR || p.type() == ValueType.PAINT) {
             String hex = text.strip().startsWith("#") ? text.strip() : "#" + text.strip();
             if (!hex.matches("#([0-9A-Fa-f]{6}|[0-9A-Fa-f]{8})")) {
@@ -59,8 +73,8 @@ public final class SettingText {
         double[] out = new double[count];
         for (int i = 0; i < count; i++) {
             double v = Arithmetic.parse(parts[Math.min(i, parts.length - 1)]) / p.shown();
-            if (v < p.min() || v > p.max()) {
-                throw new IllegalArgumentException(p.label() + " lies between " + Numbers.plain(p.min() * p.shown(), 2) + " and " + Numbers.plain(p.max() * p.shown(), 2) + ".");
+            if (v < min || v > max) {
+                throw new IllegalArgumentException(p.label() + (min < p.min() || max > p.max() ? " changes by something" : " lies") + " between " + Numbers.plain(min * p.shown(), 2) + " and " + Numbers.plain(max * p.shown(), 2) + ".");
             }
             out[i] = v;
         }

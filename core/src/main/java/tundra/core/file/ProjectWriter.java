@@ -545,7 +545,7 @@ final class ProjectWriter {
                 case TIME, DURATION -> o.put(slot.key(), (Long) value);
                 case NUMBER -> o.put(slot.key(), (Double) value);
                 case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
-                case SETTING -> setting(o.putObject(slot.key()), (Setting) value);
+                case SETTING, CHANGE -> setting(o.putObject(slot.key()), (Setting) value);
                 case MAP -> o.set(slot.key(), GeoJson.node((MapData) value));
                 case TRANSITION -> {
                     if (!value.equals(Transition.OWN)) {

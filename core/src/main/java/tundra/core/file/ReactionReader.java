@@ -129,7 +129,8 @@ final class ReactionReader {
                 case VALUE -> there(f, k, f.text(k), around.values, "a value");
                 case SCRIPT -> there(f, k, f.text(k), around.scripts, "a script");
                 case SOUND -> there(f, k, f.text(k), around.sounds, "a sound");
-                case SETTING -> kind == Actions.CHANGE_BY ? change(f.object(k)) : setting(f.object(k));
+                case SETTING -> setting(f.object(k));
+                case CHANGE -> change(f.object(k));
                 default -> SlotReader.plain(f, s);
             });
         }

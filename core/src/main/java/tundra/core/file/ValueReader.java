@@ -101,8 +101,7 @@ final class ValueReader {
         if (p.type() instanceof ValueType.ColorType || p.type() instanceof ValueType.PaintType || p.type() instanceof ValueType.ChoiceType || p.type() instanceof ValueType.OutlineType) {
             return value(p, n, f, field);
         }
-        double most = Math.max(p.max() - p.min(), Math.max(Math.abs(p.min()), Math.abs(p.max())));
-        return numbers(p, n, f, field, -most, most);
+        return numbers(p, n, f, field, -p.furthest(), p.furthest());
     }
 
     private static <T> T numbers(Property<T> p, JsonNode n, Fields f, String field, double min, double max) throws FileProblem {

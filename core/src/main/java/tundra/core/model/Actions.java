@@ -14,6 +14,7 @@ public final class Actions {
     /** Parts that visitors can drag. */
     public static final Slot PARTS = Slot.elementsOrAll("elements");
     public static final Slot SETTING = new Slot("setting", Slot.Type.SETTING);
+    public static final Slot CHANGE = new Slot("setting", Slot.Type.CHANGE);
     public static final Slot OVER = Slot.duration("over", 0.4);
     public static final Slot EASING = Slot.text("easing", Slot.Type.EASING, "cubic-bezier(0.25, 0.1, 0.25, 1)");
     public static final Slot SPEED = Slot.number("speed", 100, 1, 10_000);
@@ -55,7 +56,7 @@ public final class Actions {
     public static final ActionKind HIDE = add("hide", "hide {elements}", ELEMENTS);
     public static final ActionKind TOGGLE_SHOWN = add("toggleShown", "show or hide {elements}", ELEMENTS);
     public static final ActionKind SET = add("set", "set {elements} to {setting} over {over} {easing}", ELEMENTS, SETTING, OVER, EASING);
-    public static final ActionKind CHANGE_BY = add("changeBy", "change {elements} by {setting} over {over} {easing}", ELEMENTS, SETTING, OVER, EASING);
+    public static final ActionKind CHANGE_BY = add("changeBy", "change {elements} by {setting} over {over} {easing}", ELEMENTS, CHANGE, OVER, EASING);
     public static final ActionKind TO_FRONT = add("toFront", "bring {elements} to the front", ELEMENTS);
     public static final ActionKind TO_BACK = add("toBack", "send {elements} to the back", ELEMENTS);
     public static final ActionKind SEND_HOME = add("sendHome", "send {elements} home over {over}", PARTS, OVER);

@@ -39,6 +39,11 @@ public record Property<T>(int index, String key, String label, ValueType<T> type
         return type.of(v);
     }
 
+    /** How far its stored number can go from one value to another, or from none. */
+    public double furthest() {
+        return Math.max(max - min, Math.max(Math.abs(min), Math.abs(max)));
+    }
+
     @SuppressWarnings("unchecked")
     public Track<T> castTrack(Track<?> track) {
         return (Track<T>) track;

@@ -60,6 +60,8 @@ public record Slot(String key, Type type, List<String> choices, Object standard,
         KEY,
         /** A property with a value of it: a {@link Setting}. */
         SETTING,
+        /** A property with by how much it changes: a {@link Setting} whose numbers may go as far as {@link Property#furthest} to either side. */
+        CHANGE,
         /** A colour, as {@code #RRGGBB} or {@code #RRGGBBAA}. */
         COLOR,
         /** A picture of the shelf, by its hash; empty for none. */

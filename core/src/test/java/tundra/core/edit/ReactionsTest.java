@@ -221,6 +221,24 @@ class ReactionsTest {
     }
 
     @Test
+    void byHowMuchAPropertyChangesGoesToEitherSideAsFarAsItsValuesDo() {
+        assertThat(SettingText.change(Properties.OPACITY, "-15 %")).isEqualTo(Setting.of(Properties.OPACITY, -0.15));
+        assertThat(SettingText.change(Properties.POSITION, "0, -30")).isEqualTo(Setting.of(Properties.POSITION, new Point(0, -30)));
+        assertThatThrownBy(() -> SettingText.parse(Properties.OPACITY, "-15 %")).as("no value of it").hasMessageContaining("lies between 0 and 100");
+        assertThatThrownBy(() -> SettingText.change(Properties.OPACITY, "-150")).hasMessageContaining("changes by something between -100 and 100");
+        assertThat(SettingText.changes(Properties.BLEND)).as("words have no between").isFalse();
+    }
+
+    @Test
+    void anAmountDoesNotBecomeAValue() {
+        var near = near(piece());
+        Action by = Actions.of(Actions.CHANGE_BY, List.of("vane"), Setting.of(Properties.OPACITY, -0.15), 300_000L, "linear");
+        Action to = Reactions.as(by, Actions.SET, near);
+        assertThat(to.slots().get(Actions.ELEMENTS)).isEqualTo(List.of("vane"));
+        assertThat(((Double) ((Setting) to.slots().get(Actions.SETTING)).value())).isBetween(0.0, 1.0);
+    }
+
+    @Test
     void whatIsTypedForAPropertyIsReadInItsUnits() {
         assertThat(SettingText.parse(Properties.OPACITY, "25 %")).isEqualTo(Setting.of(Properties.OPACITY, 0.25));
         assertThat(SettingText.parse(Properties.POSITION, "12.5, -3")).isEqualTo(Setting.of(Properties.POSITION, new Point(12.5, -3)));

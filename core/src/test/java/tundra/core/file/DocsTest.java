@@ -129,7 +129,7 @@ class DocsTest {
             case NUMBER -> "{\"type\": \"number\", \"minimum\": " + Numbers.plain(s.min(), 2) + ", \"maximum\": " + Numbers.plain(s.max(), 2) + " }";
             case CHOICE -> "{\"enum\": [" + s.choices().stream().map(c -> "\"" + c + "\"").collect(Collectors.joining(", ")) + "] }";
             case ELEMENTS -> "{\"type\": \"array\", \"minItems\": 1, \"items\": {\"anyOf\": [{\"$ref\": \"#/$defs/id\"}, {\"const\": \"*\"}] } }";
-            case SETTING -> "{\"type\": \"object\", \"required\": [\"property\", \"to\"] }";
+            case SETTING, CHANGE -> "{\"type\": \"object\", \"required\": [\"property\", \"to\"] }";
             case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
             case COLOR -> "{\"$ref\": \"#/$defs/color\"}";
             case MAP, CAPTIONS -> "{\"type\": \"object\"}";
