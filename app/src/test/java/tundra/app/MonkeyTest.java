@@ -165,7 +165,7 @@ class MonkeyTest extends InWindow {
         t.keys(KeyCode.ESCAPE);
         System.gc();
         System.out.println("monkey: " + steps + " steps in " + SECONDS + " s, the longest hold " + longest.get() + " ms (" + longestOf.get() + "), threads " + threads + " → " + Thread.activeCount() + ", handles " + handles + " → " + handles() + ", resident "
-                + resident + " → " + resident() + " MB, versions " + RealWindow.fx(() -> t.studio.versions().size()));
+                + resident + " → " + resident() + " MB, versions " + RealWindow.fx(() -> t.studio.versions()));
         byte[] last = ProjectFile.bytes(RealWindow.fx(t.studio::kept));
         on(() -> t.studio.goToVersion(0));
         assertThat(ProjectFile.bytes(RealWindow.fx(t.studio::kept))).as("all undone").isEqualTo(first);

@@ -163,4 +163,32 @@ class NothingLostTest extends InWindow {
         assertThat(ProjectFile.read(mine).scenes().getFirst().board().find("lamp").rest().get(Properties.POSITION).x()).isEqualTo(12);
         assertThat(Files.list(folder).filter(p -> p.toString().endsWith(".open"))).hasSizeLessThanOrEqualTo(2);
     }
+
+    /** What is offered about a file does nothing to another piece that was opened meanwhile. */
+    @Test
+    void whatIsOfferedAboutOneFileIsNotDoneToAnother() throws Exception {
+        Path first = folder.resolve("first.tundra"), second = folder.resolve("second.tundra");
+        saved(first);
+        ProjectFile.write(t.studio.kept().withName("Second").withId("another"), second);
+        move("lamp", 12);
+        byte[] theirs = ProjectFile.bytes(t.studio.kept().withName("Theirs"));
+        Files.write(first, theirs);
+        RealWindow.fx(() -> {
+            t.w.files.watch.look();
+            return null;
+        });
+        t.until(() -> t.label("notice").contains("while you work on it"));
+        RealWindow.fx(() -> {
+            t.studio.open(ProjectFile.read(second), second);
+            return null;
+        });
+        t.settle();
+        t.outsideAnswer = Asker.Outside.WRITE_MINE;
+        if (t.stage.getScene().lookup("#notice-action") != null) {
+            t.fire("notice-action");
+        }
+        t.settle();
+        assertThat(Files.readAllBytes(first)).as("it was not written over with another piece").isEqualTo(theirs);
+        assertThat(t.studio.file()).isEqualTo(second);
+    }
 }

@@ -1,5 +1,7 @@
 package tundra.app.commands;
 
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import tundra.app.command.Commands;
@@ -84,7 +86,7 @@ public final class KeyboardCommands {
 
     /** Of what is selected, else of all; in rows, and in each of them by time. */
     private void choose(int way, boolean also) {
-        var ids = new java.util.ArrayList<String>();
+        var ids = new ArrayList<String>();
         Tree.each(s.board().elements(), e -> {
             if (s.selection().isEmpty() || s.selection().contains(e.id())) {
                 ids.add(e.id());
@@ -102,14 +104,14 @@ public final class KeyboardCommands {
             }
         }
         Keys.Ref next = all.get(Math.floorMod(at + way, all.size()));
-        var chosen = new java.util.LinkedHashSet<Keys.Ref>(also ? s.keys() : Set.of());
+        var chosen = new LinkedHashSet<Keys.Ref>(also ? s.keys() : Set.of());
         chosen.add(next);
         s.selectKeys(chosen);
     }
 
     /** In the order of the outline, from the front to the back. */
     private void step(int way) {
-        var ids = new java.util.ArrayList<String>();
+        var ids = new ArrayList<String>();
         Tree.each(s.board().elements(), e -> {
             if (!e.hidden()) {
                 ids.add(e.id());

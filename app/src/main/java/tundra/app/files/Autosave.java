@@ -107,7 +107,7 @@ public final class Autosave implements AutoCloseable {
         slot.keep(now, file, null);
         if (picture) {
             pictured = clock;
-            slot.keep(now, file, PieceFace.png(now, PICTURE));
+            slot.keep(now, file, PieceFace.orNone(now, PICTURE));
         }
     }
 

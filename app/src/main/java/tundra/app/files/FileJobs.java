@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.concurrent.Callable;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.application.Platform;
@@ -113,13 +114,8 @@ public final class FileJobs {
         whenSafe(() -> studio.open(p, null));
     }
 
-    /** Opens a piece that ships, as one that was never saved. */
-    public void openSample(java.util.concurrent.Callable<Project> read, String name) {
-        openSample(read, name, () -> { });
-    }
-
-    /** The same, and then something with it. */
-    public void openSample(java.util.concurrent.Callable<Project> read, String name, Runnable then) {
+    /** Opens a piece that ships, as one that was never saved, and then does something with it. */
+    public void openSample(Callable<Project> read, String name, Runnable then) {
         whenSafe(() -> jobs.run(read::call, p -> {
             studio.open(p.withId(Ids.next()), null);
             then.run();
@@ -157,11 +153,16 @@ public final class FileJobs {
     /** Told while the piece is worked on, not only when it is saved. */
     private void changedOutside(Path file) {
         String name = file.getFileName().toString();
+        Object document = studio.document();
         if (!studio.unsaved()) {
-            notices.problem("“" + name + "” was changed by someone else. What you see is as it was before.", "Take theirs", () -> load(file));
+            notices.problem("“" + name + "” was changed by someone else. What you see is as it was before.", "Take theirs", () -> openRecent(file));
             return;
         }
         notices.problem("“" + name + "” was changed by someone else while you work on it. Yours is safe, and nothing is written yet.", "Choose…", () -> {
+            if (studio.document() != document) {
+                notices.news("Another piece is open now; nothing was done to “" + name + "”.");
+                return;
+            }
             switch (asker.changedOutside(name)) {
                 case KEEP_BOTH -> write(beside(file), () -> { });
                 case TAKE_THEIRS -> load(file);
@@ -250,7 +251,7 @@ public final class FileJobs {
         Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy ? OutputEdits.named(open.withId(Ids.next())) : open;
         Object document = studio.document();
         jobs.run(() -> {
-            byte[] face = PieceFace.png(project, 2 * PICTURE);
+            byte[] face = PieceFace.orNone(project, 2 * PICTURE);
             ProjectFile.write(project, face, to);
             Work.start("versions", () -> keepVersion(project, face));
             return to;
@@ -276,7 +277,6 @@ public final class FileJobs {
     private void keepVersion(Project saved, byte[] face) {
         try {
             versions.keep(saved, face, System.currentTimeMillis());
-            versions.sweep();
         } catch (IOException e) {
             Platform.runLater(() -> notices.problem("The piece is saved, but it can't be kept among its earlier versions (" + e.getMessage() + ")."));
         }

@@ -2,6 +2,7 @@ package tundra.app.files;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Objects;
 import java.util.function.Consumer;
 import javafx.animation.Animation;
 import javafx.animation.KeyFrame;
@@ -37,7 +38,7 @@ public final class FileWatch implements AutoCloseable {
     void of(Path now, FileStamp as) {
         stamp = as;
         told = as;
-        if (now != null && now.equals(file)) {
+        if (Objects.equals(now, file)) {
             return;
         }
         OpenMark before = mark;

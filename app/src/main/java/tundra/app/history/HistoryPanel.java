@@ -1,7 +1,6 @@
 package tundra.app.history;
 
 import java.io.ByteArrayInputStream;
-import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.WeakHashMap;
@@ -18,20 +17,16 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tundra.app.files.PieceFace;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.PanelHead;
 import tundra.app.widget.PictureFrame;
-import tundra.core.edit.History;
-import tundra.core.fit.Frames;
-import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
-import tundra.render.Fonts;
-import tundra.render.Still;
 
 /** All that was done in this run, by name and picture: a click, or Enter, goes to how the piece was after it. */
 public final class HistoryPanel extends VBox implements Settles {
@@ -47,7 +42,6 @@ public final class HistoryPanel extends VBox implements Settles {
     private final Label count = new Label();
     private final Map<Project, Image> faces = new WeakHashMap<>();
     private final Executor line = Work.line("history pictures");
-    private List<History.Entry> entries = List.of();
     private boolean refreshing;
     private int coming;
     private volatile boolean open = true;
@@ -101,10 +95,16 @@ public final class HistoryPanel extends VBox implements Settles {
 
     private void refresh() {
         refreshing = true;
-        entries = studio.versions();
-        int now = studio.version();
-        count.setText(entries.size() == 1 ? "nothing done yet" : now + " of " + (entries.size() - 1));
-        list.getItems().setAll(java.util.stream.IntStream.range(0, entries.size()).boxed().toList());
+        int all = studio.versions(), now = studio.version();
+        count.setText(all == 1 ? "nothing done yet" : now + " of " + (all - 1));
+        // most often one came, or the last is another one: the rows that are there stay
+        if (list.getItems().size() > all) {
+            list.getItems().remove(all, list.getItems().size());
+        }
+        for (int i = list.getItems().size(); i < all; i++) {
+            list.getItems().add(i);
+        }
+        list.refresh();
         list.getSelectionModel().select(now);
         list.scrollTo(Math.max(0, now - 4));
         refreshing = false;
@@ -112,16 +112,11 @@ public final class HistoryPanel extends VBox implements Settles {
 
     /** The place that a change changed, else the first. */
     private static Place place(Project before, Project after) {
-        List<Place> all = java.util.stream.Stream.concat(after.scenes().stream().map(s -> (Place) s), after.motifs().stream().map(m -> (Place) m)).toList();
-        return all.stream().filter(p -> before == null || before.place(p.id()) == null || before.place(p.id()).board() != p.board()).findFirst().orElse(all.getFirst());
+        return after.places().stream().filter(p -> before == null || before.place(p.id()) == null || before.place(p.id()).board() != p.board()).findFirst().orElse(after.scenes().getFirst());
     }
 
     private static Image face(Project before, Project after) {
-        Place place = place(before, after);
-        Point size = place.board().size();
-        double k = 2 * Math.min(FACE_WIDTH / size.x(), FACE_HEIGHT / size.y());
-        byte[] png = Still.png(after, Frames.of(after, place.board(), Fonts.of(after.assets())).at(Moment.opened(place.board(), place.board().main().duration() / 4)), (int) Math.max(1, Math.round(size.x() * k)), (int) Math.max(1, Math.round(size.y() * k)));
-        return new Image(new ByteArrayInputStream(png));
+        return new Image(new ByteArrayInputStream(PieceFace.png(after, place(before, after).board(), new Point(2 * FACE_WIDTH, 2 * FACE_HEIGHT))));
     }
 
     private final class Cell extends ListCell<Integer> {
@@ -139,11 +134,11 @@ public final class HistoryPanel extends VBox implements Settles {
         protected void updateItem(Integer i, boolean empty) {
             super.updateItem(i, empty);
             setText(null);
-            if (empty || i == null || i >= entries.size()) {
+            if (empty || i == null || i >= studio.versions()) {
                 setGraphic(null);
                 return;
             }
-            String words = i == 0 ? "As it was opened" : entries.get(i).name();
+            String words = i == 0 ? "As it was opened" : studio.version(i).name();
             name.setText(words);
             name.getStyleClass().remove("quiet");
             if (i > studio.version()) {
@@ -156,7 +151,7 @@ public final class HistoryPanel extends VBox implements Settles {
         }
 
         private void show(int i) {
-            Project of = entries.get(i).project(), before = i == 0 ? null : entries.get(i - 1).project();
+            Project of = studio.version(i).project(), before = i == 0 ? null : studio.version(i - 1).project();
             Image known = faces.get(of);
             face.setImage(known);
             if (known == null) {
@@ -167,7 +162,7 @@ public final class HistoryPanel extends VBox implements Settles {
                         Platform.runLater(() -> {
                             coming--;
                             faces.put(of, made);
-                            if (getItem() != null && getItem() < entries.size() && entries.get(getItem()).project() == of) {
+                            if (getItem() != null && getItem() < studio.versions() && studio.version(getItem()).project() == of) {
                                 face.setImage(made);
                             }
                         });

@@ -61,8 +61,8 @@ public final class StartPanel extends StackPane implements Settles {
     private int coming;
     private long painted;
 
-    /** What can be begun here; each takes the panel off. */
-    public record Choices(Consumer<Path> open, Consumer<Project> begin, Consumer<Sample> sample, Runnable play, Runnable lesson, Runnable browse, Runnable free, Runnable leave) {}
+    /** What can be begun here. @param leave takes the panel off, which comes before each of the others */
+    public record Choices(Runnable leave, Consumer<Path> open, Consumer<Project> begin, Consumer<Sample> sample, Runnable play, Runnable lesson, Runnable browse, Runnable free) {}
 
     public StartPanel(List<Path> recent, Choices choices) {
         this.choices = choices;
@@ -72,7 +72,7 @@ public final class StartPanel extends StackPane implements Settles {
         mark.setAlignment(Pos.CENTER_LEFT);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var head = new HBox(10, mark, gap, button("start-open", "Open a file…", choices.browse()), button("start-close", "An empty canvas", choices.leave()));
+        var head = new HBox(10, mark, gap, button("start-open", "Open a file…", choices.browse()), button("start-close", "An empty canvas", () -> { }));
         head.setAlignment(Pos.CENTER_LEFT);
         ((Button) head.getChildren().getLast()).setCancelButton(true);
 
@@ -138,11 +138,14 @@ public final class StartPanel extends StackPane implements Settles {
         return f.getFileName().toString().replaceFirst("\\.tundra$", "");
     }
 
-    private static Button button(String id, String words, Runnable run) {
+    private Button button(String id, String words, Runnable run) {
         var b = new Button(words);
         b.setId(id);
         b.setMinWidth(USE_PREF_SIZE);
-        b.setOnAction(e -> run.run());
+        b.setOnAction(e -> {
+            choices.leave().run();
+            run.run();
+        });
         return b;
     }
 

@@ -1,7 +1,6 @@
 package tundra.app.studio;
 
 import java.nio.file.Path;
-import java.util.List;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.History;
 import tundra.core.edit.Rules;
@@ -103,8 +102,12 @@ final class OpenDocument {
         return history.goTo(version);
     }
 
-    List<History.Entry> versions() {
-        return history.entries();
+    int versions() {
+        return history.size();
+    }
+
+    History.Entry version(int index) {
+        return history.entry(index);
     }
 
     int version() {

@@ -124,13 +124,7 @@ public final class Settings {
 
     /** @param value null forgets it */
     public void setOfOutput(String what, String projectId, String outputId, String value) {
-        String key = "output." + what + "." + projectId + "." + outputId;
-        if (value == null) {
-            set(key, null);
-            store();
-        } else {
-            put(key, value);
-        }
+        remember("output." + what + "." + projectId + "." + outputId, value);
     }
 
     /** The key by which an SFTP host was known; null for one that was never met. */
@@ -153,19 +147,12 @@ public final class Settings {
 
     /** Easings that were kept, by their names. */
     public java.util.Map<String, String> easings() {
-        var out = new java.util.TreeMap<String, String>();
-        values.stringPropertyNames().stream().filter(k -> k.startsWith("easing.")).forEach(k -> out.put(k.substring(7), values.getProperty(k)));
-        return out;
+        return all("easing.");
     }
 
     /** Keeps an easing; null forgets it. */
     public void setEasing(String name, String text) {
-        if (text == null) {
-            set("easing." + name, null);
-            store();
-        } else {
-            put("easing." + name, text);
-        }
+        remember("easing." + name, text);
     }
 
     /** The texts of the easings that were chosen last, the newest first. */
@@ -190,12 +177,7 @@ public final class Settings {
 
     /** Remembers something under a name; null forgets it. */
     public void remember(String name, String value) {
-        if (value == null) {
-            set(name, null);
-            store();
-        } else {
-            put(name, value);
-        }
+        put(name, value);
     }
 
     /** Whether a property's first key, set later than the start, leaves the time before it as it is. */
@@ -233,6 +215,7 @@ public final class Settings {
         put("check.jump", String.valueOf(percent));
     }
 
+    /** Null takes it away. */
     private void put(String key, String value) {
         set(key, value);
         store();

@@ -491,18 +491,23 @@ public final class Studio {
         return travel(document::redo);
     }
 
-    /** Goes back or forward to a version of {@link #versions}. */
+    /** Goes back or forward to a version, by its place in the order of time. */
     public boolean goToVersion(int index) {
         document.preview(null);
         return travel(() -> document.goTo(index));
     }
 
-    /** All versions of the piece in this run, the first one first. */
-    public List<History.Entry> versions() {
+    /** How many versions of the piece there are in this run. */
+    public int versions() {
         return document.versions();
     }
 
-    /** Which of {@link #versions} is open. */
+    /** A version, from 0 in the order of time. */
+    public History.Entry version(int index) {
+        return document.version(index);
+    }
+
+    /** Which of them is open. */
     public int version() {
         return document.version();
     }

@@ -1,6 +1,7 @@
 package tundra.app.widget;
 
 import java.io.ByteArrayInputStream;
+import java.nio.file.Path;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.layout.StackPane;
@@ -23,6 +24,11 @@ public final class PictureFrame extends StackPane {
     /** Null shows none. */
     public void setImage(Image image) {
         view.setImage(image);
+    }
+
+    /** Of a file, read beside the interface thread; none where there is none. */
+    public void setFile(Path png) {
+        view.setImage(png == null ? null : new Image(png.toUri().toString(), true));
     }
 
     /** @param png null shows none */

@@ -47,7 +47,7 @@ final class EarlierPanel extends Veil {
     private Project shown;
     private Runnable left = () -> { };
 
-    /** What is told of a version. @param place of the elements, which is open */
+    /** What is told of a version. @param changed outermost elements of what is open that were otherwise then */
     private record Told(Project then, List<String> leftOut, List<String> differences, List<Element> changed) {}
 
     EarlierPanel(Studio studio, Versions versions, Jobs jobs, Runnable leave) {
@@ -118,7 +118,7 @@ final class EarlierPanel extends Veil {
         some.setDisable(true);
         changes.getChildren().clear();
         elements.getChildren().clear();
-        picture.setPng(v == null ? null : v.picture());
+        picture.setFile(v == null ? null : v.picture());
         head.setText(v == null ? "" : "Saved " + Times.day(v.time()));
         if (v == null) {
             return;
@@ -182,7 +182,7 @@ final class EarlierPanel extends Veil {
 
         private static Node row(Versions.Version v) {
             var face = new PictureFrame(FACE_WIDTH, FACE_HEIGHT);
-            face.setPng(v.picture());
+            face.setFile(v.picture());
             var when = new Label(Times.day(v.time()));
             when.setWrapText(true);
             var row = new HBox(10, face, when);

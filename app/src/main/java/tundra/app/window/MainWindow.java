@@ -54,7 +54,6 @@ import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.interact.ScriptsPanel;
 import tundra.app.interact.TouchBar;
-import tundra.app.language.Language;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
@@ -66,7 +65,6 @@ import tundra.app.publish.RunFilm;
 import tundra.app.publish.TryView;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
-import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.EditStrip;
 import tundra.app.timeline.TimelinePanel;
@@ -93,9 +91,9 @@ public final class MainWindow {
     /** Held down they show the drawing before and the next one. */
     private static final KeyCode LOOK_BACK = KeyCode.Q;
     private static final KeyCode LOOK_AHEAD = KeyCode.W;
-    /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
     /** Of a name that is typed on the canvas, in px. */
     private static final double NAME_WIDTH = 170, NAME_HEIGHT = 28;
+    /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
     private static final double SHELF = 96, LARGEST = 560;
     private final Workshop w;
     private final Studio studio;
@@ -133,8 +131,7 @@ public final class MainWindow {
     private boolean trying;
     private final Overlays overlays;
     private BorderPane drawDesk;
-    /** The rail of desks. */
-    private final Node rest;
+    private final DeskRail deskRail;
     /** Whether only the canvas is shown. */
     private boolean alone;
     private HintBar hints;
@@ -151,34 +148,7 @@ public final class MainWindow {
         find = new Lazy<>(() -> new FindAnything(w.commands, this::foundSomething));
         FileCommands.add(w, () -> w.files.whenSafe(this::close));
         overlays = new Overlays(w, layers);
-        w.commands.add("earlier-versions", "Earlier versions…", null, () -> true, overlays::earlier);
-        w.commands.add("history", () -> overlays.remembering() ? "Hide the history" : "Show the history", "Shortcut+Shift+H", () -> true, overlays::history);
-        w.commands.add("fold-left", () -> folded("left") ? "Show the panels at the left" : "Hide the panels at the left", "Shortcut+Alt+L", () -> !alone && studio.desk() == Desk.DRAW, () -> fold("left"));
-        w.commands.add("fold-right", () -> folded("right") ? "Show the panels at the right" : "Hide the panels at the right", "Shortcut+Alt+R", () -> !alone && studio.desk() != Desk.PUBLISH, () -> fold("right"));
-        w.commands.add("canvas-alone", () -> alone ? "All of the window again" : "The canvas alone, over the whole screen", "F11", () -> studio.desk() != Desk.PUBLISH && !trying, this::alone);
-        w.commands.add("new-window", "Open another window", null, () -> true, () -> w.jobs.run(() -> {
-            OtherWindow.open();
-            return null;
-        }, x -> { }));
-        for (int percent : Settings.TEXT_SIZES) {
-            w.commands.add("text-size-" + percent, () -> "Text and everything at " + (percent == 100 ? "its usual size" : percent + " %") + (w.settings.textSize() == percent ? " (now)" : " (from the next start)"), null, () -> true, () -> {
-                w.settings.setTextSize(percent);
-                w.notices.news("From the next start everything is at " + percent + " %.");
-            });
-        }
-        Language.ALL.forEach((code, name) -> w.commands.add("language-" + code, () -> "Language: " + name + (w.settings.language().equals(code) ? " (now)" : " (from the next start)"), null, () -> true, () -> {
-            w.settings.setLanguage(code);
-            w.notices.news(name + ": from the next start.");
-        }));
-        w.commands.add("start-page", "Start page", null, () -> true, this::offerStart);
-        w.commands.add("help", "Help for where the keyboard is", "F1", () -> true, () -> overlays.help(helpHere()));
-        w.commands.add("lesson", "Lesson: your first piece", null, () -> true, () -> w.files.whenSafe(() -> {
-            studio.open(tundra.app.TundraApp.blank(), null);
-            overlays.lesson(() -> trying);
-        }));
-        w.commands.add("shortcuts", "Shortcuts…", null, () -> true, overlays::shortcuts);
-        w.commands.add("hints", () -> hints.on() ? "Hide hints" : "Show hints", null, () -> true, () -> hints.setOn(!hints.on()));
-        w.commands.addMore(() -> HelpPage.ALL.stream().map(p -> new Command("help-page", () -> "Help: " + p.title(), null, () -> true, () -> overlays.help(p))).toList());
+        WindowCommands.add(w, this, overlays);
         EditCommands.add(w);
         DrawCommands.add(w);
         TimeCommands.add(w);
@@ -257,8 +227,8 @@ public final class MainWindow {
         hints = new HintBar(studio, w.commands, w.settings);
         topBar = new TopBar(w);
         root.setTop(topBar);
-        rest = new DeskRail(w);
-        root.setLeft(rest);
+        deskRail = new DeskRail(w);
+        root.setLeft(deskRail);
         layers.getChildren().addAll(root, w.notices);
         StackPane.setMargin(w.notices, new Insets(0, 0, 18, 0));
         w.notices.setPickOnBounds(false);
@@ -351,11 +321,24 @@ public final class MainWindow {
 
     /** What an empty start shows. */
     public void offerStart() {
-        overlays.start(this::tryIt, () -> trying);
+        overlays.start(this::tryIt);
+    }
+
+    /** Whether only the canvas is shown. */
+    boolean isAlone() {
+        return alone;
+    }
+
+    boolean isTrying() {
+        return trying;
+    }
+
+    HintBar hints() {
+        return hints;
     }
 
     /** The page about where the keyboard is, else about the desk. */
-    private HelpPage helpHere() {
+    HelpPage helpHere() {
         HelpPage page = layers.getScene() == null ? null : HelpPage.of(layers.getScene().getFocusOwner());
         return page != null && !page.key().equals("canvas") ? page : HelpPage.byKey(trying ? "try" : switch (studio.desk()) {
             case DRAW -> "canvas";
@@ -500,21 +483,22 @@ public final class MainWindow {
         return place;
     }
 
-    private boolean folded(String side) {
+    /** Whether the panels of a side are folded away on this desk. */
+    boolean folded(String side) {
         return alone || w.settings.size(studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, 0) > 0;
     }
 
     /** Folds the panels of a side away, or out again; each desk remembers it. */
-    private void fold(String side) {
+    void fold(String side) {
         w.settings.setSize(studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, folded(side) ? 0 : 1);
         arrange();
     }
 
     /** The canvas over the whole screen, and nothing else; or all of the window again. */
-    private void alone() {
+    void alone() {
         alone = !alone;
         root.setTop(alone ? null : topBar);
-        root.setLeft(alone ? null : rest);
+        root.setLeft(alone ? null : deskRail);
         if (stage != null) {
             stage.setFullScreenExitKeyCombination(javafx.scene.input.KeyCombination.NO_MATCH);
             stage.setFullScreenExitHint("");

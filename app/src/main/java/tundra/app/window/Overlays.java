@@ -12,7 +12,6 @@ import javafx.scene.layout.StackPane;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
 import tundra.app.commands.Workshop;
-import tundra.app.TundraApp;
 import tundra.app.help.HelpPage;
 import tundra.app.help.HelpPanel;
 import tundra.app.history.HistoryPanel;
@@ -137,6 +136,7 @@ final class Overlays {
         Recovery recovery = w.autosave.recovery();
         Work.start("recovery", () -> {
             recovery.sweep();
+            w.files.versions().sweep();
             var found = recovery.found();
             if (!found.isEmpty()) {
                 Platform.runLater(() -> offer(recovery, found));
@@ -217,32 +217,11 @@ final class Overlays {
         layers.getChildren().add(1, lesson);
     }
 
-    /** Offers what can be begun. @param tryIt runs the page of what was opened */
-    void start(Runnable tryIt, BooleanSupplier trying) {
+    /** Offers what can be begun; whatever is chosen takes the offer off first. @param tryIt runs the page of what was opened */
+    void start(Runnable tryIt) {
         var off = new Runnable[1];
-        var choices = new StartPanel.Choices(f -> {
-            off[0].run();
-            w.files.openRecent(f);
-        }, p -> {
-            off[0].run();
-            w.files.begin(p);
-        }, s -> {
-            off[0].run();
-            w.files.openSample(s::read, s.words());
-        }, () -> {
-            off[0].run();
-            w.files.openSample(Sample.OPEN_NIGHT::read, Sample.OPEN_NIGHT.words(), tryIt);
-        }, () -> {
-            off[0].run();
-            w.files.begin(TundraApp.blank());
-            lesson(trying);
-        }, () -> {
-            off[0].run();
-            w.files.open();
-        }, () -> {
-            off[0].run();
-            w.files.newPiece();
-        }, () -> off[0].run());
+        var choices = new StartPanel.Choices(() -> off[0].run(), w.files::openRecent, w.files::begin, s -> w.files.openSample(s::read, s.words(), () -> { }),
+                () -> w.files.openSample(Sample.OPEN_NIGHT::read, Sample.OPEN_NIGHT.words(), tryIt), () -> w.commands.run("lesson"), w.files::open, w.files::newPiece);
         off[0] = over(new StartPanel(w.settings.recent(), choices));
     }
 

@@ -66,12 +66,18 @@ public final class History {
     /** A version in the list of all. @param name of the change that made it; empty for the first */
     public record Entry(String name, Project project) {}
 
-    /** All versions, the first one first, with those that can be gone forward to. */
-    public List<Entry> entries() {
-        return steps.stream().map(s -> new Entry(s.name, s.after)).toList();
+    /** How many versions there are, with those that can be gone forward to. */
+    public int size() {
+        return steps.size();
     }
 
-    /** Which of {@link #entries} is the present one. */
+    /** A version by its place in the order of time, from 0. */
+    public Entry entry(int index) {
+        Step s = steps.get(index);
+        return new Entry(s.name, s.after);
+    }
+
+    /** Which of them is the present one. */
     public int at() {
         return now;
     }

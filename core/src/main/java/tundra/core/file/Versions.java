@@ -32,6 +32,8 @@ import tundra.core.model.Project;
 public final class Versions {
     /** So many saves are kept of a piece, and so many days. */
     public static final int SAVES = 20, DAYS = 30;
+    /** In ms. */
+    private static final long FRESH = 3_600_000;
     private static final String ASSETS = "assets";
     private static final Pattern NAME = Pattern.compile("(\\d+)-([0-9a-f]{64})\\.json\\.gz"), HASH = Pattern.compile("\"hash\"\\s*:\\s*\"([0-9a-f]{64})\"");
     private final Path folder;
@@ -48,13 +50,9 @@ public final class Versions {
      * @param hash of its document
      */
     public record Version(long time, String hash, Path place) {
-        /** A PNG of it; null where there is none. */
-        public byte[] picture() {
-            try {
-                return Files.readAllBytes(face(place));
-            } catch (IOException e) {
-                return null;
-            }
+        /** Where a PNG of it lies, if there is any. */
+        public Path picture() {
+            return face(place);
         }
     }
 
@@ -161,7 +159,7 @@ public final class Versions {
         }
     }
 
-    /** Takes away brought-in files that no version names any more. */
+    /** Takes away brought-in files that no version names any more, but none that was written just now: another window may be about to name it. */
     public synchronized void sweep() {
         Path assets = folder.resolve(ASSETS);
         if (!Files.isDirectory(assets)) {
@@ -182,7 +180,7 @@ public final class Versions {
             }
             try (DirectoryStream<Path> all = Files.newDirectoryStream(assets)) {
                 for (Path a : all) {
-                    if (!used.contains(a.getFileName().toString())) {
+                    if (!used.contains(a.getFileName().toString()) && System.currentTimeMillis() - Files.getLastModifiedTime(a).toMillis() > FRESH) {
                         Files.deleteIfExists(a);
                     }
                 }
