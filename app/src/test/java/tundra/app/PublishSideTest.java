@@ -15,6 +15,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tundra.app.send.Place;
 import tundra.app.studio.Desk;
 import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -63,6 +64,36 @@ class PublishSideTest extends InWindow {
         t.until(() -> t.label("desk-checks-count").equals("nothing found"));
         t.until(() -> t.label("weight-sum").startsWith("Together "));
         assertThat(RealWindow.fx(() -> ((javafx.scene.Parent) t.node("weight")).lookupAll(".weight-bar").stream().mapToDouble(n -> n.getLayoutBounds().getWidth()).max().orElse(0))).isGreaterThan(50);
+    }
+
+    /** A picture with ten times the pixels that are shown of it: the file is named with what would be saved, and saved it is. */
+    @Test
+    void whatWouldMakeAFileSmallerIsOfferedAtTheFile() throws Exception {
+        var noise = new java.awt.image.BufferedImage(640, 640, java.awt.image.BufferedImage.TYPE_INT_RGB);
+        var random = new java.util.Random(29);
+        for (int i = 0; i < 640 * 640; i++) {
+            noise.setRGB(i % 640, i / 640, random.nextInt(0x1000000));
+        }
+        var png = new java.io.ByteArrayOutputStream();
+        javax.imageio.ImageIO.write(noise, "png", png);
+        Asset a = Asset.picture("frost.png", "image/png", 640, 640, png.toByteArray());
+        var frost = new Element("frost", "Frost", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60)).with(Properties.SIZE, new Point(64, 64)), new Content.Picture(a.hash()));
+        RealWindow.fx(() -> {
+            t.studio.editProject("Bring in", null, p -> p.withAsset(a));
+            t.studio.edit("Set", b -> b.withElements(List.of(frost)));
+            return null;
+        });
+        t.keys(KeyCode.ALT, KeyCode.DIGIT5);
+        t.until(() -> weights().stream().anyMatch(x -> x.contains("pictures/") && x.matches("(?s).*smaller by 1\\.\\d MB.*")));
+        t.fire("weight-smaller");
+        t.until(() -> weights().stream().noneMatch(x -> x.contains("smaller by")) && weights().stream().anyMatch(x -> x.matches("[\\d.]+ KB  pictures/.*")));
+        assertThat(RealWindow.fx(() -> t.node("weight-smaller").isVisible())).isFalse();
+        t.keys(KeyCode.CONTROL, KeyCode.Z);
+        t.until(() -> weights().stream().anyMatch(x -> x.contains("smaller by")));
+    }
+
+    private List<String> weights() {
+        return t.stage.getScene().getRoot().lookup("#weight").lookupAll(".label").stream().map(n -> ((javafx.scene.control.Label) n).getText()).toList();
     }
 
     @Test
@@ -161,7 +192,12 @@ class PublishSideTest extends InWindow {
             t.until(() -> t.label("weight-measured").matches("Your browser: \\d+ pictures a second, \\d+ ms of work in each\\."));
             assertThat(Integer.parseInt(t.label("weight-measured").replaceAll("\\D+(\\d+) pictures.*", "$1"))).isBetween(2, 130);
         } finally {
-            chromium.destroy();
+            // its processes write into the folder until their end
+            var all = java.util.stream.Stream.concat(chromium.descendants(), java.util.stream.Stream.of(chromium.toHandle())).toList();
+            all.forEach(ProcessHandle::destroyForcibly);
+            for (ProcessHandle p : all) {
+                p.onExit().get(10, java.util.concurrent.TimeUnit.SECONDS);
+            }
         }
     }
 }

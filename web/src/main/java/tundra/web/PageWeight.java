@@ -9,6 +9,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.GZIPOutputStream;
+import tundra.core.model.Asset;
 
 /** What a visitor's browser loads of a page, with texts packed as hosts pack them (gzip). */
 public final class PageWeight {
@@ -63,6 +64,11 @@ public final class PageWeight {
             in.transferTo(zip);
         }
         return out.size();
+    }
+
+    /** The name of the file that a picture of the piece becomes. */
+    public static String file(Asset picture) {
+        return Markup.picturePath(picture);
     }
 
     /** The largest first. */

@@ -22,6 +22,7 @@ import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Caption;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.TallPane;
+import tundra.app.widget.Translated;
 import tundra.app.widget.Words;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
@@ -219,7 +220,7 @@ public final class DetailsPanel extends TallPane {
         drawings = null;
         box.getChildren().clear();
         if (studio.sound() != null) {
-            box.getChildren().add(heading(studio.project().assets().get(studio.sound().asset()).title(), SoundSection.kind(studio)));
+            box.getChildren().add(named(studio.project().assets().get(studio.sound().asset()).title(), SoundSection.kind(studio)));
             sound = new SoundSection(studio, commands);
             box.getChildren().add(sound);
         } else if (e != null) {
@@ -229,7 +230,7 @@ public final class DetailsPanel extends TallPane {
         } else if (studio.book().is() && studio.desk() == Desk.DRAW) {
             box.getChildren().add(heading(drawingName(), "of " + studio.book().element().name()));
         } else {
-            box.getChildren().add(heading(studio.place().name(), studio.place() instanceof Motif ? "motif" : "scene"));
+            box.getChildren().add(named(studio.place().name(), studio.place() instanceof Motif ? "motif" : "scene"));
             // first what does no harm where an element's numbers stood a moment ago
             if (studio.place() instanceof tundra.core.model.Scene) {
                 section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
@@ -301,7 +302,7 @@ public final class DetailsPanel extends TallPane {
     }
 
     private void element(Element e) {
-        box.getChildren().add(heading(e.name(), e.content().word()));
+        box.getChildren().add(named(e.name(), e.content().word()));
         if (studio.desk() == Desk.ADAPT) {
             ties(List.of(e.id()));
         }
@@ -381,8 +382,18 @@ public final class DetailsPanel extends TallPane {
         return studio.book().current() < 0 ? "No drawing here" : studio.book().book().title(studio.book().current());
     }
 
-    private static Node heading(String name, String chip) {
-        var n = new Caption(name, "heading");
+    private static Node heading(String words, String chip) {
+        return heading(new Caption(words, "heading"), chip);
+    }
+
+    /** With a name that its maker gave, which is not translated. */
+    private static Node named(String name, String chip) {
+        var n = Translated.own(new Caption("", "heading"));
+        n.setText(name);
+        return heading(n, chip);
+    }
+
+    private static Node heading(Caption n, String chip) {
         n.setMinWidth(0);
         var h = new HBox(8, n, new Caption(chip, "chip", "chip-space"));
         h.setAlignment(Pos.CENTER_LEFT);

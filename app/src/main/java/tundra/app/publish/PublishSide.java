@@ -2,6 +2,8 @@ package tundra.app.publish;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.scene.layout.VBox;
@@ -17,6 +19,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.TallPane;
 import tundra.core.edit.OutputEdits;
+import tundra.core.model.Asset;
 import tundra.core.model.Output;
 import tundra.core.model.Outputs;
 import tundra.core.model.Project;
@@ -38,7 +41,7 @@ public final class PublishSide extends TallPane {
     private Project weighed;
     private Runnable left = () -> { };
 
-    private record Weighed(Page page, PageWeight weight, long saved) {}
+    private record Weighed(Page page, PageWeight weight, Map<String, Long> saved) {}
 
     /** @param open shows an address in the system's browser */
     public PublishSide(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
@@ -106,10 +109,15 @@ public final class PublishSide extends TallPane {
         left = jobs.start(progress -> {
             try {
                 Page page = Makers.page(p, o, progress);
-                long saved = 0;
+                var saved = new HashMap<String, Long>();
                 if (!o.text(Outputs.PICTURES).equals("smaller")) {
                     Project small = ShownPictures.smaller(p, Fonts.of(p.assets()), new SkiaSeries(progress));
-                    saved = p.assets().values().stream().mapToLong(a -> a.source().length() - small.assets().get(a.hash()).source().length()).sum();
+                    for (Asset a : p.assets().values()) {
+                        long less = a.source().length() - small.assets().get(a.hash()).source().length();
+                        if (a.kind() == Asset.Kind.PICTURE && less > 0) {
+                            saved.put(PageWeight.file(a), less);
+                        }
+                    }
                 }
                 return new Weighed(page, PageWeight.of(page), saved);
             } catch (IOException e) {

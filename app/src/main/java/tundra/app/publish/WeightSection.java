@@ -17,6 +17,8 @@ import tundra.web.PageWeight;
 final class WeightSection extends VBox {
     private static final double BAR = 92, WORDS = 96;
     private static final int FILES = 6;
+    /** Less isn't worth an offer, in bytes. */
+    private static final long LEAST = 1024;
     private final VBox bars = new VBox(5), files = new VBox(2);
     private final Label sum = new Label();
     private final Button lighter = new Button("Make pictures smaller"), measure = new Button("Measure in the browser");
@@ -52,15 +54,17 @@ final class WeightSection extends VBox {
         sum.setText("Worked out once the page is made.");
     }
 
-    /** @param saved how many bytes smaller pictures would save; 0 for none */
-    void show(PageWeight w, long saved) {
+    /** @param saved how many bytes less a file would be as a smaller picture, by its name */
+    void show(PageWeight w, Map<String, Long> saved) {
+        long less = saved.values().stream().mapToLong(x -> x).sum();
         long most = w.byKind().values().stream().mapToLong(x -> x).max().orElse(1);
         bars.getChildren().setAll(w.byKind().entrySet().stream().map(e -> row(e, most)).toList());
         sum.setText("Together " + Made.size(w.bytes()) + " as hosts send it; about " + Numbers.plain(w.slow(), 1) + " s to the first picture on a slow line.");
-        lighter.setVisible(saved > 1024);
-        lighter.setText("Make pictures smaller: −" + Made.size(saved));
+        lighter.setVisible(less > LEAST);
+        lighter.setText("Make pictures smaller: −" + Made.size(less));
         files.getChildren().setAll(w.files().stream().limit(FILES).map(f -> {
-            var l = new Label(Made.size(f.bytes()) + "  " + f.name());
+            long by = saved.getOrDefault(f.name(), 0L);
+            var l = new Label(Made.size(f.bytes()) + "  " + f.name() + (by > LEAST ? "\nsmaller by " + Made.size(by) + " as it is shown" : ""));
             l.getStyleClass().addAll("mono", "small", "quiet");
             return l;
         }).toList());
