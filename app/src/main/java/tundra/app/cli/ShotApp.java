@@ -135,6 +135,8 @@ final class ShotApp {
         new AnimationTimer() {
             private int still;
             private int pulses;
+            /** When the command was run whose work is to be seen, in ns; 0 before. */
+            private long ran;
 
             @Override
             public void handle(long now) {
@@ -143,26 +145,52 @@ final class ShotApp {
                     code.moveTo(code.getText().indexOf(state.caret()) + state.caret().length());
                     code.requestFollowCaret();
                 }
-                if (pulses == SETTLED + 10 && state.run() != null) {
+                if (pulses == SETTLED + 10 && state.run() != null && state.working() == 0) {
                     still = 0;
-                    try {
-                        List.of(state.run().split(",")).forEach(w.commands::run);
-                    } catch (IllegalArgumentException e) {
-                        stop();
-                        w.close();
-                        stage.hide();
-                        end(new IllegalArgumentException("There is " + e.getMessage() + "; “Find anything” knows them all. No picture was made.", e));
-                        return;
+                    run();
+                }
+                if (ran > 0) {
+                    if (now - ran > state.working() * 1e9) {
+                        if (w.jobs.busy()) {
+                            take();
+                        } else {
+                            close(new IllegalArgumentException("The work was done within " + state.working() + " s. No picture was made; choose a shorter time."));
+                        }
                     }
+                    return;
                 }
                 boolean publishing = state.desk() == tundra.app.studio.Desk.PUBLISH;
                 still = page && !publishing || page && !w.jobs.busy() && !checking(stage) || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
                 if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > (publishing ? 3000 : 1200)) {
-                    stop();
-                    save(stage);
-                    w.close();
-                    stage.hide();
+                    if (state.working() > 0) {
+                        ran = now;
+                        run();
+                    } else {
+                        take();
+                    }
                 }
+            }
+
+            private void run() {
+                try {
+                    List.of(state.run().split(",")).forEach(w.commands::run);
+                } catch (IllegalArgumentException e) {
+                    close(new IllegalArgumentException("There is " + e.getMessage() + "; “Find anything” knows them all. No picture was made.", e));
+                }
+            }
+
+            private void take() {
+                stop();
+                save(stage);
+                w.close();
+                stage.hide();
+            }
+
+            private void close(Exception why) {
+                stop();
+                w.close();
+                stage.hide();
+                end(why);
             }
         }.start();
     }

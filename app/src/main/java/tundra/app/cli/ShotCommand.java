@@ -32,6 +32,8 @@ final class ShotCommand implements Callable<Integer> {
     private String tool;
     @Option(names = "--run", paramLabel = "COMMAND", description = "the id of a command to run, or several with commas between")
     private String run;
+    @Option(names = "--working", defaultValue = "0", paramLabel = "S", description = "takes the picture while the command works: so many seconds after it was run")
+    private double working;
     @Option(names = "--caret", paramLabel = "WORDS", description = "puts the script's caret behind these words, before a command runs")
     private String caret;
     @Option(names = "--bring-in", paramLabel = "FILE", description = "art to bring in first")
@@ -49,7 +51,7 @@ final class ShotCommand implements Callable<Integer> {
 
     /** What the window is to show. */
     record State(Project project, Path file, Desk desk, String scene, String layout, long at, String select, String find, boolean tryIt, boolean dark, Point size,
-            Path to, String tool, double zoom, String run, Path bringIn, String caret, String language) {}
+            Path to, String tool, double zoom, String run, Path bringIn, String caret, String language, double working) {}
 
     @Override
     public Integer call() throws Exception {
@@ -65,6 +67,6 @@ final class ShotCommand implements Callable<Integer> {
             LayoutOptions.named(named.name(), named.board(), layout);
         }
         return ShotApp.take(new State(p, file, d, scene, layout, Math.round(at * 1e6), select, find, tryIt, theme.equalsIgnoreCase("dark"),
-                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn, caret, language));
+                Sizes.parse(size), to, tool, zoom == null ? 0 : zoom, run, bringIn, caret, language, working));
     }
 }
