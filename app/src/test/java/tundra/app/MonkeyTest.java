@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -41,6 +42,8 @@ class MonkeyTest extends InWindow {
     private final AtomicLong longest = new AtomicLong();
     private final AtomicReference<String> doing = new AtomicReference<>(""), longestOf = new AtomicReference<>("");
     private final Map<String, Integer> done = new HashMap<>();
+    /** What was done last, for whoever looks for a fault. */
+    private final ArrayDeque<String> lately = new ArrayDeque<>();
 
     private static long handles() throws Exception {
         try (var all = Files.list(Path.of("/proc/self/fd"))) {
@@ -150,8 +153,16 @@ class MonkeyTest extends InWindow {
         int steps = 0;
         longest.set(0);
         while (System.nanoTime() - begun < length) {
-            step(r);
+            try {
+                step(r);
+            } catch (AssertionError e) {
+                throw new AssertionError("at step " + steps + ", after " + lately + ", with busy " + t.w.jobs.busy() + ", desk " + RealWindow.fx(t.studio::desk) + ", playing " + RealWindow.fx(t.studio::playing) + ", canvas still " + RealWindow.fx(t.w.canvas::settled), e);
+            }
             steps++;
+            lately.add(doing.get());
+            if (lately.size() > 25) {
+                lately.removeFirst();
+            }
             if (threads == 0 && System.nanoTime() - begun > length / 4) {
                 System.gc();
                 threads = Thread.activeCount();

@@ -22,6 +22,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import tundra.app.language.Language;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
@@ -44,7 +45,7 @@ import tundra.core.model.Slots;
 /** One reaction, written as a sentence whose words are chips; a chip opens the words that may stand in its place. */
 final class Sentence extends HBox {
     /** What a sentence may begin with whatever it is about. */
-    private static final Pattern LEAD = Pattern.compile("(When|While)( |$)");
+    private final Pattern lead = Pattern.compile("(" + Language.of("When") + "|" + Language.of("While") + ")( |$)");
     private final ReactionSite site;
     private final Studio studio;
     private final Reaction reaction;
@@ -213,23 +214,23 @@ final class Sentence extends HBox {
 
     /** What a kind of sentence would say here. */
     private Picker.Choice choice(SentenceKind k, Slots slots, Runnable run) {
-        return new Picker.Choice(site.sentences().phrases(k, slots), SentenceWords.wants(k), SentenceWords.of(k), run);
+        return new Picker.Choice(site.sentences().phrases(k, slots, Language::of), SentenceWords.wants(k), SentenceWords.of(k), run);
     }
 
     /** The words of a sentence and its slots as chips; the first words behind a leading When choose what kind it is. */
     private List<Node> sentence(SentenceKind kind, Slots slots, String id, String look, Consumer<Node> kinds, Consumer<Slots> change) {
         var out = new ArrayList<Node>();
         boolean named = false;
-        for (SentenceKind.Part p : kind.parts()) {
+        for (SentenceKind.Part p : kind.parts(Language.of(site.reach().words(kind.sentence())))) {
             if (p.slot() != null) {
                 out.add(SlotChip.of(site, p.slot(), slots, change));
                 continue;
             }
-            String words = site.reach().words(p.words());
-            Matcher lead = LEAD.matcher(words);
-            if (lead.lookingAt()) {
-                out.add(Chips.word(lead.group(1)));
-                words = words.substring(lead.end());
+            String words = p.words();
+            Matcher first = lead.matcher(words);
+            if (first.lookingAt()) {
+                out.add(Chips.word(first.group(1)));
+                words = words.substring(first.end());
             }
             if (!words.isEmpty()) {
                 out.add(named ? Chips.word(words) : Chips.chip(words, id, look, kinds));

@@ -15,11 +15,12 @@ import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 
 /**
  * The language of the window. Words are written in English where they are used; the bundle of another language, {@code words/CODE.txt},
- * has a line for each of them: the English words, {@code  = }, and the others. Places in braces stand for what differs, such as names and
- * numbers; what stands there is looked up, too.
+ * has a line for each of them: the English words, {@code  = }, and the others. Places in braces stand for what differs, such as names,
+ * numbers and the slots of a reaction's sentence; what stands there is looked up, too. Of several sentences each is looked up alone.
  */
 public final class Language {
     /** The languages that ship, by their codes. */
@@ -27,6 +28,9 @@ public final class Language {
     /** Not for people: every word that a bundle has, much longer and with accents, which shows what is missing and what has no room. */
     public static final String LONG = "x-long";
     private static final int KEPT = 4000;
+    private static final Pattern PLACE = Pattern.compile("\\{(\\w+)\\}");
+    /** Between two sentences. */
+    private static final Pattern NEXT = Pattern.compile("(?<=[.!?]) (?=[\\p{Lu}“‘])");
     private static volatile Language now;
     private final String code;
     private final Map<String, String> whole = new LinkedHashMap<>();
@@ -41,16 +45,16 @@ public final class Language {
     /** What was said so far. */
     private final Set<String> given = new HashSet<>();
 
-    private record Template(Pattern english, String other, int letters) {}
+    /** @param part what the English words have between two places at the longest: words without it are none of these */
+    private record Template(Pattern english, String part, String other, int letters) {}
 
     private Language(String code) {
         this.code = code;
         read(code.equals(LONG) ? "de" : code).forEach((english, other) -> {
             String said = code.equals(LONG) ? longer(english) : other;
-            if (english.matches("(?s).*\\{\\d\\}.*")) {
-                templates.add(new Template(pattern(english), said, english.length()));
-            } else {
-                whole.put(english, said);
+            whole.put(english, said);
+            if (PLACE.matcher(english).find()) {
+                templates.add(template(english, said));
             }
         });
         // what says more comes first
@@ -73,15 +77,16 @@ public final class Language {
         return out;
     }
 
-    private static Pattern pattern(String english) {
+    private static Template template(String english, String other) {
         var out = new StringBuilder();
-        Matcher m = Pattern.compile("\\{(\\d)\\}").matcher(english);
+        Matcher m = PLACE.matcher(english);
         int at = 0;
         while (m.find()) {
             out.append(Pattern.quote(english.substring(at, m.start()))).append("(?<p").append(m.group(1)).append(">.+?)");
             at = m.end();
         }
-        return Pattern.compile(out + Pattern.quote(english.substring(at)), Pattern.DOTALL);
+        String longest = Arrays.stream(PLACE.split(english)).max(Comparator.comparingInt(String::length)).orElse("");
+        return new Template(Pattern.compile(out + Pattern.quote(english.substring(at)), Pattern.DOTALL), longest, other, english.length());
     }
 
     private static String longer(String english) {
@@ -148,13 +153,20 @@ public final class Language {
         if (out != null) {
             return out;
         }
+        String[] sentences = NEXT.split(english);
+        List<String> each = sentences.length < 2 ? List.of() : Arrays.stream(sentences).map(this::said).toList();
+        if (!each.isEmpty() && IntStream.range(0, sentences.length).noneMatch(i -> each.get(i).equals(sentences[i]))) {
+            return String.join(" ", each);
+        }
         for (Template t : templates) {
-            Matcher m = t.english.matcher(english);
-            if (m.matches()) {
-                return filled(t, m);
+            if (english.contains(t.part)) {
+                Matcher m = t.english.matcher(english);
+                if (m.matches()) {
+                    return filled(t, m);
+                }
             }
         }
-        return english;
+        return each.isEmpty() ? english : String.join(" ", each);
     }
 
     private String filled(Template t, Matcher m) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PrintStream;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -68,7 +69,16 @@ final class PageMain {
         }
     }
 
+    /** The page's pictures are made beside the window, which nobody sees: that the toolkit can't put one into a window that just became smaller is no trouble. */
+    private static void unseen(Thread t, Throwable e) {
+        if (!(e instanceof IndexOutOfBoundsException) || Arrays.stream(e.getStackTrace()).noneMatch(f -> f.getMethodName().equals("blit"))) {
+            System.err.println("the page's process: " + e);
+            e.printStackTrace();
+        }
+    }
+
     private void start() {
+        Thread.currentThread().setUncaughtExceptionHandler(PageMain::unseen);
         web = new WebView();
         web.setContextMenuEnabled(false);
         web.setPageFill(Color.TRANSPARENT);

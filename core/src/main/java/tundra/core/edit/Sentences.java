@@ -3,6 +3,7 @@ package tundra.core.edit;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Asset;
@@ -53,9 +54,13 @@ public final class Sentences {
      */
     public record Phrase(String words, boolean noun) {}
 
-    /** A whole sentence in its pieces. */
-    public List<Phrase> phrases(SentenceKind kind, Slots slots) {
-        return kind.parts().stream().map(p -> p.slot() == null ? new Phrase(reach.words(p.words()), false) : new Phrase(word(p.slot(), slots.get(p.slot())), true)).toList();
+    /**
+     * A whole sentence in its pieces.
+     *
+     * @param language gives a sentence, its slots between braces, in the words of another language
+     */
+    public List<Phrase> phrases(SentenceKind kind, Slots slots, UnaryOperator<String> language) {
+        return kind.parts(language.apply(reach.words(kind.sentence()))).stream().map(p -> p.slot() == null ? new Phrase(p.words(), false) : new Phrase(word(p.slot(), slots.get(p.slot())), true)).toList();
     }
 
     /** What stands in a slot. */

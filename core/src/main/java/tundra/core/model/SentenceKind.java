@@ -21,16 +21,21 @@ public sealed interface SentenceKind permits EventKind, ConditionKind, ActionKin
     record Part(String words, Slot slot) {}
 
     default List<Part> parts() {
+        return parts(sentence());
+    }
+
+    /** @param sentence the same in other words or another order, with all of its slots between braces */
+    default List<Part> parts(String sentence) {
         var out = new ArrayList<Part>();
-        Matcher m = SLOT.matcher(sentence());
+        Matcher m = SLOT.matcher(sentence);
         int from = 0;
         while (m.find()) {
-            words(out, sentence().substring(from, m.start()));
+            words(out, sentence.substring(from, m.start()));
             String name = m.group(1);
             out.add(new Part(null, slots().stream().filter(s -> s.key().equals(name)).findFirst().orElseThrow()));
             from = m.end();
         }
-        words(out, sentence().substring(from));
+        words(out, sentence.substring(from));
         return out;
     }
 
