@@ -155,7 +155,8 @@ final class RealWindow implements AutoCloseable, Asker {
         pulses(4);
         until(() -> !w.jobs.busy());
         if (fx(() -> w.canvas.getScene() != null)) {
-            until(() -> w.canvas.settled());
+            // while it plays the picture never stands
+            until(() -> w.canvas.settled() || studio.playing());
         }
     }
 

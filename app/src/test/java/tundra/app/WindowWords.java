@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
@@ -15,6 +16,8 @@ import tundra.app.command.Command;
 import tundra.app.help.HelpPage;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Caption;
+import tundra.app.widget.Press;
+import tundra.app.widget.WholeWords;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Tree;
@@ -24,6 +27,8 @@ final class WindowWords {
     final Set<String> seen = new TreeSet<>();
     /** Where words have no room, by the place. */
     final Set<String> cut = new TreeSet<>();
+    /** Those of buttons, and those that can't be read by pointing at them either. */
+    final Set<String> lost = new TreeSet<>();
     private final RealWindow t;
 
     WindowWords(RealWindow t) {
@@ -33,6 +38,9 @@ final class WindowWords {
     private void node(Node n) {
         if (!n.isVisible() || n.getClass().getName().contains("CodeArea")) {
             return;
+        }
+        if (n instanceof Text x) {
+            room(x);
         }
         if (n instanceof Caption c) {
             word(c.getText());
@@ -57,6 +65,33 @@ final class WindowWords {
         if (n instanceof Parent p) {
             p.getChildrenUnmodifiable().forEach(this::node);
         }
+    }
+
+    /** Words that end by dots which nobody wrote have no room; where pointing at them tells something of their own it is their button's. */
+    private void room(Text x) {
+        Node of = x.getParent();
+        String whole = of instanceof Caption c ? c.getText() : of instanceof Labeled l ? l.getText() : null;
+        String shown = x.getText();
+        if (whole == null || whole.isBlank() || !shown.isEmpty() && !shown.endsWith("…") && !shown.endsWith("...") || whole.endsWith("…") && !shown.isEmpty() || shown.isEmpty() && whole.length() < 3 || of.getLayoutBounds().getWidth() == 0) {
+            return;
+        }
+        for (Node n = of; n != null; n = n.getParent()) {
+            if (!n.isVisible() || n instanceof Control c && c.getTooltip() != null || n.getProperties().keySet().stream().anyMatch(k -> String.valueOf(k).contains("tip"))) {
+                return;
+            }
+        }
+        String place = "";
+        for (Node n = of; n != null; n = n.getParent()) {
+            if (n.getId() != null) {
+                place = n.getId();
+                break;
+            }
+        }
+        boolean button = false;
+        for (Node n = of; n != null && !button; n = n.getParent()) {
+            button = n instanceof ButtonBase || n instanceof Press;
+        }
+        (button || WholeWords.whole(of) == null ? lost : cut).add(place + ": " + whole + " → " + shown);
     }
 
     private void word(String s) {

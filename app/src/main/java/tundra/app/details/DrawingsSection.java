@@ -79,6 +79,7 @@ final class DrawingsSection extends VBox {
         by.setId("register-by");
         by.setAccessibleText("Register by");
         by.setValue(Registration.By.FEET.word);
+        by.setMinWidth(72);
         by.setMaxWidth(Double.MAX_VALUE);
         by.setOnAction(e -> show());
         HBox.setHgrow(by, Priority.ALWAYS);

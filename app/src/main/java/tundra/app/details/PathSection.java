@@ -61,6 +61,7 @@ final class PathSection extends VBox {
         closed.setId("path-closed");
         closed.setOnAction(e -> commands.run(CommandIds.PATH_CLOSE));
         whole.setId("path-whole");
+        whole.setWrapText(true);
         whole.setOnAction(e -> edit(whole.isSelected() ? "Ease the whole way" : "Ease each interval", null,
                 (b, t) -> whole.isSelected() ? Paths.whole(b, t, element) : Paths.whole(b, t, element, null)));
         curve.onChange((e, m) -> edit("Change easing of the way", m, (b, t) -> Paths.whole(b, t, element, e)));

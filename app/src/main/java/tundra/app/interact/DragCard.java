@@ -74,7 +74,9 @@ final class DragCard extends VBox {
     private HBox head(int number) {
         var title = new Label(drag.matches() ? "Match pairs" : "Can be dragged");
         title.getStyleClass().add("strong");
+        title.setMinWidth(USE_PREF_SIZE);
         var what = Chips.word(drag.matches() ? "drag a part to its place" : "give parts a place, or leave them free");
+        what.setWrapText(true);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         var byName = Chips.chip("Pair by name", "drag-by-name-" + number, "chip-more", n -> change("Pair by name", d -> Draggings.pairByName(studio.board(), d)));

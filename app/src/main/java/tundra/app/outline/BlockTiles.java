@@ -26,6 +26,7 @@ final class BlockTiles extends VBox {
             var tiles = new FlowPane(6, 6);
             Blocks.ALL.stream().filter(k -> k.family() == f).forEach(k -> tiles.getChildren().add(tile(commands, k)));
             var name = new Label(f.label);
+            name.setWrapText(true);
             name.getStyleClass().addAll("quiet", "small");
             getChildren().addAll(name, tiles);
         }

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PrintStream;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.function.Supplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -41,6 +40,8 @@ import tundra.app.page.Message.Wheel;
 final class PageMain {
     /** So many pictures alike, and fewer are made until one differs or something is done. */
     private static final int ALIKE = 20, SELDOM = 6;
+    /** Of the window, in px. */
+    private static final int SMALL = 64;
     private final SharedPicture picture;
     private final Pipe pipe;
     private WebView web;
@@ -69,16 +70,7 @@ final class PageMain {
         }
     }
 
-    /** The page's pictures are made beside the window, which nobody sees: that the toolkit can't put one into a window that just became smaller is no trouble. */
-    private static void unseen(Thread t, Throwable e) {
-        if (!(e instanceof IndexOutOfBoundsException) || Arrays.stream(e.getStackTrace()).noneMatch(f -> f.getMethodName().equals("blit"))) {
-            System.err.println("the page's process: " + e);
-            e.printStackTrace();
-        }
-    }
-
     private void start() {
-        Thread.currentThread().setUncaughtExceptionHandler(PageMain::unseen);
         web = new WebView();
         web.setContextMenuEnabled(false);
         web.setPageFill(Color.TRANSPARENT);
@@ -86,7 +78,8 @@ final class PageMain {
         Region before = end(false), after = end(true);
         var box = new HBox(before, web, after);
         var stage = new Stage();
-        stage.setScene(new Scene(box));
+        // nobody sees the window, only pictures of the page, which may be larger: the screen that a program without a display has measures 1000 px
+        stage.setScene(new Scene(box, SMALL, SMALL));
         stage.show();
         web.getEngine().getLoadWorker().stateProperty().addListener((o, was, is) -> {
             if (is == Worker.State.SUCCEEDED) {
@@ -145,9 +138,6 @@ final class PageMain {
                 web.setMinSize(m.wide(), m.high());
                 web.setMaxSize(m.wide(), m.high());
                 pictures.scale(m.scale());
-                Stage stage = (Stage) web.getScene().getWindow();
-                stage.setWidth(m.wide() + 10);
-                stage.setHeight(m.high() + 10);
             }
             case Rest m -> {
                 seen = false;

@@ -15,7 +15,7 @@ import tundra.app.language.Language;
 /** Buttons made from commands. */
 public final class Buttons {
     /** The property of a node that holds the words of its tooltip, later the tooltip. */
-    private static final String TIP = "tundra.tip";
+    static final String TIP = "tundra.tip";
 
     private Buttons() {}
 

@@ -42,6 +42,16 @@ public class Caption extends Region {
         return text;
     }
 
+    /** Its words in the language of the window. */
+    final String said() {
+        return said;
+    }
+
+    /** What is seen of them. */
+    final String shown() {
+        return words.getText();
+    }
+
     public final void setText(String text) {
         if (text.equals(this.text)) {
             return;

@@ -54,6 +54,7 @@ import tundra.app.flip.StripCanvas;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.interact.ScriptsPanel;
 import tundra.app.interact.TouchBar;
+import tundra.app.language.Language;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
@@ -75,6 +76,7 @@ import tundra.app.widget.NameField;
 import tundra.app.widget.Press;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
+import tundra.app.widget.WholeWords;
 import tundra.core.edit.Names;
 import tundra.core.fit.Layouts;
 import tundra.core.frame.Frame;
@@ -233,11 +235,15 @@ public final class MainWindow {
         StackPane.setMargin(w.notices, new Insets(0, 0, 18, 0));
         w.notices.setPickOnBounds(false);
         layers.getStyleClass().addAll("root-colors", "window");
+        if (Language.translates()) {
+            layers.getStyleClass().add("other-language");
+        }
         studio.listen(this::changed);
         w.canvas.onView(this::showZoom);
         w.canvas.setBarAbove(WayBar.HEIGHT);
         w.canvas.onMenu(e -> CanvasMenu.show(w, e));
         WholeDrags.in(layers);
+        WholeWords.in(layers);
         layers.addEventHandler(RestingField.DONE, e -> giveKeyboardBack());
         // after a click on a button the keyboard belongs to the canvas again
         layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {

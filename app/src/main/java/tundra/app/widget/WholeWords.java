@@ -1,0 +1,62 @@
+package tundra.app.widget;
+
+import javafx.scene.Node;
+import javafx.scene.control.Control;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.text.Text;
+import javafx.util.Duration;
+
+/** Lets words that are shortened for want of room be read whole: by pointing at them, unless what they are in says something of its own then. */
+public final class WholeWords {
+    private Node of;
+    private Tooltip tip;
+
+    private WholeWords() {}
+
+    /** For all that lies in a part of the scene: the root of a window or of a popup. */
+    public static void in(Node root) {
+        var words = new WholeWords();
+        root.addEventFilter(MouseEvent.MOUSE_MOVED, e -> words.at((Node) e.getTarget(), root));
+    }
+
+    private void at(Node target, Node root) {
+        Node cut = null;
+        for (Node n = target; n != null && n != root; n = n.getParent()) {
+            if (n instanceof Control c && c.getTooltip() != null || n.getProperties().containsKey(Buttons.TIP)) {
+                cut = null;
+                break;
+            }
+            if (cut == null && whole(n) != null) {
+                cut = n;
+            }
+        }
+        if (cut == of) {
+            return;
+        }
+        if (of != null) {
+            Tooltip.uninstall(of, tip);
+        }
+        of = cut;
+        if (cut != null) {
+            tip = new Tooltip(whole(cut));
+            tip.setShowDelay(Duration.millis(400));
+            Tooltip.install(cut, tip);
+        }
+    }
+
+    /** The words of a caption or label that is too narrow for them, in the language of the window; null of all others. */
+    public static String whole(Node n) {
+        String words = n instanceof Caption c ? c.said() : n instanceof Labeled l ? l.getText() : null;
+        if (words == null || words.isBlank() || words.endsWith("…")) {
+            return null;
+        }
+        return n.lookup(".text") instanceof Text t && t.getParent() == n && !t.getText().equals(words) && shortened(t.getText()) ? words
+                : n instanceof Caption c && shortened(c.shown()) && !c.shown().equals(words) ? words : null;
+    }
+
+    private static boolean shortened(String shown) {
+        return shown.isEmpty() || shown.endsWith("…") || shown.endsWith("...");
+    }
+}
