@@ -104,17 +104,17 @@ public final class RunFile {
         Set<String> hidden = new HashSet<>();
         s.path("hidden").forEach(x -> hidden.add(id(x)));
         Map<String, Integer> order = new HashMap<>();
-        s.path("order").forEach(x -> order.put(id(x.get(0)), x.get(1).asInt()));
+        s.path("order").forEach(x -> order.put(id(x.path(0)), x.path(1).asInt()));
         List<BoardChanges.Carried> carried = new ArrayList<>();
-        s.path("carried").forEach(x -> carried.add(new BoardChanges.Carried(id(x.get(0)), new Point(x.get(1).asDouble(), x.get(2).asDouble()), x.get(3).asDouble(), x.get(4).asDouble())));
+        s.path("carried").forEach(x -> carried.add(new BoardChanges.Carried(id(x.path(0)), new Point(x.path(1).asDouble(), x.path(2).asDouble()), x.path(3).asDouble(), x.path(4).asDouble())));
         List<BoardChanges.Scripted> scripted = new ArrayList<>();
-        s.path("scripted").forEach(x -> scripted.add(new BoardChanges.Scripted(id(x.get(0)), number(x.get(1)), new Point(x.get(2).asDouble(), x.get(3).asDouble()), number(x.get(4)), number(x.get(5)), color(x.get(6)))));
+        s.path("scripted").forEach(x -> scripted.add(new BoardChanges.Scripted(id(x.path(0)), number(x.path(1)), new Point(x.path(2).asDouble(), x.path(3).asDouble()), number(x.path(4)), number(x.path(5)), color(x.path(6)))));
         Map<String, String> words = new HashMap<>();
-        s.path("words").forEach(x -> words.put(id(x.get(0)), x.get(1).asString("")));
+        s.path("words").forEach(x -> words.put(id(x.path(0)), x.path(1).asString("")));
         Map<String, BoardChanges.BlockState> blocks = new HashMap<>();
-        s.path("blocks").forEach(x -> blocks.put(id(x.get(0)), block(x.get(1))));
+        s.path("blocks").forEach(x -> blocks.put(id(x.path(0)), block(x.path(1))));
         List<BoardChanges.SetState> sets = new ArrayList<>();
-        s.path("sets").forEach(x -> sets.add(new BoardChanges.SetState(x.get(0).asString(""), x.get(1).asDouble(), x.get(2).asBoolean())));
+        s.path("sets").forEach(x -> sets.add(new BoardChanges.SetState(x.path(0).asString(""), x.path(1).asDouble(), x.path(2).asBoolean())));
         Map<String, BoardChanges> inside = new HashMap<>();
         s.path("inside").properties().forEach(e -> inside.put(ids.apply(e.getKey()), changes(e.getValue(), depth + 1)));
         return new BoardChanges(hidden, order, carried, scripted, words, blocks, sets, inside);
@@ -134,7 +134,7 @@ public final class RunFile {
             throw new IllegalArgumentException("motifs nested too deep");
         }
         List<Moment.Standing> standings = new ArrayList<>();
-        of.path("moment").forEach(x -> standings.add(new Moment.Standing(x.get(0).asString(""), micros(x.get(1)))));
+        of.path("moment").forEach(x -> standings.add(new Moment.Standing(x.path(0).asString(""), micros(x.path(1)))));
         Map<String, Moment> insides = new HashMap<>();
         of.path("inside").properties().forEach(e -> insides.put(ids.apply(e.getKey()), moment(e.getValue(), since, depth + 1)));
         return new Moment(standings, since, insides);
