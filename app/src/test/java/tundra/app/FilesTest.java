@@ -44,7 +44,7 @@ class FilesTest {
     void aFailedSaveLosesNothingAndSaysWhatToDo() throws Exception {
         Project mine = t.studio.project();
         save(folder.resolve("nowhere/piece.tundra"));
-        assertThat(t.w.notices.told()).contains("there is no such folder").contains("save it to another folder");
+        assertThat(t.w.notices.told()).contains("the folder is not there").contains("save it to another folder");
         assertThat(t.studio.project()).isSameAs(mine);
         assertThat(t.studio.unsaved()).isTrue();
         save(folder.resolve("piece.tundra"));

@@ -7,6 +7,7 @@ import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
+import tundra.core.file.FileProblem;
 
 /** What went wrong, in one sentence. */
 public final class Troubles {
@@ -26,6 +27,7 @@ public final class Troubles {
         return switch (e) {
             case OutOfMemoryError m -> "There is not enough memory for that. Nothing was changed; make pictures and sounds smaller, or close other programs, and try again.";
             case StackOverflowError s -> "That is nested too deep. Nothing was changed; take some groups apart and try again.";
+            case FileProblem f when f.getMessage() != null -> f.getMessage();
             case FileSystemException f when reason(f) != null -> reason(f) + " Nothing was changed.";
             case IOException i when i.getMessage() != null && i.getMessage().contains("No space left") -> "There is no room left on the disk. Nothing was changed.";
             case Error x -> "That could not be done (" + x + "). Nothing was changed; save the piece under another name and go on there.";

@@ -3,10 +3,8 @@ package tundra.core.file;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.AccessDeniedException;
-import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
-import java.nio.file.NotDirectoryException;
 import java.nio.file.Path;
 import java.util.List;
 import tundra.core.model.Limits;
@@ -119,19 +117,9 @@ public final class ProjectFile {
             throw new FileProblem("“" + name + "” was not saved: " + e.getMessage()
                     + ". The file is as it was and the project is still open: undo the last steps and save again.", e);
         } catch (IOException e) {
-            throw new FileProblem("“" + name + "” can't be saved in " + ShownPath.of(file.toAbsolutePath().getParent()) + " (" + reason(e)
+            throw new FileProblem("“" + name + "” can't be saved in " + ShownPath.of(file.toAbsolutePath().getParent()) + " (" + WriteTrouble.words(e)
                     + "). The project is still open; save it to another folder.", e);
         }
-    }
-
-    private static String reason(IOException e) {
-        return switch (e) {
-            case NoSuchFileException n -> "there is no such folder";
-            case NotDirectoryException n -> "that is no folder";
-            case AccessDeniedException a -> "you may not write there";
-            case FileSystemException f when f.getReason() != null -> f.getReason();
-            default -> String.valueOf(e.getMessage());
-        };
     }
 
     /** The zip's bytes; the same project always gives the same ones. */

@@ -248,7 +248,7 @@ class ProjectFileTest {
     void aFailedSaveLeavesTheOldFileAndSaysWhatToDo() throws Exception {
         Path file = folder.resolve("nowhere/a.tundra");
         assertThatThrownBy(() -> ProjectFile.write(random(1), file)).isInstanceOf(FileProblem.class)
-                .hasMessageContaining("there is no such folder").hasMessageContaining("save it to another folder");
+                .hasMessageContaining("the folder is not there").hasMessageContaining("save it to another folder");
         Path old = folder.resolve("b.tundra");
         ProjectFile.write(random(1), old);
         // a folder stands where the old version should be kept: it is saved all the same
