@@ -53,8 +53,9 @@ final class ToolCard extends FlowPane {
         return (tools + columns - 1) / columns;
     }
 
-    private static double height(int rows) {
-        return rows * (SIDE + GAP) - GAP + 2 * PADDING;
+    /** Where a px of the screen isn't one of the window, sides and gaps are rounded to whole ones of the screen. */
+    private double height(int rows) {
+        return rows * (snapSizeY(SIDE) + snapSpaceY(GAP)) - snapSpaceY(GAP) + 2 * snapSpaceY(PADDING);
     }
 
     /** Takes as few columns as a height has room for, four at most. */
@@ -64,8 +65,8 @@ final class ToolCard extends FlowPane {
             columns++;
         }
         int rows = rows(columns);
-        setPrefWrapLength(height(rows) - 2 * PADDING);
-        setPrefSize(columns * (SIDE + GAP) - GAP + 2 * PADDING, height(rows));
+        setPrefWrapLength(height(rows) - 2 * snapSpaceY(PADDING));
+        setPrefSize(columns * (snapSizeX(SIDE) + snapSpaceX(GAP)) - snapSpaceX(GAP) + 2 * snapSpaceX(PADDING), height(rows));
         setMinSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     }
