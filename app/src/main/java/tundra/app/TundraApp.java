@@ -11,7 +11,7 @@ import tundra.app.studio.Settings;
 import tundra.app.widget.Look;
 import tundra.app.widget.Translated;
 import tundra.app.window.MainWindow;
-import tundra.app.window.WindowAsker;
+import tundra.app.window.WindowDialogs;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 
@@ -34,7 +34,7 @@ public final class TundraApp extends Application {
         Language.use(settings.language());
         // before the first control is made: it would load the toolkit's own theme
         Look.theme(settings.dark());
-        workshop = new Workshop(blank(), settings, new WindowAsker(() -> stage), new SystemBrowser(url -> getHostServices().showDocument(url)));
+        workshop = new Workshop(blank(), settings, new WindowDialogs(() -> stage), new SystemBrowser(url -> getHostServices().showDocument(url)));
         window = new MainWindow(workshop);
     }
 

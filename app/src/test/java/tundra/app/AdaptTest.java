@@ -331,15 +331,15 @@ class AdaptTest extends InWindow {
         String id = first().id();
         select(id);
         double left = 100, right = 640 - 200;
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("tie-unit-left")).getText())).isEqualTo("left 100 px");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("tie-unit-left")).getText())).isEqualTo("left 100 px");
         t.click("tie-right");
         t.settle();
         assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("both sides");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("tie-unit-right")).getText())).isEqualTo("right 440 px");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("tie-unit-right")).getText())).isEqualTo("right 440 px");
         t.click("tie-unit-right");
         t.settle();
         assertThat(first().rest().get(Properties.RIGHT_IN)).isEqualTo("%");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("tie-unit-right")).getText())).isEqualTo("right 68.8 %");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("tie-unit-right")).getText())).isEqualTo("right 68.8 %");
         t.click("tie-left");
         t.settle();
         assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("right");

@@ -15,7 +15,7 @@ import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
@@ -298,7 +298,7 @@ class ArtTest extends InWindow {
         Node list = t.node("outline-list");
         return RealWindow.fx(() -> {
             for (Node n : list.lookupAll(".element-name")) {
-                if (n instanceof Caption l && l.getText().equals(name) && l.isVisible()) {
+                if (n instanceof LightLabel l && l.getText().equals(name) && l.isVisible()) {
                     return t.screen(l, 10, l.getHeight() / 2);
                 }
             }

@@ -16,7 +16,7 @@ import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NumberField;
 import tundra.core.edit.Scenes;
 import tundra.core.edit.Sentences;
@@ -189,8 +189,8 @@ class BlockDeskTest extends InWindow {
 
     /** The names of rows that have no room for all of their letters. */
     private List<String> shortened() throws Exception {
-        return RealWindow.fx(() -> t.stage.getScene().lookup("#details").lookupAll(".property-name").stream().filter(Caption.class::isInstance).map(Caption.class::cast)
-                .filter(c -> c.lookup(".words") instanceof Text words && !words.getText().equals(c.getText())).map(Caption::getText).toList());
+        return RealWindow.fx(() -> t.stage.getScene().lookup("#details").lookupAll(".property-name").stream().filter(LightLabel.class::isInstance).map(LightLabel.class::cast)
+                .filter(c -> c.lookup(".words") instanceof Text words && !words.getText().equals(c.getText())).map(LightLabel::getText).toList());
     }
 
     @Test

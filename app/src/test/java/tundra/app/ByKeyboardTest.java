@@ -16,7 +16,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -106,7 +106,7 @@ class ByKeyboardTest extends InWindow {
     }
 
     private static boolean named(Node n) {
-        String text = n instanceof Labeled l ? l.getText() : n instanceof Press p ? p.getText() : n instanceof TextInputControl f ? f.getPromptText() : null;
+        String text = n instanceof Labeled l ? l.getText() : n instanceof LightButton p ? p.getText() : n instanceof TextInputControl f ? f.getPromptText() : null;
         return text != null && !text.isBlank() || n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof ButtonBase b && b.getTooltip() != null;
     }
 
@@ -131,7 +131,7 @@ class ByKeyboardTest extends InWindow {
                 return out;
             });
             for (Node n : there) {
-                boolean control = n instanceof ButtonBase || n instanceof Press || n instanceof TextInputControl || n instanceof ComboBoxBase<?> || n instanceof Slider || n instanceof ListView<?>;
+                boolean control = n instanceof ButtonBase || n instanceof LightButton || n instanceof TextInputControl || n instanceof ComboBoxBase<?> || n instanceof Slider || n instanceof ListView<?>;
                 // parts of other controls, such as the arrow of a choice
                 boolean own = n.getParent() != null && n.getParent().getClass().getName().startsWith("tundra") || n.getId() != null;
                 if (control && own && n.isFocusTraversable()) {

@@ -23,7 +23,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.art.ArtReader;
-import tundra.app.art.Brought;
+import tundra.app.art.ImportedArt;
 import tundra.app.command.Shortcuts;
 import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
@@ -97,8 +97,8 @@ class DamagedArtTest {
     }
 
     private Project brought(Path file) throws Exception {
-        Brought b = ArtReader.read(file);
-        if (b instanceof Brought.Kept k && k.asset().mediaType().startsWith("audio/")) {
+        ImportedArt b = ArtReader.read(file);
+        if (b instanceof ImportedArt.Kept k && k.asset().mediaType().startsWith("audio/")) {
             SoundReader.decode(k.asset().name(), k.asset().data());
         }
         return b.addTo(open, open.scenes().getFirst().id()).project();

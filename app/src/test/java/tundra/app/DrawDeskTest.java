@@ -13,7 +13,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.tool.ToolKind;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -219,7 +219,7 @@ class DrawDeskTest extends InWindow {
     private Node cell(String name) throws Exception {
         t.settle();
         return t.fx(() -> t.stage.getScene().getRoot().lookupAll(".outline .list-cell").stream()
-                .filter(n -> n instanceof ListCell<?> c && !c.isEmpty() && c.lookup(".element-name") instanceof Caption l
+                .filter(n -> n instanceof ListCell<?> c && !c.isEmpty() && c.lookup(".element-name") instanceof LightLabel l
                         && l.getText().equals(name)).findFirst().orElseThrow(() -> new AssertionError("no row " + name)));
     }
 
@@ -308,7 +308,7 @@ class DrawDeskTest extends InWindow {
         Path broken = folder.resolve("broken.tundra");
         Files.write(broken, new byte[] {'P', 'K', 3, 4, 0});
         t.fileToOpen = broken;
-        t.unsavedAnswer = tundra.app.job.Asker.Unsaved.DISCARD;
+        t.unsavedAnswer = tundra.app.job.Dialogs.Unsaved.DISCARD;
         t.keys(KeyCode.CONTROL, KeyCode.O);
         t.settle();
         assertThat(t.w.notices.told()).startsWith("“broken.tundra” can't be opened");

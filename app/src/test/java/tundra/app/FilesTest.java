@@ -12,7 +12,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.core.file.ProjectFile;
 import tundra.core.model.Project;
 
@@ -55,9 +55,9 @@ class FilesTest {
 
     @Test
     void savingOnTheWayOutGoesOnOnlyWhenItWorked() throws Exception {
-        t.unsavedAnswer = Asker.Unsaved.SAVE;
+        t.unsavedAnswer = Dialogs.Unsaved.SAVE;
         t.fileToSave = folder.resolve("nowhere/piece.tundra");
-        t.newPiece = new Asker.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
+        t.newPiece = new Dialogs.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
         Project mine = t.studio.project();
         t.keys(KeyCode.CONTROL, KeyCode.N);
         t.settle();
@@ -83,7 +83,7 @@ class FilesTest {
     @Test
     void recentFilesAreFoundByName() throws Exception {
         save(folder.resolve("lantern.tundra"));
-        t.newPiece = new Asker.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
+        t.newPiece = new Dialogs.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
         t.keys(KeyCode.CONTROL, KeyCode.N);
         t.keys(KeyCode.CONTROL, KeyCode.K);
         t.type("lantern");
@@ -216,7 +216,7 @@ class FilesTest {
         save(folder.resolve("mine.tundra"));
         Project other = Project.empty("Other", new tundra.core.geometry.Point(50, 50), 12);
         ProjectFile.write(other, folder.resolve("other.tundra"));
-        t.unsavedAnswer = Asker.Unsaved.CANCEL;
+        t.unsavedAnswer = Dialogs.Unsaved.CANCEL;
         RealWindow.fx(() -> {
             t.w.files.load(folder.resolve("other.tundra"));
             t.studio.edit("Paint", b -> b.mapElement(b.elements().getFirst().id(), e -> e.withName("Newer")));

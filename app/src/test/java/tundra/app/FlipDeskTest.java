@@ -307,7 +307,7 @@ class FlipDeskTest extends InWindow {
         assertThat(t.stage.getScene().lookup("#strip").isDisabled()).as("the strip stays, dimmed").isTrue();
         assertThat(t.words("place-back")).contains("Back into Flipbook");
         var stood = RealWindow.fx(() -> t.w.canvas.viewport());
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Caption) t.node("strip-lands")).getText())).contains("lands in the scene");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("strip-lands")).getText())).contains("lands in the scene");
         t.click("strip-back");
         assertThat(open().is()).isTrue();
         assertThat(RealWindow.fx(() -> t.w.canvas.viewport())).as("the canvas stays where it is").isEqualTo(stood);

@@ -23,7 +23,7 @@ import tundra.core.svg.SvgWriter;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
-import tundra.render.SkiaEyes;
+import tundra.render.SkiaImageComparer;
 import tundra.render.SkiaSeries;
 import tundra.render.Still;
 import tundra.web.Page;
@@ -59,7 +59,7 @@ class HostilePiecesTest {
             }
             assertThat(refused).as("%s is opened", name).isNull();
             Board b = p.scenes().getFirst().board();
-            Checks.run(p, Fonts.BUNDLED, new SkiaEyes(), Checks.JUMP, Progress.NONE);
+            Checks.run(p, Fonts.BUNDLED, new SkiaImageComparer(), Checks.JUMP, Progress.NONE);
             Frame frame = Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0));
             assertThat(Still.png(p, frame)).isNotEmpty();
             assertThat(SvgWriter.write(p, frame, Fonts.BUNDLED)).contains("<svg");

@@ -199,7 +199,7 @@ class InTheHandTest extends InWindow {
         draw(KeyCode.UNDEFINED, 200, 100, 260, 160);
         assertThat(t.w.tools.kind()).isEqualTo(ToolKind.POLYGON);
         assertThat(t.studio.board().elements()).extracting(Element::name).containsExactly("Star", "Star 2");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Caption) t.node("tool-note")).getText())).contains("kept in hand");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("tool-note")).getText())).contains("kept in hand");
         t.keys(KeyCode.ESCAPE);
         assertThat(t.w.tools.kind()).isEqualTo(ToolKind.SELECT);
         // the next shape gets the colour that was chosen last
@@ -361,10 +361,10 @@ class InTheHandTest extends InWindow {
                 new Key<>(1_000_000, 1.0, Easing.LINEAR)))), element("title", new Content.Rectangle(), 100, 100));
         t.keys(KeyCode.ALT, KeyCode.DIGIT1);
         t.settle();
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Caption) t.node("tool-note")).getText())).isEqualTo("title is faded to 0 % here");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("tool-note")).getText())).isEqualTo("title is faded to 0 % here");
         t.click("seen-rest");
         assertThat(RealWindow.fx(() -> t.studio.frame().find("title").node().opacity())).isEqualTo(1);
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Caption) t.node("tool-note")).getText())).isEqualTo(ToolKind.SELECT.hint);
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("tool-note")).getText())).isEqualTo(ToolKind.SELECT.hint);
         t.run("fit");
         t.fill("field-position-x", "150");
         assertThat(RealWindow.fx(() -> t.studio.board().rest("title").get(Properties.POSITION).x())).isEqualTo(150);

@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
@@ -155,7 +155,7 @@ class NothingLostTest extends InWindow {
             return null;
         });
         t.until(() -> t.label("notice").contains("while you work on it"));
-        t.outsideAnswer = Asker.Outside.KEEP_BOTH;
+        t.outsideAnswer = Dialogs.Outside.KEEP_BOTH;
         t.fire("notice-action");
         Path mine = folder.resolve("shared (mine).tundra");
         t.until(() -> mine.equals(t.studio.file()));
@@ -183,7 +183,7 @@ class NothingLostTest extends InWindow {
             return null;
         });
         t.settle();
-        t.outsideAnswer = Asker.Outside.WRITE_MINE;
+        t.outsideAnswer = Dialogs.Outside.WRITE_MINE;
         if (t.stage.getScene().lookup("#notice-action") != null) {
             t.fire("notice-action");
         }

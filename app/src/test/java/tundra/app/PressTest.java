@@ -16,15 +16,15 @@ import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 import tundra.core.geometry.Point;
 
 /** The window's own buttons and captions. */
 class PressTest extends InWindow {
 
-    private Press press(String id) throws Exception {
-        return (Press) t.node(id);
+    private LightButton press(String id) throws Exception {
+        return (LightButton) t.node(id);
     }
 
     @Test
@@ -104,7 +104,7 @@ class PressTest extends InWindow {
 
     @Test
     void aScreenReaderHearsOfItAndCanPressIt() throws Exception {
-        Press pen = press("tool-PEN");
+        LightButton pen = press("tool-PEN");
         assertThat(pen.getAccessibleRole()).isEqualTo(AccessibleRole.TOGGLE_BUTTON);
         assertThat(press("do-find").getAccessibleRole()).isEqualTo(AccessibleRole.BUTTON);
         assertThat(RealWindow.fx(() -> pen.queryAccessibleAttribute(AccessibleAttribute.TEXT))).isEqualTo(ToolKind.PEN.label);
@@ -119,7 +119,7 @@ class PressTest extends InWindow {
 
     @Test
     void theTipSaysWhatItDoesNow() throws Exception {
-        Press undo = press("do-undo");
+        LightButton undo = press("do-undo");
         RealWindow.fx(() -> {
             Buttons.tip(undo, "first");
             return null;
@@ -137,7 +137,7 @@ class PressTest extends InWindow {
     @Test
     void wordsAreShortenedOnceTheyMayBeAndComeBack() throws Exception {
         String longName = "A piece with a name that is much too long for the bar at the top of a window of any size that is in use";
-        var name = (Caption) RealWindow.fx(() -> t.stage.getScene().getRoot().lookup(".project-name"));
+        var name = (LightLabel) RealWindow.fx(() -> t.stage.getScene().getRoot().lookup(".project-name"));
         RealWindow.fx(() -> {
             t.studio.editProject("Name", null, p -> p.withName(longName + longName));
             return null;

@@ -35,7 +35,7 @@ import javafx.stage.Popup;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import tundra.app.commands.Workshop;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Work;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -46,7 +46,7 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 
 /** Tundra in a real window, driven with mouse and keyboard. Questions are answered from fields. */
-final class RealWindow implements AutoCloseable, Asker {
+final class RealWindow implements AutoCloseable, Dialogs {
     /** What no one caught, on whatever thread; a test that leaves something here fails. */
     private static final Queue<Throwable> ESCAPED = new ConcurrentLinkedQueue<>();
     private static boolean started;

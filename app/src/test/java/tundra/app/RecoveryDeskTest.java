@@ -17,11 +17,11 @@ import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.commands.Workshop;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.studio.Settings;
 import tundra.app.widget.Look;
 import tundra.app.window.MainWindow;
-import tundra.app.window.WindowAsker;
+import tundra.app.window.WindowDialogs;
 import tundra.core.file.ProjectFile;
 import tundra.core.file.Recovery;
 import tundra.core.geometry.Point;
@@ -104,7 +104,7 @@ class RecoveryDeskTest extends InWindow {
         assertThat(t.w.autosave.recovery().found()).as("it stays kept").hasSize(2);
         t.click("notice-action");
         t.until(() -> t.w.autosave.recovery().found().size() == 1);
-        t.unsavedAnswer = Asker.Unsaved.DISCARD;
+        t.unsavedAnswer = Dialogs.Unsaved.DISCARD;
         offer();
         t.click("recovery-let-go");
         t.until(() -> t.w.autosave.recovery().found().isEmpty());
@@ -126,7 +126,7 @@ class RecoveryDeskTest extends InWindow {
         assertThat(t.outsideAsked).isEqualTo(1);
         assertThat(ProjectFile.read(file).name()).as("nothing was written").isEqualTo("Theirs");
         assertThat(t.studio.unsaved()).isTrue();
-        t.outsideAnswer = Asker.Outside.KEEP_BOTH;
+        t.outsideAnswer = Dialogs.Outside.KEEP_BOTH;
         t.keys(KeyCode.CONTROL, KeyCode.S);
         t.settle();
         assertThat(ProjectFile.read(file).name()).isEqualTo("Theirs");
@@ -135,7 +135,7 @@ class RecoveryDeskTest extends InWindow {
         // written over, theirs stays beside it
         Path mine = t.studio.file();
         ProjectFile.write(theirs, mine);
-        t.outsideAnswer = Asker.Outside.WRITE_MINE;
+        t.outsideAnswer = Dialogs.Outside.WRITE_MINE;
         t.keys(KeyCode.CONTROL, KeyCode.S);
         t.settle();
         assertThat(ProjectFile.read(mine).scenes().getFirst().board().elements()).hasSize(1);
@@ -145,7 +145,7 @@ class RecoveryDeskTest extends InWindow {
         t.settle();
         assertThat(t.outsideAsked).as("it is mine now").isEqualTo(asked);
         ProjectFile.write(theirs, mine);
-        t.outsideAnswer = Asker.Outside.TAKE_THEIRS;
+        t.outsideAnswer = Dialogs.Outside.TAKE_THEIRS;
         t.keys(KeyCode.CONTROL, KeyCode.S);
         t.until(() -> t.studio.project().name().equals("Theirs"));
     }
@@ -190,7 +190,7 @@ class RecoveryDeskTest extends InWindow {
             Platform.startup(() -> {
                 Look.theme(false);
                 var stage = new Stage();
-                var w = new Workshop(Project.empty("Untitled", new Point(1, 100), 24), Settings.load(), new WindowAsker(() -> stage), url -> { });
+                var w = new Workshop(Project.empty("Untitled", new Point(1, 100), 24), Settings.load(), new WindowDialogs(() -> stage), url -> { });
                 var window = new MainWindow(w);
                 window.open(stage, 900, 600);
                 stage.show();

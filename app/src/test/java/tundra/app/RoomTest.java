@@ -14,7 +14,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
@@ -45,7 +45,7 @@ class RoomTest extends InWindow {
             return;
         }
         Bounds b = n.localToScene(n.getLayoutBounds());
-        boolean button = n instanceof Press || n instanceof javafx.scene.control.Control;
+        boolean button = n instanceof LightButton || n instanceof javafx.scene.control.Control;
         if (button && n.isManaged() && b.getWidth() > 0 && (b.getMaxX() > wide + 1 || b.getMaxY() > high + 1 || b.getMinX() < -1 || b.getMinY() < -1)) {
             out.add((n.getId() == null ? n.getClass().getSimpleName() + n.getStyleClass() : n.getId()) + " " + Math.round(b.getMinX()) + "–" + Math.round(b.getMaxX()) + ", " + Math.round(b.getMinY()) + "–" + Math.round(b.getMaxY()));
         }

@@ -133,7 +133,7 @@ class TryItTest extends InWindow {
         page.until("String(innerWidth < " + (before - 80) + " && window.marked === 1)", "true");
         // the page follows the hand a little later
         t.settle();
-        int now = Integer.parseInt(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText()).replaceAll("\\D", ""));
+        int now = Integer.parseInt(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("try-width")).getText()).replaceAll("\\D", ""));
         page.until("String(innerWidth)", "" + now);
         RealWindow.fx(() -> {
             handle.requestFocus();
@@ -141,7 +141,7 @@ class TryItTest extends InWindow {
         });
         t.keys(KeyCode.RIGHT);
         page.until("String(innerWidth)", "" + (now + 10));
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText())).isEqualTo(now + 10 + " px wide");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("try-width")).getText())).isEqualTo(now + 10 + " px wide");
     }
 
     @Test
@@ -157,7 +157,7 @@ class TryItTest extends InWindow {
         page.until("innerHeight + ' ' + window.marked", before - 20 + " 1");
         as("try-dark");
         page.until("String(matchMedia('(prefers-color-scheme: dark)').matches)", "true");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.Press) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20) + " high, dark");
+        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20) + " high, dark");
         as("try-dark");
         as("try-width-0");
         page.until("String(innerHeight)", "" + before);

@@ -100,7 +100,7 @@ class WholeWayTest {
         Path file = folder.resolve("first.tundra");
         assertThat(t.stage.getTitle()).isEqualTo("first — Tundra");
         assertThat(ProjectFile.read(file).scenes()).isEqualTo(made.scenes());
-        t.newPiece = new tundra.app.job.Asker.NewPiece(new Point(300, 200), 12);
+        t.newPiece = new tundra.app.job.Dialogs.NewPiece(new Point(300, 200), 12);
         t.keys(KeyCode.CONTROL, KeyCode.N);
         assertThat(t.studio.board().size()).isEqualTo(new Point(300, 200));
         assertThat(t.unsavedAsked).isZero();

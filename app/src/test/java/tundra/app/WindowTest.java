@@ -14,7 +14,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.core.geometry.Point;
@@ -66,8 +66,8 @@ class WindowTest extends InWindow {
         t.keys(KeyCode.R);
         t.drag(t.canvas(50, 50), t.canvas(90, 90));
         Project mine = t.studio.project();
-        t.newPiece = new Asker.NewPiece(new Point(100, 100), 12);
-        t.unsavedAnswer = Asker.Unsaved.CANCEL;
+        t.newPiece = new Dialogs.NewPiece(new Point(100, 100), 12);
+        t.unsavedAnswer = Dialogs.Unsaved.CANCEL;
         t.keys(KeyCode.CONTROL, KeyCode.N);
         assertThat(t.unsavedAsked).isEqualTo(1);
         assertThat(t.studio.project()).isSameAs(mine);
@@ -77,7 +77,7 @@ class WindowTest extends InWindow {
         });
         assertThat(t.unsavedAsked).isEqualTo(2);
         assertThat(t.stage.isShowing()).isTrue();
-        t.unsavedAnswer = Asker.Unsaved.DISCARD;
+        t.unsavedAnswer = Dialogs.Unsaved.DISCARD;
         t.keys(KeyCode.CONTROL, KeyCode.N);
         assertThat(t.studio.project().frameRate()).isEqualTo(12);
         assertThat(t.words("saved-state")).isEqualTo("new\n");

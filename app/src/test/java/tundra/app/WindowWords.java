@@ -15,8 +15,8 @@ import javafx.stage.Window;
 import tundra.app.command.Command;
 import tundra.app.help.HelpPage;
 import tundra.app.studio.Desk;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.WholeWords;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
@@ -42,11 +42,11 @@ final class WindowWords {
         if (n instanceof Text x) {
             room(x);
         }
-        if (n instanceof Caption c) {
+        if (n instanceof LightLabel c) {
             word(c.getText());
         } else if (n instanceof Labeled l) {
             word(l.getText());
-        } else if (n instanceof Text x && !n.getClass().getSimpleName().equals("LabeledText") && !(n.getParent() instanceof Caption)) {
+        } else if (n instanceof Text x && !n.getClass().getSimpleName().equals("LabeledText") && !(n.getParent() instanceof LightLabel)) {
             word(x.getText());
         } else if (n instanceof TextInputControl f) {
             word(f.getPromptText());
@@ -70,7 +70,7 @@ final class WindowWords {
     /** Words that end by dots which nobody wrote have no room; where pointing at them tells something of their own it is their button's. */
     private void room(Text x) {
         Node of = x.getParent();
-        String whole = of instanceof Caption c ? c.getText() : of instanceof Labeled l ? l.getText() : null;
+        String whole = of instanceof LightLabel c ? c.getText() : of instanceof Labeled l ? l.getText() : null;
         String shown = x.getText();
         if (whole == null || whole.isBlank() || !shown.isEmpty() && !shown.endsWith("…") && !shown.endsWith("...") || whole.endsWith("…") && !shown.isEmpty() || shown.isEmpty() && whole.length() < 3 || of.getLayoutBounds().getWidth() == 0) {
             return;
@@ -89,7 +89,7 @@ final class WindowWords {
         }
         boolean button = false;
         for (Node n = of; n != null && !button; n = n.getParent()) {
-            button = n instanceof ButtonBase || n instanceof Press;
+            button = n instanceof ButtonBase || n instanceof LightButton;
         }
         (button || WholeWords.whole(of) == null ? lost : cut).add(place + ": " + whole + " → " + shown);
     }

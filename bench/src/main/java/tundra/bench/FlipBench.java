@@ -7,7 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import tundra.core.file.ProjectFile;
-import tundra.core.flip.Ghosts;
+import tundra.core.flip.OnionLayers;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -82,7 +82,7 @@ final class FlipBench {
         }
         Files.delete(file);
         var builder = new FrameBuilder(p.scenes().getFirst().board(), Fonts.BUNDLED);
-        var ghosts = new Ghosts();
+        var ghosts = new OnionLayers();
         String book = p.scenes().getFirst().board().elements().getFirst().id();
         try (var painter = new Painter(); var store = new StillStore(painter);
                 var bands = new Bands(ByteBuffer.allocateDirect(4 * Pieces.WIDTH * Pieces.HEIGHT), Pieces.WIDTH, Pieces.HEIGHT)) {

@@ -17,7 +17,7 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
 import tundra.app.commands.Workshop;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.timeline.TimelineCanvas;
@@ -40,7 +40,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Drags in the real window with real mouse events: the interface thread's own time for each, and the pictures it gives. */
-public final class HandBench implements Asker {
+public final class HandBench implements Dialogs {
     private static final int EVENTS = 240;
     private Stage stage;
     private MainWindow window;

@@ -7,7 +7,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import tundra.core.frame.Heard;
+import tundra.core.frame.AudibleSounds;
 import tundra.core.model.Asset;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
@@ -31,7 +31,7 @@ final class FilmSound implements Sounding {
             var ofMotifs = new HashSet<PlacedSound>();
             for (Timeline t : s.board().timelines()) {
                 if (t.starts() && t.scroll() == null) {
-                    for (PlacedSound x : Heard.on(p, s.board(), t)) {
+                    for (PlacedSound x : AudibleSounds.on(p, s.board(), t)) {
                         if (!t.sounds().contains(x) && !ofMotifs.add(x)) {
                             // a motif with a clock of its own is heard with whatever plays, once
                             continue;

@@ -44,7 +44,7 @@ public final class Painter implements AutoCloseable {
     private final Pictures pictures = new Pictures();
     private final Films films = new Films();
     private Fonts fonts = Fonts.BUNDLED;
-    private GhostImages ghosts;
+    private OnionImages ghosts;
     private SharedMotifs shared;
     private final Map<Outline, Path> paths = new IdentityHashMap<>();
     private final Paint fill = new Paint().setAntiAlias(true);
@@ -86,9 +86,9 @@ public final class Painter implements AutoCloseable {
             double scale = fit(c, s.frame, room.width, room.height);
             var size = s.frame.size();
             c.translate((float) (l.x() * size.x()), (float) (l.y() * size.y())).scale((float) l.scaleX(), (float) l.scaleY());
-            c.clipRect(Shapes.rect(size));
+            c.clipRect(SkiaShapes.rect(size));
             if (l.opacity() < 1) {
-                c.saveLayerAlpha(Shapes.rect(size), (int) Math.round(255 * l.opacity()));
+                c.saveLayerAlpha(SkiaShapes.rect(size), (int) Math.round(255 * l.opacity()));
             }
             if (!room.clear) {
                 background(c, s.frame);
@@ -109,9 +109,9 @@ public final class Painter implements AutoCloseable {
             int saved = c.save();
             double across = at.width() / size.x(), down = at.height() / size.y();
             c.translate((float) at.x(), (float) at.y()).scale((float) across, (float) down);
-            c.clipRect(Shapes.rect(size));
+            c.clipRect(SkiaShapes.rect(size));
             if (s.state().opacity() < 1) {
-                c.saveLayerAlpha(Shapes.rect(size), (int) Math.round(255 * s.state().opacity()));
+                c.saveLayerAlpha(SkiaShapes.rect(size), (int) Math.round(255 * s.state().opacity()));
             }
             background(c, s.frame());
             picture(s.frame().nodes(), () -> nodes(c, s.frame().nodes(), across * room.width / window.x()));
@@ -125,7 +125,7 @@ public final class Painter implements AutoCloseable {
         var size = frame.size();
         double scale = Math.min(width / size.x(), height / size.y());
         c.translate((float) ((width - size.x() * scale) / 2), (float) ((height - size.y() * scale) / 2)).scale((float) scale, (float) scale);
-        c.clipRect(Shapes.rect(size));
+        c.clipRect(SkiaShapes.rect(size));
         return scale;
     }
 
@@ -140,7 +140,7 @@ public final class Painter implements AutoCloseable {
     }
 
     /** Ghosts are taken from there where it has them; null paints all of them. */
-    void use(GhostImages images) {
+    void use(OnionImages images) {
         ghosts = images;
     }
 
@@ -151,7 +151,7 @@ public final class Painter implements AutoCloseable {
     }
 
     void background(Canvas canvas, Frame frame) {
-        canvas.drawRect(Shapes.rect(frame.size()), fill.setColor(frame.background().argb()).setAntiAlias(false));
+        canvas.drawRect(SkiaShapes.rect(frame.size()), fill.setColor(frame.background().argb()).setAntiAlias(false));
         fill.setAntiAlias(true);
     }
 
@@ -232,7 +232,7 @@ public final class Painter implements AutoCloseable {
             stroke.setPathEffect(dashes);
             if (s.form() instanceof Form.Box b && b.radius() > 0) {
                 // dashes start where a browser starts them: after the top left corner
-                try (var builder = new PathBuilder(); Path p = builder.addRRect(Shapes.rounded(b), PathDirection.CLOCKWISE, 0).build()) {
+                try (var builder = new PathBuilder(); Path p = builder.addRRect(SkiaShapes.rounded(b), PathDirection.CLOCKWISE, 0).build()) {
                     canvas.drawPath(p, stroke);
                 }
             } else {
@@ -245,9 +245,9 @@ public final class Painter implements AutoCloseable {
 
     private void form(Canvas canvas, Form form, Paint paint) {
         switch (form) {
-            case Form.Box b when b.radius() <= 0 -> canvas.drawRect(Shapes.rect(b.size()), paint);
-            case Form.Box b -> canvas.drawRRect(Shapes.rounded(b), paint);
-            case Form.Oval o -> canvas.drawOval(Shapes.rect(o.size()), paint);
+            case Form.Box b when b.radius() <= 0 -> canvas.drawRect(SkiaShapes.rect(b.size()), paint);
+            case Form.Box b -> canvas.drawRRect(SkiaShapes.rounded(b), paint);
+            case Form.Oval o -> canvas.drawOval(SkiaShapes.rect(o.size()), paint);
             case Form.Curve c when c.evenOdd() -> {
                 try (Path odd = path(c.outline()).makeWithFillMode(PathFillMode.EVEN_ODD)) {
                     canvas.drawPath(odd, paint);
@@ -262,7 +262,7 @@ public final class Painter implements AutoCloseable {
             paths.values().forEach(Path::close);
             paths.clear();
         }
-        return paths.computeIfAbsent(outline, Shapes::path);
+        return paths.computeIfAbsent(outline, SkiaShapes::path);
     }
 
     private void image(Canvas canvas, Mark.Image i, double alpha, double scale) {
@@ -271,7 +271,7 @@ public final class Painter implements AutoCloseable {
             try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true);
                     ColorFilter tint = i.tint() == null ? null : ColorFilter.makeBlend(i.tint().argb(), BlendMode.SRC_IN)) {
                 paint.setColorFilter(tint);
-                canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Shapes.rect(i.size()),
+                canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), SkiaShapes.rect(i.size()),
                         SamplingMode.LINEAR, paint, true);
             }
         }
@@ -287,7 +287,7 @@ public final class Painter implements AutoCloseable {
         double w = image.getWidth() * (f.fits().equals("stretch") ? kx : k), h = image.getHeight() * (f.fits().equals("stretch") ? ky : k);
         try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true)) {
             int saved = canvas.save();
-            canvas.clipRect(Shapes.rect(f.size()), true);
+            canvas.clipRect(SkiaShapes.rect(f.size()), true);
             canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Rect.makeXYWH((float) ((f.size().x() - w) / 2), (float) ((f.size().y() - h) / 2), (float) w, (float) h), SamplingMode.LINEAR, paint, true);
             canvas.restoreToCount(saved);
         }

@@ -19,7 +19,7 @@ import tundra.core.geometry.Rect;
 public final class StillStore implements AutoCloseable {
     private final Painter painter;
     private final MovingGroups moving;
-    private final GhostImages ghosts;
+    private final OnionImages ghosts;
     private List<Kept> kept = new ArrayList<>();
     private Set<Same> before = Set.of();
     private View view;
@@ -68,7 +68,7 @@ public final class StillStore implements AutoCloseable {
     public StillStore(Painter painter) {
         this.painter = painter;
         this.moving = new MovingGroups(painter);
-        this.ghosts = new GhostImages(painter);
+        this.ghosts = new OnionImages(painter);
     }
 
     /**
@@ -105,7 +105,7 @@ public final class StillStore implements AutoCloseable {
             }
         }
         flush(canvas, run, next);
-        painter.use((GhostImages) null);
+        painter.use((OnionImages) null);
         canvas.restore();
         kept.stream().filter(k -> !next.contains(k)).forEach(Kept::close);
         kept = next;

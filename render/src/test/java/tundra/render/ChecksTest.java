@@ -63,7 +63,7 @@ class ChecksTest {
     }
 
     private static List<Finding> check(Project p) {
-        try (var eyes = new SkiaEyes()) {
+        try (var eyes = new SkiaImageComparer()) {
             return Checks.run(p, Fonts.BUNDLED, eyes, Checks.JUMP, Progress.NONE);
         }
     }
@@ -229,7 +229,7 @@ class ChecksTest {
                 argb[y * 40 + x] = 0xFF336699;
             }
         }
-        var ink = SkiaEyes.ink(tundra.core.model.Asset.picture("a.png", "image/png", 40, 20, Rasters.png(argb, 40, 20)));
+        var ink = SkiaImageComparer.ink(tundra.core.model.Asset.picture("a.png", "image/png", 40, 20, Rasters.png(argb, 40, 20)));
         assertThat(ink.bounds()).isEqualTo(new tundra.core.geometry.Rect(0.25, 0.25, 0.25, 0.5));
         assertThat(ink.area()).isEqualTo(0.125);
         assertThat(ink.centre()).isEqualTo(new Point(0.375, 0.5));

@@ -6,7 +6,7 @@ import io.github.humbleui.skija.Surface;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
-import tundra.core.flip.Ghosts;
+import tundra.core.flip.OnionLayers;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
@@ -26,7 +26,7 @@ import tundra.core.model.Values;
 class GhostImagesTest {
     private static final OnionSkin SKIN = OnionSkin.STANDARD.withRange(2, 2).withOutlines(false);
     private final FrameBuilder builder = new FrameBuilder(board(), Fonts.BUNDLED);
-    private final Ghosts ghosts = new Ghosts();
+    private final OnionLayers ghosts = new OnionLayers();
 
     private static Board board() {
         var drawings = new ArrayList<Drawing>();
@@ -75,7 +75,7 @@ class GhostImagesTest {
 
     @Test
     void standingStillForAFrameDropsNoImage() {
-        try (var painter = new Painter(); var images = new GhostImages(painter)) {
+        try (var painter = new Painter(); var images = new OnionImages(painter)) {
             images.prepare(step(2, SKIN).nodes(), Affine.IDENTITY, 300, 150);
             assertThat(images.images()).as("two before, two after").isEqualTo(4);
             // a frame in which nothing is new, and one in which only something else is

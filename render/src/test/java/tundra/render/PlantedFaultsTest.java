@@ -40,7 +40,7 @@ class PlantedFaultsTest {
     private static final int PIECES = 5;
 
     private static List<Finding> found(Project p) {
-        try (var eyes = new SkiaEyes()) {
+        try (var eyes = new SkiaImageComparer()) {
             return Checks.run(p, Fonts.of(p.assets()), eyes, Checks.JUMP, Progress.NONE);
         }
     }

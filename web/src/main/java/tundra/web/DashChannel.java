@@ -6,7 +6,7 @@ import java.util.function.BiConsumer;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
 import tundra.core.frame.Form;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Outline;
@@ -150,7 +150,7 @@ final class DashChannel implements Channel {
 
     /** Null for a contour that isn't there. */
     private static Form form(PageElement e, Values v, int contour) {
-        Form form = Marks.form((Content.Shape) Marks.resolved(e.content(), v), v);
+        Form form = ElementPaint.form((Content.Shape) ElementPaint.resolved(e.content(), v), v);
         if (contour < 0) {
             return form;
         }

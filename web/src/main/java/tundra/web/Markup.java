@@ -13,7 +13,7 @@ import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Reactions;
 import tundra.core.frame.Blending;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Contour;
@@ -71,7 +71,7 @@ final class Markup {
         this.measure = measure;
         var nothing = new Board(new Point(1, 1), Values.NONE, List.of(), List.of(), List.of());
         // stands for whatever instance a reaction of a motif happens in: only its outer box is known, and nothing of it is written
-        elements.put(Slot.INSTANCE, new PageElement(nothing, Reactions.INSTANCE, Boxed.of(nothing, Reactions.INSTANCE, new Point(1, 1)), measure, false));
+        elements.put(Slot.INSTANCE, new PageElement(nothing, Reactions.INSTANCE, PartNames.of(nothing, Reactions.INSTANCE, new Point(1, 1)), measure, false));
     }
 
     String html() {
@@ -226,7 +226,7 @@ final class Markup {
             return;
         }
         boards.put(e.id(), board);
-        Boxed box = Boxed.of(board, e, box(e));
+        PartNames box = PartNames.of(board, e, box(e));
         var page = new PageElement(board, e, box, measure, Blending.passes(board, e) && blends(e));
         elements.put(e.id(), page);
         e.effects().forEach(x -> elements.put(x.id(), page));
@@ -343,7 +343,7 @@ final class Markup {
 
     private Point box(Element e) {
         return switch (e.content()) {
-            case Content.Text t -> TextLayout.of((Content.Text) Marks.resolved(t, e.rest()), measure).box();
+            case Content.Text t -> TextLayout.of((Content.Text) ElementPaint.resolved(t, e.rest()), measure).box();
             case Content.Parent g -> g.box();
             case Content.Instance i -> i.box();
             default -> e.rest().get(Properties.SIZE);
@@ -379,7 +379,7 @@ final class Markup {
             default -> out.append("<path class=\"").append(name).append("\" d=\"").append(FormChannel.data(s, e.box().size())).append('"').append(paints).append("/>");
         }
         if (split) {
-            List<Contour> contours = Marks.form(s, e.element().rest()).outline().contours();
+            List<Contour> contours = ElementPaint.form(s, e.element().rest()).outline().contours();
             List<String> names = e.strokes();
             for (int i = 0; i < names.size(); i++) {
                 var one = new Outline(i < contours.size() ? List.of(contours.get(i)) : List.of());

@@ -13,7 +13,7 @@ import tundra.core.model.Property;
  *
  * @param lets whether what it holds blends with what lies behind it
  */
-record PageElement(Board board, Element element, Boxed box, TextMeasurer measure, boolean lets) {
+record PageElement(Board board, Element element, PartNames box, TextMeasurer measure, boolean lets) {
     /** What is the same element is the same. */
     @Override
     public boolean equals(Object o) {

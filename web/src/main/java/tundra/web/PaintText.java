@@ -5,7 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -114,7 +114,7 @@ final class PaintText {
     }
 
     private static boolean fillsBox(Content.Shape s, Element e, Point box) {
-        Rect r = Marks.form(s, e.rest()).outline().bounds();
+        Rect r = ElementPaint.form(s, e.rest()).outline().bounds();
         return r != null && r.width() > 0 && r.height() > 0
                 && Math.abs(r.x()) + Math.abs(r.y()) + Math.abs(r.width() - box.x()) + Math.abs(r.height() - box.y()) < 0.01;
     }

@@ -3,7 +3,7 @@ package tundra.web;
 import java.util.List;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
 import tundra.core.model.Properties;
@@ -54,7 +54,7 @@ final class SizeChannel implements Channel {
 
     /** Of a shape: one without any width isn't painted by browsers, and its stroke is a line. */
     private static String side(double v) {
-        return CssText.px(Math.max(Marks.THIN, v));
+        return CssText.px(Math.max(ElementPaint.THIN, v));
     }
 
     @Override

@@ -5,7 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.frame.TextLayout;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Board;
@@ -47,7 +47,7 @@ final class TextChannel implements Channel {
 
     /** The text as it rests. */
     static Content.Text rest(PageElement e) {
-        return (Content.Text) Marks.resolved(e.content(), e.element().rest());
+        return (Content.Text) ElementPaint.resolved(e.content(), e.element().rest());
     }
 
     /** The weights that a text rests or is keyed to. */

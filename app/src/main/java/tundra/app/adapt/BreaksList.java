@@ -11,8 +11,8 @@ import tundra.app.command.Commands;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 import tundra.core.check.TouchAreas;
 import tundra.core.fit.Breaks;
 import tundra.core.fit.Layouts;
@@ -50,7 +50,7 @@ public final class BreaksList extends VBox {
         Set<String> tapped = TouchAreas.reacting(studio.kept(), b);
         long time = studio.playhead();
         var fonts = studio.fonts();
-        rows.getChildren().setAll(new Caption("looking …", "quiet", "small"));
+        rows.getChildren().setAll(new LightLabel("looking …", "quiet", "small"));
         jobs.start(p -> Breaks.of(b, LEAST, MOST, tapped, fonts, time, p), share -> { }, found -> show(b, found), rows.getChildren()::clear);
     }
 
@@ -58,14 +58,14 @@ public final class BreaksList extends VBox {
         of = b;
         rows.getChildren().clear();
         if (found.isEmpty()) {
-            rows.getChildren().add(new Caption("right from " + LEAST + " to " + MOST + " px", "quiet", "small"));
+            rows.getChildren().add(new LightLabel("right from " + LEAST + " to " + MOST + " px", "quiet", "small"));
         }
         for (Breaks.Break x : found.subList(0, Math.min(SHOWN, found.size()))) {
-            var words = new Caption(x.width() + " px: " + Breaks.words(b, x.problem()), "small");
+            var words = new LightLabel(x.width() + " px: " + Breaks.words(b, x.problem()), "small");
             words.setMinWidth(0);
             HBox.setHgrow(words, Priority.ALWAYS);
             Buttons.tip(words, x.width() + " px: " + Breaks.words(b, x.problem()));
-            var make = new Press("Layout here");
+            var make = new LightButton("Layout here");
             make.setId("break-" + x.width());
             make.setMinWidth(USE_PREF_SIZE);
             make.setOnAction(() -> make(x.width()));
@@ -74,7 +74,7 @@ public final class BreaksList extends VBox {
             rows.getChildren().add(row);
         }
         if (found.size() > SHOWN) {
-            rows.getChildren().add(new Caption("and " + (found.size() - SHOWN) + " more", "quiet", "small"));
+            rows.getChildren().add(new LightLabel("and " + (found.size() - SHOWN) + " more", "quiet", "small"));
         }
     }
 

@@ -12,8 +12,8 @@ import javafx.scene.layout.HBox;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 import tundra.core.model.Layout;
 
 /** Above the canvas of every desk once a scene has layouts: which one is worked on, where changes go, and who follows. */
@@ -22,7 +22,7 @@ public final class LayoutBar extends HBox {
     private final HBox layouts = new HBox();
     private final HBox scopes = new HBox();
     /** In place of all of them beside each other where there is no room for that. */
-    private final Press chooser = new Press("");
+    private final LightButton chooser = new LightButton("");
     private final Label title = new Label("Layout");
     private final ToggleButton every = new ToggleButton("every layout");
     private final ToggleButton only = new ToggleButton("this one only");
@@ -44,7 +44,7 @@ public final class LayoutBar extends HBox {
         layouts.setMinWidth(USE_PREF_SIZE);
         setMinWidth(0);
         chooser.setId("layout-choose");
-        chooser.setMark(Buttons.opener(), Caption.Place.AFTER);
+        chooser.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         Buttons.tip(chooser, "The layout that is worked on");
         Buttons.menu(chooser, () -> layouts.getChildren().stream().map(n -> {
             var b = (ToggleButton) n;

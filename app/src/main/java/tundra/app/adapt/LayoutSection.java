@@ -11,7 +11,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Preset;
@@ -59,7 +59,7 @@ public final class LayoutSection extends VBox {
         to.onChange((v, merge) -> range(studio.layout().from(), v <= 0 ? Layout.WIDEST : (int) Math.rint(v), merge));
         width.onChange((v, merge) -> size(new Point(v, studio.drawn().size().y()), merge));
         height.onChange((v, merge) -> size(new Point(studio.drawn().size().x(), v), merge));
-        var make = new Press("New layout");
+        var make = new LightButton("New layout");
         make.setId("layout-make");
         Buttons.menu(make, () -> {
             var items = new ArrayList<MenuItem>();

@@ -16,12 +16,12 @@ import tundra.render.SoundReader;
 public final class ArtReader {
     private ArtReader() {}
 
-    public static Brought read(Path file) throws IOException {
+    public static ImportedArt read(Path file) throws IOException {
         String name = file.getFileName().toString();
         if (Files.exists(file) && !Files.isRegularFile(file)) {
             throw new IOException("“" + name + "” can't be brought in: it is " + (Files.isDirectory(file) ? "a folder" : "no file, but a pipe or a device") + ". Nothing was changed.");
         }
-        Brought part = PartReader.read(name, file);
+        ImportedArt part = PartReader.read(name, file);
         if (part != null) {
             return part;
         }
@@ -31,21 +31,21 @@ public final class ArtReader {
         if (Files.isRegularFile(file) && Files.size(file) < Limits.ENTRY_BYTES) {
             byte[] start = start(file);
             if (FontReader.isFont(start)) {
-                return new Brought.Kept(FontReader.read(name, Files.readAllBytes(file)));
+                return new ImportedArt.Kept(FontReader.read(name, Files.readAllBytes(file)));
             }
             if (SoundReader.type(start) != null) {
-                return new Brought.Kept(SoundReader.read(name, Files.readAllBytes(file)));
+                return new ImportedArt.Kept(SoundReader.read(name, Files.readAllBytes(file)));
             }
         }
-        return new Brought.Picture(PictureReader.read(file));
+        return new ImportedArt.Picture(PictureReader.read(file));
     }
 
-    public static Brought drawing(String name, byte[] data) throws IOException {
+    public static ImportedArt drawing(String name, byte[] data) throws IOException {
         var art = SvgReader.read(name, data, Fonts.BUNDLED, PictureReader::read);
         if (art.elements().isEmpty()) {
             throw new IOException("“" + name + "” can't be brought in: nothing in it can be seen. Nothing was changed.");
         }
-        return new Brought.Drawing(art);
+        return new ImportedArt.Drawing(art);
     }
 
     private static byte[] start(Path file) throws IOException {

@@ -27,7 +27,7 @@ public final class PartReader {
     private PartReader() {}
 
     /** Null for a file that is none of these. */
-    static Brought read(String name, Path file) throws IOException {
+    static ImportedArt read(String name, Path file) throws IOException {
         if (!Files.isRegularFile(file)) {
             return null;
         }
@@ -38,17 +38,17 @@ public final class PartReader {
         }
         if (VideoReader.type(start) != null) {
             Asset a = VideoReader.read(file);
-            return new Brought.Part(a.title(), a, new Point(a.width(), a.height()), (b, at) -> PlacedBlock.video(b, a, at));
+            return new ImportedArt.Part(a.title(), a, new Point(a.width(), a.height()), (b, at) -> PlacedBlock.video(b, a, at));
         }
         if (ending.endsWith(".mp4") || ending.endsWith(".webm") || ending.endsWith(".m4v")) {
             throw problem(name, "it is no video that can be read, or it is damaged or cut short");
         }
         if (ending.endsWith(".geojson") || ending.endsWith(".json")) {
             MapData map = map(name, file);
-            return new Brought.Part(name.replaceFirst("\\.(geo)?json$", ""), null, Blocks.MAP_BLOCK.box(), (b, at) -> PlacedBlock.map(b, name.replaceFirst("\\.(geo)?json$", ""), map, at));
+            return new ImportedArt.Part(name.replaceFirst("\\.(geo)?json$", ""), null, Blocks.MAP_BLOCK.box(), (b, at) -> PlacedBlock.map(b, name.replaceFirst("\\.(geo)?json$", ""), map, at));
         }
         if (ending.endsWith(".vtt")) {
-            return new Brought.Kept(words(name, file));
+            return new ImportedArt.Kept(words(name, file));
         }
         return null;
     }
@@ -83,7 +83,7 @@ public final class PartReader {
     }
 
     /** The files of a page, which are published along. What leads out of the folder is refused. */
-    public static Brought folder(Path folder) throws IOException {
+    public static ImportedArt folder(Path folder) throws IOException {
         String name = folder.getFileName().toString();
         var out = new ByteArrayOutputStream();
         Path root = folder.toRealPath();
@@ -109,7 +109,7 @@ public final class PartReader {
             }
         }
         Asset a = Asset.file(name, Asset.FILES, out.toByteArray());
-        return new Brought.Part(name, a, Blocks.PAGE.box(), (b, at) -> PlacedBlock.page(b, a, at));
+        return new ImportedArt.Part(name, a, Blocks.PAGE.box(), (b, at) -> PlacedBlock.page(b, a, at));
     }
 
     private static FileProblem problem(String name, String why) {

@@ -42,7 +42,7 @@ import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
-import tundra.render.SkiaEyes;
+import tundra.render.SkiaImageComparer;
 import tundra.render.Still;
 
 /** What looks wrong in the piece, over any desk: each finding says where it is, goes there, and mends itself where that is safe. */
@@ -184,7 +184,7 @@ public final class ChecksPanel extends VBox implements Settles {
         progress.setProgress(0);
         Work.start("checks", () -> {
             List<Finding> found;
-            try (var eyes = new SkiaEyes()) {
+            try (var eyes = new SkiaImageComparer()) {
                 found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, Progress.of(x -> Platform.runLater(() -> progress.setProgress(x)), mine::get));
             } catch (RuntimeException e) {
                 Platform.runLater(() -> {

@@ -16,7 +16,7 @@ import tundra.core.edit.TimeText;
 import tundra.core.model.Project;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
-import tundra.render.SkiaEyes;
+import tundra.render.SkiaImageComparer;
 
 @Command(name = "check", mixinStandardHelpOptions = true,
         description = "Looks a project over. Exit code 0 when nothing was found, 2 when something was, 1 when it can't be read.")
@@ -37,7 +37,7 @@ final class CheckCommand implements Callable<Integer> {
         }
         Project p = layout.of(Opening.of(file));
         List<Finding> found, quiet;
-        try (var eyes = new SkiaEyes()) {
+        try (var eyes = new SkiaImageComparer()) {
             var everything = Checks.run(p, Fonts.of(p.assets()), eyes, jump / 100, Progress.NONE);
             quiet = everything.stream().filter(f -> f.muted(p) != null).toList();
             found = everything.stream().filter(f -> f.muted(p) == null).toList();

@@ -41,7 +41,7 @@ final class FrameOptions {
     }
 
     Frame frame(Project p) {
-        Place place = Scenes.of(p, scene);
+        Place place = PlaceFinder.of(p, scene);
         Board board = layout.of(place.name(), place.board(), Fonts.of(p.assets()));
         return Frames.of(p, board, Fonts.of(p.assets())).at(moment(board));
     }

@@ -10,7 +10,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.app.art.ArtReader;
-import tundra.app.art.Brought;
+import tundra.app.art.ImportedArt;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
@@ -33,16 +33,16 @@ final class ImportCommand implements Callable<Integer> {
         if (Files.exists(to) && !(force && Files.isRegularFile(to))) {
             throw new IllegalArgumentException("“" + to.getFileName() + "” is there already and was left as it is. Name another file, or write over it with --force.");
         }
-        var all = new LinkedHashMap<Path, Brought>();
+        var all = new LinkedHashMap<Path, ImportedArt>();
         for (Path file : art) {
             all.put(file, ArtReader.read(file));
         }
         Point canvas = size != null ? Sizes.parse(size)
-                : all.values().stream().map(Brought::size).filter(Objects::nonNull).findFirst().orElse(new Point(1280, 720));
+                : all.values().stream().map(ImportedArt::size).filter(Objects::nonNull).findFirst().orElse(new Point(1280, 720));
         Project p = Project.empty(to.getFileName().toString().replaceFirst("\\.tundra$", ""),
                 new Point(Math.max(1, Math.min(8192, canvas.x())), Math.max(1, Math.min(8192, canvas.y()))), 24);
         for (Path file : art) {
-            Brought b = all.get(file);
+            ImportedArt b = all.get(file);
             p = b.addTo(p, p.scenes().getFirst().id()).project();
             b.report().forEach(line -> System.err.println(file.getFileName() + ": " + line + "."));
         }

@@ -100,7 +100,7 @@ final class OutputCommand implements Callable<Integer> {
         Project p = layout.of(Opening.of(file));
         Slot of = kind.settings().stream().map(LabelledSlot::slot).filter(s -> s.type() == Slot.Type.SCENE).findFirst().orElse(null);
         if (scene != null && of != null) {
-            Place place = of.takesAll() && scene.equals("all") ? null : Scenes.of(p, scene);
+            Place place = of.takesAll() && scene.equals("all") ? null : PlaceFinder.of(p, scene);
             if (place != null && p.scene(place.id()) == null) {
                 // a motif is shown as a scene of its own
                 p = p.withScenes(Stream.concat(p.scenes().stream(), Stream.of(new Scene(place.id() + "-scene", place.name(), place.board()))).toList());

@@ -75,7 +75,7 @@ final class SheetCommand implements Callable<Integer> {
     }
 
     private SheetFile.Series pictures(Project p) {
-        var of = Scenes.of(p, scene);
+        var of = PlaceFinder.of(p, scene);
         Board board = of.board();
         var builder = Frames.of(p, board, Fonts.of(p.assets()));
         if (flipbook == null) {

@@ -20,7 +20,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
 import tundra.app.window.MainWindow;
-import tundra.app.window.WindowAsker;
+import tundra.app.window.WindowDialogs;
 import tundra.core.model.Element;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
@@ -69,7 +69,7 @@ final class ShotApp {
         Language.use(state.language());
         tundra.app.widget.Translated.start();
         var stage = new Stage();
-        var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowAsker(() -> stage), url -> { });
+        var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowDialogs(() -> stage), url -> { });
         var window = new MainWindow(w);
         window.open(stage, state.size().x(), state.size().y());
         Scene scene = stage.getScene();

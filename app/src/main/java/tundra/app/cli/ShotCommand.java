@@ -62,7 +62,7 @@ final class ShotCommand implements Callable<Integer> {
             throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact, adapt and publish.", e);
         }
         Project p = file == null ? tundra.app.TundraApp.blank() : Opening.of(file);
-        var named = Scenes.of(p, scene);
+        var named = PlaceFinder.of(p, scene);
         if (layout != null) {
             LayoutOptions.named(named.name(), named.board(), layout);
         }

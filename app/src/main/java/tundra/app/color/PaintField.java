@@ -9,9 +9,9 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import tundra.app.studio.Studio;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.RestingField;
 import tundra.core.model.Color;
 import tundra.core.model.Gradient;
@@ -23,7 +23,7 @@ public final class PaintField extends HBox {
     private final Studio studio;
     private final String name;
     private final boolean gradients;
-    private final Press swatch = new Press("");
+    private final LightButton swatch = new LightButton("");
     private final Canvas sample = new Canvas(20, 18);
     private final RestingField hex;
     /** What a gradient is; null until there was one. */
@@ -42,7 +42,7 @@ public final class PaintField extends HBox {
         alpha = new NumberField(name + " opacity", "%", 0);
         setSpacing(6);
         setAlignment(Pos.CENTER_LEFT);
-        swatch.setMark(sample, Caption.Place.BEFORE);
+        swatch.setMark(sample, LightLabel.Place.BEFORE);
         swatch.getStyleClass().add("swatch-button");
         swatch.setAccessibleText(name + ": choose");
         swatch.setOnAction(() -> new PaintPopover(studio, name, gradients, paint, this::change, onGradient).show(swatch));

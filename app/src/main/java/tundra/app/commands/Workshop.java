@@ -7,11 +7,11 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
 import tundra.app.files.Autosave;
-import tundra.app.files.Copied;
+import tundra.app.files.CopiedContent;
 import tundra.app.files.FileJobs;
 import tundra.app.interact.BadgeOverlay;
 import tundra.app.interact.TouchOverlay;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.job.Troubles;
@@ -56,7 +56,7 @@ public final class Workshop {
     public final TouchOverlay touches;
     public final Studio studio;
     public final Settings settings;
-    public final Asker asker;
+    public final Dialogs asker;
     public final Commands commands = new Commands();
     public final Playback playback;
     public final ToolBox tools;
@@ -73,10 +73,10 @@ public final class Workshop {
     public final Browser browser;
     public final FileJobs files;
     public final Autosave autosave;
-    public final Copied copied = new Copied();
+    public final CopiedContent copied = new CopiedContent();
     public final Registering registering = new Registering();
 
-    public Workshop(Project project, Settings settings, Asker asker, Browser browser) {
+    public Workshop(Project project, Settings settings, Dialogs asker, Browser browser) {
         this.settings = settings;
         this.asker = asker;
         this.browser = browser;

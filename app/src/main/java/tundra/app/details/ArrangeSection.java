@@ -11,7 +11,7 @@ import tundra.app.command.Commands;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 
@@ -46,7 +46,7 @@ final class ArrangeSection extends VBox {
     private static FlowPane row(Commands commands, List<Part> parts) {
         var row = new FlowPane(4, 4);
         for (Part p : parts) {
-            Press b = Buttons.icon(commands.get(p.command()), p.icon(), 16);
+            LightButton b = Buttons.icon(commands.get(p.command()), p.icon(), 16);
             b.getStyleClass().add("flat");
             row.getChildren().add(b);
         }

@@ -10,7 +10,7 @@ import tundra.app.studio.Studio;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.GroupBox;
 import tundra.core.geometry.Point;
@@ -40,7 +40,7 @@ final class BoundsSection extends VBox {
         onCanvas.setId("bounds-on-canvas");
         onCanvas.setSelected(options.bounds);
         onCanvas.setOnAction(x -> options.bounds = onCanvas.isSelected());
-        Press fit = Buttons.text(commands.get(CommandIds.FIT_BOUNDS), "Fit to content");
+        LightButton fit = Buttons.text(commands.get(CommandIds.FIT_BOUNDS), "Fit to content");
         getChildren().addAll(title, new HBox(6, width, height), onCanvas, fit);
         refresh();
     }

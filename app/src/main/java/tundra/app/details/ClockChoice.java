@@ -5,12 +5,12 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import javafx.scene.shape.SVGPath;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 
 /** One of the two clocks, with a small picture of how it goes: a wave that runs on by itself, or one that a playhead draws. */
 final class ClockChoice extends VBox {
     private static final String WAVE = "M0 9C6 0 12 0 18 9S30 18 36 9", AGAIN = "M36 9C42 0 48 0 54 9S66 18 72 9";
-    private final Caption words = new Caption("", "quiet", "small");
+    private final LightLabel words = new LightLabel("", "quiet", "small");
     private final Runnable choose;
 
     ClockChoice(boolean own, Runnable choose) {
@@ -32,7 +32,7 @@ final class ClockChoice extends VBox {
             picture.getChildren().add(playhead);
         }
         words.setMinWidth(0);
-        getChildren().addAll(picture, new Caption(own ? "Own" : "Parent", "strong"), words);
+        getChildren().addAll(picture, new LightLabel(own ? "Own" : "Parent", "strong"), words);
         setCursor(Cursor.HAND);
         setFocusTraversable(true);
         setAccessibleText(own ? "Its own clock: runs by itself" : "In step with its timeline");

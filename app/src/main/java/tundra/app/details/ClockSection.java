@@ -11,7 +11,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.Motifs;
@@ -72,7 +72,7 @@ final class ClockSection extends VBox {
         });
         HBox.setHgrow(repeat, Priority.ALWAYS);
         HBox.setHgrow(motif, Priority.ALWAYS);
-        var open = new Press("Open");
+        var open = new LightButton("Open");
         open.setId("open-motif");
         open.getStyleClass().add("small-press");
         open.setMinWidth(USE_PREF_SIZE);

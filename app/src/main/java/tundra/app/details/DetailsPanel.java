@@ -19,7 +19,7 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.Paints;
 import tundra.app.tool.ToolOptions;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Translated;
@@ -150,7 +150,7 @@ public final class DetailsPanel extends TallPane {
             }
             if (drawings != null) {
                 drawings.refresh();
-                if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof Caption l) {
+                if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof LightLabel l) {
                     l.setText(drawingName());
                 }
             }
@@ -383,19 +383,19 @@ public final class DetailsPanel extends TallPane {
     }
 
     private static Node heading(String words, String chip) {
-        return heading(new Caption(words, "heading"), chip);
+        return heading(new LightLabel(words, "heading"), chip);
     }
 
     /** With a name that its maker gave, which is not translated. */
     private static Node named(String name, String chip) {
-        var n = Translated.own(new Caption("", "heading"));
+        var n = Translated.own(new LightLabel("", "heading"));
         n.setText(name);
         return heading(n, chip);
     }
 
-    private static Node heading(Caption n, String chip) {
+    private static Node heading(LightLabel n, String chip) {
         n.setMinWidth(0);
-        var h = new HBox(8, n, new Caption(chip, "chip", "chip-space"));
+        var h = new HBox(8, n, new LightLabel(chip, "chip", "chip-space"));
         h.setAlignment(Pos.CENTER_LEFT);
         return h;
     }

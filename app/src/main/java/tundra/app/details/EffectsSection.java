@@ -16,9 +16,9 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Effects;
 import tundra.core.model.Effect;
@@ -43,7 +43,7 @@ final class EffectsSection extends VBox {
         this.id = id;
         this.needs = needs;
         setId("effects");
-        var add = new Press("+ Effect");
+        var add = new LightButton("+ Effect");
         add.setId("add-effect");
         add.getStyleClass().addAll("flat", "small");
         Buttons.menu(add, () -> {
@@ -93,19 +93,19 @@ final class EffectsSection extends VBox {
 
     private Node card(Effect x) {
         String name = x.kind().label, low = name.toLowerCase(Locale.ROOT);
-        var grip = new Caption("⠿", "quiet");
+        var grip = new LightLabel("⠿", "quiet");
         grip.setAccessibleText("Drag to change the order");
-        var title = new Caption(name, "strong");
+        var title = new LightLabel(name, "strong");
         title.setMinWidth(0);
         title.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(title, Priority.ALWAYS);
-        var on = new Press(x.on() ? "on" : "off");
+        var on = new LightButton(x.on() ? "on" : "off");
         on.setId("effect-on-" + x.kind().key());
         on.getStyleClass().addAll("flat", "small");
         on.setAccessibleText((x.on() ? "Switch off " : "Switch on ") + low);
         on.setOnAction(() -> studio.edit((x.on() ? "Switch off " : "Switch on ") + low, b -> Effects.setOn(b, x.id(), !x.on())));
-        var off = new Press("");
-        off.setMark(Icon.CLOSE.node(13), Caption.Place.BEFORE);
+        var off = new LightButton("");
+        off.setMark(Icon.CLOSE.node(13), LightLabel.Place.BEFORE);
         off.getStyleClass().addAll("flat", "small");
         off.setId("effect-delete-" + x.kind().key());
         off.setAccessibleText("Take away " + low);

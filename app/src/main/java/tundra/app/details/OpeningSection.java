@@ -11,7 +11,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.Scenes;
@@ -78,7 +78,7 @@ final class OpeningSection extends VBox {
                 studio.editProject(over.isSelected() ? "Lie over all scenes" : "Be a scene among the others", null, p -> p.withPage(p.page().withOver(over.isSelected() ? id : "")));
             }
         });
-        var ways = new Press("Ways through the piece");
+        var ways = new LightButton("Ways through the piece");
         ways.setId("opening-ways");
         ways.getStyleClass().add("small-press");
         ways.setOnAction(() -> commands.run("ways"));

@@ -12,7 +12,7 @@ import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.Motifs;
@@ -31,7 +31,7 @@ final class PicturesSection extends VBox {
     private final ComboBox<Boolean> choice = new ComboBox<>();
     private final Label live = line("pictures-live");
     private final Label series = line("pictures-series");
-    private final Press work = new Press("Work it out");
+    private final LightButton work = new LightButton("Work it out");
     private final ProgressBar bar = new ProgressBar(0);
     private Runnable giveUp;
     private boolean showing;

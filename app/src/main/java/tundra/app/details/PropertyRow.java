@@ -20,11 +20,11 @@ import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.Paints;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Pivots;
 import tundra.core.edit.SplitPosition;
@@ -53,9 +53,9 @@ final class PropertyRow<T> extends NamedRow {
     private final Property<T> property;
     private final Needs needs;
     private final List<NumberField> numbers = new ArrayList<>();
-    private final Press key = new Press("");
+    private final LightButton key = new LightButton("");
     private final Circle dot = new Circle(3);
-    private Press link;
+    private LightButton link;
     private PaintField color;
     private ComboBox<T> choice;
     private boolean showing;
@@ -157,8 +157,8 @@ final class PropertyRow<T> extends NamedRow {
     }
 
     /** Lets the lines be as long as they are written. */
-    private Press free() {
-        var free = new Press("Free");
+    private LightButton free() {
+        var free = new LightButton("Free");
         free.setId("free-wrap");
         free.getStyleClass().add("small-press");
         free.setMinWidth(USE_PREF_SIZE);
@@ -198,10 +198,10 @@ final class PropertyRow<T> extends NamedRow {
     }
 
     /** The sign that links the two numbers. */
-    private Press link() {
-        link = new Press("");
+    private LightButton link() {
+        link = new LightButton("");
         link.setId("link-" + property.key());
-        link.setMark(Icon.LINK.node(13), Caption.Place.BEFORE);
+        link.setMark(Icon.LINK.node(13), LightLabel.Place.BEFORE);
         link.getStyleClass().setAll("link-button");
         // the numbers need the room more than the gaps do
         setMargin(link, new Insets(0, -4, 0, -4));
@@ -221,7 +221,7 @@ final class PropertyRow<T> extends NamedRow {
     private Region keyButton() {
         key.getStyleClass().add("key-button");
         key.setId("key-" + property.key());
-        key.setMark(dot, Caption.Place.BEFORE);
+        key.setMark(dot, LightLabel.Place.BEFORE);
         key.setAccessibleText("Key " + property.label() + " here");
         key.setMinWidth(USE_PREF_SIZE);
         Buttons.tip(key, "Set or take away a key of " + property.label().toLowerCase(Locale.ROOT) + " at the playhead");

@@ -8,10 +8,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Scattering;
 import tundra.core.model.Content;
@@ -38,12 +38,12 @@ final class ScatterSection extends VBox {
         for (Channel c : Channel.values()) {
             getChildren().add(row(c));
         }
-        var all = new Press("Put all back to the numbers");
+        var all = new LightButton("Put all back to the numbers");
         all.setId("scatter-reset");
         all.getStyleClass().addAll("flat", "small");
         Buttons.tip(all, "Instances that were moved by hand lose their places too");
         all.setOnAction(() -> studio.edit("Put all back to the numbers", b -> Scattering.reset(studio.project(), b, id)));
-        var settle = new Press("Plain group");
+        var settle = new LightButton("Plain group");
         settle.setId("scatter-settle");
         settle.getStyleClass().addAll("flat", "small");
         Buttons.tip(settle, "Forgets the numbers; the instances stay where they are");
@@ -67,7 +67,7 @@ final class ScatterSection extends VBox {
         Buttons.tip(from, "From");
         Buttons.tip(to, "To");
         Buttons.tip(seed, "Seed of the random numbers");
-        var roll = new Press("Roll");
+        var roll = new LightButton("Roll");
         roll.setId("scatter-" + key + "-roll");
         roll.getStyleClass().add("small-press");
         roll.setMinWidth(USE_PREF_SIZE);
@@ -79,7 +79,7 @@ final class ScatterSection extends VBox {
             f.setMinWidth(0);
             f.setPrefWidth(f == seed ? 54 : 46);
         }
-        var name = new Caption(c.label + unit(c), "property-name");
+        var name = new LightLabel(c.label + unit(c), "property-name");
         var row = new HBox(4, name, from, to, seed, roll);
         row.getStyleClass().add("scatter-row");
         row.setAlignment(Pos.CENTER_LEFT);

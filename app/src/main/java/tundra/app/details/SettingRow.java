@@ -17,10 +17,10 @@ import tundra.app.command.Commands;
 import tundra.app.files.BlockFiles;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.BlockSettings;
 import tundra.core.edit.SettingWords;
@@ -66,7 +66,7 @@ final class SettingRow extends VBox {
         field.setId("setting-" + setting.slot().key());
         HBox.setHgrow(field, Priority.ALWAYS);
         getChildren().add(switch (field) {
-            case TextArea lines -> new VBox(3, new Caption(setting.label(), "property-name", "long"), lines);
+            case TextArea lines -> new VBox(3, new LightLabel(setting.label(), "property-name", "long"), lines);
             case CheckBox tick -> tick;
             default -> new NamedRow(setting.label(), field);
         });
@@ -205,7 +205,7 @@ final class SettingRow extends VBox {
         f.setPromptText(hint);
         f.setAccessibleText(setting.label());
         f.setMinWidth(0);
-        var wrong = new Caption("", "small", "problem-text");
+        var wrong = new LightLabel("", "small", "problem-text");
         wrong.setManaged(false);
         wrong.setVisible(false);
         f.textProperty().addListener((o, was, is) -> {
@@ -253,8 +253,8 @@ final class SettingRow extends VBox {
 
     /** One of the shelf, or another one from a file. */
     private Node file() {
-        var f = new Press("");
-        f.setMark(Buttons.opener(), Caption.Place.AFTER);
+        var f = new LightButton("");
+        f.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         f.getStyleClass().add("small-press");
         f.setMaxWidth(Double.MAX_VALUE);
         Buttons.menu(f, () -> {
@@ -278,8 +278,8 @@ final class SettingRow extends VBox {
     }
 
     private Node map() {
-        var f = new Press("");
-        f.setMark(Buttons.opener(), Caption.Place.AFTER);
+        var f = new LightButton("");
+        f.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         f.getStyleClass().add("small-press");
         f.setMaxWidth(Double.MAX_VALUE);
         Buttons.menu(f, () -> List.of("map-choose", "map-whole", "map-write").stream().map(commands::get).filter(c -> c.enabled().getAsBoolean()).map(c -> item(c.name().get(), () -> commands.run(c.id()))).toList());

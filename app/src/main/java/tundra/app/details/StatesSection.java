@@ -7,7 +7,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Motifs;
 import tundra.core.model.Motif;
@@ -32,7 +32,7 @@ final class StatesSection extends VBox {
             at.setId("state-" + s);
             at.onChange((v, merge) -> change(merge, x -> x.with(s, Math.max(0, Math.round(v * 1e6)))));
             times.put(s, at);
-            var go = new Press("Show");
+            var go = new LightButton("Show");
             go.setId("state-show-" + s);
             go.getStyleClass().add("small-press");
             go.setMinWidth(USE_PREF_SIZE);

@@ -8,8 +8,8 @@ import javafx.scene.control.TextArea;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.PieceValues;
 import tundra.core.model.Board;
@@ -22,7 +22,7 @@ final class TextSection extends VBox {
     private final Studio studio;
     private final List<String> ids;
     private final TextArea words = new TextArea();
-    private final Press value = new Press("Show a value");
+    private final LightButton value = new LightButton("Show a value");
     private final ComboBox<String> family = new ComboBox<>();
     private Object typing = new Object();
     private boolean showing;
@@ -39,7 +39,7 @@ final class TextSection extends VBox {
         words.textProperty().addListener((o, was, is) -> change(t -> t.withText(is), typing));
         words.focusedProperty().addListener((o, was, is) -> typing = new Object());
         value.setId("text-value");
-        value.setMark(Buttons.opener(), Caption.Place.AFTER);
+        value.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         Buttons.tip(value, "Lets the text show a value of the piece, such as a score: on the page it is what it is at that moment");
         Buttons.menu(value, this::values);
         family.setAccessibleText("Font family");

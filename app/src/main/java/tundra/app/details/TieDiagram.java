@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Palette;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.fit.Ties;
 import tundra.core.model.Element;
 import tundra.core.model.Property;
@@ -26,7 +26,7 @@ final class TieDiagram extends HBox {
     private final List<String> ids;
     private final Canvas canvas = new Canvas(WIDE, HIGH);
     private final Map<Ties.Edge, ToggleButton> sides = new EnumMap<>(Ties.Edge.class);
-    private final Map<Ties.Edge, Press> words = new EnumMap<>(Ties.Edge.class);
+    private final Map<Ties.Edge, LightButton> words = new EnumMap<>(Ties.Edge.class);
 
     TieDiagram(Studio studio, List<String> ids) {
         super(10);
@@ -51,7 +51,7 @@ final class TieDiagram extends HBox {
             side.setOnAction(a -> put("Tie", e.tie, v -> Ties.toggled(v, e)));
             sides.put(e, side);
             board.getChildren().add(side);
-            var word = new Press("");
+            var word = new LightButton("");
             word.setId("tie-unit-" + e.word);
             word.getStyleClass().add("tie-word");
             Buttons.tip(word, "The distance at the " + e.word + ": kept in px, or in % of the parent");

@@ -5,9 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import tundra.app.art.ArtReader;
-import tundra.app.art.Brought;
+import tundra.app.art.ImportedArt;
 import tundra.app.art.PartReader;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.studio.Studio;
@@ -27,13 +27,13 @@ import tundra.core.model.Project;
 /** The files that blocks show: chosen, read off the interface thread, written. */
 public final class BlockFiles {
     private final Studio studio;
-    private final Asker asker;
+    private final Dialogs asker;
     private final Jobs jobs;
     private final Notices notices;
     private final Supplier<Path> beside;
 
     /** @param beside the folder where dialogs open; null for whichever was seen last */
-    BlockFiles(Studio studio, Asker asker, Jobs jobs, Notices notices, Supplier<Path> beside) {
+    BlockFiles(Studio studio, Dialogs asker, Jobs jobs, Notices notices, Supplier<Path> beside) {
         this.studio = studio;
         this.asker = asker;
         this.jobs = jobs;
@@ -51,7 +51,7 @@ public final class BlockFiles {
         jobs.run(() -> {
             var out = new ArrayList<Asset>();
             for (Path f : FileJobs.opened(files)) {
-                if (ArtReader.read(f) instanceof Brought.Picture p) {
+                if (ArtReader.read(f) instanceof ImportedArt.Picture p) {
                     out.add(p.asset());
                 }
             }
@@ -93,7 +93,7 @@ public final class BlockFiles {
                 if (!PartReader.isPage(folder)) {
                     throw new FileProblem("The folder “" + folder.getFileName() + "” can't be embedded: it holds no index.html. Nothing was changed.");
                 }
-                return ((Brought.Part) PartReader.folder(folder)).asset();
+                return ((ImportedArt.Part) PartReader.folder(folder)).asset();
             }, a -> take(block, setting, a)));
             return;
         }
@@ -104,9 +104,9 @@ public final class BlockFiles {
             default -> List.of("*.vtt");
         };
         asker.open("Choose a file", setting.label(), endings, beside.get()).ifPresent(file -> jobs.run(() -> switch (ArtReader.read(file)) {
-            case Brought.Picture p -> p.asset();
-            case Brought.Kept k -> k.asset();
-            case Brought.Part p when p.asset() != null -> p.asset();
+            case ImportedArt.Picture p -> p.asset();
+            case ImportedArt.Kept k -> k.asset();
+            case ImportedArt.Part p when p.asset() != null -> p.asset();
             default -> throw new FileProblem("“" + file.getFileName() + "” can't stand here. Nothing was changed.");
         }, a -> take(block, setting, a)));
     }

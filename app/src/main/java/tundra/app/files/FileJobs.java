@@ -12,9 +12,9 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import javafx.application.Platform;
 import tundra.app.art.ArtReader;
-import tundra.app.art.Brought;
+import tundra.app.art.ImportedArt;
 import tundra.app.art.PartReader;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.job.Work;
@@ -65,7 +65,7 @@ public final class FileJobs {
     private static final double BESIDE = 16;
     private final Studio studio;
     private final Settings settings;
-    private final Asker asker;
+    private final Dialogs asker;
     private final Jobs jobs;
     private final Notices notices;
     private final Runnable makeFlipbook;
@@ -76,7 +76,7 @@ public final class FileJobs {
     private final Versions versions;
 
     /** @param makeFlipbook makes a flipbook of the selected elements */
-    public FileJobs(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Runnable makeFlipbook) {
+    public FileJobs(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, Runnable makeFlipbook) {
         this.studio = studio;
         this.settings = settings;
         this.asker = asker;
@@ -301,7 +301,7 @@ public final class FileJobs {
         jobs.run(() -> {
             var out = new ArrayList<Asset>();
             for (Path f : opened(files)) {
-                if (ArtReader.read(f) instanceof Brought.Picture p) {
+                if (ArtReader.read(f) instanceof ImportedArt.Picture p) {
                     out.add(p.asset());
                 }
             }
@@ -326,8 +326,8 @@ public final class FileJobs {
         });
     }
 
-    private static List<Brought> read(List<Path> files, Progress progress) throws IOException {
-        var out = new ArrayList<Brought>();
+    private static List<ImportedArt> read(List<Path> files, Progress progress) throws IOException {
+        var out = new ArrayList<ImportedArt>();
         for (Path f : opened(files)) {
             progress.check();
             out.add(PartReader.isPage(f) ? PartReader.folder(f) : ArtReader.read(f));
@@ -400,22 +400,22 @@ public final class FileJobs {
 
     /** A picture that was copied. */
     public void bringInPicture(byte[] png) {
-        bringIn("the picture", null, p -> List.of(new Brought.Picture(PictureReader.read("Pasted picture", png))));
+        bringIn("the picture", null, p -> List.of(new ImportedArt.Picture(PictureReader.read("Pasted picture", png))));
     }
 
     /** Keeps files on the shelf without placing them; drawings are placed, since they are elements. */
     public void keep(List<Path> files) {
         jobs.run(() -> read(files, Progress.NONE), all -> {
             // a map lies in its block
-            var drawings = all.stream().filter(b -> b instanceof Brought.Drawing || b instanceof Brought.Part x && x.asset() == null).toList();
+            var drawings = all.stream().filter(b -> b instanceof ImportedArt.Drawing || b instanceof ImportedArt.Part x && x.asset() == null).toList();
             studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
-                for (Brought b : all) {
+                for (ImportedArt b : all) {
                     out = switch (b) {
-                        case Brought.Picture x -> out.withAsset(x.asset());
-                        case Brought.Kept x -> out.withAsset(x.asset());
-                        case Brought.Part x -> x.asset() == null ? out : out.withAsset(x.asset());
-                        case Brought.Drawing x -> out;
+                        case ImportedArt.Picture x -> out.withAsset(x.asset());
+                        case ImportedArt.Kept x -> out.withAsset(x.asset());
+                        case ImportedArt.Part x -> x.asset() == null ? out : out.withAsset(x.asset());
+                        case ImportedArt.Drawing x -> out;
                     };
                 }
                 return out;
@@ -457,17 +457,17 @@ public final class FileJobs {
     }
 
     /** What was read, and the project with it placed: worked out off the interface thread for the project that was open then. */
-    private record Placed(List<Brought> all, Project into, Placing placing) {}
+    private record Placed(List<ImportedArt> all, Project into, Placing placing) {}
 
     /** A project with art placed in it, and the elements that the art became. */
     private record Placing(Project project, List<String> ids) {}
 
-    private void bringIn(String what, Point at, Jobs.Long<List<Brought>> reading) {
+    private void bringIn(String what, Point at, Jobs.Long<List<ImportedArt>> reading) {
         Project into = studio.kept();
         String scene = studio.place().id();
         boolean plain = !onDrawing();
         Runnable giveUp = jobs.start(progress -> {
-            List<Brought> all = reading.call(progress);
+            List<ImportedArt> all = reading.call(progress);
             progress.check();
             return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
         }, x -> { }, done -> {
@@ -477,18 +477,18 @@ public final class FileJobs {
         notices.working("Bringing in " + what + "…", giveUp);
     }
 
-    private void tellKept(List<Brought> all) {
-        String names = all.stream().filter(b -> b instanceof Brought.Kept).map(Brought::name).collect(java.util.stream.Collectors.joining(", "));
+    private void tellKept(List<ImportedArt> all) {
+        String names = all.stream().filter(b -> b instanceof ImportedArt.Kept).map(ImportedArt::name).collect(java.util.stream.Collectors.joining(", "));
         if (!names.isEmpty()) {
             notices.news("Kept on the shelf: " + names + ".");
         }
     }
 
     /** Puts each thing around a point, or in the middle of the canvas. */
-    private static Placing placed(Project project, String place, List<Brought> all, Point at) {
+    private static Placing placed(Project project, String place, List<ImportedArt> all, Point at) {
         Project out = project;
         var ids = new ArrayList<String>();
-        for (Brought b : all) {
+        for (ImportedArt b : all) {
             var added = b.addTo(out, place);
             out = added.project();
             if (added.id() != null) {
@@ -515,7 +515,7 @@ public final class FileJobs {
         return studio.desk() == Desk.DRAW && studio.book().is();
     }
 
-    private void place(List<Brought> all, Function<Kept, Placing> placing) {
+    private void place(List<ImportedArt> all, Function<Kept, Placing> placing) {
         List<String> ids = studio.make(all.size() == 1 ? "Bring in " + all.getFirst().name() : "Bring in art", k -> {
             Placing p = placing.apply(k);
             Board board = p.project.place(k.place()).board();
@@ -530,7 +530,7 @@ public final class FileJobs {
         }
         studio.enter(onDrawing() ? studio.book().id() : null);
         studio.select(ids);
-        if (ids.size() > 1 && all.stream().allMatch(b -> b instanceof Brought.Picture) && !onDrawing()) {
+        if (ids.size() > 1 && all.stream().allMatch(b -> b instanceof ImportedArt.Picture) && !onDrawing()) {
             notices.news("Brought in " + ids.size() + " pictures.", "Make one flipbook of them", () -> {
                 studio.select(ids);
                 makeFlipbook.run();

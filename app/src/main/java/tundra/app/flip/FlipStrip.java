@@ -16,10 +16,10 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Menus;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.flip.OnionSkin;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -31,7 +31,7 @@ public final class FlipStrip extends VBox {
     private final Studio studio;
     private final Commands commands;
     private final StripCanvas strip;
-    private final Press play;
+    private final LightButton play;
     private final Label frame = new Label();
     private final Label of = new Label();
     private final ToggleButton back = new ToggleButton();
@@ -40,8 +40,8 @@ public final class FlipStrip extends VBox {
     private final HBox head;
     /** In place of the head while no flipbook is worked on. */
     private final HBox away = new HBox(10);
-    private final Press enter = new Press("");
-    private final Caption lands = new Caption("");
+    private final LightButton enter = new LightButton("");
+    private final LightLabel lands = new LightLabel("");
 
     public FlipStrip(Studio studio, Commands commands) {
         this.studio = studio;
@@ -65,8 +65,8 @@ public final class FlipStrip extends VBox {
             item.setOnAction(x -> commands.run(CommandIds.ENDING + e.name().toLowerCase(java.util.Locale.ROOT)));
             ending.getItems().add(item);
         }
-        Press longer = Buttons.text(commands.get(CommandIds.DRAWING_LONGER), "Hold +1");
-        Press copy = Buttons.text(commands.get(CommandIds.DRAWING_COPY), "Copy to next");
+        LightButton longer = Buttons.text(commands.get(CommandIds.DRAWING_LONGER), "Hold +1");
+        LightButton copy = Buttons.text(commands.get(CommandIds.DRAWING_COPY), "Copy to next");
         var more = new MenuButton("More");
         more.setId("strip-more");
         more.getStyleClass().addAll("chooser", "small-chooser");
@@ -154,7 +154,7 @@ public final class FlipStrip extends VBox {
             }
             return;
         }
-        play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16), Caption.Place.BEFORE);
+        play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(16), LightLabel.Place.BEFORE);
         showFrame();
         of.setText("of " + b.end() + " · " + b.rate() + " fps");
         ending.setText(b.ending().word);

@@ -20,7 +20,7 @@ public final class StripCanvas extends Pane {
     private final Canvas canvas = new Canvas();
     private final Thumbs thumbs = new Thumbs(this::redraw);
     private final StripPainter painter;
-    private final StripHand hand;
+    private final StripPointerHandler hand;
     private StripLayout layout = new StripLayout(LEFT, 0, 64);
     private String shown;
     private boolean queued;
@@ -30,7 +30,7 @@ public final class StripCanvas extends Pane {
     StripCanvas(Studio studio, Runnable blank) {
         this.studio = studio;
         painter = new StripPainter(studio, thumbs);
-        hand = new StripHand(studio, this, blank);
+        hand = new StripPointerHandler(studio, this, blank);
         setId("strip");
         setFocusTraversable(true);
         setAccessibleText("Drawings");

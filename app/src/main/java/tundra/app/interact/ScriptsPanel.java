@@ -31,7 +31,7 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Menus;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.ScriptApi;
@@ -148,7 +148,7 @@ public final class ScriptsPanel extends VBox {
         Script now = script();
         tabs.getChildren().clear();
         for (Script s : studio.project().scripts()) {
-            var tab = new Press(s.name());
+            var tab = new LightButton(s.name());
             tab.setId("script-" + s.name());
             tab.getStyleClass().addAll("small-press", "script-tab");
             tab.setSelected(s == now);
@@ -160,7 +160,7 @@ public final class ScriptsPanel extends VBox {
             Menus.on(tab, () -> menu(s));
             tabs.getChildren().add(tab);
         }
-        var add = new Press("+");
+        var add = new LightButton("+");
         add.setId("script-add");
         add.getStyleClass().add("small-press");
         add.setAccessibleText("New script");

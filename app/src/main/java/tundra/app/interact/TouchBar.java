@@ -6,8 +6,8 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 
 /** Below the canvas: shows what catches the pointer, and says what of it is covered. */
 public final class TouchBar extends HBox {
@@ -15,9 +15,9 @@ public final class TouchBar extends HBox {
         super(8);
         setAlignment(Pos.CENTER_LEFT);
         getStyleClass().add("touch-bar");
-        Press show = Buttons.text(commands.get(CommandIds.TOUCH_AREAS), "Show touch areas");
-        Press add = Buttons.text(commands.get(CommandIds.TOUCH_NEW), "New touch area");
-        var covered = new Caption("", "quiet", "small");
+        LightButton show = Buttons.text(commands.get(CommandIds.TOUCH_AREAS), "Show touch areas");
+        LightButton add = Buttons.text(commands.get(CommandIds.TOUCH_NEW), "New touch area");
+        var covered = new LightLabel("", "quiet", "small");
         covered.setId("covered");
         covered.setMinWidth(0);
         getChildren().addAll(show, add, covered);

@@ -10,9 +10,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Translated;
 import tundra.core.edit.Names;
 import tundra.core.model.Color;
@@ -53,14 +53,14 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         line.setAlignment(Pos.CENTER_LEFT);
         line.setPadding(new Insets(0, 0, 0, row.depth() * 14));
         if (e.content() instanceof Content.Parent && !(e.content() instanceof Content.Block b && !b.kind().gallery())) {
-            var fold = new Press(panel.isOpen(e) ? "▾" : "▸");
+            var fold = new LightButton(panel.isOpen(e) ? "▾" : "▸");
             fold.getStyleClass().addAll("flat", "fold");
             fold.setAccessibleText(panel.isOpen(e) ? "Fold " + e.name() : "Unfold " + e.name());
             fold.setOnAction(() -> panel.fold(e));
             line.getChildren().add(fold);
         }
         line.getChildren().addAll(swatch(e), panel.renames(e) ? nameField(e) : name(e));
-        var kind = new Caption(e.content().word(), "quiet", "small", "kind");
+        var kind = new LightLabel(e.content().word(), "quiet", "small", "kind");
         kind.setMinWidth(0);
         line.getChildren().addAll(kind, toggle(e.locked() ? Icon.LOCK : Icon.UNLOCK, e.locked(), (e.locked() ? "Unlock " : "Lock ") + e.name(),
                 () -> studio.edit((e.locked() ? "Unlock " : "Lock ") + e.name(), b -> b.mapElement(e.id(), x -> x.withLocked(!e.locked())))),
@@ -78,8 +78,8 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         }
     }
 
-    private static Caption name(Element e) {
-        var name = Translated.own(new Caption("", "element-name"));
+    private static LightLabel name(Element e) {
+        var name = Translated.own(new LightLabel("", "element-name"));
         name.setText(e.called());
         name.setMinWidth(30);
         name.setMaxWidth(Double.MAX_VALUE);
@@ -116,9 +116,9 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         return field;
     }
 
-    private static Press toggle(Icon icon, boolean on, String words, Runnable run) {
-        var b = new Press("");
-        b.setMark(icon.node(14), Caption.Place.BEFORE);
+    private static LightButton toggle(Icon icon, boolean on, String words, Runnable run) {
+        var b = new LightButton("");
+        b.setMark(icon.node(14), LightLabel.Place.BEFORE);
         b.getStyleClass().addAll("flat", "row-toggle");
         if (on) {
             b.getStyleClass().add("on");

@@ -24,7 +24,7 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.frame.Frame;
@@ -63,7 +63,7 @@ public final class OutlinePanel extends VBox {
         var title = Words.section("Outline");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Press add = Buttons.text(commands.get(CommandIds.BRING_IN), "Bring in…");
+        LightButton add = Buttons.text(commands.get(CommandIds.BRING_IN), "Bring in…");
         add.getStyleClass().addAll("flat", "small");
         var head = new HBox(title, gap, add);
         head.setAlignment(Pos.CENTER_LEFT);
@@ -183,7 +183,7 @@ public final class OutlinePanel extends VBox {
             return;
         }
         for (javafx.scene.Node at = n; at != null && at != list; at = at.getParent()) {
-            if (at instanceof Press || at instanceof javafx.scene.control.TextField || at.getStyleClass().contains("scroll-bar")) {
+            if (at instanceof LightButton || at instanceof javafx.scene.control.TextField || at.getStyleClass().contains("scroll-bar")) {
                 return;
             }
             if (at instanceof OutlineCell cell && cell.getItem() != null) {

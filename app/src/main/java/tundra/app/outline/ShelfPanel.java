@@ -37,11 +37,11 @@ import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.widget.BlockIcon;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.BlockSettings;
@@ -79,7 +79,7 @@ public final class ShelfPanel extends VBox {
     private static final double EMPTY_WIDTH = 200;
     private final BlockTiles blocks;
     /** Shows nothing but the blocks. */
-    private final Press shows = new Press("Blocks");
+    private final LightButton shows = new LightButton("Blocks");
     private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
@@ -96,8 +96,8 @@ public final class ShelfPanel extends VBox {
         var title = Words.section("Shelf");
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var more = new Press("Swatches");
-        more.setMark(Buttons.opener(), Caption.Place.AFTER);
+        var more = new LightButton("Swatches");
+        more.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         more.getStyleClass().addAll("flat", "small");
         Buttons.menu(more, () -> Stream.of(CommandIds.READ_SWATCHES, CommandIds.WRITE_SWATCHES).map(id -> {
             var item = new MenuItem(commands.get(id).name().get());

@@ -13,7 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.color.PaintField;
 import tundra.app.studio.Studio;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.WordsOf;
@@ -66,7 +66,7 @@ final class OutputField extends VBox {
         HBox.setHgrow(field, Priority.ALWAYS);
         getChildren().add(field instanceof CheckBox || field instanceof PaintField ? field : new NamedRow(label, field));
         if (field instanceof PaintField) {
-            getChildren().addFirst(new Caption(label, "property-name"));
+            getChildren().addFirst(new LightLabel(label, "property-name"));
         }
         refresh();
     }

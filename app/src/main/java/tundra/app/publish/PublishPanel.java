@@ -18,7 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.output.LastMade;
@@ -29,9 +29,9 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Words;
 import tundra.core.edit.OutputEdits;
@@ -45,7 +45,7 @@ import tundra.core.model.Project;
 public final class PublishPanel extends VBox {
     private final Studio studio;
     private final Settings settings;
-    private final Asker asker;
+    private final Dialogs asker;
     private final Jobs jobs;
     private final Notices notices;
     private final Consumer<String> show;
@@ -61,7 +61,7 @@ public final class PublishPanel extends VBox {
     private String piece = "", picked = "";
 
     /** @param show opens an address with the system's own program */
-    public PublishPanel(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Consumer<String> show) {
+    public PublishPanel(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, Consumer<String> show) {
         this.studio = studio;
         this.settings = settings;
         this.asker = asker;
@@ -73,7 +73,7 @@ public final class PublishPanel extends VBox {
         queue.listen(this::shown);
         setId("publish");
         getStyleClass().add("outputs");
-        var add = new Press("+");
+        var add = new LightButton("+");
         add.setId("outputs-add");
         add.setAccessibleText("Another output");
         Buttons.tip(add, "Another output of this piece");
@@ -206,7 +206,7 @@ public final class PublishPanel extends VBox {
     /** Where an output goes, as people say it. */
     String placeWords(Output o) {
         Path to = place(o);
-        return to == null ? "no folder chosen yet" : Places.shown(to, studio.file());
+        return to == null ? "no folder chosen yet" : ShownFolders.shown(to, studio.file());
     }
 
     /** Asks for the folder of all outputs. */
@@ -278,9 +278,9 @@ public final class PublishPanel extends VBox {
         shown();
         String more = f.made().leftOut().isEmpty() ? "" : " " + f.made().leftOut();
         if (together > 1) {
-            notices.news(together + " outputs are made, " + Places.shown(f.made().path().toAbsolutePath().getParent(), studio.file()) + ".", "Show the folder", () -> open(f.made().path().toAbsolutePath().getParent()));
+            notices.news(together + " outputs are made, " + ShownFolders.shown(f.made().path().toAbsolutePath().getParent(), studio.file()) + ".", "Show the folder", () -> open(f.made().path().toAbsolutePath().getParent()));
         } else if (together == 1) {
-            notices.news("“" + f.output().name() + "” is made: " + f.made().size() + ", " + Places.shown(f.made().path(), studio.file()) + "." + more, "Open", () -> open(opened(f.output(), f.made().path())));
+            notices.news("“" + f.output().name() + "” is made: " + f.made().size() + ", " + ShownFolders.shown(f.made().path(), studio.file()) + "." + more, "Open", () -> open(opened(f.output(), f.made().path())));
         }
     }
 

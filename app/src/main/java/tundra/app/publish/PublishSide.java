@@ -9,7 +9,7 @@ import javafx.animation.PauseTransition;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
 import tundra.app.check.ChecksPanel;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.output.Makers;
@@ -44,7 +44,7 @@ public final class PublishSide extends TallPane {
     private record Weighed(Page page, PageWeight weight, Map<String, Long> saved) {}
 
     /** @param open shows an address in the system's browser */
-    public PublishSide(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
+    public PublishSide(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
         this.studio = studio;
         this.jobs = jobs;
         weight = new WeightSection(() -> studio.editProject("Make pictures smaller", null, p -> OutputEdits.set(p, page().id(), Outputs.PICTURES, "smaller")), () -> measure(tryIt, open));

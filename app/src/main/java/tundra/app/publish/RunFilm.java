@@ -3,7 +3,7 @@ package tundra.app.publish;
 import java.nio.file.Path;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.output.Makers;
@@ -19,13 +19,13 @@ import tundra.web.PageId;
 /** Makes films of recorded visits: what was seen of the page, as it was done. */
 public final class RunFilm {
     private final Studio studio;
-    private final Asker asker;
+    private final Dialogs asker;
     private final Jobs jobs;
     private final Notices notices;
     private final Consumer<String> show;
 
     /** @param show opens an address with the system's own program */
-    public RunFilm(Studio studio, Asker asker, Jobs jobs, Notices notices, Consumer<String> show) {
+    public RunFilm(Studio studio, Dialogs asker, Jobs jobs, Notices notices, Consumer<String> show) {
         this.studio = studio;
         this.asker = asker;
         this.jobs = jobs;

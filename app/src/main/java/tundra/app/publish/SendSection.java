@@ -10,7 +10,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
 import tundra.app.output.Made;
@@ -34,7 +34,7 @@ final class SendSection extends VBox {
     private static final String PLACE = "place", LAST = "last";
     private final Studio studio;
     private final Settings settings;
-    private final Asker asker;
+    private final Dialogs asker;
     private final Jobs jobs;
     private final Notices notices;
     private final Supplier<Output> output;
@@ -53,7 +53,7 @@ final class SendSection extends VBox {
     }
 
     /** @param output the page that is sent */
-    SendSection(Studio studio, Settings settings, Asker asker, Jobs jobs, Notices notices, Supplier<Output> output) {
+    SendSection(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, Supplier<Output> output) {
         super(6);
         this.studio = studio;
         this.settings = settings;

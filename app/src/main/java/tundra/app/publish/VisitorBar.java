@@ -14,15 +14,15 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Overflow;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 
 /** Chooses who the page is tried as: with a mouse, a finger or only the keyboard, with less motion, in a narrow window. */
 final class VisitorBar extends HBox {
     private final Consumer<Visitor> changed;
-    private final Press width = new Press("");
+    private final LightButton width = new LightButton("");
     private Visitor visitor = Visitor.USUAL;
 
     VisitorBar(Consumer<Visitor> changed) {
@@ -51,7 +51,7 @@ final class VisitorBar extends HBox {
         less.setOnAction(e -> put(visitor.withLessMotion(less.isSelected())));
         Buttons.tip(less, "The page as for who asks their system for less motion");
         width.setId("try-width");
-        width.setMark(Buttons.opener(), Caption.Place.AFTER);
+        width.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         Buttons.menu(width, () -> {
             var out = new ArrayList<MenuItem>();
             Stream.concat(Stream.of(0), Visitor.WIDTHS.stream()).forEach(w -> {

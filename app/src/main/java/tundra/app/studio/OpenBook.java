@@ -8,9 +8,9 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
-import tundra.core.flip.Ghosts;
+import tundra.core.flip.OnionLayers;
 import tundra.core.flip.OnionSkin;
-import tundra.core.flip.Rounds;
+import tundra.core.flip.LoopTurns;
 import tundra.core.frame.Frame;
 import tundra.core.model.Board;
 import tundra.core.model.Drawing;
@@ -21,7 +21,7 @@ import tundra.core.model.Flipbook;
 public final class OpenBook {
     private final Studio studio;
     private OnionSkin skin = OnionSkin.STANDARD;
-    private final Ghosts ghosts = new Ghosts();
+    private final OnionLayers ghosts = new OnionLayers();
     private boolean keepArea;
     private Set<String> drawings = Set.of();
     private int peek;
@@ -166,7 +166,7 @@ public final class OpenBook {
     /** When a frame of the strip is seen, in µs: in the turn of a loop that is nearest to the playhead. */
     public long timeOf(long frame) {
         List<String> path = studio.paths().path(id());
-        return Rounds.timeOf(book(), frame, studio.mainTime(), studio.timeline().duration(),
+        return LoopTurns.timeOf(book(), frame, studio.mainTime(), studio.timeline().duration(),
                 time -> path.stream().allMatch(e -> studio.builder().shown(e, studio.momentAt(time))));
     }
 

@@ -1,7 +1,7 @@
 package tundra.app.studio;
 
 import javafx.animation.AnimationTimer;
-import tundra.core.frame.Heard;
+import tundra.core.frame.AudibleSounds;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.render.SoundOut;
@@ -62,7 +62,7 @@ public final class Playback {
     }
 
     private void sound(long at) {
-        sound.play(studio.project(), studio.timeline().withSounds(Heard.on(studio.project(), studio.board(), studio.timeline())), at);
+        sound.play(studio.project(), studio.timeline().withSounds(AudibleSounds.on(studio.project(), studio.board(), studio.timeline())), at);
     }
 
     public void stop() {

@@ -19,7 +19,7 @@ import tundra.core.frame.FrameNode;
 import tundra.core.model.Asset;
 import tundra.core.model.Drawing;
 import tundra.core.model.RulerLine;
-import tundra.render.SkiaEyes;
+import tundra.render.SkiaImageComparer;
 
 /**
  * What the drawings of the flipbook that is worked on cover, and where they stand by it. Worked out on a thread of its own and
@@ -45,7 +45,7 @@ public final class Registering {
                 FrameNode n = nodes.get(i);
                 Ink ink = inks.get(n);
                 if (ink == null) {
-                    ink = Ink.of(n, hash -> pictures.computeIfAbsent(hash, h -> SkiaEyes.ink(shelf.get(h))));
+                    ink = Ink.of(n, hash -> pictures.computeIfAbsent(hash, h -> SkiaImageComparer.ink(shelf.get(h))));
                     inks.put(n, ink);
                 }
                 out.put(of.get(i).id(), ink);

@@ -59,7 +59,7 @@ public final class Studio {
     private final OpenPlace open = new OpenPlace();
     private final Selection chosen = new Selection();
     private final TimeShown time = new TimeShown();
-    private final Seen seen = new Seen();
+    private final BoardEvaluation seen = new BoardEvaluation();
     private final ValuesNow now = new ValuesNow();
     private final LayoutShown layout = new LayoutShown();
     /** The layout that was heard of last. */

@@ -37,7 +37,7 @@ public final class TimelineCanvas extends Pane {
     private final SoundWaves waves = new SoundWaves(this::redraw);
     final TimelinePainter painter;
     private final RulerPainter ruler;
-    private final TimelineHand hand;
+    private final TimelinePointerHandler hand;
     TimeScale scale = new TimeScale(HEAD + MARGIN, 0, 100);
     private boolean fitted = true;
     private boolean follow = true;
@@ -57,7 +57,7 @@ public final class TimelineCanvas extends Pane {
         this.studio = studio;
         painter = new TimelinePainter(studio, rows, waves);
         ruler = new RulerPainter(studio, waves);
-        hand = new TimelineHand(studio, this);
+        hand = new TimelinePointerHandler(studio, this);
         setId("timeline");
         setFocusTraversable(true);
         setAccessibleText("Timeline");

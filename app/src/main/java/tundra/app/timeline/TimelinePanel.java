@@ -15,10 +15,10 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.NameField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.edit.Names;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Timeline;
@@ -30,7 +30,7 @@ public final class TimelinePanel extends StackPane {
     private final Label time = new Label();
     private final Label frame = new Label();
     private final MenuButton chooser = new MenuButton();
-    private final Press play;
+    private final LightButton play;
     private final ToggleButton loop = new ToggleButton();
 
     public TimelinePanel(Studio studio, Playback playback, Commands commands) {
@@ -38,7 +38,7 @@ public final class TimelinePanel extends StackPane {
         lanes = new TimelineCanvas(studio);
         play = Buttons.icon(commands.get(CommandIds.PLAY), Icon.PLAY, 18);
         play.getStyleClass().add("play");
-        Press start = Buttons.icon(commands.get(CommandIds.TO_START), Icon.TO_START, 16);
+        LightButton start = Buttons.icon(commands.get(CommandIds.TO_START), Icon.TO_START, 16);
         start.getStyleClass().add("flat");
         loop.setId("do-loop");
         loop.setGraphic(Icon.LOOP.node(16));
@@ -66,7 +66,7 @@ public final class TimelinePanel extends StackPane {
         chooser.setOnShowing(e -> choices(commands));
         studio.listen(what -> {
             if (what.contains(Aspect.PLAYING)) {
-                play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(18), Caption.Place.BEFORE);
+                play.setMark((studio.playing() ? Icon.PAUSE : Icon.PLAY).node(18), LightLabel.Place.BEFORE);
                 loop.setSelected(playback.loop());
             }
             refresh();

@@ -88,7 +88,7 @@ public final class BoxTool implements Tool {
         }
         var e = new Element(name, content.get(), look.get().with(Properties.POSITION, r.centre())
                 .with(Properties.SIZE, new Point(r.width(), r.height())));
-        Drawing.add(studio, "Draw " + name, drag, e);
+        DrawnShapes.add(studio, "Draw " + name, drag, e);
     }
 
     @Override
@@ -107,7 +107,7 @@ public final class BoxTool implements Tool {
             return false;
         }
         String called = naming.get();
-        Drawing.add(studio, "Draw " + called, null, new Element(called, content.get(), look.get().with(Properties.POSITION, Drawing.tenth(middle)).with(Properties.SIZE, new Point(Math.rint(1.5 * size), Math.rint(size)))));
+        DrawnShapes.add(studio, "Draw " + called, null, new Element(called, content.get(), look.get().with(Properties.POSITION, DrawnShapes.tenth(middle)).with(Properties.SIZE, new Point(Math.rint(1.5 * size), Math.rint(size)))));
         tools.drawn();
         return true;
     }

@@ -158,7 +158,7 @@ public final class GradientTool implements Tool {
         Gradient g = grip.before;
         Point to = p.at();
         if (p.shift() && (grip.part == Part.END || grip.part == Part.WHOLE || grip.part == Part.SIDE)) {
-            to = Drawing.stepped(s.at(grip.part == Part.WHOLE ? grip.from : g.start()), to, 15);
+            to = DrawnShapes.stepped(s.at(grip.part == Part.WHOLE ? grip.from : g.start()), to, 15);
         }
         Point f = s.fraction(to);
         return switch (grip.part) {
@@ -201,28 +201,28 @@ public final class GradientTool implements Tool {
             g.setStroke(Color.WHITE);
             g.setLineWidth(3);
             g.strokeLine(a.x(), a.y(), b.x(), b.y());
-            Marks.arm(g, a, b, colors.space());
+            HandleMarks.arm(g, a, b, colors.space());
             if (s.gradient.kind() == Gradient.Kind.RADIAL) {
                 Point side = v.toView(s.at(s.gradient.side()));
-                Marks.arm(g, a, side, colors.space());
+                HandleMarks.arm(g, a, side, colors.space());
                 ring(g, v, s, colors.space());
-                Marks.round(g, side, 4, Color.WHITE, colors.space());
+                HandleMarks.round(g, side, 4, Color.WHITE, colors.space());
                 if (!s.gradient.focus().equals(Point.ZERO)) {
                     Point f = v.toView(s.focus());
-                    Marks.arm(g, new Point(f.x() - 5, f.y()), new Point(f.x() + 5, f.y()), colors.space());
-                    Marks.arm(g, new Point(f.x(), f.y() - 5), new Point(f.x(), f.y() + 5), colors.space());
+                    HandleMarks.arm(g, new Point(f.x() - 5, f.y()), new Point(f.x() + 5, f.y()), colors.space());
+                    HandleMarks.arm(g, new Point(f.x(), f.y() - 5), new Point(f.x(), f.y() + 5), colors.space());
                 }
             }
             for (Gradient.Stop stop : s.gradient.stops()) {
                 Point at = v.toView(s.at(s.gradient.start().lerp(s.gradient.end(), stop.at())));
                 var c = stop.color();
                 boolean end = stop.at() <= 0.02 || stop.at() >= 0.98;
-                Marks.round(g, at, end ? 6 : 4.5, Color.WHITE, colors.space());
+                HandleMarks.round(g, at, end ? 6 : 4.5, Color.WHITE, colors.space());
                 g.setFill(Color.rgb(c.red(), c.green(), c.blue(), c.alpha() / 255.0));
                 double r = end ? 4 : 3;
                 g.fillOval(at.x() - r, at.y() - r, 2 * r, 2 * r);
             }
-            Marks.round(g, a, 2, colors.space(), colors.space());
+            HandleMarks.round(g, a, 2, colors.space(), colors.space());
         }
     }
 

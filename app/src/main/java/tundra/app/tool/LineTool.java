@@ -34,8 +34,8 @@ public final class LineTool implements Tool {
     }
 
     private Point place(Pointer p) {
-        Point at = p.shift() && !corners.isEmpty() ? Drawing.stepped(corners.getLast(), p.at(), 15) : p.at();
-        return p.ctrl() ? at : Drawing.tenth(at);
+        Point at = p.shift() && !corners.isEmpty() ? DrawnShapes.stepped(corners.getLast(), p.at(), 15) : p.at();
+        return p.ctrl() ? at : DrawnShapes.tenth(at);
     }
 
     @Override
@@ -91,8 +91,8 @@ public final class LineTool implements Tool {
         if (!corners.isEmpty()) {
             return false;
         }
-        corners.add(Drawing.tenth(at.minus(new Point(size, 0))));
-        corners.add(Drawing.tenth(at.plus(new Point(size, 0))));
+        corners.add(DrawnShapes.tenth(at.minus(new Point(size, 0))));
+        corners.add(DrawnShapes.tenth(at.plus(new Point(size, 0))));
         end(false);
         return true;
     }
@@ -119,8 +119,8 @@ public final class LineTool implements Tool {
         cancel();
         if (nodes.size() > 1) {
             var outline = new Outline(List.of(new Contour(nodes, closed)));
-            Drawing.add(studio, one ? "Draw Line" : "Draw Polyline", null,
-                    Drawing.path(one ? "Line" : "Polyline", outline, closed ? paints.closed() : paints.open()));
+            DrawnShapes.add(studio, one ? "Draw Line" : "Draw Polyline", null,
+                    DrawnShapes.path(one ? "Line" : "Polyline", outline, closed ? paints.closed() : paints.open()));
             tools.drawn();
         }
     }
@@ -144,7 +144,7 @@ public final class LineTool implements Tool {
             g.strokeLine(a.x(), a.y(), b.x(), b.y());
         }
         for (Point c : corners) {
-            Marks.square(g, v.toView(c), Palette.of(studio.dark()).space(), false);
+            HandleMarks.square(g, v.toView(c), Palette.of(studio.dark()).space(), false);
         }
     }
 }

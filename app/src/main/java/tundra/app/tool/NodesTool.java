@@ -86,7 +86,7 @@ public final class NodesTool implements Tool {
             Element e = studio.board().find(id);
             Frame.Placed placed = e == null || e.locked() ? null : studio.frame().find(id);
             if (placed != null && e.content() instanceof Content.Shape s) {
-                Outline o = s instanceof Content.Path p ? seen(e.id(), p) : tundra.core.frame.Marks.form(s, e.rest()).outline();
+                Outline o = s instanceof Content.Path p ? seen(e.id(), p) : tundra.core.frame.ElementPaint.form(s, e.rest()).outline();
                 Point box = s instanceof Content.Path p ? p.box() : e.rest().get(Properties.SIZE);
                 Point size = placed.node().box();
                 out.add(new Shown(e, o, placed.toCanvas().times(Affine.scale(box.x() == 0 ? 1 : size.x() / box.x(),
@@ -257,7 +257,7 @@ public final class NodesTool implements Tool {
         if (p.shift()) {
             way = Math.abs(way.x()) > Math.abs(way.y()) ? new Point(way.x(), 0) : new Point(0, way.y());
         }
-        Point by = p.ctrl() ? way : Drawing.tenth(way);
+        Point by = p.ctrl() ? way : DrawnShapes.tenth(way);
         studio.again("Move nodes", m.merge(), b -> {
             Board out = b;
             for (Shown s : m.shown().values()) {
@@ -296,7 +296,7 @@ public final class NodesTool implements Tool {
     private void pull(Gesture.Pull l, Pointer p) {
         Node n = NodeEdit.node(l.shown().outline(), l.ref());
         Point at = l.shown().toCanvas().apply(n.at());
-        Point to = p.shift() ? Drawing.stepped(at, p.at(), 15) : p.at();
+        Point to = p.shift() ? DrawnShapes.stepped(at, p.at(), 15) : p.at();
         Point handle = l.shown().toCanvas().inverse().applyOffset(to.minus(at));
         Outline pulled = NodeEdit.map(l.shown().outline(), Set.of(l.ref()), x -> NodeEdit.pull(x, l.out(), handle, p.ctrl(), p.alt()));
         studio.again("Pull handle", l.merge(), s -> reshaped(s, l.shown(), pulled));
@@ -447,8 +447,8 @@ public final class NodesTool implements Tool {
                 for (Point h : List.of(n.in(), n.out())) {
                     if (!h.equals(Point.ZERO)) {
                         Point tip = v.toView(s.toCanvas().apply(n.at().plus(h)));
-                        Marks.arm(g, at, tip, colors.space());
-                        Marks.round(g, tip, 3.2, colors.space(), Color.WHITE);
+                        HandleMarks.arm(g, at, tip, colors.space());
+                        HandleMarks.round(g, tip, 3.2, colors.space(), Color.WHITE);
                     }
                 }
             }
@@ -464,15 +464,15 @@ public final class NodesTool implements Tool {
                     }
                     drawn = at;
                     if (nodes.get(i).smooth()) {
-                        Marks.round(g, at, 3.8, on ? colors.space() : Color.WHITE, colors.space());
+                        HandleMarks.round(g, at, 3.8, on ? colors.space() : Color.WHITE, colors.space());
                     } else {
-                        Marks.square(g, at, colors.space(), on);
+                        HandleMarks.square(g, at, colors.space(), on);
                     }
                 }
             }
         }
         if (hover instanceof Over.OnLine l && gesture == null) {
-            Marks.round(g, v.toView(l.shown().toCanvas().apply(NodeEdit.point(l.shown().outline(), l.at()))), 3, colors.spaceSoft(), colors.space());
+            HandleMarks.round(g, v.toView(l.shown().toCanvas().apply(NodeEdit.point(l.shown().outline(), l.at()))), 3, colors.spaceSoft(), colors.space());
         }
         if (gesture instanceof Gesture.Marquee m) {
             Rect r = Rect.of(v.toView(m.from()), v.toView(m.to()));

@@ -35,9 +35,9 @@ public final class PenTool implements Tool {
     private Point place(Pointer p) {
         Point at = p.at();
         if (p.shift() && !nodes.isEmpty()) {
-            at = Drawing.stepped(nodes.getLast().at(), at, 45);
+            at = DrawnShapes.stepped(nodes.getLast().at(), at, 45);
         }
-        return Drawing.tenth(at);
+        return DrawnShapes.tenth(at);
     }
 
     @Override
@@ -114,7 +114,7 @@ public final class PenTool implements Tool {
         if (!enough) {
             return;
         }
-        Drawing.add(studio, "Draw Path", null, Drawing.path("Path", outline, closed ? paints.closed() : paints.open()));
+        DrawnShapes.add(studio, "Draw Path", null, DrawnShapes.path("Path", outline, closed ? paints.closed() : paints.open()));
         tools.drawn();
     }
 

@@ -115,7 +115,7 @@ public final class RegionTool implements Tool {
             studio.edit("Recolour " + filled.name(), b -> studio.set(b, filled.id(), Properties.FILL, paint));
             return;
         }
-        Element e = Drawing.path("Fill", region, Values.NONE.with(Properties.FILL, paint));
+        Element e = DrawnShapes.path("Fill", region, Values.NONE.with(Properties.FILL, paint));
         if (e != null) {
             Frame seen = studio.frame();
             studio.edit("Fill region", b -> Arrange.beneathStrokes(studio.add(b, e), e.id(), seen, region.bounds()));

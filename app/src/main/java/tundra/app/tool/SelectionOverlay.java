@@ -71,8 +71,8 @@ public final class SelectionOverlay implements Overlay {
             g.setLineDashes();
             Point knob = Handles.knob(around, v);
             g.strokeLine((a.x() + b.x()) / 2, a.y(), knob.x(), knob.y());
-            Handles.of(around, v).forEach(h -> Marks.square(g, h.view(), colors.space(), false));
-            Marks.round(g, knob, 4, Color.WHITE, colors.space());
+            Handles.of(around, v).forEach(h -> HandleMarks.square(g, h.view(), colors.space(), false));
+            HandleMarks.round(g, knob, 4, Color.WHITE, colors.space());
         }
         Element one = studio.selected();
         Frame.Placed placed = one == null ? null : studio.frame().find(one.id());
@@ -86,9 +86,9 @@ public final class SelectionOverlay implements Overlay {
             g.setLineWidth(1.5);
             g.strokeLine(top.x(), top.y(), knob.x(), knob.y());
             for (Handles.Handle h : Handles.of(placed, v)) {
-                Marks.square(g, h.view(), colors.space(), false);
+                HandleMarks.square(g, h.view(), colors.space(), false);
             }
-            Marks.round(g, knob, 4, Color.WHITE, colors.space());
+            HandleMarks.round(g, knob, 4, Color.WHITE, colors.space());
         }
         Point pivot = v.toView(placed.toCanvas().apply(studio.valueAt(one.id(), Properties.PIVOT).times(placed.node().box())));
         g.setLineWidth(1.2);

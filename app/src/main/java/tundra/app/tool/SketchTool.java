@@ -60,7 +60,7 @@ public final class SketchTool implements Tool {
         }
         if (p.shift()) {
             points.subList(1, points.size()).clear();
-            points.add(Drawing.stepped(points.getFirst(), p.at(), 45));
+            points.add(DrawnShapes.stepped(points.getFirst(), p.at(), 45));
         } else if (points.getLast().distance(p.at()) * p.viewport().zoom() >= 1) {
             points.add(p.at());
         }
@@ -72,11 +72,11 @@ public final class SketchTool implements Tool {
             double smoothing = p.alt() ? 0 : options.smoothing;
             Outline line = Freehand.line(points, smoothing, brush ? 0 : CLOSES / p.viewport().zoom());
             studio.select(List.of());
-            Drawing.add(studio, brush ? "Paint stroke" : "Draw freehand", null, brush ? stroke(line) : pencil(line));
+            DrawnShapes.add(studio, brush ? "Paint stroke" : "Draw freehand", null, brush ? stroke(line) : pencil(line));
             studio.select(List.of());
         } else if (brush && points.size() == 1) {
             Point at = points.getFirst();
-            Drawing.add(studio, "Paint dot", null, stroke(Outline.of(false, tundra.core.geometry.Node.corner(at.x(), at.y()),
+            DrawnShapes.add(studio, "Paint dot", null, stroke(Outline.of(false, tundra.core.geometry.Node.corner(at.x(), at.y()),
                     tundra.core.geometry.Node.corner(at.x() + 0.01, at.y()))));
             studio.select(List.of());
         }
@@ -85,11 +85,11 @@ public final class SketchTool implements Tool {
 
     private Element pencil(Outline line) {
         Values look = paints.open().with(Properties.STROKE_ENDS, "round").with(Properties.STROKE_JOINS, "round");
-        return Drawing.path("Line", line, look);
+        return DrawnShapes.path("Line", line, look);
     }
 
     private Element stroke(Outline line) {
-        return Drawing.path("Brush stroke", StrokeOutline.swept(line, options.brushSize, options.roundness, TIP),
+        return DrawnShapes.path("Brush stroke", StrokeOutline.swept(line, options.brushSize, options.roundness, TIP),
                 Values.NONE.with(Properties.FILL, paints.fill.visible() ? paints.fill : paints.stroke));
     }
 

@@ -67,7 +67,7 @@ public final class TextTool implements Tool {
         var e = new Element("Text", area != null ? words.withWrap(area.width()) : words,
                 paints.text().with(Properties.POSITION, at).with(Properties.PIVOT, Point.ZERO));
         cancel();
-        Drawing.add(studio, "Add Text", null, e);
+        DrawnShapes.add(studio, "Add Text", null, e);
         tools.drawn();
         editWords.run();
     }

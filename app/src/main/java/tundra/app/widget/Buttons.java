@@ -20,18 +20,18 @@ public final class Buttons {
     private Buttons() {}
 
     /** A button with an icon that does a command. */
-    public static Press icon(Command c, Icon icon, double size) {
-        var b = new Press("");
-        b.setMark(icon.node(size), Caption.Place.BEFORE);
+    public static LightButton icon(Command c, Icon icon, double size) {
+        var b = new LightButton("");
+        b.setMark(icon.node(size), LightLabel.Place.BEFORE);
         b.setAccessibleText(c.name().get());
         return wire(b, c);
     }
 
-    public static Press text(Command c, String text) {
-        return wire(new Press(text), c);
+    public static LightButton text(Command c, String text) {
+        return wire(new LightButton(text), c);
     }
 
-    private static Press wire(Press b, Command c) {
+    private static LightButton wire(LightButton b, Command c) {
         b.setId("do-" + c.id());
         b.setOnAction(() -> {
             if (c.enabled().getAsBoolean()) {
@@ -43,7 +43,7 @@ public final class Buttons {
     }
 
     /** Lets a button open a menu below it, whose items are made each time. */
-    public static void menu(Press b, Supplier<List<MenuItem>> items) {
+    public static void menu(LightButton b, Supplier<List<MenuItem>> items) {
         b.setOnAction(() -> {
             var menu = new ContextMenu();
             menu.getItems().setAll(items.get());

@@ -13,7 +13,7 @@ import javafx.stage.Popup;
 /** Things beside each other. Where there is no room for all, the last ones stand in a box that a button at the end opens. */
 public final class Overflow extends Region {
     private final double gap;
-    private final Press more = new Press("");
+    private final LightButton more = new LightButton("");
     /** Made when it is first opened: the bar is made beside the interface thread, where no popup may be touched. */
     private Popup popup;
     private final VBox box = new VBox(8);
@@ -24,7 +24,7 @@ public final class Overflow extends Region {
     public Overflow(double gap, String about) {
         this.gap = gap;
         more.setId("more-settings");
-        more.setMark(Buttons.opener(), Caption.Place.AFTER);
+        more.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         more.setText("More");
         more.getStyleClass().add("small-press");
         Buttons.tip(more, about);
@@ -68,7 +68,7 @@ public final class Overflow extends Region {
         // names stand before their fields
         var row = new HBox(8);
         for (Node n : hidden) {
-            if (n instanceof Caption && !row.getChildren().isEmpty()) {
+            if (n instanceof LightLabel && !row.getChildren().isEmpty()) {
                 box.getChildren().add(row);
                 row = new HBox(8);
             }
@@ -116,7 +116,7 @@ public final class Overflow extends Region {
         fitting = items.size();
         if (width(fitting) > room + 0.5) {
             // a name never stands at the end without its field
-            while (fitting > 1 && (width(fitting) + gap + more.prefWidth(-1) > room || items.get(fitting - 1) instanceof Caption && fitting > 1)) {
+            while (fitting > 1 && (width(fitting) + gap + more.prefWidth(-1) > room || items.get(fitting - 1) instanceof LightLabel && fitting > 1)) {
                 fitting--;
             }
         }

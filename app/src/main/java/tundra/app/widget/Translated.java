@@ -61,7 +61,7 @@ public final class Translated {
     }
 
     private static void follow(Node n) {
-        if (n == null || n.getProperties().containsKey(OWN) || n.getClass().getName().startsWith("org.fxmisc") || n instanceof Caption || n.getClass().getSimpleName().equals("LabeledText") || n.getProperties().put(FOLLOWED, true) != null) {
+        if (n == null || n.getProperties().containsKey(OWN) || n.getClass().getName().startsWith("org.fxmisc") || n instanceof LightLabel || n.getClass().getSimpleName().equals("LabeledText") || n.getProperties().put(FOLLOWED, true) != null) {
             return;
         }
         switch (n) {

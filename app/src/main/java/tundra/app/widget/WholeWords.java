@@ -48,12 +48,12 @@ public final class WholeWords {
 
     /** The words of a caption or label that is too narrow for them, in the language of the window; null of all others. */
     public static String whole(Node n) {
-        String words = n instanceof Caption c ? c.said() : n instanceof Labeled l ? l.getText() : null;
+        String words = n instanceof LightLabel c ? c.said() : n instanceof Labeled l ? l.getText() : null;
         if (words == null || words.isBlank() || words.endsWith("…")) {
             return null;
         }
         return n.lookup(".text") instanceof Text t && t.getParent() == n && !t.getText().equals(words) && shortened(t.getText()) ? words
-                : n instanceof Caption c && shortened(c.shown()) && !c.shown().equals(words) ? words : null;
+                : n instanceof LightLabel c && shortened(c.shown()) && !c.shown().equals(words) ? words : null;
     }
 
     private static boolean shortened(String shown) {

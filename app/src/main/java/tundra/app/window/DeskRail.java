@@ -9,20 +9,20 @@ import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 
 /** The desks down the left, in the order of the work. */
 final class DeskRail extends VBox {
-    private final Map<Desk, Press> buttons = new EnumMap<>(Desk.class);
+    private final Map<Desk, LightButton> buttons = new EnumMap<>(Desk.class);
 
     DeskRail(Workshop w) {
         getStyleClass().add("rail");
         for (Desk d : Desk.values()) {
-            var b = new Press(d.label);
+            var b = new LightButton(d.label);
             b.setId("desk-" + d);
-            b.setMark(Icon.valueOf(d.name()).node(24), Caption.Place.ABOVE);
+            b.setMark(Icon.valueOf(d.name()).node(24), LightLabel.Place.ABOVE);
             b.setMaxWidth(Double.MAX_VALUE);
             b.getStyleClass().setAll("rail-button");
             Buttons.tip(b, w.commands.get(CommandIds.DESK + d).tip());
@@ -32,8 +32,8 @@ final class DeskRail extends VBox {
         }
         var gap = new Region();
         VBox.setVgrow(gap, Priority.ALWAYS);
-        Press checks = Buttons.text(w.commands.get(CommandIds.CHECKS), "Checks");
-        checks.setMark(Icon.CHECKS.node(24), Caption.Place.ABOVE);
+        LightButton checks = Buttons.text(w.commands.get(CommandIds.CHECKS), "Checks");
+        checks.setMark(Icon.CHECKS.node(24), LightLabel.Place.ABOVE);
         checks.setMaxWidth(Double.MAX_VALUE);
         checks.getStyleClass().setAll("rail-button");
         getChildren().addAll(gap, checks);

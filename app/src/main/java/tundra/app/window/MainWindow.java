@@ -73,7 +73,7 @@ import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
 import tundra.app.widget.NameField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
 import tundra.app.widget.WholeWords;
@@ -129,7 +129,7 @@ public final class MainWindow {
     private final Lazy<LayoutSection> layout;
     private final Lazy<BreaksList> breaks;
     private final VBox adapting = new VBox();
-    private final Furnishing furnishing = new Furnishing();
+    private final DeferredPanels furnishing = new DeferredPanels();
     private boolean trying;
     private final Overlays overlays;
     private BorderPane drawDesk;
@@ -775,7 +775,7 @@ public final class MainWindow {
     }
 
     private static boolean button(Node n) {
-        return n instanceof ButtonBase || n instanceof Press;
+        return n instanceof ButtonBase || n instanceof LightButton;
     }
 
     /** The drawing before or after the current one, for as long as the key is held. */

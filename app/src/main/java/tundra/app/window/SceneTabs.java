@@ -18,7 +18,7 @@ import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Translated;
 import tundra.core.edit.Scenes;
 import tundra.core.model.Scene;
@@ -29,7 +29,7 @@ final class SceneTabs extends HBox {
     private final Workshop w;
     private final Studio studio;
     private List<Scene> shown = List.of();
-    private final Press add;
+    private final LightButton add;
 
     SceneTabs(Workshop w) {
         super(4);
@@ -37,7 +37,7 @@ final class SceneTabs extends HBox {
         studio = w.studio;
         setAlignment(Pos.BOTTOM_LEFT);
         getStyleClass().add("tabs");
-        add = new Press("+");
+        add = new LightButton("+");
         add.setId("scene-add");
         add.getStyleClass().setAll("tab-button", "tab-add");
         add.setAccessibleText("New scene");
@@ -55,7 +55,7 @@ final class SceneTabs extends HBox {
         }
         for (int i = 0; i < scenes.size(); i++) {
             Scene s = scenes.get(i);
-            var tab = (Press) getChildren().get(i);
+            var tab = (LightButton) getChildren().get(i);
             tab.setId("tab-" + (i + 1));
             Translated.own(tab).setText(s.name());
             tab.setSelected(s == studio.scene());
@@ -93,12 +93,12 @@ final class SceneTabs extends HBox {
         return Double.MAX_VALUE;
     }
 
-    private Scene of(Press tab) {
+    private Scene of(LightButton tab) {
         return shown.get(getChildren().indexOf(tab));
     }
 
-    private Press tab() {
-        var tab = new Press("");
+    private LightButton tab() {
+        var tab = new LightButton("");
         tab.setMinWidth(40);
         tab.getStyleClass().setAll("tab-button");
         tab.setOnMouseClicked(e -> {

@@ -21,7 +21,7 @@ import javafx.scene.layout.Region;
 import tundra.app.command.Command;
 import tundra.app.command.Commands;
 import tundra.app.command.Shortcuts;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.core.file.SafeReplace;
 
 /** All commands with their keys, which can be changed: press the new keys, and whoever had them is named. */
@@ -30,7 +30,7 @@ final class ShortcutsPanel extends Veil {
     private static final int LONGEST = 1 << 20;
     private final Commands commands;
     private final Shortcuts keys;
-    private final Asker asker;
+    private final Dialogs asker;
     private final TextField query = new TextField();
     private final ListView<Command> list = new ListView<>();
     private final Label said = new Label();
@@ -38,7 +38,7 @@ final class ShortcutsPanel extends Veil {
     private boolean waiting;
     private KeyCombination pressed;
 
-    ShortcutsPanel(Commands commands, Asker asker, Runnable leave) {
+    ShortcutsPanel(Commands commands, Dialogs asker, Runnable leave) {
         super("shortcuts");
         this.commands = commands;
         this.asker = asker;

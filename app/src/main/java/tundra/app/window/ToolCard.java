@@ -10,13 +10,13 @@ import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 
 /** The tools in one upright card at the canvas's left edge, on every desk that has a canvas; in several columns where the window is low. */
 final class ToolCard extends FlowPane {
-    /** In px; the side is what the style sheet makes of a tool. */
-    private static final double SIDE = 32, GAP = 3, PADDING = 5;
+    /** In px; the padding is the style sheet's. Multiples of four, so that they are whole px of the screen at a scale of 1.25, 1.5 and 1.75, too, and nothing is rounded up. */
+    private static final double SIDE = 32, GAP = 4, PADDING = 4;
     /** Between the card and the canvas's edges. */
     static final double MARGIN = 10;
     private final int tools = ToolKind.values().length;
@@ -25,13 +25,16 @@ final class ToolCard extends FlowPane {
         super(Orientation.VERTICAL, GAP, GAP);
         setId("tools");
         getStyleClass().add("tool-card");
-        Map<ToolKind, Press> buttons = new EnumMap<>(ToolKind.class);
+        Map<ToolKind, LightButton> buttons = new EnumMap<>(ToolKind.class);
         for (ToolKind k : ToolKind.values()) {
-            var b = new Press("");
+            var b = new LightButton("");
             b.setId("tool-" + k);
-            b.setMark(k.icon.node(18), Caption.Place.BEFORE);
+            b.setMark(k.icon.node(18), LightLabel.Place.BEFORE);
             b.setAccessibleText(k.label);
             b.getStyleClass().setAll("tool-button");
+            b.setMinSize(SIDE, SIDE);
+            b.setPrefSize(SIDE, SIDE);
+            b.setMaxSize(SIDE, SIDE);
             Buttons.tip(b, w.commands.get(CommandIds.TOOL + k).tip() + (k.draws() ? "   · a double click keeps it in hand" : ""));
             b.setOnAction(() -> w.tools.take(k));
             b.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> {
@@ -53,9 +56,8 @@ final class ToolCard extends FlowPane {
         return (tools + columns - 1) / columns;
     }
 
-    /** Where a px of the screen isn't one of the window, sides and gaps are rounded to whole ones of the screen. */
-    private double height(int rows) {
-        return rows * (snapSizeY(SIDE) + snapSpaceY(GAP)) - snapSpaceY(GAP) + 2 * snapSpaceY(PADDING);
+    private static double height(int rows) {
+        return rows * (SIDE + GAP) - GAP + 2 * PADDING;
     }
 
     /** Takes as few columns as a height has room for, four at most. */
@@ -65,8 +67,8 @@ final class ToolCard extends FlowPane {
             columns++;
         }
         int rows = rows(columns);
-        setPrefWrapLength(height(rows) - 2 * snapSpaceY(PADDING));
-        setPrefSize(columns * (snapSizeX(SIDE) + snapSpaceX(GAP)) - snapSpaceX(GAP) + 2 * snapSpaceX(PADDING), height(rows));
+        setPrefWrapLength(height(rows) - 2 * PADDING);
+        setPrefSize(columns * (SIDE + GAP) - GAP + 2 * PADDING, height(rows));
         setMinSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
         setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     }

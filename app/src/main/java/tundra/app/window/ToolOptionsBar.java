@@ -16,10 +16,10 @@ import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolSettings;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Overflow;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Element;
@@ -32,11 +32,11 @@ final class ToolOptionsBar extends HBox {
     private final Workshop w;
     private final Overflow tool = new Overflow(8, "The rest of the tool's settings");
     private final List<Node> settings = new ArrayList<>();
-    private final Caption note = new Caption("", "quiet");
+    private final LightLabel note = new LightLabel("", "quiet");
     private final HBox place = new HBox(4);
     /** At which time the canvas is shown. */
     private final HBox time = new HBox();
-    private final Caption zoom = new Caption("", "mono", "quiet"), size = new Caption("", "mono", "quiet");
+    private final LightLabel zoom = new LightLabel("", "mono", "quiet"), size = new LightLabel("", "mono", "quiet");
     private ToolKind shown;
     private boolean kept;
     private String placed = "";
@@ -65,7 +65,7 @@ final class ToolOptionsBar extends HBox {
         time.getStyleClass().addAll("segments", "seen-at");
         time.setMinWidth(Region.USE_PREF_SIZE);
         for (boolean resting : new boolean[] {false, true}) {
-            var b = new Press(resting ? "resting values" : "");
+            var b = new LightButton(resting ? "resting values" : "");
             b.setId(resting ? "seen-rest" : "seen-playhead");
             b.setOnAction(() -> w.studio.setAtRest(resting));
             Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests" : "Shows the canvas at the playhead");
@@ -100,9 +100,9 @@ final class ToolOptionsBar extends HBox {
         time.setVisible(drawing);
         time.setManaged(drawing);
         if (drawing) {
-            ((Press) time.getChildren().get(0)).setText("at " + TimeText.seconds(w.studio.playhead()));
-            ((Press) time.getChildren().get(0)).setSelected(!w.studio.atRest());
-            ((Press) time.getChildren().get(1)).setSelected(w.studio.atRest());
+            ((LightButton) time.getChildren().get(0)).setText("at " + TimeText.seconds(w.studio.playhead()));
+            ((LightButton) time.getChildren().get(0)).setSelected(!w.studio.atRest());
+            ((LightButton) time.getChildren().get(1)).setSelected(w.studio.atRest());
         }
         note.setText(w.tools.kept() ? "kept in hand: draws one after the other · Escape puts it away" : hint());
         if (shown == w.tools.kind() && kept == w.tools.kept()) {
@@ -111,7 +111,7 @@ final class ToolOptionsBar extends HBox {
         shown = w.tools.kind();
         kept = w.tools.kept();
         settings.clear();
-        settings.add(new Caption(shown.label, "tool-name"));
+        settings.add(new LightLabel(shown.label, "tool-name"));
         w.tools.active().settings(new Row());
         tool.setItems(settings);
     }
@@ -133,19 +133,19 @@ final class ToolOptionsBar extends HBox {
         placed = now;
         place.getChildren().clear();
         if (!path.isEmpty()) {
-            place.getChildren().add(new Caption("in", "quiet"));
+            place.getChildren().add(new LightLabel("in", "quiet"));
             for (String id : path) {
                 if (!studio.isDrawing(id)) {
-                    place.getChildren().add(new Caption(studio.board().find(id).name(), "chip", "chip-space"));
+                    place.getChildren().add(new LightLabel(studio.board().find(id).name(), "chip", "chip-space"));
                 }
             }
-            var out = new Press("Leave");
+            var out = new LightButton("Leave");
             out.setId("place-leave");
             out.getStyleClass().add("small-press");
             out.setOnAction(() -> studio.leave());
             place.getChildren().add(out);
         } else if (left != null) {
-            var back = new Press("Back into " + left.name());
+            var back = new LightButton("Back into " + left.name());
             back.setId("place-back");
             back.getStyleClass().add("small-press");
             back.setOnAction(() -> studio.goBackIn());
@@ -156,7 +156,7 @@ final class ToolOptionsBar extends HBox {
     /** The settings of the tool in hand, after its name. */
     private final class Row implements ToolSettings {
         private void label(String words) {
-            settings.add(new Caption(words, "quiet"));
+            settings.add(new LightLabel(words, "quiet"));
         }
 
         @Override

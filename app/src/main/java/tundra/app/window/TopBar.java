@@ -15,9 +15,9 @@ import tundra.app.command.CommandIds;
 import tundra.app.commands.Workshop;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Translated;
 import tundra.core.model.Scene;
 
@@ -25,12 +25,12 @@ import tundra.core.model.Scene;
 final class TopBar extends HBox {
     private final Workshop w;
     private final Studio studio;
-    private final Caption name = Translated.own(new Caption("", "project-name"));
-    private final Caption findKeys = new Caption("", "mono", "quiet");
-    private final Caption state = new Caption("", "quiet");
+    private final LightLabel name = Translated.own(new LightLabel("", "project-name"));
+    private final LightLabel findKeys = new LightLabel("", "mono", "quiet");
+    private final LightLabel state = new LightLabel("", "quiet");
     private final SceneTabs tabs;
-    private final Press undo;
-    private final Press redo;
+    private final LightButton undo;
+    private final LightButton redo;
     private final PauseTransition lit = new PauseTransition(Duration.seconds(1.6));
     private Object shown;
 
@@ -49,13 +49,13 @@ final class TopBar extends HBox {
         tabs = new SceneTabs(w);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        Press find = Buttons.text(w.commands.get(CommandIds.FIND), "Find anything");
-        find.setMark(findKeys, Caption.Place.AFTER);
+        LightButton find = Buttons.text(w.commands.get(CommandIds.FIND), "Find anything");
+        find.setMark(findKeys, LightLabel.Place.AFTER);
         find.getStyleClass().add("flat");
         undo = Buttons.icon(w.commands.get(CommandIds.UNDO), Icon.UNDO, 16);
         redo = Buttons.icon(w.commands.get(CommandIds.REDO), Icon.REDO, 16);
-        Press tryIt = Buttons.text(w.commands.get(CommandIds.TRY), "Try it");
-        tryIt.setMark(Icon.PLAY.node(14), Caption.Place.BEFORE);
+        LightButton tryIt = Buttons.text(w.commands.get(CommandIds.TRY), "Try it");
+        tryIt.setMark(Icon.PLAY.node(14), LightLabel.Place.BEFORE);
         tryIt.getStyleClass().add("primary");
         getChildren().addAll(menu(), name, state, tabs, gap, find, undo, redo, tryIt);
         lit.setOnFinished(e -> state.getStyleClass().remove("just-saved"));
@@ -68,12 +68,12 @@ final class TopBar extends HBox {
         tabs.rename(s);
     }
 
-    private Press menu() {
-        var m = new Press("");
+    private LightButton menu() {
+        var m = new LightButton("");
         m.setId("main-menu");
         var mark = new HBox(5, Icon.RIDGE.node(28), Buttons.opener());
         mark.setAlignment(Pos.CENTER);
-        m.setMark(mark, Caption.Place.BEFORE);
+        m.setMark(mark, LightLabel.Place.BEFORE);
         m.getStyleClass().add("logo");
         m.setAccessibleText("Menu");
         Buttons.tip(m, "Files and settings");

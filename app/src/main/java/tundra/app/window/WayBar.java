@@ -12,8 +12,8 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.OpenPlace;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Caption;
-import tundra.app.widget.Press;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.LightButton;
 import tundra.core.edit.Motifs;
 import tundra.core.model.Place;
 import tundra.core.model.States;
@@ -58,21 +58,21 @@ final class WayBar extends HBox {
         for (int i = 0; i < way.size(); i++) {
             int step = i;
             Place p = studio.project().place(way.get(i).place());
-            var back = new Press(p.name());
+            var back = new LightButton(p.name());
             back.setId("way-" + i);
             back.getStyleClass().add("flat");
             back.setOnAction(() -> studio.backTo(step));
             back.setMaxWidth(LONG);
             Buttons.tip(back, "Back to " + p.name());
-            getChildren().addAll(back, new Caption("›", "quiet"));
+            getChildren().addAll(back, new LightLabel("›", "quiet"));
         }
-        var here = new Caption(studio.place().name(), "chip", "chip-motif");
+        var here = new LightLabel(studio.place().name(), "chip", "chip-motif");
         here.setMaxWidth(LONG);
-        var words = new Caption("a motif, " + (uses.count() == 1 ? "used once" : "used " + uses.count() + " times: what you change here changes all of them"), "quiet");
+        var words = new LightLabel("a motif, " + (uses.count() == 1 ? "used once" : "used " + uses.count() + " times: what you change here changes all of them"), "quiet");
         words.setMinWidth(0);
         words.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(words, Priority.ALWAYS);
-        var up = new Caption("Esc goes up", "quiet");
+        var up = new LightLabel("Esc goes up", "quiet");
         up.setMinWidth(Region.USE_PREF_SIZE);
         extras.add(words);
         extras.addFirst(up);
@@ -103,7 +103,7 @@ final class WayBar extends HBox {
 
     /** Says which look of a button is shown, and where a change goes: a colour set while one look is shown is else set for all of them. */
     private void looks(States.State look) {
-        var title = new Caption("Changes go to", "quiet");
+        var title = new LightLabel("Changes go to", "quiet");
         title.setMinWidth(Region.USE_PREF_SIZE);
         extras.add(title);
         var either = new HBox(look("looks-all", "all looks", false), look("looks-one", "only " + look.words, true));
@@ -113,8 +113,8 @@ final class WayBar extends HBox {
         getChildren().addAll(title, either);
     }
 
-    private Press look(String id, String words, boolean one) {
-        var b = new Press(words);
+    private LightButton look(String id, String words, boolean one) {
+        var b = new LightButton(words);
         b.setId(id);
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setSelected(studio.oneLook() == one);

@@ -26,7 +26,7 @@ public final class Checks {
      * @param jump the change of area from one drawing to the next that is told, as a fraction
      * @param progress asked often; once it is given up what was found so far comes back
      */
-    public static List<Finding> run(Project project, TextMeasurer measure, Eyes eyes, double jump, Progress progress) {
+    public static List<Finding> run(Project project, TextMeasurer measure, ImageComparer eyes, double jump, Progress progress) {
         eyes.use(project);
         // what is painted takes longest, so it comes last
         var books = new ArrayList<Runnable>();

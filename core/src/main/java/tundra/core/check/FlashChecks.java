@@ -28,7 +28,7 @@ final class FlashChecks {
 
     private FlashChecks() {}
 
-    static List<Finding> of(Project p, Scene scene, TextMeasurer measure, Eyes eyes, Progress progress) {
+    static List<Finding> of(Project p, Scene scene, TextMeasurer measure, ImageComparer eyes, Progress progress) {
         Board b = scene.board();
         int w = (int) Math.max(1, Math.min(160, Math.round(b.size().x() / CELL))), h = (int) Math.max(1, Math.min(160, Math.round(b.size().y() / CELL)));
         double cell = b.size().x() * b.size().y() / w / h;

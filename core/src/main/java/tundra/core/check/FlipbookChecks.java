@@ -32,13 +32,13 @@ final class FlipbookChecks {
     private final Element element;
     private final Flipbook book;
     private final FrameBuilder builder;
-    private final Eyes eyes;
+    private final ImageComparer eyes;
     private final double jump;
     private final Progress progress;
     private final List<Ink> inks = new ArrayList<>();
     private final List<Finding> out = new ArrayList<>();
 
-    FlipbookChecks(Place scene, Element element, FrameBuilder builder, Eyes eyes, double jump, Progress progress) {
+    FlipbookChecks(Place scene, Element element, FrameBuilder builder, ImageComparer eyes, double jump, Progress progress) {
         this.scene = scene;
         this.element = element;
         this.book = (Flipbook) element.content();

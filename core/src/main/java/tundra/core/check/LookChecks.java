@@ -21,10 +21,10 @@ final class LookChecks {
     private final Project project;
     private final Place scene;
     private final TextMeasurer measure;
-    private final Eyes eyes;
+    private final ImageComparer eyes;
     private final List<Finding> out = new ArrayList<>();
 
-    LookChecks(Project project, Place scene, TextMeasurer measure, Eyes eyes) {
+    LookChecks(Project project, Place scene, TextMeasurer measure, ImageComparer eyes) {
         this.project = project;
         this.scene = scene;
         this.measure = measure;
@@ -32,7 +32,7 @@ final class LookChecks {
     }
 
     /** What is on the shelf is told once, at the first scene. */
-    static List<Finding> damagedFonts(Project p, Eyes eyes) {
+    static List<Finding> damagedFonts(Project p, ImageComparer eyes) {
         var out = new ArrayList<Finding>();
         for (Asset a : eyes.unreadableFonts()) {
             out.add(new Finding(Check.FONT, p.scenes().getFirst().id(), null, null, 0,

@@ -10,7 +10,7 @@ import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
-import tundra.core.frame.Heard;
+import tundra.core.frame.AudibleSounds;
 import tundra.core.frame.Moment;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
@@ -50,7 +50,7 @@ final class StageChecks {
     private StageChecks() {}
 
     /** The ends of what loops on a place's Main, side by side. */
-    static List<Finding> loop(Project p, Place place, TextMeasurer measure, Eyes eyes) {
+    static List<Finding> loop(Project p, Place place, TextMeasurer measure, ImageComparer eyes) {
         Board b = place.board();
         Timeline main = b.main();
         if (!main.loop() || main.tracks().isEmpty()) {
@@ -72,7 +72,7 @@ final class StageChecks {
                 can ? new Finding.Fix("Last keys as the first", x -> closed(x, main.id())) : null));
     }
 
-    private static int[] pixels(Eyes eyes, FrameBuilder builder, Board b, long time) {
+    private static int[] pixels(ImageComparer eyes, FrameBuilder builder, Board b, long time) {
         double k = SIDE / Math.max(b.size().x(), b.size().y());
         return eyes.pixels(builder.at(Moment.main(b, time)), new Rect(0, 0, b.size().x(), b.size().y()), (int) Math.max(1, b.size().x() * k), (int) Math.max(1, b.size().y() * k));
     }
@@ -113,7 +113,7 @@ final class StageChecks {
             }
         }
         for (Timeline t : b.timelines()) {
-            long heard = t.starts() ? Heard.on(p, b, t).stream().mapToLong(x -> x.loop() ? HEARD + 1 : p.assets().get(x.asset()) instanceof Asset a ? x.heard(a.duration(), t.duration()) : 0).max().orElse(0) : 0;
+            long heard = t.starts() ? AudibleSounds.on(p, b, t).stream().mapToLong(x -> x.loop() ? HEARD + 1 : p.assets().get(x.asset()) instanceof Asset a ? x.heard(a.duration(), t.duration()) : 0).max().orElse(0) : 0;
             if (heard > HEARD && !pauses) {
                 out.add(new Finding(Check.UNASKED_SOUND, s.id(), null, null, 0, "A sound on " + t.name() + " of " + s.name() + " is heard for more than three seconds without being asked for, and nothing stops it.", null));
                 break;

@@ -37,17 +37,17 @@ final class WordChecks {
     private final Project project;
     private final Scene scene;
     private final TextMeasurer measure;
-    private final Eyes eyes;
+    private final ImageComparer eyes;
     private final List<Finding> out = new ArrayList<>();
 
-    private WordChecks(Project project, Scene scene, TextMeasurer measure, Eyes eyes) {
+    private WordChecks(Project project, Scene scene, TextMeasurer measure, ImageComparer eyes) {
         this.project = project;
         this.scene = scene;
         this.measure = measure;
         this.eyes = eyes;
     }
 
-    static List<Finding> of(Project p, Scene s, TextMeasurer measure, Eyes eyes) {
+    static List<Finding> of(Project p, Scene s, TextMeasurer measure, ImageComparer eyes) {
         var checks = new WordChecks(p, s, measure, eyes);
         checks.letters();
         checks.contrast();

@@ -14,7 +14,7 @@ import tundra.core.edit.Names;
 import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.Mark;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
@@ -111,7 +111,7 @@ public final class ShapeAreas {
 
     private Form form(Element e) {
         Values v = values.apply(e.id());
-        return Marks.form((Content.Shape) Marks.resolved(e.content(), v), v);
+        return ElementPaint.form((Content.Shape) ElementPaint.resolved(e.content(), v), v);
     }
 
     private Outline toParent(String id, Outline onCanvas) {

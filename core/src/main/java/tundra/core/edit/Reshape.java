@@ -1,6 +1,6 @@
 package tundra.core.edit;
 
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -22,7 +22,7 @@ public final class Reshape {
             return board;
         }
         Point size = e.rest().get(Properties.SIZE);
-        Outline o = Marks.form(s, e.rest()).outline();
+        Outline o = ElementPaint.form(s, e.rest()).outline();
         Board b = board.mapElement(id, x -> x.withContent(new Content.Path(o, size)));
         for (Timeline t : board.timelines()) {
             b = b.mapTimeline(t.id(), x -> x.with(id, Properties.CORNER_RADIUS, null));

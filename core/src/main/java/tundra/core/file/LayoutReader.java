@@ -87,7 +87,7 @@ final class LayoutReader {
         each(f, "rest", (rest, owner) -> {
             Fields own = rest.object(owner);
             Values v = ValueReader.overrides(own, owner(f, owner));
-            own.keepUnknown(Places.in(id, "rest", owner), unknown);
+            own.keepUnknown(FileObjects.in(id, "rest", owner), unknown);
             d[0] = d[0].withValues(owner, x -> v);
         });
         each(f, "texts", (texts, element) -> {
@@ -103,7 +103,7 @@ final class LayoutReader {
             }
             Fields own = all.object(t);
             Differs.OfTimeline x = timeline(own, id + "/" + t);
-            own.keepUnknown(Places.in(id, "timeline", t), unknown);
+            own.keepUnknown(FileObjects.in(id, "timeline", t), unknown);
             d[0] = d[0].withTimeline(t, y -> x);
         });
         each(f, "order", (all, parent) -> {
@@ -131,7 +131,7 @@ final class LayoutReader {
                 off.add(n.asString(""));
             }
         }
-        f.keepUnknown(Places.of("layout", id), unknown);
+        f.keepUnknown(FileObjects.of("layout", id), unknown);
         return new Layout(id, name, from, to, size, d[0].withReactions(own, off));
     }
 

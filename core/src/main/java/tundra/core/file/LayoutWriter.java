@@ -33,7 +33,7 @@ final class LayoutWriter {
         Differs d = l.differs();
         if (!d.values().isEmpty()) {
             ObjectNode rest = o.putObject("rest");
-            ProjectWriter.ordered(d.values(), order).forEach((owner, v) -> rest.set(owner, writer.unknown(writer.values(v), Places.in(l.id(), "rest", owner))));
+            ProjectWriter.ordered(d.values(), order).forEach((owner, v) -> rest.set(owner, writer.unknown(writer.values(v), FileObjects.in(l.id(), "rest", owner))));
         }
         if (!d.words().isEmpty()) {
             ObjectNode texts = o.putObject("texts");
@@ -41,7 +41,7 @@ final class LayoutWriter {
         }
         if (!d.timelines().isEmpty()) {
             ObjectNode timelines = o.putObject("timelines");
-            new TreeMap<>(d.timelines()).forEach((id, x) -> timelines.set(id, writer.unknown(timeline(l.id() + "/" + id, x), Places.in(l.id(), "timeline", id))));
+            new TreeMap<>(d.timelines()).forEach((id, x) -> timelines.set(id, writer.unknown(timeline(l.id() + "/" + id, x), FileObjects.in(l.id(), "timeline", id))));
         }
         if (!d.order().isEmpty()) {
             ObjectNode orders = o.putObject("order");
@@ -54,7 +54,7 @@ final class LayoutWriter {
         if (!d.off().isEmpty()) {
             d.off().stream().sorted().forEach(o.putArray("off")::add);
         }
-        return writer.unknown(o, Places.of("layout", l.id()));
+        return writer.unknown(o, FileObjects.of("layout", l.id()));
     }
 
     /** @param place where what this version doesn't know of its keys is kept */
@@ -85,7 +85,7 @@ final class LayoutWriter {
                         of.putArray(p.key());
                     }
                 }
-                writer.unknown(of, Places.keys(place, owner));
+                writer.unknown(of, FileObjects.keys(place, owner));
             });
         }
         ProjectWriter.paths(o, ProjectWriter.ordered(tracks, order));

@@ -178,7 +178,7 @@ final class ProjectReader {
                 muted.add(new Muted(SlotReader.words(m, "check"), SlotReader.words(m, "place"), m.has("element") ? SlotReader.words(m, "element") : "", SlotReader.words(m, "reason")));
             });
         }
-        f.keepUnknown(Places.PROJECT, unknown);
+        f.keepUnknown(FileObjects.PROJECT, unknown);
         var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], outputs, muted, Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
         p = OutputEdits.tidied(Reactions.tidied(p));
@@ -240,7 +240,7 @@ final class ProjectReader {
         } else {
             throw f.problem("type", "should be a picture, sound, video, font or file type that Tundra knows");
         }
-        f.keepUnknown(Places.of("asset", hash), unknown);
+        f.keepUnknown(FileObjects.of("asset", hash), unknown);
         return a;
     }
 
@@ -263,7 +263,7 @@ final class ProjectReader {
             throw f.problem("name", "should be the name of a function");
         }
         boolean comments = !f.has("comments") || f.flag("comments");
-        f.keepUnknown(Places.of("script", id), unknown);
+        f.keepUnknown(FileObjects.of("script", id), unknown);
         return new Script(id, name, source, comments);
     }
 
@@ -274,7 +274,7 @@ final class ProjectReader {
             throw f.problem("kind", "should be text, number or yesNo");
         }
         boolean kept = f.flag("kept");
-        f.keepUnknown(Places.of("value", id), unknown);
+        f.keepUnknown(FileObjects.of("value", id), unknown);
         return new PieceValue(id, name, k, start, kept);
     }
 
@@ -291,7 +291,7 @@ final class ProjectReader {
             String key = x.name().toLowerCase(Locale.ROOT);
             s = f.has(key) ? s.with(x, f.whole(key, 0, Limits.TIME)) : s;
         }
-        f.keepUnknown(Places.of("states", motif), unknown);
+        f.keepUnknown(FileObjects.of("states", motif), unknown);
         return s;
     }
 
@@ -302,7 +302,7 @@ final class ProjectReader {
         Point size = f.pair("size", 1, Limits.SIDE);
         Fields canvas = f.object("canvas");
         Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
-        canvas.keepUnknown(Places.of("canvas", id), unknown);
+        canvas.keepUnknown(FileObjects.of("canvas", id), unknown);
         List<Element> elements = elements(f, "elements");
         Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
         var ofTimelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts);
@@ -328,7 +328,7 @@ final class ProjectReader {
         }
         Board base = new Board(size, values, elements, timelines, reactions, lines, drags);
         Board board = LayoutReader.named(new LayoutReader(ofTimelines, ofReactions, this::id, unknown, parts).read(base, f), layouts);
-        f.keepUnknown(Places.of("scene", id), unknown);
+        f.keepUnknown(FileObjects.of("scene", id), unknown);
         return board;
     }
 
@@ -362,7 +362,7 @@ final class ProjectReader {
         for (JsonNode n : f.has("look") ? f.list("look") : List.<JsonNode>of()) {
             carried = carried.with(ReactionReader.setting(new Fields(n, "how a part looks in " + f.where())));
         }
-        f.keepUnknown(Places.of("drag", id), unknown);
+        f.keepUnknown(FileObjects.of("drag", id), unknown);
         return new Dragging(id, pairs, motion, fit, carried);
     }
 
@@ -404,7 +404,7 @@ final class ProjectReader {
                 }
             }
         }
-        f.keepUnknown(Places.of("output", id), unknown);
+        f.keepUnknown(FileObjects.of("output", id), unknown);
         return o;
     }
 
@@ -431,7 +431,7 @@ final class ProjectReader {
         Content content = content(f);
         Fields rest = f.object("rest");
         Values values = ValueReader.values(rest, new Element(id, name, false, false, Values.NONE, content));
-        rest.keepUnknown(Places.of("rest", id), unknown);
+        rest.keepUnknown(FileObjects.of("rest", id), unknown);
         var effects = new ArrayList<Effect>();
         for (JsonNode n : f.has("effects") ? f.list("effects") : List.<JsonNode>of()) {
             parts.part(() -> effects.add(effect(new Fields(n, "effect " + (effects.size() + 1) + " of " + f.where()))));
@@ -440,7 +440,7 @@ final class ProjectReader {
             throw new Parts.TooMuch("“" + name + "” has " + effects.size() + " effects, and " + Limits.EFFECTS + " is the most that one thing can have");
         }
         var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content, effects);
-        f.keepUnknown(Places.of("element", id), unknown);
+        f.keepUnknown(FileObjects.of("element", id), unknown);
         return e;
     }
 
@@ -451,7 +451,7 @@ final class ProjectReader {
         }
         String id = id(f);
         var made = new Effect(id, kind, !f.flag("off"), ValueReader.values(f, new Effect(id, kind, true, Values.NONE)));
-        f.keepUnknown(Places.of("effect", id), unknown);
+        f.keepUnknown(FileObjects.of("effect", id), unknown);
         return made;
     }
 
@@ -553,7 +553,7 @@ final class ProjectReader {
                     throw d.problem("art", "should be a group");
                 }
                 drawings.add(new Drawing(art, start, (int) d.whole("frames", 1, Drawing.LIMIT)));
-                d.keepUnknown(Places.of("drawing", art.id()), unknown);
+                d.keepUnknown(FileObjects.of("drawing", art.id()), unknown);
             });
         }
         return new Flipbook(drawings, f.pair("box", 0, Limits.LENGTH), (int) f.whole("rate", 1, 240), ending(f));

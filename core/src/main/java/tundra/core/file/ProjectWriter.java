@@ -77,7 +77,7 @@ final class ProjectWriter {
                 if (v.kept()) {
                     one.put("kept", true);
                 }
-                unknown(one, Places.of("value", v.id()));
+                unknown(one, FileObjects.of("value", v.id()));
             });
         }
         if (!project.scripts().isEmpty()) {
@@ -87,7 +87,7 @@ final class ProjectWriter {
                 if (!x.comments()) {
                     one.put("comments", false);
                 }
-                unknown(one, Places.of("script", x.id()));
+                unknown(one, FileObjects.of("script", x.id()));
             });
         }
         if (!project.reactions().isEmpty()) {
@@ -107,7 +107,7 @@ final class ProjectWriter {
                 case SOUND -> n.put("duration", a.duration());
                 case FONT -> { }
             }
-            unknown(n, Places.of("asset", a.hash()));
+            unknown(n, FileObjects.of("asset", a.hash()));
         }
         if (!project.easings().isEmpty()) {
             ArrayNode easings = o.putArray("easings");
@@ -132,9 +132,9 @@ final class ProjectWriter {
         }
         if (!project.outputs().equals(Outputs.USUAL)) {
             ArrayNode outputs = o.putArray("outputs");
-            project.outputs().forEach(x -> unknown(output(outputs.addObject(), x), Places.of("output", x.id())));
+            project.outputs().forEach(x -> unknown(output(outputs.addObject(), x), FileObjects.of("output", x.id())));
         }
-        return unknown(o, Places.PROJECT);
+        return unknown(o, FileObjects.PROJECT);
     }
 
     ObjectNode unknown(ObjectNode o, String place) {
@@ -158,7 +158,7 @@ final class ProjectWriter {
                     states.put(s.name().toLowerCase(Locale.ROOT), m.states().at().get(s));
                 }
             }
-            unknown(states, Places.of("states", m.id()));
+            unknown(states, FileObjects.of("states", m.id()));
         }
         if (m.pictures()) {
             o.put("pictures", true);
@@ -173,7 +173,7 @@ final class ProjectWriter {
             opening(o, x.opening());
         }
         o.set("size", pair(b.size()));
-        o.set("canvas", unknown(values(b.canvas()), Places.of("canvas", s.id())));
+        o.set("canvas", unknown(values(b.canvas()), FileObjects.of("canvas", s.id())));
         ArrayNode elements = o.putArray("elements");
         b.elements().forEach(e -> elements.add(element(e)));
         if (!b.lines().isEmpty()) {
@@ -187,7 +187,7 @@ final class ProjectWriter {
         b.timelines().forEach(t -> timelines.add(timeline(t, order)));
         if (!b.drags().isEmpty()) {
             ArrayNode drags = o.putArray("drags");
-            b.drags().forEach(d -> drags.add(unknown(dragging(d), Places.of("drag", d.id()))));
+            b.drags().forEach(d -> drags.add(unknown(dragging(d), FileObjects.of("drag", d.id()))));
         }
         ArrayNode reactions = o.putArray("reactions");
         b.reactions().forEach(r -> reactions.add(reaction(r)));
@@ -196,7 +196,7 @@ final class ProjectWriter {
             ArrayNode layouts = o.putArray("layouts");
             b.layouts().forEach(l -> layouts.add(layout.layout(l)));
         }
-        return unknown(o, Places.of("scene", s.id()));
+        return unknown(o, FileObjects.of("scene", s.id()));
     }
 
     private ObjectNode element(Element e) {
@@ -210,7 +210,7 @@ final class ProjectWriter {
         if (e.guide()) {
             o.put("guide", true);
         }
-        o.set("rest", unknown(values(plain(e)), Places.of("rest", e.id())));
+        o.set("rest", unknown(values(plain(e)), FileObjects.of("rest", e.id())));
         if (!e.effects().isEmpty()) {
             ArrayNode effects = o.putArray("effects");
             for (Effect x : e.effects()) {
@@ -219,7 +219,7 @@ final class ProjectWriter {
                     n.put("off", true);
                 }
                 n.setAll(values(x.rest()));
-                unknown(n, Places.of("effect", x.id()));
+                unknown(n, FileObjects.of("effect", x.id()));
             }
         }
         switch (e.content()) {
@@ -256,7 +256,7 @@ final class ProjectWriter {
                 for (Drawing d : b.drawings()) {
                     ObjectNode n = drawings.addObject().put("start", d.start()).put("frames", d.frames());
                     n.set("art", element(d.art()));
-                    unknown(n, Places.of("drawing", d.id()));
+                    unknown(n, FileObjects.of("drawing", d.id()));
                 }
             }
             case Content.Instance i -> {
@@ -278,7 +278,7 @@ final class ProjectWriter {
             case Content.Rectangle r -> { }
             case Content.Ellipse x -> { }
         }
-        return unknown(o, Places.of("element", e.id()));
+        return unknown(o, FileObjects.of("element", e.id()));
     }
 
     /** The settings of a block that are otherwise than at first. */
@@ -373,10 +373,10 @@ final class ProjectWriter {
         all.forEach((element, of) -> {
             ObjectNode tracks = keys.putObject(element);
             of.forEach((p, track) -> tracks.set(p.key(), track(t.id(), element, p, track)));
-            unknown(tracks, Places.keys(t.id(), element));
+            unknown(tracks, FileObjects.keys(t.id(), element));
         });
         extras(o, t, all, order);
-        return unknown(o, Places.of("timeline", t.id()));
+        return unknown(o, FileObjects.of("timeline", t.id()));
     }
 
     /** What holds for the whole motion paths of those that have one of their own shape. */
@@ -429,7 +429,7 @@ final class ProjectWriter {
                 o.set("in", pair(k.in()));
                 o.set("out", pair(k.out()));
             }
-            unknown(o, Places.key(timeline, element, p, k.time()));
+            unknown(o, FileObjects.key(timeline, element, p, k.time()));
         }
         return out;
     }
@@ -488,7 +488,7 @@ final class ProjectWriter {
         if (!r.group().isEmpty()) {
             o.put("group", r.group());
         }
-        return unknown(o, Places.of("reaction", r.id()));
+        return unknown(o, FileObjects.of("reaction", r.id()));
     }
 
     /** Only what isn't as it is at first. */

@@ -82,7 +82,7 @@ final class ReactionReader {
                 List<Action> actions = actions(f, "do"), otherwise = f.has("otherwise") ? actions(f, "otherwise") : List.of();
                 boolean any = f.flag("any"), off = f.flag("off");
                 String group = f.has("group") ? SlotReader.words(f, "group") : "";
-                f.keepUnknown(Places.of("reaction", id), unknown);
+                f.keepUnknown(FileObjects.of("reaction", id), unknown);
                 out.add(new Reaction(id, new Event(event, who), conditions, any, actions, otherwise, off, group));
             });
         }

@@ -83,7 +83,7 @@ final class TimelineReader {
     private Timeline timeline(Fields f) throws FileProblem {
         var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of()).withScroll(f.has("scroll") ? scroll(f.object("scroll")) : null);
         t = extras(keys(t, f), f);
-        f.keepUnknown(Places.of("timeline", t.id()), unknown);
+        f.keepUnknown(FileObjects.of("timeline", t.id()), unknown);
         return t;
     }
 
@@ -104,7 +104,7 @@ final class TimelineReader {
                         parts.part(() -> made[0] = track(made[0], of, element, p));
                     }
                 }
-                of.keepUnknown(Places.keys(made[0].id(), element), unknown);
+                of.keepUnknown(FileObjects.keys(made[0].id(), element), unknown);
             });
         }
         return made[0];
@@ -134,7 +134,7 @@ final class TimelineReader {
         Point out = f.has("out") ? f.pair("out", -Limits.LENGTH, Limits.LENGTH) : Point.ZERO;
         boolean own = f.has("own") ? f.flag("own") : f.has("in") || f.has("out");
         list.add(new Key<>(at, ValueReader.value(p, f.raw("value"), f, "value"), easing(f, "easing"), in, out, own));
-        f.keepUnknown(Places.key(t.id(), element, p, at), unknown);
+        f.keepUnknown(FileObjects.key(t.id(), element, p, at), unknown);
         if (++keys > Limits.KEYS) {
             throw new Parts.TooMuch("it holds more than " + Limits.KEYS + " keys");
         }

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.frame.Moment;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
@@ -185,7 +185,7 @@ public final class Breaks {
 
     private boolean cut(Board b, Map<String, Frame.Placed> placed, List<String> path) {
         Element e = b.find(path.getLast());
-        var t = (Content.Text) Marks.resolved((Content.Text) e.content(), e.rest());
+        var t = (Content.Text) ElementPaint.resolved((Content.Text) e.content(), e.rest());
         if (t.wrap() > 0 && TextLayout.of(t, measure).box().x() > t.wrap() + SEEN) {
             return true;
         }

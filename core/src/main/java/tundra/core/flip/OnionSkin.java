@@ -98,7 +98,7 @@ public record OnionSkin(boolean on, int back, int ahead, Color backTint, Color a
      * @param m the moment of the frame
      * @param kept made before, to be used again
      */
-    public Frame over(Frame frame, FrameBuilder builder, String flipbook, Moment m, Ghosts kept) {
+    public Frame over(Frame frame, FrameBuilder builder, String flipbook, Moment m, OnionLayers kept) {
         List<String> path = builder.board().path(flipbook);
         Element e = builder.board().find(flipbook);
         if (!on || e == null || !(e.content() instanceof Flipbook book)) {

@@ -32,7 +32,7 @@ public final class FrameBuilder {
     /** The board's, the same ones for as long as the builder lives: a version that was left may let go of its own and make them again. */
     private final List<Element> elements;
     private final TextMeasurer measure;
-    private final Poses poses;
+    private final AnimatedValues poses;
     private final Map<Element, FrameNode> still = new IdentityHashMap<>();
     private final Map<Element, Last> last = new IdentityHashMap<>();
     private final Map<Element, Painted> painted = new IdentityHashMap<>();
@@ -63,7 +63,7 @@ public final class FrameBuilder {
         this.guides = guides;
         this.board = board;
         this.measure = measure;
-        this.poses = new Poses(board, previous == null ? null : previous.poses);
+        this.poses = new AnimatedValues(board, previous == null ? null : previous.poses);
         if (previous != null) {
             still.putAll(previous.still);
         }
@@ -163,7 +163,7 @@ public final class FrameBuilder {
 
     public Point boxAt(Element e, Moment m) {
         Values v = valuesAt(e.id(), m);
-        return Marks.box(resolved(e, v), v, layout(e, v, m));
+        return ElementPaint.box(resolved(e, v), v, layout(e, v, m));
     }
 
     /** Shows one text as it is written, with the names of its values, as while it is typed; null for none. */
@@ -172,7 +172,7 @@ public final class FrameBuilder {
     }
 
     private Content resolved(Element e, Values v) {
-        Content c = Marks.resolved(e.content(), v);
+        Content c = ElementPaint.resolved(e.content(), v);
         return e.id().equals(asWritten) ? c : ValueWords.shown(c, motifs.values());
     }
 
@@ -318,9 +318,9 @@ public final class FrameBuilder {
     private FrameNode make(Element e, Values v, List<FrameNode> children, Look look, Moment m) {
         Content content = resolved(e, v);
         TextLayout layout = layout(e, v, m);
-        Point box = Marks.box(content, v, layout);
+        Point box = ElementPaint.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                Marks.of(content, v, layout), children, Marks.clips(content, v), content instanceof Content.Instance i ? i.motif() : null, look);
+                ElementPaint.of(content, v, layout), children, ElementPaint.clips(content, v), content instanceof Content.Instance i ? i.motif() : null, look);
     }
 
     /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */

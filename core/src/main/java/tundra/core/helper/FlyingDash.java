@@ -1,7 +1,7 @@
 package tundra.core.helper;
 
 import java.util.List;
-import tundra.core.frame.Marks;
+import tundra.core.frame.ElementPaint;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Properties;
@@ -43,7 +43,7 @@ final class FlyingDash implements Helper {
         for (String id : job.elements()) {
             if (b.find(id).content() instanceof Content.Shape s) {
                 Values v = b.rest(id);
-                double length = Marks.form(s, v).outline().segments().stream().mapToDouble(c -> c.length(0, 1)).sum();
+                double length = ElementPaint.form(s, v).outline().segments().stream().mapToDouble(c -> c.length(0, 1)).sum();
                 // a gap longer than the outline: no second dash is ever on it
                 b = b.withRest(id, x -> x.with(Properties.DASH, n[0]).with(Properties.GAP, length + n[0]));
                 var keys = new java.util.ArrayList<tundra.core.motion.Key<Double>>();

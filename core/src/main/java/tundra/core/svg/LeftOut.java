@@ -3,7 +3,7 @@ package tundra.core.svg;
 import java.util.ArrayList;
 import java.util.List;
 import tundra.core.edit.Motifs;
-import tundra.core.frame.Heard;
+import tundra.core.frame.AudibleSounds;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -19,7 +19,7 @@ final class LeftOut {
     /** Each with its number or its names, such as {@code 2 sounds}. */
     static List<String> of(Project p, Board b) {
         var out = new ArrayList<String>();
-        long sounds = b.timelines().stream().mapToLong(t -> Heard.on(p, b, t).size()).max().orElse(0);
+        long sounds = b.timelines().stream().mapToLong(t -> AudibleSounds.on(p, b, t).size()).max().orElse(0);
         count(out, sounds, "sound", "sounds");
         count(out, b.reactions().stream().filter(r -> !r.off()).count(), "reaction", "reactions");
         count(out, b.drags().size(), "part to drag", "parts to drag");

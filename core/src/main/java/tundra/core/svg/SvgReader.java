@@ -356,7 +356,7 @@ public final class SvgReader {
     }
 
     private Made shape(org.w3c.dom.Element e, Affine ctm, Map<String, String> css) {
-        Outline own = Shapes.outline(e, viewport, em(css));
+        Outline own = SvgShapes.outline(e, viewport, em(css));
         if (own == null || own.contours().isEmpty() || "hidden".equals(css.get("visibility")) || "collapse".equals(css.get("visibility"))) {
             return null;
         }
@@ -572,7 +572,7 @@ public final class SvgReader {
             }
             return;
         }
-        Outline o = Shapes.outline(e, viewport, em(css));
+        Outline o = SvgShapes.outline(e, viewport, em(css));
         if (o != null && !o.contours().isEmpty()) {
             boolean odd = "evenodd".equals(css.get("clip-rule")) && o.segments().size() <= EXACT;
             out.add((odd ? Combine.fromEvenOdd(o) : o).through(m));

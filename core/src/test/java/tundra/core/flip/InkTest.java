@@ -205,14 +205,14 @@ class InkTest {
         assertThat(skin.withRange(0, 0).around(b, 6)).isEmpty();
         Moment time = Moment.opened(fb.board(), b.timeOf(6));
         var plain = fb.at(time);
-        var over = skin.over(plain, fb, "book", time, new Ghosts());
+        var over = skin.over(plain, fb, "book", time, new OnionLayers());
         List<FrameNode> children = over.nodes().getFirst().children();
         assertThat(children).hasSize(4);
         assertThat(children.getLast()).as("the drawing itself lies on top, untouched").isSameAs(plain.nodes().getFirst().children().getFirst());
         assertThat(children.subList(0, 3)).allMatch(n -> n.locked() && n.id().isEmpty());
         assertThat(tundra.core.frame.HitTest.under(over, new Point(25, 25), 1)).as("a ghost can't be picked").isEmpty();
         assertThat(tundra.core.frame.HitTest.under(over, new Point(105, 25), 1)).isNotEmpty();
-        assertThat(skin.withOn(false).over(plain, fb, "book", time, new Ghosts())).isSameAs(plain);
+        assertThat(skin.withOn(false).over(plain, fb, "book", time, new OnionLayers())).isSameAs(plain);
         assertThat(fb.at(time)).as("what is published has none").isEqualTo(plain);
     }
 }

@@ -47,7 +47,7 @@ class OnionSkinTest {
             var board = new Board(new Point(400, 300), Values.NONE, List.of(outer), List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
             var builder = new FrameBuilder(board, new tundra.core.frame.FakeMeasurer());
             Moment m = Moment.main(board, 100_000);
-            Frame plain = builder.at(m), with = OnionSkin.STANDARD.withRange(1, 1).over(plain, builder, "book", m, new Ghosts());
+            Frame plain = builder.at(m), with = OnionSkin.STANDARD.withRange(1, 1).over(plain, builder, "book", m, new OnionLayers());
             // the drawing before and the one after, each a group with its ink
             assertThat(nodes(with) - nodes(plain)).as(outer.id()).isEqualTo(4);
         }

@@ -23,7 +23,7 @@ class RoundsTest {
     }
 
     private static long at(Flipbook b, long frame, double around, Span seen) {
-        return Rounds.timeOf(b, frame, Math.round(around * SECOND), 8 * SECOND, t -> seen == null || seen.contains(t));
+        return LoopTurns.timeOf(b, frame, Math.round(around * SECOND), 8 * SECOND, t -> seen == null || seen.contains(t));
     }
 
     @ParameterizedTest
@@ -55,7 +55,7 @@ class RoundsTest {
 
     @Test
     void theLastTurnIsTheLastThatBeginsInTime() {
-        assertThat(Rounds.timeOf(book(0, Flipbook.Ending.LOOP), 4, 900_000, 700_000, t -> true)).isEqualTo(333_333);
+        assertThat(LoopTurns.timeOf(book(0, Flipbook.Ending.LOOP), 4, 900_000, 700_000, t -> true)).isEqualTo(333_333);
     }
 
     @ParameterizedTest

@@ -28,7 +28,7 @@ class HeardTest {
         var e = new Element("one", "One", false, false, Values.NONE, new Content.Instance("ring", new Point(10, 10), clock));
         Project p = Project.empty("P", new Point(100, 100), 24).withMotifs(List.of(ring)).withAsset(BELL);
         Board b = p.scenes().getFirst().board().withElements(List.of(e)).withTimelines(List.of(new Timeline("main", Timeline.MAIN, 3_000_000, false, true, Map.of())));
-        return Heard.on(p, b, b.main());
+        return AudibleSounds.on(p, b, b.main());
     }
 
     private static PlacedSound at(long start) {

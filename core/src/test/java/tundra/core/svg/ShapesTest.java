@@ -24,7 +24,7 @@ class ShapesTest {
         var factory = DocumentBuilderFactory.newInstance();
         factory.setNamespaceAware(true);
         var e = factory.newDocumentBuilder().parse(new ByteArrayInputStream(element.getBytes(StandardCharsets.UTF_8))).getDocumentElement();
-        return Shapes.outline(e, new Point(400, 300), 16);
+        return SvgShapes.outline(e, new Point(400, 300), 16);
     }
 
     /** How far the farthest of many points is from an ellipse, as a part of its radius. */

@@ -5,8 +5,8 @@ import tundra.core.model.Place;
 import tundra.core.model.Project;
 
 /** Finds a scene or a motif by name. */
-final class Scenes {
-    private Scenes() {}
+final class PlaceFinder {
+    private PlaceFinder() {}
 
     /** The first scene when the name is null. */
     static Place of(Project p, String name) {

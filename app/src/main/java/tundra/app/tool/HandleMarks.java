@@ -6,8 +6,8 @@ import tundra.app.widget.Dots;
 import tundra.core.geometry.Point;
 
 /** The small marks that can be taken hold of. */
-final class Marks {
-    private Marks() {}
+final class HandleMarks {
+    private HandleMarks() {}
 
     static void square(GraphicsContext g, Point at, Color ink, boolean chosen) {
         Dots.square(g, at.x(), at.y(), 3.5, chosen ? ink : Color.WHITE, ink, 1.2);

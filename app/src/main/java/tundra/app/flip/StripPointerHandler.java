@@ -17,7 +17,7 @@ import tundra.core.model.Flipbook;
  * What the pointer does on the strip: chooses drawings, holds them longer by their right edge, puts them elsewhere, moves them in
  * time with Alt, and drags the ends of the onion skin.
  */
-final class StripHand {
+final class StripPointerHandler {
     private static final double EDGE = 5;
     private static final double START = 4;
     private final Studio studio;
@@ -44,7 +44,7 @@ final class StripHand {
         record Scrub() implements Gesture {}
     }
 
-    StripHand(Studio studio, StripCanvas strip, Runnable blank) {
+    StripPointerHandler(Studio studio, StripCanvas strip, Runnable blank) {
         this.studio = studio;
         this.open = studio.book();
         this.strip = strip;

@@ -3,11 +3,11 @@ package tundra.app.publish;
 import java.nio.file.Path;
 
 /** Folders as people name them: from the piece's own folder or from home, and never longer than a line. */
-final class Places {
+final class ShownFolders {
     /** Of a path that starts elsewhere so many of its last names are shown. */
     private static final int NAMES = 2;
 
-    private Places() {}
+    private ShownFolders() {}
 
     /** @param piece the file of the piece; null when it has none yet */
     static String shown(Path folder, Path piece) {

@@ -3,10 +3,10 @@ package tundra.core.file;
 import tundra.core.model.Property;
 
 /** Names the objects of the file that unknown fields are kept for. */
-final class Places {
+final class FileObjects {
     static final String PROJECT = "project";
 
-    private Places() {}
+    private FileObjects() {}
 
     static String of(String kind, String id) {
         return kind + ":" + id;

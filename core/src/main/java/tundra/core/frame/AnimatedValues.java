@@ -18,7 +18,7 @@ import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
 
 /** The animated values of a board's elements at a moment. Of two timelines that key the same property the one started last decides. */
-final class Poses {
+final class AnimatedValues {
     private final Board board;
     private final Set<String> animated = new HashSet<>();
     /** Measured paths by timeline and element, with the keys that they were measured from. */
@@ -72,7 +72,7 @@ final class Poses {
     }
 
     /** @param previous measured paths that may be taken over; null for none */
-    Poses(Board board, Poses previous) {
+    AnimatedValues(Board board, AnimatedValues previous) {
         this.board = board;
         for (Timeline t : board.timelines()) {
             animated.addAll(t.tracks().keySet());

@@ -14,7 +14,7 @@ import tundra.core.model.TreePaths;
 import tundra.render.Fonts;
 
 /** The evaluator of the board that is seen and what was worked out from it last, kept until something changes. */
-final class Seen {
+final class BoardEvaluation {
     private FrameBuilder builder;
     private String asWritten;
     private String builtAsWritten;

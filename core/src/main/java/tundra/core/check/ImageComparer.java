@@ -11,7 +11,7 @@ import tundra.core.model.Paint;
 import tundra.core.model.Project;
 
 /** What checks need to see and can't work out themselves. */
-public interface Eyes extends AutoCloseable {
+public interface ImageComparer extends AutoCloseable {
     /** Where pictures are found. */
     void use(Project project);
 

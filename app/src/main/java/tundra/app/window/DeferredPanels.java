@@ -14,7 +14,7 @@ import javafx.util.Duration;
  * What a window does not wait for at its start: what stands beside the canvas is made while the renderer draws the first picture
  * on its own thread, and what changes seldom is kept as a picture only once all stands.
  */
-final class Furnishing {
+final class DeferredPanels {
     private static final Duration SOON = Duration.millis(500);
     private final List<Runnable> later = new ArrayList<>();
     private final Set<Node> keptAsPictures = new HashSet<>();

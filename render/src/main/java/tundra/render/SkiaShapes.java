@@ -11,8 +11,8 @@ import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
 /** Forms and outlines as Skia's shapes. */
-final class Shapes {
-    private Shapes() {}
+final class SkiaShapes {
+    private SkiaShapes() {}
 
     static Rect rect(Point size) {
         return Rect.makeWH((float) size.x(), (float) size.y());

@@ -4,8 +4,8 @@ import java.util.function.LongPredicate;
 import tundra.core.model.Flipbook;
 
 /** The turns of a flipbook that starts over: which of them to go to for a frame of the first. */
-public final class Rounds {
-    private Rounds() {}
+public final class LoopTurns {
+    private LoopTurns() {}
 
     /**
      * When a frame is seen: in the turn nearest to a time in which it can be, else in the turn of that time.

@@ -7,7 +7,7 @@ import tundra.core.model.Project;
 import tundra.render.Fonts;
 
 /** What was copied last in this window: elements, keys, or drawings of a flipbook. */
-public final class Copied {
+public final class CopiedContent {
     private Clip elements;
     private KeyClip keys;
     private boolean keysLast;

@@ -14,14 +14,14 @@ import javafx.scene.input.MouseEvent;
  * A button with words, a mark or both, for the places that have many. It is pressed by the mouse, Space and Enter. Whether it is
  * selected is for its owner to say. Dialogs have JavaFX's buttons, which know Enter and Escape from anywhere.
  */
-public final class Press extends Caption {
+public final class LightButton extends LightLabel {
     private static final PseudoClass SELECTED = PseudoClass.getPseudoClass("selected");
     private Runnable action = () -> { };
     private boolean selected;
     /** Space went down here. */
     private boolean held;
 
-    public Press(String words) {
+    public LightButton(String words) {
         super(words, "button");
         centre();
         setAccessibleRole(AccessibleRole.BUTTON);

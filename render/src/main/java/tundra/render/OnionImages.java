@@ -19,7 +19,7 @@ import tundra.core.geometry.Affine;
  * Images of drawings that shine through, in the pixels of the view. A ghost stays the same while one draws on the frame, and for
  * a few steps while one steps on; new ones are painted side by side.
  */
-final class GhostImages implements AutoCloseable {
+final class OnionImages implements AutoCloseable {
     private final Painter painter;
     private Map<List<FrameNode>, Kept> kept = new IdentityHashMap<>();
     private Map<FrameNode, Kept> now = new IdentityHashMap<>();
@@ -40,7 +40,7 @@ final class GhostImages implements AutoCloseable {
         }
     }
 
-    GhostImages(Painter painter) {
+    OnionImages(Painter painter) {
         this.painter = painter;
     }
 

@@ -12,7 +12,7 @@ import tundra.app.language.Language;
  * Words, a mark or both. Words are shortened where room is short, once a min width allows it. Their colour is the
  * {@code -fx-fill} that a style gives to the caption. JavaFX's labels do the same and take several times as long to make.
  */
-public class Caption extends Region {
+public class LightLabel extends Region {
     /** Where the mark stands. */
     public enum Place {
         BEFORE, AFTER, ABOVE
@@ -28,7 +28,7 @@ public class Caption extends Region {
     private boolean centred;
     private boolean measured;
 
-    public Caption(String text, String... styles) {
+    public LightLabel(String text, String... styles) {
         getStyleClass().addAll(styles);
         setAccessibleRole(AccessibleRole.TEXT);
         words.getStyleClass().add("words");

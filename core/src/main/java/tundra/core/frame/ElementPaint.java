@@ -12,11 +12,11 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** What an element of given values paints. */
-public final class Marks {
+public final class ElementPaint {
     /** The least side of rectangles and ellipses, in px. */
     public static final double THIN = 0.001;
 
-    private Marks() {}
+    private ElementPaint() {}
 
     /** The content with what its values say of it: the outline of a path, how a text is set, the size of a group. */
     public static Content resolved(Content content, Values v) {

@@ -11,8 +11,8 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 
 /** The outlines of SVG's shapes in their own space. */
-final class Shapes {
-    private Shapes() {}
+final class SvgShapes {
+    private SvgShapes() {}
 
     /** Null when the element is no shape, or one that isn't drawn. */
     static Outline outline(Element e, Point viewport, double em) {

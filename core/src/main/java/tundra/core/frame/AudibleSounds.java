@@ -17,17 +17,17 @@ import tundra.core.model.Tree;
  * The sounds that are heard while a timeline plays: its own, and those of the motifs that run meanwhile, in each of their turns. A motif's speed
  * brings its sounds sooner or later, but they sound as they were recorded; backwards nothing is heard.
  */
-public final class Heard {
+public final class AudibleSounds {
     private static final int MOST = 200;
     private final Project project;
 
-    private Heard(Project project) {
+    private AudibleSounds(Project project) {
         this.project = project;
     }
 
     /** At most 200 of them, placed on the timeline. */
     public static List<PlacedSound> on(Project p, Board b, Timeline t) {
-        return new Heard(p).on(b, t).stream().limit(MOST).toList();
+        return new AudibleSounds(p).on(b, t).stream().limit(MOST).toList();
     }
 
     private List<PlacedSound> on(Board b, Timeline t) {

@@ -19,13 +19,13 @@ import javafx.scene.layout.VBox;
 import javafx.stage.DirectoryChooser;
 import javafx.stage.FileChooser;
 import javafx.stage.Stage;
-import tundra.app.job.Asker;
+import tundra.app.job.Dialogs;
 import tundra.app.widget.NumberField;
 import tundra.core.model.Limits;
 import tundra.core.geometry.Point;
 
 /** Asks with dialogs over the window. */
-public final class WindowAsker implements Asker {
+public final class WindowDialogs implements Dialogs {
     /** A size to begin with. */
     private record Preset(String name, int width, int height, int frameRate) {}
 
@@ -36,7 +36,7 @@ public final class WindowAsker implements Asker {
     private final Supplier<Stage> owner;
 
     /** @param owner the stage to ask over, once it is there */
-    public WindowAsker(Supplier<Stage> owner) {
+    public WindowDialogs(Supplier<Stage> owner) {
         this.owner = owner;
     }
 

@@ -15,7 +15,7 @@ import tundra.core.model.Paint;
  * Drawings as they shine through, kept for as long as they stay as they are: the same instance comes back, so that a painter can
  * keep its picture. One thread at a time.
  */
-public final class Ghosts {
+public final class OnionLayers {
     private static final int MOST = 64;
     /** As thin as the screen can draw it, whatever the zoom. */
     private static final StrokeStyle LINE = new StrokeStyle(0, "round", "round", List.of(), 0);

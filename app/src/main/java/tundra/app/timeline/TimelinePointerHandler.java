@@ -35,7 +35,7 @@ import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 
 /** What the pointer does in the timeline. Each gesture is one step of undo and can be given up. */
-final class TimelineHand {
+final class TimelinePointerHandler {
     private static final double REACH = 8;
     /** What goes less than this to a side goes straight up or down, in px. */
     private static final double SIDEWAYS = 3;
@@ -95,7 +95,7 @@ final class TimelineHand {
         record Head(Rect at, Runnable done) implements Drag {}
     }
 
-    TimelineHand(Studio studio, TimelineCanvas view) {
+    TimelinePointerHandler(Studio studio, TimelineCanvas view) {
         this.studio = studio;
         this.view = view;
     }

@@ -12,7 +12,7 @@ import tundra.core.svg.ArtPlacing;
 import tundra.core.svg.SvgArt;
 
 /** Art that was read and waits to be placed. */
-public sealed interface Brought {
+public sealed interface ImportedArt {
     /** The project with it in the middle of the canvas of a scene or motif, and the element that it became; null for what is only kept. */
     record Added(Project project, String id) {}
 
@@ -26,7 +26,7 @@ public sealed interface Brought {
 
     Added addTo(Project p, String place);
 
-    record Picture(Asset asset) implements Brought {
+    record Picture(Asset asset) implements ImportedArt {
         @Override
         public Point size() {
             return new Point(asset.width(), asset.height());
@@ -50,7 +50,7 @@ public sealed interface Brought {
     }
 
     /** A font or a sound, which is kept on the shelf. */
-    record Kept(Asset asset) implements Brought {
+    record Kept(Asset asset) implements ImportedArt {
         @Override
         public Point size() {
             return null;
@@ -73,7 +73,7 @@ public sealed interface Brought {
     }
 
     /** A video, a map or a page's files, placed as a block. */
-    record Part(String name, Asset asset, Point size, BiFunction<Board, Point, Element> made) implements Brought {
+    record Part(String name, Asset asset, Point size, BiFunction<Board, Point, Element> made) implements ImportedArt {
         @Override
         public List<String> report() {
             return List.of();
@@ -87,7 +87,7 @@ public sealed interface Brought {
         }
     }
 
-    record Drawing(SvgArt art) implements Brought {
+    record Drawing(SvgArt art) implements ImportedArt {
         @Override
         public Point size() {
             return art.size();

@@ -6,7 +6,7 @@ import java.util.Optional;
 import tundra.core.geometry.Point;
 
 /** The questions that the desktop asks. Tests answer them in their own way. */
-public interface Asker {
+public interface Dialogs {
     /** What to do with changes that would be lost. */
     public enum Unsaved {
         SAVE, DISCARD, CANCEL

@@ -12,8 +12,8 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Puts what was drawn on the canvas into the document: into the group that is being edited, or on top of all. */
-final class Drawing {
-    private Drawing() {}
+final class DrawnShapes {
+    private DrawnShapes() {}
 
     /** A path of an outline in canvas coordinates; nothing when it has no extent at all. */
     static Element path(String name, Outline outline, Values look) {

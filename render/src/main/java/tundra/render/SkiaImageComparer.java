@@ -6,7 +6,7 @@ import io.github.humbleui.skija.Surface;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import tundra.core.check.Eyes;
+import tundra.core.check.ImageComparer;
 import tundra.core.flip.PictureInk;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
@@ -17,7 +17,7 @@ import tundra.core.model.Paint;
 import tundra.core.model.Project;
 
 /** Sees for the checks by painting small pictures. One thread at a time. */
-public final class SkiaEyes implements Eyes {
+public final class SkiaImageComparer implements ImageComparer {
     /** Of the longer side of the pictures that are compared, in px. */
     private static final int SIDE = 160;
     private final Painter painter = new Painter();
