@@ -4,7 +4,7 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.application.Application;
 import javafx.stage.Stage;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.language.Language;
 import tundra.app.publish.SystemBrowser;
 import tundra.app.studio.Settings;

@@ -69,8 +69,8 @@ class ArchitectureTest {
         never("tundra.app.studio..", "tundra.app.tool..", "tundra.app.canvas..");
         never("tundra.app.output..", "javafx.scene..", "javafx.stage..");
         never("tundra.app.send..", "javafx..");
-        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art", "color", "widget", "job", "files", "ways")) {
-            never("tundra.app." + panel + "..", "tundra.app.window..", "tundra.app.commands..");
+        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art", "color", "widget", "job", "document", "ways")) {
+            never("tundra.app." + panel + "..", "tundra.app.window..", "tundra.app.builtin..");
         }
     }
 

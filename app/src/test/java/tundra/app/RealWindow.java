@@ -34,7 +34,7 @@ import javafx.scene.text.Text;
 import javafx.stage.Popup;
 import javafx.stage.Stage;
 import javafx.stage.Window;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.job.Dialogs;
 import tundra.app.job.Work;
 import tundra.app.studio.Settings;

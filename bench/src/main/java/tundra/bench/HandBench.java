@@ -16,7 +16,7 @@ import javafx.application.Platform;
 import javafx.scene.input.MouseButton;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.job.Dialogs;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;

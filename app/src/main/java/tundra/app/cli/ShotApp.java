@@ -13,7 +13,7 @@ import javafx.stage.Stage;
 import org.fxmisc.richtext.CodeArea;
 import tundra.app.TundraApp;
 import tundra.app.command.CommandIds;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.job.Settles;
 import tundra.app.language.Language;
 import tundra.app.studio.Settings;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
-import tundra.app.files.BlockFiles;
+import tundra.app.document.BlockFiles;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Words;
 import tundra.core.model.Blocks;

@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
-import tundra.app.files.BlockFiles;
+import tundra.app.document.BlockFiles;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;

@@ -14,7 +14,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.color.PaintField;
 
 import tundra.app.command.Commands;
-import tundra.app.files.BlockFiles;
+import tundra.app.document.BlockFiles;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.LightLabel;

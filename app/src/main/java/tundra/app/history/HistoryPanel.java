@@ -17,7 +17,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import tundra.app.files.PieceFace;
+import tundra.app.document.PieceFace;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.studio.Aspect;

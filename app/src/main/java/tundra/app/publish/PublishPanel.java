@@ -45,7 +45,7 @@ import tundra.core.model.Project;
 public final class PublishPanel extends VBox {
     private final Studio studio;
     private final Settings settings;
-    private final Dialogs asker;
+    private final Dialogs dialogs;
     private final Jobs jobs;
     private final Notices notices;
     private final Consumer<String> show;
@@ -61,10 +61,10 @@ public final class PublishPanel extends VBox {
     private String piece = "", picked = "";
 
     /** @param show opens an address with the system's own program */
-    public PublishPanel(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, Consumer<String> show) {
+    public PublishPanel(Studio studio, Settings settings, Dialogs dialogs, Jobs jobs, Notices notices, Consumer<String> show) {
         this.studio = studio;
         this.settings = settings;
-        this.asker = asker;
+        this.dialogs = dialogs;
         this.jobs = jobs;
         this.notices = notices;
         this.show = show;
@@ -212,7 +212,7 @@ public final class PublishPanel extends VBox {
     /** Asks for the folder of all outputs. */
     boolean chooseFolder() {
         Path now = places.folder(studio.project(), studio.file());
-        Optional<Path> chosen = asker.folder("Folder for the outputs", now);
+        Optional<Path> chosen = dialogs.folder("Folder for the outputs", now);
         chosen.ifPresent(f -> {
             places.setFolder(studio.project(), f);
             shown();
@@ -224,8 +224,8 @@ public final class PublishPanel extends VBox {
     void choosePlace(Output o) {
         Path now = place(o);
         boolean folder = Outputs.ending(o).isEmpty();
-        Optional<Path> chosen = folder ? asker.folder("Folder for “" + o.name() + "”", now == null ? null : now.getParent())
-                : asker.save("Make “" + o.name() + "”", now == null ? OutputPlaces.name(studio.project(), o, studio.file()) : now.getFileName().toString(), now == null ? null : now.getParent());
+        Optional<Path> chosen = folder ? dialogs.folder("Folder for “" + o.name() + "”", now == null ? null : now.getParent())
+                : dialogs.save("Make “" + o.name() + "”", now == null ? OutputPlaces.name(studio.project(), o, studio.file()) : now.getFileName().toString(), now == null ? null : now.getParent());
         chosen.ifPresent(to -> {
             String name = places.name(studio.project(), to, studio.file());
             places.setElsewhere(studio.project(), o, name == null ? to : null);

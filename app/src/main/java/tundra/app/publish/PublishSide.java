@@ -44,13 +44,13 @@ public final class PublishSide extends TallPane {
     private record Weighed(Page page, PageWeight weight, Map<String, Long> saved) {}
 
     /** @param open shows an address in the system's browser */
-    public PublishSide(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
+    public PublishSide(Studio studio, Settings settings, Dialogs dialogs, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
         this.studio = studio;
         this.jobs = jobs;
         weight = new WeightSection(() -> studio.editProject("Make pictures smaller", null, p -> OutputEdits.set(p, page().id(), Outputs.PICTURES, "smaller")), () -> measure(tryIt, open));
         tryIt.onMeasured(weight::measured);
         phone = new PhoneSection(notices);
-        send = new SendSection(studio, settings, asker, jobs, notices, this::page);
+        send = new SendSection(studio, settings, dialogs, jobs, notices, this::page);
         all.getChildren().addAll(ChecksPanel.docked(studio, settings), weight, phone, send);
         all.getStyleClass().add("publish-side");
         setContent(all);

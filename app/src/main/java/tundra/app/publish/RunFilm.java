@@ -19,15 +19,15 @@ import tundra.web.PageId;
 /** Makes films of recorded visits: what was seen of the page, as it was done. */
 public final class RunFilm {
     private final Studio studio;
-    private final Dialogs asker;
+    private final Dialogs dialogs;
     private final Jobs jobs;
     private final Notices notices;
     private final Consumer<String> show;
 
     /** @param show opens an address with the system's own program */
-    public RunFilm(Studio studio, Dialogs asker, Jobs jobs, Notices notices, Consumer<String> show) {
+    public RunFilm(Studio studio, Dialogs dialogs, Jobs jobs, Notices notices, Consumer<String> show) {
         this.studio = studio;
-        this.asker = asker;
+        this.dialogs = dialogs;
         this.jobs = jobs;
         this.notices = notices;
         this.show = show;
@@ -42,7 +42,7 @@ public final class RunFilm {
     private void make(Project p, Run run) {
         Output film = p.outputs().stream().filter(o -> o.kind() == Outputs.FILM).findFirst().orElse(Outputs.FILM.made());
         Path beside = studio.file() == null ? null : studio.file().toAbsolutePath().getParent();
-        Path to = asker.save("Make a film of the visit", Outputs.file(p.name(), film.withName("visit").withFile("")), beside).orElse(null);
+        Path to = dialogs.save("Make a film of the visit", Outputs.file(p.name(), film.withName("visit").withFile("")), beside).orElse(null);
         if (to == null) {
             return;
         }

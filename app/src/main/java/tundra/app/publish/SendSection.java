@@ -34,7 +34,7 @@ final class SendSection extends VBox {
     private static final String PLACE = "place", LAST = "last";
     private final Studio studio;
     private final Settings settings;
-    private final Dialogs asker;
+    private final Dialogs dialogs;
     private final Jobs jobs;
     private final Notices notices;
     private final Supplier<Output> output;
@@ -53,11 +53,11 @@ final class SendSection extends VBox {
     }
 
     /** @param output the page that is sent */
-    SendSection(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, Supplier<Output> output) {
+    SendSection(Studio studio, Settings settings, Dialogs dialogs, Jobs jobs, Notices notices, Supplier<Output> output) {
         super(6);
         this.studio = studio;
         this.settings = settings;
-        this.asker = asker;
+        this.dialogs = dialogs;
         this.jobs = jobs;
         this.notices = notices;
         this.output = output;
@@ -169,7 +169,7 @@ final class SendSection extends VBox {
         jobs.run(() -> place.kind() == Place.Kind.FOLDER ? "" : java.util.Objects.requireNonNullElse(secrets.of(place), ""), known -> {
             String secret = known;
             if (secret.isEmpty() && place.kind() != Place.Kind.FOLDER) {
-                secret = asker.secret(place.words()).orElse(null);
+                secret = dialogs.secret(place.words()).orElse(null);
                 if (secret == null) {
                     busy(false);
                     state.setText("Given up; nothing was sent.");

@@ -24,7 +24,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import tundra.app.files.PieceFace;
+import tundra.app.document.PieceFace;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
 import tundra.app.language.Language;

@@ -9,7 +9,7 @@ import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.MouseEvent;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.tool.Picking;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.Sentences;

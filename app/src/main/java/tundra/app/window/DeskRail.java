@@ -6,7 +6,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import tundra.app.command.CommandIds;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.studio.Desk;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.LightLabel;

@@ -11,7 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import tundra.app.art.TracePanel;
 import tundra.app.check.ChecksPanel;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.help.HelpPage;
 import tundra.app.help.HelpPanel;
 import tundra.app.history.HistoryPanel;
@@ -42,7 +42,7 @@ final class Overlays {
     private HelpPanel help;
     private LessonPanel lesson;
     /** Take off again what is asked, the topmost last. */
-    private final Deque<Runnable> dialogs = new ArrayDeque<>();
+    private final Deque<Runnable> closers = new ArrayDeque<>();
 
     Overlays(Workshop w, StackPane layers) {
         this.w = w;
@@ -52,7 +52,7 @@ final class Overlays {
 
     /** Whether something is asked that everything else waits for. */
     boolean asking() {
-        return !dialogs.isEmpty();
+        return !closers.isEmpty();
     }
 
     boolean helping() {
@@ -70,8 +70,8 @@ final class Overlays {
 
     /** Takes off what lies on top; says whether anything did. */
     boolean leave() {
-        if (!dialogs.isEmpty()) {
-            dialogs.getLast().run();
+        if (!closers.isEmpty()) {
+            closers.getLast().run();
         } else if (helper != null) {
             helper.leaveIt();
         } else if (help != null) {
@@ -124,10 +124,10 @@ final class Overlays {
         var off = new Runnable[1];
         off[0] = () -> {
             layers.getChildren().remove(panel);
-            dialogs.remove(off[0]);
+            closers.remove(off[0]);
             w.canvas.requestFocus();
         };
-        dialogs.add(off[0]);
+        closers.add(off[0]);
         return off[0];
     }
 
@@ -227,7 +227,7 @@ final class Overlays {
 
     void shortcuts() {
         var off = new Runnable[1];
-        off[0] = over(new ShortcutsPanel(w.commands, w.asker, () -> off[0].run()));
+        off[0] = over(new ShortcutsPanel(w.commands, w.dialogs, () -> off[0].run()));
     }
 
     boolean remembering() {

@@ -30,7 +30,7 @@ final class ShortcutsPanel extends Veil {
     private static final int LONGEST = 1 << 20;
     private final Commands commands;
     private final Shortcuts keys;
-    private final Dialogs asker;
+    private final Dialogs dialogs;
     private final TextField query = new TextField();
     private final ListView<Command> list = new ListView<>();
     private final Label said = new Label();
@@ -38,10 +38,10 @@ final class ShortcutsPanel extends Veil {
     private boolean waiting;
     private KeyCombination pressed;
 
-    ShortcutsPanel(Commands commands, Dialogs asker, Runnable leave) {
+    ShortcutsPanel(Commands commands, Dialogs dialogs, Runnable leave) {
         super("shortcuts");
         this.commands = commands;
-        this.asker = asker;
+        this.dialogs = dialogs;
         keys = commands.keys();
         var head = new Label("Shortcuts");
         head.getStyleClass().add("heading");
@@ -75,10 +75,10 @@ final class ShortcutsPanel extends Veil {
         anyway.setOnAction(e -> put(pressed));
         var write = new Button("Write to a file…");
         write.setId("shortcuts-write");
-        write.setOnAction(e -> asker.save("Write the shortcuts", "tundra-shortcuts.txt", null).ifPresent(this::write));
+        write.setOnAction(e -> dialogs.save("Write the shortcuts", "tundra-shortcuts.txt", null).ifPresent(this::write));
         var read = new Button("Read…");
         read.setId("shortcuts-read");
-        read.setOnAction(e -> asker.open("Read shortcuts", "Texts", List.of("*.txt"), null).ifPresent(this::read));
+        read.setOnAction(e -> dialogs.open("Read shortcuts", "Texts", List.of("*.txt"), null).ifPresent(this::read));
         var close = new Button("Close");
         close.setId("shortcuts-close");
         close.setCancelButton(true);

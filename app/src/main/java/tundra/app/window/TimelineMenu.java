@@ -7,7 +7,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ContextMenuEvent;
 import tundra.app.command.CommandIds;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.helper.Helpers;
 import tundra.core.model.PlacedSound;

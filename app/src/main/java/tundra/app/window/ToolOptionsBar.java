@@ -11,7 +11,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import tundra.app.color.PaintField;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolSettings;

@@ -12,7 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.util.Duration;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.LightLabel;

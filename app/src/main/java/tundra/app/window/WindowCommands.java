@@ -4,7 +4,7 @@ import java.util.List;
 import tundra.app.TundraApp;
 import tundra.app.command.Command;
 import tundra.app.command.Commands;
-import tundra.app.commands.Workshop;
+import tundra.app.builtin.Workshop;
 import tundra.app.help.HelpPage;
 import tundra.app.language.Language;
 import tundra.app.studio.Desk;

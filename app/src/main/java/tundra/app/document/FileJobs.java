@@ -1,4 +1,4 @@
-package tundra.app.files;
+package tundra.app.document;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -65,7 +65,7 @@ public final class FileJobs {
     private static final double BESIDE = 16;
     private final Studio studio;
     private final Settings settings;
-    private final Dialogs asker;
+    private final Dialogs dialogs;
     private final Jobs jobs;
     private final Notices notices;
     private final Runnable makeFlipbook;
@@ -76,10 +76,10 @@ public final class FileJobs {
     private final Versions versions;
 
     /** @param makeFlipbook makes a flipbook of the selected elements */
-    public FileJobs(Studio studio, Settings settings, Dialogs asker, Jobs jobs, Notices notices, Runnable makeFlipbook) {
+    public FileJobs(Studio studio, Settings settings, Dialogs dialogs, Jobs jobs, Notices notices, Runnable makeFlipbook) {
         this.studio = studio;
         this.settings = settings;
-        this.asker = asker;
+        this.dialogs = dialogs;
         this.jobs = jobs;
         this.notices = notices;
         this.makeFlipbook = makeFlipbook;
@@ -89,7 +89,7 @@ public final class FileJobs {
                 watch.of(null, null);
             }
         });
-        blocks = new BlockFiles(studio, asker, jobs, notices, this::beside);
+        blocks = new BlockFiles(studio, dialogs, jobs, notices, this::beside);
     }
 
     /** Goes on once nothing is lost: at once, after saving, or when the changes are given up. */
@@ -98,7 +98,7 @@ public final class FileJobs {
             then.run();
             return;
         }
-        switch (asker.unsaved(studio.project().name())) {
+        switch (dialogs.unsaved(studio.project().name())) {
             case SAVE -> save(studio.file(), then);
             case DISCARD -> then.run();
             case CANCEL -> { }
@@ -106,7 +106,7 @@ public final class FileJobs {
     }
 
     public void newPiece() {
-        whenSafe(() -> asker.newPiece().ifPresent(n -> studio.open(Project.empty("Untitled", n.size(), n.frameRate()), null)));
+        whenSafe(() -> dialogs.newPiece().ifPresent(n -> studio.open(Project.empty("Untitled", n.size(), n.frameRate()), null)));
     }
 
     /** Begins a piece that was made already. */
@@ -124,7 +124,7 @@ public final class FileJobs {
     }
 
     public void open() {
-        whenSafe(() -> asker.open("Open a project", "Tundra projects", List.of("*.tundra"), beside()).ifPresent(this::load));
+        whenSafe(() -> dialogs.open("Open a project", "Tundra projects", List.of("*.tundra"), beside()).ifPresent(this::load));
     }
 
     public void openRecent(Path file) {
@@ -135,7 +135,7 @@ public final class FileJobs {
     public void load(Path file) {
         Project before = studio.kept();
         jobs.run(() -> new Read(ProjectFile.open(file), OpenMark.holder(file), FileStamp.of(file)), read -> {
-            if (read.holder != null && !asker.openAnyway(file.getFileName().toString(), read.holder.words())) {
+            if (read.holder != null && !dialogs.openAnyway(file.getFileName().toString(), read.holder.words())) {
                 return;
             }
             if (studio.kept() != before) {
@@ -163,7 +163,7 @@ public final class FileJobs {
                 notices.news("Another piece is open now; nothing was done to “" + name + "”.");
                 return;
             }
-            switch (asker.changedOutside(name)) {
+            switch (dialogs.changedOutside(name)) {
                 case KEEP_BOTH -> write(beside(file), () -> { });
                 case TAKE_THEIRS -> load(file);
                 case WRITE_MINE -> {
@@ -186,7 +186,7 @@ public final class FileJobs {
         watch.of(file, read.stamp);
         settings.addRecent(file);
         if (!opened.leftOut().isEmpty()) {
-            asker.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
+            dialogs.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
                     + " and keeps the version before it beside it as " + file.getFileName() + ".previous.", opened.leftOut());
         }
         var lost = Fonts.unreadable(project.assets());
@@ -201,7 +201,7 @@ public final class FileJobs {
             studio.openUnsaved(opened.project(), f.file());
             watch.of(f.file(), f.file() != null && Files.exists(f.file()) && FileStamp.of(f.file()).time() < f.time() ? FileStamp.of(f.file()) : null);
             if (!opened.leftOut().isEmpty()) {
-                asker.report("Some parts could not be kept", "All else is as it was.", opened.leftOut());
+                dialogs.report("Some parts could not be kept", "All else is as it was.", opened.leftOut());
             }
             if (lookOnly) {
                 notices.news("This is “" + f.name() + "” as it was kept last. It stays kept until you go on with it or let it go.", "Go on with it", () -> recovery.drop(f));
@@ -214,14 +214,14 @@ public final class FileJobs {
 
     /** Saves to a file; asks for one when it is null. */
     public void save(Path file, Runnable then) {
-        Path to = file != null ? file : asker.save("Save the project", studio.project().name() + ".tundra",
+        Path to = file != null ? file : dialogs.save("Save the project", studio.project().name() + ".tundra",
                 studio.file() == null ? null : studio.file().toAbsolutePath().getParent()).map(FileJobs::withEnding).orElse(null);
         if (to == null) {
             return;
         }
         boolean own = studio.file() != null && studio.file().toAbsolutePath().equals(to.toAbsolutePath());
         if (own && watch.strayed(to)) {
-            switch (asker.changedOutside(to.getFileName().toString())) {
+            switch (dialogs.changedOutside(to.getFileName().toString())) {
                 case KEEP_BOTH -> write(beside(to), then);
                 case TAKE_THEIRS -> load(to);
                 case WRITE_MINE -> write(to, then);
@@ -288,7 +288,7 @@ public final class FileJobs {
 
     /** Shows another file in the place of a picture. */
     public void replacePicture(Element picture) {
-        asker.open("Replace the picture", "Pictures", PICTURES, beside()).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
+        dialogs.open("Replace the picture", "Pictures", PICTURES, beside()).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
             String scene = studio.place().id();
             studio.editProject("Replace the picture of " + picture.name(), null,
                     p -> p.withAsset(asset).mapBoard(scene, b -> b.mapElement(picture.id(), e -> SheetBook.replaced(e, asset))));
@@ -367,7 +367,7 @@ public final class FileJobs {
     }
 
     public void bringIn() {
-        asker.open("Bring in art", "Pictures, drawings, videos, sounds, maps, fonts and motifs", Stream.concat(ART.stream(), Stream.of("*" + MOTIF_ENDING)).toList(), beside()).ifPresent(p -> bringIn(List.of(p)));
+        dialogs.open("Bring in art", "Pictures, drawings, videos, sounds, maps, fonts and motifs", Stream.concat(ART.stream(), Stream.of("*" + MOTIF_ENDING)).toList(), beside()).ifPresent(p -> bringIn(List.of(p)));
     }
 
     /** Brings art in and places it in the middle of the canvas; a project alone is opened. */
@@ -427,7 +427,7 @@ public final class FileJobs {
     }
 
     public void readSwatches() {
-        asker.open("Read swatches", "Palettes", List.of("*.gpl"), beside()).ifPresent(file -> jobs.run(
+        dialogs.open("Read swatches", "Palettes", List.of("*.gpl"), beside()).ifPresent(file -> jobs.run(
                 () -> palette(file), read -> studio.editProject("Read " + read.size() + " swatches", null, p -> {
                     var all = new ArrayList<>(p.swatches());
                     read.stream().filter(s -> !all.contains(s)).forEach(all::add);
@@ -449,7 +449,7 @@ public final class FileJobs {
 
     public void writeSwatches() {
         Project p = studio.project();
-        asker.save("Write the swatches", p.name() + ".gpl", beside()).ifPresent(to -> jobs.run(
+        dialogs.save("Write the swatches", p.name() + ".gpl", beside()).ifPresent(to -> jobs.run(
                 () -> {
                     SafeReplace.put(to, GplPalette.write(p.name(), p.swatches()));
                     return to;
@@ -539,14 +539,14 @@ public final class FileJobs {
         var lines = new ArrayList<String>();
         all.forEach(b -> b.report().forEach(line -> lines.add(all.size() == 1 ? line : b.name() + ": " + line)));
         if (!lines.isEmpty()) {
-            asker.report("Brought in, with some things left out", "Everything else came in as it is. Undo takes it all out again.", lines);
+            dialogs.report("Brought in, with some things left out", "Everything else came in as it is. Undo takes it all out again.", lines);
         }
     }
 
     /** Writes a motif and what it uses to a file of its own. */
     public void saveMotif(Motif m) {
         Project from = studio.kept();
-        asker.save("Save the motif", m.name() + MOTIF_ENDING, beside()).ifPresent(to -> {
+        dialogs.save("Save the motif", m.name() + MOTIF_ENDING, beside()).ifPresent(to -> {
             Path file = to.getFileName().toString().endsWith(MOTIF_ENDING) ? to : to.resolveSibling(to.getFileName() + MOTIF_ENDING);
             jobs.run(() -> {
                 Project alone = MotifParts.alone(from, m.id(), Fonts::familyOf);
@@ -565,7 +565,7 @@ public final class FileJobs {
     }
 
     public void bringInMotif() {
-        asker.open("Bring in a motif", "Motifs", List.of("*" + MOTIF_ENDING), beside()).ifPresent(this::bringInMotif);
+        dialogs.open("Bring in a motif", "Motifs", List.of("*" + MOTIF_ENDING), beside()).ifPresent(this::bringInMotif);
     }
 
     /** Brings the motifs of a file to the shelf; an older version that is in use is offered to be replaced. */

@@ -1,4 +1,4 @@
-package tundra.app.files;
+package tundra.app.document;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -27,15 +27,15 @@ import tundra.core.model.Project;
 /** The files that blocks show: chosen, read off the interface thread, written. */
 public final class BlockFiles {
     private final Studio studio;
-    private final Dialogs asker;
+    private final Dialogs dialogs;
     private final Jobs jobs;
     private final Notices notices;
     private final Supplier<Path> beside;
 
     /** @param beside the folder where dialogs open; null for whichever was seen last */
-    BlockFiles(Studio studio, Dialogs asker, Jobs jobs, Notices notices, Supplier<Path> beside) {
+    BlockFiles(Studio studio, Dialogs dialogs, Jobs jobs, Notices notices, Supplier<Path> beside) {
         this.studio = studio;
-        this.asker = asker;
+        this.dialogs = dialogs;
         this.jobs = jobs;
         this.notices = notices;
         this.beside = beside;
@@ -43,7 +43,7 @@ public final class BlockFiles {
 
     /** Chooses pictures for a gallery. */
     public void fill(String gallery) {
-        asker.openSeveral("Fill the gallery", "Pictures", FileJobs.PICTURES, beside.get()).ifPresent(files -> fill(gallery, files));
+        dialogs.openSeveral("Fill the gallery", "Pictures", FileJobs.PICTURES, beside.get()).ifPresent(files -> fill(gallery, files));
     }
 
     /** Puts pictures behind the items of a gallery. */
@@ -73,14 +73,14 @@ public final class BlockFiles {
 
     /** Chooses another map for a block. */
     public void chooseMap(String block) {
-        asker.open("Choose a map", "GeoJSON maps", List.of("*.geojson", "*.json"), beside.get()).ifPresent(file -> jobs.run(() -> PartReader.map(file.getFileName().toString(), file), map ->
+        dialogs.open("Choose a map", "GeoJSON maps", List.of("*.geojson", "*.json"), beside.get()).ifPresent(file -> jobs.run(() -> PartReader.map(file.getFileName().toString(), file), map ->
                 studio.edit("Show another map", b -> b.mapElement(block, e -> e.withContent(PlacedBlock.whole(Blocks.of(e).with(Blocks.MAP, map)))))));
     }
 
     /** Writes the map of a block to a file of its own. */
     public void writeMap(Element block) {
         var map = (MapData) Blocks.of(block).get(Blocks.MAP);
-        asker.save("Write the map", block.name() + ".geojson", beside.get()).ifPresent(to -> jobs.run(() -> {
+        dialogs.save("Write the map", block.name() + ".geojson", beside.get()).ifPresent(to -> jobs.run(() -> {
             SafeReplace.put(to, GeoJson.write(map));
             return to;
         }, done -> notices.news("Wrote " + done.getFileName() + ".")));
@@ -89,7 +89,7 @@ public final class BlockFiles {
     /** Chooses a file for a setting of a block. */
     public void choose(String block, LabelledSlot setting) {
         if (setting.slot() == Blocks.FOLDER) {
-            asker.folder("Choose a folder with a page in it", beside.get()).ifPresent(folder -> jobs.run(() -> {
+            dialogs.folder("Choose a folder with a page in it", beside.get()).ifPresent(folder -> jobs.run(() -> {
                 if (!PartReader.isPage(folder)) {
                     throw new FileProblem("The folder “" + folder.getFileName() + "” can't be embedded: it holds no index.html. Nothing was changed.");
                 }
@@ -103,7 +103,7 @@ public final class BlockFiles {
             case PICTURE -> FileJobs.PICTURES;
             default -> List.of("*.vtt");
         };
-        asker.open("Choose a file", setting.label(), endings, beside.get()).ifPresent(file -> jobs.run(() -> switch (ArtReader.read(file)) {
+        dialogs.open("Choose a file", setting.label(), endings, beside.get()).ifPresent(file -> jobs.run(() -> switch (ArtReader.read(file)) {
             case ImportedArt.Picture p -> p.asset();
             case ImportedArt.Kept k -> k.asset();
             case ImportedArt.Part p when p.asset() != null -> p.asset();

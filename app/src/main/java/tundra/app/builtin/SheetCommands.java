@@ -1,4 +1,4 @@
-package tundra.app.commands;
+package tundra.app.builtin;
 
 import java.util.List;
 import java.util.function.Function;
@@ -52,7 +52,7 @@ public final class SheetCommands {
             cut(s.project().assets().get(((Content.Picture) e.content()).asset()), e);
             return;
         }
-        w.asker.open("Bring in a sheet of drawings", "Pictures", List.of("*.png", "*.webp", "*.gif", "*.jpg", "*.jpeg"), w.files.beside())
+        w.dialogs.open("Bring in a sheet of drawings", "Pictures", List.of("*.png", "*.webp", "*.gif", "*.jpg", "*.jpeg"), w.files.beside())
                 .ifPresent(file -> w.jobs.run(() -> PictureReader.read(file), a -> cut(a, null)));
     }
 
@@ -103,7 +103,7 @@ public final class SheetCommands {
     private void saveSheet() {
         Project p = s.project();
         String name = s.book().is() ? s.book().element().name() : s.place().name();
-        w.asker.save("Save as a sheet", name + ".png", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
+        w.dialogs.save("Save as a sheet", name + ".png", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
             var pictures = series();
             w.jobs.run(() -> SheetSaver.sheet(p, pictures, pictures.grid(0, 1, 2), 1, to),
                     written -> w.notices.news("Wrote " + written.getFirst().getFileName() + " with " + pictures.pictures().size() + " pictures, and " + written.getLast().getFileName() + "."));
@@ -112,7 +112,7 @@ public final class SheetCommands {
 
     private void saveSeries() {
         Project p = s.project();
-        w.asker.folder("Save as a series of pictures", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
+        w.dialogs.folder("Save as a series of pictures", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
             var pictures = series();
             w.jobs.run(() -> SheetSaver.series(p, pictures, 1, to), n -> w.notices.news("Wrote " + n + " pictures to " + to.getFileName() + "."));
         });

@@ -1,4 +1,4 @@
-package tundra.app.files;
+package tundra.app.document;
 
 import java.nio.file.Files;
 import java.nio.file.Path;

@@ -1,4 +1,4 @@
-package tundra.app.files;
+package tundra.app.document;
 
 import java.io.ByteArrayInputStream;
 import java.util.Collection;

@@ -1,4 +1,4 @@
-package tundra.app.files;
+package tundra.app.document;
 
 import tundra.core.edit.Clip;
 import tundra.core.edit.KeyClip;

@@ -1,4 +1,4 @@
-package tundra.app.commands;
+package tundra.app.builtin;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,7 +8,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
-import tundra.app.files.SystemClip;
+import tundra.app.document.SystemClip;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;

@@ -1,4 +1,4 @@
-package tundra.app.commands;
+package tundra.app.builtin;
 
 import java.util.ArrayList;
 import java.util.Collection;

@@ -1,4 +1,4 @@
-package tundra.app.commands;
+package tundra.app.builtin;
 
 import java.util.List;
 import tundra.app.adapt.TieOverlay;
@@ -6,9 +6,9 @@ import tundra.app.canvas.CanvasView;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.details.DetailsPanel;
-import tundra.app.files.Autosave;
-import tundra.app.files.CopiedContent;
-import tundra.app.files.FileJobs;
+import tundra.app.document.Autosave;
+import tundra.app.document.CopiedContent;
+import tundra.app.document.FileJobs;
 import tundra.app.interact.BadgeOverlay;
 import tundra.app.interact.TouchOverlay;
 import tundra.app.job.Dialogs;
@@ -56,7 +56,7 @@ public final class Workshop {
     public final TouchOverlay touches;
     public final Studio studio;
     public final Settings settings;
-    public final Dialogs asker;
+    public final Dialogs dialogs;
     public final Commands commands = new Commands();
     public final Playback playback;
     public final ToolBox tools;
@@ -76,9 +76,9 @@ public final class Workshop {
     public final CopiedContent copied = new CopiedContent();
     public final Registering registering = new Registering();
 
-    public Workshop(Project project, Settings settings, Dialogs asker, Browser browser) {
+    public Workshop(Project project, Settings settings, Dialogs dialogs, Browser browser) {
         this.settings = settings;
-        this.asker = asker;
+        this.dialogs = dialogs;
         this.browser = browser;
         settings.onProblem(notices::problem);
         Work.onTrouble(e -> notices.problem(Troubles.sentence(e)));
@@ -92,7 +92,7 @@ public final class Workshop {
         nodes = new NodesTool(studio);
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
-        files = new FileJobs(studio, settings, asker, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
+        files = new FileJobs(studio, settings, dialogs, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
         details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, files.blocks, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
         autosave = new Autosave(studio, new Recovery(settings.folder().resolve("recovery")), notices);
         path = new PathOverlay(studio);

@@ -1,4 +1,4 @@
-package tundra.app.files;
+package tundra.app.document;
 
 import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
