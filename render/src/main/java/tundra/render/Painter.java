@@ -20,7 +20,6 @@ import io.github.humbleui.skija.TextBlob;
 import io.github.humbleui.skija.TextLine;
 import io.github.humbleui.types.Point;
 import io.github.humbleui.types.Rect;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -33,7 +32,6 @@ import tundra.core.frame.Mark;
 import tundra.core.frame.SceneLayer;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
-import tundra.core.geometry.Outline;
 import tundra.core.model.Asset;
 import tundra.core.model.Color;
 
@@ -46,7 +44,7 @@ public final class Painter implements AutoCloseable {
     private Fonts fonts = Fonts.BUNDLED;
     private OnionImages ghosts;
     private SharedMotifs shared;
-    private final Map<Outline, Path> paths = new IdentityHashMap<>();
+    private final NativePaths paths = new NativePaths();
     private final Paint fill = new Paint().setAntiAlias(true);
     private final Paint stroke = new Paint().setAntiAlias(true).setMode(PaintMode.STROKE).setStrokeMiter((float) StrokeStyle.MITER_LIMIT);
 
@@ -131,6 +129,7 @@ public final class Painter implements AutoCloseable {
 
     /** A whole picture: motifs that stand in it more than once are painted once. */
     void picture(List<FrameNode> nodes, Runnable painting) {
+        paths.begin();
         try (var motifs = new SharedMotifs(this, nodes)) {
             shared = motifs;
             painting.run();
@@ -146,6 +145,7 @@ public final class Painter implements AutoCloseable {
 
     /** The background and all nodes, in canvas coordinates of the given Skia canvas. */
     public void paint(Canvas canvas, Frame frame, double scale) {
+        paths.begin();
         background(canvas, frame);
         nodes(canvas, frame.nodes(), scale);
     }
@@ -200,7 +200,7 @@ public final class Painter implements AutoCloseable {
         for (Mark mark : n.marks()) {
             mark(canvas, mark, alpha, scale);
         }
-        n.clips().forEach(c -> canvas.clipPath(path(c), true));
+        n.clips().forEach(c -> canvas.clipPath(paths.of(c), true));
         if (n.motif() == null || shared == null || !shared.paint(canvas, n)) {
             nodes(canvas, n.children(), scale);
         }
@@ -249,20 +249,12 @@ public final class Painter implements AutoCloseable {
             case Form.Box b -> canvas.drawRRect(SkiaShapes.rounded(b), paint);
             case Form.Oval o -> canvas.drawOval(SkiaShapes.rect(o.size()), paint);
             case Form.Curve c when c.evenOdd() -> {
-                try (Path odd = path(c.outline()).makeWithFillMode(PathFillMode.EVEN_ODD)) {
+                try (Path odd = paths.of(c.outline()).makeWithFillMode(PathFillMode.EVEN_ODD)) {
                     canvas.drawPath(odd, paint);
                 }
             }
-            case Form.Curve c -> canvas.drawPath(path(c.outline()), paint);
+            case Form.Curve c -> canvas.drawPath(paths.of(c.outline()), paint);
         }
-    }
-
-    private Path path(Outline outline) {
-        if (paths.size() > 5_000) {
-            paths.values().forEach(Path::close);
-            paths.clear();
-        }
-        return paths.computeIfAbsent(outline, SkiaShapes::path);
     }
 
     private void image(Canvas canvas, Mark.Image i, double alpha, double scale) {
@@ -343,7 +335,7 @@ public final class Painter implements AutoCloseable {
     public void close() {
         pictures.close();
         films.close();
-        paths.values().forEach(Path::close);
+        paths.close();
         fill.close();
         stroke.close();
     }
