@@ -44,7 +44,7 @@ class ArtOnDrawingTest extends InWindow {
 
     private void bringIn(Point at, Path... files) throws Exception {
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(files), at);
+            t.w.files.importing.bringIn(List.of(files), at);
             return null;
         });
         t.settle();

@@ -313,7 +313,7 @@ class ArtTest extends InWindow {
         var before = t.studio.project();
         // in one go, so that the end of the reading can't come before the button
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(file));
+            t.w.files.importing.bringIn(List.of(file));
             t.w.notices.applyCss();
             ((javafx.scene.control.Button) t.w.notices.lookup("#notice-cancel")).fire();
             return null;
@@ -322,7 +322,7 @@ class ArtTest extends InWindow {
         assertThat(t.w.notices.told()).isEqualTo("Given up; nothing was brought in.");
         assertThat(t.studio.project()).isSameAs(before);
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(file));
+            t.w.files.importing.bringIn(List.of(file));
             return null;
         });
         t.until(() -> !t.studio.board().elements().isEmpty());

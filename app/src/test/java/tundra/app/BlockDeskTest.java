@@ -209,7 +209,7 @@ class BlockDeskTest extends InWindow {
         for (var x : List.of(List.of(broken, "damaged"), List.of(large, "24 MB is the most"), List.of(none, "no point, line or area"), List.of(words, "WebVTT"), List.of(page, "leads out of the folder"))) {
             RealWindow.fx(() -> {
                 t.w.notices.hide();
-                t.w.files.bringIn(List.of((Path) x.getFirst()));
+                t.w.files.importing.bringIn(List.of((Path) x.getFirst()));
                 return null;
             });
             t.until(() -> t.w.notices.told() != null && t.w.notices.told().contains((String) x.getLast()));
@@ -242,7 +242,7 @@ class BlockDeskTest extends InWindow {
                 {"type": "FeatureCollection", "features": [{"type": "Feature", "properties": {"name": "Halt", "kind": "place"}, "geometry": {"type": "Point", "coordinates": [21.3, 70.4]}},
                 {"type": "Feature", "properties": {"kind": "road"}, "geometry": {"type": "LineString", "coordinates": [[21.3, 70.4], [21.34, 70.42]]}}]}""");
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(file));
+            t.w.files.importing.bringIn(List.of(file));
             return null;
         });
         t.until(() -> Blocks.of(t.studio.selected()) instanceof Content.Block b && b.kind() == Blocks.MAP_BLOCK);

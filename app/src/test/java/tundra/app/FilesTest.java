@@ -101,7 +101,7 @@ class FilesTest {
             files.add(p);
         }
         t.fx(() -> {
-            t.w.files.bringIn(files);
+            t.w.files.importing.bringIn(files);
             return null;
         });
         t.settle();
@@ -113,7 +113,7 @@ class FilesTest {
         Files.writeString(bad, "no picture");
         Project before = t.studio.project();
         t.fx(() -> {
-            t.w.files.bringIn(List.of(files.getFirst(), bad));
+            t.w.files.importing.bringIn(List.of(files.getFirst(), bad));
             return null;
         });
         t.settle();

@@ -331,7 +331,7 @@ class InTheHandTest extends InWindow {
         List<Path> all = pictures(11);
         // a folder brings in what it holds, 2 before 10
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(folder));
+            t.w.files.importing.bringIn(List.of(folder));
             return null;
         });
         t.until(() -> t.studio.board().elements().size() == 11 && !t.w.jobs.busy());
@@ -343,7 +343,7 @@ class InTheHandTest extends InWindow {
         assertThat(book.ending()).isEqualTo(Flipbook.Ending.LOOP);
         // onto the strip, between the first two
         RealWindow.fx(() -> {
-            t.w.files.bringOntoStrip(List.of(all.get(4)), 1);
+            t.w.files.importing.bringOntoStrip(List.of(all.get(4)), 1);
             return null;
         });
         t.until(() -> t.studio.book().book().drawings().size() == 12);

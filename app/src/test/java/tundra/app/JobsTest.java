@@ -453,7 +453,7 @@ class JobsTest extends InWindow {
         Project demo = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "open-night.tundra"));
         Path film = Files.write(folder.resolve("mast.webm"), demo.assets().values().stream().filter(a -> a.kind() == Asset.Kind.VIDEO).findFirst().orElseThrow().data());
         RealWindow.fx(() -> {
-            t.w.files.bringIn(List.of(film));
+            t.w.files.importing.bringIn(List.of(film));
             return null;
         });
         t.until(() -> Blocks.of(t.studio.selected()) instanceof Content.Block b && b.kind() == Blocks.VIDEO);

@@ -210,7 +210,7 @@ class SheetDeskTest extends InWindow {
             ImageIO.write(image, "png", folder.resolve("step-" + (i == 4 ? 10 : i) + ".png").toFile());
         }
         RealWindow.fx(() -> {
-            t.w.files.keep(List.of(folder.resolve("step-10.png"), folder.resolve("step-2.png"), folder.resolve("step-1.png"), folder.resolve("step-3.png")));
+            t.w.files.importing.keep(List.of(folder.resolve("step-10.png"), folder.resolve("step-2.png"), folder.resolve("step-1.png"), folder.resolve("step-3.png")));
             return null;
         });
         t.settle();

@@ -157,8 +157,8 @@ public final class DrawCommands {
         turns(c);
         c.add(CommandIds.FIT_BOUNDS, "Fit the group's bounds to its content", null,
                 () -> s.selected() != null && s.selected().content() instanceof Content.Parent, this::fitBounds);
-        c.add(CommandIds.READ_SWATCHES, "Read swatches from a palette (.gpl)", null, () -> true, w.files::readSwatches);
-        c.add(CommandIds.WRITE_SWATCHES, "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files::writeSwatches);
+        c.add(CommandIds.READ_SWATCHES, "Read swatches from a palette (.gpl)", null, () -> true, w.files.swatches::read);
+        c.add(CommandIds.WRITE_SWATCHES, "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files.swatches::write);
         c.add("rulers", () -> w.canvas.rulers() ? "Hide rulers" : "Show rulers", "Shortcut+R", () -> s.desk() == Desk.DRAW,
                 () -> w.canvas.setRulers(!w.canvas.rulers()));
         c.add("clear-lines", "Take away all ruler lines", null, () -> !s.board().lines().isEmpty(),

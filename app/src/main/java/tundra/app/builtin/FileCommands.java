@@ -14,7 +14,7 @@ public final class FileCommands {
         c.add(CommandIds.OPEN, "Open…", "Shortcut+O", () -> true, w.files::open);
         c.add(CommandIds.SAVE, "Save", "Shortcut+S", () -> true, () -> w.files.save(w.studio.file(), () -> { }));
         c.add(CommandIds.SAVE_AS, "Save as…", "Shortcut+Shift+S", () -> true, () -> w.files.save(null, () -> { }));
-        c.add(CommandIds.BRING_IN, "Bring in art…", "Shortcut+I", () -> true, w.files::bringIn);
+        c.add(CommandIds.BRING_IN, "Bring in art…", "Shortcut+I", () -> true, w.files.importing::bringIn);
         c.add(CommandIds.QUIT, "Quit", "Shortcut+Q", () -> true, quit);
         c.addMore(() -> {
             var out = new ArrayList<Command>();

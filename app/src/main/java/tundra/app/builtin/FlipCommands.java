@@ -56,7 +56,7 @@ public final class FlipCommands {
     private void making(Commands c) {
         c.add(CommandIds.FLIPBOOK, () -> s.selection().isEmpty() ? "New flipbook" : "Make a flipbook of the selection", "Shortcut+Shift+F", () -> true, this::make);
         c.add("replace-picture", () -> s.selected() == null && open.is() ? "Replace the picture of this drawing…" : "Replace the picture…", null, () -> picture() != null,
-                () -> w.files.replacePicture(picture()));
+                () -> w.files.importing.replacePicture(picture()));
         c.add("flipbook-fit", "Fit the flipbook's bounds to its drawings", null, this::here, this::fit);
     }
 

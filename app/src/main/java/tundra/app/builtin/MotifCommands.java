@@ -75,8 +75,8 @@ public final class MotifCommands {
         });
         c.add(CommandIds.MOTIF_COPY, () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
         c.add("button-make", "Make a button of the selection", "Alt+Shift+B", () -> !s.selection().isEmpty(), this::button);
-        c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.saveMotif(meant()));
-        c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files::bringInMotif);
+        c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.motifs.save(meant()));
+        c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files.motifs::bringIn);
         c.add("scatter", "Scatter", "Alt+Shift+N", this::any, () -> {
             boolean[] inside = new boolean[1];
             String scatter = s.make("Scatter", k -> {

@@ -113,7 +113,7 @@ public final class Workshop {
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));
         canvas.onBlock((kind, at) -> BlockCommands.place(studio, Blocks.byKey(kind), at));
         canvas.onMotif((motif, at) -> MotifCommands.place(studio, motif, at));
-        canvas.onDrop((dropped, at) -> files.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
+        canvas.onDrop((dropped, at) -> files.importing.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
     }
 
     private void addTools() {

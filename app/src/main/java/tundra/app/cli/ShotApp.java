@@ -101,7 +101,7 @@ final class ShotApp {
                 w.canvas.zoom(state.zoom(), w.canvas.viewport().toView(middle));
             }
             if (state.bringIn() != null) {
-                w.files.bringIn(List.of(state.bringIn()));
+                w.files.importing.bringIn(List.of(state.bringIn()));
             }
             if (state.tryIt()) {
                 w.commands.run(CommandIds.TRY);

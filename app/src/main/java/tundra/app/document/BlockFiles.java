@@ -43,14 +43,14 @@ public final class BlockFiles {
 
     /** Chooses pictures for a gallery. */
     public void fill(String gallery) {
-        dialogs.openSeveral("Fill the gallery", "Pictures", FileJobs.PICTURES, beside.get()).ifPresent(files -> fill(gallery, files));
+        dialogs.openSeveral("Fill the gallery", "Pictures", Importing.PICTURES, beside.get()).ifPresent(files -> fill(gallery, files));
     }
 
     /** Puts pictures behind the items of a gallery. */
     public void fill(String gallery, List<Path> files) {
         jobs.run(() -> {
             var out = new ArrayList<Asset>();
-            for (Path f : FileJobs.opened(files)) {
+            for (Path f : Importing.opened(files)) {
                 if (ArtReader.read(f) instanceof ImportedArt.Picture p) {
                     out.add(p.asset());
                 }
@@ -100,7 +100,7 @@ public final class BlockFiles {
         List<String> endings = switch (setting.slot().type()) {
             case VIDEO -> List.of("*.mp4", "*.webm");
             case SOUND -> List.of("*.wav", "*.mp3", "*.ogg", "*.flac", "*.m4a");
-            case PICTURE -> FileJobs.PICTURES;
+            case PICTURE -> Importing.PICTURES;
             default -> List.of("*.vtt");
         };
         dialogs.open("Choose a file", setting.label(), endings, beside.get()).ifPresent(file -> jobs.run(() -> switch (ArtReader.read(file)) {

@@ -84,13 +84,13 @@ public final class SystemClip {
     public static boolean bringIn(FileJobs files, Notices notices) {
         Clipboard c = Clipboard.getSystemClipboard();
         if (c.hasString() && ArtReader.isSvg(c.getString())) {
-            files.bringInText(c.getString());
+            files.importing.bringInText(c.getString());
         } else if (c.hasFiles()) {
-            files.bringIn(c.getFiles().stream().map(java.io.File::toPath).toList());
+            files.importing.bringIn(c.getFiles().stream().map(java.io.File::toPath).toList());
         } else if (c.hasImage()) {
             try (var out = new java.io.ByteArrayOutputStream()) {
                 javax.imageio.ImageIO.write(SwingFXUtils.fromFXImage(c.getImage(), null), "png", out);
-                files.bringInPicture(out.toByteArray());
+                files.importing.bringInPicture(out.toByteArray());
             } catch (java.io.IOException e) {
                 notices.problem("The picture on the clipboard can't be read: " + e.getMessage());
             }

@@ -181,13 +181,13 @@ public final class MainWindow {
         ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, overlays::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
-            var shelf = new ShelfPanel(studio, w.commands, w.notices, false, w.files::keep);
+            var shelf = new ShelfPanel(studio, w.commands, w.notices, false, w.files.importing::keep);
             shelf.setPrefHeight(210);
             shelf.setMinHeight(120);
             VBox.setVgrow(outline.get(), Priority.ALWAYS);
             return new VBox(outline.get(), shelf);
         });
-        shelf = new Lazy<>(() -> new ShelfPanel(studio, w.commands, w.notices, true, w.files::keep));
+        shelf = new Lazy<>(() -> new ShelfPanel(studio, w.commands, w.notices, true, w.files.importing::keep));
         timeline = new Lazy<>(() -> {
             var panel = new TimelinePanel(studio, w.playback, w.commands);
             panel.lanes().onMenu(e -> TimelineMenu.show(w, panel.lanes(), e));
@@ -195,7 +195,7 @@ public final class MainWindow {
         });
         drawings = new Lazy<>(() -> {
             var strip = new FlipStrip(studio, w.commands);
-            strip.strip().onDrop((files, at) -> w.files.bringOntoStrip(files.stream().map(java.io.File::toPath).toList(), at));
+            strip.strip().onDrop((files, at) -> w.files.importing.bringOntoStrip(files.stream().map(java.io.File::toPath).toList(), at));
             return strip;
         });
         strip = new Lazy<>(() -> new EditStrip(studio, w.settings, w.playback));
