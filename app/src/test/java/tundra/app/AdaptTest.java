@@ -429,7 +429,7 @@ class AdaptTest extends InWindow {
         });
         t.run("key");
         t.settle();
-        assertThat(RealWindow.fx(() -> t.studio.differs())).isNotEmpty();
+        assertThat(RealWindow.fx(() -> t.studio.layouts().differs())).isNotEmpty();
         t.run(CommandIds.HAND_BACK_KEYS);
         t.settle();
         assertThat(base().layouts().getFirst().differs().none()).isTrue();
@@ -512,7 +512,7 @@ class AdaptTest extends InWindow {
         assertThat(entries()).contains("duplicate-reaction").doesNotContain("other-reach");
         t.keys(KeyCode.ESCAPE);
         RealWindow.fx(() -> {
-            t.studio.setLayout(null);
+            t.studio.layouts().setLayout(null);
             return null;
         });
         t.settle();

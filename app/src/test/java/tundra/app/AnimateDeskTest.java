@@ -66,7 +66,7 @@ class AnimateDeskTest extends InWindow {
         var strip = (javafx.scene.control.Label) t.node("consequence");
         assertThat(strip.getText()).isEqualTo("dragging Box adds a position key here");
         t.keys(KeyCode.DIGIT2);
-        assertThat(t.studio.scope()).isEqualTo(EditScope.WHOLE_MOVE);
+        assertThat(t.studio.target().scope()).isEqualTo(EditScope.WHOLE_MOVE);
         assertThat(strip.getText()).isEqualTo("dragging Box shifts its whole move, 3 position keys");
         t.hold(KeyCode.CONTROL);
         t.drag(t.canvas(185, 90), t.canvas(185, 110));
@@ -169,7 +169,7 @@ class AnimateDeskTest extends InWindow {
         t.keys(KeyCode.DOWN);
         t.keys(KeyCode.ENTER);
         assertThat(positions().keys().getFirst().easing().text()).isEqualTo("cubic-bezier(0.42, 0, 1, 1)");
-        assertThat(t.studio.undoName()).isEqualTo("Change easing");
+        assertThat(t.studio.history().undoName()).isEqualTo("Change easing");
     }
 
     @Test
@@ -192,7 +192,7 @@ class AnimateDeskTest extends InWindow {
         assertThat(t.studio.board().timelines()).extracting(Timeline::name).containsExactly("Main", "Timeline");
         assertThat(t.studio.timeline().name()).isEqualTo("Timeline");
         // the box is moved by Main: a drag there goes to Main's keys, and the strip says so
-        assertThat(t.studio.consequence()).endsWith("on Main");
+        assertThat(t.studio.target().consequence()).endsWith("on Main");
         // its name is asked for where it stands
         t.until(() -> t.stage.getScene().getFocusOwner() instanceof javafx.scene.control.TextField);
         t.keys(KeyCode.ESCAPE);

@@ -83,7 +83,7 @@ class ArchitectureTest {
     @Test
     void fewChangeMoreThanWhatIsOpen() {
         noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Studio", "ChecksPanel", "PublishPanel", "PaintPopover", "MotifCommands", "SceneCommands", "TimeCommands", "CanvasSection", "EasingPicker",
-                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs", "BlockFiles", "OpeningSection", "WaysPanel", "PublishSide", "EarlierPanel"))).should()
+                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "Importing", "MotifFiles", "SwatchFiles", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs", "BlockFiles", "OpeningSection", "WaysPanel", "PublishSide", "EarlierPanel"))).should()
                 .callMethod(tundra.app.studio.Studio.class, "editProject", String.class, Object.class, java.util.function.UnaryOperator.class).check(ALL);
         noClasses().that(DescribedPredicate.not(named("Studio"))).should().callConstructor(tundra.core.edit.Kept.class, tundra.core.model.Project.class, String.class).check(ALL);
     }

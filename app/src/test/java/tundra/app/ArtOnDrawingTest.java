@@ -129,7 +129,7 @@ class ArtOnDrawingTest extends InWindow {
         t.settle();
         t.keys(KeyCode.F);
         t.click(t.canvas(310, 160));
-        t.until(() -> t.studio.undoName().equals("Fill region"));
+        t.until(() -> t.studio.history().undoName().equals("Fill region"));
         assertThat(on(0)).hasSize(1);
         assertThat(on(1)).extracting(Element::name).containsExactly("Fill", "Ring");
         Point middle = RealWindow.fx(() -> t.studio.placed(on(1).getFirst().id()).bounds().centre());

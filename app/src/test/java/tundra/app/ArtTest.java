@@ -228,7 +228,7 @@ class ArtTest extends InWindow {
         t.settle();
         assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("cut.ttf").contains("Nothing was changed");
         assertThat(t.studio.project().assets()).hasSize(2);
-        while (t.studio.undoName() != null) {
+        while (t.studio.history().undoName() != null) {
             t.run("undo");
         }
         assertThat(t.studio.project().assets()).isEmpty();

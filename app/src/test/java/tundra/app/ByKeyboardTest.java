@@ -29,7 +29,7 @@ class ByKeyboardTest extends InWindow {
     }
 
     private <T> T value(tundra.core.model.Property<T> p) {
-        return t.studio.valueAt(t.studio.selection().iterator().next(), p);
+        return t.studio.target().valueAt(t.studio.selection().iterator().next(), p);
     }
 
     @Test

@@ -118,7 +118,7 @@ class CanvasPictureTest extends InWindow {
                 }
                 t.studio.setDesk(Desk.DRAW);
                 t.studio.select(List.of());
-                t.studio.enter("s-hare");
+                t.studio.groups().enter("s-hare");
                 t.studio.seek(300_000);
                 return null;
             });

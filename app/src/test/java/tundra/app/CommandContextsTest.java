@@ -131,7 +131,7 @@ class CommandContextsTest extends InWindow {
         switch (c) {
             case PLAIN -> t.studio.select(List.of("sled"));
             case MOTIF_OPENED -> {
-                t.studio.openInPlace("vane");
+                t.studio.navigation().openInPlace("vane");
                 t.studio.select(List.of("blade"));
             }
             case SOMETHING_TRIED -> {
@@ -139,21 +139,21 @@ class CommandContextsTest extends InWindow {
                 t.studio.preview(t.studio.board().mapTimeline("main", x -> x.with("hut", Properties.SKEW, track(Point.ZERO, new Point(20, 0)))));
             }
             case SECOND_SCENE -> {
-                t.studio.showPlace("night");
+                t.studio.navigation().showPlace("night");
                 t.studio.select(List.of("ridge"));
             }
             case IN_A_GROUP -> {
-                t.studio.enter("row");
+                t.studio.groups().enter("row");
                 t.studio.select(List.of("inside"));
             }
             case IN_A_DRAWING -> {
                 t.studio.select(List.of("book"));
-                t.studio.enter("book");
+                t.studio.groups().enter("book");
                 t.studio.select(List.of("ink"));
             }
             case HIDDEN -> t.studio.select(List.of("cellar"));
             case IN_A_LAYOUT -> {
-                t.studio.setLayout("phone");
+                t.studio.layouts().setLayout("phone");
                 t.studio.select(List.of("sled", "words"));
             }
             case SEVERAL -> t.studio.select(List.of("sled", "row", "vane", "words"));
@@ -195,8 +195,8 @@ class CommandContextsTest extends InWindow {
             return;
         }
         byte[] made = ProjectFile.bytes(d.made);
-        for (int i = 0; i < 8 && t.studio.kept() != p && t.studio.undoName() != null; i++) {
-            t.studio.undo();
+        for (int i = 0; i < 8 && t.studio.kept() != p && t.studio.history().undoName() != null; i++) {
+            t.studio.history().undo();
         }
         if (t.studio.kept() != p || !Arrays.equals(bytes, ProjectFile.bytes(t.studio.kept()))) {
             d.wrong("undo does not give it back");

@@ -69,7 +69,7 @@ class DrawDeskTest extends InWindow {
         t.keys(KeyCode.ESCAPE);
         t.up();
         assertThat(t.studio.board().elements()).hasSize(before);
-        assertThat(t.studio.undoName()).isEqualTo("Draw Rectangle");
+        assertThat(t.studio.history().undoName()).isEqualTo("Draw Rectangle");
         // a click without a drag draws nothing
         t.keys(KeyCode.R);
         t.click(t.canvas(60, 260));
@@ -148,7 +148,7 @@ class DrawDeskTest extends InWindow {
         assertThat(position(e)).isEqualTo(new Point(174, 180));
         // the knob above the top edge: from up to the right is a quarter turn
         t.drag(t.canvas(174, 130 - 24), t.canvas(260, 180));
-        assertThat(t.studio.valueAt(e.id(), Properties.ROTATION)).isCloseTo(90, within(1.0));
+        assertThat(t.studio.target().valueAt(e.id(), Properties.ROTATION)).isCloseTo(90, within(1.0));
         // Escape in the middle of a drag takes it back
         Project before = t.studio.project();
         t.dragHold(t.canvas(174, 180), t.canvas(300, 300));
@@ -236,7 +236,7 @@ class DrawDeskTest extends InWindow {
         t.type("Hut");
         t.keys(KeyCode.ENTER);
         assertThat(names()).containsExactly("Hut", "Ellipse");
-        assertThat(t.studio.undoName()).isEqualTo("Rename Rectangle");
+        assertThat(t.studio.history().undoName()).isEqualTo("Rename Rectangle");
         // lock: its button is at the right end of the row
         Node row = cell("Hut");
         Node lock = t.fx(() -> row.lookupAll(".row-toggle").stream().findFirst().orElseThrow());

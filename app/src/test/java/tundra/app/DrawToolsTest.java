@@ -137,7 +137,7 @@ class DrawToolsTest extends InWindow {
         assertThat(now(e).rest().get(Properties.SIZE)).isEqualTo(new Point(160, 100));
         Rect seen = RealWindow.fx(() -> t.studio.frame().find(e.id()).bounds());
         assertThat(seen.x()).as("the rest stays in its place").isCloseTo(100, within(0.01));
-        assertThat(t.studio.undoName()).isEqualTo("Move nodes");
+        assertThat(t.studio.history().undoName()).isEqualTo("Move nodes");
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(now(e).content()).as("one step of undo").isInstanceOf(Content.Rectangle.class);
 
@@ -167,7 +167,7 @@ class DrawToolsTest extends InWindow {
     void aGradientIsChosenAndPlacedByItsHandles() throws Exception {
         Element e = add("Sky", new Content.Rectangle(), new Rect(100, 100, 200, 100), filled("#2E5D73"));
         RealWindow.fx(() -> {
-            t.studio.set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
+            t.studio.target().set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
             t.w.tools.take(ToolKind.GRADIENT);
             return null;
         });
@@ -312,7 +312,7 @@ class DrawToolsTest extends InWindow {
         assertThat(r.bottom()).as("along one direction").isCloseTo(180, within(0.01));
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         RealWindow.fx(() -> {
-            t.studio.set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
+            t.studio.target().set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
             t.w.tools.take(ToolKind.GRADIENT);
             return null;
         });
@@ -335,7 +335,7 @@ class DrawToolsTest extends InWindow {
         t.drag(t.canvas(240, 200), t.canvas(310, 200));
         assertThat(now(a).rest().get(Properties.SIZE)).isEqualTo(new Point(60, 40));
         assertThat(now(b).rest().get(Properties.POSITION).x()).as("140 of 140 px became 210").isCloseTo(280, within(0.01));
-        assertThat(t.studio.undoName()).isEqualTo("Resize 2 elements");
+        assertThat(t.studio.history().undoName()).isEqualTo("Resize 2 elements");
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(now(a).rest().get(Properties.SIZE)).isEqualTo(new Point(40, 40));
         t.dragHold(t.canvas(240, 200), t.canvas(310, 230));
@@ -373,7 +373,7 @@ class DrawToolsTest extends InWindow {
         Element group = t.studio.selected();
         t.run("select-none");
         t.doubleClick(t.canvas(120, 120));
-        assertThat(t.studio.inside()).isEqualTo(group.id());
+        assertThat(t.studio.groups().inside()).isEqualTo(group.id());
         assertThat(t.studio.selected().name()).isEqualTo("A");
         // what is drawn now goes into the group
         t.keys(KeyCode.R);
@@ -381,7 +381,7 @@ class DrawToolsTest extends InWindow {
         assertThat(now(group).children()).hasSize(3);
         assertThat(RealWindow.fx(() -> t.studio.frame().find(t.studio.selected().id()).bounds())).isEqualTo(new Rect(152, 109, 18, 19));
         t.keys(KeyCode.ESCAPE);
-        assertThat(t.studio.inside()).isNull();
+        assertThat(t.studio.groups().inside()).isNull();
         assertThat(t.studio.selected().id()).isEqualTo(group.id());
     }
 
@@ -480,7 +480,7 @@ class DrawToolsTest extends InWindow {
         t.moveTo(t.canvas(60, 60));
         t.up();
         assertThat(t.canvas(0, 0).minus(before).distance(new Point(100, 30))).isLessThan(1e-9);
-        assertThat(t.studio.undoName()).as("a view is no change").isNull();
+        assertThat(t.studio.history().undoName()).as("a view is no change").isNull();
     }
 
     @Test

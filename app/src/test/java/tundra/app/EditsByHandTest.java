@@ -50,7 +50,7 @@ class EditsByHandTest extends InWindow {
 
     private void scope(EditScope s) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.setScope(s);
+            t.studio.target().setScope(s);
             return null;
         });
         t.settle();
@@ -140,7 +140,7 @@ class EditsByHandTest extends InWindow {
         var before = RealWindow.fx(() -> t.studio.placed("box").corners());
         t.fill("field-pivot-x", "0");
         var after = RealWindow.fx(() -> t.studio.placed("box").corners());
-        assertThat(RealWindow.fx(() -> t.studio.valueAt("box", Properties.PIVOT)).x()).isZero();
+        assertThat(RealWindow.fx(() -> t.studio.target().valueAt("box", Properties.PIVOT)).x()).isZero();
         for (long key : new long[] {0, 2_000_000, 4_000_000}) {
             assertThat(keys(Properties.POSITION).keyAt(key)).isNotNull();
         }

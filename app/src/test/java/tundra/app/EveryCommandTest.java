@@ -128,11 +128,11 @@ class EveryCommandTest extends InWindow {
             return;
         }
         changed.add(c.id());
-        String name = t.studio.undoName();
+        String name = t.studio.history().undoName();
         soft.assertThat(name).as("%s on %s names what it did", c.id(), desk).isNotBlank();
-        t.studio.undo();
+        t.studio.history().undo();
         soft.assertThat(t.studio.project()).as("%s on %s is taken back by one undo of «%s»", c.id(), desk, name).isSameAs(before);
-        t.studio.redo();
+        t.studio.history().redo();
         soft.assertThat(t.studio.project()).as("%s on %s is done again", c.id(), desk).isNotSameAs(before);
     }
 

@@ -146,7 +146,7 @@ class FilesTest {
             var p = t.studio.project();
             var other = new tundra.core.model.Scene("other", "Other", p.scenes().getFirst().board().withElements(java.util.List.of()));
             t.studio.open(p.withScenes(java.util.List.of(p.scenes().getFirst(), other)), null);
-            t.studio.showPlace("other");
+            t.studio.navigation().showPlace("other");
             return null;
         });
         String first = t.studio.project().scenes().getFirst().id();
@@ -154,14 +154,14 @@ class FilesTest {
         t.drag(t.canvas(10, 10), t.canvas(40, 40));
         assertThat(t.studio.project().scene("other").board().elements()).hasSize(1);
         RealWindow.fx(() -> {
-            t.studio.showPlace(first);
+            t.studio.navigation().showPlace(first);
             return null;
         });
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.scene().id()).isEqualTo("other");
         assertThat(t.studio.board().elements()).isEmpty();
         RealWindow.fx(() -> {
-            t.studio.showPlace(first);
+            t.studio.navigation().showPlace(first);
             return null;
         });
         t.keys(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
@@ -247,7 +247,7 @@ class FilesTest {
                     t.studio.cancel(drag);
                 } else {
                     t.studio.edit("Fade", b -> b.mapElement(n % 3 == 1 ? inner : group, e -> e.with(tundra.core.model.Properties.OPACITY, 0.3 + n / 1000.0)));
-                    t.studio.undo();
+                    t.studio.history().undo();
                 }
                 return null;
             });

@@ -174,7 +174,7 @@ class FindTest extends InWindow {
         assertThat(find("ungroup").getFirst()).isEqualTo("Take group apart");
         t.keys(KeyCode.ENTER);
         assertThat(RealWindow.fx(() -> ((Label) t.node("find-nothing")).getText())).contains("can't be done now");
-        assertThat(RealWindow.fx(() -> t.studio.undoName())).isNull();
+        assertThat(RealWindow.fx(() -> t.studio.history().undoName())).isNull();
         assertThat(RealWindow.fx(() -> t.node("find-query").isVisible())).isTrue();
         find("frame rate");
         t.keys(KeyCode.ENTER);

@@ -116,7 +116,7 @@ class FlipDeskTest extends InWindow {
         assertThat(Tree.ids(t.studio.board().elements())).as("every drawing has art of its own").hasSize(1 + 12 * 2);
         // each step is one of undo, back to the empty piece
         int steps = 0;
-        while (t.studio.undoName() != null) {
+        while (t.studio.history().undoName() != null) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);
             steps++;
         }
@@ -271,7 +271,7 @@ class FlipDeskTest extends InWindow {
         t.keys(KeyCode.UP);
         t.click(cell(0));
         t.click("register");
-        t.until(() -> t.studio.undoName().startsWith("Bring"));
+        t.until(() -> t.studio.history().undoName().startsWith("Bring"));
         for (int i = 0; i < 3; i++) {
             int n = i;
             double bottom = RealWindow.fx(() -> {
@@ -301,7 +301,7 @@ class FlipDeskTest extends InWindow {
         series(2);
         t.keys(KeyCode.ESCAPE);
         assertThat(t.studio.selected().content()).as("out of the drawing onto the flipbook").isInstanceOf(Flipbook.class);
-        assertThat(t.studio.inside()).isNull();
+        assertThat(t.studio.groups().inside()).isNull();
         t.keys(KeyCode.ESCAPE);
         assertThat(open().is()).isFalse();
         assertThat(t.stage.getScene().lookup("#strip").isDisabled()).as("the strip stays, dimmed").isTrue();
@@ -318,9 +318,9 @@ class FlipDeskTest extends InWindow {
         assertThat(t.studio.selection()).hasSize(1);
         assertThat(t.studio.board().find(t.studio.selection().iterator().next()).content()).isInstanceOf(Content.Rectangle.class);
         // stepping on goes into the drawing that is seen
-        String before = t.studio.inside();
+        String before = t.studio.groups().inside();
         t.keys(KeyCode.OPEN_BRACKET);
-        assertThat(t.studio.inside()).isNotEqualTo(before);
+        assertThat(t.studio.groups().inside()).isNotEqualTo(before);
         assertThat(open().current()).isZero();
     }
 

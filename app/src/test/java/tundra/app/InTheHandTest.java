@@ -103,7 +103,7 @@ class InTheHandTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.G);
         String outer = t.studio.selected().id();
         t.doubleClick(t.canvas(120, 120));
-        assertThat(t.studio.inside()).isEqualTo(outer);
+        assertThat(t.studio.groups().inside()).isEqualTo(outer);
         // a marquee over two of them, and Ctrl G
         t.drag(t.canvas(80, 80), t.canvas(260, 160));
         assertThat(t.studio.selection()).hasSize(2);
@@ -187,7 +187,7 @@ class InTheHandTest extends InWindow {
         });
         t.moveTo(t.canvas(210, 185));
         t.click(t.canvas(210, 185));
-        t.until(() -> "Recolour Fill".equals(t.studio.undoName()));
+        t.until(() -> "Recolour Fill".equals(t.studio.history().undoName()));
         assertThat(t.studio.board().elements()).hasSize(5);
         assertThat(t.studio.board().elements().stream().filter(e -> e.name().equals("Fill")).findFirst().orElseThrow().rest().get(Properties.FILL)).isEqualTo(Color.parse("#E9B44C"));
     }
@@ -369,7 +369,7 @@ class InTheHandTest extends InWindow {
         t.fill("field-position-x", "150");
         assertThat(RealWindow.fx(() -> t.studio.board().rest("title").get(Properties.POSITION).x())).isEqualTo(150);
         t.click("seen-playhead");
-        assertThat(RealWindow.fx(() -> t.studio.valueAt("title", Properties.OPACITY))).isZero();
+        assertThat(RealWindow.fx(() -> t.studio.target().valueAt("title", Properties.OPACITY))).isZero();
     }
 
     @Test

@@ -423,7 +423,7 @@ class InteractDeskTest extends InWindow {
         RealWindow.fx(() -> {
             String to = t.studio.project().scenes().get(1).id();
             t.studio.edit("Lead on", b -> tundra.core.edit.Reactions.with(b, new Reaction("r", Events.tapped("Lamp"), List.of(Actions.of(Actions.OPEN_SCENE, to)))));
-            t.studio.showPlace(to);
+            t.studio.navigation().showPlace(to);
             return null;
         });
         t.run("scene-delete");

@@ -43,7 +43,7 @@ class JumpTest extends InWindow {
     }
 
     private Point seen() throws Exception {
-        return RealWindow.fx(() -> t.studio.valueAt(t.studio.selected().id(), Properties.POSITION));
+        return RealWindow.fx(() -> t.studio.target().valueAt(t.studio.selected().id(), Properties.POSITION));
     }
 
     private void dragBy(double dx, double dy) throws Exception {
@@ -100,7 +100,7 @@ class JumpTest extends InWindow {
         assertThat(value(figure, Properties.SCALE, 0.5)).isEqualTo(new Point(1, 1));
         assertThat(value(figure, Properties.SCALE, 1.25).y()).isCloseTo(0.75, within(1e-9));
         assertThat(handlings).as("presses, drags, keys and numbers").isLessThan(40);
-        while (t.studio.undo()) {
+        while (t.studio.history().undo()) {
             continue;
         }
         assertThat(t.studio.board().elements()).isEmpty();

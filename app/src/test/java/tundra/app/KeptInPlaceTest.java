@@ -67,7 +67,7 @@ class KeptInPlaceTest extends InWindow {
                 Properties.STROKE, Properties.STROKE_WIDTH, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL)) {
             t.click("key-" + p.key());
             assertThat(t.studio.timeline().track("flag", p)).as(p.key()).isNotNull();
-            assertThat((Object) t.studio.timeline().track("flag", p).keys().getFirst().value()).as(p.key()).isEqualTo(RealWindow.fx(() -> t.studio.valueAt("flag", p)));
+            assertThat((Object) t.studio.timeline().track("flag", p).keys().getFirst().value()).as(p.key()).isEqualTo(RealWindow.fx(() -> t.studio.target().valueAt("flag", p)));
             assertThat(box("key-" + p.key()).getMaxX()).as("the ring of %s is whole", p.key()).isLessThan(RealWindow.fx(() -> t.stage.getScene().getWidth()));
             t.run("undo");
         }
@@ -197,13 +197,13 @@ class KeptInPlaceTest extends InWindow {
         book();
         Point origin = RealWindow.fx(() -> t.w.canvas.viewport().origin());
         RealWindow.fx(() -> {
-            t.studio.enter("book");
+            t.studio.groups().enter("book");
             return null;
         });
         t.settle();
         t.keys(KeyCode.ESCAPE);
         t.keys(KeyCode.ESCAPE);
-        assertThat(t.studio.inside()).isNull();
+        assertThat(t.studio.groups().inside()).isNull();
         assertThat(RealWindow.fx(() -> t.w.canvas.viewport().origin())).as("the canvas stays").isEqualTo(origin);
         assertThat(RealWindow.fx(() -> t.window.drawings().getScene() != null)).as("the strip stays").isTrue();
         t.click("place-back");
@@ -214,7 +214,7 @@ class KeptInPlaceTest extends InWindow {
     void rowsOfADrawingAreDroppedBetweenRows() throws Exception {
         book();
         RealWindow.fx(() -> {
-            t.studio.enter("book");
+            t.studio.groups().enter("book");
             return null;
         });
         t.settle();

@@ -117,7 +117,7 @@ class MonkeyTest extends InWindow {
             doing.set("place");
             on(() -> {
                 var places = new ArrayList<Place>(t.studio.kept().places().stream().toList());
-                t.studio.showPlace(places.get(r.nextInt(places.size())).id());
+                t.studio.navigation().showPlace(places.get(r.nextInt(places.size())).id());
             });
         } else if (lot < 96) {
             doing.set("seek");
@@ -126,10 +126,10 @@ class MonkeyTest extends InWindow {
             doing.set("undo and redo");
             on(() -> {
                 for (int i = r.nextInt(6); i > 0; i--) {
-                    t.studio.undo();
+                    t.studio.history().undo();
                 }
                 for (int i = r.nextInt(4); i > 0; i--) {
-                    t.studio.redo();
+                    t.studio.history().redo();
                 }
             });
         }
@@ -176,23 +176,23 @@ class MonkeyTest extends InWindow {
         t.keys(KeyCode.ESCAPE);
         System.gc();
         System.out.println("monkey: " + steps + " steps in " + SECONDS + " s, the longest hold " + longest.get() + " ms (" + longestOf.get() + "), threads " + threads + " → " + Thread.activeCount() + ", handles " + handles + " → " + handles() + ", resident "
-                + resident + " → " + resident() + " MB, versions " + RealWindow.fx(() -> t.studio.versions()));
+                + resident + " → " + resident() + " MB, versions " + RealWindow.fx(() -> t.studio.history().versions()));
         byte[] last = ProjectFile.bytes(RealWindow.fx(t.studio::kept));
-        on(() -> t.studio.goToVersion(0));
+        on(() -> t.studio.history().goToVersion(0));
         assertThat(ProjectFile.bytes(RealWindow.fx(t.studio::kept))).as("all undone").isEqualTo(first);
         on(() -> {
-            while (t.studio.redo()) {
+            while (t.studio.history().redo()) {
                 continue;
             }
         });
         on(() -> {
-            while (t.studio.undo()) {
+            while (t.studio.history().undo()) {
                 continue;
             }
         });
         assertThat(ProjectFile.bytes(RealWindow.fx(t.studio::kept))).as("all undone, one by one").isEqualTo(first);
         on(() -> {
-            while (t.studio.redo()) {
+            while (t.studio.history().redo()) {
                 continue;
             }
         });

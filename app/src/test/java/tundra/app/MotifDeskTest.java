@@ -218,7 +218,7 @@ class MotifDeskTest extends InWindow {
         RealWindow.fx(() -> {
             String id = Motifs.instances(t.studio.board(), x -> true).getFirst().id();
             long began = System.nanoTime();
-            t.studio.openInPlace(id);
+            t.studio.navigation().openInPlace(id);
             t.studio.frame();
             System.out.printf("opening in place, until its frame is there: %.1f ms%n", (System.nanoTime() - began) / 1e6);
             return null;
@@ -241,7 +241,7 @@ class MotifDeskTest extends InWindow {
         t.settle();
         t.click("state-show-OVER");
         RealWindow.fx(() -> {
-            t.studio.enter(t.studio.board().elements().getFirst().id());
+            t.studio.groups().enter(t.studio.board().elements().getFirst().id());
             t.studio.select(List.of(part[0]));
             return null;
         });
@@ -279,7 +279,7 @@ class MotifDeskTest extends InWindow {
 
     private void paint(String id, String color) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.set("Change fill", null, id, Properties.FILL, Color.parse(color));
+            t.studio.target().set("Change fill", null, id, Properties.FILL, Color.parse(color));
             return null;
         });
         t.settle();

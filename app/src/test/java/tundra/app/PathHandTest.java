@@ -46,7 +46,7 @@ class PathHandTest extends InWindow {
     }
 
     private Point seen() throws Exception {
-        return RealWindow.fx(() -> t.studio.valueAt("kite", Properties.POSITION));
+        return RealWindow.fx(() -> t.studio.target().valueAt("kite", Properties.POSITION));
     }
 
     private void at(double seconds) throws Exception {
@@ -85,7 +85,7 @@ class PathHandTest extends InWindow {
                 // a bead of another time lies nearer than the body's own middle only if it is drawn there
                 Point press = from.plus(new Point(grip[0], grip[1]));
                 boolean onOther = before.keys().stream().anyMatch(k -> k.time() != RealTime.of(s) && k.value().distance(press) <= 9 && k.value().distance(from) > 8);
-                String words = RealWindow.fx(() -> t.studio.consequence());
+                String words = RealWindow.fx(() -> t.studio.target().consequence());
                 boolean here = before.keyAt(RealTime.of(s)) != null;
                 assertThat(words).contains(here ? "changes its" : "adds a position key here");
                 if (onOther) {
@@ -126,12 +126,12 @@ class PathHandTest extends InWindow {
         Track<Point> before = way();
         drag(new Point(300, 120), 30, 20);
         assertThat(way().keyAt(1_000_000)).as("the corner was meant").isEqualTo(before.keyAt(1_000_000));
-        assertThat(RealWindow.fx(() -> t.studio.valueAt("kite", Properties.SIZE))).isEqualTo(new Point(100, 70));
+        assertThat(RealWindow.fx(() -> t.studio.target().valueAt("kite", Properties.SIZE))).isEqualTo(new Point(100, 70));
         t.run("undo");
         // another bead, away from everything else
         t.moveTo(t.canvas(480, 280));
         t.settle();
-        assertThat(RealWindow.fx(() -> t.studio.consequence())).isEqualTo("dragging this bead changes where Kite is at 3 s");
+        assertThat(RealWindow.fx(() -> t.studio.target().consequence())).isEqualTo("dragging this bead changes where Kite is at 3 s");
         drag(new Point(480, 280), 20, 20);
         assertThat(way().keys().getLast().value().distance(new Point(500, 300))).isLessThan(1.01);
     }
@@ -147,7 +147,7 @@ class PathHandTest extends InWindow {
             assertThat(seen().distance(k.value())).as("where the bead at %d µs is", k.time()).isLessThan(8);
         }
         at(1.25);
-        assertThat(RealWindow.fx(() -> t.studio.consequence())).contains("one easing runs over all of it");
+        assertThat(RealWindow.fx(() -> t.studio.target().consequence())).contains("one easing runs over all of it");
         Point from = seen();
         drag(from.plus(new Point(-20, 0)), 15, 40);
         assertThat(seen().distance(from.plus(new Point(15, 40)))).as("it stays under the pointer").isLessThan(1.1);
@@ -196,7 +196,7 @@ class PathHandTest extends InWindow {
         RealWindow.fx(() -> {
             t.studio.edit("Back", b -> b.mapTimeline("main", x -> x.with("kite", Properties.POSITION, new Track<>(List.of(key(0, 500, 200), key(2, 100, 200))))));
             t.studio.seek(1_000_000);
-            t.studio.set("Face", null, "kite", Properties.FACE_PATH, "yes");
+            t.studio.target().set("Face", null, "kite", Properties.FACE_PATH, "yes");
             return null;
         });
         t.settle();
@@ -228,15 +228,15 @@ class PathHandTest extends InWindow {
         });
         t.settle();
         assertThat(RealWindow.fx(() -> t.node("first-key").isVisible())).isTrue();
-        assertThat(RealWindow.fx(() -> t.studio.consequence())).contains("it moves all the way from 0 s");
+        assertThat(RealWindow.fx(() -> t.studio.target().consequence())).contains("it moves all the way from 0 s");
         t.click("first-UNTIL_HERE");
-        assertThat(RealWindow.fx(() -> t.studio.consequence())).contains("it stays as it is until here");
+        assertThat(RealWindow.fx(() -> t.studio.target().consequence())).contains("it stays as it is until here");
         drag(new Point(560, 60), -60, 100);
         RealWindow.fx(() -> {
             t.studio.seek(1_900_000);
             return null;
         });
-        assertThat(RealWindow.fx(() -> t.studio.valueAt("other", Properties.POSITION))).isEqualTo(new Point(560, 60));
+        assertThat(RealWindow.fx(() -> t.studio.target().valueAt("other", Properties.POSITION))).isEqualTo(new Point(560, 60));
         assertThat(RealWindow.fx(() -> t.w.settings.staysUntilFirstKey())).as("remembered").isTrue();
     }
 
@@ -244,7 +244,7 @@ class PathHandTest extends InWindow {
     void theRestingPlaceMovesByTheDrag() throws Exception {
         at(3);
         RealWindow.fx(() -> {
-            t.studio.setScope(EditScope.REST);
+            t.studio.target().setScope(EditScope.REST);
             return null;
         });
         t.settle();

@@ -94,7 +94,7 @@ class PressTest extends InWindow {
             press("do-undo").fire();
             return null;
         });
-        assertThat(t.studio.redoName()).isNull();
+        assertThat(t.studio.history().redoName()).isNull();
         t.keys(KeyCode.R);
         t.drag(t.canvas(100, 100), t.canvas(180, 140));
         assertThat(press("do-undo").isDisabled()).isFalse();

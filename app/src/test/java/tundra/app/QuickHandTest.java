@@ -194,9 +194,9 @@ class QuickHandTest extends InWindow {
         t.keys(KeyCode.ENTER);
         t.keys(KeyCode.DIGIT2);
         t.keys(KeyCode.RIGHT);
-        assertThat(RealWindow.fx(() -> t.studio.valueAt(t.studio.selected().id(), Properties.ROTATION))).isEqualTo(30.0);
+        assertThat(RealWindow.fx(() -> t.studio.target().valueAt(t.studio.selected().id(), Properties.ROTATION))).isEqualTo(30.0);
         assertThat(t.shown("field-rotation")).isEqualTo("30");
-        assertThat(RealWindow.fx(() -> t.studio.scope().name())).isEqualTo("WHOLE_MOVE");
-        assertThat(RealWindow.fx(() -> t.studio.valueAt(t.studio.selected().id(), Properties.POSITION))).isEqualTo(new Point(151, 130));
+        assertThat(RealWindow.fx(() -> t.studio.target().scope().name())).isEqualTo("WHOLE_MOVE");
+        assertThat(RealWindow.fx(() -> t.studio.target().valueAt(t.studio.selected().id(), Properties.POSITION))).isEqualTo(new Point(151, 130));
     }
 }

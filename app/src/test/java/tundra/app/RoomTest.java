@@ -147,7 +147,7 @@ class RoomTest extends InWindow {
                     resize(size);
                     RealWindow.fx(() -> {
                         t.studio.setDesk(d);
-                        t.studio.setLayout(layout);
+                        t.studio.layouts().setLayout(layout);
                         t.studio.select(List.of("words"));
                         return null;
                     });
@@ -175,7 +175,7 @@ class RoomTest extends InWindow {
         t.run("motif-make");
         t.run("motif-open");
         RealWindow.fx(() -> {
-            t.studio.openInPlace(t.studio.board().elements().getFirst().id());
+            t.studio.navigation().openInPlace(t.studio.board().elements().getFirst().id());
             t.studio.setDesk(Desk.DRAW);
             t.studio.seek(500_000);
             return null;

@@ -142,7 +142,7 @@ class TimelineTest extends InWindow {
         choose(new Keys.Ref("box", Properties.ROTATION, 1_000_000), new Keys.Ref("box", Properties.ROTATION, 3_000_000));
         t.drag(at(x(3), 46), at(x(2), 46));
         assertThat(keys("box", Properties.ROTATION).keys()).extracting(Key::time).containsExactly(1_000_000L, 2_000_000L);
-        assertThat(t.studio.undoName()).isEqualTo("Stretch 2 keys");
+        assertThat(t.studio.history().undoName()).isEqualTo("Stretch 2 keys");
         t.keys(KeyCode.ALT, KeyCode.R);
         assertThat(keys("box", Properties.ROTATION).keys()).extracting(Key::value).containsExactly(90.0, 0.0);
         t.keys(KeyCode.ALT, KeyCode.RIGHT);
@@ -170,7 +170,7 @@ class TimelineTest extends InWindow {
         });
         t.keys(KeyCode.CONTROL, KeyCode.V);
         assertThat(keys("ball", Properties.ROTATION).keys()).extracting(Key::time).containsExactly(500_000L, 2_500_000L);
-        assertThat(t.studio.undoName()).isEqualTo("Paste 2 keys");
+        assertThat(t.studio.history().undoName()).isEqualTo("Paste 2 keys");
         // the whole move begins where the other element is
         RealWindow.fx(() -> {
             t.studio.select(List.of("box"));
@@ -329,7 +329,7 @@ class TimelineTest extends InWindow {
         seek(1);
         Point seen = RealWindow.fx(() -> t.studio.frame().find("box").bounds().centre());
         assertThat(seen).isEqualTo(new Point(200, 100));
-        assertThat(t.studio.consequence()).isEqualTo("dragging box adds x and y keys here");
+        assertThat(t.studio.target().consequence()).isEqualTo("dragging box adds x and y keys here");
         t.hold(KeyCode.CONTROL);
         t.drag(t.canvas(200, 110), t.canvas(200, 140));
         t.letGo(KeyCode.CONTROL);
@@ -356,7 +356,7 @@ class TimelineTest extends InWindow {
         t.run("paste-as-move");
         var keys = keys("ball", Properties.POSITION).keys();
         assertThat(keys).extracting(Key::value).containsExactly(new Point(100, 100), new Point(300, 100), new Point(300, 250));
-        assertThat(t.studio.undoName()).isEqualTo("Move ball along " + way.name());
+        assertThat(t.studio.history().undoName()).isEqualTo("Move ball along " + way.name());
     }
 
     @Test
@@ -372,13 +372,13 @@ class TimelineTest extends InWindow {
         assertThat(keys("ball", Properties.POSITION_Y).keys().getFirst().value()).isCloseTo(200, within(0.01));
         t.keys(KeyCode.ESCAPE);
         assertThat(t.studio.timeline().tracksOf("ball")).as("left without a trace").isEmpty();
-        assertThat(t.studio.undoName()).isNull();
+        assertThat(t.studio.history().undoName()).isNull();
         t.run("helper-Bounce");
         t.fill("helper-2", "2");
         int keys = keys("ball", Properties.POSITION_Y).keys().size();
         assertThat(keys).as("fall and two bounces").isEqualTo(6);
         t.click("helper-take");
-        assertThat(t.studio.undoName()).isEqualTo("Bounce");
+        assertThat(t.studio.history().undoName()).isEqualTo("Bounce");
         // again with other numbers: they replace what was written
         t.run("helper-Bounce");
         t.fill("helper-2", "1");
@@ -463,7 +463,7 @@ class TimelineTest extends InWindow {
         double before = Moments.of(track.keys().getFirst().value()).area(), after = Moments.of(track.keys().getLast().value()).area();
         assertThat(after).isGreaterThan(before * 1.3);
         seek(1);
-        assertThat(Moments.of(RealWindow.fx(() -> t.studio.valueAt("ball", Properties.OUTLINE))).area()).isBetween(before * 1.1, after * 0.95);
+        assertThat(Moments.of(RealWindow.fx(() -> t.studio.target().valueAt("ball", Properties.OUTLINE))).area()).isBetween(before * 1.1, after * 0.95);
         assertThat(t.pixel(t.canvas(545, 300)).getBlue()).as("seen on the canvas").isCloseTo(0xA3 / 255.0, within(0.05));
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.timeline().tracksOf("ball")).isEmpty();

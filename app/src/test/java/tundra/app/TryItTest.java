@@ -276,7 +276,7 @@ class TryItTest extends InWindow {
                 all.add(new Scene("z", "Night walk", new Board(new Point(640, 400), Values.NONE, List.of(), List.of(new Timeline("zm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())));
                 return p.withScenes(all);
             });
-            t.studio.showPlace("z");
+            t.studio.navigation().showPlace("z");
             return null;
         });
         t.settle();

@@ -56,7 +56,7 @@ class ValueInTextTest extends InWindow {
         assertThat(written()).isEqualTo("Points: {score}");
         assertThat(seen()).isEqualTo("Points: 0");
         RealWindow.fx(() -> {
-            t.studio.undo();
+            t.studio.history().undo();
             return null;
         });
         assertThat(written()).isEqualTo("Points:");

@@ -81,7 +81,7 @@ class WholeWayTest {
 
     private static void undoAndRedo(RealWindow t, Project made) throws Exception {
         int steps = 0;
-        while (t.studio.undoName() != null) {
+        while (t.studio.history().undoName() != null) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);
             steps++;
         }

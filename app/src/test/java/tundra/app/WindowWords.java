@@ -130,7 +130,7 @@ final class WindowWords {
                 continue;
             }
             for (var place : p.places()) {
-                on(() -> t.studio.showPlace(place.id()));
+                on(() -> t.studio.navigation().showPlace(place.id()));
                 Set<Object> kinds = new java.util.HashSet<>();
                 var some = new ArrayList<String>();
                 Tree.each(place.board().elements(), e -> {
@@ -146,7 +146,7 @@ final class WindowWords {
                 look();
             }
         }
-        on(() -> t.studio.showPlace(p.scenes().getFirst().id()));
+        on(() -> t.studio.navigation().showPlace(p.scenes().getFirst().id()));
         on(() -> t.studio.setDesk(Desk.DRAW));
         for (String panel : List.of("start-page", "shortcuts", "earlier-versions", "ways", "find", "checks", "history", "help", "lesson")) {
             on(() -> t.w.commands.run(panel));

@@ -90,6 +90,6 @@ public final class BreaksList extends VBox {
             made[0] = out.layouts().stream().filter(l -> base.layout(l.id()) == null).findFirst().orElseThrow().id();
             return out;
         });
-        studio.setLayout(made[0]);
+        studio.layouts().setLayout(made[0]);
     }
 }

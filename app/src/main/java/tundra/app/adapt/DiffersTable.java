@@ -150,7 +150,7 @@ public final class DiffersTable extends VBox {
     }
 
     private void go(WhatDiffers.Row r, WhatDiffers.Cell cell) {
-        studio.setLayout(cell.layout());
+        studio.layouts().setLayout(cell.layout());
         if (r.element() != null) {
             studio.select(List.of(r.element()));
         }

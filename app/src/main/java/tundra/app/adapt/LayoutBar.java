@@ -60,7 +60,7 @@ public final class LayoutBar extends HBox {
         for (ToggleButton b : List.of(every, only)) {
             b.setToggleGroup(group);
             b.setOnAction(e -> {
-                studio.setEveryLayout(b == every);
+                studio.layouts().setEveryLayout(b == every);
                 refresh();
             });
             scopes.getChildren().add(b);
@@ -98,12 +98,12 @@ public final class LayoutBar extends HBox {
         chooser.setText(here == null ? "as drawn" : here.name());
         scopes.setVisible(here != null);
         scopes.setManaged(here != null);
-        every.setSelected(studio.everyLayout());
-        only.setSelected(!studio.everyLayout());
+        every.setSelected(studio.layouts().everyLayout());
+        only.setSelected(!studio.layouts().everyLayout());
         int others = all.size() - (here == null ? 0 : 1);
         String many = others == 1 ? "1 other layout follows" : others + " other layouts follow";
         consequence.setText(here == null ? (others == 1 ? "1 layout follows" : others + " layouts follow") + " where they don't differ"
-                : studio.everyLayout() ? "the scene as drawn changes" + (others == 0 ? "" : ", " + many) : "nothing else changes");
+                : studio.layouts().everyLayout() ? "the scene as drawn changes" + (others == 0 ? "" : ", " + many) : "nothing else changes");
         Buttons.tip(consequence, consequence.getText());
         fit();
     }
@@ -132,7 +132,7 @@ public final class LayoutBar extends HBox {
         b.setUserData(id);
         b.setToggleGroup(group);
         b.setOnAction(e -> {
-            studio.setLayout(id);
+            studio.layouts().setLayout(id);
             refresh();
         });
         layouts.getChildren().add(b);

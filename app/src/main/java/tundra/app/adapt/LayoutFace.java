@@ -68,7 +68,7 @@ final class LayoutFace extends Button {
         setId("face-" + (l == null ? "base" : l.id()));
         setAccessibleText("Work on " + (l == null ? "the scene as it is drawn" : "layout " + called) + ", for " + widths + " px");
         Buttons.tip(this, getAccessibleText());
-        setOnAction(e -> studio.setLayout(l == null ? null : l.id()));
+        setOnAction(e -> studio.layouts().setLayout(l == null ? null : l.id()));
         boolean here = studio.layout() == null ? l == null : l != null && l.id().equals(studio.layout().id());
         getStyleClass().remove("worked-on");
         if (here) {

@@ -89,7 +89,7 @@ public final class LayoutSection extends VBox {
     }
 
     private void tryAt(double w, double h) {
-        studio.tryAt(whole(new Point(w, h)));
+        studio.layouts().tryAt(whole(new Point(w, h)));
     }
 
     private static Point whole(Point s) {

@@ -92,7 +92,7 @@ public final class WidthRuler extends Region {
         } else if (grabbed < 0) {
             int at = Math.max(0, width(e.getX()));
             Layout l = Layouts.at(studio.base(), at);
-            studio.setLayout(l == null ? null : l.id());
+            studio.layouts().setLayout(l == null ? null : l.id());
         }
     }
 
@@ -115,7 +115,7 @@ public final class WidthRuler extends Region {
     private void tryAt(double x) {
         int wide = Math.clamp(width(x), 1, end());
         Layout l = Layouts.at(studio.base(), wide);
-        studio.tryAt(new Point(wide, (l == null ? studio.base().size() : l.size()).y()));
+        studio.layouts().tryAt(new Point(wide, (l == null ? studio.base().size() : l.size()).y()));
     }
 
     private void paint() {

@@ -150,8 +150,8 @@ public final class DrawCommands {
                 return out;
             });
         });
-        c.add(CommandIds.SOLO, () -> s.solo().isEmpty() ? "Show only what is selected" : "Show everything again", "Shift+H",
-                () -> !s.solo().isEmpty() || !s.selection().isEmpty(), () -> s.setSolo(s.solo().isEmpty() ? s.selection() : Set.of()));
+        c.add(CommandIds.SOLO, () -> s.groups().solo().isEmpty() ? "Show only what is selected" : "Show everything again", "Shift+H",
+                () -> !s.groups().solo().isEmpty() || !s.selection().isEmpty(), () -> s.groups().setSolo(s.groups().solo().isEmpty() ? s.selection() : Set.of()));
         c.add(CommandIds.FLIP_LEVEL, "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
         c.add(CommandIds.FLIP_UPRIGHT, "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
         turns(c);
@@ -216,7 +216,7 @@ public final class DrawCommands {
         s.edit(name, b -> {
             Board out = b;
             for (String id : s.selection()) {
-                out = s.set(out, id, Properties.SCALE, s.valueAt(id, Properties.SCALE).times(by));
+                out = s.target().set(out, id, Properties.SCALE, s.target().valueAt(id, Properties.SCALE).times(by));
             }
             return out;
         });

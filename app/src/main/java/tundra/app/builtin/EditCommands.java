@@ -63,8 +63,8 @@ public final class EditCommands {
 
     private void history() {
         var c = w.commands;
-        c.add(CommandIds.UNDO, () -> s.undoName() == null ? "Undo" : "Undo " + lower(s.undoName()), "Shortcut+Z", () -> s.undoName() != null, s::undo);
-        c.add(CommandIds.REDO, () -> s.redoName() == null ? "Redo" : "Redo " + lower(s.redoName()), "Shortcut+Shift+Z", () -> s.redoName() != null, s::redo);
+        c.add(CommandIds.UNDO, () -> s.history().undoName() == null ? "Undo" : "Undo " + lower(s.history().undoName()), "Shortcut+Z", () -> s.history().undoName() != null, s.history()::undo);
+        c.add(CommandIds.REDO, () -> s.history().redoName() == null ? "Redo" : "Redo " + lower(s.history().redoName()), "Shortcut+Shift+Z", () -> s.history().redoName() != null, s.history()::redo);
         c.alsoBy(CommandIds.REDO, "Shortcut+Y");
     }
 
@@ -112,7 +112,7 @@ public final class EditCommands {
             w.canvas.redrawOverlay();
             return;
         }
-        List<Element> level = s.inside() == null ? s.board().elements() : s.board().find(s.inside()).children();
+        List<Element> level = s.groups().inside() == null ? s.board().elements() : s.board().find(s.groups().inside()).children();
         s.select(level.stream().filter(e -> !e.locked() && !e.hidden()).map(Element::id).toList());
     }
 
@@ -181,8 +181,8 @@ public final class EditCommands {
 
     /** The group that pasted elements go to: the one that is edited, or the drawing that is seen; null for none. */
     private String goal() {
-        if (s.inside() != null && !(s.board().find(s.inside()).content() instanceof Flipbook)) {
-            return s.inside();
+        if (s.groups().inside() != null && !(s.board().find(s.groups().inside()).content() instanceof Flipbook)) {
+            return s.groups().inside();
         }
         return s.desk() == Desk.DRAW && s.book().drawing() != null ? s.book().drawing().id() : null;
     }
@@ -205,7 +205,7 @@ public final class EditCommands {
         }
         s.select(made);
         if (s.book().is()) {
-            s.enter(goal);
+            s.groups().enter(goal);
         }
     }
 
@@ -324,7 +324,7 @@ public final class EditCommands {
                 Board out = b;
                 for (String id : s.selection()) {
                     if (!b.find(id).locked()) {
-                        out = s.drag(out, id, Properties.POSITION, s.valueAt(id, Properties.POSITION), s.valueAt(id, Properties.POSITION).plus(way));
+                        out = s.target().drag(out, id, Properties.POSITION, s.target().valueAt(id, Properties.POSITION), s.target().valueAt(id, Properties.POSITION).plus(way));
                     }
                 }
                 return out;

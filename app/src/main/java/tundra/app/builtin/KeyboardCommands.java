@@ -70,14 +70,14 @@ public final class KeyboardCommands {
     /** What holds others is scaled, with all that is in it. */
     private Board sized(Board b, Element e, Point way) {
         if (e.content() instanceof Content.Parent p) {
-            Point box = p.box(), from = s.valueAt(e.id(), Properties.SCALE);
-            return s.drag(b, e.id(), Properties.SCALE, from, new Point(from.x() + way.x() / Math.max(1, box.x()), from.y() + way.y() / Math.max(1, box.y())));
+            Point box = p.box(), from = s.target().valueAt(e.id(), Properties.SCALE);
+            return s.target().drag(b, e.id(), Properties.SCALE, from, new Point(from.x() + way.x() / Math.max(1, box.x()), from.y() + way.y() / Math.max(1, box.y())));
         }
         if (!Properties.SIZE.appliesTo(e)) {
             return b;
         }
-        Point from = s.valueAt(e.id(), Properties.SIZE);
-        return s.drag(b, e.id(), Properties.SIZE, from, new Point(Math.max(1, from.x() + way.x()), Math.max(1, from.y() + way.y())));
+        Point from = s.target().valueAt(e.id(), Properties.SIZE);
+        return s.target().drag(b, e.id(), Properties.SIZE, from, new Point(Math.max(1, from.x() + way.x()), Math.max(1, from.y() + way.y())));
     }
 
     private boolean keyed() {

@@ -41,20 +41,20 @@ public final class LayoutCommands {
         c.add(CommandIds.SHARE_WIDTH, "Share the width in equal parts", null, () -> Shares.can(s.board(), s.selection()), () -> s.edit("Share the width", b -> Shares.across(b, s.selection())));
         c.add("layout-wider", "Work on the next wider layout", null, () -> s.base().layouts().size() > 0, () -> step(s, 1));
         c.add("layout-narrower", "Work on the next narrower layout", null, () -> s.base().layouts().size() > 0, () -> step(s, -1));
-        c.add(CommandIds.LAYOUT_SCOPE, () -> s.everyLayout() ? "Changes go to this layout only" : "Changes go to every layout", null, () -> s.layout() != null, () -> s.setEveryLayout(!s.everyLayout()));
+        c.add(CommandIds.LAYOUT_SCOPE, () -> s.layouts().everyLayout() ? "Changes go to this layout only" : "Changes go to every layout", null, () -> s.layout() != null, () -> s.layouts().setEveryLayout(!s.layouts().everyLayout()));
         c.add(CommandIds.HAND_BACK, () -> "Hand the selected elements back to the scene as drawn", null, () -> s.layout() != null && !ofSelected(s).isEmpty(), () -> {
-            s.handBack("the selected elements", ofSelected(s));
+            s.layouts().handBack("the selected elements", ofSelected(s));
         });
-        c.add(CommandIds.HAND_BACK_KEYS, "Hand these keys back to the scene as drawn", null, () -> !keysOf(s).isEmpty(), () -> s.handBack("keys", keysOf(s)));
+        c.add(CommandIds.HAND_BACK_KEYS, "Hand these keys back to the scene as drawn", null, () -> !keysOf(s).isEmpty(), () -> s.layouts().handBack("keys", keysOf(s)));
         c.add(CommandIds.HAND_BACK_ALL, () -> "Hand all of the layout" + named(s) + " back to the scene as drawn", null, () -> s.layout() != null && !s.layout().differs().none(), () -> {
             Layout of = s.layout();
-            s.handBack(of.name(), Override.of(of.differs()));
+            s.layouts().handBack(of.name(), Override.of(of.differs()));
         });
         c.addMore(() -> {
             var out = new ArrayList<Command>();
             if (!s.base().layouts().isEmpty()) {
-                out.add(new Command("layout", () -> "Work on the scene as it is drawn", null, () -> true, () -> s.setLayout(null)));
-                s.base().layouts().forEach(l -> out.add(new Command("layout", () -> "Work on layout " + l.name(), null, () -> true, () -> s.setLayout(l.id()))));
+                out.add(new Command("layout", () -> "Work on the scene as it is drawn", null, () -> true, () -> s.layouts().setLayout(null)));
+                s.base().layouts().forEach(l -> out.add(new Command("layout", () -> "Work on layout " + l.name(), null, () -> true, () -> s.layouts().setLayout(l.id()))));
             }
             return out;
         });
@@ -62,16 +62,16 @@ public final class LayoutCommands {
 
     /** The tracks of this timeline that the layout has of its own: those of the chosen keys, or of what is selected. */
     private static List<Override> keysOf(Studio s) {
-        return s.differs().stream().filter(o -> o instanceof Override.Keys k && k.timeline().equals(s.timeline().id())
+        return s.layouts().differs().stream().filter(o -> o instanceof Override.Keys k && k.timeline().equals(s.timeline().id())
                 && (s.keys().isEmpty() ? s.selection().contains(k.owner()) : s.keys().stream().anyMatch(r -> r.element().equals(k.owner()) && r.property() == k.property()))).toList();
     }
 
     /** A layout for what is narrower than three quarters, such as an instance of a motif in a narrow place. */
     private static void half(Studio s) {
         Point size = s.base().size();
-        s.setLayout(null);
+        s.layouts().setLayout(null);
         s.editBase("New layout: half as wide", null, b -> Layouts.add(b, "Half", 0, (int) Math.max(1, Math.ceil(size.x() * 0.75)), new Point(Math.max(1, Math.round(size.x() / 2)), size.y()), null));
-        s.setLayout(Layouts.at(s.base(), 0).id());
+        s.layouts().setLayout(Layouts.at(s.base(), 0).id());
     }
 
     private static String named(Studio s) {
@@ -86,7 +86,7 @@ public final class LayoutCommands {
             made[0] = out.layouts().stream().filter(l -> b.layout(l.id()) == null).findFirst().orElseThrow().id();
             return out;
         });
-        s.setLayout(made[0]);
+        s.layouts().setLayout(made[0]);
     }
 
     /** The layouts by their widths, each once. */
@@ -100,7 +100,7 @@ public final class LayoutCommands {
         });
         int at = all.indexOf(s.layout() == null ? "" : s.layout().id());
         String to = all.get(Math.floorMod(at + by, all.size()));
-        s.setLayout(to.isEmpty() ? null : to);
+        s.layouts().setLayout(to.isEmpty() ? null : to);
     }
 
     private static List<Override> ofSelected(Studio s) {

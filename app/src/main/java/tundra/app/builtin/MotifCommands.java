@@ -67,8 +67,8 @@ public final class MotifCommands {
     private void places(Commands c) {
         c.add(CommandIds.MOTIF_MAKE, "Make a motif of the selection", "Shortcut+M", () -> !s.selection().isEmpty(), this::make);
         c.add(CommandIds.MOTIF_OPEN, () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place", "Shortcut+ENTER",
-                () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.openInPlace(s.selected().id()));
-        c.add("motif-up", "Go up from the motif", "Shortcut+Shift+ENTER", () -> !s.open().way().isEmpty(), s::goUp);
+                () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.navigation().openInPlace(s.selected().id()));
+        c.add("motif-up", "Go up from the motif", "Shortcut+Shift+ENTER", () -> !s.open().way().isEmpty(), s.navigation()::goUp);
         c.add(CommandIds.MOTIF_APART, "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
             var ids = List.copyOf(s.selection());
             s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
@@ -91,7 +91,7 @@ public final class MotifCommands {
             }
         });
         c.add("motif-new", "New empty motif", null, () -> true, () -> {
-            s.showPlace(s.make("New motif", k -> {
+            s.navigation().showPlace(s.make("New motif", k -> {
                 var made = Motifs.empty(k.project(), "Motif", k.board().size().times(0.25), k.board().main().duration());
                 return k.with(made.project(), made.motif());
             }));
@@ -188,7 +188,7 @@ public final class MotifCommands {
     private List<Command> ofMotifs() {
         var out = new ArrayList<Command>();
         for (Motif m : s.project().motifs()) {
-            out.add(new Command("motif-go", () -> "Open the motif " + m.name(), null, () -> true, () -> s.showPlace(m.id())));
+            out.add(new Command("motif-go", () -> "Open the motif " + m.name(), null, () -> true, () -> s.navigation().showPlace(m.id())));
             out.add(new Command("motif-place", () -> "Place " + m.name() + " on the canvas", null, () -> Motifs.fits(s.project(), s.place().id(), m.id()), () -> place(s, m.id(), s.board().size().times(0.5))));
             out.add(new Command("motif-swap", () -> "Show " + m.name() + " instead", null, () -> any() && Motifs.fits(s.project(), s.place().id(), m.id()), () -> swap(m)));
         }
@@ -212,7 +212,7 @@ public final class MotifCommands {
         }
         Element e = Motifs.instance(s.project(), motif, at);
         s.edit("Place " + e.name(), b -> Arrange.add(b, e));
-        s.enter(null);
+        s.groups().enter(null);
         s.select(List.of(e.id()));
     }
 }

@@ -26,8 +26,8 @@ public final class SceneCommands {
         c.add(CommandIds.SCENE_RENAME, () -> "Rename scene " + s.scene().name(), null, () -> true, () -> rename.accept(s.scene()));
         c.add(CommandIds.SCENE_EARLIER, "Move the scene one place earlier", null, () -> at(s) > 0, () -> move(s, -1));
         c.add(CommandIds.SCENE_LATER, "Move the scene one place later", null, () -> at(s) + 1 < s.project().scenes().size(), () -> move(s, 1));
-        c.add("scene-next", "Open the next scene", "Alt+PAGE_DOWN", () -> at(s) + 1 < s.project().scenes().size(), () -> s.showPlace(s.project().scenes().get(at(s) + 1).id()));
-        c.add("scene-previous", "Open the scene before", "Alt+PAGE_UP", () -> at(s) > 0, () -> s.showPlace(s.project().scenes().get(at(s) - 1).id()));
+        c.add("scene-next", "Open the next scene", "Alt+PAGE_DOWN", () -> at(s) + 1 < s.project().scenes().size(), () -> s.navigation().showPlace(s.project().scenes().get(at(s) + 1).id()));
+        c.add("scene-previous", "Open the scene before", "Alt+PAGE_UP", () -> at(s) > 0, () -> s.navigation().showPlace(s.project().scenes().get(at(s) - 1).id()));
         c.add(CommandIds.SCENE_DELETE, () -> "Delete scene " + s.scene().name(), null, () -> s.project().scenes().size() > 1, () -> {
             Scene gone = s.scene();
             int named = Reactions.naming(s.project(), gone.id());
@@ -47,7 +47,7 @@ public final class SceneCommands {
             id[0] = m.scene();
             return m.project();
         });
-        s.showPlace(id[0]);
+        s.navigation().showPlace(id[0]);
     }
 
     private static int at(Studio s) {

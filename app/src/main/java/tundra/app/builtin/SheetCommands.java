@@ -80,7 +80,7 @@ public final class SheetCommands {
             });
             if (book != null) {
                 s.setDesk(Desk.DRAW);
-                s.enter(null);
+                s.groups().enter(null);
                 s.select(List.of(book));
             }
         });

@@ -43,7 +43,7 @@ public final class TimeCommands {
         List<String> names = List.of("Edits go to a key here", "Edits go to the whole move", "Edits go to the resting value");
         for (int i = 0; i < scopes.length; i++) {
             EditScope scope = scopes[i];
-            c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.setScope(scope));
+            c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.target().setScope(scope));
         }
         c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE, () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
         c.add(CommandIds.TOUCH_AREAS, () -> w.touches.on() ? "Hide touch areas" : "Show touch areas", null, () -> s.desk() == Desk.INTERACT, () -> {

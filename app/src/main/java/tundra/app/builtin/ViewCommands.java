@@ -41,7 +41,7 @@ public final class ViewCommands {
         c.addMore(() -> {
             var out = new ArrayList<Command>();
             s.project().scenes().forEach(x -> out.add(new Command("scene", () -> "Go to scene " + x.name(), null, () -> true,
-                    () -> s.showPlace(x.id()))));
+                    () -> s.navigation().showPlace(x.id()))));
             s.board().timelines().forEach(t -> out.add(new Command("timeline", () -> "Show timeline " + t.name(), null, () -> true,
                     () -> s.showTimeline(t.id()))));
             return out;

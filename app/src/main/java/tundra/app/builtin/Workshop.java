@@ -86,7 +86,7 @@ public final class Workshop {
         studio.onRefused(notices::problem);
         commands.around(studio::withKept);
         commands.keys().load(settings.all("keys."), (id, keys) -> settings.remember("keys." + id, keys));
-        studio.setFirstKey(settings.staysUntilFirstKey() ? PropertyEdit.FirstKey.UNTIL_HERE : PropertyEdit.FirstKey.FROM_START);
+        studio.target().setFirstKey(settings.staysUntilFirstKey() ? PropertyEdit.FirstKey.UNTIL_HERE : PropertyEdit.FirstKey.FROM_START);
         playback = new Playback(studio);
         tools = new ToolBox(studio);
         nodes = new NodesTool(studio);

@@ -239,7 +239,7 @@ public final class CanvasView extends Pane {
         return what == AccessibleAttribute.TEXT ? SpokenWords.canvas(studio.place().name(), studio.board(), studio.selection(), new SpokenWords.Seen() {
             @Override
             public Point position(String id) {
-                return studio.valueAt(id, Properties.POSITION);
+                return studio.target().valueAt(id, Properties.POSITION);
             }
 
             @Override
@@ -347,7 +347,7 @@ public final class CanvasView extends Pane {
     }
 
     private void drawOverlay() {
-        if (overlay.getWidth() == 0 && !pointerSeen && studio.unseen() == null && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
+        if (overlay.getWidth() == 0 && !pointerSeen && studio.presence().unseen() == null && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
             return;
         }
         if (overlay.getWidth() != getWidth() || overlay.getHeight() != getHeight()) {

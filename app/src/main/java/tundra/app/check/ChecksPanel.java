@@ -279,7 +279,7 @@ public final class ChecksPanel extends VBox implements Settles {
             var fix = new Button(f.fix().name());
             fix.getStyleClass().addAll("small", "check-fix");
             fix.setOnAction(e -> {
-                studio.showPlace(f.scene());
+                studio.navigation().showPlace(f.scene());
                 if (f.fix().whole() != null) {
                     studio.editProject(f.fix().name(), null, f.fix().whole());
                 } else {
@@ -326,9 +326,9 @@ public final class ChecksPanel extends VBox implements Settles {
     }
 
     private void go(Finding f) {
-        studio.showPlace(f.scene());
+        studio.navigation().showPlace(f.scene());
         studio.setDesk(Desk.DRAW);
-        studio.enter(null);
+        studio.groups().enter(null);
         studio.select(f.element() == null ? List.of() : List.of(f.element()));
         studio.seek(f.time());
         int i = f.drawing() == null || !studio.book().is() ? -1 : studio.book().book().indexOf(f.drawing());

@@ -77,10 +77,10 @@ final class ShotApp {
         s.open(state.project(), state.file());
         s.setDark(state.dark());
         if (state.scene() != null) {
-            s.showPlace(s.project().places().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
+            s.navigation().showPlace(s.project().places().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
         }
         if (state.layout() != null) {
-            s.setLayout(LayoutOptions.named(s.place().name(), s.base(), state.layout()).id());
+            s.layouts().setLayout(LayoutOptions.named(s.place().name(), s.base(), state.layout()).id());
         }
         if (state.select() != null) {
             select(s);

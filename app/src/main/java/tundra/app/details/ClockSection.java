@@ -78,7 +78,7 @@ final class ClockSection extends VBox {
         open.setMinWidth(USE_PREF_SIZE);
         open.setVisible(ids.size() == 1);
         open.setManaged(ids.size() == 1);
-        open.setOnAction(() -> studio.openInPlace(ids.getFirst()));
+        open.setOnAction(() -> studio.navigation().openInPlace(ids.getFirst()));
         Buttons.tip(open, "Opens the motif where it stands; a double click does it too");
         getChildren().addAll(Words.section("Motif"), new NamedRow("Shows", motif, open), Words.section("Clock"), choice, new NamedRow("Phase", seconds, frames),
                 new NamedRow("Repeat", repeat), new NamedRow("Speed", speed));

@@ -21,7 +21,7 @@ final class OwnMark {
         this.studio = studio;
         this.row = row;
         item.setId("hand-back-row");
-        item.setOnAction(e -> studio.handBack(what, here));
+        item.setOnAction(e -> studio.layouts().handBack(what, here));
         menu.getItems().setAll(item);
         item.setText("Hand " + what + " back to the scene as drawn");
         row.setOnContextMenuRequested(e -> {
@@ -34,7 +34,7 @@ final class OwnMark {
 
     /** @param owners whose property it is */
     void show(List<String> owners, Property<?> p) {
-        List<Override> own = owners.stream().flatMap(id -> Override.of(studio.differs(), id, p).stream()).toList();
+        List<Override> own = owners.stream().flatMap(id -> Override.of(studio.layouts().differs(), id, p).stream()).toList();
         here = own;
         boolean marked = row.getStyleClass().contains(STYLE);
         if (marked == own.isEmpty()) {

@@ -178,7 +178,7 @@ final class PropertyRow<T> extends NamedRow {
         setHgrow(f, Priority.ALWAYS);
         f.setMaxWidth(Double.MAX_VALUE);
         // a key is wanted here also of the number that is seen already
-        f.repeats(() -> studio.desk() == Desk.ANIMATE && studio.scope() == EditScope.KEY && Properties.keyed(property));
+        f.repeats(() -> studio.desk() == Desk.ANIMATE && studio.target().scope() == EditScope.KEY && Properties.keyed(property));
         f.onChange((v, merge) -> set(old -> property.type().of(typed(property.type().parts(old), part, v / property.shown())), merge));
         return f;
     }
@@ -234,19 +234,19 @@ final class PropertyRow<T> extends NamedRow {
         studio.edit(name, merge, b -> {
             Board out = b;
             for (String id : elements) {
-                out = set(out, id, property.clamped(change.apply(studio.shownValue(id, property))));
+                out = set(out, id, property.clamped(change.apply(studio.target().shownValue(id, property))));
             }
             return out;
         });
-        needs.paints().remember(property, studio.shownValue(elements.getFirst(), property));
+        needs.paints().remember(property, studio.target().shownValue(elements.getFirst(), property));
         refresh();
     }
 
     private Board set(Board b, String element, T value) {
         if (property == Properties.PIVOT) {
-            return Pivots.set(b, element, (Point) value, studio.propertyEdit(element, property), studio.propertyEdit(element, Properties.POSITION), studio.builder());
+            return Pivots.set(b, element, (Point) value, studio.target().propertyEdit(element, property), studio.target().propertyEdit(element, Properties.POSITION), studio.builder());
         }
-        return studio.set(b, element, property, value);
+        return studio.target().set(b, element, property, value);
     }
 
     private String name() {
@@ -259,8 +259,8 @@ final class PropertyRow<T> extends NamedRow {
         if (elements.stream().anyMatch(id -> studio.board().owner(id) == null)) {
             return;
         }
-        T v = studio.shownValue(elements.getFirst(), property);
-        boolean mixed = elements.stream().anyMatch(id -> !studio.shownValue(id, property).equals(v));
+        T v = studio.target().shownValue(elements.getFirst(), property);
+        boolean mixed = elements.stream().anyMatch(id -> !studio.target().shownValue(id, property).equals(v));
         showing = true;
         if (color != null) {
             color.show((Paint) v);
@@ -283,7 +283,7 @@ final class PropertyRow<T> extends NamedRow {
         double[] parts = property.type().parts(first);
         for (int i = 0; i < parts.length; i++) {
             int part = i;
-            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.shownValue(id, property))[part] - parts[part]) > 1e-9);
+            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.target().shownValue(id, property))[part] - parts[part]) > 1e-9);
             if (other) {
                 numbers.get(i).showMixed();
             } else {

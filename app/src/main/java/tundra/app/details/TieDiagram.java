@@ -69,7 +69,7 @@ final class TieDiagram extends HBox {
         studio.edit(name, b -> {
             var out = b;
             for (String id : ids) {
-                out = studio.set(out, id, p, value);
+                out = studio.target().set(out, id, p, value);
             }
             return out;
         });

@@ -264,7 +264,7 @@ public final class Importing {
         if (ids.isEmpty()) {
             return;
         }
-        studio.enter(onDrawing() ? studio.book().id() : null);
+        studio.groups().enter(onDrawing() ? studio.book().id() : null);
         studio.select(ids);
         if (ids.size() > 1 && all.stream().allMatch(b -> b instanceof ImportedArt.Picture) && !onDrawing()) {
             notices.news("Brought in " + ids.size() + " pictures.", "Make one flipbook of them", () -> {

@@ -83,7 +83,7 @@ public final class FlipStrip extends VBox {
             Element last = studio.book().last();
             if (last != null) {
                 studio.select(java.util.List.of());
-                studio.enter(last.id());
+                studio.groups().enter(last.id());
             }
         });
         lands.getStyleClass().add("quiet");
@@ -148,8 +148,8 @@ public final class FlipStrip extends VBox {
         if (!open) {
             Element last = studio.book().last();
             if (last != null) {
-                enter.setText((last == studio.left() ? "Back into " : "Draw on ") + last.name());
-                lands.setText(studio.inside() == null ? "What is drawn now lands in the scene, not on a drawing." : "What is drawn now lands in " + studio.board().find(studio.inside()).name() + ", not on a drawing.");
+                enter.setText((last == studio.groups().left() ? "Back into " : "Draw on ") + last.name());
+                lands.setText(studio.groups().inside() == null ? "What is drawn now lands in the scene, not on a drawing." : "What is drawn now lands in " + studio.board().find(studio.groups().inside()).name() + ", not on a drawing.");
                 strip.redraw();
             }
             return;

@@ -89,13 +89,13 @@ public final class HistoryPanel extends VBox implements Settles {
     private void go() {
         Integer to = list.getSelectionModel().getSelectedItem();
         if (to != null && !refreshing) {
-            studio.goToVersion(to);
+            studio.history().goToVersion(to);
         }
     }
 
     private void refresh() {
         refreshing = true;
-        int all = studio.versions(), now = studio.version();
+        int all = studio.history().versions(), now = studio.history().version();
         count.setText(all == 1 ? "nothing done yet" : now + " of " + (all - 1));
         // most often one came, or the last is another one: the rows that are there stay
         if (list.getItems().size() > all) {
@@ -134,24 +134,24 @@ public final class HistoryPanel extends VBox implements Settles {
         protected void updateItem(Integer i, boolean empty) {
             super.updateItem(i, empty);
             setText(null);
-            if (empty || i == null || i >= studio.versions()) {
+            if (empty || i == null || i >= studio.history().versions()) {
                 setGraphic(null);
                 return;
             }
-            String words = i == 0 ? "As it was opened" : studio.version(i).name();
+            String words = i == 0 ? "As it was opened" : studio.history().version(i).name();
             name.setText(words);
             name.getStyleClass().remove("quiet");
-            if (i > studio.version()) {
+            if (i > studio.history().version()) {
                 // undone, and still to be gone forward to
                 name.getStyleClass().add("quiet");
             }
-            setAccessibleText(words + (i > studio.version() ? ", undone" : ""));
+            setAccessibleText(words + (i > studio.history().version() ? ", undone" : ""));
             setGraphic(row);
             show(i);
         }
 
         private void show(int i) {
-            Project of = studio.version(i).project(), before = i == 0 ? null : studio.version(i - 1).project();
+            Project of = studio.history().version(i).project(), before = i == 0 ? null : studio.history().version(i - 1).project();
             Image known = faces.get(of);
             face.setImage(known);
             if (known == null) {
@@ -162,7 +162,7 @@ public final class HistoryPanel extends VBox implements Settles {
                         Platform.runLater(() -> {
                             coming--;
                             faces.put(of, made);
-                            if (getItem() != null && getItem() < studio.versions() && studio.version(getItem()).project() == of) {
+                            if (getItem() != null && getItem() < studio.history().versions() && studio.history().version(getItem()).project() == of) {
                                 face.setImage(made);
                             }
                         });

@@ -75,7 +75,7 @@ final class MotifTile extends Button {
         getStyleClass().add("swatch-button");
         delete = item("Delete", () -> studio.editProject("Delete motif " + motif.name(), null, p -> Motifs.delete(p, motif.id())));
         setOnAction(e -> place());
-        var menu = new ContextMenu(item("Open", () -> studio.showPlace(motif.id())), item("Rename…", () -> rename.accept(motif)),
+        var menu = new ContextMenu(item("Open", () -> studio.navigation().showPlace(motif.id())), item("Rename…", () -> rename.accept(motif)),
                 item("Duplicate", () -> studio.editProject("Duplicate " + motif.name(), null, p -> Motifs.duplicate(p, motif.id()).project())),
                 delete);
         Menus.on(this, () -> menu);
@@ -167,7 +167,7 @@ final class MotifTile extends Button {
         }
         Element e = Motifs.instance(studio.project(), motif.id(), studio.board().size().times(0.5));
         studio.edit("Place " + motif.name(), b -> Arrange.add(b, e));
-        studio.enter(null);
+        studio.groups().enter(null);
         studio.select(List.of(e.id()));
     }
 

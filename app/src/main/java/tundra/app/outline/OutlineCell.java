@@ -27,8 +27,8 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
 
     OutlineCell(OutlinePanel panel) {
         this.panel = panel;
-        setOnMouseEntered(e -> panel.studio().pointAt(getItem() == null || isEmpty() ? null : getItem().element().id()));
-        setOnMouseExited(e -> panel.studio().pointAt(null));
+        setOnMouseEntered(e -> panel.studio().presence().pointAt(getItem() == null || isEmpty() ? null : getItem().element().id()));
+        setOnMouseExited(e -> panel.studio().presence().pointAt(null));
     }
 
     @Override

@@ -111,8 +111,8 @@ public final class OutlinePanel extends VBox {
 
     /** Unfolds the groups around what was selected elsewhere. */
     private void reveal() {
-        if (studio.inside() != null) {
-            open.addAll(studio.paths().path(studio.inside()));
+        if (studio.groups().inside() != null) {
+            open.addAll(studio.paths().path(studio.groups().inside()));
         }
         for (String id : studio.selection()) {
             List<String> path = studio.paths().path(id);

@@ -214,7 +214,7 @@ public final class ShelfPanel extends VBox {
             int rate = studio.project().frameRate();
             Element book = SheetBook.of(Names.free(studio.board(), title), of, Math.max(1, rate / 12), rate, studio.board().size().times(0.5));
             studio.edit("Place " + title, board -> Arrange.add(board, book));
-            studio.enter(null);
+            studio.groups().enter(null);
             studio.select(List.of(book.id()));
         });
         var off = new MenuItem("Take the unused ones of " + title + " off the shelf");
@@ -394,7 +394,7 @@ public final class ShelfPanel extends VBox {
             var out = board;
             for (String id : studio.selection()) {
                 if (Properties.FILL.appliesTo(board.find(id))) {
-                    out = studio.set(out, id, Properties.FILL, s.color());
+                    out = studio.target().set(out, id, Properties.FILL, s.color());
                 }
             }
             return out;

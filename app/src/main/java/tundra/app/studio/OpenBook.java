@@ -36,7 +36,7 @@ public final class OpenBook {
 
     /** Its id; null when none is worked on. */
     public String id() {
-        Object place = List.of(studio.selection(), String.valueOf(studio.inside()));
+        Object place = List.of(studio.selection(), String.valueOf(studio.groups().inside()));
         if (knownBoard != studio.board() || !place.equals(knownPlace)) {
             knownBoard = studio.board();
             knownPlace = place;
@@ -51,8 +51,8 @@ public final class OpenBook {
         for (String id : studio.selection()) {
             of.add(bookAround(id));
         }
-        if (of.isEmpty() && studio.inside() != null) {
-            of.add(bookAround(studio.inside()));
+        if (of.isEmpty() && studio.groups().inside() != null) {
+            of.add(bookAround(studio.groups().inside()));
         }
         return of.size() == 1 ? of.iterator().next() : null;
     }
@@ -159,7 +159,7 @@ public final class OpenBook {
         if (id != null) {
             studio.seek(timeOf(frame));
             studio.select(List.of());
-            studio.enter(id);
+            studio.groups().enter(id);
         }
     }
 
@@ -215,13 +215,13 @@ public final class OpenBook {
      */
     Board add(Board board, Element e, Frame seen) {
         if (!is() || studio.desk() != Desk.DRAW) {
-            return Arrange.add(board, studio.inside(), e, seen);
+            return Arrange.add(board, studio.groups().inside(), e, seen);
         }
         String id = id();
         // of the board that is given, which may have got a drawing since
         Drawing now = ((Flipbook) board.find(id).content()).at(studio.mainTime());
         if (now != null && seen.find(now.id()) != null) {
-            String inner = studio.inside() != null && board.path(studio.inside()).contains(now.id()) ? studio.inside() : now.id();
+            String inner = studio.groups().inside() != null && board.path(studio.groups().inside()).contains(now.id()) ? studio.groups().inside() : now.id();
             return Arrange.add(board, inner, e, seen);
         }
         // in the flipbook it becomes a drawing of its own, which then goes to the frame, or onto the drawing that was just made there
@@ -249,13 +249,13 @@ public final class OpenBook {
     /** The drawing that was drawn on is gone: goes on with the flipbook, if that is still there. */
     void lost() {
         if (known != null && studio.board().find(known) instanceof Element e && e.content() instanceof Flipbook) {
-            studio.enter(known);
+            studio.groups().enter(known);
         }
     }
 
     /** After the playhead or the document moved on: goes into the drawing that is seen now. */
     void follow() {
-        String inside = studio.inside();
+        String inside = studio.groups().inside();
         String of = inside == null ? null : bookAround(inside);
         if (of == null) {
             return;
@@ -265,7 +265,7 @@ public final class OpenBook {
         if (now != null && studio.paths().path(inside).contains(now.id())) {
             return;
         }
-        studio.enter(of);
+        studio.groups().enter(of);
         var left = new ArrayList<>(studio.selection());
         left.removeIf(id -> {
             List<String> path = studio.paths().path(id);

@@ -2,40 +2,24 @@ package tundra.app.studio;
 
 import java.nio.file.Path;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
-import tundra.core.edit.EditScope;
-import tundra.core.edit.History;
 import tundra.core.edit.Kept;
 import tundra.core.edit.Keys;
-import tundra.core.edit.PropertyEdit;
-import tundra.core.edit.Resting;
 import tundra.core.edit.SplitPosition;
-import tundra.core.fit.Room;
-import tundra.core.fit.Layouts;
-import tundra.core.fit.Override;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
 import tundra.core.frame.Moment;
 import tundra.core.frame.Parallax;
-import tundra.core.frame.Unseen;
-import tundra.core.geometry.Point;
 import tundra.core.model.Board;
-import tundra.core.model.Content;
-import tundra.core.model.Drawing;
 import tundra.core.model.Element;
-import tundra.core.model.Flipbook;
 import tundra.core.model.Layout;
 import tundra.core.model.Marker;
-import tundra.core.model.Motif;
 import tundra.core.model.Place;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
@@ -43,7 +27,6 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Scroll;
-import tundra.core.model.States;
 import tundra.core.model.Timeline;
 import tundra.core.model.TreePaths;
 import tundra.core.model.Values;
@@ -54,33 +37,35 @@ import tundra.render.Fonts;
  * pulse. Interface thread only.
  */
 public final class Studio {
-    private final Changes changes = new Changes();
-    private final OpenDocument document = new OpenDocument();
-    private final OpenPlace open = new OpenPlace();
-    private final Selection chosen = new Selection();
-    private final TimeShown time = new TimeShown();
-    private final BoardEvaluation seen = new BoardEvaluation();
-    private final ValuesNow now = new ValuesNow();
-    private final LayoutShown layout = new LayoutShown();
+    final Changes changes = new Changes();
+    final OpenDocument document = new OpenDocument();
+    final OpenPlace open = new OpenPlace();
+    final Selection chosen = new Selection();
+    final TimeShown time = new TimeShown();
+    final BoardEvaluation seen = new BoardEvaluation();
+    final ValuesNow now = new ValuesNow();
+    final LayoutShown layout = new LayoutShown();
     /** The layout that was heard of last. */
     private String workedOn;
-    private final OpenBook book = new OpenBook(this);
+    final OpenBook book = new OpenBook(this);
+    private final UndoHistory history = new UndoHistory(this);
+    private final EditTarget target = new EditTarget(this);
+    private final EnteredGroups groups = new EnteredGroups(this);
+    private final Presence presence = new Presence(this);
+    private final Navigation navigation = new Navigation(this);
+    private final WorkedLayout layouts = new WorkedLayout(this);
     private Object opened;
     private Consumer<String> onRefused = words -> { };
     private Project placeOf;
     private Place placeNow;
-    private String pointed;
-    private EditScope scope = EditScope.KEY;
-    private PropertyEdit.FirstKey firstKey = PropertyEdit.FirstKey.FROM_START;
     private Desk desk = Desk.DRAW;
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
     private boolean resting;
-    private boolean oneLook;
     private double scrolled;
     /** Whether what is tried is put aside for something that is done, and whether that left it for good. */
-    private boolean asideFor;
-    private boolean leftTried;
+    boolean asideFor;
+    boolean leftTried;
 
     public Studio(Project project) {
         this(project, false);
@@ -90,6 +75,36 @@ public final class Studio {
     public Studio(Project project, boolean dark) {
         this.dark = dark;
         take(project, null, false);
+    }
+
+    /** Going back and forth among the versions of the piece. */
+    public UndoHistory history() {
+        return history;
+    }
+
+    /** Where a change of a property goes. */
+    public EditTarget target() {
+        return target;
+    }
+
+    /** The groups that are edited in place. */
+    public EnteredGroups groups() {
+        return groups;
+    }
+
+    /** What isn't seen at the playhead, and why. */
+    public Presence presence() {
+        return presence;
+    }
+
+    /** The way from place to place. */
+    public Navigation navigation() {
+        return navigation;
+    }
+
+    /** The layout that is worked on. */
+    public WorkedLayout layouts() {
+        return layouts;
     }
 
     // --- telling ---
@@ -153,7 +168,7 @@ public final class Studio {
         settle();
     }
 
-    private void dropPreview() {
+    void dropPreview() {
         if (previewing()) {
             preview(null);
         }
@@ -251,44 +266,6 @@ public final class Studio {
         return layout.of(base());
     }
 
-    /** Shows the scene at any size, in the layout for that width and where its ties take it, until something is changed. */
-    public void tryAt(Point size) {
-        Layout l = Layouts.at(base(), size.x());
-        setLayout(l == null ? null : l.id());
-        Board kept = drawn();
-        preview(size.equals(kept.size()) ? null : Room.of(kept, size, fonts(), playhead()));
-    }
-
-    /** What the layout that is worked on changes. */
-    public Set<Override> differs() {
-        return layout.differs(base());
-    }
-
-    /** Hands some of it back to the scene as it is drawn. */
-    public void handBack(String what, Collection<Override> of) {
-        String id = layout().id();
-        editBase("Hand back " + what, null, b -> Layouts.handBack(b, id, of));
-    }
-
-    /** Works on another layout, or with null on the scene as it is drawn. */
-    public void setLayout(String id) {
-        if (!Objects.equals(id, layout() == null ? null : layout().id())) {
-            dropPreview();
-            layout.show(base(), id);
-            settle();
-        }
-    }
-
-    /** Whether a change goes to every layout that does not differ there, rather than to the one that is worked on alone. */
-    public boolean everyLayout() {
-        return layout() == null || layout.everywhere();
-    }
-
-    public void setEveryLayout(boolean on) {
-        layout.setEverywhere(on);
-        changed(Aspect.SCOPE);
-    }
-
     /** Changes the base of what is open with its layouts, whichever is worked on. */
     public boolean editBase(String name, Object merge, UnaryOperator<Board> change) {
         return editProject(name, merge, p -> p.mapBoard(open.id(), change));
@@ -299,44 +276,7 @@ public final class Studio {
         return seen.paths(board());
     }
 
-    /** Shows a scene, or a motif by itself. */
-    public void showPlace(String id) {
-        if (project().place(id) != null && !(id.equals(open.id()) && open.way().isEmpty())) {
-            if (project().scene(id) != null) {
-                open.show(id);
-            } else {
-                open.into(id, new OpenPlace.Step(place().id(), null, playhead(), time.timeline()));
-            }
-            opened(board().main().id(), 0, List.of());
-        }
-    }
-
-    /** Opens the motif of an instance where it stands. */
-    public void openInPlace(String instance) {
-        Element e = board().find(instance);
-        if (e != null && e.content() instanceof Content.Instance i && project().motif(i.motif()) instanceof Motif m) {
-            long local = moment().inside(board(), instance, m.clock(i), m.board()).timeOf(m.board().main().id());
-            open.into(i.motif(), new OpenPlace.Step(open.id(), instance, playhead(), time.timeline()));
-            opened(m.board().main().id(), project().snap(local), List.of());
-        }
-    }
-
-    /** Back to one of the places passed, with the instance that was opened there selected. */
-    public void backTo(int step) {
-        OpenPlace.Step to = open.back(step);
-        opened(to.timeline(), to.playhead(), to.instance() == null ? List.of() : List.of(to.instance()));
-    }
-
-    /** One place up; says whether there was one. */
-    public boolean goUp() {
-        if (open.way().isEmpty()) {
-            return false;
-        }
-        backTo(open.way().size() - 1);
-        return true;
-    }
-
-    private void opened(String timeline, long time, List<String> selected) {
+    void opened(String timeline, long time, List<String> selected) {
         this.time.show(board(), timeline, time);
         chosen.clear(selected);
         seen.reframe();
@@ -424,134 +364,6 @@ public final class Studio {
         return refusal == null;
     }
 
-    /** Sets what is to be seen at the playhead, where the edit scope says. */
-    public <T> void set(String name, Object merge, String element, Property<T> p, T value) {
-        edit(name, merge, b -> set(b, element, p, value));
-    }
-
-    public <T> Board set(Board b, String element, Property<T> p, T value) {
-        return propertyEdit(element, p).set(b, element, p, value);
-    }
-
-    /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
-    public PropertyEdit propertyEdit(String element, Property<?> p) {
-        if (oneLook()) {
-            return new PropertyEdit(board().main().id(), playhead(), EditScope.KEY, firstKey).keeping(((Motif) place()).states().at().values());
-        }
-        String on = timelineOf(element, p).id();
-        // what belongs to the whole way is keyed only by its own button
-        boolean whole = (p == Properties.FACE_PATH || p == Properties.FRONT) && board().timeline(on).track(element, p) == null;
-        return new PropertyEdit(on, playhead(), atRest() ? EditScope.REST : desk != Desk.ANIMATE || whole ? EditScope.WHOLE_MOVE : scope, firstKey);
-    }
-
-    public <T> T valueAt(String element, Property<T> p) {
-        return valuesOf(element).get(p);
-    }
-
-    /** What a field shows of a property: what rests where changes go there, else what is seen. */
-    public <T> T shownValue(String element, Property<T> p) {
-        return desk == Desk.ANIMATE && scope == EditScope.REST ? Resting.of(board(), element, p) : valueAt(element, p);
-    }
-
-    /** The look of the open motif that stands at the playhead; null for none. */
-    public States.State look() {
-        return !playing() && place() instanceof Motif m && m.states() != null ? m.states().at().entrySet().stream().filter(e -> e.getValue() == playhead()).map(Map.Entry::getKey)
-                .min(Comparator.naturalOrder()).orElse(null) : null;
-    }
-
-    /** Whether changes while drawing go to the look at the playhead alone. */
-    public boolean oneLook() {
-        return oneLook && desk == Desk.DRAW && look() != null;
-    }
-
-    public void setOneLook(boolean alone) {
-        if (oneLook != alone) {
-            oneLook = alone;
-            changed(Aspect.SCOPE);
-        }
-    }
-
-    /** A board after a drag that leads from the value that was seen to another one. */
-    public <T> Board drag(Board b, String element, Property<T> p, T from, T to) {
-        return propertyEdit(element, p).drag(b, element, p, from, to);
-    }
-
-    /** Takes the newest change back, or what is only tried. */
-    public boolean undo() {
-        if (previewing() || asideFor) {
-            leftTried = asideFor;
-            preview(null);
-            return true;
-        }
-        return travel(document::undo);
-    }
-
-    public boolean redo() {
-        document.preview(null);
-        return travel(document::redo);
-    }
-
-    /** Goes back or forward to a version, by its place in the order of time. */
-    public boolean goToVersion(int index) {
-        document.preview(null);
-        return travel(() -> document.goTo(index));
-    }
-
-    /** How many versions of the piece there are in this run. */
-    public int versions() {
-        return document.versions();
-    }
-
-    /** A version, from 0 in the order of time. */
-    public History.Entry version(int index) {
-        return document.version(index);
-    }
-
-    /** Which of them is open. */
-    public int version() {
-        return document.version();
-    }
-
-    private boolean travel(BooleanSupplier step) {
-        Project before = kept();
-        Selection.Chosen then = chosen.now();
-        boolean did = step.getAsBoolean();
-        showWhereItChanged(before);
-        settle();
-        if (did) {
-            chosen.remember(before, then);
-            if (chosen.recall(kept())) {
-                changed(Aspect.SELECTION);
-                settle();
-            }
-        }
-        return did;
-    }
-
-    /** What was taken back or done again is seen: its scene is shown, unless the one that is shown changed as well. */
-    private void showWhereItChanged(Project before) {
-        Place shown = kept().place(open.id()), was = before.place(open.id());
-        if (shown == null || was == null || shown.board() != was.board()) {
-            return;
-        }
-        for (Place p : kept().places()) {
-            Place then = before.place(p.id());
-            // a motif shows as well what happens in the scene around it
-            if ((then == null || then.board() != p.board()) && open.way().stream().noneMatch(s -> s.place().equals(p.id()))) {
-                showPlace(p.id());
-                return;
-            }
-        }
-    }
-
-    public String undoName() {
-        return document.undoName();
-    }
-
-    public String redoName() {
-        return document.redoName();
-    }
-
     /** Does a drag's step anew for its next event: what it did before is taken back, and nobody hears of that. */
     public void again(String name, Object merge, UnaryOperator<Board> change) {
         dropPreview();
@@ -572,7 +384,7 @@ public final class Studio {
     }
 
     /** After the project became another version: what is gone can't stay selected. */
-    private void settle() {
+    void settle() {
         if (!open.settle(project())) {
             changed(Aspect.SCENE);
         }
@@ -617,7 +429,7 @@ public final class Studio {
     }
 
     /** The board that is seen: the real one, or one without keys. */
-    private Board seenBoard() {
+    Board seenBoard() {
         return atRest() ? seen.rested(board()) : board();
     }
 
@@ -707,23 +519,12 @@ public final class Studio {
     }
 
     private Frame soloed(Frame f) {
-        return solo().isEmpty() ? f : new Frame(f.size(), f.background(), f.nodes().stream().filter(this::shownAlone).toList());
+        return groups().solo().isEmpty() ? f : new Frame(f.size(), f.background(), f.nodes().stream().filter(this::shownAlone).toList());
     }
 
     private boolean shownAlone(FrameNode n) {
         // parts that blocks paint of themselves have no id
-        return n.id() != null && solo().contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
-    }
-
-    /** The elements that are shown alone while drawing; empty shows all. */
-    public Set<String> solo() {
-        return chosen.solo();
-    }
-
-    public void setSolo(Collection<String> ids) {
-        chosen.setSolo(ids);
-        seen.reframe();
-        changed(Aspect.DOCUMENT);
+        return n.id() != null && groups().solo().contains(n.id()) || n.children().stream().anyMatch(this::shownAlone);
     }
 
     // --- what is being done ---
@@ -744,98 +545,6 @@ public final class Studio {
             seen.reframe();
             changed(Aspect.SELECTION);
         }
-    }
-
-    /** The group that is edited in place; null when it is the scene itself. */
-    public String inside() {
-        return chosen.inside();
-    }
-
-    /** Goes into a group, or with null out of all of them. Into a flipbook means into the drawing that it shows. */
-    public void enter(String group) {
-        String to = group;
-        if (group != null && board().find(group) instanceof Element e && e.content() instanceof Flipbook b
-                && b.at(mainTime()) instanceof Drawing d) {
-            to = d.id();
-        }
-        if (!Objects.equals(to, inside())) {
-            List<String> path = to != null ? List.of() : paths().path(inside());
-            chosen.enter(to, path.isEmpty() ? null : path.getFirst());
-            seen.reframe();
-            changed(Aspect.SELECTION);
-        }
-    }
-
-    /** Whether an element is a drawing of a flipbook. */
-    public boolean isDrawing(String id) {
-        List<String> path = paths().path(id);
-        return path.size() > 1 && board().find(path.get(path.size() - 2)).content() instanceof Flipbook;
-    }
-
-    /** The group or flipbook that was left last, while it is there and nothing is entered; null for none. */
-    public Element left() {
-        return chosen.left() == null ? null : board().find(chosen.left());
-    }
-
-    /** Goes into what was left last. */
-    public void goBackIn() {
-        Element e = left();
-        if (e != null) {
-            select(List.of());
-            enter(e.id());
-        }
-    }
-
-    /** Where the pointer is in a list of elements; null for nowhere. */
-    public void pointAt(String element) {
-        if (!Objects.equals(element, chosen.pointed())) {
-            chosen.pointAt(element);
-            changed(Aspect.SCOPE);
-        }
-    }
-
-    /** The element that is pointed at in a list, else the one selected, when it is not seen at the playhead; null for none. */
-    public Element unseen() {
-        Element at = chosen.pointed() == null ? null : board().find(chosen.pointed());
-        Element e = at != null ? at : selected();
-        return e == null || playing() || desk == Desk.PUBLISH || Unseen.why(seenBoard(), builder(), frame(), e.id(), momentAt(seenAt())) == null ? null : e;
-    }
-
-    /** Why an element is not seen now, as one line. */
-    public String whyUnseen(Element e) {
-        return Unseen.why(seenBoard(), builder(), frame(), e.id(), momentAt(seenAt()));
-    }
-
-    /** Where an element that is not seen would stand. */
-    public Frame.Placed unseenAt(Element e) {
-        List<String> path = paths().path(e.id());
-        Frame.Placed parent = path.size() < 2 ? null : placed(path.get(path.size() - 2));
-        Moment at = momentAt(seenAt());
-        tundra.core.geometry.Point box = builder().boxAt(e, at);
-        var own = FrameBuilder.placed(builder().valuesAt(e.id(), at), box);
-        var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), List.of());
-        return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));
-    }
-
-    private long seenAt() {
-        return book.seen();
-    }
-
-    /** One group further out; says whether there was one to leave. The group, or the flipbook, that was left is selected. */
-    public boolean leave() {
-        if (inside() == null) {
-            return false;
-        }
-        List<String> path = paths().path(inside());
-        int left = path.size() - 1;
-        if (left > 0 && board().find(path.get(left - 1)).content() instanceof Flipbook) {
-            left--;
-        }
-        chosen.enter(left > 0 ? path.get(left - 1) : null, path.isEmpty() ? null : path.get(left));
-        seen.reframe();
-        changed(Aspect.SELECTION);
-        select(path.isEmpty() ? List.of() : List.of(path.get(left)));
-        return true;
     }
 
     /** Chooses a marker or a sound of the timeline in place of keys; null chooses none. */
@@ -901,32 +610,6 @@ public final class Studio {
         return playing() && what.size() == 1 && what.contains(Aspect.PLAYHEAD);
     }
 
-    public EditScope scope() {
-        return scope;
-    }
-
-    public void setScope(EditScope s) {
-        scope = s;
-        changed(Aspect.SCOPE);
-    }
-
-    /** What becomes of the time before the first key of a property. */
-    public PropertyEdit.FirstKey firstKey() {
-        return firstKey;
-    }
-
-    /** Whether a change of the selected element would set its first key, later than the start. */
-    public boolean firstKeyAsked() {
-        Element e = selected();
-        return e != null && desk == Desk.ANIMATE && scope == EditScope.KEY && playhead() > 0
-                && timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null && !SplitPosition.is(timeline(), e.id());
-    }
-
-    public void setFirstKey(PropertyEdit.FirstKey f) {
-        firstKey = f;
-        changed(Aspect.SCOPE);
-    }
-
     /** Which motion paths are shown while animating. */
     public PathsShown pathsShown() {
         return pathsShown;
@@ -960,27 +643,4 @@ public final class Studio {
         }
     }
 
-    /** Says what a drag of something that the pointer is over would do, where that is not the selection; null for nothing. */
-    public void setPointed(String words) {
-        if (!Objects.equals(words, pointed)) {
-            pointed = words;
-            changed(Aspect.SCOPE);
-        }
-    }
-
-    /** What dragging the selection would do now, in words. */
-    public String consequence() {
-        if (pointed != null) {
-            return pointed;
-        }
-        Element e = selected();
-        if (e == null) {
-            return selection().isEmpty() ? "select something to see what a change would do"
-                    : "dragging changes " + selection().size() + " elements";
-        }
-        Timeline t = timelineOf(e.id(), Properties.POSITION);
-        String words = propertyEdit(e.id(), Properties.POSITION).consequence(board(), e);
-        String told = t == timeline() ? words : words + " on " + t.name();
-        return layout() == null ? told : told + (layout.everywhere() ? " in every layout" : " in " + layout().name() + " alone");
-    }
 }

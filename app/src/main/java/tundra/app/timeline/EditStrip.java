@@ -43,7 +43,7 @@ public final class EditStrip extends HBox {
             var b = new ToggleButton();
             b.setId("scope-" + s);
             b.setToggleGroup(group);
-            b.setOnAction(e -> studio.setScope(s));
+            b.setOnAction(e -> studio.target().setScope(s));
             Buttons.tip(b, tip(s) + "   " + (s.ordinal() + 1));
             buttons.put(s, b);
             choice.getChildren().add(b);
@@ -58,7 +58,7 @@ public final class EditStrip extends HBox {
             b.setToggleGroup(either);
             b.setOnAction(e -> {
                 settings.setStaysUntilFirstKey(f == FirstKey.UNTIL_HERE);
-                studio.setFirstKey(f);
+                studio.target().setFirstKey(f);
             });
             Buttons.tip(b, "What the first key of a property does to the time before it");
             firsts.put(f, b);
@@ -86,12 +86,12 @@ public final class EditStrip extends HBox {
         buttons.get(EditScope.KEY).setText("a key at " + Numbers.plain(studio.playhead() / 1e6, 2) + " s");
         buttons.get(EditScope.WHOLE_MOVE).setText("the whole move");
         buttons.get(EditScope.REST).setText("the resting value");
-        buttons.forEach((s, b) -> b.setSelected(s == studio.scope()));
-        boolean asks = !studio.playing() && studio.firstKeyAsked();
+        buttons.forEach((s, b) -> b.setSelected(s == studio.target().scope()));
+        boolean asks = !studio.playing() && studio.target().firstKeyAsked();
         first.setVisible(asks);
         first.setManaged(asks);
-        firsts.forEach((f, b) -> b.setSelected(f == studio.firstKey()));
-        consequence.setText(studio.playing() ? playing() : studio.consequence());
+        firsts.forEach((f, b) -> b.setSelected(f == studio.target().firstKey()));
+        consequence.setText(studio.playing() ? playing() : studio.target().consequence());
         if (!studio.playing()) {
             // whole also where the strip has no room for it
             Buttons.tip(consequence, consequence.getText());

@@ -127,7 +127,7 @@ final class TimelinePainter {
 
     private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
-        own(g, studio.differs().contains(new Override.Shown(t.id(), r.element())) || t.tracksOf(r.element()).keySet().stream().anyMatch(p -> ownKeys(t, r.element(), p)), y, r, colors);
+        own(g, studio.layouts().differs().contains(new Override.Shown(t.id(), r.element())) || t.tracksOf(r.element()).keySet().stream().anyMatch(p -> ownKeys(t, r.element(), p)), y, r, colors);
         boolean effects = studio.board().find(r.element()) instanceof Element of && of.effects().stream().anyMatch(f -> !t.tracksOf(f.id()).isEmpty());
         if (r.group() || effects || !t.tracksOf(r.element()).isEmpty()) {
             triangle(g, x, mid, rows.unfolded(r.element()), colors);
@@ -145,7 +145,7 @@ final class TimelinePainter {
 
     /** Whether the layout that is worked on has keys of its own there. */
     private boolean ownKeys(Timeline t, String element, Property<?> p) {
-        return studio.differs().contains(new Override.Keys(t.id(), element, p));
+        return studio.layouts().differs().contains(new Override.Keys(t.id(), element, p));
     }
 
     /** The mark at the very left of what is of the layout that is worked on. */
@@ -246,7 +246,7 @@ final class TimelinePainter {
     }
 
     private <T> String shownValue(String element, Property<T> p) {
-        T v = studio.valueAt(element, p);
+        T v = studio.target().valueAt(element, p);
         if (v instanceof Color c) {
             return c.hex();
         }

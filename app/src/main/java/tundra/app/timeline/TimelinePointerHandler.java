@@ -313,7 +313,7 @@ final class TimelinePointerHandler {
         if (row != null && row.property() == null && studio.board().find(row.element()) instanceof Element e2 && e2.content() instanceof Content.Instance i) {
             studio.select(List.of(row.element()));
             if (e.getClickCount() == 2) {
-                studio.openInPlace(row.element());
+                studio.navigation().openInPlace(row.element());
             } else if (i.clock().repeat() != Clock.Repeat.HOLD) {
                 drag = new Drag.Phase(row.element(), i.clock(), e.getX(), new Object());
             }

@@ -93,7 +93,7 @@ public final class BoxTool implements Tool {
 
     @Override
     public void release(Pointer p) {
-        boolean drawn = start != null && studio.selected() != null && studio.undoName() != null && studio.undoName().equals("Draw " + name);
+        boolean drawn = start != null && studio.selected() != null && studio.history().undoName() != null && studio.history().undoName().equals("Draw " + name);
         start = null;
         snap = Snapping.Snap.NONE;
         if (drawn) {

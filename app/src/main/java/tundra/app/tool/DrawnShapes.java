@@ -32,7 +32,7 @@ final class DrawnShapes {
             studio.edit(name, merge, b -> studio.add(b, e));
             studio.select(List.of(e.id()));
             if (studio.book().is()) {
-                studio.enter(studio.book().id());
+                studio.groups().enter(studio.book().id());
             }
         }
     }

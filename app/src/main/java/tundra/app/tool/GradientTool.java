@@ -63,7 +63,7 @@ public final class GradientTool implements Tool {
         Element e = studio.selected();
         if (e != null) {
             for (Property<Paint> p : List.of(Properties.FILL, Properties.STROKE)) {
-                if (p.appliesTo(e) && studio.valueAt(e.id(), p) instanceof Gradient g && placed(e, p, g) instanceof Shown s) {
+                if (p.appliesTo(e) && studio.target().valueAt(e.id(), p) instanceof Gradient g && placed(e, p, g) instanceof Shown s) {
                     out.add(s);
                 }
             }
@@ -101,7 +101,7 @@ public final class GradientTool implements Tool {
             return null;
         }
         all = shown();
-        var color = studio.valueAt(e.id(), Properties.FILL).main();
+        var color = studio.target().valueAt(e.id(), Properties.FILL).main();
         var from = color.visible() ? color : paints.fill.main();
         return !all.isEmpty() ? all.getFirst() : placed(e, Properties.FILL, Gradient.linear(Gradient.shaded(from)));
     }
@@ -151,7 +151,7 @@ public final class GradientTool implements Tool {
         }
         Gradient next = changed(s, p);
         String name = grip.part == Part.WHOLE ? "Draw gradient on " : "Place gradient of ";
-        studio.again(name + e.name(), merge, b -> studio.set(b, e.id(), grip.property, next));
+        studio.again(name + e.name(), merge, b -> studio.target().set(b, e.id(), grip.property, next));
     }
 
     private Gradient changed(Shown s, Pointer p) {

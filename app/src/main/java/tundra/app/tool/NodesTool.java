@@ -98,7 +98,7 @@ public final class NodesTool implements Tool {
 
     /** The outline at the playhead. */
     private Outline seen(String id, Content.Path p) {
-        return keyed(id) ? studio.valueAt(id, Properties.OUTLINE) : p.outline();
+        return keyed(id) ? studio.target().valueAt(id, Properties.OUTLINE) : p.outline();
     }
 
     private boolean keyed(String id) {
@@ -270,8 +270,8 @@ public final class NodesTool implements Tool {
 
     /** Where outlines have keys, and where a key is asked for, the form at the playhead changes; else the form itself. */
     private Board reshaped(Board b, Shown s, Outline outline) {
-        if (keyed(s.id()) || studio.desk() == Desk.ANIMATE && studio.scope() == EditScope.KEY) {
-            return studio.set(Reshape.toPath(b, s.id()), s.id(), Properties.OUTLINE, outline);
+        if (keyed(s.id()) || studio.desk() == Desk.ANIMATE && studio.target().scope() == EditScope.KEY) {
+            return studio.target().set(Reshape.toPath(b, s.id()), s.id(), Properties.OUTLINE, outline);
         }
         return Reshape.outline(Reshape.toPath(b, s.id()), s.id(), outline);
     }

@@ -47,7 +47,7 @@ public final class PickTool implements Tool {
             for (String id : studio.selection()) {
                 Element e = b.find(id);
                 if (e != null && target.appliesTo(e) && !(e.content() instanceof Content.Group)) {
-                    out = studio.set(out, id, target, c);
+                    out = studio.target().set(out, id, target, c);
                 }
             }
             return out;

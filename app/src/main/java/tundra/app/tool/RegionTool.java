@@ -112,7 +112,7 @@ public final class RegionTool implements Tool {
         Paint paint = paints.fill.visible() ? paints.fill : paints.stroke;
         Element filled = filled(region, at);
         if (filled != null) {
-            studio.edit("Recolour " + filled.name(), b -> studio.set(b, filled.id(), Properties.FILL, paint));
+            studio.edit("Recolour " + filled.name(), b -> studio.target().set(b, filled.id(), Properties.FILL, paint));
             return;
         }
         Element e = DrawnShapes.path("Fill", region, Values.NONE.with(Properties.FILL, paint));
@@ -130,7 +130,7 @@ public final class RegionTool implements Tool {
             Element e = studio.board().find(path.getLast());
             Rect box = studio.frame().find(path.getLast()).bounds();
             double off = Math.max(box.topLeft().distance(wanted.topLeft()), box.bottomRight().distance(wanted.bottomRight()));
-            if (e.content() instanceof Content.Path && !studio.valueAt(e.id(), Properties.STROKE).visible() && off <= SAME) {
+            if (e.content() instanceof Content.Path && !studio.target().valueAt(e.id(), Properties.STROKE).visible() && off <= SAME) {
                 return e;
             }
         }

@@ -158,7 +158,7 @@ public final class SelectTool implements Tool {
 
     /** In the middle of the art, and where a motion path runs through the pivot, a press means the art or the path, unless Ctrl is held. */
     private boolean onPivot(Pointer p, Element one, Frame.Placed placed) {
-        Point fraction = studio.valueAt(one.id(), Properties.PIVOT);
+        Point fraction = studio.target().valueAt(one.id(), Properties.PIVOT);
         boolean near = p.viewport().toView(placed.toCanvas().apply(fraction.times(placed.node().box()))).distance(p.view()) <= Handles.REACH;
         boolean path = studio.desk() == Desk.ANIMATE && pathKeys.track(one) != null;
         return near && (p.ctrl() || !path && fraction.distance(new Point(0.5, 0.5)) > 0.02);
@@ -166,12 +166,12 @@ public final class SelectTool implements Tool {
 
     private void pressElement(Pointer p) {
         var under = Picking.under(studio, p.at(), 3 / p.viewport().zoom());
-        if (studio.inside() != null && under.stream().noneMatch(path -> path.contains(studio.inside()))) {
+        if (studio.groups().inside() != null && under.stream().noneMatch(path -> path.contains(studio.groups().inside()))) {
             if (studio.book().is() && p.clicks() < 2) {
                 // what lies around a drawing is out of reach while it is drawn; a double click leaves
                 under = List.of();
             } else if (!under.isEmpty()) {
-                studio.enter(null);
+                studio.groups().enter(null);
             }
         }
         if (under.isEmpty()) {
@@ -214,12 +214,12 @@ public final class SelectTool implements Tool {
             return true;
         }
         if (e.content() instanceof Content.Instance) {
-            studio.openInPlace(e.id());
+            studio.navigation().openInPlace(e.id());
             return true;
         }
         if (e.content() instanceof Content.Parent && path.size() > 1) {
             int inner = e.content() instanceof Flipbook && path.size() > 2 ? 2 : 1;
-            studio.enter(e.id());
+            studio.groups().enter(e.id());
             studio.select(List.of(path.get(inner)));
             return true;
         }
@@ -228,7 +228,7 @@ public final class SelectTool implements Tool {
 
     /** The rest of a path from the group that is being edited on. */
     private List<String> level(List<String> path) {
-        int at = studio.inside() == null ? -1 : path.indexOf(studio.inside());
+        int at = studio.groups().inside() == null ? -1 : path.indexOf(studio.groups().inside());
         return at + 1 < path.size() ? path.subList(at + 1, path.size()) : path;
     }
 
@@ -236,7 +236,7 @@ public final class SelectTool implements Tool {
     private List<String> choices(List<List<String>> under) {
         var out = new LinkedHashSet<String>();
         under.forEach(path -> {
-            if (studio.inside() == null || path.contains(studio.inside())) {
+            if (studio.groups().inside() == null || path.contains(studio.groups().inside())) {
                 out.add(level(path).getFirst());
             }
         });
@@ -246,7 +246,7 @@ public final class SelectTool implements Tool {
     private String pick(List<List<String>> under) {
         List<String> all = choices(under);
         for (String id : under.getFirst()) {
-            if (studio.selection().contains(id) && !id.equals(studio.inside())) {
+            if (studio.selection().contains(id) && !id.equals(studio.groups().inside())) {
                 return id;
             }
         }
@@ -302,7 +302,7 @@ public final class SelectTool implements Tool {
         for (String id : studio.selection()) {
             Frame.Placed placed = studio.frame().find(id);
             if (placed != null && !studio.board().find(id).locked()) {
-                positions.put(id, studio.valueAt(id, Properties.POSITION));
+                positions.put(id, studio.target().valueAt(id, Properties.POSITION));
                 bounds = placed.bounds().union(bounds);
             }
         }
@@ -335,7 +335,7 @@ public final class SelectTool implements Tool {
         studio.again(name, m.merge(), b -> {
             Board next = b;
             for (var e : m.positions().entrySet()) {
-                next = studio.drag(next, e.getKey(), Properties.POSITION, e.getValue(), e.getValue().plus(local(e.getKey(), by)));
+                next = studio.target().drag(next, e.getKey(), Properties.POSITION, e.getValue(), e.getValue().plus(local(e.getKey(), by)));
             }
             return next;
         });
@@ -357,8 +357,8 @@ public final class SelectTool implements Tool {
         Point by = r.toParent().inverse().applyOffset(at.minus(from));
         var result = studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing().drag(by, p.shift(), p.alt());
         Values start = r.resizing().start();
-        studio.again("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.drag(
-                studio.drag(b, r.id(), result.sizing(), start.get(result.sizing()), result.sized()), r.id(), Properties.POSITION,
+        studio.again("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.target().drag(
+                studio.target().drag(b, r.id(), result.sizing(), start.get(result.sizing()), result.sized()), r.id(), Properties.POSITION,
                 start.get(Properties.POSITION), result.position()));
     }
 
@@ -397,18 +397,18 @@ public final class SelectTool implements Tool {
     private void turn(Gesture.Turn t, Pointer p) {
         double now = angle(t.centre(), p.at());
         double value = stepped(t.rotation() + Math.IEEEremainder(now - t.pointer(), 360), p);
-        studio.again("Turn " + studio.board().find(t.id()).name(), t.merge(), b -> studio.drag(b, t.id(), Properties.ROTATION, t.rotation(), value));
+        studio.again("Turn " + studio.board().find(t.id()).name(), t.merge(), b -> studio.target().drag(b, t.id(), Properties.ROTATION, t.rotation(), value));
     }
 
     @Override
     public void release(Pointer p) {
         if (gesture instanceof Gesture.Marquee m && m.from().distance(m.to()) * p.viewport().zoom() >= START) {
             var found = new LinkedHashSet<>(m.add() ? studio.selection() : List.<String>of());
-            found.addAll(HitTest.meeting(studio.frame(), studio.inside(), Rect.of(m.from(), m.to())));
+            found.addAll(HitTest.meeting(studio.frame(), studio.groups().inside(), Rect.of(m.from(), m.to())));
             studio.select(found);
-        } else if (gesture instanceof Gesture.Marquee m && !m.add() && studio.inside() != null && !studio.book().is()) {
+        } else if (gesture instanceof Gesture.Marquee m && !m.add() && studio.groups().inside() != null && !studio.book().is()) {
             // a press on nothing that marks nothing leaves the group
-            studio.enter(null);
+            studio.groups().enter(null);
         } else if (gesture instanceof Gesture.Press press) {
             studio.select(press.selects());
         }
@@ -445,7 +445,7 @@ public final class SelectTool implements Tool {
             var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
             onHover.accept(under.isEmpty() ? null : choices(under).getFirst());
         }
-        studio.setPointed(studio.desk() == Desk.ANIMATE && onHandle(p, studio.frame()) == null ? pathKeys.words(p) : null);
+        studio.target().setPointed(studio.desk() == Desk.ANIMATE && onHandle(p, studio.frame()) == null ? pathKeys.words(p) : null);
         Element one = studio.selected();
         Frame.Placed placed = one == null || one.locked() ? null : studio.frame().find(one.id());
         cursor = Cursor.DEFAULT;

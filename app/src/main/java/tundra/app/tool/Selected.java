@@ -55,7 +55,7 @@ public final class Selected {
             @Override
             public <T> Board set(Board b, String id, Property<T> p, T value) {
                 Values start = starts.get(id);
-                return studio.drag(b, id, p, start == null ? value : start.get(p), value);
+                return studio.target().drag(b, id, p, start == null ? value : start.get(p), value);
             }
         };
     }

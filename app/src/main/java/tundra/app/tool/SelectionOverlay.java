@@ -90,7 +90,7 @@ public final class SelectionOverlay implements Overlay {
             }
             HandleMarks.round(g, knob, 4, Color.WHITE, colors.space());
         }
-        Point pivot = v.toView(placed.toCanvas().apply(studio.valueAt(one.id(), Properties.PIVOT).times(placed.node().box())));
+        Point pivot = v.toView(placed.toCanvas().apply(studio.target().valueAt(one.id(), Properties.PIVOT).times(placed.node().box())));
         g.setLineWidth(1.2);
         g.setStroke(Color.WHITE);
         g.strokeOval(pivot.x() - 4.5, pivot.y() - 4.5, 9, 9);
@@ -102,17 +102,17 @@ public final class SelectionOverlay implements Overlay {
 
     /** Where something stands that is selected or pointed at and can't be seen. */
     private void unseen(GraphicsContext g, Viewport v, Palette colors) {
-        Element e = studio.unseen();
+        Element e = studio.presence().unseen();
         if (e != null) {
             g.setLineDashes(2, 4);
-            outline(g, v, studio.unseenAt(e), colors.space(), 1.5);
+            outline(g, v, studio.presence().unseenAt(e), colors.space(), 1.5);
             g.setLineDashes();
         }
     }
 
     /** The group that is being edited, so that it is plain where a drawing goes. */
     private void inside(GraphicsContext g, Viewport v, Palette colors) {
-        Frame.Placed group = studio.inside() == null ? null : studio.frame().find(studio.inside());
+        Frame.Placed group = studio.groups().inside() == null ? null : studio.frame().find(studio.groups().inside());
         if (group != null) {
             g.setLineDashes(5, 4);
             outline(g, v, group, colors.space().deriveColor(0, 1, 1, 0.7), 1.2);

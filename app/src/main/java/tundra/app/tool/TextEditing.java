@@ -218,6 +218,6 @@ public final class TextEditing implements Overlay {
 
     /** The words with the letter spacing that is seen. */
     private Content.Text spaced(Content.Text t) {
-        return t.withSpacing(studio.valueAt(id, Properties.LETTER_SPACING));
+        return t.withSpacing(studio.target().valueAt(id, Properties.LETTER_SPACING));
     }
 }

@@ -48,7 +48,7 @@ final class SceneCard extends Region {
         setFocusTraversable(true);
         setOnMouseClicked(e -> {
             if (e.getButton() == MouseButton.PRIMARY && e.getClickCount() == 2) {
-                studio.showPlace(scene.id());
+                studio.navigation().showPlace(scene.id());
             }
             e.consume();
         });
@@ -66,7 +66,7 @@ final class SceneCard extends Region {
         });
         setOnKeyPressed(e -> {
             if (e.getCode() == KeyCode.ENTER) {
-                studio.showPlace(scene.id());
+                studio.navigation().showPlace(scene.id());
                 e.consume();
             }
         });

@@ -234,7 +234,7 @@ public final class WaysPanel extends StackPane {
     private void go(Ways.Way w) {
         leave.run();
         studio.setDesk(Desk.INTERACT);
-        studio.showPlace(w.place() == null ? w.from() : w.place());
+        studio.navigation().showPlace(w.place() == null ? w.from() : w.place());
         reveal.accept(w.reaction());
     }
 

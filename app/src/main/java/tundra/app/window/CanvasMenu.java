@@ -50,7 +50,7 @@ final class CanvasMenu {
             var beneath = new Menu("Select here");
             for (String id : ids) {
                 Element x = w.studio.board().find(id);
-                var item = new MenuItem(x.name() + "   " + x.content().word() + (w.studio.whyUnseen(x) == null ? "" : ", not seen here"));
+                var item = new MenuItem(x.name() + "   " + x.content().word() + (w.studio.presence().whyUnseen(x) == null ? "" : ", not seen here"));
                 item.setMnemonicParsing(false);
                 item.setOnAction(a -> w.studio.select(List.of(id)));
                 beneath.getItems().add(item);

@@ -681,7 +681,7 @@ public final class MainWindow {
     /** Has a name typed where an element stands on the canvas. */
     private void nameOnCanvas(Element e, Consumer<String> take) {
         Frame.Placed there = studio.placed(e.id());
-        Point corner = w.canvas.viewport().toView((there == null ? studio.unseenAt(e) : there).bounds().topLeft());
+        Point corner = w.canvas.viewport().toView((there == null ? studio.presence().unseenAt(e) : there).bounds().topLeft());
         Point2D at = layers.sceneToLocal(w.canvas.localToScene(Math.clamp(corner.x(), 0, Math.max(0, w.canvas.getWidth() - NAME_WIDTH)),
                 Math.clamp(corner.y() - NAME_HEIGHT, 0, Math.max(0, w.canvas.getHeight() - NAME_HEIGHT))));
         NameField.open(layers, at.getX(), at.getY(), NAME_WIDTH, e.name(), take);
@@ -806,7 +806,7 @@ public final class MainWindow {
         boolean gaveUp = (outline.isMade() && outline.get().giveUp()) | w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
         if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
             w.tools.take(ToolKind.SELECT);
-        } else if (!gaveUp && (studio.desk() == Desk.DRAW && studio.leave() || studio.selection().isEmpty() && studio.goUp())) {
+        } else if (!gaveUp && (studio.desk() == Desk.DRAW && studio.groups().leave() || studio.selection().isEmpty() && studio.navigation().goUp())) {
             w.canvas.redrawOverlay();
         } else if (!gaveUp && trying) {
             leaveTry();
@@ -824,7 +824,7 @@ public final class MainWindow {
             if (trying) {
                 leaveTry();
             }
-            studio.showPlace(l.scene());
+            studio.navigation().showPlace(l.scene());
             studio.showTimeline(l.timeline());
             studio.seek(Math.round(l.at() * 1000));
         }

@@ -59,7 +59,7 @@ final class SceneTabs extends HBox {
             tab.setId("tab-" + (i + 1));
             Translated.own(tab).setText(s.name());
             tab.setSelected(s == studio.scene());
-            tab.setOnAction(() -> studio.showPlace(s.id()));
+            tab.setOnAction(() -> studio.navigation().showPlace(s.id()));
         }
         shown = scenes;
     }
@@ -107,7 +107,7 @@ final class SceneTabs extends HBox {
             }
         });
         Menus.on(tab, () -> {
-            studio.showPlace(of(tab).id());
+            studio.navigation().showPlace(of(tab).id());
             return menu();
         });
         tab.setOnDragDetected(e -> {

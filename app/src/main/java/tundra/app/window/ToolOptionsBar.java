@@ -117,15 +117,15 @@ final class ToolOptionsBar extends HBox {
     }
 
     private String hint() {
-        Element unseen = w.studio.unseen();
-        return unseen != null ? w.studio.whyUnseen(unseen) : w.tools.kind().hint;
+        Element unseen = w.studio.presence().unseen();
+        return unseen != null ? w.studio.presence().whyUnseen(unseen) : w.tools.kind().hint;
     }
 
     /** Where one is: the groups that were entered with the way back, or the way back into the one that was left. */
     private void places() {
         var studio = w.studio;
-        List<String> path = studio.inside() == null ? List.of() : studio.paths().path(studio.inside());
-        Element left = studio.inside() == null ? studio.left() : null;
+        List<String> path = studio.groups().inside() == null ? List.of() : studio.paths().path(studio.groups().inside());
+        Element left = studio.groups().inside() == null ? studio.groups().left() : null;
         String now = path + (left == null ? "" : left.id());
         if (now.equals(placed)) {
             return;
@@ -135,20 +135,20 @@ final class ToolOptionsBar extends HBox {
         if (!path.isEmpty()) {
             place.getChildren().add(new LightLabel("in", "quiet"));
             for (String id : path) {
-                if (!studio.isDrawing(id)) {
+                if (!studio.groups().isDrawing(id)) {
                     place.getChildren().add(new LightLabel(studio.board().find(id).name(), "chip", "chip-space"));
                 }
             }
             var out = new LightButton("Leave");
             out.setId("place-leave");
             out.getStyleClass().add("small-press");
-            out.setOnAction(() -> studio.leave());
+            out.setOnAction(() -> studio.groups().leave());
             place.getChildren().add(out);
         } else if (left != null) {
             var back = new LightButton("Back into " + left.name());
             back.setId("place-back");
             back.getStyleClass().add("small-press");
-            back.setOnAction(() -> studio.goBackIn());
+            back.setOnAction(() -> studio.groups().goBackIn());
             place.getChildren().add(back);
         }
     }

@@ -111,8 +111,8 @@ final class TopBar extends HBox {
         shown = studio.document();
         state.setText(now);
         findKeys.setText(w.commands.get(CommandIds.FIND).shortcutText());
-        undo.setDisable(studio.undoName() == null);
-        redo.setDisable(studio.redoName() == null);
+        undo.setDisable(studio.history().undoName() == null);
+        redo.setDisable(studio.history().redoName() == null);
         Buttons.tip(undo, w.commands.get(CommandIds.UNDO).tip());
         Buttons.tip(redo, w.commands.get(CommandIds.REDO).tip());
         tabs.refresh();

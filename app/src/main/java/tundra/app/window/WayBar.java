@@ -46,8 +46,8 @@ final class WayBar extends HBox {
         setVisible(!way.isEmpty());
         setManaged(!way.isEmpty());
         var uses = Motifs.uses(studio.project(), studio.place().id());
-        States.State look = studio.look();
-        String now = (studio.desk() == Desk.DRAW && look != null ? look + " " + studio.oneLook() : "") + Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
+        States.State look = studio.target().look();
+        String now = (studio.desk() == Desk.DRAW && look != null ? look + " " + studio.target().oneLook() : "") + Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
                 .map(id -> studio.project().place(id)).map(p -> p == null ? "" : p.name()).toList() + " " + uses.count();
         if (way.isEmpty() || now.equals(shown)) {
             return;
@@ -61,7 +61,7 @@ final class WayBar extends HBox {
             var back = new LightButton(p.name());
             back.setId("way-" + i);
             back.getStyleClass().add("flat");
-            back.setOnAction(() -> studio.backTo(step));
+            back.setOnAction(() -> studio.navigation().backTo(step));
             back.setMaxWidth(LONG);
             Buttons.tip(back, "Back to " + p.name());
             getChildren().addAll(back, new LightLabel("›", "quiet"));
@@ -117,9 +117,9 @@ final class WayBar extends HBox {
         var b = new LightButton(words);
         b.setId(id);
         b.setMinWidth(Region.USE_PREF_SIZE);
-        b.setSelected(studio.oneLook() == one);
+        b.setSelected(studio.target().oneLook() == one);
         Buttons.tip(b, one ? "What is changed while drawing becomes a key of this look, and the other looks stay" : "What is changed while drawing changes in all looks");
-        b.setOnAction(() -> studio.setOneLook(one));
+        b.setOnAction(() -> studio.target().setOneLook(one));
         return b;
     }
 }

@@ -1,0 +1,55 @@
+package tundra.app.studio;
+
+import java.util.List;
+import java.util.Objects;
+import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.FrameNode;
+import tundra.core.frame.Moment;
+import tundra.core.frame.Unseen;
+import tundra.core.geometry.Point;
+import tundra.core.model.Element;
+
+/** What isn't seen at the playhead though it is selected or pointed at, and why. */
+public final class Presence {
+    private final Studio studio;
+
+    Presence(Studio studio) {
+        this.studio = studio;
+    }
+
+    /** Where the pointer is in a list of elements; null for nowhere. */
+    public void pointAt(String element) {
+        if (!Objects.equals(element, studio.chosen.pointed())) {
+            studio.chosen.pointAt(element);
+            studio.changed(Aspect.SCOPE);
+        }
+    }
+
+    /** The element that is pointed at in a list, else the one selected, when it is not seen at the playhead; null for none. */
+    public Element unseen() {
+        Element at = studio.chosen.pointed() == null ? null : studio.board().find(studio.chosen.pointed());
+        Element e = at != null ? at : studio.selected();
+        return e == null || studio.playing() || studio.desk() == Desk.PUBLISH || Unseen.why(studio.seenBoard(), studio.builder(), studio.frame(), e.id(), studio.momentAt(seenAt())) == null ? null : e;
+    }
+
+    /** Why an element is not seen now, as one line. */
+    public String whyUnseen(Element e) {
+        return Unseen.why(studio.seenBoard(), studio.builder(), studio.frame(), e.id(), studio.momentAt(seenAt()));
+    }
+
+    /** Where an element that is not seen would stand. */
+    public Frame.Placed unseenAt(Element e) {
+        List<String> path = studio.paths().path(e.id());
+        Frame.Placed parent = path.size() < 2 ? null : studio.placed(path.get(path.size() - 2));
+        Moment at = studio.momentAt(seenAt());
+        tundra.core.geometry.Point box = studio.builder().boxAt(e, at);
+        var own = FrameBuilder.placed(studio.builder().valuesAt(e.id(), at), box);
+        var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), List.of());
+        return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));
+    }
+
+    private long seenAt() {
+        return studio.book.seen();
+    }
+}
