@@ -1,24 +1,12 @@
 package tundra.app.window;
 
-import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.function.Consumer;
 import javafx.application.Platform;
-import javafx.beans.value.ChangeListener;
-import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
-import javafx.geometry.Point2D;
-import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.ButtonBase;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.HBox;
-import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -31,7 +19,6 @@ import tundra.app.adapt.LayoutSection;
 import tundra.app.adapt.SideBySide;
 import tundra.app.adapt.WidthRuler;
 import tundra.app.canvas.ScrollRail;
-import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.builtin.BlockCommands;
 import tundra.app.builtin.DrawCommands;
@@ -72,73 +59,54 @@ import tundra.app.timeline.TimelinePanel;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
 import tundra.app.widget.Look;
-import tundra.app.widget.NameField;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.WholeDrags;
 import tundra.app.widget.WholeWords;
-import tundra.core.edit.Names;
-import tundra.core.fit.Layouts;
-import tundra.core.frame.Frame;
-import tundra.core.geometry.Point;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Helpers;
-import tundra.core.model.Element;
-import tundra.core.model.Layout;
 import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
 
 /** The window: what stays, and the desk in the middle. */
 public final class MainWindow {
-    /** Held down they show the drawing before and the next one. */
-    private static final KeyCode LOOK_BACK = KeyCode.Q;
-    private static final KeyCode LOOK_AHEAD = KeyCode.W;
-    /** Of a name that is typed on the canvas, in px. */
-    private static final double NAME_WIDTH = 170, NAME_HEIGHT = 28;
-    /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
-    private static final double SHELF = 96, LARGEST = 560;
-    private final Workshop w;
-    private final Studio studio;
+    final Workshop w;
+    final Studio studio;
     /** Null until the window is opened. */
-    private Stage stage;
-    private final BorderPane root = new BorderPane();
-    private final StackPane layers = new StackPane();
-    private final Lazy<FindAnything> find;
-    private final Lazy<OutlinePanel> outline;
-    private final Lazy<Region> left;
-    private final Lazy<Region> shelf;
-    private final Lazy<TimelinePanel> timeline;
-    private final Lazy<FlipStrip> drawings;
-    private final Lazy<EditStrip> strip;
-    private TopBar topBar;
-    private final Lazy<ReactionsPanel> reactions;
-    private final Lazy<PublishPanel> publish;
-    private final Lazy<PublishSide> publishSide;
-    private final Lazy<LogPanel> log;
-    private final Lazy<ScriptsPanel> scripts;
-    private final Lazy<TouchBar> touchBar;
-    private final Lazy<TryView> tryView;
-    private final ScrollRail rail;
-    private final Lazy<ToolCard> tools;
-    private final Lazy<WayBar> way;
-    private final Lazy<ToolOptionsBar> toolOptions;
-    private final Lazy<LayoutBar> layouts;
-    private final Lazy<Region> differs;
-    private final Lazy<WidthRuler> widths;
-    private final Lazy<SideBySide> beside;
-    private final Lazy<LayoutSection> layout;
-    private final Lazy<BreaksList> breaks;
-    private final VBox adapting = new VBox();
-    private final DeferredPanels furnishing = new DeferredPanels();
-    private boolean trying;
-    private final Overlays overlays;
-    private BorderPane drawDesk;
-    private final DeskRail deskRail;
-    /** Whether only the canvas is shown. */
-    private boolean alone;
-    private HintBar hints;
-    private BorderPane animateUpper;
-
+    Stage stage;
+    final BorderPane root = new BorderPane();
+    final StackPane layers = new StackPane();
+    final Lazy<FindAnything> find;
+    final Lazy<OutlinePanel> outline;
+    final Lazy<Region> left;
+    final Lazy<Region> shelf;
+    final Lazy<TimelinePanel> timeline;
+    final Lazy<FlipStrip> drawings;
+    final Lazy<EditStrip> strip;
+    TopBar topBar;
+    final Lazy<ReactionsPanel> reactions;
+    final Lazy<PublishPanel> publish;
+    final Lazy<PublishSide> publishSide;
+    final Lazy<LogPanel> log;
+    final Lazy<ScriptsPanel> scripts;
+    final Lazy<TouchBar> touchBar;
+    final Lazy<TryView> tryView;
+    final ScrollRail rail;
+    final Lazy<ToolCard> tools;
+    final Lazy<WayBar> way;
+    final Lazy<ToolOptionsBar> toolOptions;
+    final Lazy<LayoutBar> layouts;
+    final Lazy<Region> differs;
+    final Lazy<WidthRuler> widths;
+    final Lazy<SideBySide> beside;
+    final Lazy<LayoutSection> layout;
+    final Lazy<BreaksList> breaks;
+    boolean trying;
+    final Overlays overlays;
+    final WindowKeys keys = new WindowKeys(this);
+    final DeskArrangement desks = new DeskArrangement(this);
+    final Naming naming = new Naming(this);
+    final DeskRail deskRail;
+    HintBar hints;
     private void ways() {
         overlays.ways(id -> Platform.runLater(() -> reactions.get().find(id)));
     }
@@ -156,15 +124,15 @@ public final class MainWindow {
         TimeCommands.add(w);
         FlipCommands.add(w);
         SheetCommands.add(w, overlays::over);
-        MotifCommands.add(w, this::nameOnCanvas);
+        MotifCommands.add(w, naming::nameOnCanvas);
         BlockCommands.add(w);
         SceneCommands.add(w, s -> {
-            if (alone) {
-                alone();
+            if (desks.isAlone()) {
+                desks.toggleAlone();
             }
             topBar.rename(s);
         });
-        LayoutCommands.add(w, this::renameLayout, this::lookForBreaks);
+        LayoutCommands.add(w, naming::renameLayout, this::lookForBreaks);
         EffectCommands.add(w);
         KeyboardCommands.add(w);
         w.commands.add("ways", "Ways through the piece", "Shortcut+Shift+W", () -> true, this::ways);
@@ -178,7 +146,7 @@ public final class MainWindow {
         }
         w.commands.add("make-all", "Make all outputs", "Shortcut+Shift+E", () -> !studio.project().outputs().isEmpty(), this::makeAll);
         ScriptCommands.add(w, this::scripts);
-        ViewCommands.add(w, this::find, this::tryIt, this::rename, this::fitTime, overlays::trace);
+        ViewCommands.add(w, this::find, this::tryIt, naming::rename, this::fitTime, overlays::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
             var shelf = new ShelfPanel(studio, w.commands, w.notices, false, w.files.importing::keep);
@@ -248,11 +216,11 @@ public final class MainWindow {
         // after a click on a button the keyboard belongs to the canvas again
         layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
             if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof Node n
-                    && button(n) && !(n instanceof javafx.scene.control.MenuButton)) {
+                    && WindowKeys.button(n) && !(n instanceof javafx.scene.control.MenuButton)) {
                 w.canvas.requestFocus();
             }
         }));
-        arrange();
+        desks.arrange();
     }
 
     /** Takes its place in a stage that is not shown yet, at a size in px. */
@@ -262,36 +230,15 @@ public final class MainWindow {
             e.consume();
             w.files.whenSafe(this::close);
         });
-        stage.setOnShown(e -> furnishing.begin(layers.getScene()));
+        stage.setOnShown(e -> desks.furnishing.begin(layers.getScene()));
         var scene = Look.scene(layers, width, height);
-        listenToKeys(scene);
+        keys.listenToKeys(scene);
         stage.setScene(scene);
         title();
     }
 
-    /** The scene hears of keys also while nothing in it has the keyboard, as between two desks. */
-    private void listenToKeys(javafx.scene.Scene scene) {
-        scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-        scene.addEventFilter(KeyEvent.KEY_RELEASED, e -> {
-            if (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) {
-                studio.book().peek(0);
-            }
-        });
-        scene.addEventFilter(KeyEvent.KEY_TYPED, e -> {
-            if (!typed(scene.getFocusOwner()) && !page(scene.getFocusOwner())) {
-                w.typing.typed(e);
-                w.canvas.redrawOverlay();
-            }
-        });
-    }
-
-    /** Whether keys are the page's that is tried. */
-    private static boolean page(Node focus) {
-        return focus instanceof tundra.app.page.PageView;
-    }
-
     /** After something was typed in a field. */
-    private void giveKeyboardBack() {
+    void giveKeyboardBack() {
         if (!overlays.asking() && w.canvas.getScene() != null) {
             w.canvas.requestFocus();
         } else {
@@ -330,13 +277,17 @@ public final class MainWindow {
         overlays.start(this::tryIt);
     }
 
-    /** Whether only the canvas is shown. */
-    boolean isAlone() {
-        return alone;
-    }
-
     boolean isTrying() {
         return trying;
+    }
+
+    DeskArrangement desks() {
+        return desks;
+    }
+
+    /** Whether all of the window is there. */
+    public boolean furnished() {
+        return desks.furnished();
     }
 
     HintBar hints() {
@@ -363,13 +314,13 @@ public final class MainWindow {
         if (what.contains(Aspect.DESK)) {
             trying = false;
             w.tools.take(ToolKind.SELECT);
-            arrange();
+            desks.arrange();
         }
         if (what.contains(Aspect.THEME)) {
             Look.theme(studio.dark());
         }
-        showStrip();
-        showShelf();
+        desks.showStrip();
+        desks.showShelf();
         title();
     }
 
@@ -380,211 +331,11 @@ public final class MainWindow {
     }
 
     /** A change may be told of before the window has its stage, since it is made beside the interface thread. */
-    private void title() {
+    void title() {
         if (stage == null) {
             return;
         }
         stage.setTitle((studio.unsaved() ? "• " : "") + studio.project().name() + " — Tundra");
-    }
-
-    // --- the desks ---
-
-    private void arrange() {
-        // while a desk is made keys go to the window itself: JavaFX would hand them to the first thing that takes any, the menu
-        if (layers.getScene() != null) {
-            layers.requestFocus();
-        }
-        root.setCenter(null);
-        root.setCenter(switch (studio.desk()) {
-            case DRAW -> draw();
-            case ANIMATE -> animate();
-            case INTERACT -> interact();
-            case ADAPT -> adapt();
-            case PUBLISH -> publish();
-        });
-        if (!trying && studio.desk() != Desk.PUBLISH) {
-            if (tryView.isMade()) {
-                tryView.get().stop();
-            }
-            focusCanvas();
-        }
-    }
-
-    /** Gives the keyboard to the canvas as soon as it is in the window: a split pane takes its content in only at its next layout. */
-    private void focusCanvas() {
-        if (w.canvas.getScene() != null) {
-            javafx.application.Platform.runLater(w.canvas::requestFocus);
-            return;
-        }
-        w.canvas.sceneProperty().addListener(new ChangeListener<>() {
-            @Override
-            public void changed(ObservableValue<? extends javafx.scene.Scene> of, javafx.scene.Scene before, javafx.scene.Scene now) {
-                of.removeListener(this);
-                javafx.application.Platform.runLater(w.canvas::requestFocus);
-            }
-        });
-    }
-
-    /** The canvas with the tools at its left edge and what the tool in hand can be told along its top. */
-    private BorderPane canvas() {
-        ToolCard card = tools.get();
-        var pane = new StackPane(w.canvas, card, rail, hints);
-        StackPane.setAlignment(hints, Pos.BOTTOM_CENTER);
-        StackPane.setMargin(hints, new Insets(0, 0, 22, 0));
-        StackPane.setAlignment(rail, Pos.CENTER_RIGHT);
-        pane.setMinSize(100, 100);
-        furnishing.keepAsPicture(card);
-        StackPane.setAlignment(card, Pos.TOP_LEFT);
-        StackPane.setMargin(card, new Insets(ToolCard.MARGIN));
-        pane.heightProperty().addListener((o, was, is) -> {
-            card.fitTo(is.doubleValue());
-            w.canvas.keepFree(card.taken());
-        });
-        w.canvas.keepFree(card.taken());
-        var with = new BorderPane(pane);
-        with.setTop(new VBox(layouts.get(), way.get(), toolOptions.get()));
-        return with;
-    }
-
-    private Node draw() {
-        var upper = new BorderPane(canvas());
-        upper.setLeft(side(left, "left", 224));
-        var pane = new BorderPane(upper);
-        pane.setRight(side(w.details, "right", 284));
-        drawDesk = pane;
-        showStrip();
-        return pane;
-    }
-
-    /** The strip of drawings stays when the flipbook is left, with the way back into it. */
-    private void showStrip() {
-        if (drawDesk != null && studio.desk() == Desk.DRAW) {
-            boolean wanted = studio.book().is() || studio.book().last() != null;
-            if (wanted != (drawDesk.getBottom() != null)) {
-                drawDesk.setBottom(wanted ? drawings.get() : null);
-            }
-        }
-    }
-
-    /**
-     * The place of a panel beside the canvas, with an edge that changes its width; each desk remembers it. The first picture of the
-     * window doesn't wait for what goes in there.
-     */
-    private Pane side(Lazy<? extends Region> panel, String name, double width) {
-        var place = new StackPane();
-        String key = studio.desk().name().toLowerCase(java.util.Locale.ROOT) + "." + name;
-        double least = Math.min(width, 200);
-        width(place, Math.max(least, Math.min(LARGEST, w.settings.size(key, width))));
-        if (!furnishing.done()) {
-            place.getStyleClass().add("root-colors");
-        }
-        var edge = new SideEdge(name.equals("left"), place::getWidth, wanted -> width(place, Math.max(least, Math.min(LARGEST, wanted))),
-                () -> w.settings.setSize(key, place.getPrefWidth()));
-        edge.setId("edge-" + name);
-        StackPane.setAlignment(edge, name.equals("left") ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
-        furnishing.add(() -> place.getChildren().addAll(panel.get(), edge));
-        boolean folded = folded(name);
-        place.setVisible(!folded);
-        place.setManaged(!folded);
-        return place;
-    }
-
-    /** Whether the panels of a side are folded away on this desk. */
-    boolean folded(String side) {
-        return alone || w.settings.size(studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, 0) > 0;
-    }
-
-    /** Folds the panels of a side away, or out again; each desk remembers it. */
-    void fold(String side) {
-        w.settings.setSize(studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, folded(side) ? 0 : 1);
-        arrange();
-    }
-
-    /** The canvas over the whole screen, and nothing else; or all of the window again. */
-    void alone() {
-        alone = !alone;
-        root.setTop(alone ? null : topBar);
-        root.setLeft(alone ? null : deskRail);
-        if (stage != null) {
-            stage.setFullScreenExitKeyCombination(javafx.scene.input.KeyCombination.NO_MATCH);
-            stage.setFullScreenExitHint("");
-            stage.setFullScreen(alone);
-        }
-        arrange();
-    }
-
-    /** Whether all of the window is there. */
-    public boolean furnished() {
-        return furnishing.done();
-    }
-
-    private static void width(Region r, double width) {
-        r.setMinWidth(width);
-        r.setPrefWidth(width);
-        r.setMaxWidth(width);
-    }
-
-    private Node animate() {
-        BorderPane middle = canvas();
-        middle.setBottom(strip.get());
-        var upper = new BorderPane(middle);
-        upper.setRight(side(w.details, "right", 290));
-        animateUpper = upper;
-        showShelf();
-        var split = new javafx.scene.control.SplitPane(upper, timeline.get());
-        split.setOrientation(javafx.geometry.Orientation.VERTICAL);
-        split.setDividerPositions(w.settings.size("animate.divider", 0.6));
-        split.getDividers().getFirst().positionProperty().addListener((o, was, is) -> {
-            // only where it was put by hand: the window's own layout moves it too
-            if (split.isHover()) {
-                w.settings.setSize("animate.divider", is.doubleValue());
-            }
-        });
-        return split;
-    }
-
-    /** The shelf stands beside the canvas once there is something on it. */
-    private void showShelf() {
-        if (animateUpper != null && studio.desk() == Desk.ANIMATE) {
-            boolean wanted = !studio.project().assets().isEmpty() || !studio.project().motifs().isEmpty() || !studio.project().swatches().isEmpty();
-            if (wanted != (animateUpper.getLeft() != null)) {
-                animateUpper.setLeft(wanted ? side(shelf, "left", SHELF) : null);
-            }
-        }
-    }
-
-    private Node interact() {
-        var left = new BorderPane(trying ? tryView.get() : canvas());
-        log.get().setPrefHeight(190);
-        log.get().setMaxWidth(Double.MAX_VALUE);
-        var bottom = new HBox(scripts.get(), log.get());
-        HBox.setHgrow(scripts.get(), Priority.ALWAYS);
-        scripts.get().setMinWidth(0);
-        scripts.get().setPrefHeight(230);
-        log.get().setPrefWidth(270);
-        log.get().setMinWidth(0);
-        left.setBottom(new VBox(touchBar.get(), bottom));
-        var pane = new BorderPane(left);
-        reactions.get().setPrefWidth(480);
-        reactions.get().setMinWidth(360);
-        pane.setRight(reactions.get());
-        return pane;
-    }
-
-    private Node adapt() {
-        BorderPane middle = canvas();
-        var upper = new BorderPane(middle);
-        middle.setRight(beside.get());
-        upper.setTop(widths.get());
-        upper.setBottom(differs.get());
-        var pane = new BorderPane(upper);
-        pane.setRight(side(new Lazy<>(() -> {
-            // the details are those of every desk
-            VBox.setVgrow(w.details.get(), Priority.ALWAYS);
-            adapting.getChildren().setAll(layout.get(), breaks.get(), w.details.get());
-            return adapting;
-        }), "right", 284));
-        return pane;
     }
 
     private void make(OutputKind kind) {
@@ -597,21 +348,8 @@ public final class MainWindow {
         publish.get().makeAll();
     }
 
-    private Node publish() {
-        width(publish.get(), 262);
-        log.get().setPrefWidth(260);
-        publishSide.get().show(log.get());
-        width(publishSide.get(), 276);
-        var pane = new BorderPane(tryView.get());
-        pane.setLeft(publish.get());
-        pane.setRight(publishSide.get());
-        tryView.get().showLeave(false);
-        tryView.get().run();
-        return pane;
-    }
-
     /** Runs the page where its reactions are seen: beside the sentences, or on the Publish desk where it is anyway. */
-    private void tryIt() {
+    void tryIt() {
         w.playback.stop();
         if (studio.desk() == Desk.PUBLISH) {
             tryView.get().run();
@@ -625,23 +363,23 @@ public final class MainWindow {
         }
     }
 
-    private void startTrying() {
+    void startTrying() {
         trying = true;
         tryView.get().showLeave(true);
-        arrange();
+        desks.arrange();
         tryView.get().run();
     }
 
-    private void leaveTry() {
+    void leaveTry() {
         if (studio.desk() == Desk.PUBLISH) {
             studio.setDesk(Desk.DRAW);
         } else {
             trying = false;
-            arrange();
+            desks.arrange();
         }
     }
 
-    private void find() {
+    void find() {
         if (!layers.getChildren().contains(find.get())) {
             layers.getChildren().add(find.get());
         }
@@ -653,169 +391,12 @@ public final class MainWindow {
         w.canvas.requestFocus();
     }
 
-    /** Has a name typed where one is: in the outline, on the ruler for a marker, else where the element stands on the canvas. */
-    private void rename() {
-        if (studio.marker() != null) {
-            w.commands.run(CommandIds.MARKER_RENAME);
-            return;
-        }
-        Element e = studio.selected();
-        if (studio.desk() == Desk.DRAW) {
-            outline.get().rename(e.id());
-            return;
-        }
-        nameOnCanvas(e, name -> studio.edit("Rename " + e.name(), b -> Names.rename(b, e.id(), name)));
-    }
-
     private void lookForBreaks() {
         breaks.get().look();
     }
 
-    /** Has the name of the layout that is worked on typed above its canvas. */
-    private void renameLayout() {
-        Layout l = studio.layout();
-        Point2D at = layers.sceneToLocal(w.canvas.localToScene(Math.max(0, w.canvas.getWidth() / 2 - NAME_WIDTH / 2), 8));
-        NameField.open(layers, at.getX(), at.getY(), NAME_WIDTH, l.name(), name -> studio.editBase("Rename layout " + l.name(), null, b -> Layouts.rename(b, l.id(), name)));
-    }
-
-    /** Has a name typed where an element stands on the canvas. */
-    private void nameOnCanvas(Element e, Consumer<String> take) {
-        Frame.Placed there = studio.placed(e.id());
-        Point corner = w.canvas.viewport().toView((there == null ? studio.presence().unseenAt(e) : there).bounds().topLeft());
-        Point2D at = layers.sceneToLocal(w.canvas.localToScene(Math.clamp(corner.x(), 0, Math.max(0, w.canvas.getWidth() - NAME_WIDTH)),
-                Math.clamp(corner.y() - NAME_HEIGHT, 0, Math.max(0, w.canvas.getHeight() - NAME_HEIGHT))));
-        NameField.open(layers, at.getX(), at.getY(), NAME_WIDTH, e.name(), take);
-    }
-
     private void fitTime() {
         timeline.get().lanes().fit();
-    }
-
-    // --- the keyboard ---
-
-    private void key(KeyEvent e) {
-        if (find.isMade() && find.get().isVisible()) {
-            return;
-        }
-        Node focus = layers.getScene().getFocusOwner();
-        boolean typing = typed(focus);
-        if (overlays.asking()) {
-            if (e.getCode() == KeyCode.ESCAPE && !typing) {
-                overlays.leave();
-                e.consume();
-            }
-            return;
-        }
-        if (page(focus) && !e.isShortcutDown() && !e.isAltDown()) {
-            return;
-        }
-        if (!typing && e.getCode() != KeyCode.ESCAPE && w.typing.pressed(e)) {
-            w.canvas.redrawOverlay();
-            e.consume();
-            return;
-        }
-        if (e.getCode() == KeyCode.ESCAPE && !typing) {
-            escape();
-            e.consume();
-            return;
-        }
-        if (e.getCode() == KeyCode.ENTER && !typing && overlays.helping() && !(focus instanceof ButtonBase)) {
-            overlays.take();
-            e.consume();
-            return;
-        }
-        if (e.getCode() == KeyCode.ENTER && !typing && w.tools.active().finish()) {
-            w.canvas.redrawOverlay();
-            e.consume();
-            return;
-        }
-        if (e.getCode() == KeyCode.ENTER && !typing && focus == w.canvas && drawHere()) {
-            e.consume();
-            return;
-        }
-        if (typing && (!e.isShortcutDown() && !e.isAltDown() || isTextKey(e))) {
-            return;
-        }
-        if (e.getCode() == KeyCode.SPACE && button(focus)) {
-            return;
-        }
-        // letters that are pressed on a sentence or its words are not meant for a tool
-        if (e.getCode().isLetterKey() && !e.isShortcutDown() && !e.isAltDown() && among(focus, reactions)) {
-            return;
-        }
-        // a list is gone through by the arrows
-        if (focus instanceof javafx.scene.control.ListView<?> && e.getCode().isNavigationKey() && !e.isShortcutDown() && !e.isAltDown()) {
-            return;
-        }
-        if (look(e)) {
-            e.consume();
-            return;
-        }
-        Command c = w.commands.of(e);
-        if (c != null) {
-            c.run().run();
-            e.consume();
-        }
-    }
-
-    /** With the tool in hand, in the middle of what is seen. */
-    private boolean drawHere() {
-        Point from = w.canvas.viewport().toCanvas(Point.ZERO), to = w.canvas.viewport().toCanvas(new Point(w.canvas.getWidth(), w.canvas.getHeight()));
-        Point size = studio.board().size(), middle = new Point(Math.max(0, Math.min(size.x(), (from.x() + to.x()) / 2)), Math.max(0, Math.min(size.y(), (from.y() + to.y()) / 2)));
-        return studio.desk() != Desk.PUBLISH && w.tools.active().drawAt(middle, Math.max(4, Math.min(size.x(), size.y()) / 6));
-    }
-
-    private static boolean among(Node n, Lazy<? extends Node> panel) {
-        for (Node x = n; x != null && panel.isMade(); x = x.getParent()) {
-            if (x == panel.get()) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private static boolean button(Node n) {
-        return n instanceof ButtonBase || n instanceof LightButton;
-    }
-
-    /** The drawing before or after the current one, for as long as the key is held. */
-    private boolean look(KeyEvent e) {
-        boolean one = (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) && !e.isShortcutDown() && !e.isAltDown() && !e.isShiftDown();
-        if (!one || studio.desk() != Desk.DRAW || !studio.book().is()) {
-            return false;
-        }
-        studio.book().peek(e.getCode() == LOOK_BACK ? -1 : 1);
-        return true;
-    }
-
-    /** What a text field does itself. */
-    private static boolean isTextKey(KeyEvent e) {
-        return e.isShortcutDown() && List.of(KeyCode.Z, KeyCode.C, KeyCode.X, KeyCode.V, KeyCode.A, KeyCode.LEFT, KeyCode.RIGHT, KeyCode.UP,
-                KeyCode.DOWN, KeyCode.BACK_SPACE, KeyCode.DELETE).contains(e.getCode());
-    }
-
-    /** Gives up what is under way; else drops the tool; else the selection. */
-    private void escape() {
-        if (overlays.leave()) {
-            return;
-        }
-        if (alone) {
-            alone();
-            return;
-        }
-        boolean gaveUp = (outline.isMade() && outline.get().giveUp()) | w.canvas.cancel() | w.tools.active().cancel() | (drawings.isMade() && drawings.get().strip().cancel()) | (timeline.isMade() && timeline.get().lanes().cancel());
-        if (!gaveUp && w.tools.kind() != ToolKind.SELECT) {
-            w.tools.take(ToolKind.SELECT);
-        } else if (!gaveUp && (studio.desk() == Desk.DRAW && studio.groups().leave() || studio.selection().isEmpty() && studio.navigation().goUp())) {
-            w.canvas.redrawOverlay();
-        } else if (!gaveUp && trying) {
-            leaveTry();
-        } else if (!gaveUp && !studio.keys().isEmpty()) {
-            studio.selectKeys(List.of());
-        } else if (!gaveUp) {
-            studio.select(List.of());
-        }
-        w.canvas.redrawOverlay();
     }
 
     /** Leaves the page that is tried for the canvas at the moment of a line of its log. */
@@ -830,8 +411,4 @@ public final class MainWindow {
         }
     }
 
-    /** Whether the keyboard's letters go into a text. */
-    private static boolean typed(Node focus) {
-        return focus instanceof TextInputControl || focus instanceof org.fxmisc.richtext.GenericStyledArea<?, ?, ?>;
-    }
 }

@@ -12,7 +12,7 @@ import tundra.core.model.Drawing;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Span;
 
-class RoundsTest {
+class LoopTurnsTest {
     private static final long SECOND = 1_000_000;
 
     /** Three drawings of two frames each at 12 frames a second: a turn takes half a second. @param from the frame of the first */

@@ -21,7 +21,7 @@ import tundra.app.widget.LightButton;
 import tundra.core.geometry.Point;
 
 /** The window's own buttons and captions. */
-class PressTest extends InWindow {
+class LightButtonTest extends InWindow {
 
     private LightButton press(String id) throws Exception {
         return (LightButton) t.node(id);
