@@ -49,7 +49,7 @@ final class LayoutWriter {
         }
         if (!d.reactions().isEmpty()) {
             ArrayNode reactions = o.putArray("reactions");
-            d.reactions().values().forEach(r -> reactions.add(writer.reaction(r)));
+            d.reactions().values().forEach(r -> reactions.add(writer.ofReactions.reaction(r)));
         }
         if (!d.off().isEmpty()) {
             d.off().stream().sorted().forEach(o.putArray("off")::add);
@@ -80,7 +80,7 @@ final class LayoutWriter {
                 for (Property<?> p : Properties.ALL) {
                     Track<?> t = tracks.getOrDefault(owner, Map.of()).get(p);
                     if (t != null) {
-                        of.set(p.key(), writer.track(place, owner, p, t));
+                        of.set(p.key(), writer.ofTimelines.track(place, owner, p, t));
                     } else if (gone.getOrDefault(owner, List.of()).contains(p)) {
                         of.putArray(p.key());
                     }
@@ -88,10 +88,10 @@ final class LayoutWriter {
                 writer.unknown(of, FileObjects.keys(place, owner));
             });
         }
-        ProjectWriter.paths(o, ProjectWriter.ordered(tracks, order));
+        TimelineWriter.paths(o, ProjectWriter.ordered(tracks, order));
         if (!x.shown().isEmpty()) {
             ObjectNode shown = o.putObject("shown");
-            ProjectWriter.ordered(x.shown(), order).forEach((element, span) -> shown.set(element, ProjectWriter.span(span)));
+            ProjectWriter.ordered(x.shown(), order).forEach((element, span) -> shown.set(element, TimelineWriter.span(span)));
         }
         return o;
     }

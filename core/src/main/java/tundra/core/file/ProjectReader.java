@@ -16,39 +16,25 @@ import tundra.core.edit.Motifs;
 import tundra.core.edit.OutputEdits;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.Shown;
-import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.AssetData;
-import tundra.core.model.BlockKind;
-import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Canvas;
-import tundra.core.model.Clock;
-import tundra.core.model.Color;
-import tundra.core.model.Content;
 import tundra.core.model.Dragging;
-import tundra.core.model.Drawing;
-import tundra.core.model.Effect;
-import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
-import tundra.core.model.Flipbook;
 import tundra.core.model.KeptEasing;
-import tundra.core.model.LabelledSlot;
 import tundra.core.model.Limits;
 import tundra.core.model.Motif;
 import tundra.core.model.Opening;
-import tundra.core.model.LabelledSlot;
 import tundra.core.model.Muted;
 import tundra.core.model.Output;
-import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
 import tundra.core.model.PageSettings;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Reaction;
 import tundra.core.model.RulerLine;
-import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
 import tundra.core.model.Script;
 import tundra.core.model.Slot;
@@ -61,19 +47,15 @@ import tundra.core.motion.Easing;
 
 /** Reads the JSON of a project. Everything is checked; a wrong place throws a {@link FileProblem} that names it. */
 final class ProjectReader {
-    private final Map<String, String> unknown = new HashMap<>();
+    final Map<String, String> unknown = new HashMap<>();
     private final Set<String> ids = new HashSet<>();
-    private final Set<String> pictures = new HashSet<>();
-    private final Set<String> sounds = new HashSet<>();
-    private final Set<String> videos = new HashSet<>();
-    private final Set<String> files = new HashSet<>();
-    private ReactionReader.Around around;
-    private final Set<String> motifIds = new HashSet<>();
-    private final Parts parts;
-    /** Of the board that is read. */
-    private int nodes;
-    private int elements;
-
+    final Set<String> pictures = new HashSet<>();
+    final Set<String> sounds = new HashSet<>();
+    final Set<String> videos = new HashSet<>();
+    final Set<String> files = new HashSet<>();
+    ReactionReader.Around around;
+    final Set<String> motifIds = new HashSet<>();
+    final Parts parts;
     private ProjectReader(Parts parts) {
         this.parts = parts;
     }
@@ -120,11 +102,11 @@ final class ProjectReader {
         }
         var values = new ArrayList<PieceValue>();
         for (JsonNode n : f.has("values") ? f.list("values") : List.<JsonNode>of()) {
-            parts.part(() -> values.add(value(new Fields(n, "value " + (values.size() + 1) + named(n)))));
+            parts.part(() -> values.add(value(new Fields(n, "value " + (values.size() + 1) + nameIn(n)))));
         }
         var scripts = new ArrayList<Script>();
         for (JsonNode n : f.has("scripts") ? f.list("scripts") : List.<JsonNode>of()) {
-            parts.part(() -> scripts.add(script(new Fields(n, "script " + (scripts.size() + 1) + named(n)))));
+            parts.part(() -> scripts.add(script(new Fields(n, "script " + (scripts.size() + 1) + nameIn(n)))));
         }
         Set<String> sceneIds = new HashSet<>(), valueIds = new HashSet<>(), scriptIds = new HashSet<>();
         scripts.forEach(x -> scriptIds.add(x.id()));
@@ -137,7 +119,7 @@ final class ProjectReader {
         motifNodes.forEach(n -> motifIds.add(n.path("id").asString("")));
         var motifs = new ArrayList<Motif>();
         for (JsonNode n : motifNodes) {
-            parts.part(() -> motifs.add(motif(new Fields(n, "motif " + (motifs.size() + 1) + named(n)))));
+            parts.part(() -> motifs.add(motif(new Fields(n, "motif " + (motifs.size() + 1) + nameIn(n)))));
         }
         var scenes = new ArrayList<Scene>();
         for (JsonNode n : f.list("scenes")) {
@@ -165,11 +147,11 @@ final class ProjectReader {
         var reactions = f.has("reactions") ? ReactionReader.ofPiece(around, unknown, this::id, parts).read(f) : List.<Reaction>of();
         var page = new PageSettings[] {PageSettings.USUAL};
         if (f.has("page")) {
-            parts.part(() -> page[0] = page(f.object("page")));
+            parts.part(() -> page[0] = OutputReader.page(f.object("page")));
         }
         var outputs = f.has("outputs") ? new ArrayList<Output>() : Outputs.USUAL;
         for (JsonNode n : f.has("outputs") ? f.list("outputs") : List.<JsonNode>of()) {
-            parts.part(() -> outputs.add(output(new Fields(n, "output " + (outputs.size() + 1) + named(n)))));
+            parts.part(() -> outputs.add(new OutputReader(this).output(new Fields(n, "output " + (outputs.size() + 1) + nameIn(n)))));
         }
         var muted = new ArrayList<Muted>();
         for (JsonNode n : f.has("muted") ? f.list("muted") : List.<JsonNode>of()) {
@@ -202,7 +184,7 @@ final class ProjectReader {
         return id.matches("[A-Za-z0-9_-]{1,64}") && !id.equals(Board.CANVAS) && !id.equals(Slot.INSTANCE);
     }
 
-    private String id(Fields f) throws FileProblem {
+    String id(Fields f) throws FileProblem {
         String id = f.text("id");
         if (!possible(id)) {
             throw f.problem("id", "should be 1 to 64 letters, digits, - or _");
@@ -297,13 +279,12 @@ final class ProjectReader {
 
     /** @param also what reactions may name besides the elements */
     private Board board(Fields f, String id, Set<String> also) throws FileProblem {
-        nodes = 0;
-        elements = 0;
+        var ofElements = new ElementReader(this);
         Point size = f.pair("size", 1, Limits.SIDE);
         Fields canvas = f.object("canvas");
         Values values = ValueReader.values(canvas, new Canvas(Values.NONE));
         canvas.keepUnknown(FileObjects.of("canvas", id), unknown);
-        List<Element> elements = elements(f, "elements");
+        List<Element> elements = ofElements.elements(f, "elements");
         Set<String> here = Tree.ids(elements), owners = Tree.owners(elements);
         var ofTimelines = new TimelineReader(owners, elements, sounds, unknown, this::id, parts);
         var timelines = ofTimelines.read(f);
@@ -373,222 +354,9 @@ final class ProjectReader {
         return id;
     }
 
-    private List<Element> elements(Fields f, String field) throws FileProblem {
-        var out = new ArrayList<Element>();
-        int i = 0;
-        for (JsonNode n : f.list(field)) {
-            String where = "element " + ++i + named(n) + " in " + f.where();
-            parts.part(() -> out.add(element(new Fields(n, where))));
-            if (++elements > Limits.ELEMENTS) {
-                throw new Parts.TooMuch("a scene of it holds more than " + Limits.ELEMENTS + " elements");
-            }
-        }
-        return out;
-    }
-
-    private Output output(Fields f) throws FileProblem {
-        OutputKind kind = Outputs.byKey(f.text("kind"));
-        if (kind == null) {
-            throw f.problem("kind", "is not one that this version knows");
-        }
-        String id = id(f), file = f.has("file") ? f.text("file") : "";
-        if (!file.isEmpty() && !Output.isFile(file)) {
-            throw f.problem("file", "should be the name of a file, without a way out of its folder");
-        }
-        Output o = kind.made(id, SlotReader.words(f, "name")).withFile(file);
-        if (f.has("settings")) {
-            Fields s = f.object("settings");
-            for (LabelledSlot x : kind.settings()) {
-                if (s.has(x.slot().key())) {
-                    o = o.with(x.slot(), Set.of(Slot.Type.SCENE, Slot.Type.LAYOUT, Slot.Type.MARKER).contains(x.slot().type()) ? s.text(x.slot().key()) : SlotReader.plain(s, x.slot()));
-                }
-            }
-        }
-        f.keepUnknown(FileObjects.of("output", id), unknown);
-        return o;
-    }
-
-    private static PageSettings page(Fields f) throws FileProblem {
-        PageSettings.Fit fit = PageSettings.Fit.byKey(f.text("fit"));
-        if (fit == null) {
-            throw f.problem("fit", "is “" + f.text("fit") + "”, which this version doesn't know");
-        }
-        String language = f.text("language");
-        if (!PageSettings.isLanguage(language)) {
-            throw f.problem("language", "should be a language tag such as en or de-AT");
-        }
-        Color ground = f.has("ground") ? ValueReader.color(f.raw("ground"), f, "ground") : PageSettings.USUAL.ground();
-        return new PageSettings(fit, language, ground, f.flag("history"), f.has("over") ? f.text("over") : "");
-    }
-
-    private static String named(JsonNode n) {
+    static String nameIn(JsonNode n) {
         String name = n.path("name").asString("");
         return name.isEmpty() ? "" : " “" + name.substring(0, Math.min(40, name.length())) + "”";
     }
 
-    private Element element(Fields f) throws FileProblem {
-        String id = id(f), name = f.text("name");
-        Content content = content(f);
-        Fields rest = f.object("rest");
-        Values values = ValueReader.values(rest, new Element(id, name, false, false, Values.NONE, content));
-        rest.keepUnknown(FileObjects.of("rest", id), unknown);
-        var effects = new ArrayList<Effect>();
-        for (JsonNode n : f.has("effects") ? f.list("effects") : List.<JsonNode>of()) {
-            parts.part(() -> effects.add(effect(new Fields(n, "effect " + (effects.size() + 1) + " of " + f.where()))));
-        }
-        if (effects.size() > Limits.EFFECTS) {
-            throw new Parts.TooMuch("“" + name + "” has " + effects.size() + " effects, and " + Limits.EFFECTS + " is the most that one thing can have");
-        }
-        var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content, effects);
-        f.keepUnknown(FileObjects.of("element", id), unknown);
-        return e;
-    }
-
-    private Effect effect(Fields f) throws FileProblem {
-        EffectKind kind = EffectKind.byKey(f.text("kind"));
-        if (kind == null) {
-            throw f.problem("kind", "is “" + f.text("kind") + "”, which this version doesn't know");
-        }
-        String id = id(f);
-        var made = new Effect(id, kind, !f.flag("off"), ValueReader.values(f, new Effect(id, kind, true, Values.NONE)));
-        f.keepUnknown(FileObjects.of("effect", id), unknown);
-        return made;
-    }
-
-    private Content content(Fields f) throws FileProblem {
-        String type = f.text("type");
-        return switch (type) {
-            case "rectangle" -> new Content.Rectangle();
-            case "ellipse" -> new Content.Ellipse();
-            case "polygon" -> new Content.Polygon((int) f.whole("points", 3, 100), f.number("inner", 0, 1));
-            case "path" -> new Content.Path(outline(f, "outline"), f.pair("box", 0, Limits.LENGTH), f.flag("evenOdd"));
-            case "text" -> new Content.Text(f.text("text"), f.text("family"), (int) f.whole("weight", 100, 900),
-                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10), 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);
-            case "picture" -> picture(f);
-            case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
-                    f.has("clip") ? outline(f, "clip") : null,
-                    f.has("scatter") ? scatter(f.object("scatter")) : null);
-            case "flipbook" -> flipbook(f);
-            case "instance" -> instance(f);
-            case "block" -> block(f);
-            default -> throw f.problem("type", "is “" + type + "”, which this version doesn't know");
-        };
-    }
-
-    private Content block(Fields f) throws FileProblem {
-        BlockKind kind = Blocks.byKey(f.text("block"));
-        if (kind == null) {
-            throw f.problem("block", "is “" + f.text("block") + "”, which this version doesn't know");
-        }
-        Fields settings = f.object("settings");
-        var some = new HashMap<Slot, Object>();
-        for (LabelledSlot s : kind.settings()) {
-            if (settings.has(s.slot().key())) {
-                some.put(s.slot(), setting(settings, s.slot()));
-            }
-        }
-        return new Content.Block(kind, kind.complete(some), kind.gallery() ? elements(f, "children") : List.of(), f.pair("box", 0, Limits.LENGTH));
-    }
-
-    /** What names something of the board is looked at once that is known. */
-    private Object setting(Fields f, Slot s) throws FileProblem {
-        String k = s.key();
-        return switch (s.type()) {
-            case ELEMENT, TIMELINE -> f.text(k);
-            case VALUE -> named(f, k, around.values(), "a value");
-            case SOUND -> named(f, k, sounds, "a sound");
-            case PICTURE -> named(f, k, pictures, "a picture");
-            case VIDEO -> named(f, k, videos, "a video");
-            case FILE -> named(f, k, files, "a file");
-            default -> SlotReader.plain(f, s);
-        };
-    }
-
-    private static String named(Fields f, String field, Set<String> all, String what) throws FileProblem {
-        String id = f.text(field);
-        if (!id.isEmpty() && !all.contains(id)) {
-            throw f.problem(field, "names " + what + " that isn't there");
-        }
-        return id;
-    }
-
-    private static Scatter scatter(Fields f) throws FileProblem {
-        var ranges = new java.util.EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
-        for (Scatter.Channel c : Scatter.Channel.values()) {
-            Fields r = f.object(c.name().toLowerCase(Locale.ROOT));
-            ranges.put(c, new Scatter.Range(r.number("from", -Limits.LENGTH, Limits.LENGTH), r.number("to", -Limits.LENGTH, Limits.LENGTH), r.whole("seed", Long.MIN_VALUE, Long.MAX_VALUE)));
-        }
-        return new Scatter((int) f.whole("count", 1, Scatter.MOST), ranges);
-    }
-
-    private Content instance(Fields f) throws FileProblem {
-        String motif = f.text("motif"), clock = f.text("clock");
-        if (!motifIds.contains(motif)) {
-            throw f.problem("motif", "names a motif that is missing from the file");
-        }
-        if (!clock.equals("own") && !clock.equals("parent")) {
-            throw f.problem("clock", "should be own or parent");
-        }
-        Clock.Repeat repeat;
-        try {
-            repeat = Clock.Repeat.valueOf(f.text("repeat").toUpperCase(Locale.ROOT));
-        } catch (IllegalArgumentException e) {
-            throw f.problem("repeat", "should be loop, once or hold");
-        }
-        return new Content.Instance(motif, f.pair("box", 0, Limits.LENGTH),
-                new Clock(clock.equals("own"), repeat, f.whole("phase", -Limits.TIME, Limits.TIME), f.number("speed", -100, 100)));
-    }
-
-    private Content flipbook(Fields f) throws FileProblem {
-        var drawings = new ArrayList<Drawing>();
-        for (JsonNode n : f.list("drawings")) {
-            parts.part(() -> {
-                var d = new Fields(n, "drawing " + (drawings.size() + 1) + " of " + f.where());
-                int start = (int) d.whole("start", 0, Drawing.LIMIT);
-                if (!drawings.isEmpty() && start < drawings.getLast().end()) {
-                    throw d.problem("start", "lies within the drawing before it");
-                }
-                Element art = element(d.object("art"));
-                if (!(art.content() instanceof Content.Group)) {
-                    throw d.problem("art", "should be a group");
-                }
-                drawings.add(new Drawing(art, start, (int) d.whole("frames", 1, Drawing.LIMIT)));
-                d.keepUnknown(FileObjects.of("drawing", art.id()), unknown);
-            });
-        }
-        return new Flipbook(drawings, f.pair("box", 0, Limits.LENGTH), (int) f.whole("rate", 1, 240), ending(f));
-    }
-
-    private static Flipbook.Ending ending(Fields f) throws FileProblem {
-        try {
-            return Flipbook.Ending.valueOf(f.text("ending").toUpperCase(Locale.ROOT));
-        } catch (IllegalArgumentException e) {
-            throw f.problem("ending", "should be loop, hold or vanish");
-        }
-    }
-
-    private static Content.Align align(Fields f) throws FileProblem {
-        try {
-            return Content.Align.of(f.text("align"));
-        } catch (IllegalArgumentException e) {
-            throw f.problem("align", "should be left, centre or right");
-        }
-    }
-
-    private Content picture(Fields f) throws FileProblem {
-        String asset = f.text("asset");
-        if (!pictures.contains(asset)) {
-            throw f.problem("asset", "names a picture that is missing from the file");
-        }
-        return new Content.Picture(asset);
-    }
-
-    private Outline outline(Fields f, String field) throws FileProblem {
-        Outline o = OutlineReader.read(f.raw(field), f, field);
-        nodes += o.contours().stream().mapToInt(c -> c.nodes().size()).sum();
-        if (nodes > Limits.NODES) {
-            throw new Parts.TooMuch("a scene of it holds more than " + Limits.NODES + " path nodes");
-        }
-        return o;
-    }
 }

@@ -3,7 +3,6 @@ package tundra.core.file;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
@@ -13,23 +12,18 @@ import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
-import tundra.core.model.Action;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
-import tundra.core.model.Dragging;
 import tundra.core.model.Drawing;
 import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Gradient;
 import tundra.core.model.Limits;
-import tundra.core.model.MapData;
 import tundra.core.model.Motif;
 import tundra.core.model.Place;
-import tundra.core.model.PlacedSound;
-import tundra.core.model.Output;
 import tundra.core.model.Outputs;
 import tundra.core.model.PageSettings;
 import tundra.core.model.Opening;
@@ -37,25 +31,19 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Quad;
-import tundra.core.model.Reaction;
 import tundra.core.model.Scatter;
 import tundra.core.model.Scene;
-import tundra.core.model.Scroll;
-import tundra.core.model.Setting;
 import tundra.core.model.Slots;
-import tundra.core.model.Span;
 import tundra.core.model.States;
-import tundra.core.model.Timeline;
 import tundra.core.model.Transition;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
-import tundra.core.motion.Key;
-import tundra.core.motion.PathShape;
-import tundra.core.motion.Track;
 
 /** Writes a project as the JSON that docs/file-format.md describes, always in the same order. */
 final class ProjectWriter {
     private final Project project;
+    final TimelineWriter ofTimelines = new TimelineWriter(this);
+    final ReactionWriter ofReactions = new ReactionWriter(this);
 
     ProjectWriter(Project project) {
         this.project = project;
@@ -92,7 +80,7 @@ final class ProjectWriter {
         }
         if (!project.reactions().isEmpty()) {
             ArrayNode reactions = o.putArray("reactions");
-            project.reactions().forEach(r -> reactions.add(reaction(r)));
+            project.reactions().forEach(r -> reactions.add(ofReactions.reaction(r)));
         }
         if (!project.motifs().isEmpty()) {
             ArrayNode motifs = o.putArray("motifs");
@@ -118,7 +106,7 @@ final class ProjectWriter {
             project.swatches().forEach(s -> swatches.addObject().put("name", s.name()).put("color", s.color().hex()));
         }
         if (!project.page().equals(PageSettings.USUAL)) {
-            page(o.putObject("page"), project.page());
+            OutputWriter.page(o.putObject("page"), project.page());
         }
         if (!project.muted().isEmpty()) {
             ArrayNode muted = o.putArray("muted");
@@ -132,7 +120,7 @@ final class ProjectWriter {
         }
         if (!project.outputs().equals(Outputs.USUAL)) {
             ArrayNode outputs = o.putArray("outputs");
-            project.outputs().forEach(x -> unknown(output(outputs.addObject(), x), FileObjects.of("output", x.id())));
+            project.outputs().forEach(x -> unknown(OutputWriter.output(outputs.addObject(), x), FileObjects.of("output", x.id())));
         }
         return unknown(o, FileObjects.PROJECT);
     }
@@ -184,13 +172,13 @@ final class ProjectWriter {
         var order = new HashMap<String, Integer>();
         order.put(Board.CANVAS, 0);
         Tree.owners(b.elements()).forEach(id -> order.put(id, order.size()));
-        b.timelines().forEach(t -> timelines.add(timeline(t, order)));
+        b.timelines().forEach(t -> timelines.add(ofTimelines.timeline(t, order)));
         if (!b.drags().isEmpty()) {
             ArrayNode drags = o.putArray("drags");
-            b.drags().forEach(d -> drags.add(unknown(dragging(d), FileObjects.of("drag", d.id()))));
+            b.drags().forEach(d -> drags.add(unknown(ReactionWriter.dragging(d), FileObjects.of("drag", d.id()))));
         }
         ArrayNode reactions = o.putArray("reactions");
-        b.reactions().forEach(r -> reactions.add(reaction(r)));
+        b.reactions().forEach(r -> reactions.add(ofReactions.reaction(r)));
         if (!b.layouts().isEmpty()) {
             var layout = new LayoutWriter(this, order);
             ArrayNode layouts = o.putArray("layouts");
@@ -268,7 +256,7 @@ final class ProjectWriter {
             case Content.Block b -> {
                 o.put("block", b.kind().key());
                 o.set("box", pair(b.box()));
-                slots(o.putObject("settings"), changed(b));
+                ReactionWriter.slots(o.putObject("settings"), changed(b));
                 if (b.kind().gallery()) {
                     ArrayNode children = o.putArray("children");
                     b.children().forEach(c -> children.add(element(c)));
@@ -358,168 +346,8 @@ final class ProjectWriter {
         return out;
     }
 
-    private ObjectNode timeline(Timeline t, Map<String, Integer> order) {
-        ObjectNode o = Json.MAPPER.createObjectNode().put("id", t.id()).put("name", t.name()).put("duration", t.duration())
-                .put("loop", t.loop()).put("starts", t.starts());
-        if (t.scroll() != null) {
-            Scroll s = t.scroll();
-            ObjectNode scroll = o.putObject("scroll").put("length", s.length()).put("from", s.from()).put("to", s.to()).put("smooth", s.smooth()).put("rests", s.rests());
-            if (s.through() != null) {
-                scroll.put("through", s.through());
-            }
-        }
-        ObjectNode keys = o.putObject("keys");
-        var all = ordered(t.tracks(), order);
-        all.forEach((element, of) -> {
-            ObjectNode tracks = keys.putObject(element);
-            of.forEach((p, track) -> tracks.set(p.key(), track(t.id(), element, p, track)));
-            unknown(tracks, FileObjects.keys(t.id(), element));
-        });
-        extras(o, t, all, order);
-        return unknown(o, FileObjects.of("timeline", t.id()));
-    }
-
-    /** What holds for the whole motion paths of those that have one of their own shape. */
-    static void paths(ObjectNode o, Map<String, Map<Property<?>, Track<?>>> tracks) {
-        ObjectNode paths = Json.MAPPER.createObjectNode();
-        tracks.forEach((element, of) -> {
-            Track<?> track = of.get(Properties.POSITION);
-            if (track != null && !track.shape().equals(PathShape.PLAIN)) {
-                ObjectNode p = paths.putObject(element).put("bend", track.shape().bend()).put("closed", track.shape().closed());
-                if (track.shape().whole() != null) {
-                    p.put("whole", track.shape().whole().text());
-                }
-            }
-        });
-        if (!paths.isEmpty()) {
-            o.set("paths", paths);
-        }
-    }
-
-    private static void extras(ObjectNode o, Timeline t, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Integer> order) {
-        paths(o, tracks);
-        if (!t.shown().isEmpty()) {
-            ObjectNode shown = o.putObject("shown");
-            ordered(t.shown(), order).forEach((element, span) -> shown.set(element, span(span)));
-        }
-        if (!t.markers().isEmpty()) {
-            ArrayNode markers = o.putArray("markers");
-            t.markers().forEach(m -> markers.addObject().put("id", m.id()).put("name", m.name()).put("at", m.time()));
-        }
-        if (t.range() != null) {
-            o.set("range", span(t.range()));
-        }
-        if (!t.sounds().isEmpty()) {
-            ArrayNode sounds = o.putArray("sounds");
-            t.sounds().forEach(x -> sound(x, sounds.addObject()));
-        }
-    }
-
-    static ObjectNode span(Span s) {
-        return Json.MAPPER.createObjectNode().put("from", s.from()).put("to", s.to());
-    }
-
-    ArrayNode track(String timeline, String element, Property<?> p, Track<?> track) {
-        ArrayNode out = Json.MAPPER.createArrayNode();
-        for (Key<?> k : track.keys()) {
-            ObjectNode o = out.addObject().put("at", k.time());
-            o.set("value", value(k.value()));
-            o.put("easing", k.easing().text());
-            if (k.own()) {
-                o.set("in", pair(k.in()));
-                o.set("out", pair(k.out()));
-            }
-            unknown(o, FileObjects.key(timeline, element, p, k.time()));
-        }
-        return out;
-    }
-
-    private static ObjectNode dragging(Dragging d) {
-        ObjectNode o = Json.MAPPER.createObjectNode().put("id", d.id());
-        ArrayNode pairs = o.putArray("pairs");
-        d.pairs().forEach(p -> p.places().forEach(pairs.addObject().put("part", p.part()).putArray("places")::add));
-        var fit = d.fit();
-        o.put("way", word(d.motion().way())).put("missed", word(fit.missed())).put("back", fit.back()).put("overlap", word(fit.overlap())).put("share", fit.share())
-                .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt());
-        if (!fit.easing().equals(Dragging.Fit.USUAL)) {
-            o.put("easing", fit.easing().text());
-        }
-        if (d.motion().area() != null) {
-            o.put("area", d.motion().area());
-        }
-        if (d.motion().glides()) {
-            o.put("glides", true);
-        }
-        if (d.carried().cursor() != Dragging.Cursor.GRABBING) {
-            o.put("cursor", word(d.carried().cursor()));
-        }
-        if (!d.carried().look().isEmpty()) {
-            ArrayNode look = o.putArray("look");
-            d.carried().look().forEach(s -> setting(look.addObject(), s));
-        }
-        return o;
-    }
-
-    private static void setting(ObjectNode o, Setting s) {
-        o.put("property", s.property().key()).set("to", value(s.value()));
-    }
-
-    private static String word(Enum<?> e) {
+    static String word(Enum<?> e) {
         return e.name().toLowerCase(Locale.ROOT);
-    }
-
-    ObjectNode reaction(Reaction r) {
-        ObjectNode o = Json.MAPPER.createObjectNode().put("id", r.id());
-        slots(o.putObject("when").put("event", r.when().kind().key()), r.when().slots());
-        if (!r.conditions().isEmpty()) {
-            ArrayNode conditions = o.putArray("if");
-            r.conditions().forEach(c -> slots(conditions.addObject().put("condition", c.kind().key()), c.slots()));
-        }
-        if (r.any()) {
-            o.put("any", true);
-        }
-        actions(o, "do", r.actions());
-        if (!r.otherwise().isEmpty()) {
-            actions(o, "otherwise", r.otherwise());
-        }
-        if (r.off()) {
-            o.put("off", true);
-        }
-        if (!r.group().isEmpty()) {
-            o.put("group", r.group());
-        }
-        return unknown(o, FileObjects.of("reaction", r.id()));
-    }
-
-    /** Only what isn't as it is at first. */
-    private static ObjectNode output(ObjectNode o, Output x) {
-        o.put("id", x.id()).put("kind", x.kind().key()).put("name", x.name());
-        if (!x.file().isEmpty()) {
-            o.put("file", x.file());
-        }
-        ObjectNode settings = Json.MAPPER.createObjectNode();
-        x.settings().values().forEach((slot, v) -> {
-            if (!v.equals(slot.standard())) {
-                settings.set(slot.key(), Json.MAPPER.valueToTree(v));
-            }
-        });
-        if (!settings.isEmpty()) {
-            o.set("settings", settings);
-        }
-        return o;
-    }
-
-    private static void page(ObjectNode o, PageSettings p) {
-        o.put("fit", p.fit().key()).put("language", p.language());
-        if (!p.ground().equals(PageSettings.USUAL.ground())) {
-            o.put("ground", p.ground().hex());
-        }
-        if (p.history()) {
-            o.put("history", true);
-        }
-        if (!p.over().isEmpty()) {
-            o.put("over", p.over());
-        }
     }
 
     private static void opening(ObjectNode o, Opening x) {
@@ -534,40 +362,4 @@ final class ProjectWriter {
         }
     }
 
-    private static void actions(ObjectNode o, String field, List<Action> all) {
-        ArrayNode out = o.putArray(field);
-        all.forEach(a -> slots(out.addObject().put("action", a.kind().key()), a.slots()));
-    }
-
-    private static void slots(ObjectNode o, Slots slots) {
-        slots.values().forEach((slot, value) -> {
-            switch (slot.type()) {
-                case TIME, DURATION -> o.put(slot.key(), (Long) value);
-                case NUMBER -> o.put(slot.key(), (Double) value);
-                case ELEMENTS -> ((List<?>) value).forEach(o.withArray(slot.key())::addPOJO);
-                case SETTING, CHANGE -> setting(o.putObject(slot.key()), (Setting) value);
-                case MAP -> o.set(slot.key(), GeoJson.node((MapData) value));
-                case TRANSITION -> {
-                    if (!value.equals(Transition.OWN)) {
-                        o.put(slot.key(), (String) value);
-                    }
-                }
-                case CAPTIONS -> ((Map<?, ?>) value).forEach((id, words) -> o.withObject(slot.key()).put((String) id, (String) words));
-                default -> o.put(slot.key(), (String) value);
-            }
-        });
-    }
-
-    private static void sound(PlacedSound x, ObjectNode o) {
-        o.put("id", x.id()).put("asset", x.asset()).put("at", x.start()).put("volume", x.volume());
-        for (var e : java.util.Map.of("fadeIn", x.fadeIn(), "fadeOut", x.fadeOut(), "from", x.from(), "length", x.length()).entrySet().stream()
-                .sorted(java.util.Map.Entry.comparingByKey()).toList()) {
-            if (e.getValue() > 0) {
-                o.put(e.getKey(), e.getValue());
-            }
-        }
-        if (x.loop()) {
-            o.put("loop", true);
-        }
-    }
 }
