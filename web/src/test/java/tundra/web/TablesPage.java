@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
-import tundra.core.edit.Reactions;
+import tundra.core.edit.SlotDefaults;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Asset;
@@ -96,8 +96,8 @@ abstract class TablesPage extends InBrowser {
         return List.of(Dragging.of("d", parts.isEmpty() ? List.of(new Dragging.Pair("mover", List.of())) : parts).withFit(f -> f.withMany(true).withBack(0)));
     }
 
-    static Reactions.Near near(Project p, String element) {
-        return new Reactions.Near(p, p.scenes().getFirst().board(), element, "main", 200_000);
+    static SlotDefaults near(Project p, String element) {
+        return new SlotDefaults(p, p.scenes().getFirst().board(), element, "main", 200_000);
     }
 
     static Reaction when(String id, Event e, Action... actions) {

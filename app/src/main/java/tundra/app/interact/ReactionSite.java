@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Reach;
-import tundra.core.edit.Reactions;
+import tundra.core.edit.SlotDefaults;
 import tundra.core.edit.Sentences;
 import tundra.core.model.Board;
 import tundra.core.model.Motif;
@@ -50,12 +50,12 @@ record ReactionSite(Studio studio, Reach reach) {
     }
 
     /** What is in reach for the slots of a sentence. */
-    Reactions.Near near(Reaction r) {
+    SlotDefaults near(Reaction r) {
         if (reach == Reach.PIECE) {
-            return new Reactions.Near(studio.kept(), board(), null, null, 0);
+            return new SlotDefaults(studio.kept(), board(), null, null, 0);
         }
         String own = r == null ? null : (String) r.when().slots().first(Slot.Type.ELEMENT);
-        return new Reactions.Near(studio.kept(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(), studio.playhead());
+        return new SlotDefaults(studio.kept(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(), studio.playhead());
     }
 
     /** What begins the names of its parts in the window. */

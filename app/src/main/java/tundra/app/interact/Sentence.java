@@ -30,6 +30,7 @@ import tundra.app.widget.Menus;
 import tundra.core.edit.CopiedSentence;
 import tundra.core.edit.Reach;
 import tundra.core.edit.Reactions;
+import tundra.core.edit.SlotDefaults;
 import tundra.core.edit.SentenceWords;
 import tundra.core.model.Action;
 import tundra.core.model.Condition;
@@ -208,7 +209,7 @@ final class Sentence extends HBox {
         return m;
     }
 
-    private Reactions.Near near() {
+    private SlotDefaults near() {
         return site.near(reaction);
     }
 

@@ -16,6 +16,7 @@ import tundra.core.edit.Arithmetic;
 import tundra.core.edit.Draggings;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Reactions;
+import tundra.core.edit.SlotDefaults;
 import tundra.core.edit.SettingText;
 import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
@@ -81,7 +82,7 @@ final class SlotChip {
         }
     }
 
-    private Reactions.Near near() {
+    private SlotDefaults near() {
         return site.near(null);
     }
 

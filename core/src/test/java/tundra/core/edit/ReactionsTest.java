@@ -78,8 +78,8 @@ class ReactionsTest {
         return new Motif(id, id, new Board(new Point(10, 10), Values.NONE, List.of(shape(id + "-shape")), List.of(main), List.of()));
     }
 
-    private static Reactions.Near near(Project p) {
-        return new Reactions.Near(p, p.scenes().getFirst().board(), "lamp", "main", 500_000);
+    private static SlotDefaults near(Project p) {
+        return new SlotDefaults(p, p.scenes().getFirst().board(), "lamp", "main", 500_000);
     }
 
     private static Board board(Project p) {
@@ -206,7 +206,7 @@ class ReactionsTest {
         assertThat(Reactions.as(Events.tapped("vane"), Events.SWIPED, near)).isEqualTo(Events.of(Events.SWIPED, "vane", "left"));
         assertThat(Reactions.as(go, Actions.PUT_TEXT, near).slots().get(Actions.INTO)).as("only a text can be written into").isEqualTo("words");
         Project without = new Project("p", "P", 24, List.of(piece().scenes().getLast()), Map.of(), Map.of());
-        assertThat(Reactions.as(go, Actions.ADD_VALUE, new Reactions.Near(without, board(without), "other", "other-main", 0))).as("there is no value").isNull();
+        assertThat(Reactions.as(go, Actions.ADD_VALUE, new SlotDefaults(without, board(without), "other", "other-main", 0))).as("there is no value").isNull();
     }
 
     @Test
