@@ -8,20 +8,14 @@ import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
-import javafx.scene.input.DragEvent;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.tool.Pointer;
-import tundra.app.tool.Tool;
 import tundra.app.tool.ToolBox;
-import tundra.app.tool.ToolKind;
-import tundra.app.view.DropFormats;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -33,17 +27,17 @@ import tundra.core.model.Properties;
 
 /** The canvas in the middle of the window: the picture, what the tools draw over it, and the pointer's way to them. */
 public final class CanvasView extends Pane {
-    private final Studio studio;
-    private final ToolBox tools;
+    final Studio studio;
+    final ToolBox tools;
     private final ImageView image = new ImageView();
     private final Canvas overlay = new Canvas();
     private Consumer<Throwable> onProblem = e -> { };
     private final RenderLoop loop = new RenderLoop(image, e -> onProblem.accept(e));
     private final AnimationTimer pulse;
-    private Viewport viewport = new Viewport(1, Point.ZERO);
-    private final Rulers rulers;
+    Viewport viewport = new Viewport(1, Point.ZERO);
+    final Rulers rulers;
     private boolean rulersShown;
-    private Consumer<MouseEvent> onMenu = e -> { };
+    Consumer<MouseEvent> onMenu = e -> { };
     private Runnable onView = () -> { };
     /** Around the fitted canvas, in px. */
     private static final double GAP = 14;
@@ -51,12 +45,13 @@ public final class CanvasView extends Pane {
     private boolean fitted = true;
     private boolean dirty = true;
     private boolean overlayDirty = true;
-    private boolean pointerSeen;
-    private Point panFrom;
-    private BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
-    private BiConsumer<String, Point> onMotif = (motif, at) -> { };
-    private BiConsumer<String, Point> onBlock = (kind, at) -> { };
+    boolean pointerSeen;
+    Point panFrom;
+    BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
+    BiConsumer<String, Point> onMotif = (motif, at) -> { };
+    BiConsumer<String, Point> onBlock = (kind, at) -> { };
     private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
+    private final CanvasPointer pointer = new CanvasPointer(this);
 
     public CanvasView(Studio studio, ToolBox tools) {
         this.studio = studio;
@@ -76,10 +71,10 @@ public final class CanvasView extends Pane {
         heightProperty().addListener(o -> resized());
         studio.listen(this::changed);
         studio.eachFrame(this::redraw);
-        addEventHandler(MouseEvent.ANY, this::mouse);
-        addEventHandler(ScrollEvent.SCROLL, this::scroll);
-        setOnDragOver(this::over);
-        setOnDragDropped(this::drop);
+        addEventHandler(MouseEvent.ANY, pointer::mouse);
+        addEventHandler(ScrollEvent.SCROLL, pointer::scroll);
+        setOnDragOver(pointer::over);
+        setOnDragDropped(pointer::drop);
         pulse = new AnimationTimer() {
             @Override
             public void handle(long now) {
@@ -369,129 +364,15 @@ public final class CanvasView extends Pane {
         }
     }
 
-    private boolean showsRulers() {
+    boolean showsRulers() {
         return rulersShown && studio.desk() == Desk.DRAW;
     }
 
     // --- the pointer ---
 
-    private Pointer pointer(MouseEvent e) {
+    Pointer pointer(MouseEvent e) {
         var at = new Point(e.getX(), e.getY());
         return new Pointer(viewport.toCanvas(at), at, viewport, e.isShiftDown(), e.isAltDown(), e.isShortcutDown(), e.getClickCount());
-    }
-
-    private void mouse(MouseEvent e) {
-        if (e.getButton() == MouseButton.MIDDLE) {
-            middle(e);
-            return;
-        }
-        Tool tool = tools.active();
-        if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
-            studio.unscroll();
-        }
-        Pointer p = pointer(e);
-        pointerSeen = true;
-        if (e.getButton() == MouseButton.SECONDARY) {
-            if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
-                requestFocus();
-            } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED) {
-                onMenu.accept(e);
-            }
-            return;
-        }
-        if (ruler(e, p)) {
-            return;
-        }
-        if (e.getEventType() == MouseEvent.MOUSE_PRESSED && e.getButton() == MouseButton.PRIMARY) {
-            requestFocus();
-            tool.press(p);
-        } else if (e.getEventType() == MouseEvent.MOUSE_DRAGGED && e.getButton() == MouseButton.PRIMARY) {
-            tool.drag(p);
-        } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED && e.getButton() == MouseButton.PRIMARY) {
-            tool.release(p);
-        } else if (e.getEventType() == MouseEvent.MOUSE_MOVED) {
-            tool.move(p);
-        } else {
-            return;
-        }
-        setCursor(tools.active().cursor());
-        redrawOverlay();
-    }
-
-    /** Rulers and their lines come before the tools; lines only under the Select tool. */
-    private boolean ruler(MouseEvent e, Pointer p) {
-        if (!showsRulers() && !rulers.dragging()) {
-            return false;
-        }
-        rulers.move(p.view());
-        boolean linesToo = tools.kind() == ToolKind.SELECT;
-        if (e.getEventType() == MouseEvent.MOUSE_PRESSED && rulers.press(p.view(), viewport, linesToo)) {
-            requestFocus();
-            redrawOverlay();
-            return true;
-        }
-        if (rulers.dragging()) {
-            if (e.getEventType() == MouseEvent.MOUSE_DRAGGED) {
-                rulers.drag(p.view(), viewport);
-            } else if (e.getEventType() == MouseEvent.MOUSE_RELEASED) {
-                rulers.release();
-            }
-            redrawOverlay();
-            return true;
-        }
-        var cursor = e.getEventType() == MouseEvent.MOUSE_MOVED ? rulers.cursor(p.view(), viewport, linesToo) : null;
-        if (cursor != null) {
-            setCursor(cursor);
-            redrawOverlay();
-            return true;
-        }
-        return false;
-    }
-
-    private void middle(MouseEvent e) {
-        var at = new Point(e.getX(), e.getY());
-        if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
-            panFrom = at;
-        } else if (e.getEventType() == MouseEvent.MOUSE_DRAGGED && panFrom != null) {
-            pan(at.minus(panFrom));
-            panFrom = at;
-        }
-    }
-
-    private void scroll(ScrollEvent e) {
-        if (e.isShortcutDown()) {
-            zoom(Math.exp(e.getDeltaY() / 300), new Point(e.getX(), e.getY()));
-        } else {
-            pan(new Point(e.getDeltaX(), e.getDeltaY()));
-        }
-        e.consume();
-    }
-
-    private void over(DragEvent e) {
-        if (e.getDragboard().hasFiles() || e.getDragboard().hasContent(DropFormats.MOTIF) || e.getDragboard().hasContent(DropFormats.BLOCK)) {
-            e.acceptTransferModes(TransferMode.COPY);
-            e.consume();
-        }
-    }
-
-    private void drop(DragEvent e) {
-        if (e.getDragboard().getContent(DropFormats.MOTIF) instanceof String motif) {
-            onMotif.accept(motif, viewport.toCanvas(new Point(e.getX(), e.getY())));
-            e.setDropCompleted(true);
-            e.consume();
-            return;
-        }
-        if (e.getDragboard().getContent(DropFormats.BLOCK) instanceof String kind) {
-            onBlock.accept(kind, viewport.toCanvas(new Point(e.getX(), e.getY())));
-            e.setDropCompleted(true);
-            e.consume();
-            return;
-        }
-        if (e.getDragboard().hasFiles()) {
-            onDrop.accept(e.getDragboard().getFiles(), viewport.toCanvas(new Point(e.getX(), e.getY())));
-            e.setDropCompleted(true);
-            e.consume();
-        }
     }
 
     public void close() {

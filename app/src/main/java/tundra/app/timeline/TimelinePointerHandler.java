@@ -1,6 +1,5 @@
 package tundra.app.timeline;
 
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -15,7 +14,6 @@ import tundra.core.edit.KeyValues;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Markers;
 import tundra.core.edit.Motifs;
-import tundra.core.edit.Reactions;
 import tundra.core.edit.Spans;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -29,19 +27,16 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Marker;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
-import tundra.core.model.Reaction;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 
 /** What the pointer does in the timeline. Each gesture is one step of undo and can be given up. */
 final class TimelinePointerHandler {
-    private static final double REACH = 8;
     /** What goes less than this to a side goes straight up or down, in px. */
     private static final double SIDEWAYS = 3;
-    private final Studio studio;
-    private final TimelineCanvas view;
-    private Drag drag;
+    final Studio studio;
+    final TimelineCanvas view;
+    Drag drag;
     private Set<String> selected;
 
     /** What was selected by a press on a name here; null when it was something else. */
@@ -49,7 +44,7 @@ final class TimelinePointerHandler {
         return selected;
     }
 
-    private void select(String element) {
+    void select(String element) {
         String of = holder(element);
         selected = Set.of(of);
         studio.select(List.of(of));
@@ -62,7 +57,7 @@ final class TimelinePointerHandler {
     }
 
     /** What the pointer is doing. */
-    private sealed interface Drag {
+    sealed interface Drag {
         record Scrub() implements Drag {}
 
         /** Moves keys in time and, in a curve editor, the one that is held in value. */
@@ -94,13 +89,15 @@ final class TimelinePointerHandler {
         /** Something in a row's head, which is done where it is let go. */
         record Head(Rect at, Runnable done) implements Drag {}
     }
+    final TimelineHits hits = new TimelineHits(this);
+    private final RulerPresses ruler = new RulerPresses(this);
 
     TimelinePointerHandler(Studio studio, TimelineCanvas view) {
         this.studio = studio;
         this.view = view;
     }
 
-    private TimeSnap snap(Set<Keys.Ref> moving) {
+    TimeSnap snap(Set<Keys.Ref> moving) {
         return new TimeSnap(studio, moving, view.rows);
     }
 
@@ -110,73 +107,13 @@ final class TimelinePointerHandler {
 
     // --- what lies under the pointer ---
 
-    private static boolean near(double x, double y, MouseEvent e) {
-        return Math.hypot(x - e.getX(), y - e.getY()) <= REACH;
+    static boolean near(double x, double y, MouseEvent e) {
+        return Math.hypot(x - e.getX(), y - e.getY()) <= TimelineHits.REACH;
     }
 
-    private LanePainter.Bead beadAt(MouseEvent e) {
-        return e.getX() < TimelineCanvas.HEAD || e.getY() < TimelineCanvas.RULER ? null : view.painter.beads.stream().filter(b -> near(b.x(), b.y(), e))
-                .min(java.util.Comparator.comparingDouble(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()))).orElse(null);
-    }
-
-    private LanePainter.Grip gripAt(MouseEvent e) {
-        return view.painter.grips.stream().filter(b -> near(b.x(), b.y(), e)).findFirst().orElse(null);
-    }
-
-    /** Which end of the chosen keys' bar is held: its time; -1 for none. */
-    private long stretchEnd(MouseEvent e) {
-        long[] span = RulerPainter.span(studio);
-        if (span != null && e.getY() > TimelineCanvas.RULER - 11 && e.getY() <= TimelineCanvas.RULER) {
-            for (long end : span) {
-                if (Math.abs(view.scale.x(end) - e.getX()) <= 6) {
-                    return end;
-                }
-            }
-        }
-        return -1;
-    }
-
-    private Marker markerAt(double x, double y) {
-        // the one that is drawn last lies on top
-        return y > RulerPainter.BAND ? null : studio.timeline().markers().reversed().stream()
-                .filter(m -> x >= view.scale.x(m.time()) - 3 && x <= view.scale.x(m.time()) + RulerPainter.width(m)).findFirst().orElse(null);
-    }
-
-    /** The side of the visible range of a row that is held: -1, 0 for its body, 1; null for none of it. */
-    private Integer trimAt(MouseEvent e, TimeRows.Row r) {
-        if (r == null || r.property() != null || r.sound() != null || r.element().equals(Board.CANVAS) || e.getX() < TimelineCanvas.HEAD) {
-            return null;
-        }
-        Span s = seen(r.element());
-        double a = view.scale.x(s.from()), b = view.scale.x(Math.min(s.to(), studio.timeline().duration()));
-        if (Math.abs(e.getX() - a) <= 5) {
-            return -1;
-        }
-        if (Math.abs(e.getX() - b) <= 5) {
-            return 1;
-        }
-        boolean trimmed = studio.timeline().shown().containsKey(r.element());
-        return trimmed && e.isAltDown() && e.getX() > a && e.getX() < b ? 0 : null;
-    }
-
-    private Span seen(String element) {
+    Span seen(String element) {
         Span s = studio.timeline().shown().get(element);
         return s == null ? new Span(0, studio.timeline().duration()) : s;
-    }
-
-    Cursor cursor(MouseEvent e) {
-        TimeRows.Row r = view.rowAt(e.getY());
-        if (gripAt(e) != null || beadAt(e) != null) {
-            return Cursor.HAND;
-        }
-        if (e.getY() < TimelineCanvas.RULER) {
-            return e.getX() > TimelineCanvas.HEAD ? Cursor.H_RESIZE : Cursor.DEFAULT;
-        }
-        if (r != null && r.property() != null && e.getX() < TimelineCanvas.HEAD && view.topOf(r) + r.height() - e.getY() < 4) {
-            return Cursor.V_RESIZE;
-        }
-        Integer side = trimAt(e, r);
-        return side == null ? Cursor.DEFAULT : side == 0 ? Cursor.MOVE : Cursor.E_RESIZE;
     }
 
     // --- press ---
@@ -188,88 +125,21 @@ final class TimelinePointerHandler {
         view.requestFocus();
         TimeRows.Row row = view.rowAt(e.getY());
         if (e.getY() <= TimelineCanvas.RULER && e.getX() > TimelineCanvas.HEAD) {
-            pressRuler(e);
+            ruler.pressRuler(e);
         } else if (row != null && row.property() != null && e.getX() < TimelineCanvas.HEAD && view.topOf(row) + row.height() - e.getY() < 4) {
             drag = new Drag.Height(row);
         } else if (e.getX() <= TimelineCanvas.HEAD) {
-            pressHead(e, row);
-        } else if (gripAt(e) instanceof LanePainter.Grip g) {
+            ruler.pressHead(e, row);
+        } else if (hits.gripAt(e) instanceof LanePainter.Grip g) {
             drag = new Drag.Ease(g, values(row, g.part()), new Object());
-        } else if (beadAt(e) instanceof LanePainter.Bead b) {
+        } else if (hits.beadAt(e) instanceof LanePainter.Bead b) {
             pressBead(e, b, row);
-        } else if (trimAt(e, row) instanceof Integer side) {
+        } else if (hits.trimAt(e, row) instanceof Integer side) {
             studio.select(List.of(row.element()));
             drag = new Drag.Trim(row.element(), seen(row.element()), side, e.getX(), snap(Set.of()), new Object());
         } else {
             pressSpace(e, row);
         }
-    }
-
-    private void pressRuler(MouseEvent e) {
-        long end = stretchEnd(e);
-        Marker m = markerAt(e.getX(), e.getY());
-        Span range = studio.timeline().range();
-        if (end >= 0) {
-            long[] span = RulerPainter.span(studio);
-            drag = new Drag.Stretch(studio.keys(), end == span[0] ? span[1] : span[0], end, snap(studio.keys()), new Object());
-        } else if (m != null && e.getClickCount() == 2) {
-            view.nameMarker(m.id());
-        } else if (m != null) {
-            studio.seek(m.time());
-            studio.chooseInTime(m.id());
-            drag = new Drag.MoveMarker(m, snap(Set.of()), new Object());
-        } else if (CueTags.at(studio, view.scale, e.getX(), e.getY()) instanceof Reaction cue) {
-            if (e.getClickCount() == 2) {
-                studio.setDesk(Desk.INTERACT);
-            } else {
-                studio.seek(CueTags.time(cue));
-                drag = new Drag.MoveCue(cue.id(), snap(Set.of()), new Object());
-            }
-        } else if (e.getY() <= RulerPainter.BAND && e.getClickCount() == 2) {
-            long at = studio.project().snap((long) view.scale.time(e.getX()));
-            studio.edit("Add cue", b -> Reactions.cue(b, studio.timeline().id(), Math.max(0, Math.min(studio.timeline().duration(), at))));
-        } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.from())) < 6) {
-            drag = new Drag.Range(range.to(), snap(Set.of()), new Object());
-        } else if (e.getY() <= RulerPainter.BAND && range != null && Math.abs(e.getX() - view.scale.x(range.to())) < 6) {
-            drag = new Drag.Range(range.from(), snap(Set.of()), new Object());
-        } else if (e.getY() <= RulerPainter.BAND && e.isShiftDown()) {
-            drag = new Drag.Range(studio.project().snap((long) view.scale.time(e.getX())), snap(Set.of()), new Object());
-        } else {
-            drag = new Drag.Scrub();
-            studio.seek((long) view.scale.time(e.getX()));
-        }
-    }
-
-    private void pressHead(MouseEvent e, TimeRows.Row row) {
-        if (row == null) {
-            return;
-        }
-        if (row.sound() != null) {
-            studio.chooseInTime(row.sound().id());
-            return;
-        }
-        double top = view.topOf(row), fold = 24 + row.depth() * 14, grow = 36 + row.depth() * 14, ring = TimelineCanvas.HEAD - 26;
-        if (row.property() == null && e.getX() < fold) {
-            drag = new Drag.Head(new Rect(0, top, fold, row.height()), () -> view.rows.toggle(row.element()));
-        } else if (row.property() != null && (e.getX() < grow || e.getClickCount() == 2)) {
-            drag = new Drag.Head(new Rect(0, top, TimelineCanvas.HEAD, row.height()), () -> view.rows.grow(row.element(), row.property()));
-        } else if (row.property() != null && e.getX() > ring) {
-            drag = new Drag.Head(new Rect(ring, top, TimelineCanvas.HEAD - ring, row.height()), () -> TimelineCanvas.toggleKey(studio, row.element(), row.property()));
-        } else if (!row.element().equals(Board.CANVAS)) {
-            select(row.element());
-            if (row.property() == null && e.getClickCount() == 2) {
-                studio.selectKeys(KeyClip.all(studio.timeline(), inside(row.element())));
-            }
-        }
-    }
-
-    private List<String> inside(String element) {
-        var ids = new ArrayList<String>();
-        Element e = studio.board().find(element);
-        if (e != null) {
-            ids.addAll(Tree.ids(List.of(e)));
-        }
-        return ids;
     }
 
     private void pressBead(MouseEvent e, LanePainter.Bead b, TimeRows.Row row) {
@@ -321,7 +191,7 @@ final class TimelinePointerHandler {
         }
         if (row != null && row.property() == null && !row.element().equals(Board.CANVAS)) {
             studio.select(List.of(row.element()));
-            var refs = KeyClip.all(studio.timeline(), inside(row.element()));
+            var refs = KeyClip.all(studio.timeline(), hits.inside(row.element()));
             var times = refs.stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (!refs.isEmpty() && e.getX() >= view.scale.x(times.getMin()) && e.getX() <= view.scale.x(times.getMax()) && !e.isShiftDown()) {
                 // the summary is a handle for all that it sums up
@@ -342,7 +212,7 @@ final class TimelinePointerHandler {
     /** Chooses what a menu is opened on. */
     void choose(double x, double y) {
         TimeRows.Row row = view.rowAt(y);
-        Marker m = markerAt(x, y);
+        Marker m = hits.markerAt(x, y);
         if (m != null) {
             studio.chooseInTime(m.id());
             return;
@@ -352,7 +222,7 @@ final class TimelinePointerHandler {
             return;
         }
         studio.chooseInTime(null);
-        var bead = view.painter.beads.stream().filter(b -> Math.hypot(b.x() - x, b.y() - y) <= REACH).findFirst().orElse(null);
+        var bead = view.painter.beads.stream().filter(b -> Math.hypot(b.x() - x, b.y() - y) <= TimelineHits.REACH).findFirst().orElse(null);
         if (bead != null && !studio.keys().contains(bead.ref())) {
             studio.selectKeys(List.of(bead.ref()));
         } else if (bead == null && row != null && row.sound() == null && !row.element().equals(Board.CANVAS)) {
@@ -511,5 +381,10 @@ final class TimelinePointerHandler {
         drag = null;
         view.redraw();
         return any;
+    }
+
+    /** What the pointer looks like where it is. */
+    Cursor cursor(MouseEvent e) {
+        return hits.cursor(e);
     }
 }

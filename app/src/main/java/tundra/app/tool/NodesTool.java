@@ -1,5 +1,7 @@
 package tundra.app.tool;
 
+import tundra.app.view.Viewport;
+import javafx.scene.canvas.GraphicsContext;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -7,12 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
-import tundra.app.view.Viewport;
-import tundra.app.widget.Palette;
 import tundra.core.draw.NodeEdit.Ref;
 import tundra.core.draw.NodeEdit;
 import tundra.core.edit.EditScope;
@@ -20,8 +18,6 @@ import tundra.core.edit.Reshape;
 import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Affine;
-import tundra.core.geometry.Contour;
-import tundra.core.geometry.Inside;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -37,24 +33,22 @@ import tundra.core.model.Properties;
  * Shift keeps direction or angle, Alt frees a handle from its partner, Ctrl mirrors it.
  */
 public final class NodesTool implements Tool {
-    private static final double NEAR = 7;
     private static final double START = 3;
-    private static final double APART = 9;
-    private static final double LINE_STEP = 1.5;
-    private final Studio studio;
+    static final double APART = 9;
+    final Studio studio;
     private final Map<String, Set<Ref>> chosen = new LinkedHashMap<>();
-    private Gesture gesture;
-    private Over hover;
+    Gesture gesture;
+    Over hover;
 
     /** A shape whose nodes are shown: its outline in its content's box, and the way from there to the canvas. */
-    private record Shown(Element element, Outline outline, Affine toCanvas) {
+    record Shown(Element element, Outline outline, Affine toCanvas) {
         String id() {
             return element.id();
         }
     }
 
     /** What lies under the pointer. */
-    private sealed interface Over {
+    sealed interface Over {
         record OnNode(Shown shown, Ref ref) implements Over {}
 
         record OnHandle(Shown shown, Ref ref, boolean out) implements Over {}
@@ -62,7 +56,7 @@ public final class NodesTool implements Tool {
         record OnLine(Shown shown, NodeEdit.OnSegment at) implements Over {}
     }
 
-    private sealed interface Gesture {
+    sealed interface Gesture {
         record Press(Over over, Pointer at) implements Gesture {}
 
         record Move(Map<String, Shown> shown, Map<String, Set<Ref>> refs, Point from, Object merge) implements Gesture {}
@@ -73,6 +67,8 @@ public final class NodesTool implements Tool {
 
         record Marquee(Point from, Point to, boolean add) implements Gesture {}
     }
+    private final NodesPainter painter = new NodesPainter(this);
+    final NodeHits hits = new NodeHits(this);
 
     public NodesTool(Studio studio) {
         this.studio = studio;
@@ -80,7 +76,7 @@ public final class NodesTool implements Tool {
 
     // --- what is shown ---
 
-    private List<Shown> shown() {
+    List<Shown> shown() {
         var out = new ArrayList<Shown>();
         for (String id : studio.selection()) {
             Element e = studio.board().find(id);
@@ -105,80 +101,17 @@ public final class NodesTool implements Tool {
         return studio.timelineOf(id, Properties.OUTLINE).track(id, Properties.OUTLINE) != null;
     }
 
-    private Set<Ref> chosenOf(Shown s) {
+    Set<Ref> chosenOf(Shown s) {
         var refs = new TreeSet<>(chosen.getOrDefault(s.id(), Set.of()));
         refs.removeIf(r -> r.contour() >= s.outline().contours().size() || r.node() >= s.outline().contours().get(r.contour()).nodes().size());
         return refs;
-    }
-
-    private Over at(Pointer p) {
-        Viewport v = p.viewport();
-        Over best = null;
-        double far = NEAR;
-        for (Shown s : shown()) {
-            for (Ref r : NodeEdit.inside(s.outline(), x -> true)) {
-                Node n = NodeEdit.node(s.outline(), r);
-                double d = v.toView(s.toCanvas().apply(n.at())).distance(p.view());
-                if (d <= far) {
-                    far = d;
-                    best = new Over.OnNode(s, r);
-                }
-            }
-        }
-        if (best != null) {
-            return best;
-        }
-        for (Shown s : shown()) {
-            for (Ref r : withHandles(s)) {
-                Node n = NodeEdit.node(s.outline(), r);
-                for (boolean out : new boolean[] {true, false}) {
-                    Point h = out ? n.out() : n.in();
-                    double d = v.toView(s.toCanvas().apply(n.at().plus(h))).distance(p.view());
-                    if (!h.equals(Point.ZERO) && d <= far) {
-                        far = d;
-                        best = new Over.OnHandle(s, r, out);
-                    }
-                }
-            }
-        }
-        return best != null ? best : onLine(p);
-    }
-
-    private Over onLine(Pointer p) {
-        for (Shown s : shown().reversed()) {
-            if (s.toCanvas().invertible()) {
-                var near = NodeEdit.nearest(s.outline(), s.toCanvas().inverse().apply(p.at()));
-                if (near != null) {
-                    if (p.viewport().toView(s.toCanvas().apply(NodeEdit.point(s.outline(), near))).distance(p.view()) <= NEAR) {
-                        return new Over.OnLine(s, near);
-                    }
-                }
-            }
-        }
-        return null;
-    }
-
-    /** Handles are shown of chosen nodes and of their neighbours. */
-    private Set<Ref> withHandles(Shown s) {
-        var out = new TreeSet<Ref>();
-        for (Ref r : chosenOf(s)) {
-            Contour c = s.outline().contours().get(r.contour());
-            int n = c.nodes().size();
-            for (int by = -1; by <= 1; by++) {
-                int at = r.node() + by;
-                if (c.closed() || at >= 0 && at < n) {
-                    out.add(new Ref(r.contour(), Math.floorMod(at, n)));
-                }
-            }
-        }
-        return out;
     }
 
     // --- the pointer ---
 
     @Override
     public void press(Pointer p) {
-        Over over = at(p);
+        Over over = hits.at(p);
         if (over instanceof Over.OnLine line && p.clicks() > 1) {
             insert(line);
             gesture = null;
@@ -337,7 +270,7 @@ public final class NodesTool implements Tool {
 
     @Override
     public void move(Pointer p) {
-        hover = at(p);
+        hover = hits.at(p);
     }
 
     @Override
@@ -437,75 +370,6 @@ public final class NodesTool implements Tool {
 
     @Override
     public void draw(GraphicsContext g, Viewport v) {
-        Palette colors = Palette.of(studio.dark());
-        for (Shown s : shown()) {
-            line(g, v, s, colors.space());
-            Set<Ref> of = chosenOf(s);
-            for (Ref r : withHandles(s)) {
-                Node n = NodeEdit.node(s.outline(), r);
-                Point at = v.toView(s.toCanvas().apply(n.at()));
-                for (Point h : List.of(n.in(), n.out())) {
-                    if (!h.equals(Point.ZERO)) {
-                        Point tip = v.toView(s.toCanvas().apply(n.at().plus(h)));
-                        HandleMarks.arm(g, at, tip, colors.space());
-                        HandleMarks.round(g, tip, 3.2, colors.space(), Color.WHITE);
-                    }
-                }
-            }
-            for (int c = 0; c < s.outline().contours().size(); c++) {
-                var nodes = s.outline().contours().get(c).nodes();
-                Point drawn = null;
-                for (int i = 0; i < nodes.size(); i++) {
-                    Point at = v.toView(s.toCanvas().apply(nodes.get(i).at()));
-                    boolean on = of.contains(new Ref(c, i));
-                    // closer together they could not be told apart
-                    if (!on && drawn != null && drawn.distance(at) < APART) {
-                        continue;
-                    }
-                    drawn = at;
-                    if (nodes.get(i).smooth()) {
-                        HandleMarks.round(g, at, 3.8, on ? colors.space() : Color.WHITE, colors.space());
-                    } else {
-                        HandleMarks.square(g, at, colors.space(), on);
-                    }
-                }
-            }
-        }
-        if (hover instanceof Over.OnLine l && gesture == null) {
-            HandleMarks.round(g, v.toView(l.shown().toCanvas().apply(NodeEdit.point(l.shown().outline(), l.at()))), 3, colors.spaceSoft(), colors.space());
-        }
-        if (gesture instanceof Gesture.Marquee m) {
-            Rect r = Rect.of(v.toView(m.from()), v.toView(m.to()));
-            g.setFill(colors.space().deriveColor(0, 1, 1, 0.12));
-            g.fillRect(r.x(), r.y(), r.width(), r.height());
-            g.setStroke(colors.space());
-            g.setLineWidth(1);
-            g.strokeRect(Math.floor(r.x()) + 0.5, Math.floor(r.y()) + 0.5, Math.round(r.width()), Math.round(r.height()));
-        }
-    }
-
-    private static void line(GraphicsContext g, Viewport v, Shown s, Color ink) {
-        g.setStroke(ink);
-        g.setLineWidth(1.2);
-        g.beginPath();
-        for (Contour c : s.outline().contours()) {
-            Point drawn = null;
-            List<Point> points = Inside.flatten(c.through(s.toCanvas()));
-            for (int i = 0; i < points.size(); i++) {
-                Point at = v.toView(points.get(i));
-                if (drawn == null) {
-                    g.moveTo(at.x(), at.y());
-                } else if (i < points.size() - 1 && drawn.distance(at) < LINE_STEP) {
-                    continue;
-                } else {
-                    g.lineTo(at.x(), at.y());
-                }
-                drawn = at;
-            }
-            if (c.closed()) {
-                g.closePath();
-            }
-        }
-        g.stroke();
+        painter.draw(g, v);
     }
 }

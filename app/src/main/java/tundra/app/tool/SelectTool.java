@@ -29,15 +29,14 @@ import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Flipbook;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Selects, moves, resizes and turns elements, and drags the keys of a shown motion path. */
 public final class SelectTool implements Tool {
     private static final double START = 3;
-    private final Studio studio;
-    private final TextEditing typing;
+    final Studio studio;
+    final TextEditing typing;
     private final ToolOptions options;
     private final PathKeys pathKeys;
     private final Consumer<String> onHover;
@@ -73,6 +72,7 @@ public final class SelectTool implements Tool {
 
         record Key(PathKeys.Grip grip, Point from, Board made, Object merge) implements Gesture {}
     }
+    private final ElementChoice choice = new ElementChoice(this);
 
     /** @param onHover hears which element lies under the pointer where that decides which motion path is shown; null for none */
     public SelectTool(Studio studio, TextEditing typing, ToolOptions options, Consumer<String> onHover) {
@@ -181,11 +181,11 @@ public final class SelectTool implements Tool {
             gesture = new Gesture.Marquee(p.at(), p.at(), p.shift());
             return;
         }
-        if (p.clicks() > 1 && goIn(under)) {
+        if (p.clicks() > 1 && choice.goIn(under)) {
             gesture = null;
             return;
         }
-        String id = p.alt() ? beneath(under) : pick(under);
+        String id = p.alt() ? choice.beneath(under) : choice.pick(under);
         if (p.shift()) {
             if (studio.selection().contains(id)) {
                 var rest = new LinkedHashSet<>(studio.selection());
@@ -202,66 +202,6 @@ public final class SelectTool implements Tool {
         // of several, the one that is pressed stays when the press never moves
         boolean one = !p.shift() && studio.selection().size() > 1;
         gesture = new Gesture.Press(p, studio.selection().contains(id), one ? List.of(id) : studio.selection());
-    }
-
-    /** A double click: into a group, or to the words of a text. Says whether there was something to go to. */
-    private boolean goIn(List<List<String>> under) {
-        List<String> path = level(under.getFirst());
-        Element e = studio.board().find(path.getFirst());
-        if (e.content() instanceof Content.Text) {
-            studio.select(List.of(e.id()));
-            typing.start(e.id());
-            return true;
-        }
-        if (e.content() instanceof Content.Instance) {
-            studio.navigation().openInPlace(e.id());
-            return true;
-        }
-        if (e.content() instanceof Content.Parent && path.size() > 1) {
-            int inner = e.content() instanceof Flipbook && path.size() > 2 ? 2 : 1;
-            studio.groups().enter(e.id());
-            studio.select(List.of(path.get(inner)));
-            return true;
-        }
-        return false;
-    }
-
-    /** The rest of a path from the group that is being edited on. */
-    private List<String> level(List<String> path) {
-        int at = studio.groups().inside() == null ? -1 : path.indexOf(studio.groups().inside());
-        return at + 1 < path.size() ? path.subList(at + 1, path.size()) : path;
-    }
-
-    /** What lies at the pointer on the level that is being edited, topmost first. */
-    private List<String> choices(List<List<String>> under) {
-        var out = new LinkedHashSet<String>();
-        under.forEach(path -> {
-            if (studio.groups().inside() == null || path.contains(studio.groups().inside())) {
-                out.add(level(path).getFirst());
-            }
-        });
-        return List.copyOf(out);
-    }
-
-    private String pick(List<List<String>> under) {
-        List<String> all = choices(under);
-        for (String id : under.getFirst()) {
-            if (studio.selection().contains(id) && !id.equals(studio.groups().inside())) {
-                return id;
-            }
-        }
-        return all.getFirst();
-    }
-
-    /** The next one down from what is selected; after the lowest the topmost again. */
-    private String beneath(List<List<String>> under) {
-        List<String> all = choices(under);
-        for (int i = 0; i < all.size(); i++) {
-            if (studio.selection().contains(all.get(i))) {
-                return all.get((i + 1) % all.size());
-            }
-        }
-        return all.getFirst();
     }
 
     private static double angle(Point centre, Point at) {
@@ -443,7 +383,7 @@ public final class SelectTool implements Tool {
         hover = p.at();
         if (studio.pathsShown() == PathsShown.POINTER) {
             var under = HitTest.under(studio.frame(), p.at(), 3 / p.viewport().zoom());
-            onHover.accept(under.isEmpty() ? null : choices(under).getFirst());
+            onHover.accept(under.isEmpty() ? null : choice.choices(under).getFirst());
         }
         studio.target().setPointed(studio.desk() == Desk.ANIMATE && onHandle(p, studio.frame()) == null ? pathKeys.words(p) : null);
         Element one = studio.selected();
