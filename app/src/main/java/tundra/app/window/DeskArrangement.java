@@ -51,7 +51,7 @@ final class DeskArrangement {
             case ADAPT -> adaptPane();
             case PUBLISH -> publishPane();
         });
-        if (!window.trying && window.studio.desk() != Desk.PUBLISH) {
+        if (!window.tries.trying && window.studio.desk() != Desk.PUBLISH) {
             if (window.tryView.isMade()) {
                 window.tryView.get().stop();
             }
@@ -203,7 +203,7 @@ final class DeskArrangement {
     }
 
     private Node interactPane() {
-        var middle = new BorderPane(window.trying ? window.tryView.get() : canvasPane());
+        var middle = new BorderPane(window.tries.trying ? window.tryView.get() : canvasPane());
         window.log.get().setPrefHeight(190);
         window.log.get().setMaxWidth(Double.MAX_VALUE);
         var bottom = new HBox(window.scripts.get(), window.log.get());

@@ -100,7 +100,6 @@ public final class MainWindow {
     final Lazy<SideBySide> beside;
     final Lazy<LayoutSection> layout;
     final Lazy<BreaksList> breaks;
-    boolean trying;
     final Overlays overlays;
     final WindowKeys keys = new WindowKeys(this);
     final DeskArrangement desks = new DeskArrangement(this);
@@ -110,6 +109,7 @@ public final class MainWindow {
     private void ways() {
         overlays.ways(id -> Platform.runLater(() -> reactions.get().find(id)));
     }
+    final Trying tries = new Trying(this);
 
     /** Makes all that needs no stage yet; may be called on any thread. */
     public MainWindow(Workshop w) {
@@ -146,7 +146,7 @@ public final class MainWindow {
         }
         w.commands.add("make-all", "Make all outputs", "Shortcut+Shift+E", () -> !studio.project().outputs().isEmpty(), this::makeAll);
         ScriptCommands.add(w, this::scripts);
-        ViewCommands.add(w, this::find, this::tryIt, naming::rename, this::fitTime, overlays::trace);
+        ViewCommands.add(w, this::find, tries::tryIt, naming::rename, this::fitTime, overlays::trace);
         outline = new Lazy<>(() -> new OutlinePanel(studio, w.commands));
         left = new Lazy<>(() -> {
             var shelf = new ShelfPanel(studio, w.commands, w.notices, false, w.files.importing::keep);
@@ -174,11 +174,11 @@ public final class MainWindow {
             w.tryIt.onClose(side::close);
             return side;
         });
-        log = new Lazy<>(() -> new LogPanel(w.tryIt, this::goThere));
+        log = new Lazy<>(() -> new LogPanel(w.tryIt, tries::goThere));
         touchBar = new Lazy<>(() -> new TouchBar(studio, w.commands, w.touches));
         scripts = new Lazy<>(() -> new ScriptsPanel(studio));
         rail = new ScrollRail(studio);
-        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), this::leaveTry,
+        tryView = new Lazy<>(() -> new TryView(studio, w.tryIt, w.jobs, () -> ViewCommands.openInBrowser(w), tries::leaveTry,
                 new RunFilm(studio, w.dialogs, w.jobs, w.notices, address -> ViewCommands.open(w, address))::offer));
         tools = new Lazy<>(() -> new ToolCard(w));
         way = new Lazy<>(() -> new WayBar(studio));
@@ -274,11 +274,11 @@ public final class MainWindow {
 
     /** What an empty start shows. */
     public void offerStart() {
-        overlays.start(this::tryIt);
+        overlays.start(tries::tryIt);
     }
 
     boolean isTrying() {
-        return trying;
+        return tries.trying;
     }
 
     DeskArrangement desks() {
@@ -297,7 +297,7 @@ public final class MainWindow {
     /** The page about where the keyboard is, else about the desk. */
     HelpPage helpHere() {
         HelpPage page = layers.getScene() == null ? null : HelpPage.of(layers.getScene().getFocusOwner());
-        return page != null && !page.key().equals("canvas") ? page : HelpPage.byKey(trying ? "try" : switch (studio.desk()) {
+        return page != null && !page.key().equals("canvas") ? page : HelpPage.byKey(tries.trying ? "try" : switch (studio.desk()) {
             case DRAW -> "canvas";
             case ANIMATE -> "timeline";
             case INTERACT -> "reactions";
@@ -312,7 +312,7 @@ public final class MainWindow {
 
     private void changed(Set<Aspect> what) {
         if (what.contains(Aspect.DESK)) {
-            trying = false;
+            tries.trying = false;
             w.tools.take(ToolKind.SELECT);
             desks.arrange();
         }
@@ -348,37 +348,6 @@ public final class MainWindow {
         publish.get().makeAll();
     }
 
-    /** Runs the page where its reactions are seen: beside the sentences, or on the Publish desk where it is anyway. */
-    void tryIt() {
-        w.playback.stop();
-        if (studio.desk() == Desk.PUBLISH) {
-            tryView.get().run();
-            return;
-        }
-        if (studio.desk() != Desk.INTERACT) {
-            studio.setDesk(Desk.INTERACT);
-            javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(this::startTrying));
-        } else {
-            startTrying();
-        }
-    }
-
-    void startTrying() {
-        trying = true;
-        tryView.get().showLeave(true);
-        desks.arrange();
-        tryView.get().run();
-    }
-
-    void leaveTry() {
-        if (studio.desk() == Desk.PUBLISH) {
-            studio.setDesk(Desk.DRAW);
-        } else {
-            trying = false;
-            desks.arrange();
-        }
-    }
-
     void find() {
         if (!layers.getChildren().contains(find.get())) {
             layers.getChildren().add(find.get());
@@ -397,18 +366,6 @@ public final class MainWindow {
 
     private void fitTime() {
         timeline.get().lanes().fit();
-    }
-
-    /** Leaves the page that is tried for the canvas at the moment of a line of its log. */
-    private void goThere(tundra.web.PreviewServer.LogLine l) {
-        if (studio.project().place(l.scene()) != null) {
-            if (trying) {
-                leaveTry();
-            }
-            studio.navigation().showPlace(l.scene());
-            studio.showTimeline(l.timeline());
-            studio.seek(Math.round(l.at() * 1000));
-        }
     }
 
 }

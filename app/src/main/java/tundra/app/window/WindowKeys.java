@@ -160,8 +160,8 @@ final class WindowKeys {
             window.w.tools.take(ToolKind.SELECT);
         } else if (!gaveUp && (window.studio.desk() == Desk.DRAW && window.studio.groups().leave() || window.studio.selection().isEmpty() && window.studio.navigation().goUp())) {
             window.w.canvas.redrawOverlay();
-        } else if (!gaveUp && window.trying) {
-            window.leaveTry();
+        } else if (!gaveUp && window.tries.trying) {
+            window.tries.leaveTry();
         } else if (!gaveUp && !window.studio.keys().isEmpty()) {
             window.studio.selectKeys(List.of());
         } else if (!gaveUp) {

@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import org.w3c.dom.Document;
 import org.w3c.dom.Node;
-import tundra.core.draw.Combine;
 import tundra.core.file.FileProblem;
 import tundra.core.model.Limits;
 import tundra.core.file.Savable;
@@ -32,16 +31,15 @@ public final class SvgReader {
     private static final java.util.regex.Pattern URL = java.util.regex.Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)");
     private static final int ELEMENTS = 50_000;
     private static final int DEPTH = 150;
-    /** Above so many segments an outline is not cut up by exact geometry. */
-    static final int EXACT = 600;
     final Style style = new Style();
-    private final Budget budget = new Budget();
+    final Budget budget = new Budget();
     final Report report = new Report();
     final Map<String, org.w3c.dom.Element> ids;
     final Gradients gradients;
     private final TextReader texts;
     private final PictureSource pictures;
     private final Map<String, Asset> assets = new LinkedHashMap<>();
+    private final ClipReader ofClips = new ClipReader(this);
     private final SvgShapeReader ofShapes = new SvgShapeReader(this);
     Point viewport;
     private int count;
@@ -199,7 +197,7 @@ public final class SvgReader {
         }
         org.w3c.dom.Element clip = reference(css.get("clip-path"));
         if (clip != null && Style.name(clip).equals("clipPath")) {
-            Outline o = clipOutline(clip, ctm, made.box(), 0);
+            Outline o = ofClips.clipOutline(clip, ctm, made.box(), 0);
             if (o == null) {
                 return null;
             }
@@ -348,60 +346,6 @@ public final class SvgReader {
     }
 
     // --- clip paths ---
-
-    private Outline clipOutline(org.w3c.dom.Element clip, Affine ctm, Rect box, int depth) throws FileProblem {
-        Affine m = ctm.times(SvgText.transform(clip.getAttribute("transform")));
-        if (clip.getAttribute("clipPathUnits").equals("objectBoundingBox")) {
-            m = new Affine(box.width(), 0, 0, box.height(), box.x(), box.y());
-        }
-        var parts = new ArrayList<Outline>();
-        clipParts(clip, m, style.of(clip, Map.of()), parts, 0);
-        budget.time();
-        if (parts.isEmpty()) {
-            return null;
-        }
-        Outline all = parts.getFirst();
-        if (parts.size() > 1) {
-            int segments = parts.stream().mapToInt(o -> o.segments().size()).sum();
-            all = segments <= EXACT ? Combine.of(Combine.Operation.UNION, parts)
-                    : new Outline(parts.stream().flatMap(o -> o.contours().stream()).toList());
-        }
-        org.w3c.dom.Element further = reference(clip.getAttribute("clip-path"));
-        if (further != null && further != clip && depth < 4 && all.segments().size() <= EXACT) {
-            Outline o = clipOutline(further, ctm, box, depth + 1);
-            all = o == null ? all : Combine.of(Combine.Operation.INTERSECT, List.of(all, o));
-        }
-        return all.contours().isEmpty() ? null : all;
-    }
-
-    private void clipParts(org.w3c.dom.Element parent, Affine ctm, Map<String, String> parentCss, List<Outline> out, int depth) throws FileProblem {
-        for (Node n = parent.getFirstChild(); n != null && depth < 8; n = n.getNextSibling()) {
-            if (n instanceof org.w3c.dom.Element e) {
-                clipPart(e, ctm, style.of(e, parentCss), out, depth);
-            }
-        }
-    }
-
-    private void clipPart(org.w3c.dom.Element e, Affine outer, Map<String, String> css, List<Outline> out, int depth) throws FileProblem {
-        budget.visit();
-        if ("none".equals(css.get("display"))) {
-            return;
-        }
-        Affine m = outer.times(SvgText.transform(e.getAttribute("transform")));
-        if (Style.name(e).equals("use")) {
-            org.w3c.dom.Element of = SvgXml.href(e).startsWith("#") ? ids.get(SvgXml.href(e).substring(1)) : null;
-            if (of != null && depth < 8) {
-                clipPart(of, m.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, 1, 16), SvgText.length(e.getAttribute("y"), 0, 1, 16))),
-                        style.of(of, css), out, depth + 1);
-            }
-            return;
-        }
-        Outline o = SvgShapes.outline(e, viewport, em(css));
-        if (o != null && !o.contours().isEmpty()) {
-            boolean odd = "evenodd".equals(css.get("clip-rule")) && o.segments().size() <= EXACT;
-            out.add((odd ? Combine.fromEvenOdd(o) : o).through(m));
-        }
-    }
 
     // --- pictures ---
 

@@ -76,7 +76,7 @@ final class SvgShapeReader {
             dashes = new double[0];
         }
         boolean simple = dashes.length <= 2 && unevenness(ctm) <= UNEVEN;
-        if (!simple && own.segments().size() <= SvgReader.EXACT) {
+        if (!simple && own.segments().size() <= ClipReader.EXACT) {
             return outlined(name, own, ctm, css, width, dashes, fill.visible() ? new Element(name, path, look) : null, bounds);
         }
         if (unevenness(ctm) > UNEVEN) {
