@@ -9,6 +9,9 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.library.dependencies.SlicesRuleDefinition;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -77,6 +80,19 @@ class ArchitectureTest {
     @Test
     void noTwoPackagesUseEachOther() {
         SlicesRuleDefinition.slices().matching("tundra.(*).(*)..").should().beFreeOfCycles().check(ALL);
+    }
+
+    /** One idea each. Those named here are longer still, and shall only become shorter. */
+    @Test
+    void filesAreShort() throws Exception {
+        Map<String, Integer> longer = Map.of("Studio.java", 646, "SelectTool.java", 440, "Markup.java", 461, "DetailsPanel.java", 450, "ShelfPanel.java", 404);
+        for (String module : List.of("core", "render", "web", "app")) {
+            try (var all = Files.walk(Path.of("..", module, "src/main/java"))) {
+                for (Path p : all.filter(x -> x.toString().endsWith(".java")).toList()) {
+                    assertThat(Files.readAllLines(p).size()).as(p.toString()).isLessThanOrEqualTo(longer.getOrDefault(p.getFileName().toString(), 400));
+                }
+            }
+        }
     }
 
     /** What is open is changed through {@code Studio.edit} and {@code make}; more than that only by these. */
