@@ -1,5 +1,8 @@
 package tundra.app;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
@@ -11,9 +14,9 @@ public final class Startup {
     private Startup() {}
 
     private static long residentMegabytes() {
-        try (var lines = java.nio.file.Files.lines(java.nio.file.Path.of("/proc/self/status"))) {
+        try (var lines = Files.lines(Path.of("/proc/self/status"))) {
             return lines.filter(l -> l.startsWith("VmRSS")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(-1);
-        } catch (java.io.IOException e) {
+        } catch (IOException e) {
             return -1;
         }
     }

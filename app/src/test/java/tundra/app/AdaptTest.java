@@ -3,22 +3,37 @@ package tundra.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Objects;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuItem;
+import javafx.scene.image.Image;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
+import tundra.app.widget.LightButton;
+import tundra.core.file.Savable;
 import tundra.core.fit.Lens;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
 import tundra.core.model.Layout;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 
 /** Layouts by mouse and keyboard in the real window: made, worked on, handed back, and where a change goes. */
 class AdaptTest extends InWindow {
@@ -254,7 +269,7 @@ class AdaptTest extends InWindow {
         String phone = RealWindow.fx(() -> t.studio.layout().id()), scene = RealWindow.fx(() -> t.studio.place().id());
         makeAMotif();
         assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(phone);
-        assertThat(tundra.core.file.Savable.problem(RealWindow.fx(() -> t.studio.kept()))).isNull();
+        assertThat(Savable.problem(RealWindow.fx(() -> t.studio.kept()))).isNull();
         RealWindow.fx(() -> {
             t.studio.select(List.of(t.studio.board().elements().getFirst().id()));
             return null;
@@ -304,8 +319,8 @@ class AdaptTest extends InWindow {
     void anIntroIsSkippedInALayout() throws Exception {
         String id = first().id();
         RealWindow.fx(() -> {
-            t.studio.edit("Fade", b -> b.mapTimeline(b.main().id(), m -> m.with(id, Properties.OPACITY, new tundra.core.motion.Track<>(List.of(
-                    new tundra.core.motion.Key<>(0, 0.0, tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(1_000_000, 0.8, tundra.core.motion.Easing.LINEAR))))));
+            t.studio.edit("Fade", b -> b.mapTimeline(b.main().id(), m -> m.with(id, Properties.OPACITY, new Track<>(List.of(
+                    new Key<>(0, 0.0, Easing.LINEAR), new Key<>(1_000_000, 0.8, Easing.LINEAR))))));
             return null;
         });
         make("PHONE");
@@ -331,15 +346,15 @@ class AdaptTest extends InWindow {
         String id = first().id();
         select(id);
         double left = 100, right = 640 - 200;
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("tie-unit-left")).getText())).isEqualTo("left 100 px");
+        assertThat(RealWindow.fx(() -> ((LightButton) t.node("tie-unit-left")).getText())).isEqualTo("left 100 px");
         t.click("tie-right");
         t.settle();
         assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("both sides");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("tie-unit-right")).getText())).isEqualTo("right 440 px");
+        assertThat(RealWindow.fx(() -> ((LightButton) t.node("tie-unit-right")).getText())).isEqualTo("right 440 px");
         t.click("tie-unit-right");
         t.settle();
         assertThat(first().rest().get(Properties.RIGHT_IN)).isEqualTo("%");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("tie-unit-right")).getText())).isEqualTo("right 68.8 %");
+        assertThat(RealWindow.fx(() -> ((LightButton) t.node("tie-unit-right")).getText())).isEqualTo("right 68.8 %");
         t.click("tie-left");
         t.settle();
         assertThat(first().rest().get(Properties.TIE_X)).isEqualTo("right");
@@ -401,8 +416,8 @@ class AdaptTest extends InWindow {
         t.until(() -> image(phone) != before);
     }
 
-    private javafx.scene.image.Image image(String face) {
-        return ((javafx.scene.image.ImageView) t.stage.getScene().lookup("#" + face).lookup(".image-view")).getImage();
+    private Image image(String face) {
+        return ((ImageView) t.stage.getScene().lookup("#" + face).lookup(".image-view")).getImage();
     }
 
     @Test
@@ -461,13 +476,13 @@ class AdaptTest extends InWindow {
         assertThat(half).as("only in the layout").isNotEqualTo(base().find(inner).rest().get(Properties.POSITION));
         t.run("motif-up");
         t.settle();
-        tundra.core.geometry.Affine whole = inside(instance);
+        Affine whole = inside(instance);
         RealWindow.fx(() -> {
             t.studio.edit("Smaller", b -> b.withRest(instance, v -> v.with(Properties.SCALE, new Point(0.5, 0.5))));
             return null;
         });
         t.settle();
-        tundra.core.geometry.Affine narrow = inside(instance);
+        Affine narrow = inside(instance);
         assertThat(narrow).isNotEqualTo(whole);
         assertThat(narrow.apply(new Point(1, 0)).minus(narrow.apply(Point.ZERO)).x()).as("as wide as the instance: twice").isEqualTo(wide / Math.round(wide / 2));
         t.run("undo");
@@ -475,7 +490,7 @@ class AdaptTest extends InWindow {
     }
 
     /** Where the first of what an instance shows stands in it. */
-    private tundra.core.geometry.Affine inside(String instance) throws Exception {
+    private Affine inside(String instance) throws Exception {
         return RealWindow.fx(() -> t.studio.frame().find(instance).node().children().getFirst().toParent());
     }
 
@@ -527,14 +542,14 @@ class AdaptTest extends InWindow {
     private void goesBack(String id) throws Exception {
         RealWindow.fx(() -> {
             t.studio.setDesk(Desk.INTERACT);
-            t.studio.edit("React", b -> b.withReactions(List.of(new tundra.core.model.Reaction(id, tundra.core.model.Events.of(tundra.core.model.Events.KEY_PRESSED, "B"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.BACK))))));
+            t.studio.edit("React", b -> b.withReactions(List.of(new Reaction(id, Events.of(Events.KEY_PRESSED, "B"), List.of(Actions.of(Actions.BACK))))));
             return null;
         });
         t.settle();
     }
 
     private static List<String> entries() throws Exception {
-        return RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.scene.control.ContextMenu).flatMap(w -> ((javafx.scene.control.ContextMenu) w).getItems().stream()).map(javafx.scene.control.MenuItem::getId)
-                .filter(java.util.Objects::nonNull).toList());
+        return RealWindow.fx(() -> Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream()).map(MenuItem::getId)
+                .filter(Objects::nonNull).toList());
     }
 }

@@ -5,12 +5,15 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.EditScope;
 import tundra.core.geometry.Point;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
@@ -27,7 +30,7 @@ class AnimateDeskTest extends InWindow {
     @BeforeEach
     void open() throws Exception {
         var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
-                .with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, tundra.core.model.Color.parse("#C8503A")), new Content.Rectangle());
+                .with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, Color.parse("#C8503A")), new Content.Rectangle());
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("box", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(2_000_000, new Point(300, 100), Easing.LINEAR),
                         new Key<>(4_000_000, new Point(300, 200), Easing.LINEAR)))).with("box", Properties.OPACITY,
@@ -63,7 +66,7 @@ class AnimateDeskTest extends InWindow {
         });
         t.settle();
         assertThat(shown()).isEqualTo(new Point(200, 100));
-        var strip = (javafx.scene.control.Label) t.node("consequence");
+        var strip = (Label) t.node("consequence");
         assertThat(strip.getText()).isEqualTo("dragging Box adds a position key here");
         t.keys(KeyCode.DIGIT2);
         assertThat(t.studio.target().scope()).isEqualTo(EditScope.WHOLE_MOVE);
@@ -194,7 +197,7 @@ class AnimateDeskTest extends InWindow {
         // the box is moved by Main: a drag there goes to Main's keys, and the strip says so
         assertThat(t.studio.target().consequence()).endsWith("on Main");
         // its name is asked for where it stands
-        t.until(() -> t.stage.getScene().getFocusOwner() instanceof javafx.scene.control.TextField);
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
         t.keys(KeyCode.ESCAPE);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.timeline().name()).isEqualTo("Main");

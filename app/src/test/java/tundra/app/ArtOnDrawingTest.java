@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -52,7 +53,7 @@ class ArtOnDrawingTest extends InWindow {
 
     private Path picture() throws Exception {
         Path p = folder.resolve("snowflake.png");
-        javax.imageio.ImageIO.write(new BufferedImage(24, 24, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
+        ImageIO.write(new BufferedImage(24, 24, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
         return p;
     }
 

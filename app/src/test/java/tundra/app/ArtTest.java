@@ -6,23 +6,32 @@ import static org.assertj.core.api.Assertions.within;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tundra.app.tool.ToolKind;
 import tundra.app.widget.LightLabel;
+import tundra.core.file.GplPalette;
+import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
+import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
+import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.web.PageCompiler;
 
 /** Art from outside, tracing, the clipboard, words typed on the canvas and groups in the outline, in a real window. */
 class ArtTest extends InWindow {
@@ -58,7 +67,7 @@ class ArtTest extends InWindow {
         t.until(() -> !t.w.jobs.busy());
         t.settle();
         assertThat(all()).isEmpty();
-        assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("bad.svg").contains("Nothing was changed");
+        assertThat(((Label) t.node("notice")).getText()).contains("bad.svg").contains("Nothing was changed");
     }
 
     @Test
@@ -105,7 +114,7 @@ class ArtTest extends InWindow {
         g.setColor(new java.awt.Color(0xFFE39A));
         g.fillOval(40, 20, 40, 40);
         Path file = folder.resolve("moon.png");
-        javax.imageio.ImageIO.write(image, "png", file.toFile());
+        ImageIO.write(image, "png", file.toFile());
         t.fileToOpen = file;
         t.run("bring-in");
         t.until(() -> all().size() == 1);
@@ -158,7 +167,7 @@ class ArtTest extends InWindow {
         assertThat(t.w.typing.active()).isFalse();
         // a letter is a tool again
         t.keys(KeyCode.R);
-        assertThat(t.w.tools.kind()).isEqualTo(tundra.app.tool.ToolKind.RECTANGLE);
+        assertThat(t.w.tools.kind()).isEqualTo(ToolKind.RECTANGLE);
         t.keys(KeyCode.S);
         t.doubleClick(t.canvas(204, 150));
         assertThat(t.w.typing.active()).isTrue();
@@ -179,11 +188,11 @@ class ArtTest extends InWindow {
         t.fileToSave = folder.resolve("out.gpl");
         t.run("write-swatches");
         t.until(() -> Files.exists(folder.resolve("out.gpl")) && !t.w.jobs.busy());
-        assertThat(tundra.core.file.GplPalette.read(Files.readString(folder.resolve("out.gpl")))).isEqualTo(t.studio.project().swatches());
+        assertThat(GplPalette.read(Files.readString(folder.resolve("out.gpl")))).isEqualTo(t.studio.project().swatches());
         t.fileToOpen = Files.writeString(folder.resolve("bad.gpl"), "no palette");
         t.run("read-swatches");
         t.settle();
-        assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("bad.gpl").contains("Nothing was changed");
+        assertThat(((Label) t.node("notice")).getText()).contains("bad.gpl").contains("Nothing was changed");
         assertThat(t.studio.project().swatches()).hasSize(2);
         // a click on a swatch paints what is selected
         t.keys(KeyCode.R);
@@ -217,16 +226,16 @@ class ArtTest extends InWindow {
         t.fileToSave = folder.resolve("fonts.tundra");
         t.run("save");
         t.until(() -> Files.exists(folder.resolve("fonts.tundra")) && !t.w.jobs.busy());
-        var again = tundra.core.file.ProjectFile.read(folder.resolve("fonts.tundra"));
-        assertThat(again.assets().values()).extracting(tundra.core.model.Asset::mediaType).containsExactly("font/ttf", "audio/wav");
-        var fonts = tundra.render.Fonts.of(again.assets());
-        var page = new tundra.web.PageCompiler(fonts, fonts, new PictureSheets()).compile(again, null);
+        var again = ProjectFile.read(folder.resolve("fonts.tundra"));
+        assertThat(again.assets().values()).extracting(Asset::mediaType).containsExactly("font/ttf", "audio/wav");
+        var fonts = Fonts.of(again.assets());
+        var page = new PageCompiler(fonts, fonts, new PictureSheets()).compile(again, null);
         assertThat(page.files().get("fonts/Tundra-400.ttf").bytes()).isEqualTo(OwnFont.bytes());
         // broken ones change nothing
-        t.fileToOpen = Files.write(folder.resolve("cut.ttf"), java.util.Arrays.copyOf(OwnFont.bytes(), 400));
+        t.fileToOpen = Files.write(folder.resolve("cut.ttf"), Arrays.copyOf(OwnFont.bytes(), 400));
         t.run("bring-in");
         t.settle();
-        assertThat(((javafx.scene.control.Label) t.node("notice")).getText()).contains("cut.ttf").contains("Nothing was changed");
+        assertThat(((Label) t.node("notice")).getText()).contains("cut.ttf").contains("Nothing was changed");
         assertThat(t.studio.project().assets()).hasSize(2);
         while (t.studio.history().undoName() != null) {
             t.run("undo");
@@ -315,7 +324,7 @@ class ArtTest extends InWindow {
         RealWindow.fx(() -> {
             t.w.files.importing.bringIn(List.of(file));
             t.w.notices.applyCss();
-            ((javafx.scene.control.Button) t.w.notices.lookup("#notice-cancel")).fire();
+            ((Button) t.w.notices.lookup("#notice-cancel")).fire();
             return null;
         });
         t.settle();

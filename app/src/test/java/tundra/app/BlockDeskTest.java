@@ -3,6 +3,7 @@ package tundra.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
+import java.io.RandomAccessFile;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -13,6 +14,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
@@ -49,7 +51,7 @@ class BlockDeskTest extends InWindow {
 
     private Path picture(String name, int w, int h) throws Exception {
         Path p = folder.resolve(name);
-        javax.imageio.ImageIO.write(new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
+        ImageIO.write(new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
         return p;
     }
 
@@ -203,7 +205,7 @@ class BlockDeskTest extends InWindow {
         Files.writeString(page.resolve("index.html"), "<p>here");
         Files.createSymbolicLink(page.resolve("out.html"), none);
         Path large = folder.resolve("large.geojson");
-        try (var out = new java.io.RandomAccessFile(large.toFile(), "rw")) {
+        try (var out = new RandomAccessFile(large.toFile(), "rw")) {
             out.setLength(100L << 20);
         }
         for (var x : List.of(List.of(broken, "damaged"), List.of(large, "24 MB is the most"), List.of(none, "no point, line or area"), List.of(words, "WebVTT"), List.of(page, "leads out of the folder"))) {

@@ -21,6 +21,8 @@ import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
+import tundra.samples.OpenNight;
 
 /** Drawn, placed, sized and keyed without a mouse; panels folded; every control says what it is. */
 class ByKeyboardTest extends InWindow {
@@ -28,7 +30,7 @@ class ByKeyboardTest extends InWindow {
         return t.studio.board();
     }
 
-    private <T> T value(tundra.core.model.Property<T> p) {
+    private <T> T value(Property<T> p) {
         return t.studio.target().valueAt(t.studio.selection().iterator().next(), p);
     }
 
@@ -113,7 +115,7 @@ class ByKeyboardTest extends InWindow {
     @Test
     void everyControlOfEveryDeskSaysWhatItIs() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.open(tundra.samples.OpenNight.project(), null);
+            t.studio.open(OpenNight.project(), null);
             t.studio.select(List.of(t.studio.board().elements().getLast().id()));
             return null;
         });

@@ -2,10 +2,15 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.github.humbleui.skija.Bitmap;
+import io.github.humbleui.skija.Surface;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.scene.image.ImageView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -30,15 +35,15 @@ class CanvasPictureTest extends InWindow {
     /** What the canvas should show now, painted once by a painter of its own. */
     private int[] wanted() throws Exception {
         return RealWindow.fx(() -> {
-            var view = (javafx.scene.image.ImageView) t.w.canvas.getChildrenUnmodifiable().getFirst();
+            var view = (ImageView) t.w.canvas.getChildrenUnmodifiable().getFirst();
             int w = (int) view.getImage().getWidth(), h = (int) view.getImage().getHeight();
             var v = t.w.canvas.viewport();
-            try (var painter = new Painter(); var store = new StillStore(painter); var s = io.github.humbleui.skija.Surface.makeRasterN32Premul(w, h)) {
+            try (var painter = new Painter(); var store = new StillStore(painter); var s = Surface.makeRasterN32Premul(w, h)) {
                 painter.use(t.studio.project().assets());
                 s.getCanvas().clear(0xFFC9D3CF);
                 store.paint(s.getCanvas(), t.studio.frame(), v.zoom(), v.origin().x(), v.origin().y(), w, h, false);
-                try (var image = s.makeImageSnapshot(); var bitmap = io.github.humbleui.skija.Bitmap.makeFromImage(image)) {
-                    var bytes = java.nio.ByteBuffer.wrap(bitmap.readPixels()).order(java.nio.ByteOrder.LITTLE_ENDIAN).asIntBuffer();
+                try (var image = s.makeImageSnapshot(); var bitmap = Bitmap.makeFromImage(image)) {
+                    var bytes = ByteBuffer.wrap(bitmap.readPixels()).order(ByteOrder.LITTLE_ENDIAN).asIntBuffer();
                     int[] out = new int[w * h];
                     bytes.get(out);
                     return out;
@@ -50,7 +55,7 @@ class CanvasPictureTest extends InWindow {
     /** The part of the canvas's pixels that differ plainly. */
     private double differing(int[] a, int[] b) throws Exception {
         var v = RealWindow.fx(() -> t.w.canvas.viewport());
-        int w = RealWindow.fx(() -> (int) ((javafx.scene.image.ImageView) t.w.canvas.getChildrenUnmodifiable().getFirst()).getImage().getWidth());
+        int w = RealWindow.fx(() -> (int) ((ImageView) t.w.canvas.getChildrenUnmodifiable().getFirst()).getImage().getWidth());
         Point size = t.studio.board().size(), from = v.toView(Point.ZERO), to = v.toView(size);
         int off = 0, all = 0;
         for (int i = 0; i < a.length; i++) {

@@ -13,7 +13,9 @@ import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.logging.Level;
 import javafx.scene.control.Button;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -327,14 +329,14 @@ class CommandContextsTest extends InWindow {
             options.addArguments("--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
                     "--disable-component-update", "--disable-sync", "--user-data-dir=" + Files.createTempDirectory("tundra-chromium"));
             var logs = new LoggingPreferences();
-            logs.enable(LogType.BROWSER, java.util.logging.Level.SEVERE);
+            logs.enable(LogType.BROWSER, Level.SEVERE);
             options.setCapability(ChromeOptions.LOGGING_PREFS, logs);
             browser = new ChromeDriver(new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).usingAnyFreePort().build(), options);
         }
         return browser;
     }
 
-    @org.junit.jupiter.api.AfterEach
+    @AfterEach
     void closeBrowser() {
         if (browser != null) {
             browser.quit();

@@ -3,20 +3,32 @@ package tundra.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.app.cli.CommandLine;
+import tundra.app.job.Troubles;
+import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
 import tundra.core.file.ProjectFile;
+import tundra.core.fit.Layouts;
+import tundra.core.fit.Lens;
+import tundra.core.geometry.Point;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
+import tundra.core.model.Tree;
+import tundra.render.VideoReader;
 import tundra.samples.Buttons;
 import tundra.samples.DrawnMark;
 import tundra.samples.FrostGlass;
@@ -102,10 +114,10 @@ class CommandLineTest {
         }
         assertThat(frames).isEqualTo(20);
         assertThat(run("sheet", HOP, "--flipbook", "Hare", "--series", folder.resolve("series").toString())).isZero();
-        var sheet = javax.imageio.ImageIO.read(png.toFile());
+        var sheet = ImageIO.read(png.toFile());
         for (int i = 0; i < 20; i++) {
             var d = json.get("drawings").get(i);
-            var one = javax.imageio.ImageIO.read(folder.resolve(String.format("series/hare-%03d.png", i + 1)).toFile());
+            var one = ImageIO.read(folder.resolve(String.format("series/hare-%03d.png", i + 1)).toFile());
             assertThat(one.getWidth()).isEqualTo(d.get("width").asInt());
             int inked = 0;
             double squares = 0;
@@ -148,8 +160,8 @@ class CommandLineTest {
         assertThat(Files.readString(svg)).contains("<title>Station</title>").contains("linearGradient").contains("Open Night");
         assertThat(run("import", svg.toString(), "--to", back.toString())).isZero();
         var p = ProjectFile.read(back);
-        assertThat(p.scenes().getFirst().board().size()).isEqualTo(new tundra.core.geometry.Point(1280, 640));
-        assertThat(tundra.core.model.Tree.ids(p.scenes().getFirst().board().elements())).hasSizeGreaterThan(60);
+        assertThat(p.scenes().getFirst().board().size()).isEqualTo(new Point(1280, 640));
+        assertThat(Tree.ids(p.scenes().getFirst().board().elements())).hasSizeGreaterThan(60);
         fails("is there already", "import", svg.toString(), "--to", back.toString());
         fails("can't be brought in", "import", DEMO, "--to", folder.resolve("no.tundra").toString());
         assertThat(folder.resolve("no.tundra")).doesNotExist();
@@ -160,11 +172,11 @@ class CommandLineTest {
     void stillWritesAPictureOfTheAskedSize() throws Exception {
         Path png = folder.resolve("a.png");
         assertThat(run("still", DEMO, "--at", "1.5", "--size", "320x160", "--to", png.toString())).isZero();
-        var image = javax.imageio.ImageIO.read(png.toFile());
+        var image = ImageIO.read(png.toFile());
         assertThat(image.getWidth()).isEqualTo(320);
         assertThat(image.getHeight()).isEqualTo(160);
         assertThat(run("still", DEMO, "--scene", "arrival", "--at", "0", "--to", png.toString())).isZero();
-        assertThat(javax.imageio.ImageIO.read(png.toFile()).getWidth()).isEqualTo(1280);
+        assertThat(ImageIO.read(png.toFile()).getWidth()).isEqualTo(1280);
     }
 
     @Test
@@ -173,11 +185,11 @@ class CommandLineTest {
         String scene = demo.scenes().getFirst().id(), first = demo.scenes().getFirst().board().elements().getFirst().id();
         Path piece = folder.resolve("piece.tundra"), png = folder.resolve("a.png");
         ProjectFile.write(demo.mapBoard(scene, b -> {
-            var low = tundra.core.fit.Layouts.add(tundra.core.fit.Lens.base(b), "Low", 900, 1200, new tundra.core.geometry.Point(1000, 300), null);
-            return tundra.core.fit.Lens.put(low, low.layouts().getFirst().id(), tundra.core.edit.Arrange.delete(tundra.core.fit.Lens.get(low, low.layouts().getFirst().id()), java.util.Set.of(first)), tundra.core.fit.Lens.Scope.ONLY_HERE);
+            var low = Layouts.add(Lens.base(b), "Low", 900, 1200, new Point(1000, 300), null);
+            return Lens.put(low, low.layouts().getFirst().id(), Arrange.delete(Lens.get(low, low.layouts().getFirst().id()), Set.of(first)), Lens.Scope.ONLY_HERE);
         }), piece);
         assertThat(run("still", piece.toString(), "--layout", "low", "--to", png.toString())).isZero();
-        var image = javax.imageio.ImageIO.read(png.toFile());
+        var image = ImageIO.read(png.toFile());
         assertThat(List.of(image.getWidth(), image.getHeight())).containsExactly(1000, 300);
         // the layout of that width, at any size between
         Path svg = folder.resolve("a.svg");
@@ -289,12 +301,12 @@ class CommandLineTest {
         Path film = folder.resolve("night.webm");
         assertThat(run("film", DEMO, "--width", "320", "--from", "1", "--until", "1.5", "--times", "2", "--quality", "small", "--to", film.toString())).as(err).isZero();
         assertThat(out).contains("24 pictures");
-        var made = tundra.render.VideoReader.read(film);
+        var made = VideoReader.read(film);
         assertThat(List.of(made.width(), made.height())).containsExactly(320, 160);
         assertThat(made.duration()).isBetween(960_000L, 1_040_000L);
         Path loop = folder.resolve("hop.png");
         assertThat(run("loop", HOP, "--width", "200", "--clear", "--back", "--to", loop.toString())).as(err).isZero();
-        assertThat(javax.imageio.ImageIO.read(loop.toFile()).getWidth()).isEqualTo(200);
+        assertThat(ImageIO.read(loop.toFile()).getWidth()).isEqualTo(200);
         fails("doesn't end as a film does; there is MP4, WebM, WebM AV1", "film", DEMO, "--to", folder.resolve("a.avi").toString());
         fails("--rate is a number from 0 to 120", "film", DEMO, "--rate", "fast", "--to", film.toString());
         fails("is one of good, small, best", "film", DEMO, "--quality", "no", "--to", film.toString());
@@ -303,7 +315,7 @@ class CommandLineTest {
         Path words = Files.writeString(folder.resolve("words.gif"), "words");
         fails("is not a GIF picture; it was left as it is", "loop", HOP, "--to", words.toString());
         assertThat(words).hasContent("words");
-        assertThat(tundra.render.VideoReader.read(film).hash()).isEqualTo(made.hash());
+        assertThat(VideoReader.read(film).hash()).isEqualTo(made.hash());
     }
 
     @Test
@@ -318,7 +330,7 @@ class CommandLineTest {
         assertThat(run("new", project.toString(), "--size", "100x50")).isZero();
         fails("write over it with --force", "new", project.toString(), "--size", "200x50");
         assertThat(run("new", project.toString(), "--size", "200x50", "--force")).isZero();
-        assertThat(tundra.core.file.ProjectFile.read(project).scenes().getFirst().board().size().x()).isEqualTo(200);
+        assertThat(ProjectFile.read(project).scenes().getFirst().board().size().x()).isEqualTo(200);
         // somebody else's page too
         Path page = Files.createDirectories(folder.resolve("others"));
         Files.writeString(page.resolve("index.html"), "<h1>mine</h1>");
@@ -328,9 +340,9 @@ class CommandLineTest {
 
     @Test
     void whatTheSystemForbidsIsSaidInASentence() {
-        assertThat(tundra.app.job.Troubles.sentence(new java.nio.file.AccessDeniedException("/x/a.png"))).isEqualTo("You may not write to “a.png”. Nothing was changed.");
-        assertThat(tundra.app.job.Troubles.sentence(new java.nio.file.FileSystemException("/x/a.png", null, "No space left on device"))).isEqualTo("There is no room left on the disk for “a.png”. Nothing was changed.");
-        assertThat(tundra.app.job.Troubles.sentence(new java.io.IOException("No space left on device"))).isEqualTo("There is no room left on the disk. Nothing was changed.");
+        assertThat(Troubles.sentence(new AccessDeniedException("/x/a.png"))).isEqualTo("You may not write to “a.png”. Nothing was changed.");
+        assertThat(Troubles.sentence(new FileSystemException("/x/a.png", null, "No space left on device"))).isEqualTo("There is no room left on the disk for “a.png”. Nothing was changed.");
+        assertThat(Troubles.sentence(new IOException("No space left on device"))).isEqualTo("There is no room left on the disk. Nothing was changed.");
     }
 
     @Test

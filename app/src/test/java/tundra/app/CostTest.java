@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
+import javafx.scene.input.KeyCode;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -20,6 +21,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -43,7 +45,7 @@ class CostTest extends InWindow {
     static Project piece(int n) {
         var elements = new ArrayList<Element>();
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of());
-        var tracks = new LinkedHashMap<String, Map<tundra.core.model.Property<?>, Track<?>>>();
+        var tracks = new LinkedHashMap<String, Map<Property<?>, Track<?>>>();
         for (int i = 0; i < n; i++) {
             Point at = new Point(10 + 12 * (i % 100), 10 + 12 * (i / 100.0));
             Element e = box("e" + i, at);
@@ -156,7 +158,7 @@ class CostTest extends InWindow {
                     switch (tool) {
                         case "find" -> RealWindow.fx(() -> t.w.commands.find("ro"));
                         case "drag" -> t.drag(t.canvas(15, 15), t.canvas(45, 35));
-                        case "arrow key" -> t.keys(javafx.scene.input.KeyCode.RIGHT);
+                        case "arrow key" -> t.keys(KeyCode.RIGHT);
                         default -> t.drag(t.canvas(1275, 1275), t.canvas(600, 5));
                     }
                     t.settle();

@@ -11,11 +11,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -29,6 +31,7 @@ import tundra.core.file.GplPalette;
 import tundra.core.file.ProjectFile;
 import tundra.core.file.RunFile;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Project;
 import tundra.core.model.Swatch;
@@ -57,7 +60,7 @@ class DamagedArtTest {
             """;
     @TempDir
     private Path folder;
-    private final Project open = Project.empty("Open", new tundra.core.geometry.Point(200, 150), 24);
+    private final Project open = Project.empty("Open", new Point(200, 150), 24);
 
     private interface Reading {
         /** The piece that comes of it; null where nothing is shown. */
@@ -125,7 +128,7 @@ class DamagedArtTest {
                     whole++;
                 } catch (TimeoutException e) {
                     throw new AssertionError(name + ", seed " + seed + " takes longer than " + SECONDS + " s");
-                } catch (java.util.concurrent.ExecutionException e) {
+                } catch (ExecutionException e) {
                     String words = e.getCause().getMessage();
                     refused++;
                     if (!(e.getCause() instanceof IOException || e.getCause() instanceof IllegalArgumentException) || words == null || words.contains("\n") || words.contains("Exception")) {
@@ -146,7 +149,7 @@ class DamagedArtTest {
         }
         switch (r.nextInt(5)) {
             case 0 -> {
-                return java.util.Arrays.copyOf(b, r.nextInt(b.length));
+                return Arrays.copyOf(b, r.nextInt(b.length));
             }
             case 1 -> {
                 // a stretch of it twice

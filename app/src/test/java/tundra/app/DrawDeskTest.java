@@ -10,8 +10,11 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.ListCell;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tundra.app.job.Dialogs;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.LightLabel;
 import tundra.core.geometry.Point;
@@ -163,7 +166,7 @@ class DrawDeskTest extends InWindow {
         draw(KeyCode.R, 200, 200, 320, 280);
         Point between = t.canvas(260, 200).minus(new Point(0, 12));
         // spruce: green over red; black or grey are neither
-        javafx.scene.paint.Color c = t.pixel(between);
+        Color c = t.pixel(between);
         assertThat(c.getGreen() - c.getRed()).as("%s", c).isGreaterThan(0.15);
     }
 
@@ -291,7 +294,7 @@ class DrawDeskTest extends InWindow {
     void picturesComeInAndBadOnesChangeNothing() throws Exception {
         var image = new BufferedImage(1000, 500, BufferedImage.TYPE_INT_RGB);
         Path good = folder.resolve("ridge.png"), bad = folder.resolve("bad.png");
-        javax.imageio.ImageIO.write(image, "png", good.toFile());
+        ImageIO.write(image, "png", good.toFile());
         Files.write(bad, new byte[] {1, 2, 3});
         t.fileToOpen = good;
         t.keys(KeyCode.CONTROL, KeyCode.I);
@@ -308,7 +311,7 @@ class DrawDeskTest extends InWindow {
         Path broken = folder.resolve("broken.tundra");
         Files.write(broken, new byte[] {'P', 'K', 3, 4, 0});
         t.fileToOpen = broken;
-        t.unsavedAnswer = tundra.app.job.Dialogs.Unsaved.DISCARD;
+        t.unsavedAnswer = Dialogs.Unsaved.DISCARD;
         t.keys(KeyCode.CONTROL, KeyCode.O);
         t.settle();
         assertThat(t.w.notices.told()).startsWith("“broken.tundra” can't be opened");

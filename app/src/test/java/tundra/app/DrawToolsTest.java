@@ -7,6 +7,8 @@ import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.app.tool.ToolKind;
+import tundra.app.tool.ToolOptions;
+import tundra.core.edit.Arrange;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -23,7 +25,7 @@ class DrawToolsTest extends InWindow {
     private Element add(String name, Content content, Rect r, Values look) throws Exception {
         var e = new Element(name, content, look.with(Properties.POSITION, r.centre()).with(Properties.SIZE, new Point(r.width(), r.height())));
         RealWindow.fx(() -> {
-            t.studio.edit("Add " + name, b -> tundra.core.edit.Arrange.add(b, e));
+            t.studio.edit("Add " + name, b -> Arrange.add(b, e));
             t.studio.select(List.of(e.id()));
             return null;
         });
@@ -412,7 +414,7 @@ class DrawToolsTest extends InWindow {
         Rect ra = RealWindow.fx(() -> t.studio.frame().find(t.studio.board().elements().get(0).id()).bounds());
         Rect rb = RealWindow.fx(() -> t.studio.frame().find(b.id()).bounds()), rc = RealWindow.fx(() -> t.studio.frame().find(c.id()).bounds());
         assertThat(rb.x() - ra.right()).isCloseTo(rc.x() - rb.right(), within(1e-6));
-        RealWindow.fx(() -> t.w.options.alignTo = tundra.app.tool.ToolOptions.AlignTo.LAST);
+        RealWindow.fx(() -> t.w.options.alignTo = ToolOptions.AlignTo.LAST);
         t.run("match-width");
         assertThat(now(b).rest().get(Properties.SIZE).x()).isEqualTo(30);
         t.run("undo");

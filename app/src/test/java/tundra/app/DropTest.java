@@ -15,6 +15,7 @@ import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 import javafx.stage.Stage;
 import javafx.stage.StageStyle;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.geometry.Point;
@@ -28,7 +29,7 @@ class DropTest extends InWindow {
 
     private Path picture() throws Exception {
         Path p = folder.resolve("flag.png");
-        javax.imageio.ImageIO.write(new BufferedImage(40, 20, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
+        ImageIO.write(new BufferedImage(40, 20, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
         return p;
     }
 

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tundra.app.studio.Desk;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.edit.EditScope;
 import tundra.core.geometry.Point;
@@ -150,7 +152,7 @@ class EditsByHandTest extends InWindow {
     @Test
     void theRowOfWhatIsSelectedComesIntoSight() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("x", b -> b.withElements(java.util.stream.IntStream.range(0, 40).mapToObj(i -> box("e" + i, 10 * i, 20)).toList()));
+            t.studio.edit("x", b -> b.withElements(IntStream.range(0, 40).mapToObj(i -> box("e" + i, 10 * i, 20)).toList()));
             return null;
         });
         t.settle();
@@ -172,7 +174,7 @@ class EditsByHandTest extends InWindow {
         t.type("Kite");
         t.keys(KeyCode.ENTER);
         t.until(() -> t.studio.board().find("box").name().equals("Kite"));
-        assertThat(RealWindow.fx(t.studio::desk)).isEqualTo(tundra.app.studio.Desk.ANIMATE);
+        assertThat(RealWindow.fx(t.studio::desk)).isEqualTo(Desk.ANIMATE);
         t.keys(KeyCode.F2);
         t.untilTyping();
         t.type("Nothing");

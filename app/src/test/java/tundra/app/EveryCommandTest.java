@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
+import javafx.scene.control.Button;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
@@ -138,7 +139,7 @@ class EveryCommandTest extends InWindow {
 
     private void leavePanels() throws Exception {
         RealWindow.fx(() -> {
-            if (t.stage.getScene().lookup("#checks-close") instanceof javafx.scene.control.Button b) {
+            if (t.stage.getScene().lookup("#checks-close") instanceof Button b) {
                 b.fire();
             }
             return null;

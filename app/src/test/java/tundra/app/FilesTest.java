@@ -5,16 +5,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.job.Dialogs;
 import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Point;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Scene;
 
 /** Files in the real window: saving, failing to, recent ones, drops, and publishing where it may not. */
 class FilesTest {
@@ -57,7 +62,7 @@ class FilesTest {
     void savingOnTheWayOutGoesOnOnlyWhenItWorked() throws Exception {
         t.unsavedAnswer = Dialogs.Unsaved.SAVE;
         t.fileToSave = folder.resolve("nowhere/piece.tundra");
-        t.newPiece = new Dialogs.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
+        t.newPiece = new Dialogs.NewPiece(new Point(10, 10), 12);
         Project mine = t.studio.project();
         t.keys(KeyCode.CONTROL, KeyCode.N);
         t.settle();
@@ -83,7 +88,7 @@ class FilesTest {
     @Test
     void recentFilesAreFoundByName() throws Exception {
         save(folder.resolve("lantern.tundra"));
-        t.newPiece = new Dialogs.NewPiece(new tundra.core.geometry.Point(10, 10), 12);
+        t.newPiece = new Dialogs.NewPiece(new Point(10, 10), 12);
         t.keys(KeyCode.CONTROL, KeyCode.N);
         t.keys(KeyCode.CONTROL, KeyCode.K);
         t.type("lantern");
@@ -94,10 +99,10 @@ class FilesTest {
 
     @Test
     void droppedPicturesComeInTogetherAndABadOneStopsAll() throws Exception {
-        var files = new java.util.ArrayList<Path>();
+        var files = new ArrayList<Path>();
         for (int i = 0; i < 2; i++) {
             Path p = folder.resolve("dot" + i + ".png");
-            javax.imageio.ImageIO.write(new BufferedImage(8 + i, 8, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
+            ImageIO.write(new BufferedImage(8 + i, 8, BufferedImage.TYPE_INT_RGB), "png", p.toFile());
             files.add(p);
         }
         t.fx(() -> {
@@ -144,8 +149,8 @@ class FilesTest {
     void undoShowsTheSceneWhereTheChangeWas() throws Exception {
         RealWindow.fx(() -> {
             var p = t.studio.project();
-            var other = new tundra.core.model.Scene("other", "Other", p.scenes().getFirst().board().withElements(java.util.List.of()));
-            t.studio.open(p.withScenes(java.util.List.of(p.scenes().getFirst(), other)), null);
+            var other = new Scene("other", "Other", p.scenes().getFirst().board().withElements(List.of()));
+            t.studio.open(p.withScenes(List.of(p.scenes().getFirst(), other)), null);
             t.studio.navigation().showPlace("other");
             return null;
         });
@@ -202,7 +207,7 @@ class FilesTest {
         RealWindow.fx(() -> {
             // another piece is opened in the same turn in which the save is begun
             t.w.commands.run("save-as");
-            t.studio.open(Project.empty("Other", new tundra.core.geometry.Point(50, 50), 12), null);
+            t.studio.open(Project.empty("Other", new Point(50, 50), 12), null);
             return null;
         });
         t.until(() -> !t.w.jobs.busy());
@@ -214,7 +219,7 @@ class FilesTest {
     @Test
     void whatWasMadeWhileAnotherPieceWasReadIsAskedAbout() throws Exception {
         save(folder.resolve("mine.tundra"));
-        Project other = Project.empty("Other", new tundra.core.geometry.Point(50, 50), 12);
+        Project other = Project.empty("Other", new Point(50, 50), 12);
         ProjectFile.write(other, folder.resolve("other.tundra"));
         t.unsavedAnswer = Dialogs.Unsaved.CANCEL;
         RealWindow.fx(() -> {
@@ -243,10 +248,10 @@ class FilesTest {
             RealWindow.fx(() -> {
                 if (n % 3 == 0) {
                     var drag = new Object();
-                    t.studio.again("Drag", drag, b -> b.mapElement(inner, e -> e.with(tundra.core.model.Properties.OPACITY, 0.3 + n / 1000.0)));
+                    t.studio.again("Drag", drag, b -> b.mapElement(inner, e -> e.with(Properties.OPACITY, 0.3 + n / 1000.0)));
                     t.studio.cancel(drag);
                 } else {
-                    t.studio.edit("Fade", b -> b.mapElement(n % 3 == 1 ? inner : group, e -> e.with(tundra.core.model.Properties.OPACITY, 0.3 + n / 1000.0)));
+                    t.studio.edit("Fade", b -> b.mapElement(n % 3 == 1 ? inner : group, e -> e.with(Properties.OPACITY, 0.3 + n / 1000.0)));
                     t.studio.history().undo();
                 }
                 return null;
@@ -260,7 +265,7 @@ class FilesTest {
     @Test
     void onlyWhatIsThereIsSelected() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.select(java.util.List.of("nobody", t.studio.board().elements().getFirst().id()));
+            t.studio.select(List.of("nobody", t.studio.board().elements().getFirst().id()));
             return null;
         });
         t.settle();

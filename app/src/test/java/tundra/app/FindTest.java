@@ -2,6 +2,8 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.lang.reflect.Field;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
@@ -11,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
+import tundra.app.studio.Desk;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
@@ -106,7 +109,7 @@ class FindTest extends InWindow {
         t.keys(KeyCode.R);
         t.drag(t.canvas(100, 100), t.canvas(200, 160));
         RealWindow.fx(() -> {
-            t.studio.setDesk(tundra.app.studio.Desk.INTERACT);
+            t.studio.setDesk(Desk.INTERACT);
             t.studio.select(List.of());
             return null;
         });
@@ -139,7 +142,7 @@ class FindTest extends InWindow {
 
     @Test
     void everyCommandThatSomethingCallsIsThere() throws Exception {
-        for (java.lang.reflect.Field f : CommandIds.class.getFields()) {
+        for (Field f : CommandIds.class.getFields()) {
             String id = (String) f.get(null);
             boolean one = t.w.commands.all().stream().anyMatch(c -> id.endsWith("-") ? c.id().startsWith(id) : c.id().equals(id));
             assertThat(one).as(id).isTrue();
@@ -150,7 +153,7 @@ class FindTest extends InWindow {
     void whatPeopleTypeFindsWhatTheyMean() throws Exception {
         var track = new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 100), Easing.LINEAR)));
         animate(new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("box", Properties.POSITION, track), box("box", "Kite", 200), box("two", "Sail", 400));
-        var wrong = new java.util.ArrayList<String>();
+        var wrong = new ArrayList<String>();
         int[] asked = new int[1];
         RealWindow.fx(() -> {
             for (String line : TYPED.strip().split(";\\s*")) {

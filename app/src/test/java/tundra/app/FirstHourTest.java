@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.command.Command;
@@ -17,6 +19,7 @@ import tundra.app.start.Sample;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
@@ -98,9 +101,9 @@ class FirstHourTest extends InWindow {
         t.keys(KeyCode.F1);
         t.until(() -> t.label("help-title").equals("The timeline"));
         on(() -> ((TextField) t.stage.getScene().lookup("#help-query")).setText("bead rotor nothing"));
-        t.until(() -> t.stage.getScene().lookup("#help").lookupAll("*").stream().anyMatch(n -> n instanceof javafx.scene.text.Text x && x.getText().equals("No page holds these words.")));
+        t.until(() -> t.stage.getScene().lookup("#help").lookupAll("*").stream().anyMatch(n -> n instanceof Text x && x.getText().equals("No page holds these words.")));
         on(() -> ((TextField) t.stage.getScene().lookup("#help-query")).setText("onion"));
-        t.until(() -> t.stage.getScene().lookup("#help").lookupAll(".hyperlink").stream().anyMatch(n -> ((javafx.scene.control.Hyperlink) n).getText().equals("Flipbooks")));
+        t.until(() -> t.stage.getScene().lookup("#help").lookupAll(".hyperlink").stream().anyMatch(n -> ((Hyperlink) n).getText().equals("Flipbooks")));
         // and it is found by name
         assertThat(t.w.commands.find("help flipbooks").commands().getFirst().name().get()).isEqualTo("Help: Flipbooks");
     }
@@ -117,7 +120,7 @@ class FirstHourTest extends InWindow {
         t.drag(t.canvas(100, 100), t.canvas(200, 200));
         t.until(() -> t.label("lesson-head").matches(".* [12] of 8"));
         String sun = t.studio.selection().iterator().next();
-        on(() -> t.studio.edit("Colour", b -> b.mapElement(sun, e -> e.with(Properties.FILL, tundra.core.model.Color.parse("#DB7A22")))));
+        on(() -> t.studio.edit("Colour", b -> b.mapElement(sun, e -> e.with(Properties.FILL, Color.parse("#DB7A22")))));
         t.until(() -> t.label("lesson-head").endsWith("2 of 8"));
         t.keys(KeyCode.ALT, KeyCode.DIGIT2);
         t.until(() -> t.label("lesson-head").endsWith("3 of 8"));

@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import tundra.app.flip.StripCanvas;
 import tundra.app.studio.OpenBook;
+import tundra.app.widget.LightLabel;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -291,7 +294,7 @@ class FlipDeskTest extends InWindow {
         assertThat(drawn(0).rest().get(Properties.SIZE).x()).isCloseTo(60, within(1e-6));
         t.click(cell(1));
         t.until(() -> {
-            var label = (javafx.scene.control.Label) t.stage.getScene().lookup("#area-change");
+            var label = (Label) t.stage.getScene().lookup("#area-change");
             return label != null && label.getText().contains("vs drawing 1");
         });
     }
@@ -307,7 +310,7 @@ class FlipDeskTest extends InWindow {
         assertThat(t.stage.getScene().lookup("#strip").isDisabled()).as("the strip stays, dimmed").isTrue();
         assertThat(t.words("place-back")).contains("Back into Flipbook");
         var stood = RealWindow.fx(() -> t.w.canvas.viewport());
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("strip-lands")).getText())).contains("lands in the scene");
+        assertThat(RealWindow.fx(() -> ((LightLabel) t.node("strip-lands")).getText())).contains("lands in the scene");
         t.click("strip-back");
         assertThat(open().is()).isTrue();
         assertThat(RealWindow.fx(() -> t.w.canvas.viewport())).as("the canvas stays where it is").isEqualTo(stood);
@@ -395,7 +398,7 @@ class FlipDeskTest extends InWindow {
         assertThat(t.shown("field-drawings-turn")).as("the next turn begins anew").isEqualTo("0");
         t.fill("field-drawings-x", "12");
         t.keys(KeyCode.RIGHT);
-        assertThat(book().drawings().get(1).art().rest().get(Properties.POSITION).x() - before.drawings().get(1).art().rest().get(Properties.POSITION).x()).isEqualTo(13, org.assertj.core.api.Assertions.within(1e-6));
+        assertThat(book().drawings().get(1).art().rest().get(Properties.POSITION).x() - before.drawings().get(1).art().rest().get(Properties.POSITION).x()).isEqualTo(13, Assertions.within(1e-6));
         assertThat(book().drawings().get(2)).isEqualTo(before.drawings().get(2));
         for (int i = 0; i < 3; i++) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);

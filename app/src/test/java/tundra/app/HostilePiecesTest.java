@@ -3,6 +3,9 @@ package tundra.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
@@ -11,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tundra.app.cli.CommandLine;
 import tundra.core.check.Checks;
 import tundra.core.file.FileProblem;
 import tundra.core.file.ProjectFile;
@@ -64,7 +68,7 @@ class HostilePiecesTest {
             assertThat(Still.png(p, frame)).isNotEmpty();
             assertThat(SvgWriter.write(p, frame, Fonts.BUNDLED)).contains("<svg");
             Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries(Progress.NONE)).compile(p, null);
-            assertThat(new String(page.files().get("piece.js").bytes(), java.nio.charset.StandardCharsets.UTF_8)).doesNotContain("NaN", "Infinity");
+            assertThat(new String(page.files().get("piece.js").bytes(), StandardCharsets.UTF_8)).doesNotContain("NaN", "Infinity");
             if (name.equals("one-file")) {
                 assertThat(new HashSet<>(page.files().keySet())).as("a file for each script").contains("script-" + p.scripts().get(0).name() + ".js", "script-" + p.scripts().get(1).name() + "-2.js");
             }
@@ -76,17 +80,17 @@ class HostilePiecesTest {
 
     @Test
     void namesMoveNoCursor() throws Exception {
-        var said = new java.io.ByteArrayOutputStream();
-        java.io.PrintStream out = System.out;
+        var said = new ByteArrayOutputStream();
+        PrintStream out = System.out;
         try {
-            System.setOut(new java.io.PrintStream(said, true, java.nio.charset.StandardCharsets.UTF_8));
+            System.setOut(new PrintStream(said, true, StandardCharsets.UTF_8));
             Path file = folder.resolve("escape.tundra");
             Project p = TundraApp.blank();
             ProjectFile.write(p.mapBoard(p.scenes().getFirst().id(), b -> b).withName("A\u001b[2Jb\u009b1mc é"), file);
-            tundra.app.cli.CommandLine.run("info", file.toString());
+            CommandLine.run("info", file.toString());
         } finally {
             System.setOut(out);
         }
-        assertThat(said.toString(java.nio.charset.StandardCharsets.UTF_8)).contains("A?[2Jb?1mc é").doesNotContain("\u001b", "\u009b");
+        assertThat(said.toString(StandardCharsets.UTF_8)).contains("A?[2Jb?1mc é").doesNotContain("\u001b", "\u009b");
     }
 }

@@ -10,12 +10,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.LightLabel;
+import tundra.core.edit.Align;
 import tundra.core.edit.Keys;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
@@ -135,10 +139,10 @@ class InTheHandTest extends InWindow {
         assertThat(t.studio.board().elements()).allSatisfy(e -> assertThat(e.rest().get(Properties.STROKE_WIDTH)).isEqualTo(7.0));
         t.fill("field-stroke", "c8503a");
         assertThat(t.studio.board().elements()).allSatisfy(e -> assertThat(e.rest().get(Properties.STROKE)).isEqualTo(Color.parse("#C8503A")));
-        Point middle = RealWindow.fx(() -> tundra.core.edit.Align.around(t.studio.board(), t.studio.selection(), t.studio.frame())).centre();
+        Point middle = RealWindow.fx(() -> Align.around(t.studio.board(), t.studio.selection(), t.studio.frame())).centre();
         t.fill("field-turn-all", "90");
         assertThat(t.studio.board().elements()).allSatisfy(e -> assertThat(e.rest().get(Properties.ROTATION)).isEqualTo(90.0));
-        Point now = RealWindow.fx(() -> tundra.core.edit.Align.around(t.studio.board(), t.studio.selection(), t.studio.frame())).centre();
+        Point now = RealWindow.fx(() -> Align.around(t.studio.board(), t.studio.selection(), t.studio.frame())).centre();
         assertThat(now.distance(middle)).as("around their middle").isLessThan(0.01);
         for (int i = 0; i < 3; i++) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);
@@ -152,7 +156,7 @@ class InTheHandTest extends InWindow {
         t.settle();
         assertThat(t.shown("field-strokeWidth")).isEqualTo("mixed");
         // by the knob over them all
-        Point top = RealWindow.fx(() -> t.w.canvas.viewport().toView(new Point(middle.x(), tundra.core.edit.Align.around(t.studio.board(), t.studio.selection(), t.studio.frame()).y())));
+        Point top = RealWindow.fx(() -> t.w.canvas.viewport().toView(new Point(middle.x(), Align.around(t.studio.board(), t.studio.selection(), t.studio.frame()).y())));
         Point knob = RealWindow.fx(() -> t.screen(t.w.canvas, top.x(), top.y() - 24));
         t.drag(knob, t.canvas(middle.x() + 150, middle.y()));
         assertThat(t.studio.board().elements().getFirst().rest().get(Properties.ROTATION)).isCloseTo(90, within(2.0));
@@ -199,7 +203,7 @@ class InTheHandTest extends InWindow {
         draw(KeyCode.UNDEFINED, 200, 100, 260, 160);
         assertThat(t.w.tools.kind()).isEqualTo(ToolKind.POLYGON);
         assertThat(t.studio.board().elements()).extracting(Element::name).containsExactly("Star", "Star 2");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("tool-note")).getText())).contains("kept in hand");
+        assertThat(RealWindow.fx(() -> ((LightLabel) t.node("tool-note")).getText())).contains("kept in hand");
         t.keys(KeyCode.ESCAPE);
         assertThat(t.w.tools.kind()).isEqualTo(ToolKind.SELECT);
         // the next shape gets the colour that was chosen last
@@ -256,7 +260,7 @@ class InTheHandTest extends InWindow {
         var lanes = t.window.timeline().lanes();
         Point two = RealWindow.fx(() -> t.screen(lanes, lanes.xOf(1_100_000) + 12, 8));
         t.doubleClick(two);
-        t.until(() -> t.stage.getScene().getFocusOwner() instanceof javafx.scene.control.TextField);
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
         t.type("Gone");
         t.keys(KeyCode.ENTER);
         assertThat(main().markers()).extracting(Marker::name).containsExactly("one", "Gone");
@@ -266,7 +270,7 @@ class InTheHandTest extends InWindow {
         assertThat(main().markers()).extracting(Marker::name).containsExactly("one");
         assertThat(main().tracksOf("arm")).as("only the marker went").isNotEmpty();
         t.run("duplicate-timeline");
-        t.until(() -> t.stage.getScene().getFocusOwner() instanceof javafx.scene.control.TextField);
+        t.until(() -> t.stage.getScene().getFocusOwner() instanceof TextField);
         t.keys(KeyCode.ESCAPE);
         assertThat(t.studio.board().timelines()).extracting(Timeline::name).containsExactly("Main", "Main 2");
         assertThat(main().track("arm", Properties.ROTATION).keys()).hasSize(2);
@@ -361,10 +365,10 @@ class InTheHandTest extends InWindow {
                 new Key<>(1_000_000, 1.0, Easing.LINEAR)))), element("title", new Content.Rectangle(), 100, 100));
         t.keys(KeyCode.ALT, KeyCode.DIGIT1);
         t.settle();
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("tool-note")).getText())).isEqualTo("title is faded to 0 % here");
+        assertThat(RealWindow.fx(() -> ((LightLabel) t.node("tool-note")).getText())).isEqualTo("title is faded to 0 % here");
         t.click("seen-rest");
         assertThat(RealWindow.fx(() -> t.studio.frame().find("title").node().opacity())).isEqualTo(1);
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightLabel) t.node("tool-note")).getText())).isEqualTo(ToolKind.SELECT.hint);
+        assertThat(RealWindow.fx(() -> ((LightLabel) t.node("tool-note")).getText())).isEqualTo(ToolKind.SELECT.hint);
         t.run("fit");
         t.fill("field-position-x", "150");
         assertThat(RealWindow.fx(() -> t.studio.board().rest("title").get(Properties.POSITION).x())).isEqualTo(150);
@@ -395,7 +399,7 @@ class InTheHandTest extends InWindow {
         t.until(() -> t.w.notices.told() != null && t.w.notices.told().contains("http://127.0.0.1:"));
         assertThat(RealWindow.fx(() -> t.w.notices.told())).contains("no browser was found");
         t.click("notice-action");
-        assertThat(RealWindow.fx(() -> javafx.scene.input.Clipboard.getSystemClipboard().getString())).startsWith("http://127.0.0.1:");
+        assertThat(RealWindow.fx(() -> Clipboard.getSystemClipboard().getString())).startsWith("http://127.0.0.1:");
     }
 
     @Test

@@ -5,13 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import org.fxmisc.richtext.CodeArea;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
 import tundra.app.timeline.TimelineCanvas;
+import tundra.core.edit.Arrange;
+import tundra.core.edit.Reactions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
@@ -26,7 +30,9 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Setting;
+import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
@@ -100,7 +106,7 @@ class InteractDeskTest extends InWindow {
         assertThat(reaction().when()).isEqualTo(Events.of(Events.OVER, "Lamp"));
         pick("chip-verb", "xylophone");
         assertThat(reaction().actions()).as("nothing is found by that").extracting(a -> a.kind()).containsExactly(Actions.PLAY_FROM_START);
-        javafx.scene.control.Label nothing = t.popup("#picker-nothing");
+        Label nothing = t.popup("#picker-nothing");
         assertThat(RealWindow.fx(nothing::getText)).isEqualTo("Nothing here is called “xylophone”.");
         t.keys(KeyCode.ESCAPE);
         pick("chip-verb", "hide");
@@ -258,7 +264,7 @@ class InteractDeskTest extends InWindow {
         });
         t.keys(KeyCode.ENTER);
         t.settle();
-        assertThat(reaction().actions().getFirst().slots().get(Actions.ELEMENTS)).isEqualTo(List.of(tundra.core.model.Slot.INSTANCE));
+        assertThat(reaction().actions().getFirst().slots().get(Actions.ELEMENTS)).isEqualTo(List.of(Slot.INSTANCE));
     }
 
     @Test
@@ -307,7 +313,7 @@ class InteractDeskTest extends InWindow {
     @Test
     void partsAreGivenTheirPlacesByNameAndByHand() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("Places", b -> tundra.core.edit.Arrange.add(tundra.core.edit.Arrange.add(b, shape("Lamp slot", 300, 300)), shape("Yard", 100, 300)));
+            t.studio.edit("Places", b -> Arrange.add(Arrange.add(b, shape("Lamp slot", 300, 300)), shape("Yard", 100, 300)));
             t.studio.select(List.of("Lamp", "Vane"));
             return null;
         });
@@ -346,7 +352,7 @@ class InteractDeskTest extends InWindow {
         assertThat(board().drags().getFirst().fit().snaps()).isFalse();
         // a place that is deleted leaves the table, and comes back with it
         RealWindow.fx(() -> {
-            t.studio.edit("Delete", b -> tundra.core.edit.Arrange.delete(b, List.of("Yard", "Vane")));
+            t.studio.edit("Delete", b -> Arrange.delete(b, List.of("Yard", "Vane")));
             return null;
         });
         assertThat(board().drags().getFirst().pairs()).containsExactly(new Dragging.Pair("Lamp", List.of("Lamp slot")));
@@ -363,7 +369,7 @@ class InteractDeskTest extends InWindow {
         t.click("script-add");
         type("celebrate");
         assertThat(project().scripts()).hasSize(1);
-        var code = (org.fxmisc.richtext.CodeArea) t.node("script-code");
+        var code = (CodeArea) t.node("script-code");
         RealWindow.fx(() -> {
             code.requestFocus();
             code.moveTo(code.getText().indexOf('\n') + 3);
@@ -375,7 +381,7 @@ class InteractDeskTest extends InWindow {
         t.type("r");
         assertThat(t.w.tools.active()).isSameAs(tool);
         t.until(() -> project2().scripts().getFirst().source().contains("page.find(r"));
-        t.until(() -> ((javafx.scene.control.Label) t.stage.getScene().lookup("#script-state")).getText().startsWith("It can't be read"));
+        t.until(() -> ((Label) t.stage.getScene().lookup("#script-state")).getText().startsWith("It can't be read"));
         RealWindow.fx(() -> {
             code.replaceText(code.getText().replace("page.find(r", "page.find(\"Lmap\").hide();\n  page."));
             code.moveTo(code.getText().indexOf("page.", code.getText().indexOf("hide")) + 5);
@@ -389,9 +395,9 @@ class InteractDeskTest extends InWindow {
             code.replaceText(code.getText().replace("page.timeline", ""));
             return null;
         });
-        t.until(() -> ((javafx.scene.control.Label) t.stage.getScene().lookup("#script-state")).getText().equals("Nothing is called “Lmap”; did you mean “Lamp”?"));
+        t.until(() -> ((Label) t.stage.getScene().lookup("#script-state")).getText().equals("Nothing is called “Lmap”; did you mean “Lamp”?"));
         t.run("undo");
-        assertThat(project().scripts().getFirst().source()).as("what was typed at once is one step").isEqualTo(tundra.core.model.Script.empty("x", "celebrate").source());
+        assertThat(project().scripts().getFirst().source()).as("what was typed at once is one step").isEqualTo(Script.empty("x", "celebrate").source());
         t.run("undo");
         assertThat(project().scripts()).isEmpty();
     }
@@ -422,7 +428,7 @@ class InteractDeskTest extends InWindow {
         t.click("tab-1");
         RealWindow.fx(() -> {
             String to = t.studio.project().scenes().get(1).id();
-            t.studio.edit("Lead on", b -> tundra.core.edit.Reactions.with(b, new Reaction("r", Events.tapped("Lamp"), List.of(Actions.of(Actions.OPEN_SCENE, to)))));
+            t.studio.edit("Lead on", b -> Reactions.with(b, new Reaction("r", Events.tapped("Lamp"), List.of(Actions.of(Actions.OPEN_SCENE, to)))));
             t.studio.navigation().showPlace(to);
             return null;
         });

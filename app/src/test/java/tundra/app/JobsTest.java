@@ -2,17 +2,23 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Blocks;
@@ -40,7 +46,7 @@ class JobsTest extends InWindow {
 
     private void select(String... names) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.select(java.util.Arrays.stream(names).map(n -> t.studio.board().elements().stream().filter(e -> e.name().equals(n)).findFirst().orElseThrow().id()).toList());
+            t.studio.select(Arrays.stream(names).map(n -> t.studio.board().elements().stream().filter(e -> e.name().equals(n)).findFirst().orElseThrow().id()).toList());
             return null;
         });
         t.settle();
@@ -102,7 +108,7 @@ class JobsTest extends InWindow {
     }
 
     private void at(String field, double v) throws Exception {
-        t.fill("field-" + field, tundra.core.geometry.Numbers.plain(v, 2));
+        t.fill("field-" + field, Numbers.plain(v, 2));
         t.settle();
     }
 
@@ -267,7 +273,7 @@ class JobsTest extends InWindow {
         });
         t.settle();
         t.run("helper-Appear");
-        javafx.scene.control.ComboBox<String> how = (javafx.scene.control.ComboBox<String>) t.node("helper-0");
+        ComboBox<String> how = (ComboBox<String>) t.node("helper-0");
         RealWindow.fx(() -> {
             how.setValue("draw the outline");
             return null;
@@ -415,7 +421,7 @@ class JobsTest extends InWindow {
 
     /** By the keyboard: tiles further down need no scrolling then. */
     private void fromShelf(String kind) throws Exception {
-        javafx.scene.Node tile = t.node("place-" + kind);
+        Node tile = t.node("place-" + kind);
         RealWindow.fx(() -> {
             tile.requestFocus();
             return null;
@@ -434,7 +440,7 @@ class JobsTest extends InWindow {
         for (int i = 1; i <= 3; i++) {
             int now = i;
             t.fileToOpen = folder.resolve("Room " + i + ".png");
-            javax.imageio.ImageIO.write(new java.awt.image.BufferedImage(240, 160, java.awt.image.BufferedImage.TYPE_INT_RGB), "png", t.fileToOpen.toFile());
+            ImageIO.write(new BufferedImage(240, 160, BufferedImage.TYPE_INT_RGB), "png", t.fileToOpen.toFile());
             t.click("gallery-fill");
             t.until(() -> Blocks.of(t.studio.selected()).children().size() == now);
             t.settle();
@@ -461,7 +467,7 @@ class JobsTest extends InWindow {
         place(620, 440);
         fromShelf("call");
         place(620, 560);
-        javafx.scene.Node number = t.node("setting-number");
+        Node number = t.node("setting-number");
         RealWindow.fx(() -> {
             number.requestFocus();
             return null;

@@ -7,6 +7,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 
 /** A whole piece of work by hand alone: a figure runs up to a gap, crouches, jumps over it with a turn and lands. */
 class JumpTest extends InWindow {
@@ -106,7 +107,7 @@ class JumpTest extends InWindow {
         assertThat(t.studio.board().elements()).isEmpty();
     }
 
-    private <T> T value(String id, tundra.core.model.Property<T> p, double seconds) throws Exception {
+    private <T> T value(String id, Property<T> p, double seconds) throws Exception {
         return RealWindow.fx(() -> t.studio.builder().valueAt(id, p, Math.round(seconds * 1e6)));
     }
 }

@@ -13,6 +13,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
+import tundra.core.edit.Keys;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -233,7 +234,7 @@ class KeptInPlaceTest extends InWindow {
                 new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR)))), path("flag"));
         var lanes = t.window.timeline().lanes();
         RealWindow.fx(() -> {
-            t.studio.selectKeys(List.of(new tundra.core.edit.Keys.Ref("flag", Properties.ROTATION, 2_000_000)));
+            t.studio.selectKeys(List.of(new Keys.Ref("flag", Properties.ROTATION, 2_000_000)));
             return null;
         });
         t.run("lane-grow");

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.concurrent.locks.LockSupport;
 import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Tag;
@@ -79,7 +81,7 @@ class MonkeyTest extends InWindow {
                     longest.set(took);
                     longestOf.set(doing.get());
                 }
-                java.util.concurrent.locks.LockSupport.parkNanos(5_000_000);
+                LockSupport.parkNanos(5_000_000);
             }
         });
     }
@@ -111,7 +113,7 @@ class MonkeyTest extends InWindow {
             doing.set("select");
             var ids = new ArrayList<String>();
             on(() -> Tree.each(t.studio.board().elements(), e -> ids.add(e.id())));
-            java.util.Collections.shuffle(ids, r);
+            Collections.shuffle(ids, r);
             on(() -> t.studio.select(ids.subList(0, Math.min(ids.size(), 1 + r.nextInt(3)))));
         } else if (lot < 92) {
             doing.set("place");

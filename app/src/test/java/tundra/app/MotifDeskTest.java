@@ -5,11 +5,18 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import tundra.app.studio.Desk;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.edit.Motifs;
+import tundra.core.edit.PropertyEdit;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
@@ -181,12 +188,12 @@ class MotifDeskTest extends InWindow {
         make();
         assertThat(t.words("pictures-live")).contains("Live: 1 layer, 18 KB on the visitor's machine.");
         t.click("pictures-work");
-        t.until(() -> t.stage.getScene().lookup("#pictures-series") instanceof javafx.scene.control.Label l && l.getText().contains("dB"));
+        t.until(() -> t.stage.getScene().lookup("#pictures-series") instanceof Label l && l.getText().contains("dB"));
         t.settle();
         // 80 × 60 px that turn by 90° in two seconds: a picture each of the 48 frames
         assertThat(t.words("pictures-series")).contains("48 pictures of 100 × 100");
         RealWindow.fx(() -> {
-            ((javafx.scene.control.ComboBox<Boolean>) t.node("field-pictures")).setValue(true);
+            ((ComboBox<Boolean>) t.node("field-pictures")).setValue(true);
             return null;
         });
         t.settle();
@@ -196,9 +203,9 @@ class MotifDeskTest extends InWindow {
         t.run("try");
         t.until(() -> t.stage.getScene().lookup("#try-again") != null);
         RealWindow.fx(() -> {
-            ((javafx.scene.control.Button) t.node("try-again")).fire();
+            ((Button) t.node("try-again")).fire();
             assertThat(t.node("try-waiting").isVisible()).isTrue();
-            ((javafx.scene.control.Button) t.node("try-give-up")).fire();
+            ((Button) t.node("try-give-up")).fire();
             return null;
         });
         t.settle();
@@ -234,7 +241,7 @@ class MotifDeskTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.ENTER);
         String[] part = new String[1];
         RealWindow.fx(() -> {
-            t.studio.setDesk(tundra.app.studio.Desk.DRAW);
+            t.studio.setDesk(Desk.DRAW);
             Tree.each(t.studio.board().elements(), e -> part[0] = e.content() instanceof Content.Shape ? e.id() : part[0]);
             return null;
         });
@@ -252,12 +259,12 @@ class MotifDeskTest extends InWindow {
         Color was = Color.parse("#1C6A5E"), now = Color.parse("#E0A030");
         Board b = RealWindow.fx(t.studio::board);
         for (long at : new long[] {0, 500_000, 1_000_000, 1_500_000}) {
-            assertThat(tundra.core.edit.PropertyEdit.valueAt(b, b.main(), part[0], Properties.FILL, at)).as("at %d", at).isEqualTo(at == 500_000 ? now : was);
+            assertThat(PropertyEdit.valueAt(b, b.main(), part[0], Properties.FILL, at)).as("at %d", at).isEqualTo(at == 500_000 ? now : was);
         }
         t.click("looks-all");
         paint(part[0], "#102030");
         Board all = RealWindow.fx(t.studio::board);
-        assertThat(tundra.core.edit.PropertyEdit.valueAt(all, all.main(), part[0], Properties.FILL, 500_000L)).isEqualTo(Color.parse("#102030"));
+        assertThat(PropertyEdit.valueAt(all, all.main(), part[0], Properties.FILL, 500_000L)).isEqualTo(Color.parse("#102030"));
         undo();
         undo();
         assertThat(RealWindow.fx(() -> t.studio.board().main().track(part[0], Properties.FILL))).isNull();
@@ -269,9 +276,9 @@ class MotifDeskTest extends InWindow {
         make();
         Project before = project();
         t.rightClick(t.middle("motif-box"));
-        t.until(() -> javafx.stage.Window.getWindows().stream().anyMatch(w -> w instanceof javafx.scene.control.ContextMenu));
+        t.until(() -> Window.getWindows().stream().anyMatch(w -> w instanceof ContextMenu));
         RealWindow.pulses(12);
-        assertThat(RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().anyMatch(w -> w instanceof javafx.scene.control.ContextMenu))).as("it stays open").isTrue();
+        assertThat(RealWindow.fx(() -> Window.getWindows().stream().anyMatch(w -> w instanceof ContextMenu))).as("it stays open").isTrue();
         assertThat(project()).isEqualTo(before);
         assertThat(place()).isEqualTo("Scene");
         t.keys(KeyCode.ESCAPE);

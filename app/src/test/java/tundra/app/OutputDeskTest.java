@@ -6,6 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.event.ActionEvent;
+import javafx.scene.Parent;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
@@ -15,10 +17,12 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.studio.Desk;
+import tundra.core.edit.OutputEdits;
+import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Output;
 import tundra.core.model.Outputs;
-import tundra.core.file.ProjectFile;
 import tundra.render.VideoReader;
 
 /** The outputs of a piece on the Publish desk: listed, said, made one after the other, given up, and refused where they can't be. */
@@ -77,7 +81,7 @@ class OutputDeskTest extends InWindow {
         t.fill("output-field-until", "600");
         t.fill("output-field-width", "1280");
         t.fire("output-make");
-        var bar = (ProgressBar) ((javafx.scene.Parent) t.node("output-usual-film")).lookup(".progress-bar");
+        var bar = (ProgressBar) ((Parent) t.node("output-usual-film")).lookup(".progress-bar");
         t.until(() -> t.w.jobs.busy() && bar.isVisible() && bar.getProgress() > 0);
         t.fire("output-cancel-usual-film");
         t.until(() -> !t.w.jobs.busy());
@@ -108,7 +112,7 @@ class OutputDeskTest extends InWindow {
         assertThat(new String(Files.readAllBytes(to), 0, 12, StandardCharsets.ISO_8859_1)).startsWith("RIFF").endsWith("WEBP");
         assertThat(said("loop")).doesNotContain("changed since");
         RealWindow.fx(() -> {
-            t.studio.edit("Change", b -> b.withSize(new tundra.core.geometry.Point(400, 300)));
+            t.studio.edit("Change", b -> b.withSize(new Point(400, 300)));
             return null;
         });
         t.until(() -> t.label("output-state-usual-loop").contains("changed since"));
@@ -126,7 +130,7 @@ class OutputDeskTest extends InWindow {
         t.fill("output-field-until", "0.2");
         // one more of a kind that isn't there yet
         RealWindow.fx(() -> {
-            t.studio.editProject("Add", null, p -> tundra.core.edit.OutputEdits.add(p, Outputs.EXCHANGE));
+            t.studio.editProject("Add", null, p -> OutputEdits.add(p, Outputs.EXCHANGE));
             return null;
         });
         t.click("outputs-all");
@@ -152,14 +156,14 @@ class OutputDeskTest extends InWindow {
         RealWindow.fx(() -> {
             var name = (TextField) t.node("output-name");
             name.setText("For the blog");
-            name.fireEvent(new javafx.event.ActionEvent());
+            name.fireEvent(new ActionEvent());
             return null;
         });
         assertThat(output("embed").name()).isEqualTo("For the blog");
         assertThat(RealWindow.fx(() -> Outputs.file(t.studio.project().name(), t.studio.project().output("usual-embed")))).endsWith("-for-the-blog");
         RealWindow.fx(() -> {
-            t.studio.editProject("Copy", null, p -> tundra.core.edit.OutputEdits.copy(p, "usual-embed"));
-            t.studio.editProject("Move", null, p -> tundra.core.edit.OutputEdits.move(p, "usual-page", 10));
+            t.studio.editProject("Copy", null, p -> OutputEdits.copy(p, "usual-embed"));
+            t.studio.editProject("Move", null, p -> OutputEdits.move(p, "usual-page", 10));
             return null;
         });
         assertThat(RealWindow.fx(() -> t.studio.project().outputs().stream().map(Output::name).toList())).containsExactly("For the blog", "For the blog 2", "Film", "Loop", "Still frames", "Web page");

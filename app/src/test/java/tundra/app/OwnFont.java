@@ -1,6 +1,7 @@
 package tundra.app;
 
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import tundra.render.Fonts;
 
 /** A font that is not bundled: a bundled one with another family name of the same length in its name table. */
@@ -18,7 +19,7 @@ final class OwnFont {
 
     private static void replace(byte[] in, byte[] what, byte[] by) {
         for (int i = 0; i + what.length <= in.length; i++) {
-            if (java.util.Arrays.equals(in, i, i + what.length, what, 0, what.length)) {
+            if (Arrays.equals(in, i, i + what.length, what, 0, what.length)) {
                 System.arraycopy(by, 0, in, i, by.length);
             }
         }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -54,7 +55,7 @@ class PaintTest extends InWindow {
         var hex = (TextField) t.popup("#picker-hex");
         RealWindow.fx(() -> {
             hex.setText("#FFE39A");
-            hex.fireEvent(new javafx.event.ActionEvent());
+            hex.fireEvent(new ActionEvent());
             return null;
         });
         t.settle();

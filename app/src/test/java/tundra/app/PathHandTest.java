@@ -12,6 +12,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
 import tundra.core.edit.EditScope;
+import tundra.core.edit.Keys;
+import tundra.core.edit.Paths;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
@@ -21,6 +23,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 
@@ -119,7 +122,7 @@ class PathHandTest extends InWindow {
     void handlesWinOverBeadsAndBeadsAreToldBeforeTheyAreDragged() throws Exception {
         // the corner of the box lies on the bead at 1 s
         RealWindow.fx(() -> {
-            t.studio.edit("Place", b -> tundra.core.edit.Paths.move(b, "main", "kite", 0, new Point(265, 95)));
+            t.studio.edit("Place", b -> Paths.move(b, "main", "kite", 0, new Point(265, 95)));
             return null;
         });
         at(0);
@@ -256,8 +259,8 @@ class PathHandTest extends InWindow {
     @Test
     void aKeyOnTheLineKeepsTheSpeed() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("Ease", b -> tundra.core.edit.Keys.ease(b, "main", List.of(new tundra.core.edit.Keys.Ref("kite", Properties.POSITION, 0)),
-                    tundra.core.motion.EasingText.parse("bounce-out")));
+            t.studio.edit("Ease", b -> Keys.ease(b, "main", List.of(new Keys.Ref("kite", Properties.POSITION, 0)),
+                    EasingText.parse("bounce-out")));
             return null;
         });
         Timeline before = t.studio.timeline();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.paint.Color;
@@ -15,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
+import tundra.core.edit.TimeText;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -81,7 +83,7 @@ class PlayingTest extends InWindow {
         // once it stands everything says the same
         double seconds = t.studio.playhead() / 1e6;
         assertThat(shownX()).isCloseTo(100 + 100 * seconds, within(0.06));
-        assertThat(time()).isEqualTo(tundra.core.edit.TimeText.clock(t.studio.playhead()));
+        assertThat(time()).isEqualTo(TimeText.clock(t.studio.playhead()));
     }
 
     @Test
@@ -95,7 +97,7 @@ class PlayingTest extends InWindow {
         var seen = new ArrayList<Long>();
         t.until(() -> {
             seen.add(t.studio.playhead());
-            return java.util.stream.IntStream.range(1, seen.size()).filter(i -> seen.get(i) < seen.get(i - 1)).count() >= 3;
+            return IntStream.range(1, seen.size()).filter(i -> seen.get(i) < seen.get(i - 1)).count() >= 3;
         });
         t.keys(KeyCode.SPACE);
         assertThat(seen).allMatch(x -> x >= 1_000_000 && x < 1_250_000);

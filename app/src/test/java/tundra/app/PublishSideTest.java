@@ -2,14 +2,22 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Random;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.send.Place;
@@ -21,6 +29,10 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
+import tundra.web.PhoneServer;
 import tundra.web.PracticeHost;
 
 /** Beside the page on the Publish desk: what the checks found, what the page weighs, and where it is sent. */
@@ -63,19 +75,19 @@ class PublishSideTest extends InWindow {
         faint("#303030");
         t.until(() -> t.label("desk-checks-count").equals("nothing found"));
         t.until(() -> t.label("weight-sum").startsWith("Together "));
-        assertThat(RealWindow.fx(() -> ((javafx.scene.Parent) t.node("weight")).lookupAll(".weight-bar").stream().mapToDouble(n -> n.getLayoutBounds().getWidth()).max().orElse(0))).isGreaterThan(50);
+        assertThat(RealWindow.fx(() -> ((Parent) t.node("weight")).lookupAll(".weight-bar").stream().mapToDouble(n -> n.getLayoutBounds().getWidth()).max().orElse(0))).isGreaterThan(50);
     }
 
     /** A picture with ten times the pixels that are shown of it: the file is named with what would be saved, and saved it is. */
     @Test
     void whatWouldMakeAFileSmallerIsOfferedAtTheFile() throws Exception {
-        var noise = new java.awt.image.BufferedImage(640, 640, java.awt.image.BufferedImage.TYPE_INT_RGB);
-        var random = new java.util.Random(29);
+        var noise = new BufferedImage(640, 640, BufferedImage.TYPE_INT_RGB);
+        var random = new Random(29);
         for (int i = 0; i < 640 * 640; i++) {
             noise.setRGB(i % 640, i / 640, random.nextInt(0x1000000));
         }
-        var png = new java.io.ByteArrayOutputStream();
-        javax.imageio.ImageIO.write(noise, "png", png);
+        var png = new ByteArrayOutputStream();
+        ImageIO.write(noise, "png", png);
         Asset a = Asset.picture("frost.png", "image/png", 640, 640, png.toByteArray());
         var frost = new Element("frost", "Frost", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60)).with(Properties.SIZE, new Point(64, 64)), new Content.Picture(a.hash()));
         RealWindow.fx(() -> {
@@ -93,7 +105,7 @@ class PublishSideTest extends InWindow {
     }
 
     private List<String> weights() {
-        return t.stage.getScene().getRoot().lookup("#weight").lookupAll(".label").stream().map(n -> ((javafx.scene.control.Label) n).getText()).toList();
+        return t.stage.getScene().getRoot().lookup("#weight").lookupAll(".label").stream().map(n -> ((Label) n).getText()).toList();
     }
 
     @Test
@@ -101,17 +113,17 @@ class PublishSideTest extends InWindow {
         var box = new Element("ball", "Ball", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60)).with(Properties.SIZE, new Point(80, 80)).with(Properties.FILL, Color.parse("#203040")), new Content.Rectangle());
         RealWindow.fx(() -> {
             t.studio.edit("Set", b -> b.withElements(List.of(box)).withSize(new Point(300, 120)).mapTimeline(b.main().id(), x -> x.withLoop(true).withDuration(1_000_000).with("ball", Properties.POSITION,
-                    new tundra.core.motion.Track<>(List.of(new tundra.core.motion.Key<>(0, new Point(60, 60), tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(1_000_000, new Point(240, 60), tundra.core.motion.Easing.LINEAR))))));
+                    new Track<>(List.of(new Key<>(0, new Point(60, 60), Easing.LINEAR), new Key<>(1_000_000, new Point(240, 60), Easing.LINEAR))))));
             return null;
         });
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
-        t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof javafx.scene.Parent p && p.lookupAll(".card .image-view").size() == 2);
+        t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof Parent p && p.lookupAll(".card .image-view").size() == 2);
         Button mend = RealWindow.fx(() -> (Button) t.node("desk-checks").lookup(".check-fix"));
         RealWindow.fx(() -> {
             mend.fire();
             return null;
         });
-        t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof javafx.scene.Parent p && p.lookupAll(".card .image-view").isEmpty());
+        t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof Parent p && p.lookupAll(".card .image-view").isEmpty());
         assertThat(RealWindow.fx(() -> t.studio.board().main().track("ball", Properties.POSITION).keys().getLast().value())).isEqualTo(new Point(60, 60));
     }
 
@@ -167,7 +179,7 @@ class PublishSideTest extends InWindow {
         assertThat(RealWindow.fx(() -> t.label("phone-words"))).contains("Off until you switch it on");
         Node code = t.node("phone-code");
         assertThat(code.isVisible()).isFalse();
-        boolean reached = tundra.web.PhoneServer.local() != null;
+        boolean reached = PhoneServer.local() != null;
         t.fire("phone-share");
         if (reached) {
             assertThat(RealWindow.fx(() -> t.label("phone-words"))).matches("http://[\\d.]+:\\d+/[0-9a-f]{32}/");
@@ -193,10 +205,10 @@ class PublishSideTest extends InWindow {
             assertThat(Integer.parseInt(t.label("weight-measured").replaceAll("\\D+(\\d+) pictures.*", "$1"))).isBetween(2, 130);
         } finally {
             // its processes write into the folder until their end
-            var all = java.util.stream.Stream.concat(chromium.descendants(), java.util.stream.Stream.of(chromium.toHandle())).toList();
+            var all = Stream.concat(chromium.descendants(), Stream.of(chromium.toHandle())).toList();
             all.forEach(ProcessHandle::destroyForcibly);
             for (ProcessHandle p : all) {
-                p.onExit().get(10, java.util.concurrent.TimeUnit.SECONDS);
+                p.onExit().get(10, TimeUnit.SECONDS);
             }
         }
     }

@@ -1,5 +1,6 @@
 package tundra.app;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -19,16 +20,21 @@ import javafx.collections.ListChangeListener;
 import javafx.event.EventType;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.image.ImageView;
+import javafx.scene.image.PixelFormat;
 import javafx.scene.input.InputEvent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.paint.Color;
 import javafx.scene.robot.Robot;
 import javafx.scene.text.Text;
 import javafx.stage.Popup;
@@ -39,6 +45,7 @@ import tundra.app.job.Dialogs;
 import tundra.app.job.Work;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.widget.Look;
 import tundra.app.widget.RestingField;
 import tundra.app.widget.TallPane;
 import tundra.app.window.MainWindow;
@@ -95,11 +102,11 @@ final class RealWindow implements AutoCloseable, Dialogs {
             started = true;
         }
         fx(() -> {
-            tundra.app.widget.Look.theme(false);
+            Look.theme(false);
             stage = new Stage();
             w = new Workshop(Project.empty("Untitled", new Point(640, 400), 24), Settings.load(), this, url -> {
                 if (noBrowser) {
-                    throw new java.io.IOException("no browser was found on this machine");
+                    throw new IOException("no browser was found on this machine");
                 }
                 opened = url;
             });
@@ -239,7 +246,7 @@ final class RealWindow implements AutoCloseable, Dialogs {
     /** A part of the window; waits until it is there. */
     /** Presses a button, wherever in its list it is scrolled to. */
     void fire(String id) throws Exception {
-        var button = (javafx.scene.control.ButtonBase) node(id);
+        var button = (ButtonBase) node(id);
         fx(() -> {
             button.fire();
             return null;
@@ -248,7 +255,7 @@ final class RealWindow implements AutoCloseable, Dialogs {
 
     /** What a label says; empty where it isn't there. To be asked on the interface thread. */
     String label(String id) {
-        return stage.getScene().lookup("#" + id) instanceof javafx.scene.control.Labeled l ? l.getText() : "";
+        return stage.getScene().lookup("#" + id) instanceof Labeled l ? l.getText() : "";
     }
 
     Node node(String id) throws Exception {
@@ -494,20 +501,20 @@ final class RealWindow implements AutoCloseable, Dialogs {
     int[] picture() throws Exception {
         settle();
         return fx(() -> {
-            var view = (javafx.scene.image.ImageView) w.canvas.getChildrenUnmodifiable().getFirst();
+            var view = (ImageView) w.canvas.getChildrenUnmodifiable().getFirst();
             var image = view.getImage();
             if (image == null) {
                 return new int[0];
             }
             int width = (int) image.getWidth(), height = (int) image.getHeight();
             int[] out = new int[width * height];
-            image.getPixelReader().getPixels(0, 0, width, height, javafx.scene.image.PixelFormat.getIntArgbInstance(), out, 0, width);
+            image.getPixelReader().getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), out, 0, width);
             return out;
         });
     }
 
     /** The colour of the window's picture at a screen place. */
-    javafx.scene.paint.Color pixel(Point p) throws Exception {
+    Color pixel(Point p) throws Exception {
         settle();
         pulses(5);
         return fx(() -> robot.getPixelColor(p.x(), p.y()));

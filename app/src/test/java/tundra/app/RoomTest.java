@@ -5,11 +5,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import javafx.scene.control.Control;
 import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Window;
+import org.fxmisc.flowless.Virtualized;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.app.studio.Desk;
@@ -20,8 +25,8 @@ import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Layout;
 import tundra.core.model.Ids;
+import tundra.core.model.Layout;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Scene;
@@ -36,7 +41,7 @@ class RoomTest extends InWindow {
     }
 
     private static boolean hides(Node n) {
-        return n instanceof ScrollPane || n instanceof ListView<?> || n.getClip() != null || n.getStyleClass().contains("virtual-flow") || n instanceof org.fxmisc.flowless.Virtualized;
+        return n instanceof ScrollPane || n instanceof ListView<?> || n.getClip() != null || n.getStyleClass().contains("virtual-flow") || n instanceof Virtualized;
     }
 
     /** What lies beyond the window, by its id or class. */
@@ -45,7 +50,7 @@ class RoomTest extends InWindow {
             return;
         }
         Bounds b = n.localToScene(n.getLayoutBounds());
-        boolean button = n instanceof LightButton || n instanceof javafx.scene.control.Control;
+        boolean button = n instanceof LightButton || n instanceof Control;
         if (button && n.isManaged() && b.getWidth() > 0 && (b.getMaxX() > wide + 1 || b.getMaxY() > high + 1 || b.getMinX() < -1 || b.getMinY() < -1)) {
             out.add((n.getId() == null ? n.getClass().getSimpleName() + n.getStyleClass() : n.getId()) + " " + Math.round(b.getMinX()) + "–" + Math.round(b.getMaxX()) + ", " + Math.round(b.getMinY()) + "–" + Math.round(b.getMaxY()));
         }
@@ -207,9 +212,9 @@ class RoomTest extends InWindow {
         t.settle();
         t.click("more-settings");
         t.settle();
-        Node radius = RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().map(w -> w.getScene().lookup("#option-inner-radius")).filter(java.util.Objects::nonNull).findFirst().orElseThrow());
+        Node radius = RealWindow.fx(() -> Window.getWindows().stream().map(w -> w.getScene().lookup("#option-inner-radius")).filter(Objects::nonNull).findFirst().orElseThrow());
         assertThat(RealWindow.fx(() -> radius.isVisible() && radius.getScene() != t.stage.getScene())).as("in the box").isTrue();
-        t.keys(javafx.scene.input.KeyCode.ESCAPE);
+        t.keys(KeyCode.ESCAPE);
         t.until(() -> radius.getScene() == t.stage.getScene());
     }
 }

@@ -8,18 +8,26 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import javafx.event.ActionEvent;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.ContextMenu;
 import javafx.scene.control.ListView;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
+import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.ScrollEvent;
+import javafx.stage.Window;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.ToolKind;
 import tundra.core.edit.Keys;
+import tundra.core.edit.Reshape;
 import tundra.core.geometry.Moments;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
@@ -58,7 +66,7 @@ class TimelineTest extends InWindow {
 
     @SuppressWarnings("unchecked")
     private static <T> Track<T> track(Easing easing, Object... secondsAndValues) {
-        var keys = new java.util.ArrayList<Key<T>>();
+        var keys = new ArrayList<Key<T>>();
         for (int i = 0; i < secondsAndValues.length; i += 2) {
             keys.add(new Key<>(((Number) secondsAndValues[i]).longValue() * 1_000_000, (T) secondsAndValues[i + 1], easing));
         }
@@ -222,7 +230,7 @@ class TimelineTest extends InWindow {
         var heads = new ArrayList<Long>();
         t.until(() -> {
             heads.add(t.studio.playhead());
-            return java.util.stream.IntStream.range(1, heads.size()).filter(i -> heads.get(i) < heads.get(i - 1)).count() >= 2;
+            return IntStream.range(1, heads.size()).filter(i -> heads.get(i) < heads.get(i - 1)).count() >= 2;
         });
         assertThat(heads).as("twice around").allMatch(x -> x >= 958_000 && x <= 1_500_000);
         t.keys(KeyCode.SPACE);
@@ -298,7 +306,7 @@ class TimelineTest extends InWindow {
         assertThat(split.out().distance(new Point(0, 60))).isLessThan(3);
         // the bend rounds what was not set by hand
         var slider = (Slider) t.node("path-bend");
-        var all = (javafx.scene.control.Button) t.node("path-bend-all");
+        var all = (Button) t.node("path-bend-all");
         RealWindow.fx(() -> {
             all.fire();
             return null;
@@ -410,7 +418,7 @@ class TimelineTest extends InWindow {
         TextField stiffness = (TextField) RealWindow.<Node>fx(() -> number.lookup(".text-field"));
         RealWindow.fx(() -> {
             stiffness.setText("250");
-            stiffness.fireEvent(new javafx.event.ActionEvent());
+            stiffness.fireEvent(new ActionEvent());
             return null;
         });
         t.settle();
@@ -420,7 +428,7 @@ class TimelineTest extends InWindow {
             name.setText("Mast in the wind");
             return null;
         });
-        javafx.scene.control.Button keep = t.popup("#easing-keep");
+        Button keep = t.popup("#easing-keep");
         RealWindow.fx(() -> {
             keep.fire();
             return null;
@@ -450,7 +458,7 @@ class TimelineTest extends InWindow {
     @Test
     void anOutlineMorphsFromKeyToKey() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("Turn into path", b -> tundra.core.edit.Reshape.toPath(b, "ball"));
+            t.studio.edit("Turn into path", b -> Reshape.toPath(b, "ball"));
             t.studio.select(List.of("ball"));
             t.studio.seek(2_000_000);
             t.w.tools.take(ToolKind.NODES);
@@ -537,9 +545,9 @@ class TimelineTest extends InWindow {
     private void wheel(double x, double y, double by, boolean control, boolean shift) throws Exception {
         RealWindow.fx(() -> {
             var inScene = lanes().localToScene(x, y);
-            lanes().fireEvent(new javafx.scene.input.ScrollEvent(javafx.scene.input.ScrollEvent.SCROLL, inScene.getX(), inScene.getY(), 0, 0, shift, control, false, false, true, false,
-                    0, by, 0, by, javafx.scene.input.ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
-                    javafx.scene.input.ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
+            lanes().fireEvent(new ScrollEvent(ScrollEvent.SCROLL, inScene.getX(), inScene.getY(), 0, 0, shift, control, false, false, true, false,
+                    0, by, 0, by, ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
+                    ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
             return null;
         });
         t.settle();
@@ -567,13 +575,13 @@ class TimelineTest extends InWindow {
         Point bead = RealWindow.fx(() -> lanes().place("box", Properties.ROTATION, 1_000_000));
         RealWindow.fx(() -> {
             var screen = lanes().localToScreen(bead.x(), bead.y());
-            lanes().fireEvent(new javafx.scene.input.ContextMenuEvent(javafx.scene.input.ContextMenuEvent.CONTEXT_MENU_REQUESTED, bead.x(), bead.y(),
+            lanes().fireEvent(new ContextMenuEvent(ContextMenuEvent.CONTEXT_MENU_REQUESTED, bead.x(), bead.y(),
                     screen.getX(), screen.getY(), false, null));
             return null;
         });
         t.settle();
-        var menu = RealWindow.fx(() -> (javafx.scene.control.ContextMenu) javafx.stage.Window.getWindows().stream()
-                .filter(w -> w instanceof javafx.scene.control.ContextMenu).findFirst().orElseThrow());
+        var menu = RealWindow.fx(() -> (ContextMenu) Window.getWindows().stream()
+                .filter(w -> w instanceof ContextMenu).findFirst().orElseThrow());
         var words = menu.getItems().stream().map(i -> i.getText() == null ? "" : i.getText()).toList();
         assertThat(words).anyMatch(w -> w.startsWith("Play keys backwards")).anyMatch(w -> w.startsWith("Work out a move")).noneMatch(w -> w.startsWith("Paste keys"));
         RealWindow.fx(() -> {

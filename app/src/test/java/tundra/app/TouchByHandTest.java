@@ -3,7 +3,9 @@ package tundra.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -129,7 +131,7 @@ class TouchByHandTest extends InWindow {
     private void pick(String letters) throws Exception {
         ListView<?> list = t.popup("#picker-list");
         RealWindow.fx(() -> {
-            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().toLowerCase(java.util.Locale.ROOT).contains(letters)).findFirst().orElseThrow()));
+            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().toLowerCase(Locale.ROOT).contains(letters)).findFirst().orElseThrow()));
             list.requestFocus();
             return null;
         });
@@ -191,7 +193,7 @@ class TouchByHandTest extends InWindow {
     @Test
     void theRightButtonKeepsWhatIsSelectedUnderIt() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("x", b -> b.withElements(java.util.stream.Stream.concat(b.elements().stream(), java.util.stream.Stream.of(box("Cover", 120, 100))).toList()));
+            t.studio.edit("x", b -> b.withElements(Stream.concat(b.elements().stream(), Stream.of(box("Cover", 120, 100))).toList()));
             t.studio.setDesk(Desk.DRAW);
             t.studio.select(List.of("Lamp"));
             return null;

@@ -2,14 +2,20 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tundra.app.page.PageView;
 import tundra.app.studio.Desk;
+import tundra.app.widget.LightButton;
 import tundra.core.edit.Scripts;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
@@ -29,6 +35,7 @@ import tundra.core.model.Scene;
 import tundra.core.model.Script;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.render.VideoReader;
 
 /** The page in the window, tried as visitors of several kinds. */
 class TryItTest extends InWindow {
@@ -133,7 +140,7 @@ class TryItTest extends InWindow {
         page.until("String(innerWidth < " + (before - 80) + " && window.marked === 1)", "true");
         // the page follows the hand a little later
         t.settle();
-        int now = Integer.parseInt(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("try-width")).getText()).replaceAll("\\D", ""));
+        int now = Integer.parseInt(RealWindow.fx(() -> ((LightButton) t.node("try-width")).getText()).replaceAll("\\D", ""));
         page.until("String(innerWidth)", "" + now);
         RealWindow.fx(() -> {
             handle.requestFocus();
@@ -141,7 +148,7 @@ class TryItTest extends InWindow {
         });
         t.keys(KeyCode.RIGHT);
         page.until("String(innerWidth)", "" + (now + 10));
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("try-width")).getText())).isEqualTo(now + 10 + " px wide");
+        assertThat(RealWindow.fx(() -> ((LightButton) t.node("try-width")).getText())).isEqualTo(now + 10 + " px wide");
     }
 
     @Test
@@ -157,7 +164,7 @@ class TryItTest extends InWindow {
         page.until("innerHeight + ' ' + window.marked", before - 20 + " 1");
         as("try-dark");
         page.until("String(matchMedia('(prefers-color-scheme: dark)').matches)", "true");
-        assertThat(RealWindow.fx(() -> ((tundra.app.widget.LightButton) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20) + " high, dark");
+        assertThat(RealWindow.fx(() -> ((LightButton) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20) + " high, dark");
         as("try-dark");
         as("try-width-0");
         page.until("String(innerHeight)", "" + before);
@@ -201,7 +208,7 @@ class TryItTest extends InWindow {
         assertThat(now("tapped")).isZero();
 
         processes().forEach(ProcessHandle::destroyForcibly);
-        t.until(() -> troubled() && ((javafx.scene.control.Label) t.stage.getScene().lookup("#try-trouble")).getText().startsWith("The page's process has ended by itself. Your piece is safe."));
+        t.until(() -> troubled() && ((Label) t.stage.getScene().lookup("#try-trouble")).getText().startsWith("The page's process has ended by itself. Your piece is safe."));
         t.click("try-anew");
         page.begun("");
         PageView v = page.view();
@@ -272,7 +279,7 @@ class TryItTest extends InWindow {
     void itBeginsInTheSceneThatIsOpen() throws Exception {
         RealWindow.fx(() -> {
             t.studio.editProject("scene", null, p -> {
-                var all = new java.util.ArrayList<>(p.scenes());
+                var all = new ArrayList<>(p.scenes());
                 all.add(new Scene("z", "Night walk", new Board(new Point(640, 400), Values.NONE, List.of(), List.of(new Timeline("zm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())));
                 return p.withScenes(all);
             });
@@ -289,7 +296,7 @@ class TryItTest extends InWindow {
     }
 
     @Test
-    void aVisitIsRecordedAndFilmed(@org.junit.jupiter.api.io.TempDir java.nio.file.Path folder) throws Exception {
+    void aVisitIsRecordedAndFilmed(@TempDir Path folder) throws Exception {
         RealWindow.fx(() -> {
             t.studio.edit("Move", b -> b.mapTimeline(b.main().id(), x -> x.withLoop(true)));
             return null;
@@ -302,8 +309,8 @@ class TryItTest extends InWindow {
         t.until(() -> t.w.notices.told() != null && t.w.notices.told().startsWith("Recorded "));
         t.fileToSave = folder.resolve("visit.mp4");
         t.fire("notice-action");
-        t.until(() -> java.nio.file.Files.exists(folder.resolve("visit.mp4")) && t.w.notices.told() != null && t.w.notices.told().startsWith("The film of the visit is made"));
-        assertThat(tundra.render.VideoReader.read(folder.resolve("visit.mp4")).duration()).isGreaterThan(0);
+        t.until(() -> Files.exists(folder.resolve("visit.mp4")) && t.w.notices.told() != null && t.w.notices.told().startsWith("The film of the visit is made"));
+        assertThat(VideoReader.read(folder.resolve("visit.mp4")).duration()).isGreaterThan(0);
     }
 
     private void as(String what) throws Exception {

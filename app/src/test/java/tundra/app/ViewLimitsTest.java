@@ -2,12 +2,14 @@ package tundra.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import javafx.scene.image.PixelReader;
 import javafx.scene.web.WebView;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.fit.Frames;
@@ -56,7 +58,7 @@ class ViewLimitsTest extends InWindow {
         Project p = piece();
         WebView view = PageInView.open(t, p, folder);
         Board b = p.scenes().getFirst().board();
-        var still = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(Still.png(p, Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)))));
+        var still = ImageIO.read(new ByteArrayInputStream(Still.png(p, Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, 0)))));
         t.until(() -> far(view.snapshot(null, null).getPixelReader().getArgb(60, 60), 0xFF4080C0) < 3);
         var other = new ArrayList<String>();
         PixelReader seen = RealWindow.fx(() -> view.snapshot(null, null).getPixelReader());

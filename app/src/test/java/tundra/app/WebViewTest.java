@@ -25,6 +25,7 @@ import tundra.core.model.Gradient;
 import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -47,7 +48,7 @@ class WebViewTest extends InWindow {
                 .with(Properties.FILL, Color.parse("#2F78A3")), c));
     }
 
-    private <T> void key(String id, tundra.core.model.Property<T> p, Easing e, T from, T to) {
+    private <T> void key(String id, Property<T> p, Easing e, T from, T to) {
         timeline = timeline.with(id, p, new Track<>(List.of(new Key<>(0, from, e), new Key<>(4_000_000, to, Easing.LINEAR))));
     }
 

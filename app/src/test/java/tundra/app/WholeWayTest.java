@@ -13,6 +13,7 @@ import org.openqa.selenium.By;
 import org.openqa.selenium.chrome.ChromeDriver;
 import org.openqa.selenium.chrome.ChromeDriverService;
 import org.openqa.selenium.chrome.ChromeOptions;
+import tundra.app.job.Dialogs;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Content;
@@ -100,7 +101,7 @@ class WholeWayTest {
         Path file = folder.resolve("first.tundra");
         assertThat(t.stage.getTitle()).isEqualTo("first — Tundra");
         assertThat(ProjectFile.read(file).scenes()).isEqualTo(made.scenes());
-        t.newPiece = new tundra.app.job.Dialogs.NewPiece(new Point(300, 200), 12);
+        t.newPiece = new Dialogs.NewPiece(new Point(300, 200), 12);
         t.keys(KeyCode.CONTROL, KeyCode.N);
         assertThat(t.studio.board().size()).isEqualTo(new Point(300, 200));
         assertThat(t.unsavedAsked).isZero();

@@ -7,11 +7,21 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
+import javafx.scene.control.ContextMenu;
+import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.stage.Window;
+import javafx.stage.WindowEvent;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import tundra.app.command.Command;
 import tundra.app.job.Dialogs;
@@ -20,6 +30,8 @@ import tundra.app.tool.ToolKind;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Project;
+import tundra.core.model.Scene;
+import tundra.core.model.Timeline;
 
 /** The frame of the window: finding things, losing nothing, themes, reactions and trying them. */
 class WindowTest extends InWindow {
@@ -51,7 +63,7 @@ class WindowTest extends InWindow {
 
     @Test
     void everyCommandHasANameAndNoShortcutIsUsedTwice() {
-        var shortcuts = new java.util.HashMap<String, String>();
+        var shortcuts = new HashMap<String, String>();
         for (Command c : t.w.commands.all()) {
             assertThat(c.name().get()).isNotBlank();
             if (c.shortcut() != null) {
@@ -72,7 +84,7 @@ class WindowTest extends InWindow {
         assertThat(t.unsavedAsked).isEqualTo(1);
         assertThat(t.studio.project()).isSameAs(mine);
         t.fx(() -> {
-            t.stage.getOnCloseRequest().handle(new javafx.stage.WindowEvent(t.stage, javafx.stage.WindowEvent.WINDOW_CLOSE_REQUEST));
+            t.stage.getOnCloseRequest().handle(new WindowEvent(t.stage, WindowEvent.WINDOW_CLOSE_REQUEST));
             return null;
         });
         assertThat(t.unsavedAsked).isEqualTo(2);
@@ -151,7 +163,7 @@ class WindowTest extends InWindow {
                 t.w.playback.stop();
                 return null;
             });
-            assertThat(RealWindow.fx(() -> javafx.stage.Window.getWindows().stream().filter(w -> w instanceof javafx.scene.control.ContextMenu).count())).as("menus").isZero();
+            assertThat(RealWindow.fx(() -> Window.getWindows().stream().filter(w -> w instanceof ContextMenu).count())).as("menus").isZero();
         }
     }
 
@@ -162,10 +174,10 @@ class WindowTest extends InWindow {
             t.stage.setWidth(1000);
             t.stage.setHeight(640);
             Project p = t.studio.project();
-            var scenes = new java.util.ArrayList<tundra.core.model.Scene>();
+            var scenes = new ArrayList<Scene>();
             for (int i = 0; i < 12; i++) {
-                scenes.add(new tundra.core.model.Scene("s" + i, i % 3 == 0 ? "A scene of a very long name " + i : "S" + i, p.scenes().getFirst().board().withTimelines(java.util.List.of(
-                        new tundra.core.model.Timeline("t" + i, tundra.core.model.Timeline.MAIN, 1_000_000, false, true, java.util.Map.of())))));
+                scenes.add(new Scene("s" + i, i % 3 == 0 ? "A scene of a very long name " + i : "S" + i, p.scenes().getFirst().board().withTimelines(List.of(
+                        new Timeline("t" + i, Timeline.MAIN, 1_000_000, false, true, Map.of())))));
             }
             t.studio.open(p.withScenes(scenes).withName("Harbour lights"), null);
             return null;
@@ -180,7 +192,7 @@ class WindowTest extends InWindow {
             before = tab.getMaxX();
         }
         assertThat(before).isLessThan(bar.getMinX());
-        assertThat(seen(t.node("tab-1")).getWidth()).isCloseTo(seen(t.node("tab-4")).getWidth(), org.assertj.core.api.Assertions.within(1.0));
+        assertThat(seen(t.node("tab-1")).getWidth()).isCloseTo(seen(t.node("tab-4")).getWidth(), Assertions.within(1.0));
         assertThat(seen(t.stage.getScene().lookup("#saved-state")).getMinX() - seen(t.node("main-menu")).getMaxX()).as("room for the piece's name").isGreaterThan(60);
     }
 
@@ -218,8 +230,8 @@ class WindowTest extends InWindow {
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.timeline().equals("t-sled")));
         var line = t.w.tryIt.log().stream().filter(l -> l.timeline().equals("t-sled")).findFirst().orElseThrow();
         t.fx(() -> {
-            t.stage.getScene().getRoot().lookupAll(".log-jump").stream().filter(n -> ((javafx.scene.control.Label) n).getText().endsWith(line.text())).findFirst().orElseThrow()
-                    .fireEvent(new javafx.scene.input.MouseEvent(javafx.scene.input.MouseEvent.MOUSE_CLICKED, 0, 0, 0, 0, javafx.scene.input.MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, true, null));
+            t.stage.getScene().getRoot().lookupAll(".log-jump").stream().filter(n -> ((Label) n).getText().endsWith(line.text())).findFirst().orElseThrow()
+                    .fireEvent(new MouseEvent(MouseEvent.MOUSE_CLICKED, 0, 0, 0, 0, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, true, null));
             return null;
         });
         t.settle();

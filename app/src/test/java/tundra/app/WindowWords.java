@@ -1,6 +1,7 @@
 package tundra.app;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -10,14 +11,17 @@ import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Control;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.stage.Window;
 import tundra.app.command.Command;
 import tundra.app.help.HelpPage;
 import tundra.app.studio.Desk;
-import tundra.app.widget.LightLabel;
+import tundra.app.tool.ToolKind;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.WholeWords;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Tree;
@@ -131,7 +135,7 @@ final class WindowWords {
             }
             for (var place : p.places()) {
                 on(() -> t.studio.navigation().showPlace(place.id()));
-                Set<Object> kinds = new java.util.HashSet<>();
+                Set<Object> kinds = new HashSet<>();
                 var some = new ArrayList<String>();
                 Tree.each(place.board().elements(), e -> {
                     if (kinds.add(kind(e))) {
@@ -151,7 +155,7 @@ final class WindowWords {
         for (String panel : List.of("start-page", "shortcuts", "earlier-versions", "ways", "find", "checks", "history", "help", "lesson")) {
             on(() -> t.w.commands.run(panel));
             look();
-            t.keys(javafx.scene.input.KeyCode.ESCAPE);
+            t.keys(KeyCode.ESCAPE);
             t.settle();
         }
         for (Command c : t.w.commands.all()) {
@@ -162,25 +166,25 @@ final class WindowWords {
             word(h.purpose());
             h.things().forEach(this::word);
         });
-        for (var tool : tundra.app.tool.ToolKind.values()) {
+        for (var tool : ToolKind.values()) {
             on(() -> t.w.tools.take(tool));
             look();
         }
     }
 
     private static Object kind(Element e) {
-        return e.content() instanceof tundra.core.model.Content.Block b ? b.kind() : e.content().getClass();
+        return e.content() instanceof Content.Block b ? b.kind() : e.content().getClass();
     }
 
     /** Names and texts that somebody gave to something in a piece. */
     static Set<String> own(Project p) {
-        Set<String> out = new java.util.HashSet<>();
+        Set<String> out = new HashSet<>();
         out.add(p.name());
         p.places().forEach(x -> {
             out.add(x.name());
             Tree.each(x.board().elements(), e -> {
                 out.add(e.name());
-                if (e.content() instanceof tundra.core.model.Content.Text text) {
+                if (e.content() instanceof Content.Text text) {
                     out.add(text.text());
                 }
             });

@@ -8,6 +8,7 @@ import io.github.humbleui.types.RRect;
 import io.github.humbleui.types.Rect;
 import java.nio.ByteBuffer;
 import java.util.List;
+import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -48,7 +49,7 @@ public class FrameBench {
     private final FrameBuilder five = new FrameBuilder(Pieces.moving(1000, true), Fonts.BUNDLED);
     private final FrameBuilder manyKeys = new FrameBuilder(Pieces.manyKeys(), Fonts.BUNDLED);
     private final Board tied = Pieces.tied();
-    private final java.util.Random random = new java.util.Random(5);
+    private final Random random = new Random(5);
     private final FrameBuilder demo = Frames.of(OpenNight.project(), OpenNight.project().scenes().getFirst().board(), Fonts.BUNDLED);
     private final Painter painter = new Painter();
     private final StillStore store = new StillStore(painter);

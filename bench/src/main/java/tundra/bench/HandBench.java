@@ -1,11 +1,13 @@
 package tundra.bench;
 
+import java.lang.management.BufferPoolMXBean;
 import java.lang.management.GarbageCollectorMXBean;
 import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Callable;
@@ -13,9 +15,12 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
+import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.robot.Robot;
 import javafx.stage.Stage;
+import tundra.app.Startup;
 import tundra.app.builtin.Workshop;
 import tundra.app.job.Dialogs;
 import tundra.app.studio.Desk;
@@ -26,6 +31,7 @@ import tundra.app.widget.Look;
 import tundra.app.window.MainWindow;
 import tundra.core.edit.Keys;
 import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
@@ -70,18 +76,18 @@ public final class HandBench implements Dialogs {
             b.open();
             Bench.rest();
             Result one = b.element(), node = b.node();
-            System.out.printf(java.util.Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
+            System.out.printf(Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
             Bench.rest();
             Result flip = b.flip();
-            System.out.printf(java.util.Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs, flip.pictures);
+            System.out.printf(Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs, flip.pictures);
             Bench.rest();
             Result[] keys = b.keys();
             Bench.rest();
             Play play = b.play(ProjectFile.read(Path.of(args[0])));
-            System.out.printf(java.util.Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs, keys[0].pictures,
+            System.out.printf(Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs, keys[0].pictures,
                     keys[1].eventMs, keys[1].pictures, play.late, play.worked, play.waited, play.idle);
             double[] opened = b.pieces(Path.of(args[0]));
-            System.out.printf(java.util.Locale.ROOT, "opened %.1f %.1f%n", opened[1], opened[0]);
+            System.out.printf(Locale.ROOT, "opened %.1f %.1f%n", opened[1], opened[0]);
         } catch (Exception e) {
             // the window's threads would keep a failed run alive
             e.printStackTrace();
@@ -154,12 +160,12 @@ public final class HandBench implements Dialogs {
             // what JavaFX no longer needs it lets go of when it paints next
             fx(() -> {
                 w.canvas.redrawOverlay();
-                tundra.app.Startup.untilPainted();
+                Startup.untilPainted();
                 return null;
             });
             Thread.sleep(300);
         }
-        long beside = ManagementFactory.getPlatformMXBeans(java.lang.management.BufferPoolMXBean.class).stream().mapToLong(java.lang.management.BufferPoolMXBean::getMemoryUsed).sum();
+        long beside = ManagementFactory.getPlatformMXBeans(BufferPoolMXBean.class).stream().mapToLong(BufferPoolMXBean::getMemoryUsed).sum();
         return (ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed() + beside) / 1e6;
     }
 
@@ -189,7 +195,7 @@ public final class HandBench implements Dialogs {
         }
         var outline = new Outline(List.of(new Contour(nodes, true)));
         Rect b = outline.bounds();
-        Outline there = outline.through(tundra.core.geometry.Affine.translate(-b.x(), -b.y()));
+        Outline there = outline.through(Affine.translate(-b.x(), -b.y()));
         Point size = new Point(b.width(), b.height());
         var e = new Element("Path", new Content.Path(there, size), Values.NONE.with(Properties.POSITION, new Point(640, 360)).with(Properties.SIZE, size)
                 .with(Properties.FILL, Color.parse("#5F8FA3")).with(Properties.STROKE, Color.BLACK));
@@ -230,7 +236,7 @@ public final class HandBench implements Dialogs {
 
     private void step() throws Exception {
         fx(() -> {
-            robot.keyType(javafx.scene.input.KeyCode.CLOSE_BRACKET);
+            robot.keyType(KeyCode.CLOSE_BRACKET);
             return null;
         });
         Thread.sleep(25);
@@ -280,9 +286,9 @@ public final class HandBench implements Dialogs {
         Thread.sleep(500);
         Result scrolled = timed(lanes, i -> fx(() -> {
             boolean zoom = i % 40 < 20;
-            lanes.fireEvent(new javafx.scene.input.ScrollEvent(javafx.scene.input.ScrollEvent.SCROLL, 600, 150, 0, 0, false, zoom, false, false, true, false,
-                    0, i % 80 < 40 ? -24 : 24, 0, 0, javafx.scene.input.ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
-                    javafx.scene.input.ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
+            lanes.fireEvent(new ScrollEvent(ScrollEvent.SCROLL, 600, 150, 0, 0, false, zoom, false, false, true, false,
+                    0, i % 80 < 40 ? -24 : 24, 0, 0, ScrollEvent.HorizontalTextScrollUnits.NONE, 0,
+                    ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
             return null;
         }));
         return new Result[] {dragged, scrolled};

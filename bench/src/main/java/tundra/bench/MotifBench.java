@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.function.LongConsumer;
 import tundra.core.fit.Frames;
+import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -93,7 +94,7 @@ final class MotifBench {
                 if (mark instanceof Mark.Fill f) {
                     paint.setColor(f.paint().main().argb());
                     var box = Rect.makeWH((float) n.box().x(), (float) n.box().y());
-                    if (f.form() instanceof tundra.core.frame.Form.Oval) {
+                    if (f.form() instanceof Form.Oval) {
                         c.drawOval(box, paint);
                     } else {
                         c.drawRect(box, paint);

@@ -1,6 +1,8 @@
 package tundra.bench;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -10,6 +12,7 @@ import java.util.Map;
 import org.openqa.selenium.chrome.ChromeDriver;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -18,6 +21,8 @@ import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
+import tundra.samples.FrostGlass;
+import tundra.samples.OpenNight;
 import tundra.web.Page;
 import tundra.web.PageCompiler;
 import tundra.web.Publisher;
@@ -50,11 +55,11 @@ final class PageBench implements AutoCloseable {
 
     /** The demo; by hand: the same elements, each animation started by one plain call, what only jumps set by plain timers. */
     Result demo() throws Exception {
-        Project p = tundra.samples.OpenNight.project();
+        Project p = OpenNight.project();
         Path published = work.resolve("demo"), hand = work.resolve("demo-hand");
         Page page = publish(p, published);
         publish(p, hand);
-        String data = new String(page.files().get("piece.js").bytes(), java.nio.charset.StandardCharsets.UTF_8).replaceFirst("(?s)^Tundra\\.players\\[[^]]*]\\.start\\((.*)\\);\\s*$", "$1");
+        String data = new String(page.files().get("piece.js").bytes(), StandardCharsets.UTF_8).replaceFirst("(?s)^Tundra\\.players\\[[^]]*]\\.start\\((.*)\\);\\s*$", "$1");
         Files.writeString(hand.resolve("tundra-player.js"), "");
         Files.writeString(hand.resolve("piece.js"), """
                 const data = %s;
@@ -119,7 +124,7 @@ final class PageBench implements AutoCloseable {
     /** @param live with all motifs as what they are, else with the heavy ones as series of pictures */
     Live frost(boolean live) throws Exception {
         Path at = work.resolve("frost-" + live);
-        Project p = tundra.samples.FrostGlass.project();
+        Project p = FrostGlass.project();
         publish(live ? p.withMotifs(p.motifs().stream().map(m -> m.withPictures(false)).toList()) : p, at);
         double busy = load(at);
         Number frames = (Number) driver.executeAsyncScript("""
@@ -135,7 +140,7 @@ final class PageBench implements AutoCloseable {
             try {
                 return Files.readAllLines(Path.of("/proc/" + h.pid() + "/smaps_rollup")).stream().filter(l -> l.startsWith("Pss:"))
                         .mapToDouble(l -> Double.parseDouble(l.replaceAll("[^0-9]", "")) / 1024).sum();
-            } catch (IOException | java.io.UncheckedIOException e) {
+            } catch (IOException | UncheckedIOException e) {
                 return 0;
             }
         }).sum();
@@ -156,7 +161,7 @@ final class PageBench implements AutoCloseable {
             List<Key<Point>> k = b.main().track(e.id(), Properties.POSITION).keys();
             Point from = k.get(0).value().minus(half), to = k.get(1).value().minus(half);
             s.append(String.format(Locale.ROOT, "[%f,%f,%f,%f,%f,%f,'%s',%b],", from.x(), from.y(), to.x(), to.y(), size.x(), size.y(),
-                    e.rest().get(Properties.FILL).main().hex(), e.content() instanceof tundra.core.model.Content.Ellipse));
+                    e.rest().get(Properties.FILL).main().hex(), e.content() instanceof Content.Ellipse));
         }
         return s.append("""
                 ];

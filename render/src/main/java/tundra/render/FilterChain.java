@@ -4,6 +4,7 @@ import static org.bytedeco.ffmpeg.global.avfilter.*;
 import static org.bytedeco.ffmpeg.global.avutil.*;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.bytedeco.ffmpeg.avfilter.AVFilterContext;
@@ -60,7 +61,7 @@ final class FilterChain implements AutoCloseable {
         if (code < 0) {
             byte[] words = new byte[200];
             av_strerror(code, words, words.length);
-            throw new IOException("the pictures can't be packed: " + new String(words, java.nio.charset.StandardCharsets.UTF_8).split("\0")[0]);
+            throw new IOException("the pictures can't be packed: " + new String(words, StandardCharsets.UTF_8).split("\0")[0]);
         }
     }
 

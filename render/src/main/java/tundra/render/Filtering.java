@@ -7,6 +7,7 @@ import io.github.humbleui.skija.FilterTileMode;
 import io.github.humbleui.skija.ImageFilter;
 import io.github.humbleui.skija.Matrix33;
 import io.github.humbleui.skija.SamplingMode;
+import io.github.humbleui.types.Rect;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -84,10 +85,10 @@ final class Filtering implements AutoCloseable {
             by *= 2;
         }
         if (by == 1) {
-            return keep(ImageFilter.makeBlur((float) x, (float) y, FilterTileMode.DECAL, in, (io.github.humbleui.types.Rect) null));
+            return keep(ImageFilter.makeBlur((float) x, (float) y, FilterTileMode.DECAL, in, (Rect) null));
         }
         ImageFilter small = keep(ImageFilter.makeMatrixTransform(Matrix33.makeScale(1f / by), SamplingMode.LINEAR, in));
-        ImageFilter soft = keep(ImageFilter.makeBlur((float) x / by, (float) y / by, FilterTileMode.DECAL, small, (io.github.humbleui.types.Rect) null));
+        ImageFilter soft = keep(ImageFilter.makeBlur((float) x / by, (float) y / by, FilterTileMode.DECAL, small, (Rect) null));
         return keep(ImageFilter.makeMatrixTransform(Matrix33.makeScale(by), SamplingMode.LINEAR, soft));
     }
 

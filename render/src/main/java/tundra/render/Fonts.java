@@ -14,8 +14,11 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ConcurrentHashMap;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.model.Asset;
@@ -32,7 +35,7 @@ public final class Fonts implements TextMeasurer, FontSource {
         /** By hand: what a record makes for itself is put together at the first call, which the start of the program would wait for. */
         @Override
         public int hashCode() {
-            return java.util.Objects.hash(family, weight, file, own);
+            return Objects.hash(family, weight, file, own);
         }
     }
 
@@ -140,7 +143,7 @@ public final class Fonts implements TextMeasurer, FontSource {
     @Override
     public byte[] licence(String family) {
         Face face = face(family, 400);
-        return face.own != null ? null : resource("LICENSE-" + face.family.toLowerCase(java.util.Locale.ROOT).replace(' ', '-') + ".txt");
+        return face.own != null ? null : resource("LICENSE-" + face.family.toLowerCase(Locale.ROOT).replace(' ', '-') + ".txt");
     }
 
     private static byte[] load(Face f) {
@@ -158,7 +161,7 @@ public final class Fonts implements TextMeasurer, FontSource {
     private Face face(String family, int weight) {
         String known = faces.stream().anyMatch(f -> f.family.equals(family)) ? family : STANDARD;
         return faces.stream().filter(f -> f.family.equals(known))
-                .min(java.util.Comparator.comparingInt(f -> Math.abs(f.weight - weight))).orElseThrow();
+                .min(Comparator.comparingInt(f -> Math.abs(f.weight - weight))).orElseThrow();
     }
 
     private Typeface typeface(Face f) {

@@ -9,8 +9,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import tundra.core.edit.OutputRange;
 import tundra.core.edit.OutputEdits;
+import tundra.core.edit.OutputRange;
 import tundra.core.file.FileProblem;
 import tundra.core.file.OutputFolder;
 import tundra.core.file.SafeReplace;
@@ -21,6 +21,7 @@ import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
+import tundra.core.model.Color;
 import tundra.core.model.Limits;
 import tundra.core.model.Marker;
 import tundra.core.model.Output;
@@ -149,7 +150,7 @@ public final class FrameFiles {
             for (int i = 0; i < pictures.size(); i++) {
                 progress.check();
                 Frame f = builder.at(moment(i));
-                Files.writeString(to.resolve(name(i)), SvgWriter.write(project, output.is(Outputs.CLEAR) ? new Frame(f.size(), tundra.core.model.Color.NONE, f.nodes()) : f, Fonts.of(project.assets())));
+                Files.writeString(to.resolve(name(i)), SvgWriter.write(project, output.is(Outputs.CLEAR) ? new Frame(f.size(), Color.NONE, f.nodes()) : f, Fonts.of(project.assets())));
                 progress.share((i + 1.0) / pictures.size());
             }
             return;

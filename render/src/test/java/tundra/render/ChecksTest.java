@@ -11,11 +11,14 @@ import tundra.core.check.Checks;
 import tundra.core.check.Finding;
 import tundra.core.edit.Drawings;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Asset;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Gradient;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Span;
@@ -229,8 +232,8 @@ class ChecksTest {
                 argb[y * 40 + x] = 0xFF336699;
             }
         }
-        var ink = SkiaImageComparer.ink(tundra.core.model.Asset.picture("a.png", "image/png", 40, 20, Rasters.png(argb, 40, 20)));
-        assertThat(ink.bounds()).isEqualTo(new tundra.core.geometry.Rect(0.25, 0.25, 0.25, 0.5));
+        var ink = SkiaImageComparer.ink(Asset.picture("a.png", "image/png", 40, 20, Rasters.png(argb, 40, 20)));
+        assertThat(ink.bounds()).isEqualTo(new Rect(0.25, 0.25, 0.25, 0.5));
         assertThat(ink.area()).isEqualTo(0.125);
         assertThat(ink.centre()).isEqualTo(new Point(0.375, 0.5));
     }
@@ -238,7 +241,7 @@ class ChecksTest {
     @Test
     void textsInFontsThatAreNotThereAndFontsThatCantBeRead() {
         Element text = new Element("Sign", new Content.Text("Hello", "Nowhere Sans", 400, 20, Content.Align.LEFT, 1.2), Values.NONE.with(Properties.FILL, Color.BLACK).with(Properties.POSITION, new Point(60, 60)));
-        Project p = project(hop(8, Flipbook.Ending.LOOP)).withAsset(tundra.core.model.Asset.font("torn.ttf", "font/ttf", new byte[] {0, 1, 0, 0, 9, 9}));
+        Project p = project(hop(8, Flipbook.Ending.LOOP)).withAsset(Asset.font("torn.ttf", "font/ttf", new byte[] {0, 1, 0, 0, 9, 9}));
         p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(b.elements().getFirst(), text)));
         var found = check(p);
         assertThat(found).extracting(Finding::check).containsExactly(Check.FONT, Check.FONT);
@@ -250,10 +253,10 @@ class ChecksTest {
 
     @Test
     void gradientsThatCantBePainted() {
-        var stops = List.of(new tundra.core.model.Gradient.Stop(0, Color.parse("#112233")), new tundra.core.model.Gradient.Stop(1, Color.parse("#AABBCC")));
+        var stops = List.of(new Gradient.Stop(0, Color.parse("#112233")), new Gradient.Stop(1, Color.parse("#AABBCC")));
         Project p = project(hop(8, Flipbook.Ending.LOOP));
-        var tiny = tundra.core.model.Gradient.radial(stops).placed(new Point(0, 0), new Point(1e30, 0), new Point(0, 1e-30));
-        var good = tundra.core.model.Gradient.linear(stops);
+        var tiny = Gradient.radial(stops).placed(new Point(0, 0), new Point(1e30, 0), new Point(0, 1e-30));
+        var good = Gradient.linear(stops);
         for (var g : List.of(tiny, good)) {
             Element e = part("Sky", new Content.Rectangle(), new Point(50, 50), new Point(90, 1e-9), Color.parse("#000000")).with(Properties.FILL, g);
             Project q = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(e)));

@@ -9,28 +9,44 @@ import io.github.humbleui.skija.Codec;
 import io.github.humbleui.skija.Data;
 import io.github.humbleui.skija.Image;
 import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.file.FileProblem;
+import tundra.core.fit.BoardChanges;
 import tundra.core.fit.Frames;
+import tundra.core.fit.Run;
+import tundra.core.fit.VisitorState;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Marker;
 import tundra.core.model.Output;
 import tundra.core.model.Outputs;
+import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Scene;
+import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
+import tundra.core.model.Transition;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -130,7 +146,7 @@ class FilmingTest {
     void loopsHoldTheStillsAndGoOnForEver() throws Exception {
         Project p = piece();
         for (String format : List.of("GIF", "WebP")) {
-            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.RATE, 20.0), "loop." + format.toLowerCase(java.util.Locale.ROOT)));
+            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.RATE, 20.0), "loop." + format.toLowerCase(Locale.ROOT)));
             assertThat(shown).as(format).hasSize(40).allMatch(s -> s.ms() == 50);
             for (int i = 0; i < 40; i += 3) {
                 assertThat(psnr(shown.get(i).argb(), still(p, i * 50_000L))).as("%s, picture %d", format, i).isGreaterThan(format.equals("GIF") ? 42 : 60);
@@ -140,17 +156,17 @@ class FilmingTest {
         // its first picture is that of any PNG reader; the animation chunk says how many there are, and 0 plays are for ever
         assertThat(psnr(ImageIO.read(apng.toFile()).getRGB(0, 0, W, H, null, 0, W), still(p, 0))).isEqualTo(99);
         byte[] bytes = Files.readAllBytes(apng);
-        int at = new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1).indexOf("acTL") + 4;
-        var chunk = java.nio.ByteBuffer.wrap(bytes, at, 8);
+        int at = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("acTL") + 4;
+        var chunk = ByteBuffer.wrap(bytes, at, 8);
         assertThat(List.of(chunk.getInt(), chunk.getInt())).containsExactly(48, 0);
-        assertThat(new String(Files.readAllBytes(folder.resolve("loop.gif")), java.nio.charset.StandardCharsets.ISO_8859_1)).contains("NETSCAPE2.0\u0003\u0001\0\0\0");
+        assertThat(new String(Files.readAllBytes(folder.resolve("loop.gif")), StandardCharsets.ISO_8859_1)).contains("NETSCAPE2.0\u0003\u0001\0\0\0");
     }
 
     @Test
     void whatIsBehindIsSeenThrough() throws Exception {
         Project p = piece();
         for (String format : List.of("GIF", "WebP")) {
-            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.CLEAR, "yes").with(Outputs.RATE, 10.0), "clear." + format.toLowerCase(java.util.Locale.ROOT)));
+            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.CLEAR, "yes").with(Outputs.RATE, 10.0), "clear." + format.toLowerCase(Locale.ROOT)));
             for (int i = 0; i < shown.size(); i++) {
                 int[] seen = shown.get(i).argb();
                 assertThat(seen[170 * W + 10] >>> 24).as("%s, behind", format).isZero();
@@ -184,13 +200,13 @@ class FilmingTest {
         assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class).hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
         assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.FROM, 3_000_000L))).hasMessageContaining("nothing between 3.0 s and 2.0 s");
         assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0))).hasMessageContaining("240000 pictures");
-        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE)).isInstanceOf(java.io.IOException.class);
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE)).isInstanceOf(IOException.class);
     }
 
     /** A square wave of 1 kHz that begins with its first sample: 0.2 s as WAV. */
     private static byte[] wave() {
         int n = 9600;
-        var out = java.nio.ByteBuffer.allocate(44 + 2 * n).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        var out = ByteBuffer.allocate(44 + 2 * n).order(ByteOrder.LITTLE_ENDIAN);
         out.put("RIFF".getBytes()).putInt(36 + 2 * n).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(48_000).putInt(96_000).putShort((short) 2).putShort((short) 16).put("data".getBytes()).putInt(2 * n);
         for (int i = 0; i < n; i++) {
             out.putShort((short) (i / 24 % 2 == 0 ? 16_000 : -16_000));
@@ -212,7 +228,7 @@ class FilmingTest {
     void soundsAreHeardWhenTheyAreSeenToBe() throws Exception {
         var sound = SoundReader.read("tick.wav", wave());
         Project p = piece().withAsset(sound);
-        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new tundra.core.model.PlacedSound("s", sound.hash(), 500_000, 1)))));
+        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new PlacedSound("s", sound.hash(), 500_000, 1)))));
         for (String format : Outputs.FILM_FORMAT.choices()) {
             Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.TIMES, 2.0), "sound-" + format.replace(' ', '-') + (format.equals("MP4") ? ".mp4" : ".webm"));
             float[] heard = SoundReader.decode("film", Files.readAllBytes(film));
@@ -230,11 +246,11 @@ class FilmingTest {
     void scenesFollowEachOtherByTheirTransitions() throws Exception {
         Project one = piece();
         var board = new Board(new Point(W, H), Values.NONE.with(Properties.BACKGROUND, Color.parse("#204060")), List.of(), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
-        var way = new tundra.core.model.Transition(tundra.core.model.Transition.Kind.PUSH, tundra.core.model.Transition.Side.LEFT, 500_000, Easing.LINEAR);
-        var second = new tundra.core.model.Scene("second", "Second", board);
+        var way = new Transition(Transition.Kind.PUSH, Transition.Side.LEFT, 500_000, Easing.LINEAR);
+        var second = new Scene("second", "Second", board);
         second = second.withOpening(second.opening().with(way));
         Project p = one.withScenes(List.of(one.scenes().getFirst(), second));
-        Output all = Outputs.FILM.made().with(Outputs.SCENES, tundra.core.model.Slot.EVERYTHING).with(Outputs.QUALITY, "best");
+        Output all = Outputs.FILM.made().with(Outputs.SCENES, Slot.EVERYTHING).with(Outputs.QUALITY, "best");
         var filming = new Filming(p, all);
         assertThat(filming.frames()).isEqualTo(3 * RATE);
         Path to = folder.resolve("scenes.mp4");
@@ -292,7 +308,7 @@ class FilmingTest {
     void anAvifHoldsTheStillsToo() throws Exception {
         Project p = piece();
         Path to = made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "AVIF"), "loop.avif");
-        assertThat(new String(Files.readAllBytes(to), 4, 8, java.nio.charset.StandardCharsets.ISO_8859_1)).isEqualTo("ftypavis");
+        assertThat(new String(Files.readAllBytes(to), 4, 8, StandardCharsets.ISO_8859_1)).isEqualTo("ftypavis");
         try (var frames = new VideoFrames(to)) {
             for (int i = 0; i < 48; i += 4) {
                 long time = Math.round(i * 1e6 / RATE);
@@ -308,14 +324,14 @@ class FilmingTest {
     @Test
     void framesAreTheStillsOfTheirMoments() throws Exception {
         Project plain = piece();
-        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withMarkers(List.of(new tundra.core.model.Marker("m1", "Later", 1_500_000), new tundra.core.model.Marker("m2", "First", 250_000)))));
+        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withMarkers(List.of(new Marker("m1", "Later", 1_500_000), new Marker("m2", "First", 250_000)))));
         Path every = folder.resolve("every");
         new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.WHICH, "every frame").with(Outputs.EVERY, 4.0)).write(every, false, Progress.NONE);
         try (var all = Files.list(every)) {
             assertThat(all.filter(x -> x.toString().endsWith(".png")).count()).isEqualTo(12);
         }
         for (int f = 0; f < 48; f += 4) {
-            int[] seen = ImageIO.read(every.resolve(String.format(java.util.Locale.ROOT, "%05d.png", f)).toFile()).getRGB(0, 0, W, H, null, 0, W);
+            int[] seen = ImageIO.read(every.resolve(String.format(Locale.ROOT, "%05d.png", f)).toFile()).getRGB(0, 0, W, H, null, 0, W);
             assertThat(psnr(seen, still(p, p.frameTime(f)))).as("frame %d", f).isEqualTo(99);
         }
         Path marked = folder.resolve("marked");
@@ -326,11 +342,11 @@ class FilmingTest {
         assertThat(marked.resolve("002-later.webp")).exists();
         Path pdf = folder.resolve("one.pdf");
         new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.FRAMES_FORMAT, "PDF").with(Outputs.AT, 1_000_000L)).write(pdf, false, Progress.NONE);
-        try (var doc = org.apache.pdfbox.Loader.loadPDF(pdf.toFile())) {
+        try (var doc = Loader.loadPDF(pdf.toFile())) {
             assertThat(doc.getNumberOfPages()).isEqualTo(1);
             // 96 CSS px are an inch
             assertThat(doc.getPage(0).getMediaBox().getWidth()).isEqualTo(W * 0.75f);
-            int[] seen = new org.apache.pdfbox.rendering.PDFRenderer(doc).renderImageWithDPI(0, 96).getRGB(0, 0, W, H, null, 0, W);
+            int[] seen = new PDFRenderer(doc).renderImageWithDPI(0, 96).getRGB(0, 0, W, H, null, 0, W);
             assertThat(psnr(seen, still(p, 1_000_000))).isGreaterThan(30);
         }
         assertThatThrownBy(() -> new FrameFiles(piece(), Outputs.FRAMES.made().with(Outputs.WHICH, "each marker"))).isInstanceOf(FileProblem.class).hasMessageContaining("no markers");
@@ -341,17 +357,17 @@ class FilmingTest {
     void aVisitSoundsAsItWasHeard() throws Exception {
         var sound = SoundReader.read("tick.wav", wave());
         Project plain = piece().withAsset(sound);
-        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new tundra.core.model.PlacedSound("s", sound.hash(), 500_000, 1)))));
+        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new PlacedSound("s", sound.hash(), 500_000, 1)))));
         String scene = p.scenes().getFirst().id(), main = board(p).main().id();
-        var states = new ArrayList<tundra.core.fit.VisitorState>();
+        var states = new ArrayList<VisitorState>();
         for (int i = 0; i <= 180; i++) {
             // a frame of the browser each 1/60 s
             long time = i * 1_000_000L / 60, at = time < 500_000 ? 0 : time < 2_000_000 ? time - 500_000 : time - 2_000_000;
-            states.add(new tundra.core.fit.VisitorState(time, new Point(W, H), List.of(new tundra.core.fit.VisitorState.SceneState(scene, new tundra.core.geometry.Rect(0, 0, W, H), 1, null, null,
-                    new Moment(List.of(new Moment.Standing(main, at))), tundra.core.fit.BoardChanges.NONE)), Map.of()));
+            states.add(new VisitorState(time, new Point(W, H), List.of(new VisitorState.SceneState(scene, new Rect(0, 0, W, H), 1, null, null,
+                    new Moment(List.of(new Moment.Standing(main, at))), BoardChanges.NONE)), Map.of()));
         }
         Path to = folder.resolve("visit.mp4");
-        new Filming(p, Outputs.FILM.made().with(Outputs.RATE, 30.0), new tundra.core.fit.Run(states)).write(to, Progress.NONE);
+        new Filming(p, Outputs.FILM.made().with(Outputs.RATE, 30.0), new Run(states)).write(to, Progress.NONE);
         float[] heard = SoundReader.decode("film", Files.readAllBytes(to));
         // at 0.5 + 0.5 s and at 2 + 0.5 s, as near as a frame of the browser tells
         assertThat(onset(heard, 0)).isCloseTo(48_000, within(900));

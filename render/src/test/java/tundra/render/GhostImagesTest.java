@@ -10,6 +10,7 @@ import tundra.core.flip.OnionLayers;
 import tundra.core.flip.OnionSkin;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Moment;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -48,7 +49,7 @@ class GhostImagesTest {
 
     private Frame step(int i, OnionSkin skin) {
         long t = Math.round(i * 1e6 / 24) + 1;
-        return skin.over(builder.at(t), builder, "book", tundra.core.frame.Moment.opened(builder.board(), t), ghosts);
+        return skin.over(builder.at(t), builder, "book", Moment.opened(builder.board(), t), ghosts);
     }
 
     @Test

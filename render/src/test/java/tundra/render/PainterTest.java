@@ -5,12 +5,16 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.github.humbleui.skija.Canvas;
+import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import tundra.core.frame.Frame;
@@ -117,7 +121,7 @@ class PainterTest {
     @Test
     void everyFamilyHasItsFileAndLicence() {
         for (String family : Fonts.BUNDLED.families()) {
-            assertThat(new String(Fonts.BUNDLED.licence(family), java.nio.charset.StandardCharsets.UTF_8)).contains("SIL OPEN FONT LICENSE");
+            assertThat(new String(Fonts.BUNDLED.licence(family), StandardCharsets.UTF_8)).contains("SIL OPEN FONT LICENSE");
             for (int weight : Fonts.BUNDLED.weights(family)) {
                 assertThat(Fonts.BUNDLED.file(family, weight)).hasSizeGreaterThan(10_000);
             }
@@ -175,7 +179,7 @@ class PainterTest {
 
     @Test
     void aPictureInBandsLooksLikeTheOneOfASingleSurface() {
-        var random = new java.util.Random(3);
+        var random = new Random(3);
         for (int i = 0; i < 40; i++) {
             elements.add(add("e" + i, i % 2 == 0 ? new Content.Ellipse() : new Content.Rectangle(), random.nextInt(500), random.nextInt(400), 60, 90, "#5F8FA380")
                     .with(Properties.ROTATION, 37.0 * i).with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH, 2.5));
@@ -184,7 +188,7 @@ class PainterTest {
         elements.add(new Element("w", "w", false, false, Values.NONE.with(Properties.POSITION, new Point(250, 200)).with(Properties.OPACITY, 0.5)
                 .with(Properties.FILL, Color.BLACK), new Content.Text("A line over the bands", "Figtree", 600, 44, Content.Align.LEFT, 1.2)));
         Frame frame = new FrameBuilder(new Board(new Point(500, 401), Values.NONE, elements, List.of(main), List.of()), Fonts.BUNDLED).at(0);
-        var pixels = java.nio.ByteBuffer.allocateDirect(4 * 500 * 401);
+        var pixels = ByteBuffer.allocateDirect(4 * 500 * 401);
         try (var painter = new Painter(); var bands = new Bands(pixels, 500, 401); Surface one = Surface.makeRasterN32Premul(500, 401)) {
             painter.paint(one.getCanvas().clear(0xFFFFFFFF), frame, 1);
             bands.paint(c -> painter.paint(c.clear(0xFFFFFFFF), frame, 1));
@@ -211,7 +215,7 @@ class PainterTest {
         return sum == 0 ? 99 : 10 * Math.log10(255.0 * 255 * p.length / sum);
     }
 
-    private static byte[] bytes(io.github.humbleui.skija.Image image) {
+    private static byte[] bytes(Image image) {
         var pixels = image.peekPixels();
         byte[] out = new byte[pixels.remaining()];
         pixels.get(out);

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,12 +24,14 @@ import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
+import tundra.core.model.Paint;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -69,7 +73,7 @@ class PlantedFaultsTest {
 
     /** A box that turns from one colour to another so many times a second. */
     private static Project flashing(int perSecond, int w, int h, String from, String to) {
-        var keys = new ArrayList<Key<tundra.core.model.Paint>>();
+        var keys = new ArrayList<Key<Paint>>();
         for (int i = 0; i < 2 * perSecond * 2; i++) {
             keys.add(new Key<>(i * 500_000L / perSecond, Color.parse(i % 2 == 0 ? from : to), Easing.HOLD));
         }
@@ -82,8 +86,8 @@ class PlantedFaultsTest {
             var out = new ByteArrayOutputStream();
             ImageIO.write(image, "png", out);
             return Asset.picture("p" + w + ".png", "image/png", w, h, out.toByteArray());
-        } catch (java.io.IOException e) {
-            throw new java.io.UncheckedIOException(e);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
@@ -125,7 +129,7 @@ class PlantedFaultsTest {
 
     private static Map<Check, Pair> pairs() {
         var out = new LinkedHashMap<Check, Pair>();
-        Reaction pause = new Reaction("p", Events.of(Events.KEY_PRESSED, "Escape"), List.of(Actions.of(Actions.PAUSE, tundra.core.model.Slot.EVERYTHING)));
+        Reaction pause = new Reaction("p", Events.of(Events.KEY_PRESSED, "Escape"), List.of(Actions.of(Actions.PAUSE, Slot.EVERYTHING)));
         // more than three a second, over more than a quarter of the field; the fifth one in red, hardly lighter than black
         out.put(Check.FLASHES, new Pair(k -> k == 4 ? flashing(5, 500, 500, "#E00000", "#000000") : flashing(4 + k, 300 + 40 * k, 300, "#FFFFFF", "#000000"),
                 k -> k == 0 ? flashing(2, 700, 500, "#FFFFFF", "#000000") : k == 1 ? flashing(8, 100, 100, "#FFFFFF", "#000000") : k == 2 ? flashing(8, 700, 500, "#FFFFFF", "#F6F6F6") : k == 3 ? flashing(3, 700, 500, "#FFFFFF", "#000000") : flashing(8, 700, 500, "#202020", "#282828")));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tundra.core.model.PlacedSound;
@@ -27,7 +28,7 @@ class SoundOutTest {
 
     private static float[] ones(double seconds) {
         float[] out = new float[(int) (seconds * 96_000)];
-        java.util.Arrays.fill(out, 1);
+        Arrays.fill(out, 1);
         return out;
     }
 

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.lang.management.ManagementFactory;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import tundra.core.file.FileProblem;
@@ -45,7 +48,7 @@ class SoundReaderTest {
 
     /** A WAV of silence with one byte a sample. */
     private static byte[] plain(int rate, int seconds) {
-        var b = java.nio.ByteBuffer.allocate(44 + rate * seconds).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        var b = ByteBuffer.allocate(44 + rate * seconds).order(ByteOrder.LITTLE_ENDIAN);
         b.put("RIFF".getBytes()).putInt(36 + rate * seconds).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1)
                 .putInt(rate).putInt(rate).putShort((short) 1).putShort((short) 8).put("data".getBytes()).putInt(rate * seconds);
         Arrays.fill(b.array(), 44, b.capacity(), (byte) 0x80);
@@ -55,7 +58,7 @@ class SoundReaderTest {
     @Test
     void aLongSoundIsMeasuredWithoutBeingKept() throws Exception {
         byte[] wav = plain(8000, 1500);
-        var threads = (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();
+        var threads = (com.sun.management.ThreadMXBean) ManagementFactory.getThreadMXBean();
         long before = threads.getCurrentThreadAllocatedBytes();
         Asset a = SoundReader.read("long.wav", wav);
         assertThat(a.duration()).isCloseTo(1_500_000_000L, within(10_000L));

@@ -12,6 +12,7 @@ import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Layout;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Track;
@@ -134,7 +135,7 @@ final class ArrivalLayouts {
         }
     }
 
-    private void keys(String name, tundra.core.model.Property<Point> p, UnaryOperator<Point> change) {
+    private void keys(String name, Property<Point> p, UnaryOperator<Point> change) {
         for (Timeline t : b.timelines()) {
             Track<Point> track = t.track(id(name), p);
             if (track != null) {

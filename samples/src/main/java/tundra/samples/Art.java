@@ -2,6 +2,7 @@ package tundra.samples;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
@@ -24,7 +25,7 @@ final class Art {
     }
 
     static Element named(String name, Content content, Values rest) {
-        return new Element("s-" + name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), name, false, false, rest, content);
+        return new Element("s-" + name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"), name, false, false, rest, content);
     }
 
     private static Values boxed(Rect r) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import tundra.core.edit.ButtonMotif;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -53,7 +54,7 @@ final class DemoMotifs {
         var forms = new ArrayList<Outline>();
         Point corner = cloth.rest().get(Properties.POSITION).minus(((Content.Path) cloth.content()).box().times(0.5));
         for (int i = 0; i <= 4; i++) {
-            forms.add(cloth(i / 4.0).through(tundra.core.geometry.Affine.translate(-corner.x(), -corner.y())));
+            forms.add(cloth(i / 4.0).through(Affine.translate(-corner.x(), -corner.y())));
         }
         Timeline main = new Timeline("m-flag-main", Timeline.MAIN, WAVE, true, true, Map.of()).with(cloth.id(), Properties.OUTLINE, track(WAVE, GENTLE, forms));
         return new Motif("m-flag", "Wind flag", new Board(new Point(34, 46), Values.NONE, List.of(pole, cloth), List.of(main), List.of()));

@@ -2,6 +2,7 @@ package tundra.samples;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
@@ -135,7 +136,7 @@ final class Hare {
         parts.add(ear("Near ear", p, 8, "#FFFFFF"));
         parts.add(Scenery.inked(Art.circle("Head", p.head.x(), p.head.y(), 14, "#FFFFFF").with(Properties.SIZE, new Point(32, 26)).with(Properties.ROTATION, 18.0)));
         parts.add(Art.circle("Eye", p.head.x() + 5, p.head.y() - 3, 2.2, "#1D2926"));
-        String id = "s-" + move + "-" + p.name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-');
+        String id = "s-" + move + "-" + p.name.toLowerCase(Locale.ROOT).replace(' ', '-');
         var own = parts.stream().map(e -> e.withId(id + e.id().substring(1))).toList();
         return Flipbook.blank(p.name, box).withId(id).withChildren(own);
     }

@@ -1,7 +1,10 @@
 package tundra.web;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
+import java.util.stream.DoubleStream;
 import tundra.core.geometry.Numbers;
 import tundra.core.motion.CubicEasing;
 import tundra.core.motion.Easing;
@@ -69,10 +72,10 @@ final class EasingPieces {
             case FamilyEasing f -> corners(f);
             case SpringEasing s -> swings(s);
             case PartEasing p -> {
-                var inside = java.util.Arrays.stream(cuts(p.of())).filter(c -> c > p.from() + 1e-9 && c < p.to() - 1e-9)
+                var inside = Arrays.stream(cuts(p.of())).filter(c -> c > p.from() + 1e-9 && c < p.to() - 1e-9)
                         .map(c -> (c - p.from()) / (p.to() - p.from()));
-                yield java.util.stream.DoubleStream.concat(java.util.stream.DoubleStream.concat(java.util.stream.DoubleStream.of(0), inside),
-                        java.util.stream.DoubleStream.of(1)).toArray();
+                yield DoubleStream.concat(DoubleStream.concat(DoubleStream.of(0), inside),
+                        DoubleStream.of(1)).toArray();
             }
             default -> new double[] {0, 1};
         };
@@ -158,7 +161,7 @@ final class EasingPieces {
     private static Piece upright(FamilyEasing f, double a, double b) {
         boolean atStart = Math.abs(f.at(a + 1e-9) - f.at(a)) > 1e-6;
         double h = b - a, low = f.at(a), rise = f.at(b) - low;
-        java.util.function.DoubleUnaryOperator y = t -> f.at(atStart ? a + h * t * t : b - h * (1 - t) * (1 - t));
+        DoubleUnaryOperator y = t -> f.at(atStart ? a + h * t * t : b - h * (1 - t) * (1 - t));
         double d = 1e-4;
         double s0 = (-3 * y.applyAsDouble(0) + 4 * y.applyAsDouble(d) - y.applyAsDouble(2 * d)) / (2 * d);
         double s1 = (3 * y.applyAsDouble(1) - 4 * y.applyAsDouble(1 - d) + y.applyAsDouble(1 - 2 * d)) / (2 * d);

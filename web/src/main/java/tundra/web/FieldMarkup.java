@@ -1,5 +1,7 @@
 package tundra.web;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import tundra.core.block.FieldLayout;
 import tundra.core.geometry.Numbers;
@@ -15,7 +17,7 @@ final class FieldMarkup extends BlockHtml {
     }
 
     private static String subject(Content.Block b) {
-        return b.text(Blocks.SUBJECT).isEmpty() ? "" : "?subject=" + java.net.URLEncoder.encode(b.text(Blocks.SUBJECT), java.nio.charset.StandardCharsets.UTF_8).replace("+", "%20");
+        return b.text(Blocks.SUBJECT).isEmpty() ? "" : "?subject=" + URLEncoder.encode(b.text(Blocks.SUBJECT), StandardCharsets.UTF_8).replace("+", "%20");
     }
 
     void call(Content.Block b) {

@@ -1,5 +1,6 @@
 package tundra.web;
 
+import tundra.core.frame.Filter;
 import tundra.core.geometry.Numbers;
 import tundra.core.model.Color;
 import tundra.core.model.Effect;
@@ -29,7 +30,7 @@ final class FilterMixes {
             case LONG_SHADOW -> {
                 // one mix makes both of dx and dy
                 if (a.name().equals("dx")) {
-                    double share = Math.pow(2, Integer.parseInt(a.part().substring(1))) / (Math.pow(2, tundra.core.frame.Filter.LongShadow.STAGES) - 1);
+                    double share = Math.pow(2, Integer.parseInt(a.part().substring(1))) / (Math.pow(2, Filter.LongShadow.STAGES) - 1);
                     out.mixes().with(part, "way", share, x.rest().get(Properties.LONG_DIRECTION), x.rest().get(Properties.LONG_LENGTH));
                     out.number(part, Mixes.part("way", 0), t.track(x.id(), Properties.LONG_DIRECTION));
                     out.number(part, Mixes.part("way", 1), t.track(x.id(), Properties.LONG_LENGTH));

@@ -1,5 +1,6 @@
 package tundra.web;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -230,7 +231,7 @@ final class PageData {
         }
     }
 
-    private static java.math.BigDecimal number(double offset) {
-        return new java.math.BigDecimal(Numbers.plain(offset, 9));
+    private static BigDecimal number(double offset) {
+        return new BigDecimal(Numbers.plain(offset, 9));
     }
 }

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.GZIPOutputStream;
@@ -84,7 +85,7 @@ public final class PageWeight {
     public Map<Kind, Long> byKind() {
         var sums = new EnumMap<Kind, Long>(Kind.class);
         files.forEach(f -> sums.merge(f.kind, f.bytes, Long::sum));
-        var out = new java.util.LinkedHashMap<Kind, Long>();
+        var out = new LinkedHashMap<Kind, Long>();
         sums.entrySet().stream().sorted(Map.Entry.<Kind, Long>comparingByValue().reversed()).forEach(e -> out.put(e.getKey(), e.getValue()));
         return out;
     }

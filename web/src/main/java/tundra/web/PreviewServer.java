@@ -3,6 +3,7 @@ package tundra.web;
 import com.sun.net.httpserver.HttpExchange;
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URLDecoder;
 import java.nio.charset.StandardCharsets;
 import java.security.SecureRandom;
 import java.util.HexFormat;
@@ -126,7 +127,7 @@ public final class PreviewServer implements AutoCloseable {
 
     private static String query(HttpExchange x) {
         String q = x.getRequestURI().getRawQuery();
-        return q == null || !q.startsWith("q=") ? "" : java.net.URLDecoder.decode(q.substring(2), StandardCharsets.UTF_8);
+        return q == null || !q.startsWith("q=") ? "" : URLDecoder.decode(q.substring(2), StandardCharsets.UTF_8);
     }
 
     private void log(HttpExchange x) throws IOException {

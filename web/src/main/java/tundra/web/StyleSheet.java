@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -69,7 +70,7 @@ final class StyleSheet {
 
     /** The CSS name of a property in the camel case of Web Animations. */
     static String name(String camelCase) {
-        return camelCase.replaceAll("([A-Z])", "-$1").toLowerCase(java.util.Locale.ROOT);
+        return camelCase.replaceAll("([A-Z])", "-$1").toLowerCase(Locale.ROOT);
     }
 
     /** @param scope the class of the piece: what several pieces on one page name alike stays apart; it makes the rules weigh more than those of the page itself */

@@ -1,5 +1,6 @@
 package tundra.web;
 
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -135,12 +136,12 @@ final class TextChannel implements Channel {
                 weights.forEach(w -> widths.put("" + w, List.of(width(e, t, w, line, true), width(e, t, w, line, false))));
                 lines.add(List.of(line, widths));
             }
-            return List.of(new java.math.BigDecimal(Numbers.plain(way.from(), 4)), lines);
+            return List.of(new BigDecimal(Numbers.plain(way.from(), 4)), lines);
         }).toList());
         return out;
     }
 
     private static Object width(PageElement e, Content.Text t, int weight, String line, boolean ligatures) {
-        return new java.math.BigDecimal(Numbers.plain(e.measure().width(t.family(), weight, MEASURED, line, ligatures) / MEASURED, 7));
+        return new BigDecimal(Numbers.plain(e.measure().width(t.family(), weight, MEASURED, line, ligatures) / MEASURED, 7));
     }
 }

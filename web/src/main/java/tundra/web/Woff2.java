@@ -5,6 +5,7 @@ import com.aayushatharva.brotli4j.encoder.Encoder;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -37,7 +38,7 @@ final class Woff2 {
             in.get(in.getInt(at + 8), data);
             byte[] tag = new byte[4];
             in.get(at, tag);
-            String name = new String(tag, java.nio.charset.StandardCharsets.ISO_8859_1);
+            String name = new String(tag, StandardCharsets.ISO_8859_1);
             if (name.equals("head")) {
                 // bit 11: it was through a packing that loses nothing
                 data[16] |= 0x08;
@@ -56,7 +57,7 @@ final class Woff2 {
             int transform = t.tag.equals("glyf") || t.tag.equals("loca") ? AS_THEY_ARE : 0;
             directory.write(transform << 6 | (known < 0 ? 63 : known));
             if (known < 0) {
-                directory.write(t.tag.getBytes(java.nio.charset.StandardCharsets.ISO_8859_1));
+                directory.write(t.tag.getBytes(StandardCharsets.ISO_8859_1));
             }
             base128(directory, t.data.length);
             all.write(t.data);

@@ -1,6 +1,8 @@
 package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -146,7 +148,7 @@ class ActionTableTest extends TablesPage {
     }
 
     private static String script(Project p) {
-        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js").bytes(), java.nio.charset.StandardCharsets.UTF_8);
+        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js").bytes(), StandardCharsets.UTF_8);
     }
 
     @Test

@@ -2,12 +2,17 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Galleries;
@@ -104,7 +109,7 @@ class BlockContextTest extends InBrowser {
                 Moment m = Moment.opened(b, 1_000_000);
                 visit.go(m);
                 double db = visit.like(now, m);
-                seen.add(String.format(java.util.Locale.ROOT, "%.1f", db));
+                seen.add(String.format(Locale.ROOT, "%.1f", db));
                 soft.assertThat(db).as("%s in %s", kind, layout).isGreaterThan(kind == Blocks.CHOICE ? 33 : 36);
             }
             System.out.println("PSNR of " + kind + " in contexts: " + seen + " dB");
@@ -143,7 +148,7 @@ class BlockContextTest extends InBrowser {
         for (Path x : List.of(one, two)) {
             String html = Files.readString(x.resolve("index.html"), StandardCharsets.UTF_8), name = x.getFileName().toString();
             s.append("<link rel=\"stylesheet\" href=\"../").append(name).append('/').append(html.replaceAll("(?s).*<link rel=\"stylesheet\" href=\"(piece[^\"]*)\".*", "$1")).append("\"><div style=\"width:800px\">").append(html.replaceAll("(?s).*(<main.*</main>).*", "$1")).append("</div>");
-            for (var m = java.util.regex.Pattern.compile("<script src=\"([^\"]+)\"").matcher(html); m.find();) {
+            for (var m = Pattern.compile("<script src=\"([^\"]+)\"").matcher(html); m.find();) {
                 s.append("<script src=\"../").append(name).append('/').append(m.group(1)).append("\"></script>");
             }
         }
@@ -158,10 +163,10 @@ class BlockContextTest extends InBrowser {
     /** A folder of files that goes along, shut off from the piece, and an address that waits for the visitor. */
     @Test
     void aPageWithinThePageIsShutOffAndAsksFirst() throws Exception {
-        var zip = new java.io.ByteArrayOutputStream();
-        try (var out = new java.util.zip.ZipOutputStream(zip)) {
+        var zip = new ByteArrayOutputStream();
+        try (var out = new ZipOutputStream(zip)) {
             for (var e : Map.of("index.html", "<!doctype html><title>Inside</title><script src=\"a/b.js\"></script><p>Inside", "a/b.js", "document.title = 'ran'").entrySet()) {
-                out.putNextEntry(new java.util.zip.ZipEntry(e.getKey()));
+                out.putNextEntry(new ZipEntry(e.getKey()));
                 out.write(e.getValue().getBytes(StandardCharsets.UTF_8));
             }
         }

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
+import org.openqa.selenium.interactions.Interactive;
 import tundra.core.fit.Lens;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
@@ -231,7 +232,7 @@ class BlockHandsTest extends InBrowser {
             Project p = piece(where);
             for (Hand hand : Hand.values()) {
                 open(p, "hands-" + where + hand, (int) SIZE.x() + 20, (int) SIZE.y() + 20);
-                ((org.openqa.selenium.interactions.Interactive) browser.driver).resetInputState();
+                ((Interactive) browser.driver).resetInputState();
                 try {
                     visit(hand);
                 } catch (AssertionError e) {

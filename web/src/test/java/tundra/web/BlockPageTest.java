@@ -9,6 +9,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.SoftAssertions;
@@ -101,7 +102,7 @@ class BlockPageTest extends InBrowser {
         for (Variant v : all) {
             // a browser puts the words of a list up to a px elsewhere
             double db = Psnr.of(cut(mine, v, kind), cut(page, v, kind));
-            seen.add(String.format(java.util.Locale.ROOT, "%.1f", db));
+            seen.add(String.format(Locale.ROOT, "%.1f", db));
             soft.assertThat(db).as("%s: %s", kind, v.says()).isGreaterThanOrEqualTo(kind == Blocks.CHOICE ? 28 : 36);
         }
         System.out.println("PSNR of " + kind + ": " + seen + " dB");

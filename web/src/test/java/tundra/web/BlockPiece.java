@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import tundra.core.edit.Galleries;
+import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.BlockKind;
@@ -21,6 +22,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.render.Fonts;
 import tundra.render.Still;
 
 /** Pieces of blocks. */
@@ -42,7 +44,7 @@ final class BlockPiece {
         var b = new Board(new Point(w, h), Values.NONE.with(Properties.BACKGROUND, Color.parse(ground)), List.of(e), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
         Project p = Project.empty("Picture", new Point(w, h), 30);
         p = p.mapBoard(p.scenes().getFirst().id(), x -> b);
-        return Asset.picture(name, "image/png", w, h, Still.png(p, new tundra.core.frame.FrameBuilder(b, tundra.render.Fonts.BUNDLED).at(0)));
+        return Asset.picture(name, "image/png", w, h, Still.png(p, new FrameBuilder(b, Fonts.BUNDLED).at(0)));
     }
 
     static Motif motif() {

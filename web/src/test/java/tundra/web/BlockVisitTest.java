@@ -7,9 +7,12 @@ import com.sun.net.httpserver.HttpServer;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDateTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
 import org.openqa.selenium.interactions.Actions;
@@ -19,11 +22,15 @@ import tundra.core.block.Placement;
 import tundra.core.geometry.Point;
 import tundra.core.model.BlockKind;
 import tundra.core.model.Blocks;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
+import tundra.core.model.Values;
 
 /** Blocks as a visitor meets them: by mouse, finger, wheel and keys. */
 class BlockVisitTest extends InBrowser {
@@ -63,7 +70,7 @@ class BlockVisitTest extends InBrowser {
             browser.touch("touchEnd");
             browser.until("return " + AT + "('t-g').item > 0 && !" + AT + "('t-g').running");
             there = (int) number(AT + "('t-g').item");
-            browser.driver.executeCdpCommand("Input.dispatchMouseEvent", java.util.Map.of("type", "mouseWheel", "x", 400, "y", 200, "deltaX", 0, "deltaY", 80));
+            browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", "mouseWheel", "x", 400, "y", 200, "deltaX", 0, "deltaY", 80));
             item((there + 1) % 5);
         }
     }
@@ -185,10 +192,10 @@ class BlockVisitTest extends InBrowser {
             all.add(field("coming", Blocks.TICK, Blocks.TICK.made().with(Blocks.LABEL, "I am coming").with(Blocks.OF_VALUE, "yes"), 130));
             all.add(field("by", Blocks.CHOICE, Blocks.CHOICE.made().with(Blocks.CHOICES, "Train\nSled").with(Blocks.SHOWN_AS, "buttons"), 200));
             all.add(field("how", Blocks.SLIDER, Blocks.SLIDER.made().with(Blocks.OF_VALUE, "n"), 280));
-            all.add(new Element("send", "Send", false, false, tundra.core.model.Values.NONE.with(tundra.core.model.Properties.POSITION, new Point(600, 200)).with(tundra.core.model.Properties.SIZE, new Point(80, 40)).with(tundra.core.model.Properties.FILL, tundra.core.model.Color.BLACK), new Content.Rectangle()));
+            all.add(new Element("send", "Send", false, false, Values.NONE.with(Properties.POSITION, new Point(600, 200)).with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, Color.BLACK), new Content.Rectangle()));
             String address = "http://127.0.0.1:" + server.getAddress().getPort() + "/come";
             Project p = BlockPiece.of(new Point(800, 400), all);
-            p = p.withValues(java.util.stream.Stream.concat(p.values().stream(), java.util.stream.Stream.of(new tundra.core.model.PieceValue("ok", "ok", tundra.core.model.PieceValue.Kind.NUMBER, "0", false), new tundra.core.model.PieceValue("bad", "bad", tundra.core.model.PieceValue.Kind.NUMBER, "0", false))).toList());
+            p = p.withValues(Stream.concat(p.values().stream(), Stream.of(new PieceValue("ok", "ok", PieceValue.Kind.NUMBER, "0", false), new PieceValue("bad", "bad", PieceValue.Kind.NUMBER, "0", false))).toList());
             p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withReactions(List.of(
                     new Reaction("s", Events.tapped("send"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SEND, List.of("name", "coming", "by", "how"), address))),
                     new Reaction("ok", Events.of(Events.SENT), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "ok", 1.0))),
@@ -219,14 +226,14 @@ class BlockVisitTest extends InBrowser {
     }
 
     private static Element field(String id, BlockKind kind, Content.Block b, double y) {
-        return new Element(id, id, false, false, tundra.core.model.Values.NONE.with(tundra.core.model.Properties.POSITION, new Point(200, y)), b);
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(200, y)), b);
     }
 
     @Test
     void progressFollowsItsTimelineAndTheCountdownItsDate() throws Exception {
         var all = List.of(BlockPiece.element("bar", Blocks.PROGRESS, new Point(200, 40)).withContent(Blocks.PROGRESS.made().with(Blocks.OF_TIMELINE, "main")),
                 BlockPiece.element("worth", Blocks.PROGRESS, new Point(200, 80)).withContent(Blocks.PROGRESS.made().with(Blocks.OF_VALUE, "n")),
-                BlockPiece.element("left", Blocks.COUNTDOWN, new Point(200, 140)).withContent(Blocks.COUNTDOWN.made().with(Blocks.UNTIL, java.time.LocalDateTime.now().plusDays(3).plusHours(2).toString().substring(0, 19))));
+                BlockPiece.element("left", Blocks.COUNTDOWN, new Point(200, 140)).withContent(Blocks.COUNTDOWN.made().with(Blocks.UNTIL, LocalDateTime.now().plusDays(3).plusHours(2).toString().substring(0, 19))));
         open(BlockPiece.of(new Point(800, 400), all), "shown", 800, 400);
         browser.run("Tundra.pieces[0].timeline('Main').goTo(1000); Tundra.pieces[0].timeline('Main').pause()");
         browser.until("return Math.abs(document.querySelector('.t-bar-a').getBoundingClientRect().width - 70) < 0.6 && document.querySelector('.t-bar-k').getAttribute('aria-valuenow') === '25'");

@@ -129,8 +129,8 @@ final class Browser implements AutoCloseable {
 
     /** What a page noted in its list {@code heard}. */
     @SuppressWarnings("unchecked")
-    java.util.List<java.util.List<Number>> heard() {
-        return (java.util.List<java.util.List<Number>>) run("return heard");
+    List<List<Number>> heard() {
+        return (List<List<Number>>) run("return heard");
     }
 
     /** @param type mousePressed, mouseMoved or mouseReleased */

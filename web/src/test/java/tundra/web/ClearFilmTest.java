@@ -2,9 +2,11 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
@@ -29,7 +31,7 @@ class ClearFilmTest extends InBrowser {
         Files.writeString(to.resolve("index.html"), "<!doctype html><body style='margin:0;background:#C8503A'><video src='film.webm' muted style='display:block' width=160 height=96></video>");
         browser.open(to, 160, 96);
         browser.until("return document.querySelector('video').readyState >= 2");
-        var seen = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
+        var seen = ImageIO.read(new ByteArrayInputStream(browser.shot()));
         assertThat(seen.getRGB(120, 48) & 0xFFFFFF).as("behind").isEqualTo(0xC8503A);
         int blue = seen.getRGB(40, 48);
         assertThat(Math.abs((blue >> 16 & 255) - 0x2F)).isLessThanOrEqualTo(5);

@@ -9,6 +9,7 @@ import org.openqa.selenium.interactions.Actions;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
+import tundra.core.model.Tree;
 import tundra.samples.OpenNight;
 
 /** The demo as a visitor goes through it: the menu, the walk, the mast, the visit. */
@@ -18,7 +19,7 @@ class DemoVisitTest extends InBrowser {
     private String of(String scene, String element) {
         Scene s = demo.scenes().stream().filter(x -> x.name().equals(scene)).findFirst().orElseThrow();
         var found = new String[1];
-        tundra.core.model.Tree.each(s.board().elements(), e -> found[0] = e.name().equals(element) && found[0] == null ? e.id() : found[0]);
+        Tree.each(s.board().elements(), e -> found[0] = e.name().equals(element) && found[0] == null ? e.id() : found[0]);
         return "." + PageId.of(found[0]);
     }
 

@@ -27,6 +27,7 @@ import tundra.core.model.Setting;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 
@@ -115,7 +116,7 @@ class DraggingTest extends InBrowser {
 
     @Test
     void whileItIsCarriedItLooksAndTiltsAsSaid() throws Exception {
-        open("eased", d -> d.withFit(f -> f.withBack(200_000).withEasing(tundra.core.motion.EasingText.parse("cubic-bezier(0.3, 0.1, 0.2, 1.4)"))));
+        open("eased", d -> d.withFit(f -> f.withBack(200_000).withEasing(EasingText.parse("cubic-bezier(0.3, 0.1, 0.2, 1.4)"))));
         browser.drag(new Point(80, 80), new Point(250, 250));
         assertThat((String) browser.run("return document.querySelector('.t-vane-h').style.transition")).contains("200ms cubic-bezier(0.3, 0.1, 0.2, 1.4)");
         at("vane", 80, 80);

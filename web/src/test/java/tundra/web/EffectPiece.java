@@ -13,12 +13,14 @@ import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient;
 import tundra.core.model.Motif;
+import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Quad;
 import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
+import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
@@ -41,7 +43,7 @@ final class EffectPiece {
         return Gradient.linear(List.of(new Gradient.Stop(0, Color.parse("#2E5D73")), new Gradient.Stop(0.5, Color.parse("#C8503A")), new Gradient.Stop(1, Color.parse("#FFE39A"))));
     }
 
-    private static Element shape(String id, Content c, double x, double y, double w, double h, tundra.core.model.Paint fill) {
+    private static Element shape(String id, Content c, double x, double y, double w, double h, Paint fill) {
         return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(w, h)).with(Properties.FILL, fill), c);
     }
 
@@ -106,7 +108,7 @@ final class EffectPiece {
     static Project blends() {
         var p = new EffectPiece();
         p.elements.add(shape("sky", new Content.Rectangle(), 400, 300, 760, 560, sky()));
-        List<String> modes = ((tundra.core.model.ValueType.ChoiceType) Properties.BLEND.type()).options();
+        List<String> modes = ((ValueType.ChoiceType) Properties.BLEND.type()).options();
         for (int i = 0; i < modes.size(); i++) {
             p.elements.add(subject("m" + i, 70 + 110 * (i % 7), 70 + 90 * (i / 7)).with(Properties.BLEND, modes.get(i)).with(Properties.SCALE, new Point(1.4, 1.4)));
         }

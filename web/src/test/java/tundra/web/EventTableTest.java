@@ -1,6 +1,8 @@
 package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -260,7 +262,7 @@ class EventTableTest extends TablesPage {
             // without the script that can't be read, which is told of as the page loads
             Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values).withScripts(bare.scripts().subList(0, 1));
             Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), Progress.NONE);
-            java.nio.file.Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.fetch = () => Promise.resolve({ ok: true }); window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
+            Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.fetch = () => Promise.resolve({ ok: true }); window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
                     // what is waited for comes
                     + "addEventListener('tundra', e => e.detail.text.startsWith('wait here until') && setTimeout(() => { Tundra.pieces[0].shown.board.spent = false; document.querySelector('.t-mover .t-p > *').dispatchEvent(new MouseEvent('click', { bubbles: true })); }));"
                     + "document.addEventListener('click', e => { if (e.target.closest('a')) e.preventDefault(); }, true);");

@@ -1,9 +1,11 @@
 package tundra.web;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -48,7 +50,7 @@ final class EveryPiece {
 
     /** A picture of soft blobs, larger than it is shown. */
     private static Asset picture() throws Exception {
-        var image = new java.awt.image.BufferedImage(480, 320, java.awt.image.BufferedImage.TYPE_INT_RGB);
+        var image = new BufferedImage(480, 320, BufferedImage.TYPE_INT_RGB);
         for (int y = 0; y < 320; y++) {
             for (int x = 0; x < 480; x++) {
                 int r = (int) (128 + 100 * Math.sin(x / 40.0)), g = (int) (128 + 100 * Math.cos(y / 30.0));
@@ -56,7 +58,7 @@ final class EveryPiece {
             }
         }
         var out = new ByteArrayOutputStream();
-        javax.imageio.ImageIO.write(image, "png", out);
+        ImageIO.write(image, "png", out);
         return Asset.picture("blobs.png", "image/png", 480, 320, out.toByteArray());
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.sun.net.httpserver.HttpExchange;
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -83,7 +84,7 @@ class FirefoxTest {
     private static void answer(HttpExchange x) throws IOException {
         try (x) {
             if (x.getRequestMethod().equals("POST")) {
-                HEARD.add(new String(x.getRequestBody().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8));
+                HEARD.add(new String(x.getRequestBody().readAllBytes(), StandardCharsets.UTF_8));
                 x.sendResponseHeaders(204, -1);
                 return;
             }

@@ -7,7 +7,11 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javax.imageio.ImageIO;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
@@ -26,7 +30,9 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Scene;
 import tundra.core.model.Timeline;
+import tundra.core.model.Values;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
@@ -94,7 +100,7 @@ class FlipParityTest extends InBrowser {
                 soft.assertThat(db).as("frame %d at %d µs", f, t).isGreaterThanOrEqualTo(40);
             }
         }
-        System.out.printf(java.util.Locale.ROOT, "PSNR of flip: %.1f dB at least%n", least);
+        System.out.printf(Locale.ROOT, "PSNR of flip: %.1f dB at least%n", least);
         soft.assertAll();
     }
 
@@ -125,7 +131,7 @@ class FlipParityTest extends InBrowser {
             seen++;
             soft.assertThat(db).as("frame %d", f).isGreaterThanOrEqualTo(36);
         }
-        System.out.printf(java.util.Locale.ROOT, "PSNR of the hare, cut out: %.1f dB at least over %d frames%n", least, seen);
+        System.out.printf(Locale.ROOT, "PSNR of the hare, cut out: %.1f dB at least over %d frames%n", least, seen);
         assertThat(seen).isGreaterThan(120);
         soft.assertAll();
     }
@@ -149,22 +155,22 @@ class FlipParityTest extends InBrowser {
         for (int start : new int[] {0, 5}) {
             var drawings = new ArrayList<Drawing>();
             for (int i = 0; i < 5; i++) {
-                var ink = new Element("ink" + i, "ink" + i, false, false, tundra.core.model.Values.NONE.with(Properties.POSITION, new Point(10 + 10 * i, 20)).with(Properties.SIZE, new Point(8, 8))
+                var ink = new Element("ink" + i, "ink" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(10 + 10 * i, 20)).with(Properties.SIZE, new Point(8, 8))
                         .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
-                drawings.add(new Drawing(new Element("d" + i, "d" + i, false, false, tundra.core.model.Values.NONE, new Content.Group(List.of(ink), new Point(60, 40), null)), start + 2 * i, i == 2 ? 1 : 2));
+                drawings.add(new Drawing(new Element("d" + i, "d" + i, false, false, Values.NONE, new Content.Group(List.of(ink), new Point(60, 40), null)), start + 2 * i, i == 2 ? 1 : 2));
             }
-            var book = new Element("book", "book", false, false, tundra.core.model.Values.NONE.with(Properties.POSITION, new Point(60, 50)), new Flipbook(drawings, new Point(60, 40), 12, Flipbook.Ending.LOOP));
+            var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 50)), new Flipbook(drawings, new Point(60, 40), 12, Flipbook.Ending.LOOP));
             for (boolean loop : new boolean[] {false, true}) {
-                var board = new Board(new Point(120, 100), tundra.core.model.Values.NONE, List.of(book), List.of(new Timeline("main", Timeline.MAIN, day, loop, true, Map.of())), List.of());
-                Project p = new Project("p", "P", 24, List.of(new tundra.core.model.Scene("s", "S", board)), Map.of(), Map.of());
+                var board = new Board(new Point(120, 100), Values.NONE, List.of(book), List.of(new Timeline("main", Timeline.MAIN, day, loop, true, Map.of())), List.of());
+                Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of());
                 Page page = published(p, "day" + start + loop);
                 assertThat(page.files().get("piece.js").length()).as("bytes").isLessThan(20_000);
                 browser.open(folder.resolve("day" + start + loop), 120, 100);
                 var builder = new FrameBuilder(board, Fonts.BUNDLED);
-                var random = new java.util.Random(4);
+                var random = new Random(4);
                 // within the first rounds, and anywhere; not on a drawing's very edge
-                var times = java.util.stream.IntStream.range(0, 60).mapToLong(n -> Math.round((n < 20 ? n : random.nextInt(86_000 * 12)) * 1e6 / 12) + 20_000).boxed().toList();
-                var drawn = times.stream().map(t -> java.util.stream.IntStream.range(0, 5).filter(i -> builder.at(t).find("d" + i) != null).mapToObj(String::valueOf).collect(java.util.stream.Collectors.joining(","))).toList();
+                var times = IntStream.range(0, 60).mapToLong(n -> Math.round((n < 20 ? n : random.nextInt(86_000 * 12)) * 1e6 / 12) + 20_000).boxed().toList();
+                var drawn = times.stream().map(t -> IntStream.range(0, 5).filter(i -> builder.at(t).find("d" + i) != null).mapToObj(String::valueOf).collect(Collectors.joining(","))).toList();
                 Object seen = browser.run("""
                         const t = Tundra.pieces[0].timeline('Main');
                         t.pause();

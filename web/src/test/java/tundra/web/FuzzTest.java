@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +17,7 @@ import java.util.Random;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.function.UnaryOperator;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.zip.CRC32;
@@ -24,8 +26,13 @@ import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tundra.core.edit.Motifs;
+import tundra.core.edit.Scattering;
 import tundra.core.file.ProjectFile;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Point;
+import tundra.core.model.Element;
+import tundra.core.model.Ids;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
 import tundra.core.svg.ArtPlacing;
@@ -35,6 +42,8 @@ import tundra.render.Fonts;
 import tundra.render.PictureReader;
 import tundra.render.PictureSheets;
 import tundra.render.Still;
+import tundra.samples.Hop;
+import tundra.samples.OpenNight;
 
 /**
  * Damaged files of each kind, always the same ones: each is refused by one sentence or goes all the way — frames, picture, page, SVG,
@@ -56,8 +65,8 @@ class FuzzTest {
     private static List<byte[]> projects() throws Exception {
         var out = new ArrayList<byte[]>();
         // by names that are the same each time, as the changes fall where the random numbers say
-        for (Project p : tundra.core.model.Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), LayoutPageTest.inlays(), tundra.samples.Hop.project(),
-                tundra.samples.OpenNight.project()))) {
+        for (Project p : Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), LayoutPageTest.inlays(), Hop.project(),
+                OpenNight.project()))) {
             out.add(ProjectFile.bytes(p));
         }
         return out;
@@ -67,8 +76,8 @@ class FuzzTest {
     private static Project scattered() {
         Project p = MotifPiece.make();
         Scene s = p.scenes().getFirst();
-        List<String> ids = tundra.core.edit.Motifs.instances(s.board(), x -> true).stream().map(tundra.core.model.Element::id).limit(1).toList();
-        return p.mapBoard(s.id(), b -> tundra.core.edit.Scattering.make(p, b, ids, 8, new tundra.core.geometry.Point(200, 150), new tundra.core.geometry.Point(300, 200), 5).board());
+        List<String> ids = Motifs.instances(s.board(), x -> true).stream().map(Element::id).limit(1).toList();
+        return p.mapBoard(s.id(), b -> Scattering.make(p, b, ids, 8, new Point(200, 150), new Point(300, 200), 5).board());
     }
 
     @Test
@@ -86,7 +95,7 @@ class FuzzTest {
             for (int i = 0, n = 1 + r.nextInt(6); i < n; i++) {
                 b[r.nextInt(b.length)] = (byte) r.nextInt(256);
             }
-            return ProjectFile.read(r.nextInt(4) == 0 ? java.util.Arrays.copyOf(b, r.nextInt(b.length)) : b);
+            return ProjectFile.read(r.nextInt(4) == 0 ? Arrays.copyOf(b, r.nextInt(b.length)) : b);
         });
     }
 
@@ -103,7 +112,7 @@ class FuzzTest {
             if (r.nextBoolean()) {
                 return ArtPlacing.project(art, "Art", 24);
             }
-            Project p = Project.empty("On", new tundra.core.geometry.Point(640, 400), 24);
+            Project p = Project.empty("On", new Point(640, 400), 24);
             for (var a : art.assets().values()) {
                 p = p.withAsset(a);
             }
@@ -199,7 +208,7 @@ class FuzzTest {
     }
 
     private static String difference(String a, String b) {
-        int at = java.util.Arrays.mismatch(a.toCharArray(), b.toCharArray());
+        int at = Arrays.mismatch(a.toCharArray(), b.toCharArray());
         return at < 0 ? "in what isn't shown" : a.substring(Math.max(0, at - 80), Math.min(a.length(), at + 60)) + " / " + b.substring(at, Math.min(b.length(), at + 60));
     }
 
@@ -236,7 +245,7 @@ class FuzzTest {
     }
 
     /** One of the matches, by chance, is put another text for. */
-    private static String replaced(String s, Pattern what, java.util.function.UnaryOperator<String> by, Random r) {
+    private static String replaced(String s, Pattern what, UnaryOperator<String> by, Random r) {
         Matcher m = what.matcher(s);
         int start = r.nextInt(s.length());
         return m.find(start) ? s.substring(0, m.start()) + by.apply(m.group()) + s.substring(m.end()) : s;

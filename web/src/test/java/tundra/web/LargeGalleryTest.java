@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Galleries;
@@ -52,7 +53,7 @@ class LargeGalleryTest extends InBrowser {
                 browser.until("return !Tundra.pieces[0].shown.board.block('t-g').running");
             }
             double worst = ((Number) browser.run("return Math.max(...slow)")).doubleValue(), mean = ((Number) browser.run("return slow.reduce((a, b) => a + b, 0) / slow.length")).doubleValue();
-            System.out.printf(java.util.Locale.ROOT, "200 pictures on a %s: %.1f ms/s at rest, %.2f ms a frame of leafing, %.1f ms at worst%n", kind, rest, mean, worst);
+            System.out.printf(Locale.ROOT, "200 pictures on a %s: %.1f ms/s at rest, %.2f ms a frame of leafing, %.1f ms at worst%n", kind, rest, mean, worst);
             assertThat(((Number) browser.run("return Tundra.pieces[0].shown.board.block('t-g').item")).intValue()).isEqualTo(5);
             assertThat(((Number) browser.run("return [...document.querySelectorAll('.t-g-k li')].filter((x) => getComputedStyle(x).visibility !== 'hidden').length")).intValue()).as("what can't be seen is not there").isLessThanOrEqualTo(kind == Blocks.TURNTABLE ? 200 : 6);
         }

@@ -8,33 +8,49 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.BiFunction;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import org.assertj.core.api.SoftAssertions;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.Arrange;
+import tundra.core.fit.Fit;
 import tundra.core.fit.Frames;
+import tundra.core.fit.Layouts;
 import tundra.core.fit.Lens;
+import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
+import tundra.core.model.Differs;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Layout;
+import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Setting;
 import tundra.core.model.Tie;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
+import tundra.render.Fonts;
 
 /** Layouts on the page: what is seen at each width is the layout for it, from one to the other and back, and what goes on goes on. */
 class LayoutPageTest extends InBrowser {
@@ -53,7 +69,7 @@ class LayoutPageTest extends InBrowser {
             out = other(out, PHONE, RandomPiece.make(seed + 500, text).scenes().getFirst().board());
             out = other(out, LOW, RandomPiece.make(seed + 900, text).scenes().getFirst().board());
             Board low = Lens.get(out, LOW);
-            return Lens.put(out, LOW, Arrange.step(low, java.util.Set.of(low.elements().getFirst().id()), 3), Lens.Scope.ONLY_HERE);
+            return Lens.put(out, LOW, Arrange.step(low, Set.of(low.elements().getFirst().id()), 3), Lens.Scope.ONLY_HERE);
         });
     }
 
@@ -225,7 +241,7 @@ class LayoutPageTest extends InBrowser {
     private static Values ties(Values of, Random r) {
         Values v = of;
         for (Property<String> p : TIES) {
-            List<String> words = ((tundra.core.model.ValueType.ChoiceType) p.type()).options();
+            List<String> words = ((ValueType.ChoiceType) p.type()).options();
             String word = words.get(r.nextInt(words.size()));
             v = r.nextInt(2) == 0 && !word.equals("both sides") ? v.with(p, word) : v;
         }
@@ -242,8 +258,8 @@ class LayoutPageTest extends InBrowser {
                 var soft = new SoftAssertions();
                 var seen = new ArrayList<String>();
                 for (int width : new int[] {600, 700, 1000, 440, 400, 620, 799, 900}) {
-                    Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), width);
-                    Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, new Point(width, l == null ? b.size().y() : l.size().y()), tundra.render.Fonts.BUNDLED));
+                    Layout l = Layouts.at(p.scenes().getFirst().board(), width);
+                    Project now = p.mapBoard("scene", b -> Layouts.seen(b, l, new Point(width, l == null ? b.size().y() : l.size().y()), Fonts.BUNDLED));
                     Board b = now.scenes().getFirst().board();
                     browser.resize(width, (int) b.size().y());
                     browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
@@ -260,8 +276,8 @@ class LayoutPageTest extends InBrowser {
     }
 
     private static Project high(Project p, String rule) {
-        java.util.function.UnaryOperator<Board> change = b -> {
-            var ids = tundra.core.model.Tree.ids(b.elements());
+        UnaryOperator<Board> change = b -> {
+            var ids = Tree.ids(b.elements());
             // what takes the less or the greater of both sides is linear in neither alone
             return b.mapElements(ids, e -> e.withRest(e.rest().with(Properties.RESIZE, "stretch"))).withCanvas(b.canvas().with(Properties.SCENE_HEIGHT, rule));
         };
@@ -278,7 +294,7 @@ class LayoutPageTest extends InBrowser {
                 var soft = new SoftAssertions();
                 var seen = new ArrayList<String>();
                 for (Point wanted : new Point[] {new Point(600, 400), new Point(700, 520), new Point(1000, 300), new Point(440, 700), new Point(620, 380)}) {
-                    Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), wanted.x());
+                    Layout l = Layouts.at(p.scenes().getFirst().board(), wanted.x());
                     Point drawn = l == null ? p.scenes().getFirst().board().size() : l.size();
                     // of whole px: the last row is no mixture with what lies behind the page
                     double wide = wanted.x();
@@ -286,7 +302,7 @@ class LayoutPageTest extends InBrowser {
                         wide++;
                     }
                     Point window = new Point(wide, wanted.y());
-                    Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, window, tundra.render.Fonts.BUNDLED));
+                    Project now = p.mapBoard("scene", b -> Layouts.seen(b, l, window, Fonts.BUNDLED));
                     Board b = now.scenes().getFirst().board();
                     browser.resize((int) window.x(), (int) window.y());
                     browser.until("const r = document.querySelector('.t-scene').getBoundingClientRect(); return r.width === " + window.x() + " && Math.abs(r.height - " + b.size().y() + ") < 0.05");
@@ -314,19 +330,19 @@ class LayoutPageTest extends InBrowser {
         var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)).with(Properties.PIVOT, new Point(0.5, 0.25)).with(Properties.TIE_X, "middle").with(Properties.ROTATION, 10.0)
                 .with(Properties.FILL, Color.BLACK).with(Properties.SIZE_IN, "%").with(Properties.SIZE_LEAST, 20.0).with(Properties.SIZE_MOST, 60.0), new Content.Text("Open night\nat the station", "Figtree", 600, 40, Content.Align.CENTRE, 1.2));
         Project p = inRoom(words, Values.NONE);
-        p = p.mapBoard("scene", b -> b.withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 400), tundra.core.model.Differs.NOTHING.withValues("words", v -> v.with(Properties.SIZE_LEAST, 38.0).with(Properties.POSITION, new Point(120, 100)))))));
+        p = p.mapBoard("scene", b -> b.withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 400), Differs.NOTHING.withValues("words", v -> v.with(Properties.SIZE_LEAST, 38.0).with(Properties.POSITION, new Point(120, 100)))))));
         var visit = new Visit(browser, folder, "letters", p);
         var seen = new ArrayList<String>();
         // drawn at 400 px with letters of 40 px
-        Map<Integer, Double> sizes = new java.util.TreeMap<>(Map.of(400, 40.0, 500, 50.0, 700, 60.0, 320, 32.0, 240, 40.0, 220, 38.0));
+        Map<Integer, Double> sizes = new TreeMap<>(Map.of(400, 40.0, 500, 50.0, 700, 60.0, 320, 32.0, 240, 40.0, 220, 38.0));
         for (var e : sizes.entrySet()) {
             int width = e.getKey();
-            Layout l = tundra.core.fit.Layouts.at(p.scenes().getFirst().board(), width);
-            Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, l, new Point(width, l == null ? 200 : 400), tundra.render.Fonts.BUNDLED));
+            Layout l = Layouts.at(p.scenes().getFirst().board(), width);
+            Project now = p.mapBoard("scene", b -> Layouts.seen(b, l, new Point(width, l == null ? 200 : 400), Fonts.BUNDLED));
             browser.resize(width, l == null ? 200 : 400);
             browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
             double scale = ((Number) browser.run("return new DOMMatrix(getComputedStyle(document.querySelector('.t-words .t-p')).scale === 'none' ? '' : 'scale(' + getComputedStyle(document.querySelector('.t-words .t-p')).scale + ')').a")).doubleValue();
-            assertThat(40 * scale).as("at %d", width).isCloseTo(e.getValue(), org.assertj.core.data.Offset.offset(0.01));
+            assertThat(40 * scale).as("at %d", width).isCloseTo(e.getValue(), Offset.offset(0.01));
             Moment m = Moment.opened(now.scenes().getFirst().board(), 0);
             double db = visit.like(now, m);
             seen.add(String.format(Locale.ROOT, "%d: %.1f", width, db));
@@ -350,25 +366,25 @@ class LayoutPageTest extends InBrowser {
                 child("share", 60, 50, Values.NONE.with(Properties.TOP_IN, "%")), inner);
         var menu = new Element("menu", "Menu", false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.PIVOT, Point.ZERO).with(Properties.SIZE, new Point(200, 100)).with(Properties.OVERFLOW, "clipped")
                 .with(Properties.TIE_X, "both sides"), new Content.Group(children, new Point(200, 100)));
-        java.util.function.BiFunction<Long, Point, tundra.core.motion.Key<Point>> key = (t, v) -> new tundra.core.motion.Key<>(t, v, tundra.core.motion.Easing.LINEAR);
-        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of()).with("menu", Properties.SIZE, new tundra.core.motion.Track<>(List.of(key.apply(0L, new Point(200, 0)), key.apply(1_000_000L, new Point(160, 160)))))
-                .with("inner", Properties.SIZE, new tundra.core.motion.Track<>(List.of(key.apply(0L, new Point(60, 40)), key.apply(1_000_000L, new Point(90, 60)))));
+        BiFunction<Long, Point, Key<Point>> key = (t, v) -> new Key<>(t, v, Easing.LINEAR);
+        var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of()).with("menu", Properties.SIZE, new Track<>(List.of(key.apply(0L, new Point(200, 0)), key.apply(1_000_000L, new Point(160, 160)))))
+                .with("inner", Properties.SIZE, new Track<>(List.of(key.apply(0L, new Point(60, 40)), key.apply(1_000_000L, new Point(90, 60)))));
         Project p = new Project("p", "P", 24, List.of(new Scene("scene", "Scene", new Board(new Point(400, 200), Values.NONE, List.of(menu), List.of(main), List.of()))), Map.of(), Map.of());
         var visit = new Visit(browser, folder, "carried", p);
         var seen = new ArrayList<String>();
         for (int width : new int[] {400, 520, 380}) {
             browser.resize(width, 200);
             browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
-            Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, null, new Point(width, 200), tundra.render.Fonts.BUNDLED));
+            Project now = p.mapBoard("scene", b -> Layouts.seen(b, null, new Point(width, 200), Fonts.BUNDLED));
             for (long t : new long[] {0, 250_000, 700_000, 1_000_000}) {
                 Moment m = Moment.main(now.scenes().getFirst().board(), t);
                 visit.go(m);
-                var frame = new tundra.core.frame.FrameBuilder(now.scenes().getFirst().board(), tundra.render.Fonts.BUNDLED).at(m);
+                var frame = new FrameBuilder(now.scenes().getFirst().board(), Fonts.BUNDLED).at(m);
                 for (String id : List.of("stays", "falls", "middle", "share", "deep")) {
                     var r = (List<?>) browser.run("const r = document.querySelector('.t-" + id + " .t-p > *').getBoundingClientRect(); return [r.x, r.y]");
                     var at = frame.find(id).bounds();
-                    assertThat(((Number) r.get(0)).doubleValue()).as(id + " across at " + t + ", " + width).isCloseTo(at.x(), org.assertj.core.data.Offset.offset(0.05));
-                    assertThat(((Number) r.get(1)).doubleValue()).as(id + " down at " + t + ", " + width).isCloseTo(at.y(), org.assertj.core.data.Offset.offset(0.05));
+                    assertThat(((Number) r.get(0)).doubleValue()).as(id + " across at " + t + ", " + width).isCloseTo(at.x(), Offset.offset(0.05));
+                    assertThat(((Number) r.get(1)).doubleValue()).as(id + " down at " + t + ", " + width).isCloseTo(at.y(), Offset.offset(0.05));
                 }
                 double db = visit.like(now, m);
                 seen.add(String.format(Locale.ROOT, "%d at %d: %.1f", width, t, db));
@@ -376,10 +392,10 @@ class LayoutPageTest extends InBrowser {
             }
         }
         // by closed form at its end, as drawn: 40 px narrower and 60 px higher than at rest
-        var end = new tundra.core.frame.FrameBuilder(p.scenes().getFirst().board(), tundra.render.Fonts.BUNDLED).at(Moment.main(p.scenes().getFirst().board(), 1_000_000));
-        assertThat(end.find("falls").bounds().y()).isCloseTo(20 + 80 - 10 + 60, org.assertj.core.data.Offset.offset(1e-9));
-        assertThat(end.find("middle").bounds().x()).isCloseTo(20 + 100 - 15 - 20, org.assertj.core.data.Offset.offset(1e-9));
-        assertThat(end.find("share").bounds().y()).isCloseTo(20 + 40 * 1.6, org.assertj.core.data.Offset.offset(1e-9));
+        var end = new FrameBuilder(p.scenes().getFirst().board(), Fonts.BUNDLED).at(Moment.main(p.scenes().getFirst().board(), 1_000_000));
+        assertThat(end.find("falls").bounds().y()).isCloseTo(20 + 80 - 10 + 60, Offset.offset(1e-9));
+        assertThat(end.find("middle").bounds().x()).isCloseTo(20 + 100 - 15 - 20, Offset.offset(1e-9));
+        assertThat(end.find("share").bounds().y()).isCloseTo(20 + 40 * 1.6, Offset.offset(1e-9));
         System.out.println("PSNR of what a group with a keyed size holds: " + seen + " dB");
     }
 
@@ -390,7 +406,7 @@ class LayoutPageTest extends InBrowser {
         for (double drawn : new double[] {0, 0.5}) {
             var cloud = new Element("cloud", "Cloud", false, false, dark.with(Properties.POSITION, new Point(100, 100)).with(Properties.PARALLAX, drawn), new Content.Rectangle());
             Board b = new Board(new Point(400, 2000), Values.NONE, List.of(cloud), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of()).withLayouts(List.of(
-                    new Layout("narrow", "Narrow", 0, 300, new Point(240, 2000), tundra.core.model.Differs.NOTHING.withValues("cloud", v -> v.with(Properties.PARALLAX, 0.25)))));
+                    new Layout("narrow", "Narrow", 0, 300, new Point(240, 2000), Differs.NOTHING.withValues("cloud", v -> v.with(Properties.PARALLAX, 0.25)))));
             new Visit(browser, folder, "share" + drawn, new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()));
             for (int width : new int[] {400, 250, 420}) {
                 browser.resize(width, 300);
@@ -405,7 +421,7 @@ class LayoutPageTest extends InBrowser {
     @Test
     void whatCoversTheWindowDoesSoAtEverySize() throws Exception {
         Values dark = Values.NONE.with(Properties.FILL, Color.parse("#1C6A5E")).with(Properties.TIE_X, "both sides").with(Properties.TIE_Y, "both sides");
-        java.util.function.BiFunction<Element, Integer, Element> holds = (e, n) -> e.withContent(new Content.Group(List.of(new Element("in" + n, "in" + n, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40)).with(Properties.SIZE, new Point(80, 50))
+        BiFunction<Element, Integer, Element> holds = (e, n) -> e.withContent(new Content.Group(List.of(new Element("in" + n, "in" + n, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40)).with(Properties.SIZE, new Point(80, 50))
                 .with(Properties.FILL, Color.parse("#E9B44C")), new Content.Rectangle())), Tie.box(e)));
         var ground = holds.apply(new Element("ground", "Ground", false, false, dark.with(Properties.POSITION, new Point(200, 100)).with(Properties.SIZE, new Point(400, 200)).with(Properties.RESIZE, "cover").with(Properties.RESIZE_POINT, new Point(0.3, 1)),
                 new Content.Group(List.of(), new Point(400, 200))), 1);
@@ -421,10 +437,10 @@ class LayoutPageTest extends InBrowser {
         new Visit(browser, folder, "covering", p);
         for (int[] window : new int[][] {{400, 200}, {600, 200}, {400, 420}, {700, 500}, {350, 160}, {260, 500}, {220, 240}, {500, 700}}) {
             browser.resize(window[0], window[1]);
-            Layout l = tundra.core.fit.Layouts.at(drawn, window[0]);
-            Board b = tundra.core.fit.Layouts.seen(drawn, l, new Point(window[0], window[1]), tundra.render.Fonts.BUNDLED);
+            Layout l = Layouts.at(drawn, window[0]);
+            Board b = Layouts.seen(drawn, l, new Point(window[0], window[1]), Fonts.BUNDLED);
             browser.until("const r = document.querySelector('.t-scene').getBoundingClientRect(); return r.width === " + window[0] + " && r.height === " + window[1]);
-            var frame = new tundra.core.frame.FrameBuilder(b, tundra.render.Fonts.BUNDLED).at(0);
+            var frame = new FrameBuilder(b, Fonts.BUNDLED).at(0);
             for (String id : List.of("in1", "in2", "in3", "in4")) {
                 var r = frame.find(id).bounds();
                 var at = List.of(r.x(), r.y(), r.width(), r.height());
@@ -435,20 +451,20 @@ class LayoutPageTest extends InBrowser {
 
     /** A motif that has a layout, three times in a scene that has one. */
     static Project inlays() {
-        java.util.function.Function<String, Element> box = id -> new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(30, 20)).with(Properties.SIZE, new Point(40, 20)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+        Function<String, Element> box = id -> new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(30, 20)).with(Properties.SIZE, new Point(40, 20)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
         Element label = new Element("label", "label", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 8)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, Color.BLACK), new Content.Text("Tonight", "Figtree", 600, 18, Content.Align.LEFT, 1.2));
-        var turns = new Timeline("turns", Timeline.MAIN, 4_000_000, true, true, Map.of()).with("blade", Properties.POSITION, new tundra.core.motion.Track<>(List.of(
-                new tundra.core.motion.Key<>(0L, new Point(30, 20), tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(4_000_000L, new Point(90, 20), tundra.core.motion.Easing.LINEAR))));
-        var small = new Layout("small", "Small", 0, 150, new Point(100, 80), tundra.core.model.Differs.NOTHING.withValues("label", v -> v.with(Properties.POSITION, new Point(10, 50)))
-                .withTimeline("turns", x -> x.with(new tundra.core.model.Differs.Keyed("blade", Properties.POSITION), new tundra.core.motion.Track<>(List.of(
-                        new tundra.core.motion.Key<>(0L, new Point(30, 20), tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(4_000_000L, new Point(70, 60), tundra.core.motion.Easing.LINEAR))))));
+        var turns = new Timeline("turns", Timeline.MAIN, 4_000_000, true, true, Map.of()).with("blade", Properties.POSITION, new Track<>(List.of(
+                new Key<>(0L, new Point(30, 20), Easing.LINEAR), new Key<>(4_000_000L, new Point(90, 20), Easing.LINEAR))));
+        var small = new Layout("small", "Small", 0, 150, new Point(100, 80), Differs.NOTHING.withValues("label", v -> v.with(Properties.POSITION, new Point(10, 50)))
+                .withTimeline("turns", x -> x.with(new Differs.Keyed("blade", Properties.POSITION), new Track<>(List.of(
+                        new Key<>(0L, new Point(30, 20), Easing.LINEAR), new Key<>(4_000_000L, new Point(70, 60), Easing.LINEAR))))));
         Board entry = new Board(new Point(200, 40), Values.NONE, List.of(box.apply("blade"), label), List.of(turns), List.of()).withLayouts(List.of(small));
-        java.util.function.BiFunction<String, Values, Element> placed = (id, v) -> new Element(id, id, false, false, v.with(Properties.PIVOT, Point.ZERO), new Content.Instance("entry", new Point(200, 40), tundra.core.model.Clock.OWN));
+        BiFunction<String, Values, Element> placed = (id, v) -> new Element(id, id, false, false, v.with(Properties.PIVOT, Point.ZERO), new Content.Instance("entry", new Point(200, 40), Clock.OWN));
         List<Element> all = List.of(placed.apply("wide", Values.NONE.with(Properties.POSITION, new Point(10, 10))), placed.apply("half", Values.NONE.with(Properties.POSITION, new Point(10, 70)).with(Properties.SCALE, new Point(0.5, 0.5))),
                 placed.apply("tied", Values.NONE.with(Properties.POSITION, new Point(10, 140)).with(Properties.SCALE, new Point(0.9, 0.9)).with(Properties.TIE_X, "both sides").with(Properties.RESIZE, "cover")));
         Board b = new Board(new Point(400, 260), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())
-                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 260), tundra.core.model.Differs.NOTHING.withValues("wide", v -> v.with(Properties.SCALE, new Point(0.6, 0.6))))));
-        return new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()).withMotifs(List.of(new tundra.core.model.Motif("entry", "Entry", entry)));
+                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 260), Differs.NOTHING.withValues("wide", v -> v.with(Properties.SCALE, new Point(0.6, 0.6))))));
+        return new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()).withMotifs(List.of(new Motif("entry", "Entry", entry)));
     }
 
     /** Round to the half of its lesser side, however narrow it gets; and of its full radius again where it is wide. */
@@ -461,7 +477,7 @@ class LayoutPageTest extends InBrowser {
         for (int width : new int[] {400, 360, 340, 310, 290, 500, 700}) {
             browser.resize(width, 200);
             browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
-            Project now = p.mapBoard("scene", b -> tundra.core.fit.Layouts.seen(b, null, new Point(width, 200), tundra.render.Fonts.BUNDLED));
+            Project now = p.mapBoard("scene", b -> Layouts.seen(b, null, new Point(width, 200), Fonts.BUNDLED));
             double least = Math.min(50, Math.min(120 + width - 400, 80) / 2.0);
             assertThat(((Number) browser.run("return parseFloat(getComputedStyle(document.querySelector('.t-pill .t-p > *')).rx)")).doubleValue()).as("at %d", width).isCloseTo(least, within(0.02));
             assertThat(visit.like(now, Moment.opened(now.scenes().getFirst().board(), 0))).as("at %d", width).isGreaterThanOrEqualTo(44);
@@ -476,8 +492,8 @@ class LayoutPageTest extends InBrowser {
         var visit = new Visit(browser, folder, "inlays", p);
         var seen = new ArrayList<String>();
         for (int width : new int[] {400, 250, 460, 330, 280, 400}) {
-            Layout l = tundra.core.fit.Layouts.at(b, width);
-            Project now = p.mapBoard("scene", x -> tundra.core.fit.Layouts.seen(x, l, new Point(width, 260), tundra.render.Fonts.BUNDLED));
+            Layout l = Layouts.at(b, width);
+            Project now = p.mapBoard("scene", x -> Layouts.seen(x, l, new Point(width, 260), Fonts.BUNDLED));
             browser.resize(width, 260);
             browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
             Moment m = Moment.opened(now.scenes().getFirst().board(), 700_000);
@@ -501,9 +517,9 @@ class LayoutPageTest extends InBrowser {
         var part = new Element("part", "Part", false, false, dark.with(Properties.POSITION, new Point(60, 150)), new Content.Rectangle());
         var place = new Element("place", "Place", false, false, dark.with(Properties.POSITION, new Point(340, 150)).with(Properties.TIE_X, "right").with(Properties.FILL, Color.parse("#DDDDDD")), new Content.Rectangle());
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
-        var set = new tundra.core.model.Reaction("r", tundra.core.model.Events.of(tundra.core.model.Events.KEY_PRESSED, "S"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("lamp"), tundra.core.model.Setting.of(Properties.POSITION, new Point(350, 90)), 0L, "linear")));
-        Board b = new Board(new Point(400, 200), Values.NONE, List.of(place, part, lamp), List.of(main), List.of(set)).withDrags(List.of(tundra.core.model.Dragging.of("d", List.of(new tundra.core.model.Dragging.Pair("part", List.of("place"))))))
-                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 300), tundra.core.model.Differs.NOTHING.withValues("place", v -> v.with(Properties.POSITION, new Point(120, 250))))));
+        var set = new Reaction("r", Events.of(Events.KEY_PRESSED, "S"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("lamp"), Setting.of(Properties.POSITION, new Point(350, 90)), 0L, "linear")));
+        Board b = new Board(new Point(400, 200), Values.NONE, List.of(place, part, lamp), List.of(main), List.of(set)).withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("part", List.of("place"))))))
+                .withLayouts(List.of(new Layout("narrow", "Narrow", 0, 300, new Point(240, 300), Differs.NOTHING.withValues("place", v -> v.with(Properties.POSITION, new Point(120, 250))))));
         new Visit(browser, folder, "set", new Project("p", "P", 24, List.of(new Scene("scene", "Scene", b)), Map.of(), Map.of()));
         browser.resize(500, 200);
         browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === 500");
@@ -531,7 +547,7 @@ class LayoutPageTest extends InBrowser {
         var heights = new ArrayList<Double>();
         for (int width : new int[] {400, 300, 200, 1000, 400}) {
             browser.resize(width, 500);
-            double high = tundra.core.fit.Layouts.seen(p.scenes().getFirst().board(), null, new Point(width, 500), tundra.render.Fonts.BUNDLED).size().y();
+            double high = Layouts.seen(p.scenes().getFirst().board(), null, new Point(width, 500), Fonts.BUNDLED).size().y();
             heights.add(high);
             browser.until("const r = document.querySelector('.t-scene').getBoundingClientRect(); return r.width === " + width + " && Math.abs(r.height - " + high + ") < 1.5");
         }
@@ -574,8 +590,8 @@ class LayoutPageTest extends InBrowser {
         all.add(new Element("words", "words", false, false, put(both, 100, 140, 400, 0).without(Properties.SIZE), new Content.Text("The observatory opens its dome at nine, and the sleds leave from the mast", "Figtree", 400, 18, Content.Align.LEFT, 1.3).withWrap(400)));
         Element inside = new Element("inside", "inside", false, false, put(both, 10, 10, 180, 30), new Content.Rectangle()), right = new Element("right", "right", false, false, put(Values.NONE.with(Properties.TIE_X, "right").with(Properties.FILL, Color.BLACK), 180, 50, 40, 20), new Content.Rectangle());
         all.add(new Element("group", "group", false, false, put(both, 80, 260, 240, 80).without(Properties.SIZE).without(Properties.FILL), new Content.Group(List.of(inside, right), new Point(240, 80))));
-        all.add(new Element("motif", "motif", false, false, put(both.with(Properties.RESIZE, "contain").with(Properties.RESIZE_POINT, new Point(0, 0)), 400, 260, 120, 60).without(Properties.SIZE).without(Properties.FILL), new Content.Instance("m", new Point(120, 60), tundra.core.model.Clock.OWN)));
-        var motif = new tundra.core.model.Motif("m", "M", new Board(new Point(120, 60), Values.NONE, List.of(box("dot", 60, 30)), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of()));
+        all.add(new Element("motif", "motif", false, false, put(both.with(Properties.RESIZE, "contain").with(Properties.RESIZE_POINT, new Point(0, 0)), 400, 260, 120, 60).without(Properties.SIZE).without(Properties.FILL), new Content.Instance("m", new Point(120, 60), Clock.OWN)));
+        var motif = new Motif("m", "M", new Board(new Point(120, 60), Values.NONE, List.of(box("dot", 60, 30)), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of()));
         Board b = new Board(new Point(600, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("sized", "Sized", 24, List.of(new Scene("scene", "S", b)), Map.of(), Map.of()).withMotifs(List.of(motif));
     }
@@ -593,9 +609,9 @@ class LayoutPageTest extends InBrowser {
             browser.resize(width, 400);
             browser.until("return document.querySelector('.t-scene').getBoundingClientRect().width === " + width);
             int w = width;
-            Project now = p.mapBoard("scene", b -> tundra.core.fit.Fit.at(b, new Point(w, 400)));
+            Project now = p.mapBoard("scene", b -> Fit.at(b, new Point(w, 400)));
             Board b = now.scenes().getFirst().board();
-            var frame = Frames.of(now, b, tundra.render.Fonts.of(now.assets())).at(0);
+            var frame = Frames.of(now, b, Fonts.of(now.assets())).at(0);
             for (String id : List.of("rect", "oval", "words", "group", "inside", "right", "motif")) {
                 var r = (List<?>) browser.run("const x = document.querySelector('.t-" + id + "-b') ?? document.querySelector('.t-" + id + "'), r = x.getBoundingClientRect(); return [r.x, r.y, r.width, r.height]");
                 var mine = frame.find(id).bounds();

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import tundra.core.fit.Frames;
@@ -18,17 +19,20 @@ import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Event;
 import tundra.core.model.Events;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
+import tundra.core.model.Values;
 import tundra.core.work.Progress;
+import tundra.render.FilmFormat;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
 import tundra.render.SkiaSeries;
 import tundra.render.Still;
 import tundra.render.VideoReader;
-import tundra.render.FilmFormat;
 import tundra.render.VideoWriter;
 
 /** Videos on the page: played in part, told of, with words, and in step with a timeline as the canvas shows them. */
@@ -56,7 +60,7 @@ class MediaTest extends InBrowser {
     }
 
     private static Project piece(Content.Block b, Reaction... reactions) {
-        Project p = BlockPiece.of(new Point(400, 260), List.of(new Element("film", "Film", false, false, tundra.core.model.Values.NONE.with(tundra.core.model.Properties.POSITION, new Point(200, 130)), b.withBox(new Point(W, H)))));
+        Project p = BlockPiece.of(new Point(400, 260), List.of(new Element("film", "Film", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 130)), b.withBox(new Point(W, H)))));
         var values = new ArrayList<>(p.values());
         for (String v : List.of("started", "passed", "paused", "ended")) {
             values.add(new PieceValue(v, v, PieceValue.Kind.NUMBER, "0", false));
@@ -64,7 +68,7 @@ class MediaTest extends InBrowser {
         return p.withAsset(film).withAsset(WORDS).withValues(values).mapBoard(p.scenes().getFirst().id(), x -> x.withReactions(List.of(reactions)));
     }
 
-    private static Reaction counts(String value, tundra.core.model.Event when) {
+    private static Reaction counts(String value, Event when) {
         return new Reaction(value + "-r", when, List.of(Actions.of(Actions.ADD_VALUE, value, 1.0)));
     }
 
@@ -108,7 +112,7 @@ class MediaTest extends InBrowser {
             browser.until("const v = document.querySelector('video'); return Math.abs(v.currentTime - " + t / 1e6 + ") < 0.002 && !v.seeking && Math.abs(presented - " + t / 1e6 + ") < 0.05");
             browser.driver.executeAsyncScript("const done = arguments[0], v = document.querySelector('video'); requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
             double db = Psnr.of(Still.png(p, frames.at(Moment.opened(board, t))), browser.shot());
-            seen.add(String.format(java.util.Locale.ROOT, "%.1f", db));
+            seen.add(String.format(Locale.ROOT, "%.1f", db));
             if (t == 3_900_000) {
                 // by then nothing of what was played when the page opened is on its way
                 continue;

@@ -3,19 +3,31 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.awt.GradientPaint;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import tundra.core.file.FileProblem;
 import tundra.core.fit.Frames;
 import tundra.core.frame.Moment;
+import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
+import tundra.core.model.Content;
+import tundra.core.model.Element;
 import tundra.core.model.Outputs;
 import tundra.core.model.Project;
+import tundra.core.model.Properties;
+import tundra.core.model.Values;
 import tundra.core.series.ShownPictures;
 import tundra.core.svg.AnimatedSvg;
 import tundra.core.work.Progress;
@@ -74,7 +86,7 @@ class OutputPagesTest extends InBrowser {
         assertThat(browser.run("return document.querySelector('meta[property=\"og:image\"]').content")).isEqualTo("https://fellmark.example/night/shared.png");
         assertThat(browser.run("return getComputedStyle(document.body).backgroundColor")).isEqualTo("rgb(16, 32, 48)");
         assertThat(browser.run("return getComputedStyle(document.querySelector('.tundra')).visibility")).as("it is ready").isEqualTo("visible");
-        var shared = javax.imageio.ImageIO.read(to.resolve("shared.png").toFile());
+        var shared = ImageIO.read(to.resolve("shared.png").toFile());
         assertThat(List.of(shared.getWidth(), shared.getHeight())).containsExactly(1200, 630);
     }
 
@@ -106,9 +118,9 @@ class OutputPagesTest extends InBrowser {
         browser.until("return document.fonts.status === 'loaded'");
         var box = (List<?>) browser.run("const r = document.querySelector(arguments[0]).piece.el.getBoundingClientRect(); return [r.x, r.y]", tags.getFirst());
         browser.run("const p = document.querySelector(arguments[0]).piece; for (const a of p.el.getAnimations({ subtree: true })) { a.commitStyles(); a.cancel(); }", tags.getFirst());
-        var shot = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot())).getSubimage(((Number) box.get(0)).intValue(), ((Number) box.get(1)).intValue(), 1280, 640);
-        var out = new java.io.ByteArrayOutputStream();
-        javax.imageio.ImageIO.write(shot, "png", out);
+        var shot = ImageIO.read(new ByteArrayInputStream(browser.shot())).getSubimage(((Number) box.get(0)).intValue(), ((Number) box.get(1)).intValue(), 1280, 640);
+        var out = new ByteArrayOutputStream();
+        ImageIO.write(shot, "png", out);
         double db = Psnr.of(out.toByteArray(), still(demo, 3_000_000));
         System.out.println("PSNR of an element in a hostile page: " + db + " dB");
         assertThat(db).isGreaterThan(38);
@@ -174,18 +186,18 @@ class OutputPagesTest extends InBrowser {
 
     @Test
     void picturesHaveNoMorePixelsThanAFineScreenShows() throws Exception {
-        var large = new java.awt.image.BufferedImage(1600, 800, java.awt.image.BufferedImage.TYPE_INT_RGB);
+        var large = new BufferedImage(1600, 800, BufferedImage.TYPE_INT_RGB);
         var g = large.createGraphics();
-        g.setPaint(new java.awt.GradientPaint(0, 0, java.awt.Color.BLUE, 1600, 800, java.awt.Color.ORANGE));
+        g.setPaint(new GradientPaint(0, 0, java.awt.Color.BLUE, 1600, 800, java.awt.Color.ORANGE));
         g.fillRect(0, 0, 1600, 800);
-        var bytes = new java.io.ByteArrayOutputStream();
-        javax.imageio.ImageIO.write(large, "png", bytes);
+        var bytes = new ByteArrayOutputStream();
+        ImageIO.write(large, "png", bytes);
         Asset a = Asset.picture("sky.png", "image/png", 1600, 800, bytes.toByteArray());
-        var e = new tundra.core.model.Element("sky", "Sky", false, false, tundra.core.model.Values.NONE.with(tundra.core.model.Properties.POSITION, new tundra.core.geometry.Point(100, 60)).with(tundra.core.model.Properties.SIZE, new tundra.core.geometry.Point(160, 80)),
-                new tundra.core.model.Content.Picture(a.hash()));
-        Project p = Project.empty("P", new tundra.core.geometry.Point(200, 120), 24).withAsset(a);
+        var e = new Element("sky", "Sky", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 60)).with(Properties.SIZE, new Point(160, 80)),
+                new Content.Picture(a.hash()));
+        Project p = Project.empty("P", new Point(200, 120), 24).withAsset(a);
         Project piece = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(e)));
-        assertThat(ShownPictures.sizes(piece, Fonts.BUNDLED).get(a.hash())).isEqualTo(new tundra.core.geometry.Point(160, 80));
+        assertThat(ShownPictures.sizes(piece, Fonts.BUNDLED).get(a.hash())).isEqualTo(new Point(160, 80));
         Project small = ShownPictures.smaller(piece, Fonts.BUNDLED, new SkiaSeries());
         Asset now = small.assets().get(a.hash());
         assertThat(List.of(now.width(), now.height())).containsExactly(320, 160);
@@ -199,7 +211,7 @@ class OutputPagesTest extends InBrowser {
     @Test
     void whatCantLieInOneFileIsRefused() {
         Project p = MotionPiece.make();
-        var files = new java.util.LinkedHashMap<>(compiled(p, PageHead.USUAL).files());
+        var files = new LinkedHashMap<>(compiled(p, PageHead.USUAL).files());
         files.put("pages/abc/index.html", Page.Part.of("<p>x".getBytes(StandardCharsets.UTF_8)));
         assertThatThrownBy(() -> OneFile.of(new Page(files))).isInstanceOf(FileProblem.class).hasMessageContaining("make a folder");
     }
@@ -212,7 +224,7 @@ class OutputPagesTest extends InBrowser {
         var checker = new nu.validator.client.EmbeddedValidator();
         checker.setOutputFormat(nu.validator.client.EmbeddedValidator.OutputFormat.JSON);
         checker.setForceHTML(true);
-        String said = checker.validate(new java.io.ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
+        String said = checker.validate(new ByteArrayInputStream(html.getBytes(StandardCharsets.UTF_8)));
         var out = new ArrayList<String>();
         if (!said.isBlank()) {
             tools.jackson.databind.json.JsonMapper.shared().readTree(said).path("messages").forEach(m -> {
@@ -243,13 +255,13 @@ class OutputPagesTest extends InBrowser {
 
     @Test
     void textsAreHeadingsWhereTheyAreMarkedAsSuch() throws Exception {
-        var title = new tundra.core.model.Element("title", "Title", false, false, tundra.core.model.Values.NONE.with(tundra.core.model.Properties.POSITION, new tundra.core.geometry.Point(100, 40)).with(tundra.core.model.Properties.HEADING, "second")
-                .with(tundra.core.model.Properties.FILL, tundra.core.model.Color.BLACK), new tundra.core.model.Content.Text("How to get there", "Figtree", 600, 18, tundra.core.model.Content.Align.LEFT, 1.2));
-        var plain = new tundra.core.model.Element("plain", "Plain", false, false, title.rest().with(tundra.core.model.Properties.HEADING, "none"), title.content());
-        Project p = Project.empty("P", new tundra.core.geometry.Point(240, 120), 24);
+        var title = new Element("title", "Title", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 40)).with(Properties.HEADING, "second")
+                .with(Properties.FILL, tundra.core.model.Color.BLACK), new Content.Text("How to get there", "Figtree", 600, 18, Content.Align.LEFT, 1.2));
+        var plain = new Element("plain", "Plain", false, false, title.rest().with(Properties.HEADING, "none"), title.content());
+        Project p = Project.empty("P", new Point(240, 120), 24);
         browser.open(written(compiled(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(title, plain))), PageHead.USUAL), "headings"), 240, 120);
         assertThat(browser.run("return [...document.querySelectorAll('[role=heading]')].map(x => x.ariaLevel + ' ' + x.textContent.trim()).join()")).isEqualTo("3 How to get there");
-        var tree = (java.util.Map<?, ?>) browser.driver.executeCdpCommand("Accessibility.getFullAXTree", java.util.Map.of());
+        var tree = (Map<?, ?>) browser.driver.executeCdpCommand("Accessibility.getFullAXTree", Map.of());
         assertThat(tree.toString()).contains("value=heading").contains("How to get there");
     }
 }

@@ -14,6 +14,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient.Stop;
 import tundra.core.model.Gradient;
+import tundra.core.model.Paint;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -58,7 +59,7 @@ final class PaintPiece {
         timeline = timeline.with(id, p, new Track<>(List.of(new Key<>(0, from, easing), new Key<>(4_000_000, to, Easing.LINEAR))));
     }
 
-    private static Values fill(tundra.core.model.Paint p) {
+    private static Values fill(Paint p) {
         return Values.NONE.with(Properties.FILL, p);
     }
 

@@ -6,7 +6,11 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 import tundra.core.fit.Frames;
@@ -37,7 +41,7 @@ class ParityTest extends InBrowser {
             browser.open(page, (int) b.size().x(), (int) b.size().y());
             byte[] theirs = browser.still(times(b, t), t / 1000.0), ours = Still.png(p, builder.at(t));
             double db = Psnr.of(ours, theirs);
-            seen.add(String.format(java.util.Locale.ROOT, "%.1f", db));
+            seen.add(String.format(Locale.ROOT, "%.1f", db));
             if (db < least + Double.parseDouble(System.getProperty("parity.keep", "0"))) {
                 Files.createDirectories(Path.of("target/parity"));
                 Files.write(Path.of("target/parity/" + name + i + "-tundra.png"), ours);
@@ -82,7 +86,7 @@ class ParityTest extends InBrowser {
 
     @Test
     void everyPropertyIsComparedSomewhere() throws Exception {
-        EveryPiece.assertAllKeyed(java.util.stream.Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make(), EffectPiece.effects(), EffectPiece.blends())
+        EveryPiece.assertAllKeyed(Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make(), EffectPiece.effects(), EffectPiece.blends())
                 .flatMap(p -> p.scenes().getFirst().board().timelines().stream()).toList());
     }
 
@@ -101,7 +105,7 @@ class ParityTest extends InBrowser {
         var ids = new ArrayList<String>();
         b.timelines().forEach(t -> t.tracks().keySet().stream().filter(id -> !id.equals(Board.CANVAS)).forEach(ids::add));
         // times between frames too, but not on a step's edge, where a rounding decides
-        var moments = java.util.stream.IntStream.range(0, 200).mapToLong(i -> Math.round(seconds * 1e6 * (i + 0.317) / 200)).boxed().toList();
+        var moments = IntStream.range(0, 200).mapToLong(i -> Math.round(seconds * 1e6 * (i + 0.317) / 200)).boxed().toList();
         var values = (List<List<Map<String, String>>>) browser.run("""
                 return arguments[1].map(([times, since]) => {
                   const s = Tundra.pieces[0].scenes[0];
@@ -141,7 +145,7 @@ class ParityTest extends InBrowser {
 
     /** The numbers of a CSS value; those that it leaves out are the given ones. */
     private static double[] numbers(String css, double... out) {
-        var m = java.util.regex.Pattern.compile("-?[0-9.]+(?:e-?[0-9]+)?").matcher(css.equals("none") ? "" : css);
+        var m = Pattern.compile("-?[0-9.]+(?:e-?[0-9]+)?").matcher(css.equals("none") ? "" : css);
         for (int i = 0; i < out.length && m.find(); i++) {
             out[i] = Double.parseDouble(m.group());
         }

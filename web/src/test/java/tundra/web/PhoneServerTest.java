@@ -2,6 +2,7 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.net.InetAddress;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -9,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.LinkedHashMap;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.WebDriverException;
 
@@ -50,7 +52,7 @@ class PhoneServerTest extends InBrowser {
             assertThat(web.send(HttpRequest.newBuilder(URI.create(url)).POST(HttpRequest.BodyPublishers.noBody()).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(404);
         }
         String closed = url;
-        org.assertj.core.api.Assertions.assertThatThrownBy(() -> HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(closed)).build(), HttpResponse.BodyHandlers.discarding())).isInstanceOf(java.io.IOException.class);
+        Assertions.assertThatThrownBy(() -> HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(closed)).build(), HttpResponse.BodyHandlers.discarding())).isInstanceOf(IOException.class);
     }
 
     @Test

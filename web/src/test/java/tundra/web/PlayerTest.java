@@ -3,15 +3,25 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.zip.GZIPOutputStream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.openqa.selenium.Keys;
+import tundra.core.file.ProjectFile;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.ActionKind;
 import tundra.core.model.Actions;
@@ -35,6 +45,8 @@ import tundra.core.motion.Track;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
+import tundra.render.SkiaSeries;
+import tundra.samples.OpenNight;
 
 /** The published page in a real browser: timelines, taps, keys, reduced motion. */
 class PlayerTest extends InBrowser {
@@ -59,7 +71,7 @@ class PlayerTest extends InBrowser {
         var loop = new Timeline("loop", "Loop", 500_000, true, true, Map.of()).with("mover", Properties.ROTATION,
                 new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 360.0, Easing.LINEAR))));
         var path = new Element("morph", "Morph", false, false, box("x", "x", 600).rest(), new Content.Path(
-                tundra.core.geometry.Outline.polygon(0, 0, 40, 0, 40, 40), new Point(40, 40)));
+                Outline.polygon(0, 0, 40, 0, 40, 40), new Point(40, 40)));
         var reactions = List.of(tap("r1", "play", Actions.PLAY), tap("r2", "pause", Actions.PAUSE), tap("r3", "toggle", Actions.TOGGLE),
                 tap("r4", "start", Actions.PLAY_FROM_START), tap("r5", "goto", Actions.GO_TO));
         var elements = List.of(box("play", NAME, 40), box("pause", "Pause", 100), box("toggle", "Toggle", 160), box("start", "Start", 220),
@@ -96,8 +108,8 @@ class PlayerTest extends InBrowser {
         Project with = p.mapBoard("s", b -> b.mapTimeline("main", t -> t.withSounds(List.of(new PlacedSound("s1", wind.hash(), 300_000, 0.5)))));
         Path page = folder.resolve("sounding");
         Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(with, null), page, Progress.NONE);
-        try (var files = java.nio.file.Files.list(page.resolve("sounds"))) {
-            assertThat(files.toList()).singleElement().satisfies(f -> assertThat(java.nio.file.Files.readAllBytes(f)).isEqualTo(wind.data()));
+        try (var files = Files.list(page.resolve("sounds"))) {
+            assertThat(files.toList()).singleElement().satisfies(f -> assertThat(Files.readAllBytes(f)).isEqualTo(wind.data()));
         }
         browser.open(page, 700, 300);
         browser.run("""
@@ -147,10 +159,10 @@ class PlayerTest extends InBrowser {
     /** Half a second of silence as a WAV of 8,000 8-bit samples. */
     static byte[] tone() {
         byte[] data = new byte[44 + 4000];
-        var b = java.nio.ByteBuffer.wrap(data).order(java.nio.ByteOrder.LITTLE_ENDIAN);
+        var b = ByteBuffer.wrap(data).order(ByteOrder.LITTLE_ENDIAN);
         b.put("RIFF".getBytes()).putInt(36 + 4000).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(8000).putInt(8000)
                 .putShort((short) 1).putShort((short) 8).put("data".getBytes()).putInt(4000);
-        java.util.Arrays.fill(data, 44, data.length, (byte) 128);
+        Arrays.fill(data, 44, data.length, (byte) 128);
         return data;
     }
 
@@ -286,7 +298,7 @@ class PlayerTest extends InBrowser {
     void ofTwoScenesOfOneNameOneIsShown() throws Exception {
         Project two;
         try (var in = PlayerTest.class.getResourceAsStream("two.tundra")) {
-            two = tundra.core.file.ProjectFile.read(in.readAllBytes());
+            two = ProjectFile.read(in.readAllBytes());
         }
         assertThat(two.scenes().get(0).name()).isEqualTo(two.scenes().get(1).name());
         Path to = folder.resolve("two");
@@ -304,7 +316,7 @@ class PlayerTest extends InBrowser {
             try (x) {
                 String name = x.getRequestURI().getPath().equals("/") ? "/index.html" : x.getRequestURI().getPath();
                 Path file = folder.resolve("strict" + name);
-                byte[] body = java.nio.file.Files.exists(file) ? java.nio.file.Files.readAllBytes(file) : new byte[0];
+                byte[] body = Files.exists(file) ? Files.readAllBytes(file) : new byte[0];
                 x.getResponseHeaders().set("Content-Security-Policy", policy);
                 x.getResponseHeaders().set("Content-Type", name.endsWith(".html") ? "text/html" : name.endsWith(".css") ? "text/css" : name.endsWith(".js") ? "text/javascript" : "application/octet-stream");
                 x.sendResponseHeaders(body.length == 0 ? 404 : 200, body.length == 0 ? -1 : body.length);
@@ -314,7 +326,7 @@ class PlayerTest extends InBrowser {
             for (Project p : List.of(piece(), PaintPiece.make(), EveryPiece.make())) {
                 Path to = folder.resolve("strict");
                 Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), to, Progress.NONE);
-                assertThat(java.nio.file.Files.readString(to.resolve("index.html"))).doesNotContain(" style=").doesNotContain("<style").doesNotContain("<script>");
+                assertThat(Files.readString(to.resolve("index.html"))).doesNotContain(" style=").doesNotContain("<style").doesNotContain("<script>");
                 browser.open(to, 700, 400);
                 byte[] free = browser.still(List.of(0.0, 0.0, 0.0), 0);
                 browser.driver.get(server.origin() + "/?" + p.id());
@@ -333,13 +345,13 @@ class PlayerTest extends InBrowser {
         // a piece that is tried may have no reaction at all
         assertThat(ScriptReader.problem(PlayerScript.with(Set.of(PlayerScript.RECORD, PlayerScript.NAMED_SETS)))).isNull();
         for (String a : sections) {
-            var but = new java.util.HashSet<>(sections);
+            var but = new HashSet<>(sections);
             but.remove(a);
             but.add(PlayerScript.REACTIONS);
             assertThat(ScriptReader.problem(PlayerScript.with(but))).as("all but %s", a).isNull();
             // those of single events, conditions and actions are entries of a table
             for (String b : a.contains(" ") ? List.of(a) : sections.subList(0, sections.indexOf(a) + 1).stream().filter(x -> !x.contains(" ")).toList()) {
-                assertThat(ScriptReader.problem(PlayerScript.with(new java.util.HashSet<>(List.of(a, b, PlayerScript.REACTIONS))))).as("%s and %s", a, b).isNull();
+                assertThat(ScriptReader.problem(PlayerScript.with(new HashSet<>(List.of(a, b, PlayerScript.REACTIONS))))).as("%s and %s", a, b).isNull();
             }
         }
     }
@@ -348,20 +360,20 @@ class PlayerTest extends InBrowser {
     @Test
     void withoutScriptsThereIsAStill() throws Exception {
         Path page = folder.resolve("still");
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new tundra.render.SkiaSeries()).compile(tundra.samples.OpenNight.project(), null), page, Progress.NONE);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries()).compile(OpenNight.project(), null), page, Progress.NONE);
         browser.driver.executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", true));
         try {
             browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
             browser.driver.get(page.resolve("index.html").toUri().toString());
-            var seen = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
+            var seen = ImageIO.read(new ByteArrayInputStream(browser.shot()));
             Path file;
-            try (var all = java.nio.file.Files.list(page)) {
+            try (var all = Files.list(page)) {
                 file = all.filter(f -> f.getFileName().toString().matches("still\\.[0-9a-f]{8}\\.png")).findFirst().orElseThrow();
             }
-            var still = javax.imageio.ImageIO.read(file.toFile());
-            var part = new java.io.ByteArrayOutputStream();
-            javax.imageio.ImageIO.write(seen.getSubimage(0, 0, still.getWidth(), still.getHeight()), "png", part);
-            assertThat(Psnr.of(part.toByteArray(), java.nio.file.Files.readAllBytes(file))).isGreaterThan(50);
+            var still = ImageIO.read(file.toFile());
+            var part = new ByteArrayOutputStream();
+            ImageIO.write(seen.getSubimage(0, 0, still.getWidth(), still.getHeight()), "png", part);
+            assertThat(Psnr.of(part.toByteArray(), Files.readAllBytes(file))).isGreaterThan(50);
         } finally {
             browser.driver.executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", false));
         }
@@ -370,7 +382,7 @@ class PlayerTest extends InBrowser {
     @Test
     void thePlayerIsSmall() throws Exception {
         // what writes visits down is in pages that are tried alone
-        Set<String> published = new java.util.HashSet<>(PlayerScript.sections());
+        Set<String> published = new HashSet<>(PlayerScript.sections());
         published.removeAll(Set.of(PlayerScript.RECORD, PlayerScript.NAMED_SETS));
         assertThat(packed(published)).as("all of it").isLessThanOrEqualTo(35 * 1024);
         assertThat(packed(Set.of())).as("for a piece that only plays").isLessThanOrEqualTo(5 * 1024 + 832);
@@ -379,7 +391,7 @@ class PlayerTest extends InBrowser {
     private static int packed(Set<String> sections) throws Exception {
         var out = new ByteArrayOutputStream();
         try (var zip = new GZIPOutputStream(out)) {
-            zip.write(PlayerScript.with(sections).getBytes(java.nio.charset.StandardCharsets.UTF_8));
+            zip.write(PlayerScript.with(sections).getBytes(StandardCharsets.UTF_8));
         }
         System.out.println("player of " + sections.size() + " sections: " + out.size() + " bytes packed");
         return out.size();
@@ -389,10 +401,10 @@ class PlayerTest extends InBrowser {
     void thePageAsksNoOtherHost() throws Exception {
         for (String name : List.of("index.html", "piece", "tundra-player")) {
             Path file;
-            try (var all = java.nio.file.Files.list(folder)) {
+            try (var all = Files.list(folder)) {
                 file = all.filter(p -> p.getFileName().toString().matches(name + "(\\.[0-9a-f]{8}\\.js)?")).findFirst().orElseThrow();
             }
-            assertThat(java.nio.file.Files.readString(file)).isNotBlank().doesNotContain("://").doesNotContain("fetch(");
+            assertThat(Files.readString(file)).isNotBlank().doesNotContain("://").doesNotContain("fetch(");
         }
     }
 }

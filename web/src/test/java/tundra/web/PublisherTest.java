@@ -3,6 +3,7 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -10,10 +11,13 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -60,7 +64,7 @@ class PublisherTest {
     @Test
     void scriptsAreNamedByWhatTheyHold() throws Exception {
         for (String version : List.of("one", "two", "three")) {
-            var files = new java.util.LinkedHashMap<String, Page.Part>();
+            var files = new LinkedHashMap<String, Page.Part>();
             files.put("index.html", Page.Part.of("<link href=\"piece.css\"><script src=\"piece.js\"></script>".getBytes()));
             files.put("piece.js", Page.Part.of(("// " + version).getBytes()));
             files.put("piece.css", Page.Part.of("body{}".getBytes()));
@@ -98,7 +102,7 @@ class PublisherTest {
         publish(page("index.html", "a.js"), folder);
         Path precious = Files.writeString(folder.resolveSibling(folder.getFileName() + "-precious.txt"), "x");
         Files.createDirectories(folder.resolve("kept"));
-        Files.write(folder.resolve(".tundra-files"), ("../" + precious.getFileName() + "\n" + precious + "\nkept\n\u0000\n-- before:\n../" + precious.getFileName() + "\nkept\n").getBytes(java.nio.charset.StandardCharsets.ISO_8859_1));
+        Files.write(folder.resolve(".tundra-files"), ("../" + precious.getFileName() + "\n" + precious + "\nkept\n\u0000\n-- before:\n../" + precious.getFileName() + "\nkept\n").getBytes(StandardCharsets.ISO_8859_1));
         publish(page("index.html", "b.js"), folder);
         publish(page("index.html", "b.js"), folder);
         assertThat(precious).exists();
@@ -130,7 +134,7 @@ class PublisherTest {
     void whatAKilledPublicationLeftIsSwept() throws Exception {
         Path dead = Files.createDirectories(folder.resolve(".tundra-newdead")), young = Files.createDirectories(folder.resolve(".tundra-newyoung"));
         Files.write(dead.resolve("index.html"), new byte[9]);
-        Files.setLastModifiedTime(dead, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis() - 7_200_000));
+        Files.setLastModifiedTime(dead, FileTime.fromMillis(System.currentTimeMillis() - 7_200_000));
         publish(page("index.html"), folder);
         assertThat(dead).doesNotExist();
         assertThat(young).as("it may be under way").exists();
@@ -187,7 +191,7 @@ class PublisherTest {
     void thePreviewIsOpenToItsOwnPageOnly() throws Exception {
         var heard = new LinkedBlockingQueue<PreviewServer.LogLine>();
         byte[] sound = new byte[1000];
-        new java.util.Random(5).nextBytes(sound);
+        new Random(5).nextBytes(sound);
         try (var s = new PreviewServer(heard::add); var other = new PreviewServer(heard::add); HttpClient c = HttpClient.newHttpClient()) {
             s.serve(new Page(Map.of("index.html", Page.Part.of("page".getBytes(StandardCharsets.UTF_8)), "sounds/a.mp3", Page.Part.of(sound))));
             assertThat(s.url()).matches("http://127\\.0\\.0\\.1:\\d+/[0-9a-f]{32}/").isNotEqualTo(other.url());
@@ -197,7 +201,7 @@ class PublisherTest {
             assertThat(get(root + "index.html").statusCode()).isEqualTo(404);
             assertThat(get(root + "0".repeat(32) + "/index.html").statusCode()).isEqualTo(404);
             assertThat(get(s.url()).headers().firstValue("Cross-Origin-Resource-Policy")).contains("same-origin");
-            for (String method : java.util.List.of("PUT", "DELETE", "POST", "OPTIONS")) {
+            for (String method : List.of("PUT", "DELETE", "POST", "OPTIONS")) {
                 assertThat(c.send(HttpRequest.newBuilder(at).method(method, HttpRequest.BodyPublishers.ofString("x")).build(), HttpResponse.BodyHandlers.discarding()).statusCode())
                         .as(method).isEqualTo(405);
             }
@@ -215,7 +219,7 @@ class PublisherTest {
                 assertThat(part.statusCode()).isEqualTo(206);
                 assertThat(part.headers().firstValue("Content-Type")).contains("audio/mpeg");
                 assertThat(part.headers().firstValue("Content-Range")).contains("bytes " + e.getValue()[0] + "-" + (e.getValue()[1] - 1) + "/1000");
-                assertThat(part.body()).isEqualTo(java.util.Arrays.copyOfRange(sound, e.getValue()[0], e.getValue()[1]));
+                assertThat(part.body()).isEqualTo(Arrays.copyOfRange(sound, e.getValue()[0], e.getValue()[1]));
             }
             assertThat(get(s.url() + "sounds/a.mp3", "Range", "bytes=1000-").statusCode()).isEqualTo(416);
             assertThat(get(s.url() + "sounds/a.mp3", "Range", "lines=1-2").statusCode()).isEqualTo(200);
@@ -224,7 +228,7 @@ class PublisherTest {
 
     @Test
     void halfSentRequestsAreClosed() throws Exception {
-        try (var s = new PreviewServer(x -> { }); var socket = new java.net.Socket("127.0.0.1", URI.create(s.url()).getPort())) {
+        try (var s = new PreviewServer(x -> { }); var socket = new Socket("127.0.0.1", URI.create(s.url()).getPort())) {
             socket.setSoTimeout(30_000);
             socket.getOutputStream().write("GET / HTTP/1.1\r\nHost: 127.0".getBytes(StandardCharsets.US_ASCII));
             long start = System.nanoTime();

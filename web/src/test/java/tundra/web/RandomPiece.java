@@ -5,17 +5,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.function.Supplier;
+import tundra.core.edit.ButtonMotif;
+import tundra.core.geometry.Contour;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
+import tundra.core.model.Clock;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Effect;
 import tundra.core.model.EffectKind;
 import tundra.core.model.Element;
 import tundra.core.model.Gradient;
+import tundra.core.model.Motif;
 import tundra.core.model.Paint;
+import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -23,6 +30,7 @@ import tundra.core.model.Quad;
 import tundra.core.model.Scene;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
@@ -60,12 +68,12 @@ final class RandomPiece {
         var r = new RandomPiece(seed + 77_000, false);
         return plain.mapBoard("scene", b -> {
             var timelines = new ArrayList<>(b.timelines());
-            Board out = b.mapElements(tundra.core.model.Tree.ids(b.elements()), e -> {
+            Board out = b.mapElements(Tree.ids(b.elements()), e -> {
                 var effects = new ArrayList<Effect>();
                 for (int n = r.random.nextInt(2) == 0 ? 0 : 1 + r.random.nextInt(3); n > 0; n--) {
                     effects.add(r.effect(e.id() + "x" + n, timelines));
                 }
-                Content c = e.content() instanceof Content.Group g && r.random.nextBoolean() ? new Content.Group(g.children(), g.box(), Outline.ellipse(new tundra.core.geometry.Rect(10, 10, 80, 70))) : e.content();
+                Content c = e.content() instanceof Content.Group g && r.random.nextBoolean() ? new Content.Group(g.children(), g.box(), Outline.ellipse(new Rect(10, 10, 80, 70))) : e.content();
                 String touch = List.of("what is seen", "its whole box", "lets through").get(r.random.nextInt(3));
                 return e.withContent(c).with(Properties.TOUCH, touch).withEffects(effects);
             });
@@ -78,13 +86,13 @@ final class RandomPiece {
         var r = new RandomPiece(seed + 99_000, false);
         Project p = rich(seed);
         Element face = new Element("face", "face", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 20)).with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, r.color()), new Content.Rectangle());
-        tundra.core.model.Motif button = tundra.core.edit.ButtonMotif.of("button", "Button", new Point(80, 40), List.of(face));
-        var value = new tundra.core.model.PieceValue("v", "score", tundra.core.model.PieceValue.Kind.NUMBER, "" + r.random.nextInt(2000), false);
+        Motif button = ButtonMotif.of("button", "Button", new Point(80, 40), List.of(face));
+        var value = new PieceValue("v", "score", PieceValue.Kind.NUMBER, "" + r.random.nextInt(2000), false);
         return p.withMotifs(List.of(button)).withValues(List.of(value)).mapBoard("scene", b -> {
             var all = new ArrayList<>(b.elements());
             for (int i = 0; i < 3; i++) {
                 all.add(new Element("button" + i, "button" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(r.between(50, 350), r.between(40, 260))).with(Properties.ROTATION, r.between(-40, 40)),
-                        new Content.Instance("button", new Point(80, 40), tundra.core.model.Clock.OWN.withPhase(500_000L * i))));
+                        new Content.Instance("button", new Point(80, 40), Clock.OWN.withPhase(500_000L * i))));
                 all.add(new Element("says" + i, "says" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(r.between(60, 300), r.between(40, 260))).with(Properties.FILL, r.color()),
                         new Content.Text(i == 0 ? "{score} points" : "After {score} points the light goes out", "Figtree", 400, Math.rint(r.between(14, 26)), Content.Align.values()[i], 1.25, i == 2 ? 1 : 0, i == 0 ? 0 : Math.rint(r.between(90, 160)))));
             }
@@ -115,7 +123,7 @@ final class RandomPiece {
         return new Point(d, d);
     }
 
-    private <T> Effect keyed(Effect x, Property<T> p, List<Timeline> timelines, java.util.function.Supplier<T> value) {
+    private <T> Effect keyed(Effect x, Property<T> p, List<Timeline> timelines, Supplier<T> value) {
         if (random.nextInt(3) == 0) {
             int i = random.nextInt(timelines.size());
             Timeline t = timelines.get(i);
@@ -187,7 +195,7 @@ final class RandomPiece {
     }
 
     private Outline outline() {
-        var contours = new ArrayList<tundra.core.geometry.Contour>();
+        var contours = new ArrayList<Contour>();
         for (int n = 1 + random.nextInt(2); n > 0; n--) {
             int corners = 3 + random.nextInt(4);
             var nodes = new Node[corners];

@@ -2,8 +2,10 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
@@ -15,6 +17,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Dragging;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
+import tundra.core.model.Marker;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -85,15 +88,15 @@ class ReachTest extends InBrowser {
     /** A motif's marker and end, by a clock of its own, once, backwards and at the pace of its parent; the whole is looked at only while shown. */
     @Test
     void anInstanceTellsOfItsMarkersAndItsEnd() throws Exception {
-        var turns = new Timeline("turns", Timeline.MAIN, 600_000, true, true, Map.of()).withMarkers(List.of(new tundra.core.model.Marker("mark", "Half", 300_000)));
+        var turns = new Timeline("turns", Timeline.MAIN, 600_000, true, true, Map.of()).withMarkers(List.of(new Marker("mark", "Half", 300_000)));
         var motif = new Motif("m", "Vane", new Board(new Point(50, 50), Values.NONE, List.of(box("blade", 25, 25)), List.of(turns), List.of()));
         var elements = List.of(placed("loops", Clock.OWN), placed("once", Clock.OWN.withRepeat(Clock.Repeat.ONCE)), placed("back", Clock.OWN.withSpeed(-1)), placed("driven", Clock.PARENT));
-        var reactions = elements.stream().flatMap(e -> java.util.stream.Stream.of(
+        var reactions = elements.stream().flatMap(e -> Stream.of(
                 new Reaction(e.id() + "-m", Events.of(Events.INSTANCE_REACHED, e.id(), "mark"), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-m", 1.0))),
                 new Reaction(e.id() + "-e", Events.of(Events.ENDED, e.id()), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-e", 1.0))))).toArray(Reaction[]::new);
-        reactions = java.util.Arrays.copyOf(reactions, reactions.length + 1);
+        reactions = Arrays.copyOf(reactions, reactions.length + 1);
         reactions[reactions.length - 1] = new Reaction("set", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("driven"), Setting.of(Properties.OPACITY, 0.5), 100_000L, "linear")));
-        var values = elements.stream().flatMap(e -> java.util.stream.Stream.of(number(e.id() + "-m"), number(e.id() + "-e"))).toList();
+        var values = elements.stream().flatMap(e -> Stream.of(number(e.id() + "-m"), number(e.id() + "-e"))).toList();
         Project p = new Project("p", "P", 24, List.of(scene("A", elements, reactions), scene("B", List.of(box("b", 50, 50)))), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(values);
         open(p, "marks", 600, 300);
         for (String id : List.of("loops", "back")) {

@@ -2,6 +2,7 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -44,7 +45,7 @@ class ScrollTest extends InBrowser {
         Publisher.publish(page, folder.resolve(name), Progress.NONE);
         if (!before.isEmpty()) {
             var index = folder.resolve(name).resolve("index.html");
-            java.nio.file.Files.writeString(index, java.nio.file.Files.readString(index).replace("<body>", "<body>" + before).replace("</main>", "</main><div style=\"height:900px\">after</div>"));
+            Files.writeString(index, Files.readString(index).replace("<body>", "<body>" + before).replace("</main>", "</main><div style=\"height:900px\">after</div>"));
         }
         browser.open(folder.resolve(name), 400, 300);
     }
@@ -127,7 +128,7 @@ class ScrollTest extends InBrowser {
             for (int height : new int[] {180, 420}) {
                 String name = "window-" + without + height;
                 open(name, new Scroll(600, 0.5, 1, false, false, null), "<div style=\"height:500px\">before</div>" + (without ? "<script src=\"without.js\"></script>" : ""));
-                java.nio.file.Files.writeString(folder.resolve(name).resolve("without.js"), "delete window.ViewTimeline;");
+                Files.writeString(folder.resolve(name).resolve("without.js"), "delete window.ViewTimeline;");
                 browser.open(folder.resolve(name), 400, height);
                 assertThat(browser.run("return typeof ViewTimeline")).isEqualTo(without ? "undefined" : "function");
                 for (double[] at : new double[][] {{400, 100}, {800, 100}, {950, 200}, {1025, 250}, {1100, 300}, {900, 166.67}}) {

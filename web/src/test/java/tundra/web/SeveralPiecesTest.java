@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
@@ -77,7 +78,7 @@ class SeveralPiecesTest extends InBrowser {
     /** The player, then {@code keep.js}, then the rest, as its own document names them. */
     private static String scripts(Path folder) throws Exception {
         var out = new StringBuilder();
-        var m = java.util.regex.Pattern.compile("<script src=\"([^\"]+)\"></script>").matcher(Files.readString(folder.resolve("index.html")));
+        var m = Pattern.compile("<script src=\"([^\"]+)\"></script>").matcher(Files.readString(folder.resolve("index.html")));
         while (m.find()) {
             out.append("<script src='").append(folder.getFileName()).append('/').append(m.group(1)).append("'></script>").append(m.group(1).startsWith("tundra-player") ? "<script src='keep.js'></script>" : "");
         }
@@ -85,7 +86,7 @@ class SeveralPiecesTest extends InBrowser {
     }
 
     private static String style(Path folder) throws Exception {
-        var m = java.util.regex.Pattern.compile("<link rel=\"stylesheet\" href=\"([^\"]+)\">").matcher(Files.readString(folder.resolve("index.html")));
+        var m = Pattern.compile("<link rel=\"stylesheet\" href=\"([^\"]+)\">").matcher(Files.readString(folder.resolve("index.html")));
         return m.find() ? "<link rel='stylesheet' href='" + folder.getFileName() + "/" + m.group(1) + "'>" : "";
     }
 

@@ -6,6 +6,7 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.io.TempDir;
@@ -55,7 +56,7 @@ class ShelfOnPageTest {
         Asset a = Asset.picture("thing", type, 10, 10, data);
         Project p = empty().withAsset(a);
         Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Thing", new Content.Picture(a.hash()), Values.NONE)))));
-        String name = page.files().entrySet().stream().filter(e -> java.util.Arrays.equals(e.getValue().bytes(), data)).findFirst().orElseThrow().getKey();
+        String name = page.files().entrySet().stream().filter(e -> Arrays.equals(e.getValue().bytes(), data)).findFirst().orElseThrow().getKey();
         assertThat(new String(page.files().get("index.html").bytes(), StandardCharsets.UTF_8)).contains(name);
     }
 
@@ -68,7 +69,7 @@ class ShelfOnPageTest {
         Project p = empty().withAsset(a);
         Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(),
                 t -> t.withSounds(List.of(new PlacedSound("s", a.hash(), 0, 1, 0, 0, 0, 0, false))))));
-        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("sounds/") && java.util.Arrays.equals(e.getValue().bytes(), data));
+        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("sounds/") && Arrays.equals(e.getValue().bytes(), data));
     }
 
     @ParameterizedTest
@@ -82,12 +83,12 @@ class ShelfOnPageTest {
         Project p = empty().withAsset(a);
         Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Sign",
                 new Content.Text("Hello", family, 400, 20, Content.Align.LEFT, 1.2), Values.NONE)))));
-        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("fonts/") && java.util.Arrays.equals(e.getValue().bytes(), font));
+        assertThat(page.files().entrySet()).anyMatch(e -> e.getKey().startsWith("fonts/") && Arrays.equals(e.getValue().bytes(), font));
     }
 
     private static void replace(byte[] in, byte[] what, byte[] by) {
         for (int i = 0; i + what.length <= in.length; i++) {
-            if (java.util.Arrays.equals(in, i, i + what.length, what, 0, what.length)) {
+            if (Arrays.equals(in, i, i + what.length, what, 0, what.length)) {
                 System.arraycopy(by, 0, in, i, by.length);
             }
         }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
+import org.openqa.selenium.interactions.Interactive;
 import tundra.core.edit.SlotDefaults;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
@@ -25,6 +26,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
@@ -75,8 +77,8 @@ abstract class TablesPage extends InBrowser {
         var other = new Board(new Point(WIDTH, HEIGHT), Values.NONE, List.of(box("there", 0)), List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
         return new Project("p", "Page", 24, List.of(new Scene("a", "A", new Board(new Point(WIDTH, HEIGHT), Values.NONE, all, List.of(main()), reactions).withDrags(drags(all)).withLayouts(List.of(new Layout(NARROW, "Narrow", 0, 450, new Point(400, HEIGHT))))), new Scene("b", "B", other),
                 new Scene("c", "C", other.withElements(List.of(box("last", 3))).withTimelines(List.of(new Timeline("third", Timeline.MAIN, 1_000_000, false, false, Map.of())))))
-                , Map.of(), Map.of()).withValues(values).withMotifs(List.of(VANE)).withAsset(BELL).withScripts(List.of(new tundra.core.model.Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
-                new tundra.core.model.Script("script-b", "broken", "export function broken(page) {\n  page.(;\n}\n")));
+                , Map.of(), Map.of()).withValues(values).withMotifs(List.of(VANE)).withAsset(BELL).withScripts(List.of(new Script("script-a", "celebrate", "export function celebrate(page) {\n  // credit: the station\n  if (page.find(\"mover\").shown) page.set(\"v\", 41);\n}\n"),
+                new Script("script-b", "broken", "export function broken(page) {\n  page.(;\n}\n")));
     }
 
     /** One of each kind that events and actions are about, out of everything's way. */
@@ -113,6 +115,6 @@ abstract class TablesPage extends InBrowser {
 
     @BeforeEach
     void atTheTop() {
-        ((org.openqa.selenium.interactions.Interactive) browser.driver).resetInputState();
+        ((Interactive) browser.driver).resetInputState();
     }
 }

@@ -26,9 +26,14 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Setting;
+import tundra.core.model.Slots;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.core.motion.Easing;
+import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 
 /** What is not seen does not catch the pointer, whatever is listened for; and what a scene began does not go on without it. */
 class ThroughTest extends InBrowser {
@@ -61,10 +66,10 @@ class ThroughTest extends InBrowser {
         var events = new ArrayList<Reaction>();
         for (String id : List.of("front", "drawn", "back")) {
             List.of(Events.PRESSED, Events.RELEASED, Events.OVER, Events.HELD, Events.TAPPED).forEach(k -> events.add(
-                    new Reaction(id + "-" + k.key(), new Event(k, tundra.core.model.Slots.of(k.slots(), id)), List.of(count(id + "-" + k.key())))));
+                    new Reaction(id + "-" + k.key(), new Event(k, Slots.of(k.slots(), id)), List.of(count(id + "-" + k.key())))));
             events.add(new Reaction(id + "-swiped", Events.of(Events.SWIPED, id, "right"), List.of(count(id + "-swiped"))));
         }
-        events.add(new Reaction("see", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("front"), tundra.core.model.Setting.of(Properties.OPACITY, 1.0), 0L, "linear"))));
+        events.add(new Reaction("see", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("front"), Setting.of(Properties.OPACITY, 1.0), 0L, "linear"))));
         // the second drawing, over the place, comes after the end of Main, which never plays
         var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150)), new Flipbook(List.of(
                 new Drawing(new Element("empty", "empty", false, false, Values.NONE, new Content.Group(List.of(), new Point(1, 1), null)), 0, 12),
@@ -106,7 +111,7 @@ class ThroughTest extends InBrowser {
     @Test
     void aFadedPartIsNotDraggedAndAFadedButtonHasNoLooks() throws Exception {
         var states = new Motif("m", "Knob", new Board(new Point(80, 60), Values.NONE, List.of(box("face", 40, 30)), List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())
-                .with("face", Properties.ROTATION, new tundra.core.motion.Track<>(List.of(new tundra.core.motion.Key<>(0, 0.0, tundra.core.motion.Easing.LINEAR), new tundra.core.motion.Key<>(1_000_000, 90.0, tundra.core.motion.Easing.LINEAR))))), List.of()),
+                .with("face", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))))), List.of()),
                 new States(Map.of(), 0).with(States.State.REST, 0L).with(States.State.OVER, 500_000L).with(States.State.PRESSED, 900_000L), false);
         var knob = new Element("knob", "knob", false, false, Values.NONE.with(Properties.POSITION, new Point(420, 150)).with(Properties.OPACITY, 0.0), new Content.Instance("m", new Point(80, 60), Clock.PARENT));
         Project p = piece(List.of(box("behind", 150, 150), faded(box("part", 150, 150)), box("under", 420, 150), knob), List.of(new Reaction("r", Events.of(Events.DRAG_STARTED, "part"), List.of(count("part"))),

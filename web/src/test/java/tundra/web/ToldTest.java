@@ -2,6 +2,7 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -9,7 +10,10 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.Keys;
 import tundra.core.edit.ButtonMotif;
 import tundra.core.edit.OpenClose;
 import tundra.core.fit.Frames;
@@ -83,7 +87,7 @@ class ToldTest extends InBrowser {
         browser.until(seen + " === 0");
         assertThat(told("button", "aria-expanded")).isEqualTo("false");
         browser.run("document.querySelector('.t-button').focus()");
-        new org.openqa.selenium.interactions.Actions(browser.driver).sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        new org.openqa.selenium.interactions.Actions(browser.driver).sendKeys(Keys.ENTER).perform();
         browser.until(seen + " === 1");
         browser.click(550, 280);
         browser.until(seen + " === 0");
@@ -112,7 +116,7 @@ class ToldTest extends InBrowser {
         Project p = piece(List.of(box("ground", 100, 60), words("label", "Visit the\nmast", 60, 40)), List.of());
         var made = ButtonMotif.make(p, "s", List.of("ground", "label"), "Button", Frames.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED).at(0));
         Element group = new Element("g", "Group 3", false, false, Values.NONE.with(Properties.POSITION, new Point(400, 60)), new Content.Group(List.of(box("in", 40, 30), words("way", "To the station", 0, 20)), new Point(80, 60)));
-        Project q = made.project().mapBoard("s", b -> b.withElements(java.util.stream.Stream.concat(b.elements().stream(), java.util.stream.Stream.of(group, box("bare", 250, 200))).toList())
+        Project q = made.project().mapBoard("s", b -> b.withElements(Stream.concat(b.elements().stream(), Stream.of(group, box("bare", 250, 200))).toList())
                 .withReactions(List.of(tapped(made.instance(), Actions.of(Actions.OPEN_LINK, "https://example.org", "the same tab")), tapped("g", Actions.of(Actions.NEXT_SCENE)), tapped("bare", Actions.of(Actions.NEXT_SCENE)))));
         open(q, "called", 600, 300);
         String of = PageId.of(made.instance()).substring(2);
@@ -160,7 +164,7 @@ class ToldTest extends InBrowser {
         Path page = published(series(), "series");
         browser.open(page, 600, 300);
         for (int i = 0; i < 12; i++) {
-            var image = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
+            var image = ImageIO.read(new ByteArrayInputStream(browser.shot()));
             int ink = 0;
             for (int y = 0; y < 300; y += 4) {
                 for (int x = 0; x < 600; x += 4) {

@@ -3,6 +3,7 @@ package tundra.web;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import tundra.core.file.ProjectFile;
 import tundra.core.fit.Frames;
@@ -76,7 +77,7 @@ final class Visit {
         for (int i = 0; ; i++) {
             browser.driver.executeAsyncScript("const done = arguments[0]; requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
             byte[] now = browser.shot();
-            if (i == 8 || java.util.Arrays.equals(now, before)) {
+            if (i == 8 || Arrays.equals(now, before)) {
                 return now;
             }
             before = now;

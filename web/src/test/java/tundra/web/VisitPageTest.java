@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.Test;
 import tundra.core.model.Project;
 import tundra.core.work.Progress;
@@ -60,7 +61,7 @@ class VisitPageTest extends InBrowser {
             x.getResponseBody().write(body);
             x.close();
         });
-        server.setExecutor(java.util.concurrent.Executors.newVirtualThreadPerTaskExecutor());
+        server.setExecutor(Executors.newVirtualThreadPerTaskExecutor());
         server.start();
         try {
             String host = "http://127.0.0.1:" + server.getAddress().getPort() + "/";

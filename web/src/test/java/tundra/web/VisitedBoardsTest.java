@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.openqa.selenium.interactions.Interactive;
 import tundra.core.file.RunFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
@@ -67,7 +69,7 @@ class VisitedBoardsTest extends InBrowser {
 
     @AfterEach
     void letGo() {
-        ((org.openqa.selenium.interactions.Interactive) browser.driver).resetInputState();
+        ((Interactive) browser.driver).resetInputState();
     }
 
     @Test
@@ -152,6 +154,6 @@ class VisitedBoardsTest extends InBrowser {
     }
 
     private static Reaction key(String key, Action a) {
-        return new Reaction("r-" + key, Events.of(Events.KEY_PRESSED, key.toUpperCase(java.util.Locale.ROOT)), List.of(a));
+        return new Reaction("r-" + key, Events.of(Events.KEY_PRESSED, key.toUpperCase(Locale.ROOT)), List.of(a));
     }
 }

@@ -2,18 +2,24 @@ package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.openqa.selenium.Keys;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Board;
 import tundra.core.model.Color;
+import tundra.core.model.Conditions;
 import tundra.core.model.Content;
+import tundra.core.model.Dragging;
 import tundra.core.model.Element;
+import tundra.core.model.Event;
 import tundra.core.model.Events;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Project;
@@ -43,7 +49,7 @@ class VisitedTest extends InBrowser {
     }
 
     private static int[] pixel(int x, int y) throws Exception {
-        var image = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
+        var image = ImageIO.read(new ByteArrayInputStream(browser.shot()));
         int p = image.getRGB(x, y);
         return new int[] {p >> 16 & 255, p >> 8 & 255, p & 255};
     }
@@ -73,7 +79,7 @@ class VisitedTest extends InBrowser {
                 .withValues(List.of(new PieceValue("n", "n", PieceValue.Kind.NUMBER, "0", false), new PieceValue("over", "over", PieceValue.Kind.NUMBER, "0", false)));
     }
 
-    private static Reaction counts(String value, tundra.core.model.Event when) {
+    private static Reaction counts(String value, Event when) {
         return new Reaction("r-" + value, when, List.of(Actions.of(Actions.ADD_VALUE, value, 1.0)));
     }
 
@@ -106,16 +112,16 @@ class VisitedTest extends InBrowser {
         open(piece(List.of(first, ghost, last), List.of(main), List.of(counts("over", Events.tapped("ghost")), counts("n", Events.tapped("last")),
                 new Reaction("r-first", Events.tapped("first"), List.of(Actions.of(Actions.SAY, "x"))), fades)), "ghost", 600, 300);
         var keys = new org.openqa.selenium.interactions.Actions(browser.driver);
-        keys.sendKeys(org.openqa.selenium.Keys.TAB).perform();
+        keys.sendKeys(Keys.TAB).perform();
         assertThat(browser.run("return document.activeElement.getAttribute('aria-label')")).isEqualTo("first");
-        keys.sendKeys(org.openqa.selenium.Keys.TAB).perform();
+        keys.sendKeys(Keys.TAB).perform();
         assertThat(browser.run("return document.activeElement.getAttribute('aria-label')")).isEqualTo("last");
-        keys.sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        keys.sendKeys(Keys.ENTER).perform();
         browser.until("return Tundra.pieces[0].value('n') === 1");
         key("f");
         browser.until("return getComputedStyle(document.querySelector('.t-last')).opacity === '0'");
-        keys.sendKeys(org.openqa.selenium.Keys.ENTER).perform();
-        keys.keyDown(org.openqa.selenium.Keys.SHIFT).sendKeys(org.openqa.selenium.Keys.TAB).keyUp(org.openqa.selenium.Keys.SHIFT).perform();
+        keys.sendKeys(Keys.ENTER).perform();
+        keys.keyDown(Keys.SHIFT).sendKeys(Keys.TAB).keyUp(Keys.SHIFT).perform();
         assertThat(browser.run("return document.activeElement.getAttribute('aria-label')")).isEqualTo("first");
         assertThat(value("n")).isEqualTo(1);
         assertThat(value("over")).isZero();
@@ -145,8 +151,8 @@ class VisitedTest extends InBrowser {
     void elsewhereIsBesideIt() throws Exception {
         Element menu = box("menu", 100, 100), button = box("button", 300, 100);
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
-        var closes = new Reaction("closes", Events.of(Events.TAPPED_ELSEWHERE, "menu"), List.of(tundra.core.model.Conditions.of(tundra.core.model.Conditions.VALUE, "n", "is", "1")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "0"), Actions.of(Actions.ADD_VALUE, "over", 1.0)), List.of(), false, "");
-        var opens = new Reaction("opens", Events.tapped("button"), List.of(tundra.core.model.Conditions.of(tundra.core.model.Conditions.VALUE, "over", "is", "0")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "1")), List.of(), false, "");
+        var closes = new Reaction("closes", Events.of(Events.TAPPED_ELSEWHERE, "menu"), List.of(Conditions.of(Conditions.VALUE, "n", "is", "1")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "0"), Actions.of(Actions.ADD_VALUE, "over", 1.0)), List.of(), false, "");
+        var opens = new Reaction("opens", Events.tapped("button"), List.of(Conditions.of(Conditions.VALUE, "over", "is", "0")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "1")), List.of(), false, "");
         open(piece(List.of(menu, button), List.of(main), List.of(closes, opens)), "elsewhere", 600, 300);
         browser.click(300, 100);
         browser.until("return Tundra.pieces[0].value('n') === 1");
@@ -177,7 +183,7 @@ class VisitedTest extends InBrowser {
     void aTapOnWhatHasLandedIsNoLanding() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
         Project p = piece(List.of(box("slot", 400, 200), box("vane", 100, 100)), List.of(main), List.of(counts("n", Events.of(Events.LANDED, "vane")), counts("over", Events.of(Events.TAKEN_OUT, "vane"))));
-        open(p.mapBoard("s", b -> b.withDrags(List.of(tundra.core.model.Dragging.of("d", List.of(new tundra.core.model.Dragging.Pair("vane", List.of("slot"))))))), "landed", 600, 300);
+        open(p.mapBoard("s", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("slot"))))))), "landed", 600, 300);
         browser.drag(new Point(100, 100), new Point(398, 199));
         browser.until("return Tundra.pieces[0].value('n') === 1");
         browser.click(400, 200);
@@ -195,9 +201,9 @@ class VisitedTest extends InBrowser {
         var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)), List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
         open(p.withScenes(List.of(p.scenes().getFirst(), new Scene("z", "Night walk", there))), "scenes", 600, 300);
         var keys = new org.openqa.selenium.interactions.Actions(browser.driver);
-        keys.sendKeys(org.openqa.selenium.Keys.TAB).sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        keys.sendKeys(Keys.TAB).sendKeys(Keys.ENTER).perform();
         browser.until("return document.activeElement.getAttribute('aria-label') === 'Night walk'");
-        keys.sendKeys(org.openqa.selenium.Keys.TAB).sendKeys(org.openqa.selenium.Keys.ENTER).perform();
+        keys.sendKeys(Keys.TAB).sendKeys(Keys.ENTER).perform();
         browser.until("return Tundra.pieces[0].value('n') === 1");
     }
 

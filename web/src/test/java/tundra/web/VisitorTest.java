@@ -3,9 +3,17 @@ package tundra.web;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.ByteArrayInputStream;
+import java.util.ArrayList;
 import java.util.List;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import tundra.core.check.TouchAreas;
+import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.HitTest;
 import tundra.core.frame.Moment;
+import tundra.core.model.Properties;
+import tundra.render.Fonts;
 
 /** Published pieces as a visitor meets them: opened, tapped at real speed, tapped again. */
 class VisitorTest extends InBrowser {
@@ -102,8 +110,8 @@ class VisitorTest extends InBrowser {
         Visit v = open(browser, "v5-through");
         Moment m = v.paused();
         for (int i = 1; i <= 8; i++) {
-            var b = v.board.find("b" + i).rest().get(tundra.core.model.Properties.POSITION);
-            boolean seen = tundra.core.frame.HitTest.under(new tundra.core.frame.FrameBuilder(v.board, tundra.render.Fonts.BUNDLED).at(m), b, 0).stream().filter(path -> path.stream().anyMatch(tundra.core.check.TouchAreas.catching(v.project, v.board)::contains)).findFirst().orElseThrow().getLast().equals("b" + i);
+            var b = v.board.find("b" + i).rest().get(Properties.POSITION);
+            boolean seen = HitTest.under(new FrameBuilder(v.board, Fonts.BUNDLED).at(m), b, 0).stream().filter(path -> path.stream().anyMatch(TouchAreas.catching(v.project, v.board)::contains)).findFirst().orElseThrow().getLast().equals("b" + i);
             browser.click(b.x(), b.y());
             assertThat(browser.run("return Tundra.pieces[0].timeline('Tb" + i + "').time > 0 || Tundra.pieces[0].timeline('Tb" + i + "').playing")).as("b%d, seen %s", i, seen).isEqualTo(i <= 5 || seen);
         }
@@ -156,7 +164,7 @@ class VisitorTest extends InBrowser {
         // a frame is 3.3 px here; Chromium decides anew each time it starts whether the page's frame is shown with the compositor's or after it
         browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
         until(browser, "Main", "t.time > 150");
-        var apart = new java.util.ArrayList<Integer>();
+        var apart = new ArrayList<Integer>();
         for (int i = 0; i < 12; i++) {
             int[] moving = edges();
             apart.add(Math.max(Math.abs(moving[1] - moving[0]), Math.abs(moving[2] - moving[0])));
@@ -166,7 +174,7 @@ class VisitorTest extends InBrowser {
     }
 
     private static int[] edges() throws Exception {
-        var picture = javax.imageio.ImageIO.read(new java.io.ByteArrayInputStream(browser.shot()));
+        var picture = ImageIO.read(new ByteArrayInputStream(browser.shot()));
         int[] out = new int[3];
         for (int i = 0; i < 3; i++) {
             int x = picture.getWidth() - 1;

@@ -2,6 +2,7 @@ package tundra.app.adapt;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -99,8 +100,8 @@ public final class DiffersTable extends VBox {
         for (int i = 0; i < base.layouts().size(); i++) {
             head(2 + i, base.layouts().get(i).name(), base.layouts().get(i).id());
         }
-        String words = search.getText().strip().toLowerCase(java.util.Locale.ROOT);
-        List<WhatDiffers.Row> rows = WhatDiffers.of(base).stream().filter(r -> words.isEmpty() || r.name().toLowerCase(java.util.Locale.ROOT).contains(words))
+        String words = search.getText().strip().toLowerCase(Locale.ROOT);
+        List<WhatDiffers.Row> rows = WhatDiffers.of(base).stream().filter(r -> words.isEmpty() || r.name().toLowerCase(Locale.ROOT).contains(words))
                 .filter(r -> !selected.isSelected() || r.element() != null && studio.selection().contains(r.element())).toList();
         for (int i = 0; i < Math.min(MOST, rows.size()); i++) {
             row(1 + i, rows.get(i));

@@ -2,6 +2,7 @@ package tundra.app.adapt;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -12,8 +13,8 @@ import javafx.scene.layout.HBox;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.core.model.Layout;
 
 /** Above the canvas of every desk once a scene has layouts: which one is worked on, where changes go, and who follows. */
@@ -94,7 +95,7 @@ public final class LayoutBar extends HBox {
             all.forEach(l -> choose(group, l.name(), l.id()));
         }
         Layout here = studio.layout();
-        layouts.getChildren().forEach(n -> ((ToggleButton) n).setSelected(java.util.Objects.equals(n.getUserData(), here == null ? null : here.id())));
+        layouts.getChildren().forEach(n -> ((ToggleButton) n).setSelected(Objects.equals(n.getUserData(), here == null ? null : here.id())));
         chooser.setText(here == null ? "as drawn" : here.name());
         scopes.setVisible(here != null);
         scopes.setManaged(here != null);

@@ -4,6 +4,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.LinkOption;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -88,7 +89,7 @@ public final class PartReader {
         var out = new ByteArrayOutputStream();
         Path root = folder.toRealPath();
         try (var zip = new ZipOutputStream(out, StandardCharsets.UTF_8); var files = Files.walk(folder)) {
-            List<Path> all = files.filter(p -> !Files.isDirectory(p, java.nio.file.LinkOption.NOFOLLOW_LINKS)).sorted().toList();
+            List<Path> all = files.filter(p -> !Files.isDirectory(p, LinkOption.NOFOLLOW_LINKS)).sorted().toList();
             if (all.size() > FILES) {
                 throw problem(name, "it holds " + all.size() + " files, and " + FILES + " is the most");
             }

@@ -1,6 +1,7 @@
 package tundra.app.art;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,7 +52,7 @@ public final class SheetPanel extends StackPane {
     private final Canvas stage = new Canvas(STAGE, STAGE);
     private final WritableImage image;
     private final long began = System.nanoTime();
-    private final Map<SheetGrid.Cell, Boolean> empty = new java.util.HashMap<>();
+    private final Map<SheetGrid.Cell, Boolean> empty = new HashMap<>();
     private SheetGrid grid;
     private List<SheetGrid.Cell> chosen = List.of();
     private final AnimationTimer player = new AnimationTimer() {

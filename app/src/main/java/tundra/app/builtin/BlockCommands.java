@@ -1,6 +1,7 @@
 package tundra.app.builtin;
 
 import java.util.List;
+import java.util.Locale;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.PlacedBlock;
@@ -33,7 +34,7 @@ public final class BlockCommands {
     private void all() {
         var c = w.commands;
         for (BlockKind k : Blocks.ALL) {
-            c.add(place(k), "Place a block: " + k.label().toLowerCase(java.util.Locale.ROOT), null, () -> true, () -> place(s, k, null));
+            c.add(place(k), "Place a block: " + k.label().toLowerCase(Locale.ROOT), null, () -> true, () -> place(s, k, null));
         }
         c.add("gallery-fill", "Fill the gallery with pictures…", null, () -> gallery() != null, () -> w.files.blocks.fill(gallery().id()));
         c.add("gallery-steer", "Add arrows and dots to the gallery", null, () -> gallery() != null, () -> {

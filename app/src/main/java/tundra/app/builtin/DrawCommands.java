@@ -2,6 +2,7 @@ package tundra.app.builtin;
 
 import java.util.List;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
@@ -14,7 +15,9 @@ import tundra.core.draw.Combine;
 import tundra.core.draw.NodeEdit;
 import tundra.core.draw.ShapeAreas;
 import tundra.core.edit.Align;
+import tundra.core.edit.GroupBox;
 import tundra.core.edit.Kept;
+import tundra.core.edit.Placing;
 import tundra.core.edit.Reshape;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
@@ -56,7 +59,7 @@ public final class DrawCommands {
     }
 
     private void nodes(Commands c) {
-        java.util.function.BooleanSupplier any = () -> w.tools.kind() == ToolKind.NODES && w.nodes.chose();
+        BooleanSupplier any = () -> w.tools.kind() == ToolKind.NODES && w.nodes.chose();
         c.add(CommandIds.NODES_CORNER, "Make nodes corners", "Shift+C", any, () -> w.nodes.convert(NodeEdit.Kind.CORNER));
         c.add(CommandIds.NODES_SMOOTH, "Make nodes smooth", "Shift+S", any, () -> w.nodes.convert(NodeEdit.Kind.SMOOTH));
         c.add(CommandIds.NODES_SYMMETRIC, "Make nodes symmetric", "Shift+Y", any, () -> w.nodes.convert(NodeEdit.Kind.SYMMETRIC));
@@ -184,7 +187,7 @@ public final class DrawCommands {
             for (String id : s.selection()) {
                 Frame.Placed p = seen.find(id);
                 if (p != null && !b.find(id).locked()) {
-                    out = tundra.core.edit.Placing.pivot(out, id, pivot, p.node().toParent(), p.node().box());
+                    out = Placing.pivot(out, id, pivot, p.node().toParent(), p.node().box());
                 }
             }
             return out;
@@ -204,7 +207,7 @@ public final class DrawCommands {
         }
         Rect box = all;
         if (box != null) {
-            s.edit("Fit bounds of " + g.name(), b -> tundra.core.edit.GroupBox.set(b, g.id(), box));
+            s.edit("Fit bounds of " + g.name(), b -> GroupBox.set(b, g.id(), box));
         }
     }
 

@@ -3,18 +3,23 @@ package tundra.app.builtin;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
+import tundra.app.command.Commands;
 import tundra.app.document.SystemClip;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Clip;
-import tundra.core.edit.KeyClip;
 import tundra.core.edit.Kept;
+import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
 import tundra.core.edit.Reactions;
 import tundra.core.flip.Registration;
@@ -130,7 +135,7 @@ public final class EditCommands {
         copiedFrom = goal();
         w.copied.elements(clip);
         pasted = 0;
-        mark = java.util.UUID.randomUUID().toString();
+        mark = UUID.randomUUID().toString();
         SystemClip.put(s, s.selection(), mark);
     }
 
@@ -162,7 +167,7 @@ public final class EditCommands {
 
     /** On another drawing a copy comes where the original stands; elsewhere it steps aside. */
     private void pasteClip() {
-        boolean otherDrawing = s.book().is() && !java.util.Objects.equals(copiedFrom, goal());
+        boolean otherDrawing = s.book().is() && !Objects.equals(copiedFrom, goal());
         Clip from = clip;
         paste("Paste", k -> from, otherDrawing ? Point.ZERO : PASTE_OFFSET.times(++pasted));
     }
@@ -266,7 +271,7 @@ public final class EditCommands {
         return s.selection().stream().allMatch(id -> s.board().find(id).hidden());
     }
 
-    private void each(String name, java.util.function.UnaryOperator<Element> change) {
+    private void each(String name, UnaryOperator<Element> change) {
         s.edit(name, b -> {
             Board out = b;
             for (String id : s.selection()) {
@@ -276,7 +281,7 @@ public final class EditCommands {
         });
     }
 
-    private void grouped(String name, BiFunction<Board, java.util.Set<String>, Arrange.Grouped> change) {
+    private void grouped(String name, BiFunction<Board, Set<String>, Arrange.Grouped> change) {
         select(s.make(name, k -> {
             var result = change.apply(k.board(), s.selection());
             return k.with(result.board(), result.ids());
@@ -290,7 +295,7 @@ public final class EditCommands {
         }
     }
 
-    private void order(tundra.app.command.Commands c, String id, String name, String shortcut, int by) {
+    private void order(Commands c, String id, String name, String shortcut, int by) {
         BooleanSupplier enabled = this::any;
         c.add(id, name, shortcut, enabled, () -> s.edit(name, b -> Arrange.step(b, s.selection(), by)));
     }

@@ -1,6 +1,7 @@
 package tundra.app.builtin;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.UnaryOperator;
@@ -10,14 +11,18 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.OpenBook;
 import tundra.app.studio.Registering;
 import tundra.app.studio.Studio;
+import tundra.core.edit.Align;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
 import tundra.core.edit.Exposures;
+import tundra.core.edit.GroupBox;
 import tundra.core.edit.Names;
 import tundra.core.flip.Registration;
 import tundra.core.flip.SheetBook;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
+import tundra.core.geometry.Rect;
+import tundra.core.model.Content;
 import tundra.core.model.Drawing;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -81,7 +86,7 @@ public final class FlipCommands {
             }
             String id = grouped.ids().getFirst();
             s.edit("Make a flipbook", b -> grouped.board().mapElement(id, g -> {
-                var group = (tundra.core.model.Content.Group) g.content();
+                var group = (Content.Group) g.content();
                 Element art = Flipbook.blank("Drawing 1", group.box()).withChildren(group.children());
                 return g.withName(Names.free(b, "Flipbook")).withContent(new Flipbook(List.of(new Drawing(art, 0, 2)), group.box(), rate, Flipbook.Ending.LOOP));
             }));
@@ -92,13 +97,13 @@ public final class FlipCommands {
     }
 
     private List<Element> pictures() {
-        return s.selection().stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof tundra.core.model.Content.Picture).toList();
+        return s.selection().stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof Content.Picture).toList();
     }
 
     /** Several pictures become one drawing each. */
     private void ofPictures(int rate) {
         var all = SheetBook.inOrder(pictures(), s.frame());
-        var around = tundra.core.edit.Align.around(s.board(), s.selection(), s.frame());
+        var around = Align.around(s.board(), s.selection(), s.frame());
         String name = Names.free(s.board(), all.getFirst().name().replaceFirst("[\\s_-]*\\d+$", ""));
         Element book = SheetBook.ofElements(name, all, Math.max(1, rate / 12), rate, around == null ? s.board().size().times(0.5) : around.centre());
         s.edit("Make a flipbook of " + all.size() + " pictures", b -> Arrange.add(Arrange.delete(b, s.selection()), book));
@@ -107,16 +112,16 @@ public final class FlipCommands {
 
     /** The picture that is selected, or the only one on the drawing that is seen; null for none. */
     private Element picture() {
-        if (s.selected() != null && s.selected().content() instanceof tundra.core.model.Content.Picture) {
+        if (s.selected() != null && s.selected().content() instanceof Content.Picture) {
             return s.selected();
         }
         List<Element> on = open.is() && open.drawing() != null
-                ? open.drawing().art().children().stream().filter(e -> e.content() instanceof tundra.core.model.Content.Picture).toList() : List.of();
+                ? open.drawing().art().children().stream().filter(e -> e.content() instanceof Content.Picture).toList() : List.of();
         return on.size() == 1 ? on.getFirst() : null;
     }
 
     private void fit() {
-        tundra.core.geometry.Rect all = null;
+        Rect all = null;
         for (Drawing d : open.book().drawings()) {
             var n = s.builder().drawing(d, s.playhead());
             if (n.inked() != null) {
@@ -126,7 +131,7 @@ public final class FlipCommands {
         var box = all;
         if (box != null) {
             String id = open.id();
-            s.edit("Fit bounds of " + open.element().name(), b -> tundra.core.edit.GroupBox.set(b, id, box));
+            s.edit("Fit bounds of " + open.element().name(), b -> GroupBox.set(b, id, box));
         }
     }
 
@@ -220,7 +225,7 @@ public final class FlipCommands {
                     () -> scale(k, "Hold drawings " + word));
         }
         for (Flipbook.Ending e : Flipbook.Ending.values()) {
-            c.add(CommandIds.ENDING + e.name().toLowerCase(java.util.Locale.ROOT), "After the last drawing: " + e.word, null, this::here,
+            c.add(CommandIds.ENDING + e.name().toLowerCase(Locale.ROOT), "After the last drawing: " + e.word, null, this::here,
                     () -> edit("Change what follows the last drawing", b -> b.withEnding(e)));
         }
     }
@@ -276,7 +281,7 @@ public final class FlipCommands {
 
     private void lines(Commands c) {
         for (Registration.By by : Registration.By.values()) {
-            c.add(CommandIds.REGISTER + by.name().toLowerCase(java.util.Locale.ROOT), () -> "Bring " + (many() ? "the chosen drawings" : "all drawings") + " into line by " + by.word, null,
+            c.add(CommandIds.REGISTER + by.name().toLowerCase(Locale.ROOT), () -> "Bring " + (many() ? "the chosen drawings" : "all drawings") + " into line by " + by.word, null,
                     () -> here() && open.run().size() > (by == Registration.By.LINE ? 0 : 1) && (by != Registration.By.LINE || Registering.line(s) != null),
                     () -> w.registering.apply(s, by, moved -> {
                         if (!moved) {

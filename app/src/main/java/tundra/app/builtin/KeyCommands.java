@@ -2,17 +2,24 @@ package tundra.app.builtin;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
+import java.util.function.LongUnaryOperator;
 import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
+import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.timeline.TimelinePanel;
-import tundra.core.model.Tree;
+import tundra.core.edit.Arrange;
 import tundra.core.edit.Facing;
 import tundra.core.edit.KeyClip;
 import tundra.core.edit.Keys;
@@ -22,7 +29,9 @@ import tundra.core.edit.Paths;
 import tundra.core.edit.Resting;
 import tundra.core.edit.Spans;
 import tundra.core.edit.SplitPosition;
+import tundra.core.edit.TimeText;
 import tundra.core.frame.Frame;
+import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Affine;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -33,6 +42,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 import tundra.core.motion.PathShape;
 
 /** Commands of keys, motion paths, markers and timelines. */
@@ -109,7 +119,7 @@ public final class KeyCommands {
         // one step of undo for a run of presses
         nudge = nudge != null && now - nudgedAt < 800_000_000L ? nudge : new Object();
         nudgedAt = now;
-        java.util.function.LongUnaryOperator times = Keys.byFrames(s.project(), frames);
+        LongUnaryOperator times = Keys.byFrames(s.project(), frames);
         var at = refs.stream().mapToLong(r -> times.applyAsLong(r.time())).summaryStatistics();
         if (at.getMin() < 0 || at.getMax() > s.timeline().duration()) {
             return;
@@ -135,8 +145,8 @@ public final class KeyCommands {
             return;
         }
         s.selectKeys(result.refs());
-        String names = result.onto().stream().map(id -> id.equals(tundra.core.model.Board.CANVAS) ? "the canvas" : s.board().find(id).name())
-                .collect(java.util.stream.Collectors.joining(", "));
+        String names = result.onto().stream().map(id -> id.equals(Board.CANVAS) ? "the canvas" : s.board().find(id).name())
+                .collect(Collectors.joining(", "));
         w.notices.news("Pasted " + keys(result) + " onto " + names + ".");
     }
 
@@ -153,7 +163,7 @@ public final class KeyCommands {
         Element shape = copiedPath(), e = s.selected();
         Frame.Placed parent = parent(e.id());
         Affine inParent = parent == null ? Affine.IDENTITY : parent.toCanvas().inverse();
-        Affine placed = tundra.core.frame.FrameBuilder.placed(shape.rest(), shape.rest().get(Properties.SIZE));
+        Affine placed = FrameBuilder.placed(shape.rest(), shape.rest().get(Properties.SIZE));
         // a move that is there already is led another way in the time that it has
         var old = s.timeline().track(e.id(), Properties.POSITION);
         boolean moves = old != null && old.keys().size() > 1;
@@ -162,7 +172,7 @@ public final class KeyCommands {
                 : Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
         KeyClip clip = KeyClip.along((Content.Path) shape.content(), shape.rest().get(Properties.SIZE), inParent.times(placed), duration);
         KeyClip.Pasted result = s.make("Move " + e.name() + " along " + shape.name(), k -> {
-            var pasted = clip.paste(k.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), java.util.Map.of(e.id(), 0),
+            var pasted = clip.paste(k.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), Map.of(e.id(), 0),
                     from, false);
             return k.with(pasted.board(), pasted);
         });
@@ -182,7 +192,7 @@ public final class KeyCommands {
             w.notices.news("The copied keys have no position in them that could be drawn.");
             return;
         }
-        s.edit("Draw the motion path", b -> tundra.core.edit.Arrange.add(b, shape));
+        s.edit("Draw the motion path", b -> Arrange.add(b, shape));
         s.select(List.of(shape.id()));
     }
 
@@ -257,14 +267,14 @@ public final class KeyCommands {
             long home = track.keys().getLast().time();
             s.showTimeline(timeline);
             s.selectKeys(List.of(new Keys.Ref(e.id(), Properties.POSITION, home)));
-            w.notices.news("The way home ends at " + tundra.core.edit.TimeText.seconds(home) + ": drag its bead in the lane to give it more or less time."
+            w.notices.news("The way home ends at " + TimeText.seconds(home) + ": drag its bead in the lane to give it more or less time."
                     + (s.timeline().duration() > before ? " " + s.timeline().name() + " is longer by that." : ""));
         }
     }
 
     // --- markers and timelines ---
 
-    private void edit(String name, java.util.function.UnaryOperator<Timeline> change) {
+    private void edit(String name, UnaryOperator<Timeline> change) {
         s.edit(name, b -> b.mapTimeline(s.timeline().id(), change));
     }
 
@@ -294,13 +304,13 @@ public final class KeyCommands {
         c.add(CommandIds.RENAME_TIMELINE, "Rename timeline", null, () -> s.desk() == Desk.ANIMATE, () -> panel.get().nameTimeline());
         c.add(CommandIds.DUPLICATE_TIMELINE, () -> "Duplicate timeline " + s.timeline().name(), null, () -> true, () -> {
             String id = s.timeline().id(), copy = Ids.next();
-            s.edit("Duplicate timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.duplicateTimeline(b, id, copy));
+            s.edit("Duplicate timeline " + s.timeline().name(), b -> Arrange.duplicateTimeline(b, id, copy));
             s.showTimeline(copy);
             name();
         });
         c.add(CommandIds.DELETE_TIMELINE, () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
             String id = s.timeline().id();
-            s.edit("Delete timeline " + s.timeline().name(), b -> tundra.core.edit.Arrange.deleteTimeline(b, id));
+            s.edit("Delete timeline " + s.timeline().name(), b -> Arrange.deleteTimeline(b, id));
         });
     }
 
@@ -310,7 +320,7 @@ public final class KeyCommands {
     }
 
     private void newTimeline() {
-        var taken = new java.util.HashSet<String>();
+        var taken = new HashSet<String>();
         s.board().timelines().forEach(t -> taken.add(t.name()));
         var t = new Timeline(Names.free(taken, "Timeline"), 3_000_000).withStarts(false);
         s.edit("New timeline", b -> {
@@ -319,7 +329,7 @@ public final class KeyCommands {
             return b.withTimelines(all);
         });
         s.showTimeline(t.id());
-        s.changed(tundra.app.studio.Aspect.TIMELINE);
+        s.changed(Aspect.TIMELINE);
         name();
     }
 
@@ -349,7 +359,7 @@ public final class KeyCommands {
     }
 
     private void view(Commands c) {
-        java.util.function.BooleanSupplier animating = () -> s.desk() == Desk.ANIMATE;
+        BooleanSupplier animating = () -> s.desk() == Desk.ANIMATE;
         c.add("time-in", "Zoom into time", "Alt+PERIOD", animating, () -> lanes.get().zoom(1.5));
         c.add("time-out", "Zoom out of time", "Alt+COMMA", animating, () -> lanes.get().zoom(1 / 1.5));
         c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get().pickEasing());

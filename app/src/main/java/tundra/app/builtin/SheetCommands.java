@@ -12,6 +12,7 @@ import tundra.core.edit.Names;
 import tundra.core.file.SheetFile;
 import tundra.core.fit.Frames;
 import tundra.core.flip.SheetBook;
+import tundra.core.flip.SheetGrid;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -56,7 +57,7 @@ public final class SheetCommands {
                 .ifPresent(file -> w.jobs.run(() -> PictureReader.read(file), a -> cut(a, null)));
     }
 
-    private record Guessed(Sheet sheet, tundra.core.flip.SheetGrid grid) {}
+    private record Guessed(Sheet sheet, SheetGrid grid) {}
 
     /** @param in the element that it takes the place of; null puts it in the middle of the canvas */
     private void cut(Asset a, Element in) {

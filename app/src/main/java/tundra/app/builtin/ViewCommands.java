@@ -1,12 +1,16 @@
 package tundra.app.builtin;
 
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.function.DoubleConsumer;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
+import tundra.core.model.Content;
 import tundra.render.SkiaSeries;
 
 /** Commands about the window: desks, tools, zoom, theme. */
@@ -32,7 +36,7 @@ public final class ViewCommands {
         c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));
         c.add(CommandIds.RENAME, () -> s.marker() != null ? "Rename marker " + s.marker().name() : "Rename", "F2", () -> s.marker() != null || s.selected() != null && s.desk() != Desk.PUBLISH, rename);
         c.add("trace", "Trace the picture into paths", "Shortcut+Shift+R",
-                () -> s.selected() != null && s.selected().content() instanceof tundra.core.model.Content.Picture, trace);
+                () -> s.selected() != null && s.selected().content() instanceof Content.Picture, trace);
         c.add("at-rest", () -> s.atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null, () -> s.desk() == Desk.DRAW, () -> s.setAtRest(!s.atRest()));
         c.add(CommandIds.THEME, () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
             s.setDark(!s.dark());
@@ -65,15 +69,15 @@ public final class ViewCommands {
             try {
                 w.browser.open(address);
                 return null;
-            } catch (java.io.IOException e) {
+            } catch (IOException e) {
                 return e.getMessage();
             }
         }, problem -> {
             if (problem != null) {
                 w.notices.problem("The page can't be opened from here: " + problem + ". Open this address yourself: " + address, "Copy the address", () -> {
-                    var content = new javafx.scene.input.ClipboardContent();
+                    var content = new ClipboardContent();
                     content.putString(address);
-                    javafx.scene.input.Clipboard.getSystemClipboard().setContent(content);
+                    Clipboard.getSystemClipboard().setContent(content);
                     w.notices.news("The address is copied.");
                 });
             }

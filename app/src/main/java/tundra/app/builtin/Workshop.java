@@ -1,5 +1,6 @@
 package tundra.app.builtin;
 
+import java.io.File;
 import java.util.List;
 import tundra.app.adapt.TieOverlay;
 import tundra.app.canvas.CanvasView;
@@ -113,7 +114,7 @@ public final class Workshop {
         canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));
         canvas.onBlock((kind, at) -> BlockCommands.place(studio, Blocks.byKey(kind), at));
         canvas.onMotif((motif, at) -> MotifCommands.place(studio, motif, at));
-        canvas.onDrop((dropped, at) -> files.importing.bringIn(dropped.stream().map(java.io.File::toPath).toList(), at));
+        canvas.onDrop((dropped, at) -> files.importing.bringIn(dropped.stream().map(File::toPath).toList(), at));
     }
 
     private void addTools() {

@@ -1,8 +1,12 @@
 package tundra.app.canvas;
 
+import java.io.File;
+import java.util.ArrayDeque;
 import java.util.List;
+import java.util.Set;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import javafx.animation.AnimationTimer;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;
@@ -11,6 +15,7 @@ import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -20,10 +25,13 @@ import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.edit.SpokenWords;
+import tundra.core.geometry.Affine;
+import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Color;
 import tundra.core.model.Properties;
+import tundra.core.model.Scene;
 
 /** The canvas in the middle of the window: the picture, what the tools draw over it, and the pointer's way to them. */
 public final class CanvasView extends Pane {
@@ -47,10 +55,10 @@ public final class CanvasView extends Pane {
     private boolean overlayDirty = true;
     boolean pointerSeen;
     Point panFrom;
-    BiConsumer<List<java.io.File>, Point> onDrop = (files, at) -> { };
+    BiConsumer<List<File>, Point> onDrop = (files, at) -> { };
     BiConsumer<String, Point> onMotif = (motif, at) -> { };
     BiConsumer<String, Point> onBlock = (kind, at) -> { };
-    private java.util.function.Function<Desk, List<Overlay>> overlays = d -> List.of();
+    private Function<Desk, List<Overlay>> overlays = d -> List.of();
     private final CanvasPointer pointer = new CanvasPointer(this);
 
     public CanvasView(Studio studio, ToolBox tools) {
@@ -63,7 +71,7 @@ public final class CanvasView extends Pane {
         setMinSize(120, 120);
         getChildren().addAll(image, overlay);
         overlay.setMouseTransparent(true);
-        var clip = new javafx.scene.shape.Rectangle();
+        var clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
@@ -94,12 +102,12 @@ public final class CanvasView extends Pane {
     }
 
     /** What to draw over the picture on each desk. */
-    public void overlays(java.util.function.Function<Desk, List<Overlay>> source) {
+    public void overlays(Function<Desk, List<Overlay>> source) {
         overlays = source;
     }
 
     /** Takes files that were dropped, and where on the canvas. */
-    public void onDrop(BiConsumer<List<java.io.File>, Point> drop) {
+    public void onDrop(BiConsumer<List<File>, Point> drop) {
         onDrop = drop;
     }
 
@@ -245,7 +253,7 @@ public final class CanvasView extends Pane {
         }) : super.queryAccessibleAttribute(what, more);
     }
 
-    private void changed(java.util.Set<Aspect> what) {
+    private void changed(Set<Aspect> what) {
         if (studio.onlyTimeGoesOn(what)) {
             return;
         }
@@ -266,7 +274,7 @@ public final class CanvasView extends Pane {
     }
 
     /** How each place on the way was seen when it was left. */
-    private final java.util.ArrayDeque<Viewport> left = new java.util.ArrayDeque<>();
+    private final ArrayDeque<Viewport> left = new ArrayDeque<>();
 
     private double barAbove;
 
@@ -280,12 +288,12 @@ public final class CanvasView extends Pane {
         var way = studio.open().way();
         if (way.size() > left.size() && way.getLast().instance() != null) {
             left.push(viewport);
-            tundra.core.geometry.Affine m = studio.open().toAround(studio.project());
+            Affine m = studio.open().toAround(studio.project());
             double k = Math.sqrt(Math.abs(m.determinant()));
             Point middle = studio.board().size().times(0.5), seen = viewport.toView(m.apply(middle));
             // the way back comes above the canvas, which begins lower then
             seen = way.size() == 1 ? seen.minus(new Point(0, barAbove)) : seen;
-            double zoom = tundra.core.geometry.Numbers.clamp(viewport.zoom() * k, Viewport.MIN, Viewport.MAX);
+            double zoom = Numbers.clamp(viewport.zoom() * k, Viewport.MIN, Viewport.MAX);
             viewport = new Viewport(zoom, seen.minus(middle.times(zoom))).showing(studio.board().size(), fitArea());
             fitted = false;
         } else if (way.size() < left.size()) {
@@ -333,7 +341,7 @@ public final class CanvasView extends Pane {
             int argb = 0xFF000000 | (int) Math.round(surround.getRed() * 255) << 16 | (int) Math.round(surround.getGreen() * 255) << 8
                     | (int) Math.round(surround.getBlue() * 255);
             loop.paint(new RenderLoop.Request(studio.frame(), studio.project().assets(), viewport.zoom() * out,
-                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing(), studio.place() instanceof tundra.core.model.Scene));
+                    viewport.origin().x() * out, viewport.origin().y() * out, w, h, argb, studio.playing(), studio.place() instanceof Scene));
         }
         if (overlayDirty) {
             overlayDirty = false;

@@ -1,6 +1,7 @@
 package tundra.app.check;
 
 import java.io.ByteArrayInputStream;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
@@ -211,7 +212,7 @@ public final class ChecksPanel extends VBox implements Settles {
         count.setText(told.isEmpty() ? "nothing found" : told.size() + (docked ? " to look at" : ""));
         list.getChildren().setAll(told.stream().map(this::card).toList());
         if (told.isEmpty()) {
-            var none = new Label(docked ? "The piece was looked over for " + Check.values().length + " kinds of faults." : "The piece was looked over for " + String.join(", ", java.util.Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
+            var none = new Label(docked ? "The piece was looked over for " + Check.values().length + " kinds of faults." : "The piece was looked over for " + String.join(", ", Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
                     + ". All of it is fine.");
             none.getStyleClass().addAll("quiet", "small");
             none.setWrapText(true);

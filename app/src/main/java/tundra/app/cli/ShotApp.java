@@ -1,24 +1,38 @@
 package tundra.app.cli;
 
+import java.awt.image.BufferedImage;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.CountDownLatch;
+import java.util.stream.Stream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.SnapshotParameters;
 import javafx.scene.control.TextField;
+import javafx.scene.paint.Color;
+import javafx.stage.PopupWindow;
 import javafx.stage.Stage;
+import javafx.stage.Window;
+import javax.imageio.ImageIO;
 import org.fxmisc.richtext.CodeArea;
 import tundra.app.TundraApp;
-import tundra.app.command.CommandIds;
 import tundra.app.builtin.Workshop;
+import tundra.app.command.CommandIds;
 import tundra.app.job.Settles;
 import tundra.app.language.Language;
+import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.ToolKind;
+import tundra.app.widget.Look;
+import tundra.app.widget.Translated;
 import tundra.app.window.MainWindow;
 import tundra.app.window.WindowDialogs;
 import tundra.core.model.Element;
@@ -65,9 +79,9 @@ final class ShotApp {
     }
 
     private void open() {
-        tundra.app.widget.Look.theme(state.dark());
+        Look.theme(state.dark());
         Language.use(state.language());
-        tundra.app.widget.Translated.start();
+        Translated.start();
         var stage = new Stage();
         var w = new Workshop(TundraApp.blank(), Settings.load(), new WindowDialogs(() -> stage), url -> { });
         var window = new MainWindow(w);
@@ -94,7 +108,7 @@ final class ShotApp {
                 ((TextField) scene.lookup("#find-query")).setText(state.find());
             }
             if (state.tool() != null) {
-                w.tools.take(ToolKind.valueOf(state.tool().toUpperCase(java.util.Locale.ROOT)));
+                w.tools.take(ToolKind.valueOf(state.tool().toUpperCase(Locale.ROOT)));
             }
             if (state.zoom() > 0 && s.selected() != null) {
                 var middle = s.frame().find(s.selected().id()).bounds().centre();
@@ -111,7 +125,7 @@ final class ShotApp {
     }
 
     private void select(Studio s) {
-        var found = new java.util.ArrayList<Element>();
+        var found = new ArrayList<Element>();
         Tree.each(s.board().elements(), e -> {
             if (e.name().equalsIgnoreCase(state.select()) || e.id().equals(state.select())) {
                 found.add(e);
@@ -131,7 +145,7 @@ final class ShotApp {
     }
 
     private void waitUntilStill(Stage stage, Workshop w) {
-        boolean page = state.tryIt() || state.desk() == tundra.app.studio.Desk.PUBLISH;
+        boolean page = state.tryIt() || state.desk() == Desk.PUBLISH;
         new AnimationTimer() {
             private int still;
             private int pulses;
@@ -159,7 +173,7 @@ final class ShotApp {
                     }
                     return;
                 }
-                boolean publishing = state.desk() == tundra.app.studio.Desk.PUBLISH;
+                boolean publishing = state.desk() == Desk.PUBLISH;
                 still = page && !publishing || page && !w.jobs.busy() && !checking(stage) || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
                 if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > (publishing ? 3000 : 1200)) {
                     if (state.working() > 0) {
@@ -196,12 +210,12 @@ final class ShotApp {
     }
 
     private static boolean tracing(Stage stage) {
-        javafx.scene.Node apply = stage.getScene().lookup("#trace-apply");
+        Node apply = stage.getScene().lookup("#trace-apply");
         return apply != null && apply.isDisabled();
     }
 
     private static boolean checking(Stage stage) {
-        return java.util.stream.Stream.of("checks", "desk-checks", "start", "history", "earlier").anyMatch(id -> stage.getScene().lookup("#" + id) instanceof Settles s && !s.settled());
+        return Stream.of("checks", "desk-checks", "start", "history", "earlier").anyMatch(id -> stage.getScene().lookup("#" + id) instanceof Settles s && !s.settled());
     }
 
     private void save(Stage stage) {
@@ -209,22 +223,22 @@ final class ShotApp {
             Path to = state.to().toAbsolutePath();
             Files.createDirectories(to.getParent());
             var image = SwingFXUtils.fromFXImage(stage.getScene().snapshot(null), null);
-            var opaque = new java.awt.image.BufferedImage(image.getWidth(), image.getHeight(), java.awt.image.BufferedImage.TYPE_INT_RGB);
+            var opaque = new BufferedImage(image.getWidth(), image.getHeight(), BufferedImage.TYPE_INT_RGB);
             opaque.getGraphics().drawImage(image, 0, 0, null);
             var scene = stage.getScene();
-            var clear = new javafx.scene.SnapshotParameters();
-            clear.setFill(javafx.scene.paint.Color.TRANSPARENT);
+            var clear = new SnapshotParameters();
+            clear.setFill(Color.TRANSPARENT);
             double left = stage.getX() + scene.getX(), top = stage.getY() + scene.getY();
-            for (var w : javafx.stage.Window.getWindows()) {
+            for (var w : Window.getWindows()) {
                 // what hangs over the window, such as a picker, is a window of its own
-                if (w instanceof javafx.stage.PopupWindow p && p.isShowing()) {
+                if (w instanceof PopupWindow p && p.isShowing()) {
                     var over = SwingFXUtils.fromFXImage(p.getScene().getRoot().snapshot(clear, null), null);
                     opaque.getGraphics().drawImage(over, (int) Math.round(p.getX() - left), (int) Math.round(p.getY() - top), null);
                 }
             }
-            javax.imageio.ImageIO.write(opaque, "png", to.toFile());
+            ImageIO.write(opaque, "png", to.toFile());
             end(null);
-        } catch (java.io.IOException e) {
+        } catch (IOException e) {
             end(new IllegalArgumentException("The picture can't be written to " + state.to() + " (" + e.getMessage() + ").", e));
         }
     }

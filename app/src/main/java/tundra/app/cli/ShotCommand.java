@@ -6,6 +6,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import tundra.app.TundraApp;
 import tundra.app.studio.Desk;
 import tundra.core.geometry.Point;
 import tundra.core.model.Project;
@@ -61,7 +62,7 @@ final class ShotCommand implements Callable<Integer> {
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException("There is no desk “" + desk + "”; there are draw, animate, interact, adapt and publish.", e);
         }
-        Project p = file == null ? tundra.app.TundraApp.blank() : Opening.of(file);
+        Project p = file == null ? TundraApp.blank() : Opening.of(file);
         var named = PlaceFinder.of(p, scene);
         if (layout != null) {
             LayoutOptions.named(named.name(), named.board(), layout);

@@ -1,14 +1,15 @@
 package tundra.app.cli;
 
-import tundra.core.model.Limits;
+import java.util.Locale;
 import tundra.core.geometry.Point;
+import tundra.core.model.Limits;
 
 /** Reads sizes such as 1280x720. */
 final class Sizes {
     private Sizes() {}
 
     static Point parse(String text) {
-        String[] parts = text.toLowerCase(java.util.Locale.ROOT).split("x");
+        String[] parts = text.toLowerCase(Locale.ROOT).split("x");
         try {
             int w = Integer.parseInt(parts[0].strip()), h = Integer.parseInt(parts[1].strip());
             if (parts.length == 2 && w >= 1 && h >= 1 && w <= Limits.SIDE && h <= Limits.SIDE) {

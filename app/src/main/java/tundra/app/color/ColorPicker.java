@@ -2,6 +2,9 @@ package tundra.app.color;
 
 import java.util.function.BiConsumer;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Cursor;
+import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.control.Label;
@@ -81,10 +84,10 @@ final class ColorPicker extends VBox {
         });
     }
 
-    private static HBox row(javafx.scene.Node... nodes) {
+    private static HBox row(Node... nodes) {
         var row = new HBox(6, nodes);
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-        for (javafx.scene.Node n : nodes) {
+        row.setAlignment(Pos.CENTER_LEFT);
+        for (Node n : nodes) {
             if (!(n instanceof Label)) {
                 HBox.setHgrow(n, Priority.ALWAYS);
             }
@@ -104,7 +107,7 @@ final class ColorPicker extends VBox {
             at.at(clamp(e.getX() / c.getWidth()), clamp(e.getY() / c.getHeight()));
         });
         c.setOnMouseDragged(e -> at.at(clamp(e.getX() / c.getWidth()), clamp(e.getY() / c.getHeight())));
-        c.setCursor(javafx.scene.Cursor.CROSSHAIR);
+        c.setCursor(Cursor.CROSSHAIR);
     }
 
     private static double clamp(double v) {

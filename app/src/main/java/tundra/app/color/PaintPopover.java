@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.function.BiConsumer;
 import javafx.geometry.Bounds;
+import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Button;
@@ -18,6 +19,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.stage.Popup;
+import javafx.util.StringConverter;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Popovers;
@@ -122,7 +124,7 @@ final class PaintPopover {
     private Node spreadRow() {
         spread.getItems().setAll(Gradient.Spread.values());
         spread.setAccessibleText("Outside the ends");
-        spread.setConverter(new javafx.util.StringConverter<>() {
+        spread.setConverter(new StringConverter<>() {
             @Override
             public String toString(Gradient.Spread s) {
                 return s == null ? "" : switch (s) {
@@ -211,7 +213,7 @@ final class PaintPopover {
             fillShelf();
         });
         var head = new HBox(title, gap, keep);
-        head.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        head.setAlignment(Pos.CENTER_LEFT);
         fillShelf();
         return new VBox(4, head, shelf);
     }

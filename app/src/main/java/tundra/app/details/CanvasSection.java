@@ -1,5 +1,6 @@
 package tundra.app.details;
 
+import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
@@ -13,9 +14,9 @@ import tundra.app.widget.Words;
 import tundra.core.edit.Durations;
 import tundra.core.edit.Exposures;
 import tundra.core.edit.TimeText;
-import tundra.core.model.Limits;
 import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
+import tundra.core.model.Limits;
 import tundra.core.model.Timeline;
 
 /** The canvas and the chosen timeline, shown when no element is selected. */
@@ -145,7 +146,7 @@ final class CanvasSection extends VBox {
         choice.setManaged(false);
     }
 
-    private void timeline(String name, Object merge, java.util.function.UnaryOperator<Timeline> change) {
+    private void timeline(String name, Object merge, UnaryOperator<Timeline> change) {
         studio.edit(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
         refresh();
     }

@@ -1,6 +1,7 @@
 package tundra.app.details;
 
 import javafx.scene.Cursor;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
@@ -38,7 +39,7 @@ final class ClockChoice extends VBox {
         setAccessibleText(own ? "Its own clock: runs by itself" : "In step with its timeline");
         setOnMouseClicked(e -> choose.run());
         setOnKeyPressed(e -> {
-            if (e.getCode() == javafx.scene.input.KeyCode.ENTER || e.getCode() == javafx.scene.input.KeyCode.SPACE) {
+            if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
                 choose.run();
                 e.consume();
             }

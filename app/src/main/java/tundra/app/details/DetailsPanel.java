@@ -19,8 +19,8 @@ import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.tool.Paints;
 import tundra.app.tool.ToolOptions;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Lazy;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Translated;
 import tundra.app.widget.Words;
@@ -31,6 +31,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Motif;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Scene;
 
 /** What is selected, with its properties as numbers and colours. */
 public final class DetailsPanel extends TallPane {
@@ -232,13 +233,13 @@ public final class DetailsPanel extends TallPane {
         } else {
             box.getChildren().add(named(studio.place().name(), studio.place() instanceof Motif ? "motif" : "scene"));
             // first what does no harm where an element's numbers stood a moment ago
-            if (studio.place() instanceof tundra.core.model.Scene) {
+            if (studio.place() instanceof Scene) {
                 section("Look", List.of(Properties.BACKGROUND), List.of(Board.CANVAS));
                 if (studio.desk() == Desk.ADAPT) {
                     section("In its window", Properties.ROOM, List.of(Board.CANVAS));
                 }
             }
-            if (studio.place() instanceof tundra.core.model.Scene) {
+            if (studio.place() instanceof Scene) {
                 opening = new OpeningSection(studio, commands);
                 box.getChildren().add(opening);
             }
@@ -445,6 +446,6 @@ public final class DetailsPanel extends TallPane {
 
     /** What only the page does is left out while drawing. */
     private boolean here(Property<?> p) {
-        return studio.desk() != tundra.app.studio.Desk.DRAW || p != Properties.HEADING && p != Properties.TOUCH && p != Properties.PARALLAX;
+        return studio.desk() != Desk.DRAW || p != Properties.HEADING && p != Properties.TOUCH && p != Properties.PARALLAX;
     }
 }

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -156,7 +157,7 @@ final class DrawingsSection extends VBox {
     }
 
     /** What a run took before its time was changed step by step: each step is worked out from there, so that frames spread evenly. */
-    private record Retimed(java.util.Set<String> run, Flipbook before, Flipbook after) {}
+    private record Retimed(Set<String> run, Flipbook before, Flipbook after) {}
 
     private void take(double seconds, Object merge) {
         var run = open.run();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -211,7 +212,7 @@ final class EasingPicker {
     }
 
     /** Takes over numbers at once, so that they can be tried on the canvas; those that make no easing change nothing. */
-    private void changed(java.util.function.Supplier<Easing> made) {
+    private void changed(Supplier<Easing> made) {
         try {
             candidate = made.get();
         } catch (IllegalArgumentException e) {

@@ -1,10 +1,12 @@
 package tundra.app.details;
 
+import java.util.Locale;
 import java.util.Set;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
@@ -40,7 +42,7 @@ final class EasingSection extends VBox {
         trade.getStyleClass().addAll("quiet", "small");
         trade.setWrapText(true);
         var right = new VBox(6, choice, trade);
-        HBox.setHgrow(right, javafx.scene.layout.Priority.ALWAYS);
+        HBox.setHgrow(right, Priority.ALWAYS);
         getChildren().addAll(title, new HBox(8, curve, right));
     }
 
@@ -86,7 +88,7 @@ final class EasingSection extends VBox {
     }
 
     static String capital(String s) {
-        return s.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + s.substring(1);
+        return s.substring(0, 1).toUpperCase(Locale.ROOT) + s.substring(1);
     }
 
     private void apply(Easing e, Object merge) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Stream;
+import javafx.css.PseudoClass;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.MenuItem;
@@ -16,9 +17,9 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Words;
 import tundra.core.edit.Effects;
 import tundra.core.model.Effect;
@@ -147,7 +148,7 @@ final class EffectsSection extends VBox {
 
     private void marks() {
         for (int i = 0; i < cards.getChildren().size(); i++) {
-            cards.getChildren().get(i).pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("target"), i == target);
+            cards.getChildren().get(i).pseudoClassStateChanged(PseudoClass.getPseudoClass("target"), i == target);
         }
     }
 }

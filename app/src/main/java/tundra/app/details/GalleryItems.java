@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
@@ -16,9 +17,9 @@ import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Galleries;
@@ -145,7 +146,7 @@ final class GalleryItems extends VBox {
         }
     }
 
-    private TextField field(String now, String hint, java.util.function.Consumer<String> take) {
+    private TextField field(String now, String hint, Consumer<String> take) {
         var f = new TextField(now);
         f.setPromptText(hint);
         f.setAccessibleText(hint);

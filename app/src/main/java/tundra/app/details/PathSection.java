@@ -19,6 +19,7 @@ import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.core.edit.Facing;
 import tundra.core.edit.Paths;
+import tundra.core.model.Board;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
@@ -88,7 +89,7 @@ final class PathSection extends VBox {
     }
 
     private interface Change {
-        tundra.core.model.Board of(tundra.core.model.Board b, String timeline);
+        Board of(Board b, String timeline);
     }
 
     private void edit(String name, Object with, Change change) {

@@ -1,5 +1,6 @@
 package tundra.app.details;
 
+import java.util.function.UnaryOperator;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -31,7 +32,7 @@ final class PolygonSection extends VBox {
         refresh();
     }
 
-    private void change(Object merge, java.util.function.UnaryOperator<Content.Polygon> change) {
+    private void change(Object merge, UnaryOperator<Content.Polygon> change) {
         if (studio.board().find(id) instanceof Element e && e.content() instanceof Content.Polygon p) {
             studio.edit("Change corners of " + e.name(), merge, b -> b.mapElement(id, x -> x.withContent(change.apply(p))));
         }

@@ -1,17 +1,19 @@
 package tundra.app.details;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Pos;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Scattering;
 import tundra.core.model.Content;
@@ -57,7 +59,7 @@ final class ScatterSection extends VBox {
         var from = new NumberField(c.label + " from", "", 1);
         var to = new NumberField(c.label + " to", "", 1);
         var seed = new NumberField(c.label + " seed", "#", 0);
-        String key = c.name().toLowerCase(java.util.Locale.ROOT);
+        String key = c.name().toLowerCase(Locale.ROOT);
         from.setId("scatter-" + key + "-from");
         to.setId("scatter-" + key + "-to");
         seed.setId("scatter-" + key + "-seed");
@@ -103,11 +105,11 @@ final class ScatterSection extends VBox {
         return studio.board().find(id) instanceof Element e && e.content() instanceof Content.Group g ? g.scatter() : null;
     }
 
-    private void range(Channel c, Object merge, java.util.function.UnaryOperator<Range> change) {
-        change("Scatter " + c.label.toLowerCase(java.util.Locale.ROOT), merge, s -> s.with(c, change.apply(s.range(c))));
+    private void range(Channel c, Object merge, UnaryOperator<Range> change) {
+        change("Scatter " + c.label.toLowerCase(Locale.ROOT), merge, s -> s.with(c, change.apply(s.range(c))));
     }
 
-    private void change(String name, Object merge, java.util.function.UnaryOperator<Scatter> change) {
+    private void change(String name, Object merge, UnaryOperator<Scatter> change) {
         Scatter s = scatter();
         if (s != null) {
             studio.edit(name, merge, b -> Scattering.change(studio.project(), b, id, change.apply(s)));

@@ -1,7 +1,9 @@
 package tundra.app.details;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -12,15 +14,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.color.PaintField;
-
 import tundra.app.command.Commands;
 import tundra.app.document.BlockFiles;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.BlockSettings;
 import tundra.core.edit.SettingWords;
@@ -181,7 +182,7 @@ final class SettingRow extends VBox {
         box.setPromptText("none");
         Runnable chosen = show;
         show = () -> {
-            var all = new java.util.ArrayList<Choice>();
+            var all = new ArrayList<Choice>();
             all.add(new Choice("", "none"));
             switch (setting.slot().type()) {
                 case VALUE -> studio.project().values().forEach((PieceValue v) -> all.add(new Choice(v.id(), v.name())));
@@ -229,7 +230,7 @@ final class SettingRow extends VBox {
             }
         };
         getChildren().add(wrong);
-        javafx.application.Platform.runLater(() -> {
+        Platform.runLater(() -> {
             if (getChildren().indexOf(wrong) == 0) {
                 wrong.toFront();
             }
@@ -258,7 +259,7 @@ final class SettingRow extends VBox {
         f.getStyleClass().add("small-press");
         f.setMaxWidth(Double.MAX_VALUE);
         Buttons.menu(f, () -> {
-            var out = new java.util.ArrayList<MenuItem>();
+            var out = new ArrayList<MenuItem>();
             studio.project().assets().values().stream().filter(a -> BlockSettings.takes(setting, a)).forEach((Asset a) -> out.add(item(a.title(), () -> put(a.hash(), null))));
             out.add(item(setting.slot() == Blocks.FOLDER ? "A folder…" : "From a file…", () -> files.choose(ids.getFirst(), setting)));
             if (!"".equals(now())) {

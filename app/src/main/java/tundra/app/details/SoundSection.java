@@ -1,5 +1,6 @@
 package tundra.app.details;
 
+import java.util.function.UnaryOperator;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
@@ -58,7 +59,7 @@ final class SoundSection extends VBox {
         return studio.project().assets().get(s.asset()).duration();
     }
 
-    private void edit(String name, Object merge, java.util.function.UnaryOperator<PlacedSound> change) {
+    private void edit(String name, Object merge, UnaryOperator<PlacedSound> change) {
         PlacedSound s = studio.sound();
         if (s != null) {
             Timeline t = studio.timeline();

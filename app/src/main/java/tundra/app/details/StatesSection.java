@@ -1,13 +1,15 @@
 package tundra.app.details;
 
 import java.util.EnumMap;
+import java.util.Locale;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Motifs;
 import tundra.core.model.Motif;
@@ -38,7 +40,7 @@ final class StatesSection extends VBox {
             go.setMinWidth(USE_PREF_SIZE);
             Buttons.tip(go, "Moves the playhead there, to change how it looks");
             go.setOnAction(() -> studio.seek(states().time(s)));
-            getChildren().add(new NamedRow(s.words.substring(0, 1).toUpperCase(java.util.Locale.ROOT) + s.words.substring(1), at, go));
+            getChildren().add(new NamedRow(s.words.substring(0, 1).toUpperCase(Locale.ROOT) + s.words.substring(1), at, go));
         }
         travel.setId("state-travel");
         travel.onChange((v, merge) -> change(merge, x -> x.withTravel(Math.max(0, Math.round(v * 1e6)))));
@@ -51,7 +53,7 @@ final class StatesSection extends VBox {
         return m == null || m.states() == null ? new States(Map.of(), 200_000) : m.states();
     }
 
-    private void change(Object merge, java.util.function.UnaryOperator<States> change) {
+    private void change(Object merge, UnaryOperator<States> change) {
         studio.editProject("Change states", merge, p -> Motifs.map(p, motif, m -> m.withStates(change.apply(states()))));
     }
 

@@ -2,14 +2,15 @@ package tundra.app.details;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Words;
 import tundra.core.edit.PieceValues;
 import tundra.core.model.Board;
@@ -74,7 +75,7 @@ final class TextSection extends VBox {
         return ids.stream().map(studio.board()::find).filter(e -> e != null && e.content() instanceof Content.Text).toList();
     }
 
-    private void change(java.util.function.UnaryOperator<Content.Text> change, Object merge) {
+    private void change(UnaryOperator<Content.Text> change, Object merge) {
         List<Element> all = texts();
         if (!showing && all.stream().anyMatch(e -> !change.apply((Content.Text) e.content()).equals(e.content()))) {
             studio.edit("Change text of " + (all.size() == 1 ? all.getFirst().name() : all.size() + " texts"), merge, b -> {

@@ -3,6 +3,7 @@ package tundra.app.details;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -12,8 +13,8 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.Palette;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.Palette;
 import tundra.core.fit.Ties;
 import tundra.core.model.Element;
 import tundra.core.model.Property;
@@ -64,7 +65,7 @@ final class TieDiagram extends HBox {
     }
 
     /** The first says what becomes of all of them. */
-    private void put(String name, Property<String> p, java.util.function.Function<Values, String> to) {
+    private void put(String name, Property<String> p, Function<Values, String> to) {
         String value = to.apply(studio.board().find(ids.getFirst()).rest());
         studio.edit(name, b -> {
             var out = b;

@@ -12,6 +12,7 @@ import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.TurningSeveral;
+import tundra.core.model.Board;
 
 /** Turns and scales several elements together by a number: around their middle, the pivot of the last one, or each its own. */
 final class TogetherSection extends VBox {
@@ -42,7 +43,7 @@ final class TogetherSection extends VBox {
     }
 
     private interface Change {
-        tundra.core.model.Board of(TurningSeveral several, tundra.core.model.Board b);
+        Board of(TurningSeveral several, Board b);
     }
 
     private void change(String name, Object merge, Change change) {

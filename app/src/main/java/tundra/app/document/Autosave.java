@@ -4,9 +4,11 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.util.Duration;
@@ -49,7 +51,7 @@ public final class Autosave implements AutoCloseable {
         document = studio.document();
         kept = studio.kept();
         studio.listen(what -> {
-            if ((what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE)) && wait.getStatus() != javafx.animation.Animation.Status.RUNNING) {
+            if ((what.contains(Aspect.DOCUMENT) || what.contains(Aspect.FILE)) && wait.getStatus() != Animation.Status.RUNNING) {
                 wait.playFromStart();
             }
         });
@@ -143,7 +145,7 @@ public final class Autosave implements AutoCloseable {
         });
         try {
             done.get(3, TimeUnit.SECONDS);
-        } catch (InterruptedException | java.util.concurrent.ExecutionException | TimeoutException e) {
+        } catch (InterruptedException | ExecutionException | TimeoutException e) {
             // the folder stays and is offered at the next start
         }
     }

@@ -3,6 +3,7 @@ package tundra.app.document;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Supplier;
 import tundra.app.art.ArtReader;
 import tundra.app.art.ImportedArt;
@@ -113,7 +114,7 @@ public final class BlockFiles {
 
     private void take(String block, LabelledSlot setting, Asset a) {
         if (!BlockSettings.takes(setting, a)) {
-            notices.problem("“" + a.name() + "” can't stand here: " + setting.label().toLowerCase(java.util.Locale.ROOT) + " wants another kind of file. Nothing was changed.");
+            notices.problem("“" + a.name() + "” can't stand here: " + setting.label().toLowerCase(Locale.ROOT) + " wants another kind of file. Nothing was changed.");
             return;
         }
         String scene = studio.place().id();

@@ -6,8 +6,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tundra.app.art.ArtReader;
 import tundra.app.art.ImportedArt;
@@ -128,7 +130,7 @@ public final class Importing {
     }
 
     private static String ending(Path p) {
-        String name = p.getFileName().toString().toLowerCase(java.util.Locale.ROOT);
+        String name = p.getFileName().toString().toLowerCase(Locale.ROOT);
         return name.contains(".") ? name.substring(name.lastIndexOf('.')) : "";
     }
 
@@ -214,7 +216,7 @@ public final class Importing {
     }
 
     private void tellKept(List<ImportedArt> all) {
-        String names = all.stream().filter(b -> b instanceof ImportedArt.Kept).map(ImportedArt::name).collect(java.util.stream.Collectors.joining(", "));
+        String names = all.stream().filter(b -> b instanceof ImportedArt.Kept).map(ImportedArt::name).collect(Collectors.joining(", "));
         if (!names.isEmpty()) {
             notices.news("Kept on the shelf: " + names + ".");
         }

@@ -3,6 +3,7 @@ package tundra.app.document;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
@@ -66,7 +67,7 @@ public final class MotifFiles {
         jobs.run(() -> ProjectFile.read(file), from -> {
             List<Motif> older = MotifParts.older(studio.kept(), from);
             studio.editProject("Bring in a motif", null, p -> MotifParts.bring(p, from, false));
-            String names = from.motifs().stream().map(Motif::name).collect(java.util.stream.Collectors.joining(", "));
+            String names = from.motifs().stream().map(Motif::name).collect(Collectors.joining(", "));
             if (older.isEmpty()) {
                 notices.news("Brought in: " + names + ". The shelf places it.");
             } else {

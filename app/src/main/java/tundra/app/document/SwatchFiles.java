@@ -1,6 +1,7 @@
 package tundra.app.document;
 
 import java.io.IOException;
+import java.nio.charset.MalformedInputException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -49,7 +50,7 @@ public final class SwatchFiles {
                 throw new FileProblem("it is larger than 1 MB");
             }
             return GplPalette.read(Files.readString(file, StandardCharsets.UTF_8));
-        } catch (FileProblem | java.nio.charset.MalformedInputException e) {
+        } catch (FileProblem | MalformedInputException e) {
             throw new FileProblem("“" + file.getFileName() + "” can't be read: " + (e instanceof FileProblem ? e.getMessage() : "it isn't text")
                     + ". Nothing was changed.", e);
         }

@@ -1,11 +1,16 @@
 package tundra.app.document;
 
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.File;
+import java.io.IOException;
 import java.util.Collection;
 import javafx.embed.swing.SwingFXUtils;
+import javafx.scene.image.Image;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.DataFormat;
+import javax.imageio.ImageIO;
 import tundra.app.art.ArtReader;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
@@ -70,7 +75,7 @@ public final class SystemClip {
         Project p = studio.project();
         jobs.run(() -> Still.png(p, cut, (int) Math.ceil(cut.size().x() * k), (int) Math.ceil(cut.size().y() * k)), png -> {
             var content = new ClipboardContent();
-            content.putImage(new javafx.scene.image.Image(new ByteArrayInputStream(png)));
+            content.putImage(new Image(new ByteArrayInputStream(png)));
             Clipboard.getSystemClipboard().setContent(content);
             notices.news("Copied as a picture.");
         });
@@ -86,12 +91,12 @@ public final class SystemClip {
         if (c.hasString() && ArtReader.isSvg(c.getString())) {
             files.importing.bringInText(c.getString());
         } else if (c.hasFiles()) {
-            files.importing.bringIn(c.getFiles().stream().map(java.io.File::toPath).toList());
+            files.importing.bringIn(c.getFiles().stream().map(File::toPath).toList());
         } else if (c.hasImage()) {
-            try (var out = new java.io.ByteArrayOutputStream()) {
-                javax.imageio.ImageIO.write(SwingFXUtils.fromFXImage(c.getImage(), null), "png", out);
+            try (var out = new ByteArrayOutputStream()) {
+                ImageIO.write(SwingFXUtils.fromFXImage(c.getImage(), null), "png", out);
                 files.importing.bringInPicture(out.toByteArray());
-            } catch (java.io.IOException e) {
+            } catch (IOException e) {
                 notices.problem("The picture on the clipboard can't be read: " + e.getMessage());
             }
         } else {

@@ -1,5 +1,8 @@
 package tundra.app.flip;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Label;
@@ -16,10 +19,10 @@ import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.Menus;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.Menus;
 import tundra.core.flip.OnionSkin;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
@@ -62,7 +65,7 @@ public final class FlipStrip extends VBox {
         ending.getStyleClass().addAll("chooser", "small-chooser");
         for (Flipbook.Ending e : Flipbook.Ending.values()) {
             var item = new MenuItem("After the last drawing: " + e.word);
-            item.setOnAction(x -> commands.run(CommandIds.ENDING + e.name().toLowerCase(java.util.Locale.ROOT)));
+            item.setOnAction(x -> commands.run(CommandIds.ENDING + e.name().toLowerCase(Locale.ROOT)));
             ending.getItems().add(item);
         }
         LightButton longer = Buttons.text(commands.get(CommandIds.DRAWING_LONGER), "Hold +1");
@@ -82,7 +85,7 @@ public final class FlipStrip extends VBox {
         enter.setOnAction(() -> {
             Element last = studio.book().last();
             if (last != null) {
-                studio.select(java.util.List.of());
+                studio.select(List.of());
                 studio.groups().enter(last.id());
             }
         });
@@ -115,8 +118,8 @@ public final class FlipStrip extends VBox {
         b.setOnAction(e -> commands.run(CommandIds.ONION));
     }
 
-    private java.util.List<MenuItem> items() {
-        var out = new java.util.ArrayList<MenuItem>();
+    private List<MenuItem> items() {
+        var out = new ArrayList<MenuItem>();
         for (String id : MENU) {
             if (id == null) {
                 out.add(new SeparatorMenuItem());

@@ -1,11 +1,16 @@
 package tundra.app.flip;
 
+import java.io.File;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BiConsumer;
+import javafx.application.Platform;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
+import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.model.Drawing;
@@ -37,7 +42,7 @@ public final class StripCanvas extends Pane {
         setMinHeight(StripLayout.HEIGHT);
         setPrefHeight(StripLayout.HEIGHT);
         getChildren().add(canvas);
-        var clip = new javafx.scene.shape.Rectangle();
+        var clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
@@ -53,10 +58,10 @@ public final class StripCanvas extends Pane {
     }
 
     /** Takes files that were dropped between the drawings, and before which one. */
-    public void onDrop(java.util.function.BiConsumer<List<java.io.File>, Integer> drop) {
+    public void onDrop(BiConsumer<List<File>, Integer> drop) {
         setOnDragOver(e -> {
             if (e.getDragboard().hasFiles() && studio.book().is()) {
-                e.acceptTransferModes(javafx.scene.input.TransferMode.COPY);
+                e.acceptTransferModes(TransferMode.COPY);
                 hand.aim(e.getX());
                 e.consume();
             }
@@ -132,7 +137,7 @@ public final class StripCanvas extends Pane {
     void redraw() {
         if (!queued) {
             queued = true;
-            javafx.application.Platform.runLater(() -> {
+            Platform.runLater(() -> {
                 queued = false;
                 if (getScene() != null && getWidth() > 0) {
                     draw();

@@ -1,6 +1,7 @@
 package tundra.app.interact;
 
 import javafx.geometry.Pos;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.Tooltip;
@@ -41,7 +42,7 @@ final class ChoiceCell extends ListCell<Picker.Choice> {
         row.setPrefWidth(0);
         row.setMaxWidth(Double.MAX_VALUE);
         setGraphic(row);
-        setContentDisplay(javafx.scene.control.ContentDisplay.GRAPHIC_ONLY);
+        setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         setAccessibleText(c.text());
         setTooltip(new Tooltip(c.text()));
     }

@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -139,7 +140,7 @@ public final class ReactionsPanel extends VBox {
 
     /** Brings a sentence of the open place into view, by its id. */
     public void find(String id) {
-        java.util.stream.Stream.concat(studio.board().reactions().stream(), studio.project().reactions().stream()).filter(r -> r.id().equals(id)).findFirst().ifPresent(this::show);
+        Stream.concat(studio.board().reactions().stream(), studio.project().reactions().stream()).filter(r -> r.id().equals(id)).findFirst().ifPresent(this::show);
     }
 
     /** Brings a sentence into view, with the keyboard on it. */

@@ -1,5 +1,7 @@
 package tundra.app.outline;
 
+import java.util.Comparator;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.ListCell;
@@ -10,9 +12,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Translated;
 import tundra.core.edit.Names;
 import tundra.core.model.Color;
@@ -103,7 +105,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
                 k.consume();
             }
         });
-        javafx.application.Platform.runLater(() -> {
+        Platform.runLater(() -> {
             field.requestFocus();
             field.selectAll();
             field.focusedProperty().addListener((o, was, is) -> {
@@ -153,7 +155,7 @@ final class OutlineCell extends ListCell<OutlinePanel.Row> {
         if (stroke.visible()) {
             return stroke.main();
         }
-        return e.children().stream().max(java.util.Comparator.comparingDouble(OutlineCell::area)).map(OutlineCell::color)
+        return e.children().stream().max(Comparator.comparingDouble(OutlineCell::area)).map(OutlineCell::color)
                 .orElse(Color.parse("#DCE8ED"));
     }
 }

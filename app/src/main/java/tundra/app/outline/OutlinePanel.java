@@ -4,12 +4,15 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TextField;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
@@ -179,11 +182,11 @@ public final class OutlinePanel extends VBox {
     }
 
     private void press(MouseEvent e) {
-        if (e.getButton() != MouseButton.PRIMARY || !(e.getTarget() instanceof javafx.scene.Node n)) {
+        if (e.getButton() != MouseButton.PRIMARY || !(e.getTarget() instanceof Node n)) {
             return;
         }
-        for (javafx.scene.Node at = n; at != null && at != list; at = at.getParent()) {
-            if (at instanceof LightButton || at instanceof javafx.scene.control.TextField || at.getStyleClass().contains("scroll-bar")) {
+        for (Node at = n; at != null && at != list; at = at.getParent()) {
+            if (at instanceof LightButton || at instanceof TextField || at.getStyleClass().contains("scroll-bar")) {
                 return;
             }
             if (at instanceof OutlineCell cell && cell.getItem() != null) {
@@ -207,7 +210,7 @@ public final class OutlinePanel extends VBox {
         }
         e.consume();
         mark(null, null);
-        for (javafx.scene.Node n : list.lookupAll(".list-cell")) {
+        for (Node n : list.lookupAll(".list-cell")) {
             var b = n.localToScene(n.getLayoutBounds());
             if (n instanceof OutlineCell c && c.getItem() != null && !c.isEmpty() && e.getSceneY() >= b.getMinY() && e.getSceneY() < b.getMaxY()
                     && !c.getItem().element().id().equals(pressed)) {
@@ -253,7 +256,7 @@ public final class OutlinePanel extends VBox {
 
     /** How a row shows that what is dragged goes there: the end of a style class; null for not at all. */
     String dropOn(Element e) {
-        return e.id().equals(target) ? where.name().toLowerCase(java.util.Locale.ROOT) : null;
+        return e.id().equals(target) ? where.name().toLowerCase(Locale.ROOT) : null;
     }
 
     private void release() {

@@ -1,6 +1,7 @@
 package tundra.app.outline;
 
 import java.io.ByteArrayInputStream;
+import java.io.File;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -27,6 +28,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Font;
 import javafx.scene.text.Text;
@@ -37,39 +39,32 @@ import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.widget.BlockIcon;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
+import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Arrange;
-import tundra.core.edit.BlockSettings;
-import tundra.core.edit.Galleries;
 import tundra.core.edit.Motifs;
 import tundra.core.edit.Names;
-import tundra.core.edit.PlacedBlock;
 import tundra.core.edit.Shelf;
 import tundra.core.edit.TimeText;
 import tundra.core.flip.SheetBook;
 import tundra.core.model.Asset;
 import tundra.core.model.Blocks;
-import tundra.core.model.Content;
 import tundra.core.model.Element;
-import tundra.core.model.Ids;
 import tundra.core.model.Motif;
-import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Swatch;
-import tundra.core.svg.ArtPlacing;
 import tundra.render.Fonts;
 
 /** What was brought into the project and is ready to use: pictures, fonts, sounds and swatches. Files dropped here are kept without being placed. */
 public final class ShelfPanel extends VBox {
     private static final double TILE = 58;
-    private final Studio studio;
-    private final Notices notices;
+    final Studio studio;
+    final Notices notices;
     private final FlowPane motifs = new FlowPane(6, 6);
     private Map<String, MotifTile> tiles = Map.of();
     private Project countedIn;
@@ -83,6 +78,7 @@ public final class ShelfPanel extends VBox {
     private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
+    private final ShelfUse uses = new ShelfUse(this);
 
     /**
      * @param narrow whether there is room for one tile only
@@ -121,7 +117,7 @@ public final class ShelfPanel extends VBox {
         setOnDragOver(this::over);
         setOnDragDropped(e -> {
             if (e.getDragboard().hasFiles()) {
-                keep.accept(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
+                keep.accept(e.getDragboard().getFiles().stream().map(File::toPath).toList());
                 e.setDropCompleted(true);
                 e.consume();
             }
@@ -247,7 +243,7 @@ public final class ShelfPanel extends VBox {
         b.getStyleClass().add("swatch-button");
         b.setAccessibleText(does);
         Buttons.tip(b, does);
-        b.setOnAction(e -> use(a));
+        b.setOnAction(e -> uses.use(a));
         var off = new MenuItem("Take " + a.title() + " off the shelf");
         off.setOnAction(e -> studio.editProject("Take " + a.title() + " off the shelf", null, p -> Shelf.without(p, a.hash())));
         var menu = new ContextMenu(off);
@@ -313,79 +309,13 @@ public final class ShelfPanel extends VBox {
         return pane;
     }
 
-    private void use(Asset a) {
-        switch (a.kind()) {
-            case PICTURE -> {
-                if (Blocks.of(studio.selected()) instanceof Content.Block g && g.kind().gallery()) {
-                    String gallery = studio.selected().id();
-                    studio.edit("Add " + a.title() + " to the gallery", b -> Galleries.withPictures(b, gallery, List.of(a), -1));
-                    return;
-                }
-                Element e = ArtPlacing.picture(a, studio.board().size());
-                studio.edit("Place " + e.name(), b -> studio.add(b, e));
-                studio.select(List.of(e.id()));
-            }
-            case VIDEO -> placed(PlacedBlock.video(studio.board(), a, studio.board().size().times(0.5)));
-            case FILE -> file(a);
-            case FONT -> setIn(Fonts.familyOf(a), studio.fonts().weights(Fonts.familyOf(a)).getFirst());
-            case SOUND -> {
-                PlacedSound there = studio.timeline().sounds().stream().filter(s -> s.asset().equals(a.hash())).findFirst().orElse(null);
-                if (there == null) {
-                    place(a);
-                } else {
-                    studio.chooseInTime(there.id());
-                    notices.news(a.title() + " is placed already, at " + TimeText.seconds(there.start()) + " of " + studio.timeline().name() + ".", "Place it again here", () -> place(a));
-                }
-            }
-        }
-    }
-
-    private void placed(Element e) {
-        studio.edit("Place " + e.name(), b -> studio.add(b, e));
-        studio.select(List.of(e.id()));
-    }
-
-    private void file(Asset a) {
-        if (a.mediaType().equals(Asset.FILES)) {
-            placed(PlacedBlock.page(studio.board(), a, studio.board().size().times(0.5)));
-        } else if (Blocks.of(studio.selected()) instanceof Content.Block b && b.kind() == Blocks.VIDEO) {
-            String video = studio.selected().id();
-            studio.edit("Show " + a.title() + " as captions", x -> BlockSettings.with(x, List.of(video), Blocks.WORDS_FILE, a.hash()));
-        } else {
-            notices.news("Select a video first: these are words for one.");
-        }
-    }
-
-    private void place(Asset a) {
-        var made = new PlacedSound(Ids.next(), a.hash(), studio.playhead(), 1);
-        studio.edit("Place sound " + a.title(), b -> b.mapTimeline(studio.timeline().id(), t -> {
-            var all = new ArrayList<>(t.sounds());
-            all.add(made);
-            return t.withSounds(all);
-        }));
-        studio.chooseInTime(made.id());
-        notices.news(a.title() + " is heard from " + TimeText.seconds(made.start()) + " of " + studio.timeline().name() + " on.");
-    }
-
-    private void setIn(String family, int weight) {
-        studio.edit("Set in " + family, board -> {
-            var out = board;
-            for (String id : studio.selection()) {
-                if (board.find(id).content() instanceof Content.Text t) {
-                    out = out.mapElement(id, e -> e.withContent(t.withFace(family, weight)));
-                }
-            }
-            return out;
-        });
-    }
-
     /** A click paints the selection's fill. */
     private Button swatch(Swatch s) {
         var r = new Rectangle(20, 20);
         r.setArcWidth(8);
         r.setArcHeight(8);
         r.getStyleClass().add("swatch");
-        r.setFill(javafx.scene.paint.Color.rgb(s.color().red(), s.color().green(), s.color().blue(), s.color().alpha() / 255.0));
+        r.setFill(Color.rgb(s.color().red(), s.color().green(), s.color().blue(), s.color().alpha() / 255.0));
         var b = new Button(null, r);
         b.getStyleClass().add("swatch-button");
         b.setAccessibleText("Fill with " + s.name());

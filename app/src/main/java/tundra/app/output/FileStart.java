@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import tundra.core.file.FileProblem;
 
 /** What files start with, by which it is seen whether one is of the kind that its name says. */
@@ -19,7 +20,7 @@ public enum FileStart {
 
     /** Of a file's ending. */
     public static FileStart of(String ending) {
-        return valueOf(ending.toUpperCase(java.util.Locale.ROOT));
+        return valueOf(ending.toUpperCase(Locale.ROOT));
     }
 
     public String words() {

@@ -1,6 +1,7 @@
 package tundra.app.output;
 
 import java.nio.file.Path;
+import tundra.core.geometry.Numbers;
 
 /**
  * What was made of an output.
@@ -17,6 +18,6 @@ public record Made(Path path, long bytes, String words, String leftOut) {
     }
 
     public static String size(long bytes) {
-        return bytes < 1 << 20 ? (bytes + 1023) / 1024 + " KB" : tundra.core.geometry.Numbers.plain(bytes / 1048576.0, 1) + " MB";
+        return bytes < 1 << 20 ? (bytes + 1023) / 1024 + " KB" : Numbers.plain(bytes / 1048576.0, 1) + " MB";
     }
 }

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,6 +17,7 @@ import tundra.core.file.Exchange;
 import tundra.core.file.FileProblem;
 import tundra.core.file.SafeReplace;
 import tundra.core.file.SheetFile;
+import tundra.core.file.WriteTrouble;
 import tundra.core.fit.Frames;
 import tundra.core.fit.Layouts;
 import tundra.core.fit.Run;
@@ -89,7 +91,7 @@ public final class Makers {
         } catch (FileProblem e) {
             throw e;
         } catch (IOException e) {
-            throw new FileProblem("“" + to.getFileName() + "” can't be written (" + tundra.core.file.WriteTrouble.words(e) + "). What was there before is as it was; choose another folder.", e);
+            throw new FileProblem("“" + to.getFileName() + "” can't be written (" + WriteTrouble.words(e) + "). What was there before is as it was; choose another folder.", e);
         }
     }
 
@@ -144,7 +146,7 @@ public final class Makers {
 
     private static Made embed(Job j) throws IOException {
         Scene first = OutputEdits.scene(j.project, j.output);
-        var scenes = new java.util.ArrayList<>(j.project.scenes());
+        var scenes = new ArrayList<>(j.project.scenes());
         scenes.remove(first);
         scenes.addFirst(first);
         Project p = j.project.withScenes(scenes);

@@ -7,6 +7,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CancellationException;
 import java.util.function.BiConsumer;
 import tundra.app.job.Jobs;
 import tundra.app.job.Troubles;
@@ -125,7 +126,7 @@ public final class OutputQueue {
             try {
                 Made made = Makers.make(t.project, t.output, t.to, false, progress);
                 return new Ended(made, Fingerprint.of(Fingerprint.of(t.project), t.output), null);
-            } catch (java.util.concurrent.CancellationException e) {
+            } catch (CancellationException e) {
                 throw e;
             } catch (Exception e) {
                 return new Ended(null, null, Troubles.sentence(e));

@@ -5,6 +5,7 @@ import java.io.OutputStream;
 import java.io.PrintStream;
 import java.nio.file.Path;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.concurrent.Worker;
@@ -180,8 +181,8 @@ final class PageMain {
     @SuppressWarnings("unchecked")
     private static <E extends Event> EventType<E> type(EventType<E> family, String name) {
         return (EventType<E>) (family == (EventType<?>) KeyEvent.ANY
-                ? java.util.stream.Stream.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_RELEASED, KeyEvent.KEY_TYPED)
-                : java.util.stream.Stream.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_MOVED, MouseEvent.MOUSE_DRAGGED, MouseEvent.MOUSE_ENTERED, MouseEvent.MOUSE_EXITED))
+                ? Stream.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_RELEASED, KeyEvent.KEY_TYPED)
+                : Stream.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_MOVED, MouseEvent.MOUSE_DRAGGED, MouseEvent.MOUSE_ENTERED, MouseEvent.MOUSE_EXITED))
                 .filter(t -> t.getName().equals(name)).findFirst().orElseThrow();
     }
 }

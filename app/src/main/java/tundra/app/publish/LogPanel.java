@@ -4,6 +4,7 @@ import java.util.Locale;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Words;
@@ -21,7 +22,7 @@ public final class LogPanel extends VBox {
         var title = Words.section("What just happened");
         var scroll = new ScrollPane(lines);
         scroll.setFitToWidth(true);
-        VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
+        VBox.setVgrow(scroll, Priority.ALWAYS);
         lines.setId("log");
         getChildren().addAll(title, scroll);
         tryIt.listen(() -> {

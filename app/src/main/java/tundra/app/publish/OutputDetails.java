@@ -1,7 +1,9 @@
 package tundra.app.publish;
 
+import java.io.ByteArrayInputStream;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import javafx.animation.PauseTransition;
 import javafx.geometry.Pos;
@@ -29,9 +31,9 @@ import tundra.app.output.OutputPlaces;
 import tundra.app.output.OutputQueue;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.WordsOf;
 import tundra.core.edit.OutputEdits;
 import tundra.core.model.Output;
@@ -217,7 +219,7 @@ final class OutputDetails extends VBox {
             shown = o.kind();
             fields.clear();
             o.kind().settings().forEach(s -> fields.add(new OutputField(studio, s, this::output,
-                    (v, merge) -> panel.edit("Change " + s.label().toLowerCase(java.util.Locale.ROOT) + " of " + output().name(), merge, p -> OutputEdits.set(p, id, s.slot(), v)))));
+                    (v, merge) -> panel.edit("Change " + s.label().toLowerCase(Locale.ROOT) + " of " + output().name(), merge, p -> OutputEdits.set(p, id, s.slot(), v)))));
             rows.getChildren().setAll(fields);
         }
         fields.forEach(OutputField::refresh);
@@ -261,7 +263,7 @@ final class OutputDetails extends VBox {
         left = panel.jobs().start(progress -> Expected.of(p, o, progress), share -> { }, e -> {
             told.setText(e.words());
             told.setVisible(!e.words().isEmpty());
-            sample.setImage(e.sample() == null ? null : new Image(new java.io.ByteArrayInputStream(e.sample())));
+            sample.setImage(e.sample() == null ? null : new Image(new ByteArrayInputStream(e.sample())));
             sample.setVisible(e.sample() != null);
         }, () -> { });
     }

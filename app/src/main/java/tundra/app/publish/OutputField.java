@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Supplier;
+import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -181,7 +182,7 @@ final class OutputField extends VBox {
         f.setMinWidth(0);
         f.textProperty().addListener((o, was, is) -> {
             boolean good = SettingWords.problem(slot, is.strip()) == null;
-            f.pseudoClassStateChanged(javafx.css.PseudoClass.getPseudoClass("wrong"), !good);
+            f.pseudoClassStateChanged(PseudoClass.getPseudoClass("wrong"), !good);
             if (good) {
                 put(is, typing);
             }

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -29,9 +30,9 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.TallPane;
 import tundra.app.widget.Words;
 import tundra.core.edit.OutputEdits;
@@ -77,7 +78,7 @@ public final class PublishPanel extends VBox {
         add.setId("outputs-add");
         add.setAccessibleText("Another output");
         Buttons.tip(add, "Another output of this piece");
-        Buttons.menu(add, () -> Outputs.ALL.stream().map(k -> item("outputs-add-" + k.key(), k.label() + " – " + k.hint().substring(0, 1).toLowerCase(java.util.Locale.ROOT) + k.hint().substring(1), () -> add(k))).toList());
+        Buttons.menu(add, () -> Outputs.ALL.stream().map(k -> item("outputs-add-" + k.key(), k.label() + " – " + k.hint().substring(0, 1).toLowerCase(Locale.ROOT) + k.hint().substring(1), () -> add(k))).toList());
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         var head = new HBox(8, Words.section("Outputs"), gap, add);
@@ -193,7 +194,7 @@ public final class PublishPanel extends VBox {
     }
 
     private void add(OutputKind k) {
-        edit("Add " + k.label().toLowerCase(java.util.Locale.ROOT), null, p -> OutputEdits.add(p, k));
+        edit("Add " + k.label().toLowerCase(Locale.ROOT), null, p -> OutputEdits.add(p, k));
         picked = studio.project().outputs().getLast().id();
         shown();
     }

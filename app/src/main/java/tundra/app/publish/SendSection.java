@@ -1,5 +1,9 @@
 package tundra.app.publish;
 
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.concurrent.CancellationException;
 import java.util.function.Supplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -13,6 +17,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.job.Dialogs;
 import tundra.app.job.Jobs;
 import tundra.app.job.Notices;
+import tundra.app.job.Troubles;
 import tundra.app.output.Made;
 import tundra.app.output.Makers;
 import tundra.app.send.KnownHosts;
@@ -114,7 +119,7 @@ final class SendSection extends VBox {
             kind.setValue(p == null ? Place.Kind.PRACTICE : p.kind());
             address.setText(p == null ? "" : p.address());
             user.setText(p == null ? "" : p.user());
-            folder.setText(p == null ? studio.project().name().toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-") : p.folder());
+            folder.setText(p == null ? studio.project().name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-") : p.folder());
             state.setText("");
             shown();
         }
@@ -166,7 +171,7 @@ final class SendSection extends VBox {
         busy(true);
         state.setText(doing);
         // a keyring may take its time
-        jobs.run(() -> place.kind() == Place.Kind.FOLDER ? "" : java.util.Objects.requireNonNullElse(secrets.of(place), ""), known -> {
+        jobs.run(() -> place.kind() == Place.Kind.FOLDER ? "" : Objects.requireNonNullElse(secrets.of(place), ""), known -> {
             String secret = known;
             if (secret.isEmpty() && place.kind() != Place.Kind.FOLDER) {
                 secret = dialogs.secret(place.words()).orElse(null);
@@ -190,13 +195,13 @@ final class SendSection extends VBox {
                     secrets.keep(place, secret);
                 }
                 return new Ended(words, true);
-            } catch (java.util.concurrent.CancellationException e) {
+            } catch (CancellationException e) {
                 throw e;
             } catch (Exception e) {
                 if (e.getMessage() != null && e.getMessage().contains("name and secret")) {
                     secrets.forget(place);
                 }
-                return new Ended(tundra.app.job.Troubles.sentence(e), false);
+                return new Ended(Troubles.sentence(e), false);
             }
         }, bar::setProgress, ended -> {
             busy(false);
@@ -212,7 +217,7 @@ final class SendSection extends VBox {
     }
 
     private void busy(boolean on) {
-        for (Button b : java.util.List.of(look, send, back)) {
+        for (Button b : List.of(look, send, back)) {
             b.setDisable(on);
         }
         bar.setVisible(on);

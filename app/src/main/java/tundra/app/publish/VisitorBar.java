@@ -2,6 +2,7 @@ package tundra.app.publish;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Stream;
@@ -14,9 +15,9 @@ import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.Overflow;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 
 /** Chooses who the page is tried as: with a mouse, a finger or only the keyboard, with less motion, in a narrow window. */
@@ -35,7 +36,7 @@ final class VisitorBar extends HBox {
         var group = new ToggleGroup();
         for (Visitor.Hand h : Visitor.Hand.values()) {
             var b = new ToggleButton(h.words);
-            b.setId("try-" + h.name().toLowerCase(java.util.Locale.ROOT));
+            b.setId("try-" + h.name().toLowerCase(Locale.ROOT));
             b.setToggleGroup(group);
             b.setSelected(h == Visitor.Hand.MOUSE);
             b.setOnAction(e -> {

@@ -2,6 +2,7 @@ package tundra.app.publish;
 
 import java.util.Locale;
 import java.util.Map;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -91,7 +92,7 @@ final class WeightSection extends VBox {
         var size = new Label(Made.size(e.getValue()));
         size.getStyleClass().addAll("mono", "small");
         var row = new HBox(7, name, bar, size);
-        row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+        row.setAlignment(Pos.CENTER_LEFT);
         return row;
     }
 }

@@ -1,5 +1,7 @@
 package tundra.app.send;
 
+import com.github.sardine.impl.SardineException;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.ConnectException;
@@ -12,7 +14,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import com.github.sardine.impl.SardineException;
+import java.util.concurrent.CancellationException;
 import tundra.core.file.FileProblem;
 import tundra.core.file.WriteTrouble;
 import tundra.core.model.Asset;
@@ -151,7 +153,7 @@ public final class Sending implements AutoCloseable {
         } catch (FileProblem e) {
             throw e;
         } catch (IOException | RuntimeException e) {
-            if (e instanceof java.util.concurrent.CancellationException) {
+            if (e instanceof CancellationException) {
                 throw e;
             }
             throw problem(place, e, "The page that was there is as it was");
@@ -166,7 +168,7 @@ public final class Sending implements AutoCloseable {
     }
 
     private void switchTo(Map<String, String> now, Map<String, String> there, Plan plan) throws IOException {
-        target.write(BEFORE, () -> new java.io.ByteArrayInputStream(list(there)), list(there).length);
+        target.write(BEFORE, () -> new ByteArrayInputStream(list(there)), list(there).length);
         var order = new ArrayList<>(plan.changed);
         if (order.remove(INDEX)) {
             order.add(INDEX);
@@ -181,7 +183,7 @@ public final class Sending implements AutoCloseable {
             }
             if (left.merge(hash, -1, Integer::sum) > 0) {
                 byte[] copy = target.read(NEW + hash);
-                target.write(path, () -> new java.io.ByteArrayInputStream(copy), copy.length);
+                target.write(path, () -> new ByteArrayInputStream(copy), copy.length);
             } else if (target.exists(NEW + hash)) {
                 target.move(NEW + hash, path);
             }
@@ -191,7 +193,7 @@ public final class Sending implements AutoCloseable {
                 target.move(path, OLD + there.get(path));
             }
         }
-        target.write(LIST, () -> new java.io.ByteArrayInputStream(list(now)), list(now).length);
+        target.write(LIST, () -> new ByteArrayInputStream(list(now)), list(now).length);
     }
 
     /** Whether there is a version before the one that is there. */
@@ -228,8 +230,8 @@ public final class Sending implements AutoCloseable {
                     target.move(path, OLD + now.get(path));
                 }
             }
-            target.write(BEFORE, () -> new java.io.ByteArrayInputStream(list(now)), list(now).length);
-            target.write(LIST, () -> new java.io.ByteArrayInputStream(list(before)), list(before).length);
+            target.write(BEFORE, () -> new ByteArrayInputStream(list(now)), list(now).length);
+            target.write(LIST, () -> new ByteArrayInputStream(list(before)), list(before).length);
         } catch (FileProblem e) {
             throw e;
         } catch (IOException | RuntimeException e) {

@@ -3,6 +3,7 @@ package tundra.app.start;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -24,6 +25,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Rectangle;
 import tundra.app.document.PieceFace;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
@@ -167,7 +169,7 @@ public final class StartPanel extends StackPane implements Settles {
         var words = new VBox(1, called, size);
         var row = new HBox(9, place, words);
         row.setAlignment(Pos.CENTER_LEFT);
-        var b = button("start-new-" + p.name().toLowerCase(java.util.Locale.ROOT), "", () -> choices.begin().accept(p.piece()));
+        var b = button("start-new-" + p.name().toLowerCase(Locale.ROOT), "", () -> choices.begin().accept(p.piece()));
         b.setGraphic(row);
         b.setContentDisplay(ContentDisplay.GRAPHIC_ONLY);
         b.setAccessibleText("New: " + p.words + ", " + p.size);
@@ -179,7 +181,7 @@ public final class StartPanel extends StackPane implements Settles {
 
     private Button card(String id, String name, String more, Supplier<byte[]> picture, Runnable run) {
         var face = new PictureFrame(CARD - 2, PICTURE);
-        var round = new javafx.scene.shape.Rectangle(CARD - 2, PICTURE + 20);
+        var round = new Rectangle(CARD - 2, PICTURE + 20);
         round.setArcWidth(18);
         round.setArcHeight(18);
         face.setClip(round);

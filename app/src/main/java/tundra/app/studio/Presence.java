@@ -43,7 +43,7 @@ public final class Presence {
         List<String> path = studio.paths().path(e.id());
         Frame.Placed parent = path.size() < 2 ? null : studio.placed(path.get(path.size() - 2));
         Moment at = studio.momentAt(seenAt());
-        tundra.core.geometry.Point box = studio.builder().boxAt(e, at);
+        Point box = studio.builder().boxAt(e, at);
         var own = FrameBuilder.placed(studio.builder().valuesAt(e.id(), at), box);
         var node = new FrameNode(e.id(), true, own, 1, box, List.of(), List.of(), List.of());
         return new Frame.Placed(node, parent == null ? own : parent.toCanvas().times(own));

@@ -5,8 +5,12 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Properties;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Consumer;
 import tundra.core.file.SafeReplace;
 
@@ -18,7 +22,7 @@ public final class Settings {
     private final Path file;
     private final Properties values = new Properties();
     /** What was changed here since the file was read; other windows change other things in it. */
-    private final java.util.Set<String> changed = new java.util.HashSet<>();
+    private final Set<String> changed = new HashSet<>();
     private Consumer<String> onProblem = words -> { };
 
     /** From the folder of the system property {@code tundra.config}, else the user's configuration folder. */
@@ -146,7 +150,7 @@ public final class Settings {
     }
 
     /** Easings that were kept, by their names. */
-    public java.util.Map<String, String> easings() {
+    public Map<String, String> easings() {
         return all("easing.");
     }
 
@@ -169,8 +173,8 @@ public final class Settings {
     }
 
     /** What is remembered under names that begin with some letters, by the rest of the names. */
-    public java.util.Map<String, String> all(String begin) {
-        var out = new java.util.TreeMap<String, String>();
+    public Map<String, String> all(String begin) {
+        var out = new TreeMap<String, String>();
         values.stringPropertyNames().stream().filter(k -> k.startsWith(begin)).forEach(k -> out.put(k.substring(begin.length()), values.getProperty(k)));
         return out;
     }

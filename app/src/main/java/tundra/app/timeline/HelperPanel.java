@@ -19,10 +19,12 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
+import tundra.core.edit.TimeText;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Job;
 import tundra.core.helper.Param;
 import tundra.core.model.Board;
+import tundra.core.model.Tree;
 
 /**
  * The numbers of a helper beside the canvas. Every change is seen at once, and played while the panel is open; it becomes one step
@@ -132,7 +134,7 @@ public final class HelperPanel extends VBox {
     /** The selected elements as the outline lists them, from the top. */
     private List<String> ordered() {
         var out = new ArrayList<String>();
-        tundra.core.model.Tree.each(studio.board().elements(), e -> {
+        Tree.each(studio.board().elements(), e -> {
             if (studio.selection().contains(e.id())) {
                 out.addFirst(e.id());
             }
@@ -210,8 +212,8 @@ public final class HelperPanel extends VBox {
             var made = helper.apply(job(), numbers);
             written = made.board();
             studio.preview(written);
-            told.setText(made.length() == 0 ? "" : "Takes " + tundra.core.edit.TimeText.seconds(made.length()) + " from "
-                    + tundra.core.edit.TimeText.seconds(at) + " on.");
+            told.setText(made.length() == 0 ? "" : "Takes " + TimeText.seconds(made.length()) + " from "
+                    + TimeText.seconds(at) + " on.");
         } catch (IllegalArgumentException e) {
             told.setText("These numbers make no move; nothing was changed.");
         }

@@ -2,6 +2,7 @@ package tundra.app.timeline;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -53,7 +54,7 @@ final class LanePainter {
     record Drawn(List<Bead> beads, List<Grip> grips, List<Scale> scales) {}
 
     static <T> Drawn draw(GraphicsContext g, Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, TimeScale scale, double top,
-            double right, boolean selected, java.util.Set<Keys.Ref> chosen, Palette colors) {
+            double right, boolean selected, Set<Keys.Ref> chosen, Palette colors) {
         Track<T> track = t.track(row.element(), p);
         int count = (int) Math.max(2, (right - scale.left()) / STEP + 2);
         LaneCurve curve = LaneCurve.of(t, row.element(), p, walked, scale.time(scale.left() - 14), STEP / scale.perSecond() * 1e6, count);
@@ -156,8 +157,8 @@ final class LanePainter {
     }
 
     private static void grid(GraphicsContext g, Scale s, double left, double right, Property<?> p, Palette colors) {
-        g.setFont(javafx.scene.text.Font.font("JetBrains Mono", 10));
-        g.setTextAlign(javafx.scene.text.TextAlignment.RIGHT);
+        g.setFont(Font.font("JetBrains Mono", 10));
+        g.setTextAlign(TextAlignment.RIGHT);
         g.setLineWidth(1);
         for (double part : s.max() - s.min() < 1e-9 ? new double[] {0} : new double[] {0, 0.5, 1}) {
             double v = s.min() + (s.max() - s.min()) * part, y = Math.floor(s.y(v)) + 0.5;

@@ -1,8 +1,11 @@
 package tundra.app.timeline;
 
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.scene.AccessibleAttribute;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -10,6 +13,7 @@ import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Menus;
@@ -63,7 +67,7 @@ public final class TimelineCanvas extends Pane {
         setAccessibleText("Timeline");
         getChildren().addAll(canvas, playhead);
         setMinHeight(120);
-        var clip = new javafx.scene.shape.Rectangle();
+        var clip = new Rectangle();
         clip.widthProperty().bind(widthProperty());
         clip.heightProperty().bind(heightProperty());
         setClip(clip);
@@ -150,7 +154,7 @@ public final class TimelineCanvas extends Pane {
     void redraw() {
         if (!queued) {
             queued = true;
-            javafx.application.Platform.runLater(() -> {
+            Platform.runLater(() -> {
                 queued = false;
                 if (getScene() != null) {
                     draw();
@@ -247,7 +251,7 @@ public final class TimelineCanvas extends Pane {
     public static void toggleKey(Studio studio, String element, Property<?> p) {
         Timeline t = studio.timelineOf(element, p);
         long at = studio.playhead();
-        studio.edit((Keys.isAt(t, element, p, at) ? "Delete " : "Add ") + p.label().toLowerCase(java.util.Locale.ROOT) + " key", b -> Keys.toggle(b, t.id(), element, p, at));
+        studio.edit((Keys.isAt(t, element, p, at) ? "Delete " : "Add ") + p.label().toLowerCase(Locale.ROOT) + " key", b -> Keys.toggle(b, t.id(), element, p, at));
     }
 
     /** Gives up what the pointer is doing; says whether there was something. */
@@ -256,7 +260,7 @@ public final class TimelineCanvas extends Pane {
     }
 
     /** Opens a menu of what can be done here. */
-    public void onMenu(java.util.function.Consumer<ContextMenuEvent> menu) {
+    public void onMenu(Consumer<ContextMenuEvent> menu) {
         Menus.on(this, e -> {
             hand.choose(e.getX(), e.getY());
             menu.accept(e);

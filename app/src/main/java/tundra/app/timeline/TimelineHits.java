@@ -1,6 +1,7 @@
 package tundra.app.timeline;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseEvent;
@@ -21,7 +22,7 @@ final class TimelineHits {
 
     LanePainter.Bead beadAt(MouseEvent e) {
         return e.getX() < TimelineCanvas.HEAD || e.getY() < TimelineCanvas.RULER ? null : pointer.view.painter.beads.stream().filter(b -> TimelinePointerHandler.near(b.x(), b.y(), e))
-                .min(java.util.Comparator.comparingDouble(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()))).orElse(null);
+                .min(Comparator.comparingDouble(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()))).orElse(null);
     }
 
     LanePainter.Grip gripAt(MouseEvent e) {

@@ -2,6 +2,7 @@ package tundra.app.timeline;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
@@ -19,11 +20,13 @@ import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Gradient;
 import tundra.core.model.Motif;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 
 /** Draws the rows: names at the left, bars and lanes at the right. Only what is in view is drawn, and remembered to be taken hold of. */
 final class TimelinePainter {
@@ -178,7 +181,7 @@ final class TimelinePainter {
     private void bar(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, boolean selected, Palette colors) {
         var times = new ArrayList<>(Keys.times(t, r.element()));
         if (r.group() && studio.board().find(r.element()) instanceof Element e) {
-            tundra.core.model.Tree.each(e.children(), c -> times.addAll(Keys.times(t, c.id())));
+            Tree.each(e.children(), c -> times.addAll(Keys.times(t, c.id())));
         }
         Span span = t.shown().get(r.element());
         double mid = y + r.height() / 2, top = y + 6, tall = r.height() - 13;
@@ -250,8 +253,8 @@ final class TimelinePainter {
         if (v instanceof Color c) {
             return c.hex();
         }
-        if (v instanceof tundra.core.model.Gradient gradient) {
-            return gradient.kind().name().toLowerCase(java.util.Locale.ROOT);
+        if (v instanceof Gradient gradient) {
+            return gradient.kind().name().toLowerCase(Locale.ROOT);
         }
         if (v instanceof String word) {
             return word;

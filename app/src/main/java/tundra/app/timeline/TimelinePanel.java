@@ -1,5 +1,7 @@
 package tundra.app.timeline;
 
+import java.util.HashSet;
+import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.control.CheckMenuItem;
 import javafx.scene.control.Label;
@@ -8,6 +10,7 @@ import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import tundra.app.command.CommandIds;
 import tundra.app.command.Commands;
@@ -15,10 +18,10 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
-import tundra.app.widget.NameField;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
+import tundra.app.widget.NameField;
 import tundra.core.edit.Names;
 import tundra.core.edit.TimeText;
 import tundra.core.model.Timeline;
@@ -52,7 +55,7 @@ public final class TimelinePanel extends StackPane {
         chooser.setId("timeline-chooser");
         chooser.getStyleClass().add("chooser");
         chooser.setMaxWidth(Double.MAX_VALUE);
-        javafx.scene.layout.HBox.setHgrow(chooser, javafx.scene.layout.Priority.ALWAYS);
+        HBox.setHgrow(chooser, Priority.ALWAYS);
         time.setMinWidth(USE_PREF_SIZE);
         frame.setMinWidth(USE_PREF_SIZE);
         var transport = new HBox(4, start, play, loop, time, frame, chooser);
@@ -94,7 +97,7 @@ public final class TimelinePanel extends StackPane {
         var at = sceneToLocal(chooser.localToScene(0, 0));
         String id = studio.timeline().id();
         NameField.open(this, at.getX(), at.getY(), Math.max(90, chooser.getWidth()), studio.timeline().name(), name -> studio.edit("Rename timeline", b -> {
-            var taken = new java.util.HashSet<String>();
+            var taken = new HashSet<String>();
             b.timelines().stream().filter(t -> !t.id().equals(id)).forEach(t -> taken.add(t.name()));
             return b.mapTimeline(id, t -> t.withName(Names.free(taken, name)));
         }));
@@ -112,7 +115,7 @@ public final class TimelinePanel extends StackPane {
         var add = new MenuItem("New timeline");
         add.setOnAction(e -> commands.run(CommandIds.NEW_TIMELINE));
         chooser.getItems().addAll(new SeparatorMenuItem(), add);
-        for (String id : java.util.List.of(CommandIds.RENAME_TIMELINE, CommandIds.DUPLICATE_TIMELINE, CommandIds.DELETE_TIMELINE)) {
+        for (String id : List.of(CommandIds.RENAME_TIMELINE, CommandIds.DUPLICATE_TIMELINE, CommandIds.DELETE_TIMELINE)) {
             var item = new MenuItem(commands.get(id).name().get());
             item.setDisable(!commands.get(id).enabled().getAsBoolean());
             item.setOnAction(e -> commands.run(id));

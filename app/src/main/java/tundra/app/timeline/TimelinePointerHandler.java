@@ -2,8 +2,10 @@ package tundra.app.timeline;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.LongUnaryOperator;
+import java.util.function.UnaryOperator;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -204,7 +206,7 @@ final class TimelinePointerHandler {
 
     private <T> void addKey(TimeRows.Row row, Property<T> p, long at) {
         long time = studio.project().snap(at);
-        studio.edit("Add " + p.label().toLowerCase(java.util.Locale.ROOT) + " key of " + row.name(),
+        studio.edit("Add " + p.label().toLowerCase(Locale.ROOT) + " key of " + row.name(),
                 b -> Keys.addAt(b, studio.timeline().id(), row.element(), p, time));
         studio.selectKeys(List.of(new Keys.Ref(row.element(), p, time)));
     }
@@ -279,7 +281,7 @@ final class TimelinePointerHandler {
     }
 
     /** One step of undo, done anew for each event of its drag. */
-    private void again(Object merge, String name, java.util.function.UnaryOperator<Timeline> change) {
+    private void again(Object merge, String name, UnaryOperator<Timeline> change) {
         studio.again(name, merge, b -> b.mapTimeline(studio.timeline().id(), change));
     }
 

@@ -1,12 +1,13 @@
 package tundra.app.tool;
 
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.scene.canvas.GraphicsContext;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
-import tundra.core.edit.Snapping;
 import tundra.core.edit.Draggings;
+import tundra.core.edit.Snapping;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
@@ -63,7 +64,7 @@ public final class BoxTool implements Tool {
 
     @Override
     public void press(Pointer p) {
-        studio.select(java.util.List.of());
+        studio.select(List.of());
         snap = SnapLines.at(studio, p);
         start = SnapLines.whole(p).plus(snap.by());
         name = naming.get();

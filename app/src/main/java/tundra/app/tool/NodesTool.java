@@ -1,7 +1,5 @@
 package tundra.app.tool;
 
-import tundra.app.view.Viewport;
-import javafx.scene.canvas.GraphicsContext;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -9,12 +7,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.GraphicsContext;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.app.view.Viewport;
 import tundra.core.draw.NodeEdit.Ref;
 import tundra.core.draw.NodeEdit;
+import tundra.core.edit.Arrange;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Reshape;
+import tundra.core.frame.ElementPaint;
 import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Affine;
@@ -82,7 +85,7 @@ public final class NodesTool implements Tool {
             Element e = studio.board().find(id);
             Frame.Placed placed = e == null || e.locked() ? null : studio.frame().find(id);
             if (placed != null && e.content() instanceof Content.Shape s) {
-                Outline o = s instanceof Content.Path p ? seen(e.id(), p) : tundra.core.frame.ElementPaint.form(s, e.rest()).outline();
+                Outline o = s instanceof Content.Path p ? seen(e.id(), p) : ElementPaint.form(s, e.rest()).outline();
                 Point box = s instanceof Content.Path p ? p.box() : e.rest().get(Properties.SIZE);
                 Point size = placed.node().box();
                 out.add(new Shown(e, o, placed.toCanvas().times(Affine.scale(box.x() == 0 ? 1 : size.x() / box.x(),
@@ -311,7 +314,7 @@ public final class NodesTool implements Tool {
                 Set<Ref> refs = chosenOf(s);
                 if (!refs.isEmpty()) {
                     Outline o = change.of(s.outline(), refs);
-                    out = o.contours().isEmpty() ? tundra.core.edit.Arrange.delete(out, List.of(s.id())) : reshaped(out, s, o);
+                    out = o.contours().isEmpty() ? Arrange.delete(out, List.of(s.id())) : reshaped(out, s, o);
                 }
             }
             return out;
@@ -363,9 +366,9 @@ public final class NodesTool implements Tool {
     // --- the picture ---
 
     @Override
-    public javafx.scene.Cursor cursor() {
-        return hover instanceof Over.OnNode || hover instanceof Over.OnHandle ? javafx.scene.Cursor.HAND
-                : hover instanceof Over.OnLine ? javafx.scene.Cursor.CROSSHAIR : javafx.scene.Cursor.DEFAULT;
+    public Cursor cursor() {
+        return hover instanceof Over.OnNode || hover instanceof Over.OnHandle ? Cursor.HAND
+                : hover instanceof Over.OnLine ? Cursor.CROSSHAIR : Cursor.DEFAULT;
     }
 
     @Override

@@ -1,8 +1,10 @@
 package tundra.app.tool;
 
+import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
 import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
@@ -15,6 +17,7 @@ import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Point;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
+import tundra.core.model.Tree;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.PathTicks;
@@ -36,7 +39,7 @@ public final class PathOverlay implements Overlay {
         Palette colors = Palette.of(studio.dark());
         Element one = studio.selected();
         switch (studio.pathsShown()) {
-            case ALL -> tundra.core.model.Tree.each(studio.board().elements(), e -> {
+            case ALL -> Tree.each(studio.board().elements(), e -> {
                 if (e != one) {
                     quiet(g, v, e, colors);
                 }
@@ -105,7 +108,7 @@ public final class PathOverlay implements Overlay {
         g.setFill(colors.panel().deriveColor(0, 1, 1, 0.85));
         g.fillRoundRect(at.x() - w / 2, at.y() - 10, w, 15, 6, 6);
         g.setFill(colors.ink1());
-        g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
+        g.setTextAlign(TextAlignment.CENTER);
         g.fillText(text, at.x(), at.y() + 2);
     }
 
@@ -153,7 +156,7 @@ public final class PathOverlay implements Overlay {
                 continue;
             }
             Point at = v.toView(m.apply(k.value()));
-            for (Point h : java.util.List.of(k.in(), k.out())) {
+            for (Point h : List.of(k.in(), k.out())) {
                 if (!h.equals(Point.ZERO)) {
                     Point tip = v.toView(m.apply(k.value().plus(h)));
                     g.setStroke(colors.space());

@@ -3,6 +3,7 @@ package tundra.app.tool;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -148,7 +149,7 @@ public final class PenTool implements Tool {
                     g.fillOval(tip.x() - 3, tip.y() - 3, 6, 6);
                 }
             }
-            g.setFill(javafx.scene.paint.Color.WHITE);
+            g.setFill(Color.WHITE);
             g.fillRect(at.x() - 3.5, at.y() - 3.5, 7, 7);
             g.strokeRect(at.x() - 3.5, at.y() - 3.5, 7, 7);
         }

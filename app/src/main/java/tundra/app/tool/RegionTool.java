@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.shape.FillRule;
 import tundra.app.job.Work;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
@@ -36,7 +38,7 @@ public final class RegionTool implements Tool {
     private final Paints paints;
     private final ToolOptions options;
     private final Runnable redraw;
-    private final java.util.function.Consumer<String> tell;
+    private final Consumer<String> tell;
     private final Executor worker = Work.line("regions");
     private CompletableFuture<RegionNet> net;
     private Frame of;
@@ -47,7 +49,7 @@ public final class RegionTool implements Tool {
      * @param redraw asks for the overlay to be drawn anew
      * @param tell says a sentence to the user
      */
-    public RegionTool(Studio studio, Paints paints, ToolOptions options, Runnable redraw, java.util.function.Consumer<String> tell) {
+    public RegionTool(Studio studio, Paints paints, ToolOptions options, Runnable redraw, Consumer<String> tell) {
         this.studio = studio;
         this.paints = paints;
         this.options = options;
@@ -165,7 +167,7 @@ public final class RegionTool implements Tool {
             }
             g.closePath();
         }
-        g.setFillRule(javafx.scene.shape.FillRule.EVEN_ODD);
+        g.setFillRule(FillRule.EVEN_ODD);
         g.fill();
     }
 }

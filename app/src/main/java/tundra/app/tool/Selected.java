@@ -3,6 +3,7 @@ package tundra.app.tool;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Set;
 import tundra.app.studio.Studio;
 import tundra.core.edit.ResizingSeveral;
 import tundra.core.edit.TurningSeveral;
@@ -22,7 +23,7 @@ public final class Selected {
     static Rect bounds(Studio studio) {
         Rect all = null;
         int n = 0;
-        for (String id : studio.selection().size() < 2 ? java.util.Set.<String>of() : studio.selection()) {
+        for (String id : studio.selection().size() < 2 ? Set.<String>of() : studio.selection()) {
             Frame.Placed placed = free(studio, id);
             if (placed != null) {
                 all = placed.bounds().union(all);

@@ -3,11 +3,14 @@ package tundra.app.tool;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.shape.StrokeLineJoin;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.draw.Freehand;
 import tundra.core.draw.StrokeOutline;
+import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Element;
@@ -76,8 +79,8 @@ public final class SketchTool implements Tool {
             studio.select(List.of());
         } else if (brush && points.size() == 1) {
             Point at = points.getFirst();
-            DrawnShapes.add(studio, "Paint dot", null, stroke(Outline.of(false, tundra.core.geometry.Node.corner(at.x(), at.y()),
-                    tundra.core.geometry.Node.corner(at.x() + 0.01, at.y()))));
+            DrawnShapes.add(studio, "Paint dot", null, stroke(Outline.of(false, Node.corner(at.x(), at.y()),
+                    Node.corner(at.x() + 0.01, at.y()))));
             studio.select(List.of());
         }
         points.clear();
@@ -107,8 +110,8 @@ public final class SketchTool implements Tool {
         }
         g.setStroke(Palette.of(studio.dark()).space().deriveColor(0, 1, 1, brush ? 0.45 : 1));
         g.setLineWidth(brush ? Math.max(1, options.brushSize * v.zoom() * (1 + options.roundness) / 2) : 1.6);
-        g.setLineCap(javafx.scene.shape.StrokeLineCap.ROUND);
-        g.setLineJoin(javafx.scene.shape.StrokeLineJoin.ROUND);
+        g.setLineCap(StrokeLineCap.ROUND);
+        g.setLineJoin(StrokeLineJoin.ROUND);
         g.beginPath();
         for (int i = 0; i < points.size(); i++) {
             Point at = v.toView(points.get(i));

@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
+import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -21,12 +24,14 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.Palette;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
 import tundra.core.edit.Reactions;
 import tundra.core.edit.Ways;
@@ -62,7 +67,7 @@ public final class WaysPanel extends StackPane {
     /** The scene that a new way is drawn from, and where its end is; null for none. */
     private String from;
     private Point end;
-    private final Consumer<java.util.Set<Aspect>> changed = what -> refresh();
+    private final Consumer<Set<Aspect>> changed = what -> refresh();
     private final AnimationTimer living = new AnimationTimer() {
         private long last;
 
@@ -176,9 +181,9 @@ public final class WaysPanel extends StackPane {
                 Point m = a.line().at(0.5);
                 g.setFill(ink.interaction());
                 g.fillOval(m.x() - 9, m.y() - 9, 18, 18);
-                g.setFill(javafx.scene.paint.Color.WHITE);
-                g.setTextAlign(javafx.scene.text.TextAlignment.CENTER);
-                g.setTextBaseline(javafx.geometry.VPos.CENTER);
+                g.setFill(Color.WHITE);
+                g.setTextAlign(TextAlignment.CENTER);
+                g.setTextBaseline(VPos.CENTER);
                 g.fillText(String.valueOf(a.ways().size()), m.x(), m.y());
             }
         }
@@ -189,7 +194,7 @@ public final class WaysPanel extends StackPane {
         }
     }
 
-    private static void arrow(GraphicsContext g, Cubic c, javafx.scene.paint.Color ink, double width) {
+    private static void arrow(GraphicsContext g, Cubic c, Color ink, double width) {
         g.setStroke(ink);
         g.setFill(ink);
         g.setLineWidth(width);
@@ -210,7 +215,7 @@ public final class WaysPanel extends StackPane {
             if (over != null) {
                 says.setText(over.ways().getFirst().words() + (over.ways().size() > 1 ? ", and " + (over.ways().size() - 1) + " more" : ""));
             }
-            cards.setCursor(over == null ? javafx.scene.Cursor.DEFAULT : javafx.scene.Cursor.HAND);
+            cards.setCursor(over == null ? Cursor.DEFAULT : Cursor.HAND);
             paint();
         }
     }

@@ -1,9 +1,11 @@
 package tundra.app.widget;
 
+import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.shape.SVGPath;
 import javafx.scene.shape.StrokeLineCap;
 import javafx.scene.shape.StrokeLineJoin;
+import javafx.scene.transform.Scale;
 
 /** Tundra's own line icons on a grid of 24. */
 public enum Icon {
@@ -74,8 +76,8 @@ public enum Icon {
         shape.setStrokeLineCap(StrokeLineCap.ROUND);
         shape.setStrokeLineJoin(StrokeLineJoin.ROUND);
         double k = size / 24;
-        var frame = new javafx.scene.layout.Pane(shape);
-        shape.getTransforms().add(new javafx.scene.transform.Scale(k, k, 0, 0));
+        var frame = new Pane(shape);
+        shape.getTransforms().add(new Scale(k, k, 0, 0));
         frame.setMinSize(size, size);
         frame.setPrefSize(size, size);
         frame.setMaxSize(size, size);

@@ -5,8 +5,12 @@ import javafx.application.Platform;
 import javafx.beans.value.ChangeListener;
 import javafx.beans.value.ObservableValue;
 import javafx.geometry.Insets;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.SplitPane;
+import javafx.scene.input.KeyCombination;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
@@ -62,14 +66,14 @@ final class DeskArrangement {
     /** Gives the keyboard to the canvas as soon as it is in the window: a split pane takes its content in only at its next layout. */
     private void focusCanvas() {
         if (window.w.canvas.getScene() != null) {
-            javafx.application.Platform.runLater(window.w.canvas::requestFocus);
+            Platform.runLater(window.w.canvas::requestFocus);
             return;
         }
         window.w.canvas.sceneProperty().addListener(new ChangeListener<>() {
             @Override
-            public void changed(ObservableValue<? extends javafx.scene.Scene> of, javafx.scene.Scene before, javafx.scene.Scene now) {
+            public void changed(ObservableValue<? extends Scene> of, Scene before, Scene now) {
                 of.removeListener(this);
-                javafx.application.Platform.runLater(window.w.canvas::requestFocus);
+                Platform.runLater(window.w.canvas::requestFocus);
             }
         });
     }
@@ -121,7 +125,7 @@ final class DeskArrangement {
      */
     private Pane side(Lazy<? extends Region> panel, String name, double width) {
         var place = new StackPane();
-        String key = window.studio.desk().name().toLowerCase(java.util.Locale.ROOT) + "." + name;
+        String key = window.studio.desk().name().toLowerCase(Locale.ROOT) + "." + name;
         double least = Math.min(width, 200);
         width(place, Math.max(least, Math.min(LARGEST, window.w.settings.size(key, width))));
         if (!furnishing.done()) {
@@ -140,12 +144,12 @@ final class DeskArrangement {
 
     /** Whether the panels of a side are folded away on this desk. */
     boolean folded(String side) {
-        return alone || window.w.settings.size(window.studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, 0) > 0;
+        return alone || window.w.settings.size(window.studio.desk().name().toLowerCase(Locale.ROOT) + ".folded." + side, 0) > 0;
     }
 
     /** Folds the panels of a side away, or out again; each desk remembers it. */
     void fold(String side) {
-        window.w.settings.setSize(window.studio.desk().name().toLowerCase(java.util.Locale.ROOT) + ".folded." + side, folded(side) ? 0 : 1);
+        window.w.settings.setSize(window.studio.desk().name().toLowerCase(Locale.ROOT) + ".folded." + side, folded(side) ? 0 : 1);
         arrange();
     }
 
@@ -155,7 +159,7 @@ final class DeskArrangement {
         window.root.setTop(alone ? null : window.topBar);
         window.root.setLeft(alone ? null : window.deskRail);
         if (window.stage != null) {
-            window.stage.setFullScreenExitKeyCombination(javafx.scene.input.KeyCombination.NO_MATCH);
+            window.stage.setFullScreenExitKeyCombination(KeyCombination.NO_MATCH);
             window.stage.setFullScreenExitHint("");
             window.stage.setFullScreen(alone);
         }
@@ -180,8 +184,8 @@ final class DeskArrangement {
         upper.setRight(side(window.w.details, "right", 290));
         animateUpper = upper;
         showShelf();
-        var split = new javafx.scene.control.SplitPane(upper, window.timeline.get());
-        split.setOrientation(javafx.geometry.Orientation.VERTICAL);
+        var split = new SplitPane(upper, window.timeline.get());
+        split.setOrientation(Orientation.VERTICAL);
         split.setDividerPositions(window.w.settings.size("animate.divider", 0.6));
         split.getDividers().getFirst().positionProperty().addListener((o, was, is) -> {
             // only where it was put by hand: the window's own layout moves it too

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -107,7 +108,7 @@ final class EarlierPanel extends Veil {
         show(WIDE, title, words, both, foot);
         look(null);
         list.getSelectionModel().selectFirst();
-        javafx.application.Platform.runLater(list::requestFocus);
+        Platform.runLater(list::requestFocus);
     }
 
     private void look(Versions.Version v) {

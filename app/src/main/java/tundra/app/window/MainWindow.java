@@ -1,10 +1,12 @@
 package tundra.app.window;
 
+import java.io.File;
 import java.util.Locale;
 import java.util.Set;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.control.MenuButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Priority;
@@ -18,8 +20,6 @@ import tundra.app.adapt.LayoutBar;
 import tundra.app.adapt.LayoutSection;
 import tundra.app.adapt.SideBySide;
 import tundra.app.adapt.WidthRuler;
-import tundra.app.canvas.ScrollRail;
-import tundra.app.command.CommandIds;
 import tundra.app.builtin.BlockCommands;
 import tundra.app.builtin.DrawCommands;
 import tundra.app.builtin.EditCommands;
@@ -36,18 +36,20 @@ import tundra.app.builtin.SheetCommands;
 import tundra.app.builtin.TimeCommands;
 import tundra.app.builtin.ViewCommands;
 import tundra.app.builtin.Workshop;
+import tundra.app.canvas.ScrollRail;
+import tundra.app.command.CommandIds;
 import tundra.app.flip.FlipStrip;
 import tundra.app.flip.StripCanvas;
+import tundra.app.help.HelpPage;
 import tundra.app.interact.ReactionsPanel;
 import tundra.app.interact.ScriptsPanel;
 import tundra.app.interact.TouchBar;
 import tundra.app.language.Language;
+import tundra.app.lesson.HintBar;
 import tundra.app.outline.OutlinePanel;
 import tundra.app.outline.ShelfPanel;
 import tundra.app.publish.LogPanel;
 import tundra.app.publish.PublishPanel;
-import tundra.app.help.HelpPage;
-import tundra.app.lesson.HintBar;
 import tundra.app.publish.PublishSide;
 import tundra.app.publish.RunFilm;
 import tundra.app.publish.TryView;
@@ -163,7 +165,7 @@ public final class MainWindow {
         });
         drawings = new Lazy<>(() -> {
             var strip = new FlipStrip(studio, w.commands);
-            strip.strip().onDrop((files, at) -> w.files.importing.bringOntoStrip(files.stream().map(java.io.File::toPath).toList(), at));
+            strip.strip().onDrop((files, at) -> w.files.importing.bringOntoStrip(files.stream().map(File::toPath).toList(), at));
             return strip;
         });
         strip = new Lazy<>(() -> new EditStrip(studio, w.settings, w.playback));
@@ -214,9 +216,9 @@ public final class MainWindow {
         WholeWords.in(layers);
         layers.addEventHandler(RestingField.DONE, e -> giveKeyboardBack());
         // after a click on a button the keyboard belongs to the canvas again
-        layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> javafx.application.Platform.runLater(() -> {
+        layers.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> Platform.runLater(() -> {
             if (layers.getScene() != null && layers.getScene().getFocusOwner() instanceof Node n
-                    && WindowKeys.button(n) && !(n instanceof javafx.scene.control.MenuButton)) {
+                    && WindowKeys.button(n) && !(n instanceof MenuButton)) {
                 w.canvas.requestFocus();
             }
         }));

@@ -4,14 +4,15 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.function.BooleanSupplier;
+import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.layout.StackPane;
 import tundra.app.art.TracePanel;
-import tundra.app.check.ChecksPanel;
 import tundra.app.builtin.Workshop;
+import tundra.app.check.ChecksPanel;
 import tundra.app.help.HelpPage;
 import tundra.app.help.HelpPanel;
 import tundra.app.history.HistoryPanel;
@@ -24,8 +25,8 @@ import tundra.app.start.StartPanel;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.timeline.HelperPanel;
-import tundra.core.edit.Arrange;
 import tundra.app.ways.WaysPanel;
+import tundra.core.edit.Arrange;
 import tundra.core.file.Recovery;
 import tundra.core.helper.Helper;
 import tundra.core.model.Content;
@@ -167,7 +168,7 @@ final class Overlays {
     }
 
     /** Shows all scenes with the sentences between them, over the whole window. */
-    void ways(java.util.function.Consumer<String> reveal) {
+    void ways(Consumer<String> reveal) {
         var off = new Runnable[1];
         off[0] = over(new WaysPanel(studio, reveal, () -> off[0].run()));
     }

@@ -3,6 +3,7 @@ package tundra.app.window;
 import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.application.Platform;
+import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -94,7 +95,7 @@ final class RecoveryPanel extends Veil {
             buttons.getChildren().add(b);
         }
         var words = new VBox(2, name, when, where, buttons);
-        VBox.setMargin(buttons, new javafx.geometry.Insets(6, 0, 0, 0));
+        VBox.setMargin(buttons, new Insets(6, 0, 0, 0));
         HBox.setHgrow(words, Priority.ALWAYS);
         row.setAlignment(Pos.TOP_LEFT);
         row.getChildren().addAll(face(f), words);

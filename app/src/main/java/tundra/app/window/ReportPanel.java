@@ -2,6 +2,7 @@ package tundra.app.window;
 
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -40,6 +41,6 @@ final class ReportPanel extends Veil {
         var foot = new HBox(ok);
         foot.setAlignment(Pos.CENTER_RIGHT);
         show(WIDE, head, words, scroll, foot);
-        javafx.application.Platform.runLater(ok::requestFocus);
+        Platform.runLater(ok::requestFocus);
     }
 }

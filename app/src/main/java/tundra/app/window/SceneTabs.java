@@ -1,5 +1,6 @@
 package tundra.app.window;
 
+import java.util.Arrays;
 import java.util.List;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -10,15 +11,15 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
+import tundra.app.builtin.Workshop;
 import tundra.app.command.Command;
 import tundra.app.command.CommandIds;
-import tundra.app.builtin.Workshop;
 import tundra.app.studio.Studio;
 import tundra.app.view.DropFormats;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.Menus;
 import tundra.app.widget.NameField;
-import tundra.app.widget.LightButton;
 import tundra.app.widget.Translated;
 import tundra.core.edit.Scenes;
 import tundra.core.model.Scene;
@@ -82,7 +83,7 @@ final class SceneTabs extends HBox {
     private static double widest(double[] wanted, double room) {
         double left = room;
         double[] sorted = wanted.clone();
-        java.util.Arrays.sort(sorted);
+        Arrays.sort(sorted);
         for (int i = 0; i < sorted.length; i++) {
             double each = left / (sorted.length - i);
             if (sorted[i] > each) {

@@ -1,13 +1,15 @@
 package tundra.app.window;
 
 import java.util.List;
+import java.util.Objects;
+import java.util.function.UnaryOperator;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
 import javafx.scene.input.ContextMenuEvent;
-import tundra.app.command.CommandIds;
 import tundra.app.builtin.Workshop;
+import tundra.app.command.CommandIds;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.core.helper.Helpers;
 import tundra.core.model.PlacedSound;
@@ -62,8 +64,8 @@ final class TimelineMenu {
         menu.getItems().addAll(new SeparatorMenuItem(), off);
     }
 
-    private static void change(Workshop w, String name, PlacedSound s, java.util.function.UnaryOperator<PlacedSound> by) {
+    private static void change(Workshop w, String name, PlacedSound s, UnaryOperator<PlacedSound> by) {
         w.studio.edit(name, b -> b.mapTimeline(w.studio.timeline().id(), t -> t.withSounds(
-                t.sounds().stream().map(x -> x.id().equals(s.id()) ? by.apply(x) : x).filter(java.util.Objects::nonNull).toList())));
+                t.sounds().stream().map(x -> x.id().equals(s.id()) ? by.apply(x) : x).filter(Objects::nonNull).toList())));
     }
 }

@@ -2,6 +2,8 @@ package tundra.app.window;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleSupplier;
 import javafx.geometry.Pos;
@@ -10,18 +12,19 @@ import javafx.scene.control.Slider;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import tundra.app.color.PaintField;
 import tundra.app.builtin.Workshop;
+import tundra.app.color.PaintField;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.tool.ToolSettings;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightButton;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Overflow;
-import tundra.app.widget.LightButton;
 import tundra.core.edit.TimeText;
 import tundra.core.geometry.Numbers;
+import tundra.core.model.Color;
 import tundra.core.model.Element;
 import tundra.core.model.Paint;
 
@@ -166,11 +169,11 @@ final class ToolOptionsBar extends HBox {
 
         @Override
         public void stroke() {
-            paint("Stroke", "option-stroke", w.paints.stroke.visible() ? w.paints.stroke : tundra.core.model.Color.parse("#1D2926"), p -> w.paints.stroke = p);
+            paint("Stroke", "option-stroke", w.paints.stroke.visible() ? w.paints.stroke : Color.parse("#1D2926"), p -> w.paints.stroke = p);
             number("Width", "px", 1, () -> w.paints.width, v -> w.paints.width = Math.max(0.1, Math.min(1000, v)));
         }
 
-        private void paint(String name, String id, Paint now, java.util.function.Consumer<Paint> take) {
+        private void paint(String name, String id, Paint now, Consumer<Paint> take) {
             label(name);
             var f = new PaintField(w.studio, name + " of what is drawn", true).onChange((p, merge) -> take.accept(p));
             f.setId(id);
@@ -184,7 +187,7 @@ final class ToolOptionsBar extends HBox {
         public void slider(String name, double max, DoubleSupplier now, DoubleConsumer take) {
             label(name);
             var s = new Slider(0, max, now.getAsDouble());
-            s.setId("option-" + name.toLowerCase(java.util.Locale.ROOT));
+            s.setId("option-" + name.toLowerCase(Locale.ROOT));
             s.setAccessibleText(name);
             s.setPrefWidth(80);
             s.valueProperty().addListener((x, was, is) -> take.accept(is.doubleValue()));
@@ -195,7 +198,7 @@ final class ToolOptionsBar extends HBox {
         public void number(String name, String unit, int decimals, DoubleSupplier now, DoubleConsumer take) {
             label(name);
             var f = new NumberField(name, unit, decimals);
-            f.setId("option-" + name.toLowerCase(java.util.Locale.ROOT).replace(' ', '-'));
+            f.setId("option-" + name.toLowerCase(Locale.ROOT).replace(' ', '-'));
             f.setPrefWidth(78);
             f.onChange((v, merge) -> {
                 take.accept(v);

@@ -2,6 +2,7 @@ package tundra.app.window;
 
 import javafx.application.Platform;
 import tundra.app.studio.Desk;
+import tundra.web.PreviewServer;
 
 /** Runs the page where its reactions are seen, and leaves it again. */
 final class Trying {
@@ -21,7 +22,7 @@ final class Trying {
         }
         if (window.studio.desk() != Desk.INTERACT) {
             window.studio.setDesk(Desk.INTERACT);
-            javafx.application.Platform.runLater(() -> javafx.application.Platform.runLater(this::startTrying));
+            Platform.runLater(() -> Platform.runLater(this::startTrying));
         } else {
             startTrying();
         }
@@ -44,7 +45,7 @@ final class Trying {
     }
 
     /** Leaves the page that is tried for the canvas at the moment of a line of its log. */
-    void goThere(tundra.web.PreviewServer.LogLine l) {
+    void goThere(PreviewServer.LogLine l) {
         if (window.studio.project().place(l.scene()) != null) {
             if (trying) {
                 leaveTry();

@@ -2,11 +2,15 @@ package tundra.app.window;
 
 import java.util.List;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import org.fxmisc.richtext.GenericStyledArea;
 import tundra.app.command.Command;
+import tundra.app.page.PageView;
 import tundra.app.studio.Desk;
 import tundra.app.tool.ToolKind;
 import tundra.app.widget.Lazy;
@@ -25,7 +29,7 @@ final class WindowKeys {
     }
 
     /** The scene hears of keys also while nothing in it has the keyboard, as between two desks. */
-    void listenToKeys(javafx.scene.Scene scene) {
+    void listenToKeys(Scene scene) {
         scene.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
         scene.addEventFilter(KeyEvent.KEY_RELEASED, e -> {
             if (e.getCode() == LOOK_BACK || e.getCode() == LOOK_AHEAD) {
@@ -42,7 +46,7 @@ final class WindowKeys {
 
     /** Whether keys are the page's that is tried. */
     private static boolean page(Node focus) {
-        return focus instanceof tundra.app.page.PageView;
+        return focus instanceof PageView;
     }
 
     private void key(KeyEvent e) {
@@ -96,7 +100,7 @@ final class WindowKeys {
             return;
         }
         // a list is gone through by the arrows
-        if (focus instanceof javafx.scene.control.ListView<?> && e.getCode().isNavigationKey() && !e.isShortcutDown() && !e.isAltDown()) {
+        if (focus instanceof ListView<?> && e.getCode().isNavigationKey() && !e.isShortcutDown() && !e.isAltDown()) {
             return;
         }
         if (peek(e)) {
@@ -172,6 +176,6 @@ final class WindowKeys {
 
     /** Whether the keyboard's letters go into a text. */
     private static boolean typed(Node focus) {
-        return focus instanceof TextInputControl || focus instanceof org.fxmisc.richtext.GenericStyledArea<?, ?, ?>;
+        return focus instanceof TextInputControl || focus instanceof GenericStyledArea<?, ?, ?>;
     }
 }

@@ -3,18 +3,22 @@ package tundra.app.output;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tundra.app.cli.CommandLine;
 import tundra.core.file.FileProblem;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
+import tundra.core.model.Asset;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
@@ -46,7 +50,7 @@ class MakersTest {
 
     /** Each kind as it is at first, and in each of its formats and ways. */
     private static List<Output> all() {
-        var out = new java.util.ArrayList<Output>();
+        var out = new ArrayList<Output>();
         for (OutputKind k : Outputs.ALL) {
             out.add(k.made("o" + out.size(), k.label()));
             k.settings().stream().filter(s -> s.slot().key().matches("format|as|which|pictures|back")).forEach(s -> s.slot().choices().stream().skip(1)
@@ -60,7 +64,7 @@ class MakersTest {
         if (Files.exists(of)) {
             try (var all = Files.walk(of)) {
                 for (Path p : all.filter(Files::isRegularFile).toList()) {
-                    out.put(of.relativize(p).toString(), tundra.core.model.Asset.hash(Files.readAllBytes(p)));
+                    out.put(of.relativize(p).toString(), Asset.hash(Files.readAllBytes(p)));
                 }
             }
         }
@@ -115,7 +119,7 @@ class MakersTest {
             assertThatThrownBy(() -> Makers.make(p, o, wrong, false, Progress.NONE)).isInstanceOf(FileProblem.class);
             // a file on the way
             Path under = Files.writeString(folder.resolve("file-" + o.id()), "my notes").resolve(to(o, "x").getFileName());
-            assertThatThrownBy(() -> Makers.make(p, o, under, false, Progress.NONE)).isInstanceOf(java.io.IOException.class);
+            assertThatThrownBy(() -> Makers.make(p, o, under, false, Progress.NONE)).isInstanceOf(IOException.class);
         }
     }
 
@@ -183,11 +187,11 @@ class MakersTest {
     void savedOutputsAreMadeFromTheCommandLine() throws Exception {
         Path file = folder.resolve("lamps.tundra");
         ProjectFile.write(piece().withOutputs(List.of(Outputs.LOOP.made("l", "For the chat"), Outputs.SVG.made("s", "Mark"))), file);
-        assertThat(tundra.app.cli.CommandLine.run("make", file.toString(), "--to", folder.resolve("out").toString())).isZero();
+        assertThat(CommandLine.run("make", file.toString(), "--to", folder.resolve("out").toString())).isZero();
         assertThat(files(folder.resolve("out")).keySet()).containsExactly("lamps-for-the-chat.gif", "lamps-mark.svg");
-        assertThat(tundra.app.cli.CommandLine.run("make", file.toString(), "Nothing", "--to", folder.resolve("out").toString())).isEqualTo(1);
+        assertThat(CommandLine.run("make", file.toString(), "Nothing", "--to", folder.resolve("out").toString())).isEqualTo(1);
         Files.writeString(folder.resolve("out/lamps-mark.svg"), "my notes");
-        assertThat(tundra.app.cli.CommandLine.run("make", file.toString(), "--to", folder.resolve("out").toString())).as("one is told, the other is made").isEqualTo(1);
+        assertThat(CommandLine.run("make", file.toString(), "--to", folder.resolve("out").toString())).as("one is told, the other is made").isEqualTo(1);
         assertThat(Files.readString(folder.resolve("out/lamps-mark.svg"), StandardCharsets.UTF_8)).isEqualTo("my notes");
     }
 }

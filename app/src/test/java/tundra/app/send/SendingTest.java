@@ -20,6 +20,7 @@ import org.apache.sshd.common.file.virtualfs.VirtualFileSystemFactory;
 import org.apache.sshd.server.SshServer;
 import org.apache.sshd.server.keyprovider.SimpleGeneratorHostKeyProvider;
 import org.apache.sshd.sftp.server.SftpSubsystemFactory;
+import org.assertj.core.api.ThrowableAssert;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.file.FileProblem;
@@ -147,7 +148,7 @@ class SendingTest {
         });
     }
 
-    private static void refused(org.assertj.core.api.ThrowableAssert.ThrowingCallable work, String why) {
+    private static void refused(ThrowableAssert.ThrowingCallable work, String why) {
         assertThatThrownBy(work).isInstanceOf(FileProblem.class).hasMessageContaining(why).satisfies(e -> assertThat(e.getMessage().lines()).hasSize(1));
     }
 

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -41,7 +42,7 @@ class PaletteTest {
 
     @Test
     void theContrastFormulaIsTheStandards() {
-        assertThat(contrast(Color.BLACK, Color.WHITE)).isEqualTo(21, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(contrast(Color.BLACK, Color.WHITE)).isEqualTo(21, Assertions.within(1e-9));
         // the grey that just passes on white
         assertThat(contrast(Color.web("#767676"), Color.WHITE)).isBetween(4.5, 4.6);
     }

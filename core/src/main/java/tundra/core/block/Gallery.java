@@ -6,6 +6,7 @@ import java.util.List;
 import tundra.core.geometry.Point;
 import tundra.core.model.Blocks;
 import tundra.core.model.Content;
+import tundra.core.model.Slot;
 
 /**
  * Where the items of a gallery lie while it stands between two of them. The player's {@code galleries.js} has the same lines.
@@ -22,7 +23,7 @@ public record Gallery(Content.Block of, int n, Point box) {
         return new Gallery(b, items, b.box());
     }
 
-    private double number(tundra.core.model.Slot s) {
+    private double number(Slot s) {
         return of.number(s);
     }
 

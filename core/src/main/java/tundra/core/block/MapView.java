@@ -12,6 +12,7 @@ import tundra.core.model.Blocks;
 import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.MapData;
+import tundra.core.model.Slot;
 
 /** What is painted of a map: its outlines in the block's box, from back to front, as canvas and page show it when it is opened. */
 public final class MapView {
@@ -83,7 +84,7 @@ public final class MapView {
         return ((MapData) map.get(Blocks.MAP)).features().stream().filter(f -> f.form() == MapData.Form.POINT).map(f -> new Pin(f.name(), at(map, f.at()), f.at())).toList();
     }
 
-    public static Color color(Content.Block b, tundra.core.model.Slot s) {
+    public static Color color(Content.Block b, Slot s) {
         return Color.parse(b.text(s));
     }
 

@@ -1,5 +1,7 @@
 package tundra.core.check;
 
+import java.util.Locale;
+
 /** What is looked for. */
 public enum Check {
     BLANK("Blank frame", "A short gap between drawings, which is seen as a flash."),
@@ -64,6 +66,6 @@ public enum Check {
 
     /** Its name in files and on the command line. */
     public String key() {
-        return name().toLowerCase(java.util.Locale.ROOT);
+        return name().toLowerCase(Locale.ROOT);
     }
 }

@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.UnaryOperator;
+import tundra.core.edit.Arrange;
 import tundra.core.edit.Drawings;
 import tundra.core.flip.Ink;
 import tundra.core.frame.FrameBuilder;
@@ -80,7 +82,7 @@ final class FlipbookChecks {
                 element.name() + ": " + text, fix));
     }
 
-    private Finding.Fix fix(String name, java.util.function.UnaryOperator<Flipbook> change) {
+    private Finding.Fix fix(String name, UnaryOperator<Flipbook> change) {
         return new Finding.Fix(name, b -> b.find(element.id()) instanceof Element e && e.content().equals(book)
                 ? b.mapElement(element.id(), x -> x.withContent(change.apply(book))) : b);
     }
@@ -152,7 +154,7 @@ final class FlipbookChecks {
         }
         if (!gone.isEmpty()) {
             add(Check.REPEATED, i, d.start(), name(i) + " holds " + (gone.size() == 1 ? "a part" : gone.size() + " parts") + " twice in the same place.",
-                    new Finding.Fix("Delete the copies", board -> tundra.core.edit.Arrange.delete(board, gone)));
+                    new Finding.Fix("Delete the copies", board -> Arrange.delete(board, gone)));
         }
     }
 
@@ -181,7 +183,7 @@ final class FlipbookChecks {
                         && p.rest().get(Properties.POSITION).distance(q.rest().get(Properties.POSITION)) <= ASIDE) {
                     add(Check.REPEATED, i, book.drawings().get(i).start(), q.name() + " in " + name(i) + " looks left over: it is a copy of " + p.name()
                             + " a little aside, and " + name(i - 1) + " has it once.",
-                            new Finding.Fix("Delete " + q.name(), board -> tundra.core.edit.Arrange.delete(board, Set.of(q.id()))));
+                            new Finding.Fix("Delete " + q.name(), board -> Arrange.delete(board, Set.of(q.id()))));
                     return;
                 }
             }

@@ -2,6 +2,7 @@ package tundra.core.check;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
@@ -65,7 +66,7 @@ final class LoopChecks {
                 Property<?> p = entry.getKey();
                 Finding.Fix even = entry.getValue().shape().whole() != null ? null : new Finding.Fix("Even speed", b -> even(b, t.id(), e.id(), p));
                 out.add(new Finding(Check.SEAM, place.id(), e.id(), null, t.duration(),
-                        e.name() + " goes on in one direction but halts where " + t.name() + " begins anew: " + p.label().toLowerCase(java.util.Locale.ROOT) + " slows down there.", even));
+                        e.name() + " goes on in one direction but halts where " + t.name() + " begins anew: " + p.label().toLowerCase(Locale.ROOT) + " slows down there.", even));
             }
         }
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
@@ -59,13 +60,13 @@ public final class Differences {
 
     private void listed(String field, Map<String, JsonNode> a, Map<String, JsonNode> b) {
         for (String id : keys(a, b)) {
-            String name = names.of(id) == null ? "an entry of " + Names.property(field).toLowerCase(java.util.Locale.ROOT) : names.of(id);
+            String name = names.of(id) == null ? "an entry of " + Names.property(field).toLowerCase(Locale.ROOT) : names.of(id);
             if (!Objects.equals(a.get(id), b.get(id))) {
                 out.add(Names.capital(name) + (a.get(id) == null ? " was added." : b.get(id) == null ? " was taken away." : " was changed."));
             }
         }
         if (a.keySet().equals(b.keySet()) && !List.copyOf(a.keySet()).equals(List.copyOf(b.keySet()))) {
-            out.add("The order of " + Names.property(field).toLowerCase(java.util.Locale.ROOT) + " was changed.");
+            out.add("The order of " + Names.property(field).toLowerCase(Locale.ROOT) + " was changed.");
         }
     }
 
@@ -79,7 +80,7 @@ public final class Differences {
             }
         }
         if (x.keySet().equals(y.keySet()) && !was.stream().map(Place::id).toList().equals(is.stream().map(Place::id).toList())) {
-            out.add("The order of " + kind.toLowerCase(java.util.Locale.ROOT) + "s was changed.");
+            out.add("The order of " + kind.toLowerCase(Locale.ROOT) + "s was changed.");
         }
     }
 

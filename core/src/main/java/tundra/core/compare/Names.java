@@ -2,6 +2,7 @@ package tundra.core.compare;
 
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
@@ -52,7 +53,7 @@ final class Names {
     /** How a field is called on the desktop. */
     static String property(String field) {
         var p = Properties.byKey(field);
-        return p != null ? p.label() : capital(field.replaceAll("([A-Z])", " $1").toLowerCase(java.util.Locale.ROOT));
+        return p != null ? p.label() : capital(field.replaceAll("([A-Z])", " $1").toLowerCase(Locale.ROOT));
     }
 
     static String capital(String s) {

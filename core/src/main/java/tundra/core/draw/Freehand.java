@@ -3,6 +3,7 @@ package tundra.core.draw;
 import java.util.ArrayList;
 import java.util.List;
 import tundra.core.geometry.Contour;
+import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 
@@ -48,7 +49,7 @@ public final class Freehand {
         var nodes = new ArrayList<>(c.nodes());
         var last = nodes.removeLast();
         var first = nodes.getFirst();
-        nodes.set(0, new tundra.core.geometry.Node(first.at(), last.in(), first.out(), false));
+        nodes.set(0, new Node(first.at(), last.in(), first.out(), false));
         return new Contour(nodes, true);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Cubic;
@@ -369,7 +370,7 @@ public final class NodeEdit {
     }
 
     /** All nodes within an area, by their number. */
-    public static Set<Ref> inside(Outline o, java.util.function.Predicate<Point> area) {
+    public static Set<Ref> inside(Outline o, Predicate<Point> area) {
         var out = new TreeSet<Ref>(Comparator.naturalOrder());
         Map<Ref, Point> all = new LinkedHashMap<>();
         for (int c = 0; c < o.contours().size(); c++) {

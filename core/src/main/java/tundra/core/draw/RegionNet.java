@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.index.strtree.STRtree;
+import org.locationtech.jts.linearref.LengthIndexedLine;
 import org.locationtech.jts.linearref.LinearLocation;
 import org.locationtech.jts.linearref.LocationIndexedLine;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
@@ -108,7 +109,7 @@ public final class RegionNet {
     private static Coordinate nearest(LineString line, Coordinate from, double skip, boolean atStart) {
         Geometry rest = line;
         if (skip > 0) {
-            var lengths = new org.locationtech.jts.linearref.LengthIndexedLine(line);
+            var lengths = new LengthIndexedLine(line);
             double total = line.getLength();
             if (total <= 2 * skip) {
                 return null;

@@ -4,6 +4,7 @@ import java.awt.BasicStroke;
 import java.awt.Shape;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
+import java.awt.geom.NoninvertibleTransformException;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Outline;
 
@@ -52,7 +53,7 @@ public final class StrokeOutline {
         var area = new Area(new BasicStroke((float) size, BasicStroke.CAP_ROUND, BasicStroke.JOIN_ROUND).createStrokedShape(inTipSpace));
         try {
             area.transform(toTip.createInverse());
-        } catch (java.awt.geom.NoninvertibleTransformException e) {
+        } catch (NoninvertibleTransformException e) {
             throw new IllegalStateException(e);
         }
         return Awt.outline(area);

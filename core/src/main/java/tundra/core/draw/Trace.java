@@ -4,7 +4,9 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Cubic;
@@ -218,7 +220,7 @@ public final class Trace {
             part.clear();
             queue.add(start);
             seen[start] = true;
-            var around = new java.util.HashMap<Integer, Integer>();
+            var around = new HashMap<Integer, Integer>();
             while (!queue.isEmpty()) {
                 int i = queue.poll();
                 part.add(i);
@@ -238,7 +240,7 @@ public final class Trace {
                 }
             }
             if (part.size() < options.detail && !around.isEmpty()) {
-                int to = around.entrySet().stream().max(java.util.Map.Entry.comparingByValue()).orElseThrow().getKey();
+                int to = around.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
                 part.forEach(i -> label[i] = to);
             }
         }

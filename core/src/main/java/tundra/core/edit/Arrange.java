@@ -2,8 +2,12 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Set;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
@@ -15,6 +19,8 @@ import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
+import tundra.core.model.Ids;
+import tundra.core.model.Marker;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
@@ -82,15 +88,15 @@ public final class Arrange {
 
     /** With a copy of a timeline behind it, which starts only when it is told to; the copy's id is {@code copy}. */
     public static Board duplicateTimeline(Board board, String id, String copy) {
-        var names = new java.util.HashSet<String>();
+        var names = new HashSet<String>();
         board.timelines().forEach(t -> names.add(t.name()));
         var all = new ArrayList<Timeline>();
         for (Timeline t : board.timelines()) {
             all.add(t);
             if (t.id().equals(id)) {
                 all.add(t.withId(copy).withName(Names.free(names, t.name())).withStarts(false)
-                        .withMarkers(t.markers().stream().map(m -> new tundra.core.model.Marker(tundra.core.model.Ids.next(), m.name(), m.time())).toList())
-                        .withSounds(t.sounds().stream().map(s -> s.withId(tundra.core.model.Ids.next())).toList()));
+                        .withMarkers(t.markers().stream().map(m -> new Marker(Ids.next(), m.name(), m.time())).toList())
+                        .withSounds(t.sounds().stream().map(s -> s.withId(Ids.next())).toList()));
             }
         }
         return board.withTimelines(all);
@@ -127,7 +133,7 @@ public final class Arrange {
             return board;
         }
         String from = path.size() > 1 ? path.get(path.size() - 2) : null;
-        if (java.util.Objects.equals(from, parent)) {
+        if (Objects.equals(from, parent)) {
             return reorder(board, id, index);
         }
         Element e = board.find(id);
@@ -171,13 +177,13 @@ public final class Arrange {
     private static List<Element> stepped(List<Element> siblings, Collection<String> ids, int by) {
         var out = new ArrayList<>(siblings);
         if (Math.abs(by) > 1) {
-            out.sort(java.util.Comparator.comparing(e -> ids.contains(e.id()) == by > 0));
+            out.sort(Comparator.comparing(e -> ids.contains(e.id()) == by > 0));
         } else {
             // who has none to step over but others that step stays
             for (int n = 1; n < out.size(); n++) {
                 int i = by > 0 ? out.size() - 1 - n : n;
                 if (ids.contains(out.get(i).id()) && !ids.contains(out.get(i + by).id())) {
-                    java.util.Collections.swap(out, i, i + by);
+                    Collections.swap(out, i, i + by);
                 }
             }
         }
@@ -204,7 +210,7 @@ public final class Arrange {
         }
         Board b = board;
         for (String id : members) {
-            if (!java.util.Objects.equals(parent(b, id), around)) {
+            if (!Objects.equals(parent(b, id), around)) {
                 b = into(b, id, around, Integer.MAX_VALUE, seen);
             }
         }
@@ -260,7 +266,7 @@ public final class Arrange {
     public static Grouped ungroup(Board board, Collection<String> ids, Frame seen) {
         Board b = board;
         var out = new ArrayList<String>();
-        var apart = new java.util.HashSet<String>();
+        var apart = new HashSet<String>();
         for (String id : ids) {
             Element g = b.find(id);
             Frame.Placed placed = g == null ? null : seen.find(id);

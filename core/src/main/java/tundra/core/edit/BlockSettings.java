@@ -1,5 +1,6 @@
 package tundra.core.edit;
 
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -24,7 +25,7 @@ public final class BlockSettings {
     private BlockSettings() {}
 
     /** Several blocks with one setting changed, where they have it. */
-    public static Board with(Board b, java.util.Collection<String> ids, Slot slot, Object value) {
+    public static Board with(Board b, Collection<String> ids, Slot slot, Object value) {
         return b.mapElements(Set.copyOf(ids), e -> Blocks.of(e) instanceof Content.Block k && k.kind().setting(slot) != null ? Galleries.fitted(e.withContent(k.with(slot, value)), slot) : e);
     }
 

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import tundra.core.model.Asset;
 import tundra.core.model.Board;
@@ -97,8 +98,8 @@ public final class BringBack {
     private static Timeline keyed(Timeline now, Timeline then, Set<String> ids) {
         Timeline out = now;
         for (String id : ids) {
-            var all = new LinkedHashSet<Property<?>>(now.tracks().getOrDefault(id, java.util.Map.of()).keySet());
-            all.addAll(then.tracks().getOrDefault(id, java.util.Map.of()).keySet());
+            var all = new LinkedHashSet<Property<?>>(now.tracks().getOrDefault(id, Map.of()).keySet());
+            all.addAll(then.tracks().getOrDefault(id, Map.of()).keySet());
             for (Property<?> p : all) {
                 out = keyed(out, then, id, p);
             }

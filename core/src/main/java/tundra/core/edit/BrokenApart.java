@@ -16,6 +16,7 @@ import tundra.core.model.Motif;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
+import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
 /** Instances of motifs become plain groups that look as the motifs do at one moment. */
@@ -33,7 +34,7 @@ public final class BrokenApart {
     /** @param seen shows the board */
     public static Board of(Project p, Board b, Collection<String> ids, FrameBuilder seen, Moment moment) {
         var taken = new ArrayList<String>();
-        tundra.core.model.Tree.each(b.elements(), e -> taken.add(e.name()));
+        Tree.each(b.elements(), e -> taken.add(e.name()));
         var apart = new BrokenApart(p, new FreeNames(taken), seen);
         Board out = b;
         for (String id : ids) {

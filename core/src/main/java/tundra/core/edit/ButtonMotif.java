@@ -1,5 +1,6 @@
 package tundra.core.edit;
 
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
@@ -75,7 +76,7 @@ public final class ButtonMotif {
 
     @SafeVarargs
     private static <T> Timeline keyed(Timeline t, String id, Property<T> p, T... values) {
-        var keys = new java.util.ArrayList<Key<T>>();
+        var keys = new ArrayList<Key<T>>();
         for (int i = 0; i < values.length; i++) {
             keys.add(new Key<>(i * APART, values[i], Easing.LINEAR));
         }

@@ -2,6 +2,7 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.model.Board;
@@ -39,7 +40,7 @@ public record CopiedSentence(Reaction reaction, List<String> missing) {
 
     /** By id, with what it is before the name, so that an element and a timeline of one name are two. */
     private static Map<String, String> names(Board b) {
-        var out = new java.util.LinkedHashMap<String, String>();
+        var out = new LinkedHashMap<String, String>();
         Tree.each(b.elements(), e -> out.put(e.id(), "element\n" + e.name()));
         for (Timeline t : b.timelines()) {
             out.put(t.id(), "timeline\n" + t.name());

@@ -1,5 +1,6 @@
 package tundra.core.edit;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.function.LongUnaryOperator;
@@ -107,7 +108,7 @@ public final class Durations {
     }
 
     private static <T> Track<T> squeezed(Track<T> track, LongUnaryOperator times) {
-        var out = new java.util.ArrayList<Key<T>>();
+        var out = new ArrayList<Key<T>>();
         for (Key<T> k : track.keys()) {
             // two keys never come to one time
             out.add(k.at(out.isEmpty() ? times.applyAsLong(k.time()) : Math.max(out.getLast().time() + 1, times.applyAsLong(k.time()))));

@@ -2,12 +2,14 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -16,6 +18,8 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
+import tundra.core.model.Values;
+import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 import tundra.core.motion.PathShape;
 import tundra.core.motion.Track;
@@ -63,7 +67,7 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
         if (moves.size() == 1 && !chosen.isEmpty()) {
             chosen.forEach(id -> out.put(id, 0));
         } else if (chosen.size() == moves.size() && moves.size() > 1) {
-            List<Integer> from = IntStream.range(0, of.size()).boxed().sorted(java.util.Comparator.comparingInt(i -> order.getOrDefault(of.get(i), -1))).toList();
+            List<Integer> from = IntStream.range(0, of.size()).boxed().sorted(Comparator.comparingInt(i -> order.getOrDefault(of.get(i), -1))).toList();
             for (int i = 0; i < chosen.size(); i++) {
                 out.put(chosen.get(i), from.get(i));
             }
@@ -144,9 +148,9 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
      *
      * @param toParent from the shape's box to the coordinates of the element that moves
      */
-    public static KeyClip along(Content.Path path, Point size, tundra.core.geometry.Affine toParent, long duration) {
+    public static KeyClip along(Content.Path path, Point size, Affine toParent, long duration) {
         Point box = path.box();
-        var stretch = tundra.core.geometry.Affine.scale(box.x() == 0 ? 1 : size.x() / box.x(), box.y() == 0 ? 1 : size.y() / box.y());
+        var stretch = Affine.scale(box.x() == 0 ? 1 : size.x() / box.x(), box.y() == 0 ? 1 : size.y() / box.y());
         var contour = path.outline().through(toParent.times(stretch)).contours().getFirst();
         var segments = contour.segments();
         double whole = segments.stream().mapToDouble(s -> s.length(0, 1)).sum();
@@ -157,15 +161,15 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
             var node = contour.nodes().get(i % n);
             long at = whole == 0 ? i : Math.round(duration * done / whole);
             if (keys.isEmpty() || at > keys.getLast().time()) {
-                keys.add(new Key<>(at, node.at(), tundra.core.motion.Easing.LINEAR, node.in(), node.out()));
+                keys.add(new Key<>(at, node.at(), Easing.LINEAR, node.in(), node.out()));
             }
             done += i < segments.size() ? segments.get(i).length(0, 1) : 0;
         }
-        return new KeyClip(List.of(""), List.of(Map.of(Properties.POSITION, new Track<>(keys, new PathShape(0, contour.closed(), tundra.core.motion.Easing.LINEAR)))));
+        return new KeyClip(List.of(""), List.of(Map.of(Properties.POSITION, new Track<>(keys, new PathShape(0, contour.closed(), Easing.LINEAR)))));
     }
 
     /** The way of a copied move as nodes; null when there is none in it. */
-    public Element shape(String name, tundra.core.model.Values look) {
+    public Element shape(String name, Values look) {
         for (var m : moves) {
             if (m.get(Properties.POSITION) instanceof Track<?> t && t.keys().size() > 1) {
                 return MoveShape.of(name, t, look);

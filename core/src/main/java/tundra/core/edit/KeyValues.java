@@ -2,7 +2,9 @@ package tundra.core.edit;
 
 import java.util.Collection;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Outline;
 import tundra.core.model.Board;
+import tundra.core.model.Paint;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.motion.CubicEasing;
@@ -37,7 +39,7 @@ public final class KeyValues {
 
     /** Outlines, paints and words have no number of their own to raise. */
     private static boolean numberless(Property<?> p) {
-        return p.standard() instanceof tundra.core.geometry.Outline || p.standard() instanceof tundra.core.model.Paint || p.standard() instanceof String;
+        return p.standard() instanceof Outline || p.standard() instanceof Paint || p.standard() instanceof String;
     }
 
     /**

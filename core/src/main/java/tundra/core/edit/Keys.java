@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.LongUnaryOperator;
+import tundra.core.geometry.ArcLength;
 import tundra.core.geometry.Cubic;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -102,7 +103,7 @@ public final class Keys {
         }
         Cubic segment = path.segment(i);
         double done = Math.max(0, Math.min(1, WholeWay.is(track) ? path.progress(i, at) : track.progress(i, at)));
-        var arc = new tundra.core.geometry.ArcLength(segment);
+        var arc = new ArcLength(segment);
         Cubic[] half = segment.split(arc.parameterAt(done * arc.total()));
         Key<Point> a = track.keys().get(i), b = track.keys().get(i + 1);
         Point m = half[0].p3();

@@ -9,6 +9,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Random;
 import java.util.Set;
 import java.util.function.LongFunction;
 import java.util.function.Predicate;
@@ -338,7 +339,7 @@ public final class Motifs {
 
     /** With phases drawn by lot from a seed. */
     public static Board shuffle(Board b, Project p, Collection<String> ids, long seed) {
-        var random = new java.util.Random(seed);
+        var random = new Random(seed);
         Map<String, Long> phase = new HashMap<>();
         for (Element e : instances(b, x -> true)) {
             Motif m = p.motif(((Content.Instance) e.content()).motif());

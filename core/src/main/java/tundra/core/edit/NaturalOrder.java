@@ -1,6 +1,7 @@
 package tundra.core.edit;
 
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -36,8 +37,8 @@ public final class NaturalOrder implements Comparator<String> {
 
     /** Whether names are told apart by a number at their end, so that their order is meant. */
     public static boolean numbered(Iterable<String> names) {
-        var stems = new java.util.HashSet<String>();
-        var whole = new java.util.HashSet<String>();
+        var stems = new HashSet<String>();
+        var whole = new HashSet<String>();
         int n = 0;
         for (String name : names) {
             if (!name.matches(".*\\d")) {

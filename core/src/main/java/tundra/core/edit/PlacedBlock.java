@@ -1,16 +1,21 @@
 package tundra.core.edit;
 
 import java.util.List;
+import java.util.Map;
 import tundra.core.block.MapView;
 import tundra.core.geometry.Point;
+import tundra.core.model.Actions;
 import tundra.core.model.Asset;
 import tundra.core.model.BlockKind;
 import tundra.core.model.Blocks;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Events;
+import tundra.core.model.Ids;
 import tundra.core.model.MapData;
 import tundra.core.model.Properties;
+import tundra.core.model.Reaction;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
@@ -72,8 +77,8 @@ public final class PlacedBlock {
         for (boolean on : new boolean[] {false, true}) {
             Element arrow = Arrow.of(Names.free(out, on ? "Next" : "Previous"), on, at.plus(new Point((box.x() / 2 + 28) * (on ? 1 : -1), 0)));
             out = beside(out, gallery, arrow);
-            out = Reactions.with(out, new tundra.core.model.Reaction(tundra.core.model.Ids.next(), tundra.core.model.Events.tapped(arrow.id()),
-                    List.of(tundra.core.model.Actions.of(on ? tundra.core.model.Actions.NEXT_ITEM : tundra.core.model.Actions.PREVIOUS_ITEM, gallery))));
+            out = Reactions.with(out, new Reaction(Ids.next(), Events.tapped(arrow.id()),
+                    List.of(Actions.of(on ? Actions.NEXT_ITEM : Actions.PREVIOUS_ITEM, gallery))));
         }
         Element dots = element(out, "Dots", Blocks.DOTS.made().with(Blocks.OF_GALLERY, gallery), at.plus(new Point(0, box.y() / 2 + 24)));
         return beside(out, gallery, dots);
@@ -81,6 +86,6 @@ public final class PlacedBlock {
 
     /** Right in front of another element, in the same parent. */
     private static Board beside(Board b, String of, Element e) {
-        return b.withElements(Tree.replaced(b.elements(), java.util.Map.of(of, List.of(b.find(of), e))));
+        return b.withElements(Tree.replaced(b.elements(), Map.of(of, List.of(b.find(of), e))));
     }
 }

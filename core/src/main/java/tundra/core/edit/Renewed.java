@@ -3,13 +3,14 @@ package tundra.core.edit;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 import tundra.core.model.Board;
 import tundra.core.model.Element;
 import tundra.core.model.Ids;
-import tundra.core.model.Reaction;
 import tundra.core.model.Layout;
 import tundra.core.model.Marker;
 import tundra.core.model.Property;
+import tundra.core.model.Reaction;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Track;
@@ -38,7 +39,7 @@ public final class Renewed {
             Reaction there = Reactions.named(r, this::id).withId(id(r.id()));
             reactions.put(there.id(), there);
         });
-        var off = l.differs().off().stream().map(this::id).collect(java.util.stream.Collectors.toSet());
+        var off = l.differs().off().stream().map(this::id).collect(Collectors.toSet());
         return l.withId(Ids.next()).withDiffers(l.differs().mapIds(this::id).withReactions(reactions, off));
     }
 

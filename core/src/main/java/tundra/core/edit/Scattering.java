@@ -3,7 +3,9 @@ package tundra.core.edit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Set;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -69,7 +71,7 @@ public final class Scattering {
         while (out.size() < s.count()) {
             Element from = sources.get(out.size() % sources.size());
             int i = out.size();
-            Element e = from.withId(Ids.next()).withName(from.name() + " " + (i + 1)).withEffects(Effects.renewed(from.effects(), new java.util.HashMap<>()));
+            Element e = from.withId(Ids.next()).withName(from.name() + " " + (i + 1)).withEffects(Effects.renewed(from.effects(), new HashMap<>()));
             for (Channel c : Channel.values()) {
                 e = set(p, e, c, s.range(c).at(i));
             }
@@ -98,7 +100,7 @@ public final class Scattering {
         List<Element> children = filled(p, g.children().isEmpty() ? List.of() : g.children(), moved, to);
         Board out = carried(b, g.children(), moved).mapElement(scatter, x -> x.withContent(new Content.Group(children, g.box(), g.clip(), to)));
         if (to.count() < g.children().size()) {
-            java.util.Set<String> gone = Tree.owners(g.children().subList(to.count(), g.children().size()));
+            Set<String> gone = Tree.owners(g.children().subList(to.count(), g.children().size()));
             out = out.withTimelines(out.timelines().stream().map(t -> t.of(id -> !gone.contains(id))).toList());
         }
         return out;

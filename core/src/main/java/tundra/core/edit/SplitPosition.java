@@ -8,6 +8,7 @@ import java.util.function.LongUnaryOperator;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Timeline;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -119,7 +120,7 @@ public final class SplitPosition {
                 .with(element, Properties.POSITION, new Track<>(keys)));
     }
 
-    private static double value(Board board, String element, Track<Double> half, tundra.core.model.Property<Double> p, double time) {
+    private static double value(Board board, String element, Track<Double> half, Property<Double> p, double time) {
         return half == null ? Resting.of(board, element, p) : half.at(time, p.type()::lerp);
     }
 

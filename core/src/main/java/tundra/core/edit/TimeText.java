@@ -1,6 +1,7 @@
 package tundra.core.edit;
 
 import java.util.Locale;
+import tundra.core.geometry.Numbers;
 
 /** Times as people read them. */
 public final class TimeText {
@@ -14,6 +15,6 @@ public final class TimeText {
 
     /** Seconds with as many places as it needs: 1.5 s. */
     public static String seconds(long micros) {
-        return tundra.core.geometry.Numbers.plain(micros / 1e6, 3) + " s";
+        return Numbers.plain(micros / 1e6, 3) + " s";
     }
 }

@@ -2,6 +2,7 @@ package tundra.core.edit;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tundra.core.geometry.Cubic;
@@ -29,7 +30,7 @@ public record WaysLayout(Map<String, Rect> cards, List<Arrow> arrows) {
         for (int i = 0; i < scenes.size(); i++) {
             cards.put(scenes.get(i), new Rect(left + i % columns * (w + GAP), top + i / columns * (h + GAP * 0.8), w, h));
         }
-        var between = new java.util.LinkedHashMap<List<String>, List<Ways.Way>>();
+        var between = new LinkedHashMap<List<String>, List<Ways.Way>>();
         ways.all().stream().filter(x -> x.to() != null && !x.to().equals(x.from())).forEach(x -> between.computeIfAbsent(List.of(x.from(), x.to()), k -> new ArrayList<>()).add(x));
         var arrows = new ArrayList<Arrow>();
         between.forEach((pair, all) -> arrows.add(new Arrow(all, line(cards.get(pair.getFirst()), cards.get(pair.getLast())))));

@@ -1,6 +1,7 @@
 package tundra.core.file;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -133,7 +134,7 @@ final class ElementReader {
     }
 
     private static Scatter scatter(Fields f) throws FileProblem {
-        var ranges = new java.util.EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
+        var ranges = new EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
         for (Scatter.Channel c : Scatter.Channel.values()) {
             Fields r = f.object(c.name().toLowerCase(Locale.ROOT));
             ranges.put(c, new Scatter.Range(r.number("from", -Limits.LENGTH, Limits.LENGTH), r.number("to", -Limits.LENGTH, Limits.LENGTH), r.whole("seed", Long.MIN_VALUE, Long.MAX_VALUE)));

@@ -2,6 +2,7 @@ package tundra.core.file;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tundra.core.model.Color;
@@ -46,7 +47,7 @@ public final class GplPalette {
     public static String write(String name, List<Swatch> swatches) {
         var s = new StringBuilder(HEADER + "\nName: " + name.replaceAll("\\R", " ") + "\nColumns: 8\n#\n");
         for (Swatch w : swatches) {
-            s.append(String.format(java.util.Locale.ROOT, "%3d %3d %3d\t%s%n", w.color().red(), w.color().green(), w.color().blue(),
+            s.append(String.format(Locale.ROOT, "%3d %3d %3d\t%s%n", w.color().red(), w.color().green(), w.color().blue(),
                     w.name().replaceAll("\\R", " ")));
         }
         return s.toString();

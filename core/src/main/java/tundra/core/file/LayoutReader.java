@@ -24,6 +24,7 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Slot;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.core.motion.Track;
 
 /** Reads the layouts of a scene or motif. What they say of something that isn't there is a damaged part. */
 final class LayoutReader {
@@ -172,7 +173,7 @@ final class LayoutReader {
     private Differs.OfTimeline timeline(Fields f, String place) throws FileProblem {
         var t = new Timeline(place, "", Limits.TIME, false, false, Map.of());
         var gone = new HashSet<Differs.Keyed>();
-        var tracks = new HashMap<Differs.Keyed, tundra.core.motion.Track<?>>();
+        var tracks = new HashMap<Differs.Keyed, Track<?>>();
         if (f.has("keys")) {
             t = timelines.keys(t, f);
             t.tracks().forEach((owner, of) -> of.forEach((p, track) -> tracks.put(new Differs.Keyed(owner, p), track)));

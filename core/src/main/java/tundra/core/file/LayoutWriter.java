@@ -1,8 +1,9 @@
 package tundra.core.file;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.HashMap;
 import java.util.TreeMap;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -69,7 +70,7 @@ final class LayoutWriter {
         var tracks = new HashMap<String, Map<Property<?>, Track<?>>>();
         var gone = new HashMap<String, List<Property<?>>>();
         x.tracks().forEach((k, t) -> tracks.computeIfAbsent(k.owner(), id -> new HashMap<>()).put(k.property(), t));
-        x.gone().forEach(k -> gone.computeIfAbsent(k.owner(), id -> new java.util.ArrayList<>()).add(k.property()));
+        x.gone().forEach(k -> gone.computeIfAbsent(k.owner(), id -> new ArrayList<>()).add(k.property()));
         var owners = new HashMap<String, Boolean>();
         tracks.keySet().forEach(id -> owners.put(id, true));
         gone.keySet().forEach(id -> owners.put(id, true));

@@ -7,8 +7,11 @@ import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Properties;
+import tundra.core.model.Ids;
 
 /** Says beside a file that it is open, by which process and on which machine, so that two windows notice each other. */
 public final class OpenMark implements AutoCloseable {
@@ -62,7 +65,7 @@ public final class OpenMark implements AutoCloseable {
 
     /** When a process began, in ms since 1970, by which a number that was given anew is told from the one before; 0 where it can't be known. */
     private static long started(ProcessHandle h) {
-        return h.info().startInstant().map(java.time.Instant::toEpochMilli).orElse(0L);
+        return h.info().startInstant().map(Instant::toEpochMilli).orElse(0L);
     }
 
     /** Marks a file as open here, over what was left by others; null where nothing can be written beside it. */
@@ -71,7 +74,7 @@ public final class OpenMark implements AutoCloseable {
         about.setProperty("host", host());
         about.setProperty("process", String.valueOf(ProcessHandle.current().pid()));
         about.setProperty("started", String.valueOf(started(ProcessHandle.current())));
-        about.setProperty("window", tundra.core.model.Ids.next());
+        about.setProperty("window", Ids.next());
         var text = new StringWriter();
         try {
             about.store(text, null);
@@ -87,7 +90,7 @@ public final class OpenMark implements AutoCloseable {
     public void refresh() {
         try {
             if (mine()) {
-                Files.setLastModifiedTime(mark, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis()));
+                Files.setLastModifiedTime(mark, FileTime.fromMillis(System.currentTimeMillis()));
             }
         } catch (IOException e) {
             // the drive is gone; saving tells it

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.zip.ZipFile;
 import tundra.core.model.Limits;
 import tundra.core.model.Project;
 
@@ -44,7 +45,7 @@ public final class ProjectFile {
 
     /** The picture that was saved with a project, a PNG; null where there is none. */
     public static byte[] picture(Path file) {
-        try (var zip = new java.util.zip.ZipFile(file.toFile())) {
+        try (var zip = new ZipFile(file.toFile())) {
             var e = zip.getEntry(ProjectZip.THUMBNAIL);
             if (e == null || e.getSize() > LARGEST_PICTURE) {
                 return null;

@@ -10,6 +10,7 @@ import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -223,7 +224,7 @@ final class ProjectZip {
 
     private static ZipEntry plain(String name) {
         var e = new ZipEntry(name);
-        e.setTimeLocal(java.time.LocalDateTime.of(2000, 1, 1, 0, 0));
+        e.setTimeLocal(LocalDateTime.of(2000, 1, 1, 0, 0));
         return e;
     }
 

@@ -199,7 +199,7 @@ public final class SafeReplace {
     /** A name with an ending, cut where it would be longer than file systems take. */
     static String shortened(String name, String ending) {
         String begin = name;
-        while ((begin + ending).getBytes(java.nio.charset.StandardCharsets.UTF_8).length > 255) {
+        while ((begin + ending).getBytes(StandardCharsets.UTF_8).length > 255) {
             begin = begin.substring(0, begin.offsetByCodePoints(begin.length(), -1));
         }
         return begin + ending;

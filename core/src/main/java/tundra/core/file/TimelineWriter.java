@@ -99,8 +99,8 @@ final class TimelineWriter {
 
     private static void sound(PlacedSound x, ObjectNode o) {
         o.put("id", x.id()).put("asset", x.asset()).put("at", x.start()).put("volume", x.volume());
-        for (var e : java.util.Map.of("fadeIn", x.fadeIn(), "fadeOut", x.fadeOut(), "from", x.from(), "length", x.length()).entrySet().stream()
-                .sorted(java.util.Map.Entry.comparingByKey()).toList()) {
+        for (var e : Map.of("fadeIn", x.fadeIn(), "fadeOut", x.fadeOut(), "from", x.from(), "length", x.length()).entrySet().stream()
+                .sorted(Map.Entry.comparingByKey()).toList()) {
             if (e.getValue() > 0) {
                 o.put(e.getKey(), e.getValue());
             }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import tundra.core.edit.Resting;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
@@ -14,6 +15,7 @@ import tundra.core.model.Differs;
 import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Layout;
+import tundra.core.model.Limits;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
@@ -29,7 +31,7 @@ import tundra.core.motion.Track;
 /** A board as it is in one of its layouts: a plain board, of which whoever evaluates, paints and edits knows nothing of layouts. */
 public final class Lens {
     /** A span that hides nothing: an element that is always seen in a layout, though not in the base. */
-    static final Span ALWAYS = new Span(0, tundra.core.model.Limits.TIME);
+    static final Span ALWAYS = new Span(0, Limits.TIME);
 
     private Lens() {}
 
@@ -145,7 +147,7 @@ public final class Lens {
     @SuppressWarnings("unchecked")
     private static <T> Board resting(Board b, String owner, Property<T> p, Track<?> track) {
         Key<T> last = (Key<T>) track.keys().getLast();
-        return tundra.core.edit.Resting.with(b, owner, p, last.value());
+        return Resting.with(b, owner, p, last.value());
     }
 
     private static Board reactions(Board b, Differs d) {

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Differs;
@@ -57,7 +58,7 @@ final class Moved {
         Board out = here(b, by).mapElements(new HashSet<>(by.keySet()), e -> e.with(Properties.POSITION, later.find(e.id()).rest().get(Properties.POSITION)));
         for (Timeline t : out.timelines()) {
             Timeline now = later.timeline(t.id());
-            for (String id : now == null ? java.util.Set.<String>of() : by.keySet()) {
+            for (String id : now == null ? Set.<String>of() : by.keySet()) {
                 for (Property<?> p : List.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y)) {
                     Track<?> is = t.tracksOf(id).get(p), there = now.tracksOf(id).get(p);
                     out = is != null && there != null && near(p, is, there) ? put(out, t.id(), id, p, there) : out;

@@ -2,6 +2,9 @@ package tundra.core.fit;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import tundra.core.model.Board;
@@ -41,7 +44,7 @@ public sealed interface Override {
             Differs.OfTimeline x = d.timelines().get(t);
             var keyed = new LinkedHashSet<>(x.tracks().keySet());
             keyed.addAll(x.gone());
-            keyed.stream().sorted(java.util.Comparator.comparing((Differs.Keyed k) -> k.owner()).thenComparingInt(k -> k.property().index())).forEach(k -> out.add(new Keys(t, k.owner(), k.property())));
+            keyed.stream().sorted(Comparator.comparing((Differs.Keyed k) -> k.owner()).thenComparingInt(k -> k.property().index())).forEach(k -> out.add(new Keys(t, k.owner(), k.property())));
             x.shown().keySet().stream().sorted().forEach(e -> out.add(new Shown(t, e)));
             if (x.starts() != null || x.ended()) {
                 out.add(new Starts(t));
@@ -69,8 +72,8 @@ public sealed interface Override {
             case Starts s -> d.withTimeline(s.timeline, x -> x.withStarts(null).withEnded(false));
             case Order x -> d.withOrder(x.parent, null);
             case Reacts r -> {
-                var own = new java.util.LinkedHashMap<>(d.reactions());
-                var off = new java.util.HashSet<>(d.off());
+                var own = new LinkedHashMap<>(d.reactions());
+                var off = new HashSet<>(d.off());
                 own.remove(r.reaction);
                 off.remove(r.reaction);
                 yield d.withReactions(own, off);
@@ -96,8 +99,8 @@ public sealed interface Override {
             }
             case Order x -> d.withOrder(x.parent, from.order().get(x.parent));
             case Reacts r -> {
-                var own = new java.util.LinkedHashMap<>(d.reactions());
-                var off = new java.util.HashSet<>(d.off());
+                var own = new LinkedHashMap<>(d.reactions());
+                var off = new HashSet<>(d.off());
                 if (from.reactions().containsKey(r.reaction)) {
                     own.put(r.reaction, from.reactions().get(r.reaction));
                 }

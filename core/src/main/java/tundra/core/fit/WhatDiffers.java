@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import tundra.core.edit.Resting;
@@ -13,6 +14,7 @@ import tundra.core.edit.TimeText;
 import tundra.core.geometry.Outline;
 import tundra.core.model.Board;
 import tundra.core.model.Content;
+import tundra.core.model.Effect;
 import tundra.core.model.Element;
 import tundra.core.model.Layout;
 import tundra.core.model.Property;
@@ -106,9 +108,9 @@ public final class WhatDiffers {
         Element e = of(owner(o));
         String who = e == null ? owner(o).equals(Board.CANVAS) ? "Canvas" : "Scene" : e.called();
         return switch (o) {
-            case Override.Value v -> who + " · " + v.property().label().toLowerCase(java.util.Locale.ROOT);
+            case Override.Value v -> who + " · " + v.property().label().toLowerCase(Locale.ROOT);
             case Override.Words w -> who + " · words";
-            case Override.Keys k -> who + " · " + k.property().label().toLowerCase(java.util.Locale.ROOT) + " keys on " + timeline(k.timeline());
+            case Override.Keys k -> who + " · " + k.property().label().toLowerCase(Locale.ROOT) + " keys on " + timeline(k.timeline());
             case Override.Shown s -> who + " · when it is seen on " + timeline(s.timeline());
             case Override.Order x -> who + " · order";
             case Override.Starts s -> timeline(s.timeline()) + " · starts";
@@ -146,7 +148,7 @@ public final class WhatDiffers {
     }
 
     private static <T> String value(Board b, String owner, Property<T> p) {
-        T v = b.find(owner) instanceof Element ? Resting.of(b, owner, p) : b.owner(owner) instanceof tundra.core.model.Effect x ? x.rest().get(p) : b.canvas().get(p);
+        T v = b.find(owner) instanceof Element ? Resting.of(b, owner, p) : b.owner(owner) instanceof Effect x ? x.rest().get(p) : b.canvas().get(p);
         String unit = p.unit().isEmpty() || v instanceof String ? "" : p.unit().equals("°") ? "°" : " " + p.unit();
         return v instanceof Outline o ? o.contours().stream().mapToInt(c -> c.nodes().size()).sum() + " nodes" : SettingText.of(new Setting(p, v)) + unit;
     }

@@ -1,5 +1,6 @@
 package tundra.core.frame;
 
+import java.util.Arrays;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
 
@@ -15,12 +16,12 @@ public sealed interface Filter {
     record Matrix(double[] rows) implements Filter {
         @Override
         public boolean equals(Object o) {
-            return o instanceof Matrix m && java.util.Arrays.equals(rows, m.rows);
+            return o instanceof Matrix m && Arrays.equals(rows, m.rows);
         }
 
         @Override
         public int hashCode() {
-            return java.util.Arrays.hashCode(rows);
+            return Arrays.hashCode(rows);
         }
     }
 

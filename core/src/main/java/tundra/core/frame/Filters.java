@@ -1,6 +1,7 @@
 package tundra.core.frame;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import tundra.core.geometry.Point;
 import tundra.core.model.Color;
@@ -74,7 +75,7 @@ public final class Filters {
         for (Filter f : all) {
             boolean idle = switch (f) {
                 case Filter.Blur b -> b.deviation().x() <= 0 && b.deviation().y() <= 0;
-                case Filter.Matrix m -> java.util.Arrays.equals(m.rows(), new double[] {1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0});
+                case Filter.Matrix m -> Arrays.equals(m.rows(), new double[] {1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0});
                 case Filter.DropShadow d -> !d.color().visible();
                 case Filter.InnerShadow i -> !i.color().visible();
                 case Filter.LongShadow l -> !l.color().visible();

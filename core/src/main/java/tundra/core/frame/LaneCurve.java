@@ -1,5 +1,6 @@
 package tundra.core.frame;
 
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -48,8 +49,8 @@ public record LaneCurve(double[][] parts, double[] min, double[] max) {
         }
         int n = p.parts().size();
         double[] min = new double[n], max = new double[n];
-        java.util.Arrays.fill(min, Double.POSITIVE_INFINITY);
-        java.util.Arrays.fill(max, Double.NEGATIVE_INFINITY);
+        Arrays.fill(min, Double.POSITIVE_INFINITY);
+        Arrays.fill(max, Double.NEGATIVE_INFINITY);
         long first = track.keys().getFirst().time(), last = track.keys().getLast().time();
         int probes = track.keys().size() == 1 ? 1 : 200;
         for (int i = 0; i < probes; i++) {

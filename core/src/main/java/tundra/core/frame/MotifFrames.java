@@ -1,9 +1,11 @@
 package tundra.core.frame;
 
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.BiFunction;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
@@ -11,6 +13,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Layout;
 import tundra.core.model.Motif;
 import tundra.core.model.PieceValue;
+import tundra.core.model.Tree;
 
 /**
  * What boards show of their piece: pictures of motifs, each made once for a moment, however often it is shown then, and the values that stand
@@ -42,7 +45,7 @@ public final class MotifFrames {
         if (previous != null && previous.measure == measure && previous.values == values) {
             boards.forEach((id, b) -> {
                 FrameBuilder old = previous.builders.get(id);
-                if (old != null && same(previous, id, new java.util.HashSet<>())) {
+                if (old != null && same(previous, id, new HashSet<>())) {
                     builders.put(id, old.with(this));
                     frames.put(id, previous.frames.getOrDefault(id, new LinkedHashMap<>()));
                 }
@@ -51,14 +54,14 @@ public final class MotifFrames {
     }
 
     /** Whether a motif and all that it shows are as they were. */
-    private boolean same(MotifFrames previous, String id, java.util.Set<String> asked) {
+    private boolean same(MotifFrames previous, String id, Set<String> asked) {
         Board now = boards.get(id);
         if (now == null || previous.boards.get(id) != now) {
             return false;
         }
         boolean[] all = {true};
         if (asked.add(id)) {
-            tundra.core.model.Tree.each(now.elements(), e -> {
+            Tree.each(now.elements(), e -> {
                 if (e.content() instanceof Content.Instance i) {
                     all[0] &= same(previous, i.motif(), asked);
                 }

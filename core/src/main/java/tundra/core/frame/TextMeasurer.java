@@ -1,5 +1,7 @@
 package tundra.core.frame;
 
+import java.util.List;
+
 /** Measures text with the shaper that paints it. Implemented outside of core; safe for use from any thread. */
 public interface TextMeasurer {
     /** The advance of one line in px, without breaks; ligatures are off where letters are set apart. */
@@ -12,7 +14,7 @@ public interface TextMeasurer {
     double descent(String family, int weight);
 
     /** The families that text can be set in, as far as they are known. */
-    default java.util.List<String> families() {
-        return java.util.List.of();
+    default List<String> families() {
+        return List.of();
     }
 }

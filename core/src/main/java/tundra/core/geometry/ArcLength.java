@@ -1,5 +1,7 @@
 package tundra.core.geometry;
 
+import java.util.Arrays;
+
 /**
  * A cubic measured along its length, so that a distance finds its place on the curve. The table of 64 lengths gives a first
  * guess; two Newton steps on the exact integral bring it within 0.001 px.
@@ -28,7 +30,7 @@ public final class ArcLength {
         if (distance >= total()) {
             return 1;
         }
-        int i = java.util.Arrays.binarySearch(upTo, distance);
+        int i = Arrays.binarySearch(upTo, distance);
         int cell = i >= 0 ? Math.min(i, STEPS - 1) : -i - 2;
         double from = (double) cell / STEPS;
         double span = upTo[cell + 1] - upTo[cell];

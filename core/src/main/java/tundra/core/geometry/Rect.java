@@ -1,6 +1,7 @@
 package tundra.core.geometry;
 
 import java.util.Collection;
+import java.util.List;
 
 /** An upright rectangle in CSS pixels; width and height are never negative. */
 public record Rect(double x, double y, double width, double height) {
@@ -26,7 +27,7 @@ public record Rect(double x, double y, double width, double height) {
 
     /** The union; {@code b} may be null. */
     public Rect union(Rect b) {
-        return b == null ? this : around(java.util.List.of(topLeft(), bottomRight(), b.topLeft(), b.bottomRight()));
+        return b == null ? this : around(List.of(topLeft(), bottomRight(), b.topLeft(), b.bottomRight()));
     }
 
     public Rect grow(double by) {

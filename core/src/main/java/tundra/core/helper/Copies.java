@@ -2,6 +2,7 @@ package tundra.core.helper;
 
 import java.util.List;
 import java.util.Random;
+import java.util.function.LongUnaryOperator;
 import java.util.function.UnaryOperator;
 import tundra.core.edit.Clip;
 import tundra.core.edit.KeyClip;
@@ -52,7 +53,7 @@ final class Copies implements Helper {
             for (String id : Tree.ids(pasted.ids().stream().map(b::find).toList())) {
                 var refs = KeyClip.all(b.timeline(job.timeline()), List.of(id));
                 long first = refs.stream().mapToLong(Keys.Ref::time).min().orElse(0);
-                java.util.function.LongUnaryOperator times = t -> Math.max(0, job.project().snap(Math.round(first + (t - first) * factor) + by));
+                LongUnaryOperator times = t -> Math.max(0, job.project().snap(Math.round(first + (t - first) * factor) + by));
                 long last = refs.stream().mapToLong(r -> times.applyAsLong(r.time())).max().orElse(0);
                 b = b.mapTimeline(job.timeline(), t -> t.withDuration(Math.max(t.duration(), last)));
                 b = Keys.retime(b, job.timeline(), refs, times);

@@ -1,5 +1,6 @@
 package tundra.core.helper;
 
+import java.util.ArrayList;
 import java.util.List;
 import tundra.core.frame.ElementPaint;
 import tundra.core.model.Board;
@@ -8,6 +9,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
+import tundra.core.motion.Key;
 
 /** Sends one short dash along a stroke from its start to its end. */
 final class FlyingDash implements Helper {
@@ -46,7 +48,7 @@ final class FlyingDash implements Helper {
                 double length = ElementPaint.form(s, v).outline().segments().stream().mapToDouble(c -> c.length(0, 1)).sum();
                 // a gap longer than the outline: no second dash is ever on it
                 b = b.withRest(id, x -> x.with(Properties.DASH, n[0]).with(Properties.GAP, length + n[0]));
-                var keys = new java.util.ArrayList<tundra.core.motion.Key<Double>>();
+                var keys = new ArrayList<Key<Double>>();
                 for (int k = 0; k < times; k++) {
                     keys.add(Job.key(job.at() + k * one, n[0], easing));
                     keys.add(Job.key(job.at() + (k + 1) * one - (k + 1 < times ? 1 : 0), -length, Easing.HOLD));

@@ -1,6 +1,7 @@
 package tundra.core.helper;
 
 import java.util.List;
+import tundra.core.model.Board;
 
 /** Works out a move from a few numbers and writes it as ordinary keys. */
 public interface Helper {
@@ -26,5 +27,5 @@ public interface Helper {
     Written apply(Job job, double[] numbers);
 
     /** The board with the keys, and how long the move takes from its start on, in µs. */
-    record Written(tundra.core.model.Board board, long length) {}
+    record Written(Board board, long length) {}
 }

@@ -1,6 +1,7 @@
 package tundra.core.helper;
 
 import java.util.List;
+import java.util.TreeMap;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.SplitPosition;
 import tundra.core.frame.Frame;
@@ -44,7 +45,7 @@ public record Job(Project project, Board board, String timeline, List<String> el
         Timeline t = b.timeline(timeline);
         Track<T> track = t.track(element, p);
         long from = keys.getFirst().time(), to = keys.getLast().time();
-        var all = new java.util.TreeMap<Long, Key<T>>();
+        var all = new TreeMap<Long, Key<T>>();
         if (track != null) {
             track.keys().stream().filter(k -> k.time() < from || k.time() > to).forEach(k -> all.put(k.time(), k));
         }

@@ -2,6 +2,7 @@ package tundra.core.helper;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import tundra.core.edit.KeyClip;
@@ -58,7 +59,7 @@ final class Stagger implements Helper {
             case 1 -> Collections.reverse(out);
             case 2 -> {
                 double middle = (ids.size() - 1) / 2.0;
-                out.sort(java.util.Comparator.comparingDouble(id -> Math.abs(ids.indexOf(id) - middle)));
+                out.sort(Comparator.comparingDouble(id -> Math.abs(ids.indexOf(id) - middle)));
             }
             case 3 -> Collections.shuffle(out, new Random(seed));
             default -> { }

@@ -1,9 +1,12 @@
 package tundra.core.model;
 
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.motion.Track;
@@ -45,7 +48,7 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
 
         public OfTimeline with(Keyed k, Track<?> track) {
             var all = new HashMap<>(tracks);
-            var less = new java.util.HashSet<>(gone);
+            var less = new HashSet<>(gone);
             all.remove(k);
             less.remove(k);
             if (track == null) {
@@ -58,7 +61,7 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
 
         public OfTimeline without(Keyed k) {
             var all = new HashMap<>(tracks);
-            var less = new java.util.HashSet<>(gone);
+            var less = new HashSet<>(gone);
             all.remove(k);
             less.remove(k);
             return new OfTimeline(all, less, shown, starts, ended);
@@ -89,7 +92,7 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
         words = Map.copyOf(words);
         timelines = Map.copyOf(timelines);
         order = Map.copyOf(order);
-        reactions = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(reactions));
+        reactions = Collections.unmodifiableMap(new LinkedHashMap<>(reactions));
         off = Set.copyOf(off);
     }
 
@@ -133,7 +136,7 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
         t.values().removeIf(OfTimeline.NOTHING::equals);
         var o = new HashMap<String, List<String>>();
         order.forEach((parent, children) -> {
-            List<String> left = children.stream().map(of).filter(java.util.Objects::nonNull).toList();
+            List<String> left = children.stream().map(of).filter(Objects::nonNull).toList();
             if (of.apply(parent) instanceof String now && left.size() > 1) {
                 o.put(now, left);
             }
@@ -158,7 +161,7 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
                 tracks.put(new Keyed(now, k.property), track);
             }
         });
-        var gone = new java.util.HashSet<Keyed>();
+        var gone = new HashSet<Keyed>();
         d.gone.forEach(k -> {
             if (of.apply(k.owner) instanceof String now) {
                 gone.add(new Keyed(now, k.property));

@@ -4,6 +4,7 @@ import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.RandomAccess;
@@ -175,7 +176,7 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
     }
 
     @Override
-    public java.util.Iterator<Element> iterator() {
+    public Iterator<Element> iterator() {
         return whole().list.iterator();
     }
 }

@@ -1,6 +1,7 @@
 package tundra.core.model;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -204,7 +205,7 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     private static Board sized(Board b, String motif, Point size) {
-        var ids = new java.util.HashSet<String>();
+        var ids = new HashSet<String>();
         Tree.each(b.elements(), e -> {
             if (e.content() instanceof Content.Instance i && i.motif().equals(motif)) {
                 ids.add(e.id());

@@ -1,6 +1,7 @@
 package tundra.core.model;
 
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -8,6 +9,7 @@ import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import org.pcollections.HashTreePMap;
 import org.pcollections.PMap;
+import tundra.core.geometry.Point;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 import tundra.core.motion.WholeWay;
@@ -85,7 +87,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
 
     /** With these keys for a property; null takes them away. */
     public <T> Timeline with(String element, Property<T> p, Track<T> track) {
-        var one = new java.util.HashMap<Property<?>, Track<?>>();
+        var one = new HashMap<Property<?>, Track<?>>();
         one.put(p, track);
         return withTracks(changed(all(), element, one));
     }
@@ -106,7 +108,7 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     /** Where one easing runs over a whole path, its keys stand at the times at which they are passed. */
     @SuppressWarnings("unchecked")
     private static Track<?> timed(Property<?> p, Track<?> track) {
-        return p == Properties.POSITION && WholeWay.is(track) ? WholeWay.timed((Track<tundra.core.geometry.Point>) track) : track;
+        return p == Properties.POSITION && WholeWay.is(track) ? WholeWay.timed((Track<Point>) track) : track;
     }
 
     /** With other keys for many properties at once; null takes keys away. */

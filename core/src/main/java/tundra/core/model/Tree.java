@@ -3,8 +3,10 @@ package tundra.core.model;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 
 /** Elements within elements. What does not change is shared, not copied. */
@@ -50,7 +52,7 @@ public final class Tree {
     }
 
     /** With the element of an id replaced by any number of others in its place; the same list when it isn't there. */
-    public static List<Element> replace(List<Element> in, String id, java.util.function.Function<Element, List<Element>> by) {
+    public static List<Element> replace(List<Element> in, String id, Function<Element, List<Element>> by) {
         for (int i = 0; i < in.size(); i++) {
             Element e = in.get(i);
             List<Element> put;
@@ -86,7 +88,7 @@ public final class Tree {
     }
 
     /** With elements replaced by others in their places, by their ids. */
-    public static List<Element> replaced(List<Element> in, java.util.Map<String, List<Element>> by) {
+    public static List<Element> replaced(List<Element> in, Map<String, List<Element>> by) {
         var out = new ArrayList<Element>(in.size());
         boolean other = false;
         for (Element e : in) {

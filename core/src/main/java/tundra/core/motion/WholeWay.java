@@ -2,6 +2,7 @@ package tundra.core.motion;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.LongUnaryOperator;
 import tundra.core.geometry.Point;
 
 /**
@@ -86,7 +87,7 @@ public final class WholeWay {
     }
 
     /** The track with the ends that a change of times gives; keys between the ends have no times of their own to change. */
-    public static Track<Point> retimed(Track<Point> track, java.util.function.LongUnaryOperator first, java.util.function.LongUnaryOperator last) {
+    public static Track<Point> retimed(Track<Point> track, LongUnaryOperator first, LongUnaryOperator last) {
         long a = first.applyAsLong(track.keys().getFirst().time()), b = last.applyAsLong(track.keys().getLast().time());
         return between(track, Math.min(a, b), Math.max(a, b));
     }

@@ -1,5 +1,6 @@
 package tundra.core.series;
 
+import java.util.concurrent.CancellationException;
 import tundra.core.model.Asset;
 import tundra.core.model.Motif;
 import tundra.core.model.Project;
@@ -7,7 +8,7 @@ import tundra.core.model.Project;
 /** Paints the pictures of a motif. */
 @FunctionalInterface
 public interface SeriesPainter {
-    /** A {@link java.util.concurrent.CancellationException} says that it was given up. */
+    /** A {@link CancellationException} says that it was given up. */
     Series paint(Project p, Motif m);
 
     /** The first scene as a PNG, as it is once its Main timeline is over; null where none can be painted. */

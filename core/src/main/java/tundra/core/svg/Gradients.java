@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import tundra.core.geometry.Affine;
@@ -84,7 +85,7 @@ final class Gradients {
         var g = new Gradient(linear ? Gradient.Kind.LINEAR : Gradient.Kind.RADIAL, Point.ZERO, new Point(1, 0), new Point(0, 1), focus, spread, stops);
         Gradient placed = g.through(all, new Point(box.width(), box.height()));
         // on a box that is next to nothing beside it one colour of it is seen
-        double far = java.util.stream.Stream.of(placed.start(), placed.end(), placed.side(), placed.focus())
+        double far = Stream.of(placed.start(), placed.end(), placed.side(), placed.focus())
                 .mapToDouble(p -> Math.max(Math.abs(p.x()), Math.abs(p.y()))).max().orElse(0);
         return far < FAR ? placed : stops.get(stops.size() / 2).color();
     }

@@ -1,13 +1,16 @@
 package tundra.core.svg;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.w3c.dom.Element;
+import org.w3c.dom.Node;
 
 /** The simple style sheets of a drawing: selectors of element names, classes, ids and descendants. */
 final class Style {
@@ -91,12 +94,12 @@ final class Style {
             return List.of();
         }
         var out = new ArrayList<Rule>();
-        var keys = new java.util.LinkedHashSet<String>(List.of("*", name(e), "#" + e.getAttribute("id")));
+        var keys = new LinkedHashSet<String>(List.of("*", name(e), "#" + e.getAttribute("id")));
         for (String c : e.getAttribute("class").split("\\s+")) {
             keys.add("." + c);
         }
         keys.forEach(k -> rules.getOrDefault(k, List.of()).stream().filter(r -> matches(r, e)).forEach(out::add));
-        out.sort(java.util.Comparator.comparingInt(Rule::weight).thenComparingInt(Rule::order));
+        out.sort(Comparator.comparingInt(Rule::weight).thenComparingInt(Rule::order));
         return out;
     }
 
@@ -137,7 +140,7 @@ final class Style {
         if (!fits(r.steps().get(step), e)) {
             return false;
         }
-        org.w3c.dom.Node up = e.getParentNode();
+        Node up = e.getParentNode();
         for (step--; step >= 0 && up instanceof Element p; up = up.getParentNode()) {
             if (fits(r.steps().get(step), p)) {
                 step--;

@@ -3,14 +3,16 @@ package tundra.core.svg;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Pattern;
 import org.w3c.dom.Document;
 import org.w3c.dom.Node;
 import tundra.core.file.FileProblem;
-import tundra.core.model.Limits;
 import tundra.core.file.Savable;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
@@ -20,6 +22,7 @@ import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Limits;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
@@ -28,7 +31,7 @@ import tundra.core.model.Values;
  * embedded pictures. Links to anything outside of the file are not followed.
  */
 public final class SvgReader {
-    private static final java.util.regex.Pattern URL = java.util.regex.Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)");
+    private static final Pattern URL = Pattern.compile("url\\(\\s*['\"]?#([^'\")]+)['\"]?\\s*\\)");
     private static final int ELEMENTS = 50_000;
     private static final int DEPTH = 150;
     final Style style = new Style();
@@ -177,7 +180,7 @@ public final class SvgReader {
     /** The copy whose symbol or drawing is read next; null for none. */
     private org.w3c.dom.Element using;
     /** What is being copied right now. */
-    private final java.util.Set<org.w3c.dom.Element> copied = new java.util.HashSet<>();
+    private final Set<org.w3c.dom.Element> copied = new HashSet<>();
 
     /** Opacity, clip path and what there is no room for. */
     private Made finished(org.w3c.dom.Element e, Made made, Affine ctm, Map<String, String> css) throws FileProblem {

@@ -1,6 +1,7 @@
 package tundra.core.svg;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import tundra.core.draw.StrokeOutline;
@@ -70,7 +71,7 @@ final class SvgShapeReader {
             return fill.visible() ? new SvgReader.Made(new Element(name, path, look), box) : null;
         }
         double[] dashes = dashes(css);
-        double period = java.util.Arrays.stream(dashes).sum();
+        double period = Arrays.stream(dashes).sum();
         if (period > 0 && own.segments().stream().mapToDouble(c -> c.length(0, 1)).sum() / period * dashes.length > DASHES) {
             reader.report.lost("A pattern of dashes too fine to be seen became a whole line");
             dashes = new double[0];
@@ -129,7 +130,7 @@ final class SvgShapeReader {
             return new double[0];
         }
         if (v.length % 2 == 1) {
-            double[] twice = java.util.Arrays.copyOf(v, v.length * 2);
+            double[] twice = Arrays.copyOf(v, v.length * 2);
             System.arraycopy(v, 0, twice, v.length, v.length);
             v = twice;
         }

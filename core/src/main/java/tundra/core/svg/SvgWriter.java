@@ -12,6 +12,7 @@ import tundra.core.frame.Mark;
 import tundra.core.frame.StrokeStyle;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Asset;
 import tundra.core.model.Color;
@@ -121,7 +122,7 @@ public final class SvgWriter {
 
     /** What follows lies in what a node is cut to. */
     void clips(FrameNode n) {
-        for (tundra.core.geometry.Outline clip : n.clips()) {
+        for (Outline clip : n.clips()) {
             String id = "c" + next++;
             definitions.append("<clipPath id=\"").append(id).append("\"><path d=\"").append(clip.svgPath()).append("\"/></clipPath>\n");
             body.append("<g clip-path=\"url(#").append(id).append(")\">");

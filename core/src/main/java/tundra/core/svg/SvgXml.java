@@ -16,6 +16,7 @@ import org.w3c.dom.Element;
 import org.w3c.dom.Node;
 import org.xml.sax.InputSource;
 import org.xml.sax.SAXException;
+import org.xml.sax.SAXParseException;
 import org.xml.sax.helpers.DefaultHandler;
 import tundra.core.file.FileProblem;
 
@@ -49,7 +50,7 @@ final class SvgXml {
         if (String.valueOf(e.getMessage()).contains("JAXP")) {
             return "it is nested deeper, or holds more, than Tundra reads";
         }
-        int line = e instanceof org.xml.sax.SAXParseException p ? p.getLineNumber() : 0;
+        int line = e instanceof SAXParseException p ? p.getLineNumber() : 0;
         return "its XML is damaged" + (line > 0 ? " near line " + line : "");
     }
 

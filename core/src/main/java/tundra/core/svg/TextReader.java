@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.w3c.dom.Node;
-import tundra.core.model.Limits;
+import org.w3c.dom.Text;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
 import tundra.core.geometry.Affine;
@@ -13,6 +13,7 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Limits;
 import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
@@ -81,7 +82,7 @@ final class TextReader {
 
     private void collect(org.w3c.dom.Element e, Map<String, String> css, List<Run> runs) {
         for (Node n = e.getFirstChild(); n != null; n = n.getNextSibling()) {
-            if (n instanceof org.w3c.dom.Text t) {
+            if (n instanceof Text t) {
                 if (runs.getLast().css != css) {
                     runs.add(new Run(css, Double.NaN, Double.NaN));
                 }

@@ -2,6 +2,7 @@ package tundra.core.check;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -27,7 +28,7 @@ class LoopChecksTest {
     private static final Outline SMALL = Outline.rectangle(new Rect(0, 0, 60, 40), 0), WIDE = Outline.rectangle(new Rect(0, 0, 90, 40), 0);
 
     private static <T> Board board(boolean loop, Property<T> p, Easing easing, List<T> values) {
-        var keys = new java.util.ArrayList<Key<T>>();
+        var keys = new ArrayList<Key<T>>();
         for (int i = 0; i < values.size(); i++) {
             keys.add(new Key<>(2_000_000L * i / (values.size() - 1), values.get(i), easing));
         }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.file.FileProblem;
@@ -97,7 +98,7 @@ class CompareTest {
         out.add(on(b -> b.mapTimeline("main", t -> t.with("b3", Properties.ROTATION, track(5, 6)))));
         out.add(on(b -> b.mapTimeline("main", t -> t.withDuration(5_000_000))));
         out.add(on(b -> b.withElements(b.elements().stream().filter(e -> !e.id().equals("b5")).toList())));
-        out.add(p -> p.mapBoard("s2", b -> b.withElements(java.util.stream.Stream.concat(b.elements().stream(), java.util.stream.Stream.of(box("new", 3))).toList())));
+        out.add(p -> p.mapBoard("s2", b -> b.withElements(Stream.concat(b.elements().stream(), Stream.of(box("new", 3))).toList())));
         out.add(p -> p.withName("Called otherwise"));
         out.add(on(b -> b.withReactions(List.of(new Reaction("r", Events.tapped("b0"), List.of(Actions.of(Actions.HIDE, List.of("b1"))))))));
         return out;

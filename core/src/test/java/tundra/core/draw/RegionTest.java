@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntBinaryOperator;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
@@ -55,7 +56,7 @@ class RegionTest {
         assertThat(net.at(new Point(100, 100)).bounds().width()).isCloseTo(80, within(0.5));
     }
 
-    private static int[] picture(int w, int h, java.util.function.IntBinaryOperator color) {
+    private static int[] picture(int w, int h, IntBinaryOperator color) {
         int[] out = new int[w * h];
         for (int y = 0; y < h; y++) {
             for (int x = 0; x < w; x++) {

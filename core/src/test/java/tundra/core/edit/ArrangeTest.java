@@ -10,6 +10,7 @@ import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.HitTest;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Actions;
@@ -19,6 +20,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
@@ -128,10 +130,10 @@ class ArrangeTest {
         Board b = board(box("a", 100, 100), box("b", 200, 100));
         var builder = new FrameBuilder(b, new FakeMeasurer());
         var parts = List.of("a", "b").stream().map(id -> new ResizingSeveral.Part(id, b.find(id).content(), builder.valuesAt(id, 0), new Point(20, 10),
-                tundra.core.geometry.Affine.IDENTITY)).toList();
+                Affine.IDENTITY)).toList();
         ResizingSeveral.Setter set = new ResizingSeveral.Setter() {
             @Override
-            public <T> Board set(Board x, String id, tundra.core.model.Property<T> p, T value) {
+            public <T> Board set(Board x, String id, Property<T> p, T value) {
                 return x.mapElement(id, e -> e.with(p, value));
             }
         };

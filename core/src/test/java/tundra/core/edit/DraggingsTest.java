@@ -21,6 +21,7 @@ import tundra.core.model.Setting;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
 import tundra.core.motion.Track;
 
@@ -55,7 +56,7 @@ class DraggingsTest {
     void howPartsAreDraggedIsKeptInTheFile() throws Exception {
         var plain = Dragging.of("plain", List.of(new Dragging.Pair("vane", List.of())));
         var full = Dragging.of("full", List.of(new Dragging.Pair("lamp", List.of("vane")))).withMotion(m -> m.withWay(Dragging.Way.PATH).withArea("vane").withGlides(true))
-                .withFit(f -> f.withOverlap(Dragging.Overlap.AREA, 0.75).withMany(true).withSnaps(false).withMissed(Dragging.Missed.STAYS).withBack(120_000).withEasing(tundra.core.motion.EasingText.parse("bounce-out")))
+                .withFit(f -> f.withOverlap(Dragging.Overlap.AREA, 0.75).withMany(true).withSnaps(false).withMissed(Dragging.Missed.STAYS).withBack(120_000).withEasing(EasingText.parse("bounce-out")))
                 .withCarried(c -> c.withCursor(Dragging.Cursor.MOVE).withOpacity(0.4).withTilt(-5).with(Setting.of(Properties.FILL, Color.BLACK)).with(Setting.of(Properties.SCALE, new Point(2, 2))));
         Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board().withDrags(List.of(plain, full)))), Map.of(), Map.of());
         assertThat(ProjectFile.read(ProjectFile.bytes(p)).scenes()).isEqualTo(p.scenes());

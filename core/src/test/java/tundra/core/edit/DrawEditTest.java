@@ -7,7 +7,9 @@ import org.junit.jupiter.api.Test;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.frame.Mark;
 import tundra.core.geometry.Affine;
+import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -69,10 +71,10 @@ class DrawEditTest {
     void aShapeTurnedIntoAPathLooksTheSame() {
         Board b = board(shape("e", new Content.Polygon(5, 0.5), 50, 40, 100, 80).with(Properties.ROTATION, 25.0));
         var before = frame(b, 0).find("e");
-        Outline was = ((tundra.core.frame.Mark.Fill) before.node().marks().getFirst()).form().outline().through(before.toCanvas());
+        Outline was = ((Mark.Fill) before.node().marks().getFirst()).form().outline().through(before.toCanvas());
         Board after = Reshape.toPath(b, "e");
         var now = frame(after, 0).find("e");
-        Outline is = ((tundra.core.frame.Mark.Fill) now.node().marks().getFirst()).form().outline().through(now.toCanvas());
+        Outline is = ((Mark.Fill) now.node().marks().getFirst()).form().outline().through(now.toCanvas());
         assertThat(after.find("e").content()).isInstanceOf(Content.Path.class);
         same(was.bounds(), is.bounds());
     }
@@ -95,11 +97,11 @@ class DrawEditTest {
 
     @Test
     void aLineWithoutHeightCanBePulledOpen() {
-        Board b = board(shape("e", new Content.Path(Outline.of(false, tundra.core.geometry.Node.corner(0, 0), tundra.core.geometry.Node.corner(60, 0)),
+        Board b = board(shape("e", new Content.Path(Outline.of(false, Node.corner(0, 0), Node.corner(60, 0)),
                 new Point(60, 0)), 20, 50, 60, 0));
-        Board after = Reshape.outline(b, "e", Outline.of(false, tundra.core.geometry.Node.corner(0, 0), tundra.core.geometry.Node.corner(60, 30)));
+        Board after = Reshape.outline(b, "e", Outline.of(false, Node.corner(0, 0), Node.corner(60, 30)));
         same(seen(after, "e"), new Rect(20, 50, 60, 30));
-        Board back = Reshape.outline(after, "e", Outline.of(false, tundra.core.geometry.Node.corner(0, 10), tundra.core.geometry.Node.corner(60, 10)));
+        Board back = Reshape.outline(after, "e", Outline.of(false, Node.corner(0, 10), Node.corner(60, 10)));
         same(seen(back, "e"), new Rect(20, 60, 60, 0));
     }
 

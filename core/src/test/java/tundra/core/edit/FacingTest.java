@@ -3,6 +3,7 @@ package tundra.core.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -70,7 +71,7 @@ class FacingTest {
     void itIsMirroredWhereverItGoesAgainstItsFront() {
         var breathing = new Track<>(List.of(new Key<>(0, new Point(1, 1), Easing.LINEAR), new Key<>(6_000_000, new Point(2, 3), Easing.LINEAR)));
         Project p = Project.empty("p", new Point(400, 400), 25);
-        for (Track<Point> scale : java.util.Arrays.asList(null, breathing)) {
+        for (Track<Point> scale : Arrays.asList(null, breathing)) {
             for (double front : new double[] {0, 180}) {
                 for (boolean faces : new boolean[] {false, true}) {
                     Board was = toAndFro(faces, front, scale), now = Facing.mirrored(p, was, "t", "gull");

@@ -83,14 +83,14 @@ class KeyTimeTest {
         keys("e", Properties.POSITION, key(1, new Point(50, 60), "linear"), key(2, new Point(150, 60), "linear"));
         board = board.withRest("o", v -> v.with(Properties.POSITION, new Point(300, 200)));
         KeyClip clip = KeyClip.whole(board.main(), List.of("e"));
-        var pasted = clip.paste(board, "t", java.util.Map.of("o", 0), 500_000, true);
+        var pasted = clip.paste(board, "t", Map.of("o", 0), 500_000, true);
         Timeline t = pasted.board().main();
         assertThat(t.tracksOf("o").keySet()).containsExactly(Properties.POSITION, Properties.ROTATION);
         assertThat(t.track("o", Properties.ROTATION).keys()).extracting(Key::time).containsExactly(500_000L, 1_500_000L);
         assertThat(t.track("o", Properties.POSITION).keys()).extracting(Key::value).containsExactly(new Point(300, 200), new Point(400, 200));
         assertThat(pasted.refs()).hasSize(4);
         // as it stood, and past the end of the timeline, which grows
-        var late = clip.paste(board, "t", java.util.Map.of("o", 0), 3_500_000, false);
+        var late = clip.paste(board, "t", Map.of("o", 0), 3_500_000, false);
         assertThat(late.board().main().duration()).isEqualTo(4_500_000);
         assertThat(late.board().main().track("o", Properties.POSITION).keys().getFirst().value()).isEqualTo(new Point(50, 60));
     }
@@ -138,7 +138,7 @@ class KeyTimeTest {
     void aShapeBecomesAMoveAndTheMoveTheShape() {
         var circle = new Content.Path(Outline.ellipse(new Rect(0, 0, 100, 100)), new Point(100, 100));
         KeyClip clip = KeyClip.along(circle, new Point(100, 100), Affine.translate(200, 50), 2_000_000);
-        Board b = clip.paste(board, "t", java.util.Map.of("e", 0), 0, false).board();
+        Board b = clip.paste(board, "t", Map.of("e", 0), 0, false).board();
         var track = b.main().track("e", Properties.POSITION);
         assertThat(track.shape()).isEqualTo(new PathShape(0, true, Easing.LINEAR));
         var path = new MotionPath(track);

@@ -3,8 +3,11 @@ package tundra.core.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
@@ -24,14 +27,14 @@ import tundra.core.motion.Track;
 class KeyValuesTest {
     private final Board board = new Board(new Point(200, 100), Values.NONE,
             List.of(new Element("e", "e", false, false, Values.NONE.with(Properties.SIZE, new Point(10, 10)), new Content.Rectangle())),
-            List.of(new Timeline("main", "Main", 4_000_000, false, true, java.util.Map.of())
+            List.of(new Timeline("main", "Main", 4_000_000, false, true, Map.of())
                     .with("e", Properties.OPACITY, track(Easing.LINEAR, 0.2, 0.8, 0.5))
                     .with("e", Properties.POSITION, track(EasingText.parse("sine-both"), new Point(10, 20), new Point(110, 20), new Point(50, 90)))
                     .with("e", Properties.FILL, track(Easing.LINEAR, Color.BLACK, Color.WHITE))), List.of());
 
     @SafeVarargs
     private static <T> Track<T> track(Easing easing, T... values) {
-        var keys = new java.util.ArrayList<Key<T>>();
+        var keys = new ArrayList<Key<T>>();
         for (int i = 0; i < values.length; i++) {
             keys.add(new Key<>(i * 1_000_000L, values[i], easing));
         }
@@ -50,7 +53,7 @@ class KeyValuesTest {
     void aKeyRisesAloneOrWithTheChosenOnesAndKeepsWithinItsRange() {
         assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, -0.3, false))).containsExactly(0.2, 0.5, 0.5);
         // shown as %: 80 and 12.34 come to 92.3
-        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 0.1234, true)).get(1)).isCloseTo(0.923, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 0.1234, true)).get(1)).isCloseTo(0.923, Assertions.within(1e-9));
         assertThat(opacities(KeyValues.shift(board, "main", List.of(opacity(0), opacity(1_000_000)), opacity(0), 0, 0.1, false)))
                 .satisfiesExactly(v -> assertThat(v).isCloseTo(0.3, within(1e-12)), v -> assertThat(v).isCloseTo(0.9, within(1e-12)), v -> assertThat(v).isEqualTo(0.5));
         assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 5, false))).containsExactly(0.2, 1.0, 0.5);

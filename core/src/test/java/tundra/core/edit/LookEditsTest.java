@@ -16,6 +16,7 @@ import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Properties;
+import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
@@ -35,7 +36,7 @@ class LookEditsTest {
         return new Board(new Point(200, 100), Values.NONE, List.of(box("e", Color.BLACK)), List.of(t), List.of());
     }
 
-    private static <T> T seen(Board b, tundra.core.model.Property<T> p, long time) {
+    private static <T> T seen(Board b, Property<T> p, long time) {
         return PropertyEdit.valueAt(b, b.main(), "e", p, time);
     }
 

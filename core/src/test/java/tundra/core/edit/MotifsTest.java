@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import tundra.core.file.ProjectFile;
 import tundra.core.fit.Frames;
@@ -29,6 +31,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Scroll;
 import tundra.core.model.Span;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
@@ -77,7 +80,7 @@ class MotifsTest {
     private static void painted(FrameNode n, Affine outer, double alpha, List<String> out) {
         Affine m = outer.times(n.toParent());
         if (!n.marks().isEmpty()) {
-            out.add(String.format(java.util.Locale.ROOT, "%.4f %.4f %.4f %.4f %.3f", m.a(), m.b(), m.e(), m.f(), alpha * n.opacity()));
+            out.add(String.format(Locale.ROOT, "%.4f %.4f %.4f %.4f %.3f", m.a(), m.b(), m.e(), m.f(), alpha * n.opacity()));
         }
         n.children().forEach(c -> painted(c, m, alpha * n.opacity(), out));
     }
@@ -102,7 +105,7 @@ class MotifsTest {
         Project p = piece();
         var made = Motifs.make(p, "s", List.of("c"), "Flag", frame(p, 0));
         Project q = made.project().mapBoard("s", b -> Motifs.clocks(b, List.of(made.instance()), c -> new Clock(true, Clock.Repeat.HOLD, -5, -2.5)));
-        q = Motifs.map(q, made.motif(), m -> m.withStates(new tundra.core.model.States(Map.of(tundra.core.model.States.State.OVER, 250_000L), 200_000)));
+        q = Motifs.map(q, made.motif(), m -> m.withStates(new States(Map.of(States.State.OVER, 250_000L), 200_000)));
         assertThat(ProjectFile.read(ProjectFile.bytes(q))).isEqualTo(q);
     }
 
@@ -117,7 +120,7 @@ class MotifsTest {
         assertThat(Motifs.fits(q, inner.motif(), inner.motif())).isFalse();
         assertThat(Motifs.fits(q, "s", outer.motif())).isTrue();
         Project round = q.mapBoard(inner.motif(), b -> Arrange.add(b, Motifs.instance(q, outer.motif(), Point.ZERO)));
-        assertThat(org.assertj.core.api.Assertions.catchThrowable(() -> ProjectFile.read(ProjectFile.bytes(round)))).hasMessageContaining("holds itself");
+        assertThat(Assertions.catchThrowable(() -> ProjectFile.read(ProjectFile.bytes(round)))).hasMessageContaining("holds itself");
     }
 
     @Test
@@ -146,7 +149,7 @@ class MotifsTest {
         assertThat(painted(frame(q, 400_000))).isEqualTo(painted(frame(flag.project(), 400_000)));
         assertThat(Motifs.uses(q, copy.motif())).isEqualTo(new Motifs.Uses(1, List.of("Scene")));
         Project gone = Motifs.delete(q, copy.motif());
-        assertThat(gone.motifs()).extracting(tundra.core.model.Motif::name).containsExactly("Flag");
+        assertThat(gone.motifs()).extracting(Motif::name).containsExactly("Flag");
         assertThat(gone.scenes().getFirst().board().find(flag.instance())).isNull();
         assertThat(gone.scenes().getFirst().board().reactions()).as("nothing is left to tap").isEmpty();
     }
@@ -186,7 +189,7 @@ class MotifsTest {
         Project p = piece().mapBoard("s", b -> b.mapTimeline("other", t -> t.withStarts(false)));
         assertThat(Motifs.hindrance(p, "s", List.of("group"))).isNull();
         assertThat(Motifs.hindrance(p, "s", List.of("group", "c"))).contains("“c” moves on Other, which does not start by itself");
-        Project scrolls = piece().mapBoard("s", b -> b.mapTimeline("other", t -> t.withScroll(tundra.core.model.Scroll.over(600))));
+        Project scrolls = piece().mapBoard("s", b -> b.mapTimeline("other", t -> t.withScroll(Scroll.over(600))));
         assertThat(Motifs.hindrance(scrolls, "s", List.of("c"))).contains("goes by scrolling");
         // what waits with Main is driven by the instance's clock
         Project waits = piece().mapBoard("s", b -> b.mapTimeline("main", t -> t.withStarts(false)));

@@ -2,6 +2,7 @@ package tundra.core.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -25,7 +26,7 @@ class PivotsTest {
     private static final long[] TIMES = {0, 1_000_000, 2_000_000};
 
     private static <T> Track<T> track(List<T> values) {
-        var keys = new java.util.ArrayList<Key<T>>();
+        var keys = new ArrayList<Key<T>>();
         for (int i = 0; i < values.size(); i++) {
             keys.add(new Key<>(TIMES[i], values.get(i), Easing.LINEAR));
         }

@@ -44,6 +44,7 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Reaction;
 import tundra.core.model.Scene;
+import tundra.core.model.Script;
 import tundra.core.model.SentenceKind;
 import tundra.core.model.Setting;
 import tundra.core.model.Slot;
@@ -64,7 +65,7 @@ class ReactionsTest {
         var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN)), block(Blocks.STRIP), block(Blocks.VIDEO), block(Blocks.MAP_BLOCK), block(Blocks.TEXT_FIELD), block(Blocks.COUNTDOWN)), List.of(main, menu), List.of(reactions)).withLayouts(List.of(new Layout("phone", "Phone", 0, 50, new Point(50, 100))));
         var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")), List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("a", "A", a), new Scene("b", "B", b)), Map.of(), Map.of()).withAsset(BELL)
-                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(tundra.core.model.Script.empty("s", "celebrate")))
+                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(Script.empty("s", "celebrate")))
                 .withMotifs(List.of(motif("motif", "inner-mark"), motif("bare")));
     }
 

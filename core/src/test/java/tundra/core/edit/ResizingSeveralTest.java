@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
+import tundra.core.geometry.Affine;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -43,7 +44,7 @@ class ResizingSeveralTest {
         var parts = new ArrayList<ResizingSeveral.Part>();
         for (Element e : elements) {
             around = f.find(e.id()).bounds().union(around);
-            parts.add(new ResizingSeveral.Part(e.id(), e.content(), e.rest(), e.rest().get(Properties.SIZE), tundra.core.geometry.Affine.IDENTITY));
+            parts.add(new ResizingSeveral.Part(e.id(), e.content(), e.rest(), e.rest().get(Properties.SIZE), Affine.IDENTITY));
         }
         return new ResizingSeveral(around, handle, parts).drag(b, by, proportional, fromCentre, keepArea, new ResizingSeveral.Setter() {
             @Override

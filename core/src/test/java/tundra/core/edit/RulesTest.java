@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tundra.core.file.Savable;
 import tundra.core.fit.Frames;
@@ -120,7 +121,7 @@ class RulesTest {
         refused(p, p.mapBoard("s", b -> b.mapTimeline("t-scene", t -> t.withDuration(Limits.TIME + 1))), "24 hours");
         refused(p, p.withScripts(List.of(new Script("x", "run", "/".repeat(Limits.TEXT_CHARS + 1), true))), "A script can have");
         refused(p, p.mapBoard("s", b -> Reactions.with(b, new Reaction("r", Events.tapped("hut"), List.of(Actions.of(Actions.SAY, "w".repeat(2001)))))), "2000 letters");
-        Project many = p.withScenes(java.util.stream.IntStream.rangeClosed(0, 1000).mapToObj(i -> new Scene("s" + i, "S" + i, board("t" + i))).toList());
+        Project many = p.withScenes(IntStream.rangeClosed(0, 1000).mapToObj(i -> new Scene("s" + i, "S" + i, board("t" + i))).toList());
         refused(p, many, "1 to 1000 scenes");
     }
 

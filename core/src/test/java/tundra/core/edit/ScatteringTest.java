@@ -3,6 +3,8 @@ package tundra.core.edit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipFile;
@@ -137,13 +139,13 @@ class ScatteringTest {
 
     @Test
     void rollingNeverMakesTwoChannelsAlike() {
-        var ranges = new java.util.ArrayList<tundra.core.model.Scatter.Range>();
-        for (int i = 0; i < tundra.core.model.Scatter.Channel.values().length; i++) {
-            ranges.add(new tundra.core.model.Scatter.Range(0, 1, 40 + i));
+        var ranges = new ArrayList<Scatter.Range>();
+        for (int i = 0; i < Scatter.Channel.values().length; i++) {
+            ranges.add(new Scatter.Range(0, 1, 40 + i));
         }
-        var seen = new java.util.HashSet<Long>();
+        var seen = new HashSet<Long>();
         for (int n = 0; n < 300; n++) {
-            for (var c : tundra.core.model.Scatter.Channel.values()) {
+            for (var c : Scatter.Channel.values()) {
                 assertThat(seen.add(ranges.get(c.ordinal()).seed())).as("seed %d of %s", ranges.get(c.ordinal()).seed(), c).isTrue();
                 ranges.set(c.ordinal(), ranges.get(c.ordinal()).rolled(c));
             }

@@ -5,30 +5,40 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tundra.core.geometry.Numbers;
+import tundra.core.geometry.Outline;
+import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.BlockKind;
 import tundra.core.model.Blocks;
 import tundra.core.model.Conditions;
 import tundra.core.model.Content;
 import tundra.core.model.EffectKind;
+import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.OutputKind;
 import tundra.core.model.Outputs;
+import tundra.core.model.PageSettings;
+import tundra.core.model.Paint;
 import tundra.core.model.PieceValue;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.SentenceKind;
 import tundra.core.model.Slot;
 import tundra.core.model.ValueType;
+import tundra.core.model.Values;
 
 /** What is documented of the file follows the tables of properties, events and actions; -Dtundra.docs=write brings the tables of docs/file-format.md up to date. */
 class DocsTest {
@@ -57,25 +67,25 @@ class DocsTest {
     }
 
     private static String row(SentenceKind k) {
-        return "| `" + k.key() + "` | " + k.sentence().replaceAll("\\{\\w+}", "…").strip() + " | " + k.slots().stream().map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(java.util.Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
+        return "| `" + k.key() + "` | " + k.sentence().replaceAll("\\{\\w+}", "…").strip() + " | " + k.slots().stream().map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
     }
 
     private static String of(Property<?> p) {
-        var contents = Map.<String, Content>of("rectangles", new Content.Rectangle(), "ellipses", new Content.Ellipse(), "paths", new Content.Path(new tundra.core.geometry.Outline(List.of()), tundra.core.geometry.Point.ZERO),
-                "texts", new Content.Text("", "Figtree", 400, 10, Content.Align.LEFT, 1), "pictures", new Content.Picture("x"), "groups", new Content.Group(List.of(), tundra.core.geometry.Point.ZERO, null));
+        var contents = Map.<String, Content>of("rectangles", new Content.Rectangle(), "ellipses", new Content.Ellipse(), "paths", new Content.Path(new Outline(List.of()), Point.ZERO),
+                "texts", new Content.Text("", "Figtree", 400, 10, Content.Align.LEFT, 1), "pictures", new Content.Picture("x"), "groups", new Content.Group(List.of(), Point.ZERO, null));
         var out = new TreeSet<String>();
         contents.forEach((name, c) -> {
-            if (p.appliesTo(new tundra.core.model.Element("x", c, tundra.core.model.Values.NONE))) {
+            if (p.appliesTo(new Element("x", c, Values.NONE))) {
                 out.add(name);
             }
         });
         var effects = EffectKind.values();
-        String of = java.util.Arrays.stream(effects).filter(k -> k.properties().contains(p)).map(k -> "`" + k.key() + "`").collect(Collectors.joining(", "));
+        String of = Arrays.stream(effects).filter(k -> k.properties().contains(p)).map(k -> "`" + k.key() + "`").collect(Collectors.joining(", "));
         return !of.isEmpty() ? "effect " + of : out.isEmpty() ? "the canvas" : out.size() == contents.size() ? "all" : String.join(", ", out);
     }
 
     private static boolean ofEffect(Property<?> p) {
-        return java.util.Arrays.stream(EffectKind.values()).anyMatch(k -> k.properties().contains(p));
+        return Arrays.stream(EffectKind.values()).anyMatch(k -> k.properties().contains(p));
     }
 
     private static String range(Property<?> p) {
@@ -96,7 +106,7 @@ class DocsTest {
     }
 
     /** What the schema says of the properties that some owner rests with, from the table. */
-    private static String restSchema(java.util.function.Predicate<Property<?>> of, String indent) {
+    private static String restSchema(Predicate<Property<?>> of, String indent) {
         return Properties.ALL.stream().filter(of).map(p -> indent + "\"" + p.key() + "\": " + schema(p)).collect(Collectors.joining(",\n"));
     }
 
@@ -105,7 +115,7 @@ class DocsTest {
         if (p.type() instanceof ValueType.ChoiceType c) {
             return "{\"enum\": [" + c.options().stream().map(x -> "\"" + x + "\"").collect(Collectors.joining(", ")) + "]}";
         }
-        if (p.standard() instanceof tundra.core.model.Paint) {
+        if (p.standard() instanceof Paint) {
             return "{\"$ref\": \"#/$defs/" + (p.type() instanceof ValueType.ColorType ? "color" : "paint") + "\"}";
         }
         return p.parts().size() == 1 ? "{\"type\": \"number\", " + range + "}"
@@ -118,7 +128,7 @@ class DocsTest {
 
     /** What stands in the slots of sentences, each once. */
     private static String slots(List<? extends SentenceKind> kinds) {
-        var out = new java.util.LinkedHashMap<String, String>();
+        var out = new LinkedHashMap<String, String>();
         kinds.forEach(k -> k.slots().forEach(s -> out.putIfAbsent(s.key(), ", \"" + s.key() + "\": " + schema(s))));
         return String.join("", out.values());
     }
@@ -152,8 +162,8 @@ class DocsTest {
         made = between(made, "\"off\": {\"type\": \"boolean\"},\n", "}},\n    \"contour\"", restSchema(DocsTest::ofEffect, "      "));
         // kinds of effects and of values each in their own place
         made = between(made, "\"effect\": {\"type\": \"object\", \"required\": [\"id\", \"kind\"], \"properties\": {\n      \"id\": {\"$ref\": \"#/$defs/id\"}, \"kind\": {\"enum\": [", "]}",
-                quoted(java.util.Arrays.stream(EffectKind.values()).map(EffectKind::key)));
-        made = between(made, "\"name\": {\"type\": \"string\"}, \"kind\": {\"enum\": [", "]}", quoted(java.util.Arrays.stream(PieceValue.Kind.values()).map(PieceValue.Kind::key)));
+                quoted(Arrays.stream(EffectKind.values()).map(EffectKind::key)));
+        made = between(made, "\"name\": {\"type\": \"string\"}, \"kind\": {\"enum\": [", "]}", quoted(Arrays.stream(PieceValue.Kind.values()).map(PieceValue.Kind::key)));
         made = between(made, "\"event\": {\"enum\": [", "\n          }}", keys(Events.ALL) + "]}" + slots(Events.ALL));
         made = between(made, "\"condition\": {\"enum\": [", "\n          }}", keys(Conditions.ALL) + "]}" + slots(Conditions.ALL));
         made = between(made, "\"action\": {\"enum\": [", "\n      }}", keys(Actions.ALL) + "]}" + slots(Actions.ALL));
@@ -168,7 +178,7 @@ class DocsTest {
 
     /** What can be said of blocks, each once. What names something may be empty. */
     private static String settings() {
-        var out = new java.util.LinkedHashMap<String, String>();
+        var out = new LinkedHashMap<String, String>();
         Blocks.ALL.forEach(k -> k.settings().forEach(x -> out.putIfAbsent(x.slot().key(), "\"" + x.slot().key() + "\": " + ("".equals(x.slot().standard()) ? "{\"type\": \"string\"}" : schema(x.slot())))));
         return String.join(", ", out.values());
     }
@@ -199,10 +209,10 @@ class DocsTest {
                 assertThat(words(own.get("enum"))).as(p.key()).isEqualTo(c.options());
             }
         }
-        assertThat(words(schema.get("properties").get("page").get("properties").get("fit").get("enum"))).isEqualTo(java.util.Arrays.stream(tundra.core.model.PageSettings.Fit.values()).map(tundra.core.model.PageSettings.Fit::key).toList());
+        assertThat(words(schema.get("properties").get("page").get("properties").get("fit").get("enum"))).isEqualTo(Arrays.stream(PageSettings.Fit.values()).map(PageSettings.Fit::key).toList());
         assertThat(words(schema.get("properties").get("outputs").get("items").get("properties").get("kind").get("enum"))).isEqualTo(Outputs.ALL.stream().map(OutputKind::key).toList());
         JsonNode effect = defs.get("effect").get("properties");
-        assertThat(words(effect.get("kind").get("enum"))).isEqualTo(java.util.Arrays.stream(EffectKind.values()).map(EffectKind::key).toList());
+        assertThat(words(effect.get("kind").get("enum"))).isEqualTo(Arrays.stream(EffectKind.values()).map(EffectKind::key).toList());
         Properties.ALL.stream().filter(DocsTest::ofEffect).forEach(p -> assertThat(effect.has(p.key())).as(p.key()).isTrue());
         JsonNode reaction = defs.get("reaction").get("properties");
         assertThat(words(reaction.get("when").get("properties").get("event").get("enum"))).isEqualTo(Events.ALL.stream().map(SentenceKind::key).toList());

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -12,6 +13,7 @@ import org.junit.jupiter.api.Test;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.Rules;
 import tundra.core.fit.RandomBoards;
+import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Differs;
 import tundra.core.model.Layout;
@@ -55,7 +57,7 @@ class LayoutFileTest {
 
     @Test
     void aDamagedPartOfALayoutIsLeftOutAndTheRestIsRead() throws Exception {
-        Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new tundra.core.geometry.Point(360, 640), Differs.NOTHING.withWords("e0", "x"))));
+        Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640), Differs.NOTHING.withWords("e0", "x"))));
         String stray = ProjectWriter.write(piece(b)).replace("\"e0\" : \"x\"", "\"nobody\" : \"x\"");
         assertThatThrownBy(() -> again(stray, Parts.strict())).isInstanceOf(FileProblem.class).hasMessageContaining("nobody");
         Parts lenient = Parts.lenient();
@@ -89,7 +91,7 @@ class LayoutFileTest {
     void aVersionWithTooManyLayoutsIsRefused() {
         Board b = boards.board();
         Project p = piece(b);
-        var many = new java.util.ArrayList<Layout>();
+        var many = new ArrayList<Layout>();
         for (int i = 0; i < 101; i++) {
             many.add(new Layout("l" + i, "L" + i, i, i + 1, b.size()));
         }

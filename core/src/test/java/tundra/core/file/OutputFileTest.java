@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -142,7 +143,7 @@ class OutputFileTest {
     private static Map<String, OutputFolder.Part> parts(String... names) {
         var out = new LinkedHashMap<String, OutputFolder.Part>();
         for (String n : names) {
-            out.put(n, () -> new java.io.ByteArrayInputStream(n.getBytes(StandardCharsets.UTF_8)));
+            out.put(n, () -> new ByteArrayInputStream(n.getBytes(StandardCharsets.UTF_8)));
         }
         return out;
     }

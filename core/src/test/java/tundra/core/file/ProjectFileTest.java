@@ -10,6 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.geometry.Contour;
@@ -34,9 +36,10 @@ import tundra.core.model.Ids;
 import tundra.core.model.KeptEasing;
 import tundra.core.model.Marker;
 import tundra.core.model.Motif;
+import tundra.core.model.PageSettings;
+import tundra.core.model.Paint;
 import tundra.core.model.PieceValue;
 import tundra.core.model.PlacedSound;
-import tundra.core.model.PageSettings;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
@@ -144,7 +147,7 @@ class ProjectFileTest {
             return p.cast(new Gradient(Gradient.Kind.values()[r.nextInt(2)], new Point(r.nextDouble(), 0), new Point(1, r.nextDouble()), new Point(0, 1),
                     new Point(r.nextDouble() / 2, 0), Gradient.Spread.values()[r.nextInt(3)], stops));
         }
-        return p.standard() instanceof tundra.core.model.Paint ? p.cast(color(r)) : p.clamped(p.type().of(r.doubles(p.parts().size(), -500, 500).toArray()));
+        return p.standard() instanceof Paint ? p.cast(color(r)) : p.clamped(p.type().of(r.doubles(p.parts().size(), -500, 500).toArray()));
     }
 
     private static <T> Timeline keyed(Timeline t, String id, Property<T> p, Random r) {
@@ -192,7 +195,7 @@ class ProjectFileTest {
     @Test
     void unknownFieldsSurviveARoundTrip() throws Exception {
         // one that holds everything that is added to, a flipbook among it
-        Project p = java.util.stream.LongStream.iterate(0, i -> i + 1).mapToObj(ProjectFileTest::random).filter(x -> ProjectWriter.write(x).contains("\"frames\" :")
+        Project p = LongStream.iterate(0, i -> i + 1).mapToObj(ProjectFileTest::random).filter(x -> ProjectWriter.write(x).contains("\"frames\" :")
                 && ProjectWriter.write(x).contains("\"easing\"")).findFirst().orElseThrow();
         String json = ProjectWriter.write(p)
                 .replaceFirst("\"frameRate\"", "\"weather\" : {\"wind\": [1, 2]},\n\"frameRate\"")
@@ -202,7 +205,7 @@ class ProjectFileTest {
                 .replaceFirst("\"frames\" :", "\"voice\" : \"ah\",\n\"frames\" :")
                 .replaceFirst("\"rest\" : \\{", "\"rest\" : {\"halo\" : 3.5,")
                 .replace("\"rest\" : {\"halo\" : 3.5, }", "\"rest\" : {\"halo\" : 3.5 }");
-        Map<String, AssetData> data = p.assets().values().stream().collect(java.util.stream.Collectors.toMap(Asset::hash, Asset::source));
+        Map<String, AssetData> data = p.assets().values().stream().collect(Collectors.toMap(Asset::hash, Asset::source));
         Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data, Parts.strict());
         String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data, Parts.strict()));
         assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "\"voice\" : \"ah\"", "changed");

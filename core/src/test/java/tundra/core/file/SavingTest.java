@@ -3,13 +3,25 @@ package tundra.core.file;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledOnOs;
+import org.junit.jupiter.api.condition.OS;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -82,8 +94,8 @@ class SavingTest {
         Project opened = ProjectFile.read(file);
         ProjectFile.write(empty("Before"), target);
         byte[] before = Files.readAllBytes(target);
-        try (var ch = java.nio.channels.FileChannel.open(file, java.nio.file.StandardOpenOption.WRITE)) {
-            ch.write(java.nio.ByteBuffer.wrap(new byte[] {1, 2, 3}), Files.size(file) / 2);
+        try (var ch = FileChannel.open(file, StandardOpenOption.WRITE)) {
+            ch.write(ByteBuffer.wrap(new byte[] {1, 2, 3}), Files.size(file) / 2);
         }
         assertThatThrownBy(() -> ProjectFile.write(opened, target)).isInstanceOf(FileProblem.class)
                 .hasMessageContaining("“b.tundra” was not saved").hasMessageContaining("can't be read from “a.tundra” any more");
@@ -154,7 +166,7 @@ class SavingTest {
         old(dead);
         old(running);
         old(other);
-        try (var ch = java.nio.channels.FileChannel.open(running, java.nio.file.StandardOpenOption.CREATE, java.nio.file.StandardOpenOption.WRITE); var lock = ch.lock()) {
+        try (var ch = FileChannel.open(running, StandardOpenOption.CREATE, StandardOpenOption.WRITE); var lock = ch.lock()) {
             ProjectFile.write(empty("One"), file);
             assertThat(dead).doesNotExist();
             assertThat(running).exists();
@@ -166,14 +178,14 @@ class SavingTest {
     }
 
     private static void old(Path file) throws Exception {
-        Files.setLastModifiedTime(file, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis() - 3_600_000));
+        Files.setLastModifiedTime(file, FileTime.fromMillis(System.currentTimeMillis() - 3_600_000));
     }
 
     /** Saves of several files in one folder at once: none takes the temporary file of another away. */
     @Test
     void savesSideBySideAllArrive() throws Exception {
-        var wrong = new java.util.concurrent.ConcurrentLinkedQueue<String>();
-        try (var threads = java.util.concurrent.Executors.newFixedThreadPool(8)) {
+        var wrong = new ConcurrentLinkedQueue<String>();
+        try (var threads = Executors.newFixedThreadPool(8)) {
             for (int n = 0; n < 8; n++) {
                 Path file = folder.resolve("piece" + n + ".tundra");
                 threads.submit(() -> {
@@ -204,10 +216,10 @@ class SavingTest {
         for (int i = 0; i < 20; i++) {
             Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
                     SavesOnAndOn.class.getName(), file.toString()).redirectErrorStream(true).start();
-            var told = new java.io.BufferedReader(new java.io.InputStreamReader(p.getInputStream(), java.nio.charset.StandardCharsets.UTF_8));
+            var told = new BufferedReader(new InputStreamReader(p.getInputStream(), StandardCharsets.UTF_8));
             assertThat(told.readLine()).isEqualTo("saving");
             // not a wait for anything: the moment of the kill is meant to be any
-            killed += p.waitFor(random.nextInt(120), java.util.concurrent.TimeUnit.MILLISECONDS) ? 0 : 1;
+            killed += p.waitFor(random.nextInt(120), TimeUnit.MILLISECONDS) ? 0 : 1;
             p.destroyForcibly().waitFor();
             assertThat(ProjectFile.read(file).assets()).hasSize(1);
             Path before = folder.resolve("a.tundra.previous");
@@ -248,7 +260,7 @@ class SavingTest {
 
     /** The system's folder of processes takes no files from anybody, also not from root. */
     @Test
-    @org.junit.jupiter.api.condition.EnabledOnOs(org.junit.jupiter.api.condition.OS.LINUX)
+    @EnabledOnOs(OS.LINUX)
     void aFolderThatTakesNoFiles() {
         assertThatThrownBy(() -> ProjectFile.write(empty("A"), Path.of("/proc/a.tundra"))).isInstanceOf(FileProblem.class)
                 .hasMessageStartingWith("“a.tundra” can't be saved in /proc (").hasMessageEndingWith("). The project is still open; save it to another folder.");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -81,7 +82,7 @@ class VersionsTest {
         versions.keep(piece(box("a", 99)), null, NOON + 100);
         versions.sweep();
         assertThat(kept).as("another window may be about to name what was written just now").exists();
-        Files.setLastModifiedTime(kept, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis() - Duration.ofHours(2).toMillis()));
+        Files.setLastModifiedTime(kept, FileTime.fromMillis(System.currentTimeMillis() - Duration.ofHours(2).toMillis()));
         versions.sweep();
         assertThat(kept).doesNotExist();
         // what is damaged is no version, and hurts none
@@ -133,7 +134,7 @@ class VersionsTest {
         about.setProperty("host", "fellmark");
         store(about, mark);
         assertThat(OpenMark.holder(file).words()).isEqualTo("Tundra on “fellmark”");
-        Files.setLastModifiedTime(mark, java.nio.file.attribute.FileTime.fromMillis(System.currentTimeMillis() - Duration.ofMinutes(11).toMillis()));
+        Files.setLastModifiedTime(mark, FileTime.fromMillis(System.currentTimeMillis() - Duration.ofMinutes(11).toMillis()));
         assertThat(OpenMark.holder(file)).as("it has not said anything for long").isNull();
         Files.writeString(mark, "nonsense");
         assertThat(OpenMark.holder(file)).isNull();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -19,6 +20,8 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
+import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
@@ -156,7 +159,7 @@ class FitTest {
         int[] counted = {0};
         for (int n = 0; n < 60; n++) {
             Board drawn = Lens.base(boards.board());
-            var ids = new ArrayList<>(tundra.core.model.Tree.ids(drawn.elements()));
+            var ids = new ArrayList<>(Tree.ids(drawn.elements()));
             Board b = drawn;
             for (String id : ids) {
                 for (Property<?> p : words) {
@@ -183,13 +186,13 @@ class FitTest {
     @SuppressWarnings("unchecked")
     private static Values any(Values v, Property<?> p, Random random) {
         var word = (Property<String>) p;
-        List<String> options = ((tundra.core.model.ValueType.ChoiceType) p.type()).options();
+        List<String> options = ((ValueType.ChoiceType) p.type()).options();
         return v.with(word, options.get(random.nextInt(options.size())));
     }
 
     private static Map<String, Rect> boxes(Board b) {
-        var out = new java.util.HashMap<String, Rect>();
-        tundra.core.model.Tree.each(b.elements(), e -> {
+        var out = new HashMap<String, Rect>();
+        Tree.each(b.elements(), e -> {
             if (!(e.content() instanceof Content.Text)) {
                 out.put(e.id(), seen(e));
             }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -117,7 +118,7 @@ class LensTest {
         Frame f = new FrameBuilder(b, MEASURE).at(time);
         var out = new ArrayList<String>();
         f.index().values().stream().filter(p -> !p.node().marks().isEmpty())
-                .forEach(p -> out.add(String.format(java.util.Locale.ROOT, "%s %.4f %.4f %.4f %.4f %.3f", p.node().id(), p.toCanvas().a(), p.toCanvas().b(), p.toCanvas().e(), p.toCanvas().f(), p.node().opacity())));
+                .forEach(p -> out.add(String.format(Locale.ROOT, "%s %.4f %.4f %.4f %.4f %.3f", p.node().id(), p.toCanvas().a(), p.toCanvas().b(), p.toCanvas().e(), p.toCanvas().f(), p.node().opacity())));
         out.sort(null);
         return out;
     }

@@ -18,6 +18,7 @@ import tundra.core.model.Element;
 import tundra.core.model.Flipbook;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
+import tundra.core.model.Timeline;
 import tundra.core.model.Tree;
 import tundra.core.model.Values;
 
@@ -185,7 +186,7 @@ class FlipbookTest {
         Flipbook b = held(0, 2, 3, 2);
         b = b.withChildren(List.of(b.drawings().get(0).art(), b.drawings().get(1).art().withChildren(List.of(leg))));
         Element e = new Element("Hare", b, Values.NONE);
-        var board = new Board(new Point(10, 10), Values.NONE, List.of(e), List.of(new tundra.core.model.Timeline("Main", 1_000_000)), List.of());
+        var board = new Board(new Point(10, 10), Values.NONE, List.of(e), List.of(new Timeline("Main", 1_000_000)), List.of());
         assertThat(Tree.path(board.elements(), "leg")).containsExactly(e.id(), "b", "leg");
         Board changed = board.mapElement("leg", x -> x.withName("Paw"));
         assertThat(changed.find("leg").name()).isEqualTo("Paw");

@@ -11,6 +11,7 @@ import tundra.core.edit.Resizing;
 import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.HitTest;
 import tundra.core.frame.Moment;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Contour;
@@ -210,8 +211,8 @@ class InkTest {
         assertThat(children).hasSize(4);
         assertThat(children.getLast()).as("the drawing itself lies on top, untouched").isSameAs(plain.nodes().getFirst().children().getFirst());
         assertThat(children.subList(0, 3)).allMatch(n -> n.locked() && n.id().isEmpty());
-        assertThat(tundra.core.frame.HitTest.under(over, new Point(25, 25), 1)).as("a ghost can't be picked").isEmpty();
-        assertThat(tundra.core.frame.HitTest.under(over, new Point(105, 25), 1)).isNotEmpty();
+        assertThat(HitTest.under(over, new Point(25, 25), 1)).as("a ghost can't be picked").isEmpty();
+        assertThat(HitTest.under(over, new Point(105, 25), 1)).isNotEmpty();
         assertThat(skin.withOn(false).over(plain, fb, "book", time, new OnionLayers())).isSameAs(plain);
         assertThat(fb.at(time)).as("what is published has none").isEqualTo(plain);
     }

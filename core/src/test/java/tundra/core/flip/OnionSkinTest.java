@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import tundra.core.frame.FakeMeasurer;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.FrameNode;
@@ -45,7 +46,7 @@ class OnionSkinTest {
         var gallery = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)), Blocks.STRIP.made()).withChildren(List.of(ink("other"), book));
         for (Element outer : List.of(book, gallery)) {
             var board = new Board(new Point(400, 300), Values.NONE, List.of(outer), List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
-            var builder = new FrameBuilder(board, new tundra.core.frame.FakeMeasurer());
+            var builder = new FrameBuilder(board, new FakeMeasurer());
             Moment m = Moment.main(board, 100_000);
             Frame plain = builder.at(m), with = OnionSkin.STANDARD.withRange(1, 1).over(plain, builder, "book", m, new OnionLayers());
             // the drawing before and the one after, each a group with its ink

@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tundra.core.geometry.Point;
 import tundra.core.model.Board;
 import tundra.core.model.Clock;
+import tundra.core.model.Color;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Motif;
@@ -54,16 +56,16 @@ class ClockTest {
     @Test
     void aClockOfItsOwnGoesOnWhateverTheTimelineDoes() {
         Board b = scene(Clock.OWN, null);
-        assertThat(turn(b, new Moment(List.of(new Moment.Standing("main", 3)), 17))).isCloseTo(5, org.assertj.core.api.Assertions.within(1e-9));
-        assertThat(turn(b, new Moment(List.of(), 8))).isCloseTo(8, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(turn(b, new Moment(List.of(new Moment.Standing("main", 3)), 17))).isCloseTo(5, Assertions.within(1e-9));
+        assertThat(turn(b, new Moment(List.of(), 8))).isCloseTo(8, Assertions.within(1e-9));
     }
 
     @Test
     void inStepWithItsParentItBeginsWithItsSpan() {
         Board b = scene(Clock.PARENT.withPhase(2), new Span(30, 90));
-        assertThat(turn(b, new Moment(List.of(new Moment.Standing("main", 35)), 999))).isCloseTo(7, org.assertj.core.api.Assertions.within(1e-9));
-        assertThat(turn(b, new Moment(List.of(new Moment.Standing("main", 41)), 0))).as("13 of 12: again").isCloseTo(1, org.assertj.core.api.Assertions.within(1e-9));
-        assertThat(turn(b.withTimelines(b.timelines()), Moment.opened(b, 30))).isCloseTo(2, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(turn(b, new Moment(List.of(new Moment.Standing("main", 35)), 999))).isCloseTo(7, Assertions.within(1e-9));
+        assertThat(turn(b, new Moment(List.of(new Moment.Standing("main", 41)), 0))).as("13 of 12: again").isCloseTo(1, Assertions.within(1e-9));
+        assertThat(turn(b.withTimelines(b.timelines()), Moment.opened(b, 30))).isCloseTo(2, Assertions.within(1e-9));
     }
 
     @Test
@@ -81,7 +83,7 @@ class ClockTest {
     void whatLiesInAMotifIsNoPartOfTheBoard() {
         Board b = scene(Clock.OWN, null);
         var motifs = new MotifFrames(List.of(new Motif("m", "Vane", new Board(VANE.size(), Values.NONE, List.of(new Element("dot", "Dot", false, false,
-                Values.NONE.with(Properties.SIZE, new Point(10, 10)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, tundra.core.model.Color.parse("#000000")),
+                Values.NONE.with(Properties.SIZE, new Point(10, 10)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, Color.parse("#000000")),
                 new Content.Rectangle())), VANE.timelines(), List.of()))), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
         Frame f = new FrameBuilder(b, new FakeMeasurer(), null, false, motifs).at(0);
         assertThat(f.find("dot")).isNull();

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import tundra.core.geometry.Node;
 import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
@@ -19,6 +20,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.core.motion.Easing;
+import tundra.core.motion.EasingText;
 import tundra.core.motion.Key;
 import tundra.core.motion.MotionPath;
 import tundra.core.motion.Track;
@@ -110,7 +112,7 @@ class FrameBuilderTest {
     @Test
     void theTopmostIsHitFirstAndALineNearIt() {
         add("below", new Content.Rectangle(), 50, 50, 40, 40);
-        var outline = Outline.of(false, tundra.core.geometry.Node.corner(0, 0), tundra.core.geometry.Node.corner(100, 0));
+        var outline = Outline.of(false, Node.corner(0, 0), Node.corner(100, 0));
         elements.add(new Element("line", "line", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50))
                 .with(Properties.SIZE, new Point(100, 0)).with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH, 4.0),
                 new Content.Path(outline, new Point(100, 0))));
@@ -146,7 +148,7 @@ class FrameBuilderTest {
     @Test
     void overshootingValuesAreClamped() {
         add("box", new Content.Rectangle(), 0, 0, 10, 10);
-        main = main.with("box", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, tundra.core.motion.EasingText.parse("back-out")),
+        main = main.with("box", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, EasingText.parse("back-out")),
                 new Key<>(2_000_000, 1.0, Easing.LINEAR))));
         assertThat(new FrameBuilder(board(), MEASURE).valueAt("box", Properties.OPACITY, 1_200_000)).isEqualTo(1);
     }

@@ -10,13 +10,14 @@ import tundra.core.model.Board;
 import tundra.core.model.Clock;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Motif;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
 /** What an instance of a motif of half a second (12 frames) plays on a timeline of two: worked out by hand. */
 class TurnsTest {
-    private static final tundra.core.model.Motif MOTIF = new tundra.core.model.Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 500_000, false, true, Map.of())), List.of()));
+    private static final Motif MOTIF = new Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 500_000, false, true, Map.of())), List.of()));
 
     private static Board around(Clock c, Span span) {
         Timeline t = new Timeline("main", "Main", 2_000_000, false, true, Map.of());

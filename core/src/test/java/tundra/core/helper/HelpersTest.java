@@ -3,8 +3,11 @@ package tundra.core.helper;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.frame.FakeMeasurer;
@@ -20,6 +23,7 @@ import tundra.core.model.Property;
 import tundra.core.model.Scatter;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
+import tundra.core.motion.Easing;
 
 /** The helpers' moves against the mechanics that they claim. */
 class HelpersTest {
@@ -29,7 +33,7 @@ class HelpersTest {
     }
 
     private static Job job(int balls) {
-        var all = java.util.stream.IntStream.range(0, balls).mapToObj(i -> ball("b" + i, 100 + 60 * i)).toList();
+        var all = IntStream.range(0, balls).mapToObj(i -> ball("b" + i, 100 + 60 * i)).toList();
         var board = new Board(new Point(640, 400), Values.NONE, all, List.of(new Timeline("t", "Main", 4_000_000, false, true, Map.of())), List.of());
         Project p = Project.empty("p", new Point(640, 400), 24);
         return new Job(p.mapBoard(p.scenes().getFirst().id(), b -> board), board, "t", all.stream().map(Element::id).toList(), 500_000, new FakeMeasurer());
@@ -101,7 +105,7 @@ class HelpersTest {
         Board bare = two.board().withRest("b0", v -> v.with(Properties.STROKE_WIDTH, 0.0));
         assertThat(appear.offers(new Job(two.project(), bare, "t", List.of("b0"), 0, new FakeMeasurer()), 0, 4)).as("a stroke of no width").isFalse();
         assertThat(appear.offers(new Job(two.project(), bare, "t", List.of("b0", "b1"), 0, new FakeMeasurer()), 0, 4)).isTrue();
-        assertThat(java.util.stream.IntStream.range(0, 4).allMatch(k -> appear.offers(job(1), 0, k))).isTrue();
+        assertThat(IntStream.range(0, 4).allMatch(k -> appear.offers(job(1), 0, k))).isTrue();
     }
 
     @Test
@@ -115,7 +119,7 @@ class HelpersTest {
     void copiesVaryWithinTheirRangesAndComeAgainWithTheirSeed() {
         double[] n = numbers("Copies with their move", 40, 0, 1, 0, 0, 0, 30, 0.5, 0.4, 90, 0, 20, 7);
         Board once = helper("Copies with their move").apply(job(1), n).board(), again = helper("Copies with their move").apply(job(1), n).board();
-        var turns = new java.util.HashSet<Double>();
+        var turns = new HashSet<Double>();
         for (int i = 1; i <= 40; i++) {
             Values v = once.elements().get(i).rest();
             assertThat(v.get(Properties.ROTATION)).isBetween(-30.0, 30.0);
@@ -203,8 +207,8 @@ class HelpersTest {
 
     @Test
     void theInstancesOfAScatterDriftOutOfStep() {
-        var children = java.util.stream.IntStream.range(0, 6).mapToObj(i -> ball("c" + i, 50 * i)).toList();
-        var ranges = new java.util.EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
+        var children = IntStream.range(0, 6).mapToObj(i -> ball("c" + i, 50 * i)).toList();
+        var ranges = new EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
         for (Scatter.Channel c : Scatter.Channel.values()) {
             ranges.put(c, new Scatter.Range(0, 1, 1));
         }
@@ -319,8 +323,8 @@ class HelpersTest {
     @Test
     void copiesDoTheSameLaterFurtherAndSlower() {
         Job plain = job(1);
-        Board moving = Job.write(plain.board(), "t", "b0", Properties.ROTATION, List.of(Job.key(0, 0.0, tundra.core.motion.Easing.LINEAR),
-                Job.key(1_000_000, 90.0, tundra.core.motion.Easing.LINEAR)));
+        Board moving = Job.write(plain.board(), "t", "b0", Properties.ROTATION, List.of(Job.key(0, 0.0, Easing.LINEAR),
+                Job.key(1_000_000, 90.0, Easing.LINEAR)));
         var job = new Job(plain.project(), moving, "t", List.of("b0"), 0, new FakeMeasurer());
         Board b = helper("Copies with their move").apply(job, numbers("Copies with their move", 3, 0.5, 2, 40, -10, 0)).board();
         assertThat(b.elements()).hasSize(4);

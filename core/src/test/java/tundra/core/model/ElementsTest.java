@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
 
@@ -37,7 +38,7 @@ class ElementsTest {
                 String id = "abcdgh".charAt(random.nextInt(6)) + "" + random.nextInt(13);
                 double turn = i;
                 int kind = random.nextInt(12);
-                java.util.function.UnaryOperator<Element> change = kind == 0 && Tree.find(plain, id) instanceof Element g && !g.children().isEmpty()
+                UnaryOperator<Element> change = kind == 0 && Tree.find(plain, id) instanceof Element g && !g.children().isEmpty()
                         ? e -> e.withChildren(e.children().subList(0, e.children().size() - 1)) : kind == 1 ? e -> e.withName("n" + turn) : e -> e.with(Properties.ROTATION, turn);
                 plain = Tree.map(plain, id, change);
                 all = all.map(id, change);

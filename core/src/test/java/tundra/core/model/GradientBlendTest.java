@@ -3,6 +3,7 @@ package tundra.core.model;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tundra.core.geometry.Point;
@@ -12,7 +13,7 @@ class GradientBlendTest {
     private static final Color RED = Color.parse("#FF0000"), BLUE = Color.parse("#0000FF"), CLEAR = new Color(0, 0, 0, 0);
 
     private static Gradient linear(Object... placesAndColors) {
-        var stops = new java.util.ArrayList<Gradient.Stop>();
+        var stops = new ArrayList<Gradient.Stop>();
         for (int i = 0; i < placesAndColors.length; i += 2) {
             stops.add(new Gradient.Stop(((Number) placesAndColors[i]).doubleValue(), (Color) placesAndColors[i + 1]));
         }

@@ -3,6 +3,7 @@ package tundra.core.motion;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,7 +32,7 @@ class SplitEasingTest {
     }
 
     private static Track<Point> way(String easing, Point... points) {
-        var keys = new java.util.ArrayList<Key<Point>>();
+        var keys = new ArrayList<Key<Point>>();
         for (int i = 0; i < points.length; i++) {
             keys.add(new Key<>(i * 1_000_000L, points[i], Easing.LINEAR));
         }

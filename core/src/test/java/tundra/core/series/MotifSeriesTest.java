@@ -2,6 +2,7 @@ package tundra.core.series;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -39,7 +40,7 @@ class MotifSeriesTest {
     /** A dot that fades, of 100 × 50 px, within a second. */
     private static Motif motif(String id, Element... more) {
         Element dot = dot(id + "-dot").with(Properties.SIZE, new Point(100, 50));
-        var elements = new java.util.ArrayList<Element>(List.of(more));
+        var elements = new ArrayList<Element>(List.of(more));
         elements.add(dot);
         Timeline t = new Timeline(id + "-main", Timeline.MAIN, 1_000_000, true, true, Map.of())
                 .with(dot.id(), Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 1.0, Easing.LINEAR))));
@@ -83,7 +84,7 @@ class MotifSeriesTest {
     @Test
     void whatLiesOnlyInsideOfPicturesIsNotPainted() {
         Motif inner = motif("inner").withPictures(true), outer = motif("outer", instance("in", "inner", Clock.OWN)).withPictures(true);
-        var painted = new java.util.ArrayList<String>();
+        var painted = new ArrayList<String>();
         SeriesPainter painter = (p, m) -> {
             painted.add(m.id());
             return two(p, m);

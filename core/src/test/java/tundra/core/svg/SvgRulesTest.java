@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tundra.core.file.FileProblem;
 import tundra.core.frame.FakeMeasurer;
+import tundra.core.frame.FrameBuilder;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -164,7 +165,7 @@ class SvgRulesTest {
         assertThat(added.children()).extracting(Element::name).doesNotHaveDuplicates().doesNotContain("Hut", added.name());
         Project p = ArtPlacing.project(text("<svg xmlns='http://www.w3.org/2000/svg' width='16384' height='4096'><rect width='9' height='9'/></svg>"), "Huge", 24);
         assertThat(p.scenes().getFirst().board().size()).isEqualTo(new Point(8192, 2048));
-        Rect all = new tundra.core.frame.FrameBuilder(p.scenes().getFirst().board(), new FakeMeasurer()).at(0).nodes().getFirst().inked();
+        Rect all = new FrameBuilder(p.scenes().getFirst().board(), new FakeMeasurer()).at(0).nodes().getFirst().inked();
         assertThat(all.width()).isCloseTo(9, within(1e-9));
     }
 }
