@@ -1,5 +1,6 @@
 package tundra.app.interact;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Consumer;
@@ -110,7 +111,8 @@ final class Picker {
         search.setId("picker-search");
         search.setPromptText("Search");
         search.textProperty().addListener((o, was, is) -> {
-            list.getItems().setAll(all.stream().filter(c -> is.isBlank() || SentenceWords.finds(is, c.text() + " " + c.note, c.others)).toList());
+            list.getItems().setAll(all.stream().filter(c -> is.isBlank() || SentenceWords.finds(is, c.text() + " " + c.note, c.others))
+                    .sorted(Comparator.comparing(c -> is.isBlank() || !SentenceWords.begins(is, c.text()))).toList());
             nothing.setText("Nothing here is called “" + is.strip() + "”.");
             list.getSelectionModel().selectFirst();
         });

@@ -53,6 +53,11 @@ public final class SentenceWords {
         return Arrays.stream(typed.strip().replace("-", "").toLowerCase(Locale.ROOT).split("\\s+")).allMatch(t -> all.stream().anyMatch(w -> w.startsWith(t)) || t.length() > 2 && words.toLowerCase(Locale.ROOT).contains(t));
     }
 
+    /** Whether words begin with what was typed, after a leading When or While: such are meant before those that are only called so as well. */
+    public static boolean begins(String typed, String words) {
+        return words.toLowerCase(Locale.ROOT).replaceFirst("^(when|while) ", "").startsWith(typed.strip().toLowerCase(Locale.ROOT));
+    }
+
     /** Those of a kind of sentence, with what may stand in its blanks. */
     public static String of(SentenceKind k) {
         var out = new StringBuilder(ALL.getOrDefault(k.key(), ""));

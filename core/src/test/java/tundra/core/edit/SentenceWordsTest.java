@@ -56,4 +56,11 @@ class SentenceWordsTest {
         assertThat(found(Actions.ALL, "pause timeline")).containsExactly("pause", "toggle");
         assertThat(found(Actions.ALL, "xylophone")).isEmpty();
     }
+
+    @Test
+    void whatBeginsWithTheTypedWordsComesFirst() {
+        assertThat(SentenceWords.begins("change", "change Sled by x 10 px")).isTrue();
+        assertThat(SentenceWords.begins("change", "set Sled to opacity 50 %")).as("it is called so as well").isFalse();
+        assertThat(SentenceWords.begins(" The p", "When the pointer leaves Sled")).isTrue();
+    }
 }
