@@ -10,6 +10,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
+import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.app.command.Command;
@@ -57,6 +58,9 @@ class FirstHourTest extends InWindow {
         t.keys(KeyCode.ESCAPE);
         t.until(() -> !there("start"));
         t.run("start-page");
+        for (String size : List.of("page", "square", "phone", "icon", "drawn")) {
+            assertThat(((Region) t.node("start-new-" + size)).getHeight()).as("px, of " + size).isBetween(30.0, 70.0);
+        }
         t.fire("start-new-story");
         t.until(() -> t.studio.kept().scenes().getFirst().board().size().equals(new Point(1080, 1920)));
         assertThat(there("start")).isFalse();

@@ -167,6 +167,10 @@ public final class StartPanel extends StackPane implements Settles {
         var called = new Label(p.words);
         called.setWrapText(true);
         var words = new VBox(1, called, size);
+        // a label wraps at a width that it knows
+        words.setMinWidth(PURPOSE - 60);
+        words.setPrefWidth(PURPOSE - 60);
+        words.setMaxWidth(PURPOSE - 60);
         var row = new HBox(9, place, words);
         row.setAlignment(Pos.CENTER_LEFT);
         var b = button("start-new-" + p.name().toLowerCase(Locale.ROOT), "", () -> choices.begin().accept(p.piece()));
