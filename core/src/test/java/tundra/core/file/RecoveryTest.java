@@ -22,6 +22,7 @@ import tundra.core.model.Values;
 /** What is worked on outlives the process. */
 class RecoveryTest {
     private static final Asset SNOW = Asset.picture("snow.png", "image/png", 4, 4, new byte[] {1, 2, 3, 4});
+    private static final int KILLS = Integer.getInteger("keeping.kills", 6);
     @TempDir
     private Path folder;
 
@@ -82,7 +83,7 @@ class RecoveryTest {
     @Test
     void killedAtAnyMomentTheVersionIsWhole() throws Exception {
         var random = new Random(5);
-        for (int i = 0; i < 6; i++) {
+        for (int i = 0; i < KILLS; i++) {
             Process p = start(folder, "on");
             var told = new BufferedReader(new InputStreamReader(p.getInputStream(), StandardCharsets.UTF_8));
             assertThat(told.readLine()).isEqualTo("begun");

@@ -37,6 +37,7 @@ import tundra.core.model.Values;
 
 /** What is saved opens, and nothing that goes wrong while saving costs the old file. */
 class SavingTest {
+    private static final int KILLS = Integer.getInteger("saving.kills", 20);
     @TempDir
     private Path folder;
 
@@ -213,7 +214,7 @@ class SavingTest {
         ProjectFile.write(empty("Start").withAsset(new Asset(Asset.hash(noise), "noise", "audio/wav", 0, 0, 1000, noise)), file);
         int killed = 0;
         var random = new Random(11);
-        for (int i = 0; i < 20; i++) {
+        for (int i = 0; i < KILLS; i++) {
             Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
                     SavesOnAndOn.class.getName(), file.toString()).redirectErrorStream(true).start();
             var told = new BufferedReader(new InputStreamReader(p.getInputStream(), StandardCharsets.UTF_8));
@@ -227,7 +228,7 @@ class SavingTest {
                 assertThat(ProjectFile.read(before).assets()).hasSize(1);
             }
         }
-        assertThat(killed).isEqualTo(20);
+        assertThat(killed).isEqualTo(KILLS);
         try (var all = Files.list(folder)) {
             for (Path p : all.toList()) {
                 old(p);
