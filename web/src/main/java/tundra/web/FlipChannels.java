@@ -34,7 +34,7 @@ final class FlipChannels {
             for (int i = 0; i < f.drawings().size(); i++) {
                 int drawing = i;
                 if (!f.drawings().get(i).art().hidden()) {
-                    track(out, timeline, f, Markup.drawingTarget(f.drawings().get(i).art()), "opacity", changes, now -> now == drawing ? "1" : "0");
+                    track(out, timeline, f, ContentMarkup.drawingTarget(f.drawings().get(i).art()), "opacity", changes, now -> now == drawing ? "1" : "0");
                 }
             }
             return;

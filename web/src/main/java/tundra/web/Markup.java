@@ -16,9 +16,7 @@ import tundra.core.frame.Blending;
 import tundra.core.frame.ElementPaint;
 import tundra.core.frame.TextLayout;
 import tundra.core.frame.TextMeasurer;
-import tundra.core.geometry.Contour;
 import tundra.core.geometry.Numbers;
-import tundra.core.geometry.Outline;
 import tundra.core.geometry.Point;
 import tundra.core.model.Action;
 import tundra.core.model.Actions;
@@ -28,14 +26,11 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Events;
 import tundra.core.model.Flipbook;
-import tundra.core.model.Gradient;
 import tundra.core.model.Layout;
 import tundra.core.model.Motif;
-import tundra.core.model.Paint;
 import tundra.core.model.Place;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
-import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Scroll;
 import tundra.core.model.Slot;
@@ -47,23 +42,24 @@ import tundra.core.model.Values;
  * their classes, which is their name within the board; how they look at rest stands in the style sheet.
  */
 final class Markup {
-    private final Project project;
-    private final TextMeasurer measure;
-    private final ValueTexts values;
-    private final StringBuilder out = new StringBuilder();
-    private final StyleSheet css = new StyleSheet();
+    final Project project;
+    final TextMeasurer measure;
+    final ValueTexts values;
+    final StringBuilder out = new StringBuilder();
+    final StyleSheet css = new StyleSheet();
     private final Map<String, PageElement> elements = new HashMap<>();
     private final Map<String, Board> boards = new HashMap<>();
-    private final Set<Face> faces = new LinkedHashSet<>();
-    private final Set<String> pictures = new LinkedHashSet<>();
-    private final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
-    private final Map<String, FlipSheet> flips = new HashMap<>();
-    private boolean wraps;
+    final Set<Face> faces = new LinkedHashSet<>();
+    final Set<String> pictures = new LinkedHashSet<>();
+    final Map<String, FlipSheet> sheets = new LinkedHashMap<>();
+    final Map<String, FlipSheet> flips = new HashMap<>();
+    boolean wraps;
     /** How many elements that are tapped what is written now lies in. */
-    private int tapped;
+    int tapped;
 
     /** A font that the page uses. */
     record Face(String family, int weight) {}
+    private final ContentMarkup contents = new ContentMarkup(this);
 
     Markup(Project project, TextMeasurer measure, ValueTexts values) {
         this.values = values;
@@ -217,11 +213,11 @@ final class Markup {
     }
 
     /** Whether the instances of a motif are places to tap. */
-    private static boolean tapped(Motif m) {
+    static boolean tapped(Motif m) {
         return m.board().reactions().stream().anyMatch(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE) && r.when().slots().names(Slot.INSTANCE));
     }
 
-    private void element(Board board, Element e, Set<String> reactive) {
+    void element(Board board, Element e, Set<String> reactive) {
         if (e.hidden() || e.guide()) {
             return;
         }
@@ -245,7 +241,7 @@ final class Markup {
         out.append("<div class=\"").append(box.outer());
         if (reactive.contains(e.id()) && !(e.content() instanceof Content.Block)) {
             out.append(" t-tap\" role=\"").append(Spoken.role(board, e)).append("\" tabindex=\"0\" aria-label=\"").append(escape(Spoken.name(project, e)));
-        } else if (ofPictures(e)) {
+        } else if (ContentMarkup.ofPictures(e)) {
             out.append("\" role=\"img\" aria-label=\"").append(escape(e.called()));
         } else if (HeadingChannel.level(page) > 0) {
             out.append("\" role=\"heading\" aria-level=\"").append(HeadingChannel.level(page));
@@ -262,9 +258,9 @@ final class Markup {
         boolean tap = reactive.contains(e.id());
         tapped += tap ? 1 : 0;
         out.append(FilterChannel.definition(page));
-        content(page);
+        contents.content(page);
         if (e.content() instanceof Flipbook f) {
-            flipbook(board, e, f, reactive);
+            contents.flipbook(board, e, f, reactive);
         } else if (e.content() instanceof Content.Block) {
             BlockMarkup.write(new BlockHtml.Target(project, page, out, css, faces, c -> element(board, c, reactive)));
         } else {
@@ -312,35 +308,6 @@ final class Markup {
         return !e.rest().get(Properties.BLEND).equals("normal") || b != null && Keyed.any(b, e.id(), Properties.BLEND) || (b == null || Blending.passes(b, e)) && blends(e);
     }
 
-    /** All drawings lie on top of each other, each in a box that is seen at its frames; or side by side on one picture. */
-    private void flipbook(Board board, Element e, Flipbook f, Set<String> reactive) {
-        FlipSheet sheet = FlipSheet.of(board, e, f, project.assets(), reactive);
-        if (sheet != null) {
-            sheets.put(sheet.path(), sheet);
-            flips.put(e.id(), sheet);
-            out.append(sheet.markup(e, css));
-            return;
-        }
-        int first = f.indexAt(0);
-        for (int i = 0; i < f.drawings().size(); i++) {
-            Element art = f.drawings().get(i).art();
-            if (!art.hidden()) {
-                String name = drawingTarget(art);
-                if (i != first) {
-                    css.put(name, "opacity", "0");
-                }
-                out.append("<div class=\"").append(name).append("\">");
-                element(board, art, reactive);
-                out.append("</div>\n");
-            }
-        }
-    }
-
-    /** The box that shows or hides a drawing. */
-    static String drawingTarget(Element art) {
-        return PageId.of(art.id()) + "-d";
-    }
-
     private Point box(Element e) {
         return switch (e.content()) {
             case Content.Text t -> TextLayout.of((Content.Text) ElementPaint.resolved(t, e.rest()), measure).box();
@@ -350,112 +317,4 @@ final class Markup {
         };
     }
 
-    private void content(PageElement e) {
-        switch (e.content()) {
-            case Content.Parent g -> { }
-            case Content.Instance i -> { }
-            case Content.Picture p -> picture(e, p);
-            case Content.Text t -> {
-                // what is tapped is read out by its name, which these words are part of
-                out.append(tapped > 0 ? "<svg class=\"t-p\" aria-hidden=\"true\">" : "<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
-                text(e);
-                out.append("</svg>");
-            }
-            case Content.Shape s -> {
-                out.append("<svg class=\"t-p\" aria-hidden=\"true\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
-                shape(e, s);
-                out.append("</svg>");
-            }
-        }
-    }
-
-    private void shape(PageElement e, Content.Shape s) {
-        String name = e.box().shape();
-        boolean split = StrokeText.split(e.board(), e.element());
-        String paints = gradient(e, Properties.FILL) + (split ? "" : gradient(e, Properties.STROKE));
-        switch (s) {
-            case Content.Rectangle r -> out.append("<rect class=\"").append(name).append('"').append(paints).append("/>");
-            case Content.Ellipse x -> out.append("<ellipse class=\"").append(name).append('"').append(paints).append("/>");
-            default -> out.append("<path class=\"").append(name).append("\" d=\"").append(FormChannel.data(s, e.box().size())).append('"').append(paints).append("/>");
-        }
-        if (split) {
-            List<Contour> contours = ElementPaint.form(s, e.element().rest()).outline().contours();
-            List<String> names = e.strokes();
-            for (int i = 0; i < names.size(); i++) {
-                var one = new Outline(i < contours.size() ? List.of(contours.get(i)) : List.of());
-                css.put(names.get(i), "fill", "none");
-                out.append("<path class=\"").append(names.get(i)).append("\" d=\"").append(one.svgPath()).append('"').append(gradient(e, Properties.STROKE)).append("/>");
-            }
-        }
-    }
-
-    /** A gradient that rests, as an attribute; nothing for a colour. */
-    private static String gradient(PageElement e, Property<Paint> p) {
-        return e.rest(p) instanceof Gradient ? " " + p.key() + "=\"" + PaintText.css(e.element(), p, e.rest(p)) + "\"" : "";
-    }
-
-    /** A text whose letters go with the width of the scene, about its pivot and within its bounds. */
-    private void letters(PageElement e, Point box) {
-        Values v = e.element().rest();
-        if (!v.get(Properties.SIZE_IN).equals("%")) {
-            return;
-        }
-        double size = ((Content.Text) e.element().content()).size(), least = v.get(Properties.SIZE_LEAST), most = v.get(Properties.SIZE_MOST);
-        String name = e.box().box() + " .t-p", wider = "1 + (var(--w) - var(--n)) / " + Numbers.plain(e.board().size().x(), 4);
-        css.put(name, "scale", "clamp(" + Numbers.plain(least / size, 6) + "," + wider + "," + (most > 0 ? Numbers.plain(most / size, 6) : "1000") + ")");
-        Point pivot = v.get(Properties.PIVOT);
-        css.put(name, "transform-origin", CssText.px(pivot.x() * box.x()) + " " + CssText.px(pivot.y() * box.y()));
-    }
-
-    private void text(PageElement e) {
-        var t = TextChannel.rest(e);
-        TextChannel.weights(e).forEach(w -> faces.add(new Face(t.family(), w)));
-        String name = e.box().shape();
-        boolean rests = !TextChannel.moves(e.board(), e.element());
-        boolean anew = rests && t.wrap() > 0 && (values.any(e.id()) || Tied.wraps(e.element()));
-        css.put(name, "color", e.element().rest().get(Properties.FILL).main().hex());
-        out.append("<text class=\"").append(name).append('"').append(gradient(e, Properties.FILL));
-        if (anew) {
-            wraps = true;
-            out.append(" data-wrap=\"").append(escape(values.wrapped(e.id(), t))).append('"');
-        }
-        if (e.board().canvas().get(Properties.SCENE_HEIGHT).equals("its content's")) {
-            // how high a line is: the scene is as high as its words
-            out.append(" data-lead=\"").append(Numbers.plain(t.size() * t.lineHeight(), 4)).append('"');
-        }
-        out.append('>');
-        TextLayout layout = TextLayout.of(t, measure);
-        letters(e, layout.box());
-        List<TextLayout.Line> lines = layout.lines();
-        int n = 0, from = 0;
-        for (var line : lines) {
-            boolean changes = anew || rests && values.within(e.id(), from, from + line.text().length());
-            out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"")
-                    .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), measure, t.spacing() == 0), t.spacing()) : Numbers.plain(line.x(), 4))
-                    .append("\" y=\"").append(Numbers.plain(line.baseline(), 4)).append("\">").append(values.line(e.id(), line.text(), from)).append("</tspan>");
-            from += line.text().length() + 1;
-        }
-        for (int most = TextChannel.lines(e); n < most; n++) {
-            out.append("<tspan class=\"").append(name).append('-').append(n).append("\"></tspan>");
-        }
-        out.append("</text>");
-    }
-
-    /** Whether an element is a flipbook of nothing but pictures, which is told of as one. */
-    private static boolean ofPictures(Element e) {
-        return e.content() instanceof Flipbook f && f.drawings().stream().allMatch(d -> d.art().children().stream().allMatch(x -> x.content() instanceof Content.Picture));
-    }
-
-    /** Whether a picture is one drawing of many: those are there at once, each from the first moment in which it is seen. */
-    private static boolean drawn(PageElement e) {
-        List<String> path = e.board().path(e.id());
-        return path.stream().anyMatch(id -> e.board().find(id) instanceof Element x && ofPictures(x));
-    }
-
-    private void picture(PageElement e, Content.Picture p) {
-        Asset a = project.assets().get(p.asset());
-        pictures.add(p.asset());
-        out.append("<img class=\"").append(e.box().shape()).append("\" src=\"").append(picturePath(a)).append("\" alt=\"").append(drawn(e) ? "" : escape(e.element().name()))
-                .append(drawn(e) ? "\" decoding=\"sync" : "").append("\" draggable=\"false\">");
-    }
 }

@@ -56,7 +56,7 @@ public final class DiffersTable extends VBox {
         search.setPromptText("element or property");
         search.setPrefWidth(170);
         search.textProperty().addListener((o, was, is) -> refresh(true));
-        search.setMinWidth(90);
+        search.setMinWidth(50);
         selected.setMinWidth(USE_PREF_SIZE);
         selected.setId("differs-selected");
         selected.setOnAction(e -> refresh(true));

@@ -14,7 +14,6 @@ import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
-import tundra.core.edit.GroupBox;
 import tundra.core.edit.Placing;
 import tundra.core.edit.Resizing;
 import tundra.core.edit.ResizingSeveral;
@@ -23,7 +22,6 @@ import tundra.core.edit.TurningSeveral;
 import tundra.core.frame.Frame;
 import tundra.core.frame.HitTest;
 import tundra.core.geometry.Affine;
-import tundra.core.geometry.Numbers;
 import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Board;
@@ -37,7 +35,7 @@ public final class SelectTool implements Tool {
     private static final double START = 3;
     final Studio studio;
     final TextEditing typing;
-    private final ToolOptions options;
+    final ToolOptions options;
     private final PathKeys pathKeys;
     private final Consumer<String> onHover;
     private Gesture gesture;
@@ -46,7 +44,7 @@ public final class SelectTool implements Tool {
     private Snapping.Snap snap = Snapping.Snap.NONE;
 
     /** What the pointer is doing between press and release; a press that never moves may change the selection. */
-    private sealed interface Gesture {
+    sealed interface Gesture {
         /** Nothing yet: it becomes a move once the pointer has gone far enough. */
         record Press(Pointer at, boolean moves, Collection<String> selects) implements Gesture {}
 
@@ -73,6 +71,7 @@ public final class SelectTool implements Tool {
         record Key(PathKeys.Grip grip, Point from, Board made, Object merge) implements Gesture {}
     }
     private final ElementChoice choice = new ElementChoice(this);
+    private final HandleDrags handles = new HandleDrags(this);
 
     /** @param onHover hears which element lies under the pointer where that decides which motion path is shown; null for none */
     public SelectTool(Studio studio, TextEditing typing, ToolOptions options, Consumer<String> onHover) {
@@ -112,34 +111,16 @@ public final class SelectTool implements Tool {
         Rect around = Selected.bounds(studio);
         Handles.Handle h = around == null ? null : Handles.at(Handles.of(around, p.viewport()), p.view());
         if (around != null && Handles.knob(around, p.viewport()).distance(p.view()) <= Handles.REACH) {
-            return turnSeveral(p, around);
+            return handles.turnSeveral(p, around);
         }
         return h == null ? null : new Gesture.Several(p.at(), Selected.resizing(studio, around, h.place()), new Object());
-    }
-
-    private Gesture turnSeveral(Pointer p, Rect around) {
-        TurningSeveral turning = Selected.turning(studio, options);
-        Point centre = turning.centre() == null ? around.centre() : turning.centre();
-        return new Gesture.TurnSeveral(centre, angle(centre, p.at()), turning, new Object());
-    }
-
-    private void turn(Gesture.TurnSeveral t, Pointer p) {
-        double by = stepped(Math.IEEEremainder(angle(t.centre(), p.at()) - t.pointer(), 360), p);
-        studio.again("Turn " + t.turning().parts().size() + " elements", t.merge(),
-                b -> t.turning().turn(b, by, Selected.dragging(studio, t.turning().parts())));
-    }
-
-    /** Whole degrees; with Shift steps of 15, with Ctrl tenths. */
-    private static double stepped(double degrees, Pointer p) {
-        double step = p.shift() ? 15 : p.ctrl() ? 0.1 : 1;
-        return Numbers.round(Math.rint(degrees / step) * step, 3);
     }
 
     private Gesture onHandle(Pointer p, Element one, Frame.Placed placed) {
         if (Handles.knob(placed, p.viewport()).distance(p.view()) <= Handles.REACH) {
             Values v = studio.valuesOf(one.id());
             Point centre = placed.toCanvas().apply(v.get(Properties.PIVOT).times(placed.node().box()));
-            return new Gesture.Turn(one.id(), centre, angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
+            return new Gesture.Turn(one.id(), centre, HandleDrags.angle(centre, p.at()), v.get(Properties.ROTATION), new Object());
         }
         if (onPivot(p, one, placed)) {
             return new Gesture.Pivot(one.id(), placed.node().toParent(), placed.toCanvas(), placed.node().box(), new Object());
@@ -204,10 +185,6 @@ public final class SelectTool implements Tool {
         gesture = new Gesture.Press(p, studio.selection().contains(id), one ? List.of(id) : studio.selection());
     }
 
-    private static double angle(Point centre, Point at) {
-        return Math.toDegrees(Math.atan2(at.y() - centre.y(), at.x() - centre.x()));
-    }
-
     @Override
     public void drag(Pointer p) {
         if (gesture instanceof Gesture.Press press && press.moves() && press.at().view().distance(p.view()) >= START) {
@@ -215,11 +192,11 @@ public final class SelectTool implements Tool {
         }
         switch (gesture) {
             case Gesture.Move m -> move(m, p);
-            case Gesture.Resize r -> resize(r, p);
-            case Gesture.Several v -> resize(v, p);
-            case Gesture.Turn t -> turn(t, p);
-            case Gesture.TurnSeveral t -> turn(t, p);
-            case Gesture.Bounds b -> bounds(b, p);
+            case Gesture.Resize r -> handles.resize(r, p);
+            case Gesture.Several v -> handles.resize(v, p);
+            case Gesture.Turn t -> handles.turn(t, p);
+            case Gesture.TurnSeveral t -> handles.turn(t, p);
+            case Gesture.Bounds b -> handles.bounds(b, p);
             case Gesture.Pivot v -> pivot(v, p);
             case Gesture.Marquee m -> gesture = new Gesture.Marquee(m.from(), p.at(), m.add());
             case Gesture.Key k -> dragKey(k, p);
@@ -291,53 +268,11 @@ public final class SelectTool implements Tool {
         return parent == null ? by : parent.toCanvas().inverse().applyOffset(by);
     }
 
-    private void resize(Gesture.Resize r, Pointer p) {
-        Point at = p.ctrl() ? p.at() : new Point(Math.rint(p.at().x()), Math.rint(p.at().y()));
-        Point from = p.ctrl() ? r.from() : new Point(Math.rint(r.from().x()), Math.rint(r.from().y()));
-        Point by = r.toParent().inverse().applyOffset(at.minus(from));
-        var result = studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing().drag(by, p.shift(), p.alt());
-        Values start = r.resizing().start();
-        studio.again("Resize " + studio.board().find(r.id()).name(), r.merge(), b -> studio.target().drag(
-                studio.target().drag(b, r.id(), result.sizing(), start.get(result.sizing()), result.sized()), r.id(), Properties.POSITION,
-                start.get(Properties.POSITION), result.position()));
-    }
-
-    private void resize(Gesture.Several g, Pointer p) {
-        Point by = p.at().minus(g.from());
-        Point way = p.ctrl() ? by : new Point(Math.rint(by.x()), Math.rint(by.y()));
-        studio.again("Resize " + g.resizing().parts().size() + " elements", g.merge(),
-                b -> g.resizing().drag(b, way, p.shift(), p.alt(), studio.book().keepArea(), Selected.dragging(studio, g.resizing().parts())));
-    }
-
-    private void bounds(Gesture.Bounds g, Pointer p) {
-        Point at = g.toCanvas().inverse().apply(p.at());
-        double x0 = g.handle().x() == 0 ? at.x() : 0, x1 = g.handle().x() == 1 ? at.x() : g.box().x();
-        double y0 = g.handle().y() == 0 ? at.y() : 0, y1 = g.handle().y() == 1 ? at.y() : g.box().y();
-        studio.again("Set bounds of " + studio.board().find(g.id()).name(), g.merge(),
-                b -> GroupBox.set(b, g.id(), new Rect(x0, y0, Math.max(1, x1 - x0), Math.max(1, y1 - y0))));
-    }
-
     private void pivot(Gesture.Pivot v, Pointer p) {
         Point local = v.toCanvas().inverse().apply(p.at());
         Point at = new Point(v.box().x() == 0 ? 0.5 : local.x() / v.box().x(), v.box().y() == 0 ? 0.5 : local.y() / v.box().y());
-        Point pivot = p.ctrl() ? at : new Point(nearThird(at.x(), v.box().x()), nearThird(at.y(), v.box().y()));
+        Point pivot = p.ctrl() ? at : new Point(HandleDrags.nearThird(at.x(), v.box().x()), HandleDrags.nearThird(at.y(), v.box().y()));
         studio.again("Move pivot of " + studio.board().find(v.id()).name(), v.merge(), b -> Placing.pivot(b, v.id(), pivot, v.toParent(), v.box()));
-    }
-
-    /** Snaps to the ends and the middle of a side. */
-    private static double nearThird(double fraction, double length) {
-        for (double f : new double[] {0, 0.5, 1}) {
-            if (Math.abs(fraction - f) * length < 5) {
-                return f;
-            }
-        }
-        return Numbers.round(fraction, 4);
-    }
-
-    private void turn(Gesture.Turn t, Pointer p) {
-        double now = angle(t.centre(), p.at());
-        double value = stepped(t.rotation() + Math.IEEEremainder(now - t.pointer(), 360), p);
-        studio.again("Turn " + studio.board().find(t.id()).name(), t.merge(), b -> studio.target().drag(b, t.id(), Properties.ROTATION, t.rotation(), value));
     }
 
     @Override
