@@ -283,6 +283,8 @@ class CommandLineTest {
         fails("no scene", "still", DEMO, "--scene", "Nowhere", "--at", "0", "--to", folder.resolve("x.png").toString());
         fails("between 0 and", "still", DEMO, "--at", "-1", "--to", folder.resolve("x.png").toString());
         fails("no desk", "shot", DEMO, "--desk", "kitchen", "--to", folder.resolve("x.png").toString());
+        fails("--working says how many seconds", "shot", DEMO, "--desk", "publish", "--working", "2", "--to", folder.resolve("x.png").toString());
+        fails("--working says how many seconds", "shot", DEMO, "--desk", "publish", "--run", "make-all", "--working", "-1", "--to", folder.resolve("x.png").toString());
         fails("a file, not a folder", "publish", DEMO, "--to", DEMO);
     }
 

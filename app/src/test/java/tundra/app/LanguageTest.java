@@ -10,12 +10,16 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import javafx.scene.control.Tooltip;
+import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import tundra.app.language.Language;
 import tundra.app.widget.Translated;
+import tundra.app.widget.WholeWords;
+import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
 import tundra.core.model.Conditions;
 import tundra.core.model.Events;
@@ -85,6 +89,17 @@ class LanguageTest {
         assertThat(words.cut).as("words without room").hasSizeLessThan(all * 2 / 100);
         assertThat(all).isGreaterThan(600);
         assertThat(missing.size()).as("words without a translation, of %d", all).isLessThan(all * (100 - LEAST) / 100);
+    }
+
+    @Test
+    void wordsThatAreCutAreReadWholeByPointingAtThem() throws Exception {
+        String whole = RealWindow.fx(() -> WholeWords.whole(t.stage.getScene().lookup("#tool-note")));
+        assertThat(whole).as("the hint of a tool, much longer").isNotNull();
+        t.moveTo(t.middle("tool-note"));
+        t.until(() -> Window.getWindows().stream().anyMatch(w -> w instanceof Tooltip tip && tip.isShowing() && tip.getText().equals(whole)));
+        Point canvas = t.canvas(20, 20);
+        t.moveTo(canvas);
+        t.until(() -> Window.getWindows().stream().noneMatch(w -> w instanceof Tooltip tip && tip.isShowing()));
     }
 
     /** Also what hardly ever is said: errors, findings, what a step is called. */

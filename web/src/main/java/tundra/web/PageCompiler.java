@@ -46,7 +46,7 @@ public final class PageCompiler {
     private static final int LONGEST = 40;
     private final FontSource fonts;
     private final SheetMaker sheets;
-    final SeriesPainter series;
+    private final SeriesPainter series;
 
     /** One that publishes all motifs as what they are. */
     public PageCompiler(TextMeasurer measure, FontSource fonts, SheetMaker sheets) {
@@ -108,7 +108,7 @@ public final class PageCompiler {
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
         files.put("piece.css", Page.Part.of(utf8(css(markup, pack) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
         var used = new HashSet<String>();
-        String data = new PageData(this).data(project, motifs, markup, layouts, extraScript != null, used);
+        String data = new PageData(series != null).data(project, motifs, markup, layouts, extraScript != null, used);
         if (extraScript != null) {
             used.addAll(Set.of(PlayerScript.RECORD, PlayerScript.NAMED_SETS));
         }

@@ -32,10 +32,11 @@ import tundra.core.model.Tree;
 
 /** What the player is told of a piece: its scenes, timelines with their tracks, sounds and motifs, as JSON. */
 final class PageData {
-    private final PageCompiler compiler;
+    private final boolean asPictures;
 
-    PageData(PageCompiler compiler) {
-        this.compiler = compiler;
+    /** @param asPictures whether motifs can be shown as series of pictures */
+    PageData(boolean asPictures) {
+        this.asPictures = asPictures;
     }
 
     /** @param used gets the sections of the player's script that the piece takes */
@@ -147,7 +148,7 @@ final class PageData {
                 }
             });
         }
-        BlockWriter.write(o, p, b, markup, compiler.series != null, used);
+        BlockWriter.write(o, p, b, markup, asPictures, used);
         List<Element> instances = Motifs.instances(b, x -> true).stream().filter(e -> markup.of(e.id()) != null).toList();
         if (!instances.isEmpty()) {
             ArrayNode all = o.putArray("instances");

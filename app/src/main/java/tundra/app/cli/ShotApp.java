@@ -161,7 +161,9 @@ final class ShotApp {
                 }
                 if (pulses == SETTLED + 10 && state.run() != null && state.working() == 0) {
                     still = 0;
-                    run();
+                    if (!run()) {
+                        return;
+                    }
                 }
                 if (ran > 0) {
                     if (now - ran > state.working() * 1e9) {
@@ -185,11 +187,14 @@ final class ShotApp {
                 }
             }
 
-            private void run() {
+            /** Says whether there are such commands. */
+            private boolean run() {
                 try {
                     List.of(state.run().split(",")).forEach(w.commands::run);
+                    return true;
                 } catch (IllegalArgumentException e) {
                     close(new IllegalArgumentException("There is " + e.getMessage() + "; “Find anything” knows them all. No picture was made.", e));
+                    return false;
                 }
             }
 

@@ -56,6 +56,9 @@ final class ShotCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws Exception {
+        if (working != 0 && (run == null || !(working > 0))) {
+            throw new IllegalArgumentException("--working says how many seconds after the command of --run the picture is taken; it needs one, and a time above 0. No picture was made.");
+        }
         Desk d;
         try {
             d = Desk.valueOf(desk.toUpperCase(Locale.ROOT));

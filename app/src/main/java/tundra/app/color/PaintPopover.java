@@ -24,6 +24,7 @@ import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Popovers;
 import tundra.app.widget.WholeDrags;
+import tundra.app.widget.WholeWords;
 import tundra.app.widget.Words;
 import tundra.core.model.Color;
 import tundra.core.model.ColorsUsed;
@@ -66,7 +67,7 @@ final class PaintPopover {
         gradientPart.getChildren().addAll(stops, spreadRow());
         popup.getContent().add(box);
         WholeDrags.in(box);
-        WholeDrags.in(box);
+        WholeWords.in(box);
         refresh();
     }
 

@@ -25,6 +25,7 @@ import tundra.app.widget.Buttons;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Popovers;
 import tundra.app.widget.WholeDrags;
+import tundra.app.widget.WholeWords;
 import tundra.core.model.KeptEasing;
 import tundra.core.motion.Easing;
 import tundra.core.motion.EasingText;
@@ -153,6 +154,7 @@ final class EasingPicker {
         box.getStylesheets().setAll(below.getScene().getStylesheets());
         popup.getContent().add(box);
         WholeDrags.in(box);
+        WholeWords.in(box);
         point(candidate);
         var at = below.localToScreen(0, 30);
         var window = below.getScene().getWindow();

@@ -252,10 +252,8 @@ public final class FileJobs {
         return p.getFileName().toString().endsWith(".tundra") ? p : p.resolveSibling(p.getFileName() + ".tundra");
     }
 
-
     /** The piece's folder, where dialogs open; null for a piece that was never saved. */
     public Path beside() {
         return studio.file() == null ? null : studio.file().toAbsolutePath().getParent();
     }
-
 }

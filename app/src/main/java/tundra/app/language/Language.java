@@ -29,6 +29,8 @@ public final class Language {
     public static final String LONG = "x-long";
     private static final int KEPT = 4000;
     private static final Pattern PLACE = Pattern.compile("\\{(\\w+)\\}");
+    /** What has none in it, such as a clock that runs, is the same in all languages. */
+    private static final Pattern WORD = Pattern.compile("\\p{L}{2}");
     /** Between two sentences. */
     private static final Pattern NEXT = Pattern.compile("(?<=[.!?]) (?=[\\p{Lu}“‘])");
     private static volatile Language now;
@@ -130,6 +132,9 @@ public final class Language {
     }
 
     private synchronized String said(String english) {
+        if (!WORD.matcher(english).find()) {
+            return english;
+        }
         // what is said in the other language already is not looked up as if it were English
         if (given.contains(english)) {
             return english;

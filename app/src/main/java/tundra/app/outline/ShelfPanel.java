@@ -78,7 +78,7 @@ public final class ShelfPanel extends VBox {
     private boolean saysEmpty = true;
     private List<Asset> shownAssets = List.of();
     private List<Swatch> shownSwatches = List.of();
-    private final ShelfUse uses = new ShelfUse(this);
+    private final ShelfUse uses;
 
     /**
      * @param narrow whether there is room for one tile only
@@ -87,6 +87,7 @@ public final class ShelfPanel extends VBox {
     public ShelfPanel(Studio studio, Commands commands, Notices notices, boolean narrow, Consumer<List<Path>> keep) {
         this.studio = studio;
         this.notices = notices;
+        uses = new ShelfUse(studio, notices);
         setId("shelf");
         getStyleClass().addAll("outline", "shelf");
         var title = Words.section("Shelf");

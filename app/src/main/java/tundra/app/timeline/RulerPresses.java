@@ -72,7 +72,7 @@ final class RulerPresses {
         } else if (!row.element().equals(Board.CANVAS)) {
             pointer.select(row.element());
             if (row.property() == null && e.getClickCount() == 2) {
-                pointer.studio.selectKeys(KeyClip.all(pointer.studio.timeline(), pointer.hits.inside(row.element())));
+                pointer.studio.selectKeys(KeyClip.all(pointer.studio.timeline(), pointer.inside(row.element())));
             }
         }
     }

@@ -1,20 +1,16 @@
 package tundra.app.timeline;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.List;
 import javafx.scene.Cursor;
 import javafx.scene.input.MouseEvent;
 import tundra.core.model.Board;
-import tundra.core.model.Element;
 import tundra.core.model.Marker;
 import tundra.core.model.Span;
-import tundra.core.model.Tree;
 
 /** What of the timeline lies where the pointer is, and which cursor says so. */
 final class TimelineHits {
-    private final TimelinePointerHandler pointer;
     static final double REACH = 8;
+    private final TimelinePointerHandler pointer;
 
     TimelineHits(TimelinePointerHandler pointer) {
         this.pointer = pointer;
@@ -78,14 +74,5 @@ final class TimelineHits {
         }
         Integer side = trimAt(e, r);
         return side == null ? Cursor.DEFAULT : side == 0 ? Cursor.MOVE : Cursor.E_RESIZE;
-    }
-
-    List<String> inside(String element) {
-        var ids = new ArrayList<String>();
-        Element e = pointer.studio.board().find(element);
-        if (e != null) {
-            ids.addAll(Tree.ids(List.of(e)));
-        }
-        return ids;
     }
 }

@@ -31,6 +31,7 @@ import tundra.core.model.PlacedSound;
 import tundra.core.model.Property;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
+import tundra.core.model.Tree;
 
 /** What the pointer does in the timeline. Each gesture is one step of undo and can be given up. */
 final class TimelinePointerHandler {
@@ -38,6 +39,8 @@ final class TimelinePointerHandler {
     private static final double SIDEWAYS = 3;
     final Studio studio;
     final TimelineCanvas view;
+    final TimelineHits hits = new TimelineHits(this);
+    private final RulerPresses ruler = new RulerPresses(this);
     Drag drag;
     private Set<String> selected;
 
@@ -91,8 +94,6 @@ final class TimelinePointerHandler {
         /** Something in a row's head, which is done where it is let go. */
         record Head(Rect at, Runnable done) implements Drag {}
     }
-    final TimelineHits hits = new TimelineHits(this);
-    private final RulerPresses ruler = new RulerPresses(this);
 
     TimelinePointerHandler(Studio studio, TimelineCanvas view) {
         this.studio = studio;
@@ -193,7 +194,7 @@ final class TimelinePointerHandler {
         }
         if (row != null && row.property() == null && !row.element().equals(Board.CANVAS)) {
             studio.select(List.of(row.element()));
-            var refs = KeyClip.all(studio.timeline(), hits.inside(row.element()));
+            var refs = KeyClip.all(studio.timeline(), inside(row.element()));
             var times = refs.stream().mapToLong(Keys.Ref::time).summaryStatistics();
             if (!refs.isEmpty() && e.getX() >= view.scale.x(times.getMin()) && e.getX() <= view.scale.x(times.getMax()) && !e.isShiftDown()) {
                 // the summary is a handle for all that it sums up
@@ -388,5 +389,11 @@ final class TimelinePointerHandler {
     /** What the pointer looks like where it is. */
     Cursor cursor(MouseEvent e) {
         return hits.cursor(e);
+    }
+
+    /** An element and all that lies in it; none where it is gone. */
+    List<String> inside(String element) {
+        Element e = studio.board().find(element);
+        return e == null ? List.of() : List.copyOf(Tree.ids(List.of(e)));
     }
 }

@@ -11,8 +11,8 @@ import tundra.core.geometry.Point;
 
 /** What of the nodes lies where the pointer is. */
 final class NodeHits {
-    private final NodesTool tool;
     private static final double NEAR = 7;
+    private final NodesTool tool;
 
     NodeHits(NodesTool tool) {
         this.tool = tool;

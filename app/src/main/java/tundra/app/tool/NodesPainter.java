@@ -16,8 +16,8 @@ import tundra.core.geometry.Rect;
 
 /** The nodes, handles and outlines that the tool shows over the canvas. */
 final class NodesPainter {
-    private final NodesTool tool;
     private static final double LINE_STEP = 1.5;
+    private final NodesTool tool;
 
     NodesPainter(NodesTool tool) {
         this.tool = tool;

@@ -39,6 +39,8 @@ public final class NodesTool implements Tool {
     private static final double START = 3;
     static final double APART = 9;
     final Studio studio;
+    private final NodesPainter painter = new NodesPainter(this);
+    final NodeHits hits = new NodeHits(this);
     private final Map<String, Set<Ref>> chosen = new LinkedHashMap<>();
     Gesture gesture;
     Over hover;
@@ -70,8 +72,6 @@ public final class NodesTool implements Tool {
 
         record Marquee(Point from, Point to, boolean add) implements Gesture {}
     }
-    private final NodesPainter painter = new NodesPainter(this);
-    final NodeHits hits = new NodeHits(this);
 
     public NodesTool(Studio studio) {
         this.studio = studio;

@@ -35,6 +35,8 @@ public final class SelectTool implements Tool {
     private static final double START = 3;
     final Studio studio;
     final TextEditing typing;
+    private final ElementChoice choice;
+    private final HandleDrags handles = new HandleDrags(this);
     final ToolOptions options;
     private final PathKeys pathKeys;
     private final Consumer<String> onHover;
@@ -70,8 +72,6 @@ public final class SelectTool implements Tool {
 
         record Key(PathKeys.Grip grip, Point from, Board made, Object merge) implements Gesture {}
     }
-    private final ElementChoice choice = new ElementChoice(this);
-    private final HandleDrags handles = new HandleDrags(this);
 
     /** @param onHover hears which element lies under the pointer where that decides which motion path is shown; null for none */
     public SelectTool(Studio studio, TextEditing typing, ToolOptions options, Consumer<String> onHover) {
@@ -79,6 +79,7 @@ public final class SelectTool implements Tool {
         this.studio = studio;
         this.options = options;
         this.typing = typing;
+        choice = new ElementChoice(studio, typing);
         this.pathKeys = new PathKeys(studio);
     }
 

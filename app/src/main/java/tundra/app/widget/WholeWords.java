@@ -18,7 +18,8 @@ public final class WholeWords {
     /** For all that lies in a part of the scene: the root of a window or of a popup. */
     public static void in(Node root) {
         var words = new WholeWords();
-        root.addEventFilter(MouseEvent.MOUSE_MOVED, e -> words.at((Node) e.getTarget(), root));
+        // before the first move, which a tooltip waits for
+        root.addEventFilter(MouseEvent.MOUSE_ENTERED_TARGET, e -> words.at((Node) e.getTarget(), root));
     }
 
     private void at(Node target, Node root) {
@@ -33,6 +34,9 @@ public final class WholeWords {
             }
         }
         if (cut == of) {
+            if (cut != null) {
+                tip.setText(whole(cut));
+            }
             return;
         }
         if (of != null) {
@@ -46,14 +50,17 @@ public final class WholeWords {
         }
     }
 
-    /** The words of a caption or label that is too narrow for them, in the language of the window; null of all others. */
+    /** The words of a label that is too narrow for them, in the language of the window; null of all others. */
     public static String whole(Node n) {
-        String words = n instanceof LightLabel c ? c.said() : n instanceof Labeled l ? l.getText() : null;
-        if (words == null || words.isBlank() || words.endsWith("…")) {
-            return null;
-        }
-        return n.lookup(".text") instanceof Text t && t.getParent() == n && !t.getText().equals(words) && shortened(t.getText()) ? words
-                : n instanceof LightLabel c && shortened(c.shown()) && !c.shown().equals(words) ? words : null;
+        return switch (n) {
+            case LightLabel l -> cut(l.said(), l.shown());
+            case Labeled l when l.lookup(".text") instanceof Text t && t.getParent() == l -> cut(l.getText(), t.getText());
+            default -> null;
+        };
+    }
+
+    private static String cut(String words, String shown) {
+        return words == null || words.isBlank() || words.equals(shown) || words.endsWith("…") || !shortened(shown) ? null : words;
     }
 
     private static boolean shortened(String shown) {

@@ -23,15 +23,15 @@ import tundra.app.widget.Lazy;
 
 /** Which panels stand where on each desk, how wide they are and which are folded away. */
 final class DeskArrangement {
-    private final MainWindow window;
     /** The width of the shelf beside the canvas, and the largest of any panel, in px. */
     static final double SHELF = 96, LARGEST = 560;
-    final VBox adapting = new VBox();
+    private final MainWindow window;
+    private final VBox adapting = new VBox();
     final DeferredPanels furnishing = new DeferredPanels();
-    BorderPane drawDesk;
+    private BorderPane drawDesk;
     /** Whether only the canvas is shown. */
-    boolean alone;
-    BorderPane animateUpper;
+    private boolean alone;
+    private BorderPane animateUpper;
 
     DeskArrangement(MainWindow window) {
         this.window = window;

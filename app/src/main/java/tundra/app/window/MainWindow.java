@@ -105,12 +105,9 @@ public final class MainWindow {
     final Overlays overlays;
     final WindowKeys keys = new WindowKeys(this);
     final DeskArrangement desks = new DeskArrangement(this);
-    final Naming naming = new Naming(this);
+    private final Naming naming = new Naming(this);
     final DeskRail deskRail;
     HintBar hints;
-    private void ways() {
-        overlays.ways(id -> Platform.runLater(() -> reactions.get().find(id)));
-    }
     final Trying tries = new Trying(this);
 
     /** Makes all that needs no stage yet; may be called on any thread. */
@@ -225,6 +222,10 @@ public final class MainWindow {
         desks.arrange();
     }
 
+    private void ways() {
+        overlays.ways(id -> Platform.runLater(() -> reactions.get().find(id)));
+    }
+
     /** Takes its place in a stage that is not shown yet, at a size in px. */
     public void open(Stage stage, double width, double height) {
         this.stage = stage;
@@ -240,7 +241,7 @@ public final class MainWindow {
     }
 
     /** After something was typed in a field. */
-    void giveKeyboardBack() {
+    private void giveKeyboardBack() {
         if (!overlays.asking() && w.canvas.getScene() != null) {
             w.canvas.requestFocus();
         } else {
@@ -281,10 +282,6 @@ public final class MainWindow {
 
     boolean isTrying() {
         return tries.trying;
-    }
-
-    DeskArrangement desks() {
-        return desks;
     }
 
     /** Whether all of the window is there. */

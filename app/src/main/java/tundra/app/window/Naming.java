@@ -14,9 +14,9 @@ import tundra.core.model.Layout;
 
 /** Has names typed where what is named stands. */
 final class Naming {
-    private final MainWindow window;
     /** Of a name that is typed on the canvas, in px. */
     static final double NAME_WIDTH = 170, NAME_HEIGHT = 28;
+    private final MainWindow window;
 
     Naming(MainWindow window) {
         this.window = window;

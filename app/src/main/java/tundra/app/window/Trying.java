@@ -28,7 +28,7 @@ final class Trying {
         }
     }
 
-    void startTrying() {
+    private void startTrying() {
         trying = true;
         window.tryView.get().showLeave(true);
         window.desks.arrange();

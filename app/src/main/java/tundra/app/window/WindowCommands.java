@@ -37,10 +37,10 @@ final class WindowCommands {
 
     private static void panels(Workshop w, MainWindow window) {
         for (String side : List.of("left", "right")) {
-            w.commands.add("fold-" + side, () -> (window.desks().folded(side) ? "Show" : "Hide") + " the panels at the " + side, side.equals("left") ? "Shortcut+Alt+L" : "Shortcut+Alt+R",
-                    () -> !window.desks().isAlone() && (side.equals("left") ? w.studio.desk() == Desk.DRAW : w.studio.desk() != Desk.PUBLISH), () -> window.desks().fold(side));
+            w.commands.add("fold-" + side, () -> (window.desks.folded(side) ? "Show" : "Hide") + " the panels at the " + side, side.equals("left") ? "Shortcut+Alt+L" : "Shortcut+Alt+R",
+                    () -> !window.desks.isAlone() && (side.equals("left") ? w.studio.desk() == Desk.DRAW : w.studio.desk() != Desk.PUBLISH), () -> window.desks.fold(side));
         }
-        w.commands.add("canvas-alone", () -> window.desks().isAlone() ? "All of the window again" : "The canvas alone, over the whole screen", "F11", () -> w.studio.desk() != Desk.PUBLISH && !window.isTrying(), window.desks()::toggleAlone);
+        w.commands.add("canvas-alone", () -> window.desks.isAlone() ? "All of the window again" : "The canvas alone, over the whole screen", "F11", () -> w.studio.desk() != Desk.PUBLISH && !window.isTrying(), window.desks::toggleAlone);
     }
 
     /** What the toolkit takes only when it starts. */

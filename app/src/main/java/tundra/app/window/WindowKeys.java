@@ -19,10 +19,9 @@ import tundra.core.geometry.Point;
 
 /** What keys do in the window: for what is open over it, for the tool in hand, for a command. */
 final class WindowKeys {
-    private final MainWindow window;
     /** Held down they show the drawing before and the next one. */
-    static final KeyCode LOOK_BACK = KeyCode.Q;
-    static final KeyCode LOOK_AHEAD = KeyCode.W;
+    private static final KeyCode LOOK_BACK = KeyCode.Q, LOOK_AHEAD = KeyCode.W;
+    private final MainWindow window;
 
     WindowKeys(MainWindow window) {
         this.window = window;
@@ -155,8 +154,8 @@ final class WindowKeys {
         if (window.overlays.leave()) {
             return;
         }
-        if (window.desks().isAlone()) {
-            window.desks().toggleAlone();
+        if (window.desks.isAlone()) {
+            window.desks.toggleAlone();
             return;
         }
         boolean gaveUp = (window.outline.isMade() && window.outline.get().giveUp()) | window.w.canvas.cancel() | window.w.tools.active().cancel() | (window.drawings.isMade() && window.drawings.get().strip().cancel()) | (window.timeline.isMade() && window.timeline.get().lanes().cancel());

@@ -1,5 +1,6 @@
 package tundra.core.file;
 
+import java.util.Map;
 import java.util.Set;
 import tundra.core.model.Color;
 import tundra.core.model.LabelledSlot;
@@ -11,10 +12,12 @@ import tundra.core.model.Slot;
 
 /** The outputs of a piece and how its page is. */
 final class OutputReader {
-    private final ProjectReader reader;
+    private final TimelineReader.IdReader ids;
+    private final Map<String, String> unknown;
 
-    OutputReader(ProjectReader reader) {
-        this.reader = reader;
+    OutputReader(TimelineReader.IdReader ids, Map<String, String> unknown) {
+        this.ids = ids;
+        this.unknown = unknown;
     }
 
     Output output(Fields f) throws FileProblem {
@@ -22,7 +25,7 @@ final class OutputReader {
         if (kind == null) {
             throw f.problem("kind", "is not one that this version knows");
         }
-        String id = reader.id(f), file = f.has("file") ? f.text("file") : "";
+        String id = ids.id(f), file = f.has("file") ? f.text("file") : "";
         if (!file.isEmpty() && !Output.isFile(file)) {
             throw f.problem("file", "should be the name of a file, without a way out of its folder");
         }
@@ -35,7 +38,7 @@ final class OutputReader {
                 }
             }
         }
-        f.keepUnknown(FileObjects.of("output", id), reader.unknown);
+        f.keepUnknown(FileObjects.of("output", id), unknown);
         return o;
     }
 

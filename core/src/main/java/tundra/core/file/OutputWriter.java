@@ -6,11 +6,7 @@ import tundra.core.model.PageSettings;
 
 /** The outputs of a piece and how its page is, as JSON. */
 final class OutputWriter {
-    private final ProjectWriter writer;
-
-    OutputWriter(ProjectWriter writer) {
-        this.writer = writer;
-    }
+    private OutputWriter() {}
 
     /** Only what isn't as it is at first. */
     static ObjectNode output(ObjectNode o, Output x) {

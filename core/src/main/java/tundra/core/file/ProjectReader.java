@@ -151,7 +151,7 @@ final class ProjectReader {
         }
         var outputs = f.has("outputs") ? new ArrayList<Output>() : Outputs.USUAL;
         for (JsonNode n : f.has("outputs") ? f.list("outputs") : List.<JsonNode>of()) {
-            parts.part(() -> outputs.add(new OutputReader(this).output(new Fields(n, "output " + (outputs.size() + 1) + nameIn(n)))));
+            parts.part(() -> outputs.add(new OutputReader(this::id, unknown).output(new Fields(n, "output " + (outputs.size() + 1) + nameIn(n)))));
         }
         var muted = new ArrayList<Muted>();
         for (JsonNode n : f.has("muted") ? f.list("muted") : List.<JsonNode>of()) {

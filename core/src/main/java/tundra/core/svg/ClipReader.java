@@ -13,9 +13,9 @@ import tundra.core.model.Element;
 
 /** What clips an element of an SVG drawing: clip paths and what they hold, as one outline. */
 final class ClipReader {
-    private final SvgReader reader;
     /** Above so many segments an outline is not cut up by exact geometry. */
     static final int EXACT = 600;
+    private final SvgReader reader;
 
     ClipReader(SvgReader reader) {
         this.reader = reader;

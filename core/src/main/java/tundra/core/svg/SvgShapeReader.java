@@ -19,11 +19,11 @@ import tundra.core.model.Values;
 
 /** Shapes of an SVG drawing with their fill and stroke. */
 final class SvgShapeReader {
-    private final SvgReader reader;
     /** More dashes on one outline than this are no longer seen as such. */
     private static final int DASHES = 10_000;
     /** How far a map may be from keeping angles before strokes become outlines. */
     private static final double UNEVEN = 1.03;
+    private final SvgReader reader;
 
     SvgShapeReader(SvgReader reader) {
         this.reader = reader;
