@@ -31,6 +31,8 @@ public final class Language {
     private static final Pattern PLACE = Pattern.compile("\\{(\\w+)\\}");
     /** What has none in it, such as a clock that runs, is the same in all languages. */
     private static final Pattern WORD = Pattern.compile("\\p{L}{2}");
+    /** Before the words of a row: what has been done or is open. */
+    private static final Pattern MARK = Pattern.compile("[→✓–▸▾ ]+");
     /** Between two sentences. */
     private static final Pattern NEXT = Pattern.compile("(?<=[.!?]) (?=[\\p{Lu}“‘])");
     private static volatile Language now;
@@ -157,6 +159,10 @@ public final class Language {
         String out = whole.get(english);
         if (out != null) {
             return out;
+        }
+        Matcher mark = MARK.matcher(english);
+        if (mark.lookingAt() && !said(english.substring(mark.end())).equals(english.substring(mark.end()))) {
+            return mark.group() + said(english.substring(mark.end()));
         }
         String[] sentences = NEXT.split(english);
         List<String> each = sentences.length < 2 ? List.of() : Arrays.stream(sentences).map(this::said).toList();

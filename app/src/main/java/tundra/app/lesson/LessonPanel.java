@@ -18,7 +18,8 @@ import tundra.app.widget.PanelHead;
 
 /** A lesson beside the work: it watches what is really done and ticks it off; nothing is held up by it. */
 public final class LessonPanel extends VBox {
-    private static final double WIDE = 292;
+    /** As wide as the panels at the left of the Draw desk, so that it leaves the tools in sight. */
+    private static final double WIDE = 232;
     private final Consumer<Set<Aspect>> follow = what -> look();
     private final Studio studio;
     private final Commands commands;

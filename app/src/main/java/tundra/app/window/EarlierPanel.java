@@ -104,7 +104,12 @@ final class EarlierPanel extends Veil {
         HBox.setHgrow(gap, Priority.ALWAYS);
         var foot = new HBox(8, whole, some, gap, close);
         foot.setAlignment(Pos.CENTER_LEFT);
-        list.setPlaceholder(Words.of("Nothing yet: a version is kept each time that you save.", "quiet", "small"));
+        list.setPlaceholder(wrapped("Nothing yet: a version is kept each time that you save."));
+        // where there is none there is nothing to show beside the list
+        boolean any = !list.getItems().isEmpty();
+        scroll.setVisible(any);
+        scroll.setManaged(any);
+        HBox.setHgrow(list, any ? Priority.NEVER : Priority.ALWAYS);
         show(WIDE, title, words, both, foot);
         look(null);
         list.getSelectionModel().selectFirst();

@@ -213,7 +213,7 @@ final class Overlays {
             lesson = null;
         });
         StackPane.setAlignment(lesson, Pos.BOTTOM_LEFT);
-        StackPane.setMargin(lesson, new Insets(0, 0, 18, 84));
+        StackPane.setMargin(lesson, new Insets(0, 0, 18, 66));
         // beneath what is asked
         layers.getChildren().add(1, lesson);
     }
