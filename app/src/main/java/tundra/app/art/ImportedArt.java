@@ -22,7 +22,9 @@ public sealed interface ImportedArt {
     String name();
 
     /** What could not be kept. */
-    List<String> report();
+    default List<String> report() {
+        return List.of();
+    }
 
     Added addTo(Project p, String place);
 
@@ -35,11 +37,6 @@ public sealed interface ImportedArt {
         @Override
         public String name() {
             return asset.title();
-        }
-
-        @Override
-        public List<String> report() {
-            return List.of();
         }
 
         @Override
@@ -62,11 +59,6 @@ public sealed interface ImportedArt {
         }
 
         @Override
-        public List<String> report() {
-            return List.of();
-        }
-
-        @Override
         public Added addTo(Project p, String place) {
             return new Added(p.withAsset(asset), null);
         }
@@ -74,11 +66,6 @@ public sealed interface ImportedArt {
 
     /** A video, a map or a page's files, placed as a block. */
     record Part(String name, Asset asset, Point size, BiFunction<Board, Point, Element> made) implements ImportedArt {
-        @Override
-        public List<String> report() {
-            return List.of();
-        }
-
         @Override
         public Added addTo(Project p, String place) {
             Board b = p.place(place).board();

@@ -133,8 +133,7 @@ final class DragCard extends VBox {
     }
 
     private String words(Action a) {
-        String all = new Sentences(studio.project(), studio.board()).of(a.kind(), a.slots());
-        return all.length() > 26 ? all.substring(0, 25) + "…" : all;
+        return new Sentences(studio.project(), studio.board()).of(a.kind(), a.slots());
     }
 
     private List<Picker.Choice> part(Dragging.Pair p) {
