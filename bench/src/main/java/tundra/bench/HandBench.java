@@ -8,27 +8,15 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.Random;
-import java.util.concurrent.Callable;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
-import javafx.application.Platform;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.robot.Robot;
-import javafx.stage.Stage;
 import tundra.app.Startup;
-import tundra.app.builtin.Workshop;
-import tundra.app.job.Dialogs;
 import tundra.app.studio.Desk;
-import tundra.app.studio.Settings;
 import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.ToolKind;
-import tundra.app.widget.Look;
-import tundra.app.window.MainWindow;
 import tundra.core.edit.Keys;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Affine;
@@ -46,16 +34,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
 /** Drags in the real window with real mouse events: the interface thread's own time for each, and the pictures it gives. */
-public final class HandBench implements Dialogs {
-    private static final int EVENTS = 240;
-    private Stage stage;
-    private MainWindow window;
-    private Workshop w;
-    private Robot robot;
-
-    /** Interface thread time for each event in ms, and pictures a second while dragging. */
-    record Result(double eventMs, double pictures) {}
-
+public final class HandBench extends BenchWindow {
     /**
      * How the demo played.
      *
@@ -76,16 +55,16 @@ public final class HandBench implements Dialogs {
             b.open();
             Bench.rest();
             Result one = b.element(), node = b.node();
-            System.out.printf(Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs, one.pictures, node.eventMs, node.pictures);
+            System.out.printf(Locale.ROOT, "element %.2f %.1f%nnode %.2f %.1f%n", one.eventMs(), one.pictures(), node.eventMs(), node.pictures());
             Bench.rest();
             Result flip = b.flip();
-            System.out.printf(Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs, flip.pictures);
+            System.out.printf(Locale.ROOT, "flip %.2f %.1f%n", flip.eventMs(), flip.pictures());
             Bench.rest();
             Result[] keys = b.keys();
             Bench.rest();
             Play play = b.play(ProjectFile.read(Path.of(args[0])));
-            System.out.printf(Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs, keys[0].pictures,
-                    keys[1].eventMs, keys[1].pictures, play.late, play.worked, play.waited, play.idle);
+            System.out.printf(Locale.ROOT, "keys %.2f %.1f%nrows %.2f %.1f%nplay %.2f %.1f%nwait %.2f %.2f%n", keys[0].eventMs(), keys[0].pictures(),
+                    keys[1].eventMs(), keys[1].pictures(), play.late, play.worked, play.waited, play.idle);
             double[] opened = b.pieces(Path.of(args[0]));
             System.out.printf(Locale.ROOT, "opened %.1f %.1f%n", opened[1], opened[0]);
         } catch (Exception e) {
@@ -94,35 +73,6 @@ public final class HandBench implements Dialogs {
             System.exit(1);
         }
         System.exit(0);
-    }
-
-    private static <T> T fx(Callable<T> work) throws Exception {
-        var done = new CompletableFuture<T>();
-        Platform.runLater(() -> {
-            try {
-                done.complete(work.call());
-            } catch (Throwable e) {
-                done.completeExceptionally(e);
-            }
-        });
-        return done.get(60, TimeUnit.SECONDS);
-    }
-
-    private void open() throws Exception {
-        var up = new CompletableFuture<Void>();
-        Platform.startup(() -> up.complete(null));
-        up.get();
-        fx(() -> {
-            Look.theme(false);
-            stage = new Stage();
-            w = new Workshop(Project.empty("bench", new Point(1280, 720), 24), Settings.load(), this, url -> { });
-            window = new MainWindow(w);
-            window.open(stage, 1280, 800);
-            stage.show();
-            robot = new Robot();
-            return null;
-        });
-        Thread.sleep(1500);
     }
 
     /** MB that are held with a piece open, and with the same one open after ten were opened one after the other, each looked at on three desks. */
@@ -369,74 +319,4 @@ public final class HandBench implements Dialogs {
         return ManagementFactory.getThreadMXBean().getThreadCpuTime(thread) / 1e6
                 + ManagementFactory.getGarbageCollectorMXBeans().stream().mapToLong(GarbageCollectorMXBean::getCollectionTime).sum();
     }
-
-    private void move(Point canvas) throws Exception {
-        fx(() -> {
-            Point v = w.canvas.viewport().toView(canvas);
-            var s = w.canvas.localToScreen(v.x(), v.y());
-            robot.mouseMove(s.getX(), s.getY());
-            return null;
-        });
-    }
-
-    private Result drag(Point from) throws Exception {
-        Thread.sleep(800);
-        move(from);
-        fx(() -> {
-            robot.mousePress(MouseButton.PRIMARY);
-            return null;
-        });
-        for (int i = 0; i < 60; i++) {
-            move(from.plus(new Point(i % 12, i % 9)));
-            Thread.sleep(8);
-        }
-        long thread = fx(() -> Thread.currentThread().threadId());
-        var threads = ManagementFactory.getThreadMXBean();
-        long painted = fx(() -> w.canvas.painted()), cpu = threads.getThreadCpuTime(thread), start = System.nanoTime();
-        for (int i = 0; i < EVENTS; i++) {
-            move(from.plus(new Point(100 * Math.sin(i / 20.0), 60 * Math.cos(i / 15.0) - 60)));
-            Thread.sleep(8);
-        }
-        double seconds = (System.nanoTime() - start) / 1e9;
-        double ms = (threads.getThreadCpuTime(thread) - cpu) / 1e6 / EVENTS;
-        double pictures = (fx(() -> w.canvas.painted()) - painted) / seconds;
-        fx(() -> {
-            robot.mouseRelease(MouseButton.PRIMARY);
-            return null;
-        });
-        return new Result(ms, pictures);
-    }
-
-    @Override
-    public Optional<Path> open(String title, String kind, List<String> patterns, Path beside) {
-        return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> save(String title, String name, Path beside) {
-        return Optional.empty();
-    }
-
-    @Override
-    public Optional<Path> folder(String title, Path start) {
-        return Optional.empty();
-    }
-
-    @Override
-    public Unsaved unsaved(String project) {
-        return Unsaved.DISCARD;
-    }
-
-    @Override
-    public Outside changedOutside(String file) {
-        return Outside.CANCEL;
-    }
-
-    @Override
-    public Optional<NewPiece> newPiece() {
-        return Optional.empty();
-    }
-
-    @Override
-    public void report(String headline, String meaning, List<String> lines) {}
 }

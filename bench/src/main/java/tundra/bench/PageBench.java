@@ -16,7 +16,7 @@ import tundra.core.model.Content;
 import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
-import tundra.core.motion.Key;
+import tundra.core.motion.Track;
 import tundra.core.work.Progress;
 import tundra.render.Fonts;
 import tundra.render.PictureSheets;
@@ -63,9 +63,14 @@ final class PageBench implements AutoCloseable {
         Files.writeString(hand.resolve("tundra-player.js"), "");
         Files.writeString(hand.resolve("piece.js"), """
                 const data = %s;
+                const number = /-?\\d*\\.?\\d+(?:e-?\\d+)?/g;
+                const mix = (a, b, p) => { let i = 0; const to = b.match(number); return a.replace(number, (x) => +x + (to[i++] - x) * p); };
+                const cut = (keys) => keys.flatMap((k, i) => typeof k[2] !== "number" ? [k]
+                  : data.eases[k[2]].map(([from, share, easing]) => [k[0] + (keys[i + 1][0] - k[0]) * from, mix(k[1], keys[i + 1][1], share), easing]));
                 const begin = (root, timelines, phase = 0, still = false) => {
                   for (const t of timelines) {
-                    for (const { of, property, keys } of t.tracks) {
+                    for (const { of, property, keys: said } of t.tracks) {
+                      const keys = cut(said);
                       const el = root.querySelector("." + of);
                       if (property[0] === "!") {
                         const name = property.slice(1);
@@ -127,11 +132,40 @@ final class PageBench implements AutoCloseable {
         Project p = FrostGlass.project();
         publish(live ? p.withMotifs(p.motifs().stream().map(m -> m.withPictures(false)).toList()) : p, at);
         double busy = load(at);
+return new Live(busy, pictures(), megabytes());
+    }
+
+    /** A page of many elements: ms until it is compiled and until it can be used, KB of its files but for fonts, parts, ms of the main thread per second, pictures a second. */
+    record Grown(double compiled, double kilobytes, double loaded, double parts, double mainThread, double pictures) {}
+
+    Grown grown(Project p) throws Exception {
+        Path at = work.resolve("grown");
+        long began = System.nanoTime();
+        Page page = publish(p, at);
+        double compiled = (System.nanoTime() - began) / 1e6;
+        double kilobytes = page.files().entrySet().stream().filter(f -> f.getKey().matches("(index|piece).*")).mapToDouble(f -> f.getValue().bytes().length / 1e3).sum();
+        double busy = load(at);
+        Number parts = (Number) driver.executeScript("return document.querySelectorAll('*').length");
+        Number loaded = (Number) driver.executeScript("const [n] = performance.getEntriesByType('navigation'); return n.domContentLoadedEventEnd - n.responseEnd");
+        return new Grown(compiled, kilobytes, loaded.doubleValue(), parts.doubleValue(), busy, pictures());
+    }
+
+    /** A page of which one element in so many moves and turns, and the same by hand. */
+    Result some(int count, int oneIn) throws Exception {
+        Board b = Pieces.some(count, oneIn);
+        Path published = work.resolve("some"), hand = work.resolve("some-hand");
+        publish(Pieces.project(b), published);
+        Files.createDirectories(hand);
+        Files.writeString(hand.resolve("index.html"), byHand(b));
+        return compare(published, hand);
+    }
+
+    private double pictures() {
         Number frames = (Number) driver.executeAsyncScript("""
                 const done = arguments[0], began = performance.now();
                 let n = 0;
                 requestAnimationFrame(function step(now) { n++; now - began < 4000 ? requestAnimationFrame(step) : done(n / 4); });""");
-        return new Live(busy, frames.doubleValue(), megabytes());
+        return frames.doubleValue();
     }
 
     /** What all processes of the browser take together, shared memory counted once (Linux' proportional set size). */
@@ -158,8 +192,8 @@ final class PageBench implements AutoCloseable {
         s.append("const all = [");
         for (Element e : b.elements()) {
             Point size = e.rest().get(Properties.SIZE), half = size.times(0.5);
-            List<Key<Point>> k = b.main().track(e.id(), Properties.POSITION).keys();
-            Point from = k.get(0).value().minus(half), to = k.get(1).value().minus(half);
+            Track<Point> track = b.main().track(e.id(), Properties.POSITION);
+            Point from = (track == null ? e.rest().get(Properties.POSITION) : track.keys().get(0).value()).minus(half), to = track == null ? from : track.keys().get(1).value().minus(half);
             s.append(String.format(Locale.ROOT, "[%f,%f,%f,%f,%f,%f,'%s',%b],", from.x(), from.y(), to.x(), to.y(), size.x(), size.y(),
                     e.rest().get(Properties.FILL).main().hex(), e.content() instanceof Content.Ellipse));
         }
@@ -172,6 +206,10 @@ final class PageBench implements AutoCloseable {
                   d.innerHTML = round ? `<svg><ellipse cx=${w / 2} cy=${h / 2} rx=${w / 2} ry=${h / 2} fill="${fill}"/></svg>`
                     : `<svg><rect width=${w} height=${h} fill="${fill}"/></svg>`;
                   scene.append(d);
+                  if (x === x2 && y === y2) {
+                    d.style.translate = `${x}px ${y}px`;
+                    continue;
+                  }
                   const timing = { duration: 4000, iterations: Infinity };
                   const easing = "ease-in-out";
                   d.animate([{ translate: `${x}px ${y}px`, easing }, { translate: `${x2}px ${y2}px`, easing }, { translate: `${x}px ${y}px` }], timing);

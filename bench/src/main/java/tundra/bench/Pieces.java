@@ -120,6 +120,24 @@ final class Pieces {
         return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
     }
 
+    /** Small elements all over the scene of which one in so many moves and turns, on a timeline that loops. */
+    static Board some(int count, int oneIn) {
+        var r = new Random(4);
+        var elements = new ArrayList<Element>();
+        var t = new Timeline("main", Timeline.MAIN, DURATION, true, true, Map.of());
+        Easing ease = EasingText.parse("ease-in-out");
+        for (int i = 0; i < count; i++) {
+            Element e = element(i, r).with(Properties.SIZE, new Point(6 + r.nextInt(18), 6 + r.nextInt(18)));
+            elements.add(e);
+            if (i % oneIn == 0) {
+                Point home = e.rest().get(Properties.POSITION);
+                t = key(t, e.id(), Properties.POSITION, home, home.plus(new Point(r.nextInt(200) - 100, r.nextInt(200) - 100)), ease);
+                t = key(t, e.id(), Properties.ROTATION, 0.0, 180.0, ease);
+            }
+        }
+        return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
+    }
+
     /** Rectangles that stand still. */
     static Board still(int n) {
         var elements = new ArrayList<Element>();

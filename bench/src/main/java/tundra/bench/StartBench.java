@@ -30,9 +30,14 @@ final class StartBench {
 
     /** What the hand's bench says: drags in the real window. */
     String hand() throws IOException, InterruptedException {
+        return inWindow("tundra.bench.HandBench", root.resolve("samples/open-night.tundra").toString());
+    }
+
+    /** What a program of these says that drives the real window; it is run as Tundra is. */
+    String inWindow(String program, String argument) throws IOException, InterruptedException {
         List<String> c = command(false, false);
-        c.set(c.size() - 1, "tundra.bench.HandBench");
-        c.add(root.resolve("samples/open-night.tundra").toString());
+        c.set(c.size() - 1, program);
+        c.add(argument);
         return run(c).said();
     }
 

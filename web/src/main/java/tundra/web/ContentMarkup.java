@@ -21,6 +21,8 @@ import tundra.core.model.Values;
 
 /** What an element of the page holds: shapes with their paints, texts, pictures, the drawings of flipbooks. */
 final class ContentMarkup {
+    /** Begins the picture of shapes, which are not read out. */
+    static final String SHAPES = "<svg class=\"t-p\" aria-hidden=\"true\">";
     private final Markup markup;
 
     ContentMarkup(Markup markup) {
@@ -63,19 +65,20 @@ final class ContentMarkup {
             case Content.Picture p -> picture(e, p);
             case Content.Text t -> {
                 // what is tapped is read out by its name, which these words are part of
-                markup.out.append(markup.tapped > 0 ? "<svg class=\"t-p\" aria-hidden=\"true\">" : "<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
+                markup.out.append(markup.tapped > 0 ? SHAPES : "<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
                 text(e);
                 markup.out.append("</svg>");
             }
             case Content.Shape s -> {
-                markup.out.append("<svg class=\"t-p\" aria-hidden=\"true\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
+                markup.out.append(SHAPES);
                 shape(e, s);
                 markup.out.append("</svg>");
             }
         }
     }
 
-    private void shape(PageElement e, Content.Shape s) {
+    void shape(PageElement e, Content.Shape s) {
+        markup.out.append(PaintText.definitions(e.board(), e.element(), e.box().size()));
         String name = e.box().shape();
         boolean split = StrokeText.split(e.board(), e.element());
         String paints = gradient(e, Properties.FILL) + (split ? "" : gradient(e, Properties.STROKE));

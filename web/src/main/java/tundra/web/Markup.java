@@ -60,6 +60,7 @@ final class Markup {
     /** A font that the page uses. */
     record Face(String family, int weight) {}
     private final ContentMarkup contents = new ContentMarkup(this);
+    private StillParts still = StillParts.NONE;
 
     Markup(Project project, TextMeasurer measure, ValueTexts values) {
         this.values = values;
@@ -147,6 +148,7 @@ final class Markup {
             out.append("<div class=\"").append(wrap).append('"').append(first ? ">" : " hidden>");
             out.append(Scrolling.rests(b, wrap, css));
         }
+        still = StillParts.of(project, b);
         out.append("<section class=\"").append(name).append(" t-scene\" aria-label=\"").append(escape(s.name())).append('"').append(first ? ">\n" : " hidden>\n<template>\n");
         board(b);
         out.append(first ? "</section>\n" : "</template>\n</section>\n");
@@ -180,6 +182,7 @@ final class Markup {
 
     /** What a scene or motif holds in one of its layouts, for the player to go over to. */
     void layout(Place p, Layout l) {
+        still = StillParts.NONE;
         if (p instanceof Scene s) {
             canvas(s.board(), sceneTarget(s));
         }
@@ -190,6 +193,7 @@ final class Markup {
 
     /** What the player fills the instances of a motif with. */
     void motif(Motif m) {
+        still = StillParts.of(project, m.board());
         out.append("<template class=\"").append(PageId.of(m.id())).append("\">\n");
         board(m.board());
         out.append("</template>\n");
@@ -209,7 +213,7 @@ final class Markup {
                 css.put(PageId.of(id), "--touch", "auto");
             }
         });
-        b.elements().forEach(e -> element(b, e, reactive));
+        elements(b, b.elements(), reactive);
     }
 
     /** Whether the instances of a motif are places to tap. */
@@ -217,8 +221,42 @@ final class Markup {
         return m.board().reactions().stream().anyMatch(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE) && r.when().slots().names(Slot.INSTANCE));
     }
 
+    /** Of neighbours that stay as they are all are written as one SVG. */
+    private void elements(Board board, List<Element> all, Set<String> reactive) {
+        boolean within = false;
+        for (Element e : all) {
+            if (StillParts.unpublished(e)) {
+                continue;
+            }
+            if (within != still.has(e)) {
+                out.append(within ? "</svg>\n" : ContentMarkup.SHAPES);
+                within = !within;
+            }
+            if (within) {
+                still(board, e);
+            } else {
+                element(board, e, reactive);
+            }
+        }
+        out.append(within ? "</svg>\n" : "");
+    }
+
+    private void still(Board board, Element e) {
+        boards.put(e.id(), board);
+        var page = new PageElement(board, e, PartNames.still(e, box(e)), measure, false);
+        elements.put(e.id(), page);
+        Channels.rest(page, css);
+        if (e.content() instanceof Content.Shape s) {
+            contents.shape(page, s);
+            return;
+        }
+        out.append("<g class=\"").append(page.box().outer()).append("\">");
+        e.children().stream().filter(c -> !StillParts.unpublished(c)).forEach(c -> still(board, c));
+        out.append("</g>");
+    }
+
     void element(Board board, Element e, Set<String> reactive) {
-        if (e.hidden() || e.guide()) {
+        if (StillParts.unpublished(e)) {
             return;
         }
         boards.put(e.id(), board);
@@ -265,7 +303,7 @@ final class Markup {
             BlockMarkup.write(new BlockHtml.Target(project, page, out, css, faces, c -> element(board, c, reactive)));
         } else {
             carrying(board, e);
-            e.children().forEach(c -> element(board, c, reactive));
+            elements(board, e.children(), reactive);
         }
         tapped -= tap ? 1 : 0;
         out.append("</div>".repeat(1 + effects.size() + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');

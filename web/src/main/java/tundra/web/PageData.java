@@ -112,6 +112,11 @@ final class PageData {
                 }
             }
         }
+        var easings = new SharedEasings(p);
+        easings.fold(root);
+        if (easings.any()) {
+            used.add(PlayerScript.EASES);
+        }
         // a script element is not used, but the text may be pasted into one
         return root.toString().replace("</", "<\\/");
     }

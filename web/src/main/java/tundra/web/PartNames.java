@@ -28,6 +28,12 @@ record PartNames(String outer, String inner, String span, String shape, Point sh
                 split ? Point.ZERO : e.rest().get(Properties.PIVOT).times(size), size);
     }
 
+    /** Of one that never moves and is written in an SVG with its neighbours: one part is all of it. */
+    static PartNames still(Element e, Point size) {
+        String name = PageId.of(e.id());
+        return new PartNames(name, null, null, e.content() instanceof Content.Parent ? null : name, e.rest().get(Properties.PIVOT).times(size), size);
+    }
+
     /** The box of its width and height. */
     String box() {
         return inner == null ? outer : inner;

@@ -19,7 +19,7 @@ import tundra.core.model.Blocks;
  * every piece, and each file begins with it.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks", WAYS = "ways", HISTORY = "history", OVER = "over", KEEPS = "keeps", RECORD = "record", NAMED_SETS = "named sets";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", EASES = "eases", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks", WAYS = "ways", HISTORY = "history", OVER = "over", KEEPS = "keeps", RECORD = "record", NAMED_SETS = "named sets";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** Sections that stand within others, without which there is no place for them. */

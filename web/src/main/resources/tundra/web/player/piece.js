@@ -214,6 +214,9 @@ class Piece {
       if (!this.away) for (const wake of this.asleep.splice(0)) wake();
     }).observe(el);
     this.motifs = data.motifs ?? {};
+//# eases
+    this.eases = data.eases;
+//# core
 //# values
     for (const v of data.values ?? []) {
       this.#values.set(v.id, { ...v, now: undefined, told: [] });

@@ -11,6 +11,17 @@ const mix = (a, b, p) => {
   return a.replace(NUMBER, (x) => +x + (to[i++] - x) * p);
 };
 
+//# eases
+// A track whose keys name the piece's eases by number, with the pieces of those in place of each such key; worked out once, however often it is played.
+const cut = (track, eases) => {
+  const { keys } = track;
+  if (!track.pieces)
+    track.pieces = { ...track, keys: keys.flatMap((key, i) => (typeof key[2] !== "number" ? [key]
+      : eases[key[2]].map(([from, share, easing]) => [key[0] + (keys[i + 1][0] - key[0]) * from, share ? mix(key[1], keys[i + 1][1], share) : key[1], easing]))) };
+  return track.pieces;
+};
+//# core
+
 const flat = (matrix) => {
   const [a, b, c, d] = matrix.match(NUMBER);
   return Math.abs(a * d - b * c) < 1e-9;

@@ -46,6 +46,8 @@ class Timeline {
   }
 
   #take(tracks, slot) {
+//# eases
+    tracks = tracks.map((t) => cut(t, this.#board.piece.eases));
 //# layouts
     const { grown } = this.#board;
     // a key that goes with the width has its values in a wider and a narrower scene as well
