@@ -43,6 +43,7 @@ import javafx.stage.Window;
 import tundra.app.builtin.Workshop;
 import tundra.app.job.Dialogs;
 import tundra.app.job.Work;
+import tundra.app.paint.SkiaCanvas;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Look;
@@ -160,7 +161,7 @@ final class RealWindow implements AutoCloseable, Dialogs {
     /** Waits until all events are handled and the picture stands. */
     void settle() throws Exception {
         pulses(4);
-        until(() -> !w.jobs.busy());
+        until(() -> !w.jobs.busy() && SkiaCanvas.settled());
         if (fx(() -> w.canvas.getScene() != null)) {
             // while it plays the picture never stands
             until(() -> w.canvas.settled() || studio.playing());

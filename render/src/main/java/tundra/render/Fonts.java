@@ -173,13 +173,13 @@ public final class Fonts implements TextMeasurer, FontSource {
     }
 
     /** A Skia font that lays out and paints as Chromium's geometric precision does, which has sizes in steps of a hundredth. The caller closes it. */
-    Font font(String family, int weight, double size) {
+    public Font font(String family, int weight, double size) {
         return new Font(typeface(face(family, weight)), (float) (Math.floor(size * 100 + 1e-6) / 100))
                 .setEdging(FontEdging.ANTI_ALIAS).setHinting(FontHinting.NONE).setSubpixel(true).setMetricsLinear(true);
     }
 
     /** One shaped line. The caller closes it. */
-    static TextLine shape(String line, Font font, boolean ligatures) {
+    public static TextLine shape(String line, Font font, boolean ligatures) {
         try (Shaper shaper = Shaper.makeShapeDontWrapOrReorder()) {
             return shaper.shapeLine(line, font, ligatures ? ShapingOptions.DEFAULT : APART);
         }

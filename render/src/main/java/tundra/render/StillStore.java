@@ -4,11 +4,15 @@ import io.github.humbleui.skija.Canvas;
 import io.github.humbleui.skija.Image;
 import io.github.humbleui.skija.Surface;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
+import tundra.core.frame.Form;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameNode;
+import tundra.core.frame.Mark;
 import tundra.core.geometry.Affine;
 import tundra.core.geometry.Rect;
 
@@ -17,6 +21,8 @@ import tundra.core.geometry.Rect;
  * images of the view, large groups that move as a whole as images of their own, so that only what changes is painted anew.
  */
 public final class StillStore implements AutoCloseable {
+    /** How many pixels of a kept image take as long to lay down as one mark takes to paint. */
+    private static final int PIXELS_A_MARK = 16_000;
     private final Painter painter;
     private final MovingGroups moving;
     private final OnionImages ghosts;
@@ -31,7 +37,7 @@ public final class StillStore implements AutoCloseable {
         }
     }
 
-    /** A run of nodes, and its picture at (x, y) of the surface; no image when there is nothing in view. */
+    /** A run of nodes, and its picture at (x, y) of the surface. */
     private record Kept(List<FrameNode> nodes, Image image, int x, int y) {
         boolean same(List<FrameNode> others) {
             if (others.size() != nodes.size()) {
@@ -46,9 +52,7 @@ public final class StillStore implements AutoCloseable {
         }
 
         void close() {
-            if (image != null) {
-                image.close();
-            }
+            image.close();
         }
     }
 
@@ -107,7 +111,9 @@ public final class StillStore implements AutoCloseable {
         flush(canvas, run, next);
         painter.use((OnionImages) null);
         canvas.restore();
-        kept.stream().filter(k -> !next.contains(k)).forEach(Kept::close);
+        Set<Kept> still = Collections.newSetFromMap(new IdentityHashMap<>());
+        still.addAll(next);
+        kept.stream().filter(k -> !still.contains(k)).forEach(Kept::close);
         kept = next;
         var seen = new HashSet<Same>();
         frame.nodes().forEach(n -> seen.add(new Same(n)));
@@ -118,38 +124,73 @@ public final class StillStore implements AutoCloseable {
         if (run.isEmpty()) {
             return;
         }
-        Kept k = kept.stream().filter(x -> x.same(run)).findFirst().orElseGet(() -> keep(List.copyOf(run)));
-        next.add(k);
-        if (k.image != null) {
-            canvas.save();
-            canvas.resetMatrix();
-            canvas.drawImage(k.image, k.x, k.y);
-            canvas.restore();
+        Kept k = kept.stream().filter(x -> x.same(run)).findFirst().orElse(null);
+        if (k == null) {
+            Area area = area(run);
+            if (area == null) {
+                run.clear();
+                return;
+            }
+            if (!area.worth()) {
+                painter.nodes(canvas, run, view.scale);
+                run.clear();
+                return;
+            }
+            k = keep(List.copyOf(run), area);
         }
+        next.add(k);
+        canvas.save();
+        canvas.resetMatrix();
+        canvas.drawImage(k.image, k.x, k.y);
+        canvas.restore();
         run.clear();
     }
 
-    private Kept keep(List<FrameNode> nodes) {
-        Rect all = null;
+    /** Where a run lies in the view, and how many marks it has there. */
+    private record Area(int x0, int y0, int x1, int y1, int marks) {
+        /** Whether laying down its image is quicker than painting it. */
+        boolean worth() {
+            return (long) marks * PIXELS_A_MARK > (long) (x1 - x0) * (y1 - y0);
+        }
+    }
+
+    /** Null where nothing of it is in view. */
+    private Area area(List<FrameNode> nodes) {
+        Affine toView = toView();
+        Rect seen = new Rect(0, 0, view.width, view.height), all = null;
+        int marks = 0;
         for (FrameNode n : nodes) {
-            all = n.reach() == null ? all : n.toParent().bounds(n.reach()).union(all);
+            Rect r = n.reach() == null ? null : toView.bounds(n.toParent().bounds(n.reach())).grow(2);
+            if (r != null && r.intersects(seen)) {
+                all = r.union(all);
+                marks += marks(n);
+            }
         }
-        if (all == null) {
-            return new Kept(nodes, null, 0, 0);
+        return all == null ? null : new Area((int) Math.max(0, Math.floor(all.x())), (int) Math.max(0, Math.floor(all.y())), (int) Math.min(view.width, Math.ceil(all.right())),
+                (int) Math.min(view.height, Math.ceil(all.bottom())), marks);
+    }
+
+    /** What filters, layers and texts take is more than a plain mark. */
+    private static int marks(FrameNode n) {
+        int out = n.marks().size();
+        for (Mark m : n.marks()) {
+            out += m instanceof Mark.Fill f && f.form() instanceof Form.Box ? 0 : m instanceof Mark.Fill f && f.form() instanceof Form.Oval ? 1 : 8;
         }
-        Rect r = toView().bounds(all).grow(2);
-        int x0 = (int) Math.max(0, Math.floor(r.x())), y0 = (int) Math.max(0, Math.floor(r.y()));
-        int x1 = (int) Math.min(view.width, Math.ceil(r.right())), y1 = (int) Math.min(view.height, Math.ceil(r.bottom()));
-        if (x1 <= x0 || y1 <= y0) {
-            return new Kept(nodes, null, 0, 0);
+        for (FrameNode c : n.children()) {
+            out += marks(c);
         }
-        try (Surface s = Surface.makeRasterN32Premul(x1 - x0, y1 - y0)) {
+        boolean layer = !n.look().filters().isEmpty() || n.look().isolated() || n.opacity() < 1 && !n.children().isEmpty();
+        return layer ? 20 * (1 + out) : out;
+    }
+
+    private Kept keep(List<FrameNode> nodes, Area a) {
+        try (Surface s = Surface.makeRasterN32Premul(a.x1 - a.x0, a.y1 - a.y0)) {
             Canvas c = s.getCanvas();
-            c.translate((float) (view.x - x0), (float) (view.y - y0)).scale((float) view.scale, (float) view.scale);
-            ghosts.corner(x0, y0);
+            c.translate((float) (view.x - a.x0), (float) (view.y - a.y0)).scale((float) view.scale, (float) view.scale);
+            ghosts.corner(a.x0, a.y0);
             painter.nodes(c, nodes, view.scale);
             ghosts.corner(0, 0);
-            return new Kept(nodes, s.makeImageSnapshot(), x0, y0);
+            return new Kept(nodes, s.makeImageSnapshot(), a.x0, a.y0);
         }
     }
 

@@ -1,9 +1,9 @@
 package tundra.app.adapt;
 
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
@@ -24,7 +24,7 @@ public final class TieOverlay implements Overlay {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         if (studio.playing() || studio.selected() == null || !(studio.placed(studio.selected().id()) instanceof Frame.Placed placed)) {
             return;
         }

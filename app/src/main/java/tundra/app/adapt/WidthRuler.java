@@ -2,13 +2,13 @@ package tundra.app.adapt;
 
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.language.Language;
+import tundra.app.paint.SkiaCanvas;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
@@ -24,7 +24,7 @@ public final class WidthRuler extends Region {
     private static final double BELOW = 44;
     private static final int LEAST = 1600, MORE = 300, TICK = 100;
     private final Studio studio;
-    private final Canvas canvas = new Canvas();
+    private final SkiaCanvas canvas = new SkiaCanvas();
     private int grabbed = -1;
     private boolean trying;
     private Object merge;
@@ -51,8 +51,7 @@ public final class WidthRuler extends Region {
 
     @Override
     protected void layoutChildren() {
-        canvas.setWidth(getWidth());
-        canvas.setHeight(getHeight());
+        canvas.setSize(getWidth(), getHeight());
         paint();
     }
 
@@ -122,9 +121,11 @@ public final class WidthRuler extends Region {
         if (getWidth() <= 0) {
             return;
         }
+        canvas.paint(this::painted);
+    }
+
+    private void painted(SkiaGraphics g) {
         Palette c = Palette.of(studio.dark());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, getWidth(), getHeight());
         g.setFill(c.panel());
         g.fillRect(0, 0, getWidth(), getHeight());
         Layout here = studio.layout();

@@ -9,13 +9,13 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.animation.AnimationTimer;
 import javafx.scene.AccessibleAttribute;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
+import tundra.app.paint.SkiaCanvas;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
@@ -38,7 +38,7 @@ public final class CanvasView extends Pane {
     final Studio studio;
     final ToolBox tools;
     private final ImageView image = new ImageView();
-    private final Canvas overlay = new Canvas();
+    private final SkiaCanvas overlay = new SkiaCanvas();
     private Consumer<Throwable> onProblem = e -> { };
     private final RenderLoop loop = new RenderLoop(image, e -> onProblem.accept(e));
     private final AnimationTimer pulse;
@@ -319,7 +319,7 @@ public final class CanvasView extends Pane {
 
     /** Whether everything asked for is on the screen. */
     public boolean settled() {
-        return !dirty && !overlayDirty && loop.idle();
+        return !dirty && !overlayDirty && loop.idle() && SkiaCanvas.settled();
     }
 
     public long painted() {
@@ -350,15 +350,14 @@ public final class CanvasView extends Pane {
     }
 
     private void drawOverlay() {
-        if (overlay.getWidth() == 0 && !pointerSeen && studio.presence().unseen() == null && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
+        if (overlay.width() == 0 && !pointerSeen && studio.presence().unseen() == null && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
             return;
         }
-        if (overlay.getWidth() != getWidth() || overlay.getHeight() != getHeight()) {
-            overlay.setWidth(getWidth());
-            overlay.setHeight(getHeight());
-        }
-        GraphicsContext g = overlay.getGraphicsContext2D();
-        g.clearRect(0, 0, getWidth(), getHeight());
+        overlay.setSize(getWidth(), getHeight());
+        overlay.paint(this::overlay);
+    }
+
+    private void overlay(SkiaGraphics g) {
         if (studio.desk() == Desk.DRAW) {
             rulers.lines(g, viewport, getWidth(), getHeight());
         }

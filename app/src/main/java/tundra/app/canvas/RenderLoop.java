@@ -38,16 +38,26 @@ final class RenderLoop implements AutoCloseable {
         }
     }
 
+    /** Painted in memory that Skia writes to and shown from an array: JavaFX copies that row by row, and direct memory pixel by pixel. */
     private static final class Picture {
         final Bands bands;
+        final IntBuffer direct;
+        final int[] pixels;
         final PixelBuffer<IntBuffer> buffer;
         final WritableImage image;
 
         Picture(int w, int h) {
             ByteBuffer bytes = ByteBuffer.allocateDirect(w * h * 4).order(ByteOrder.nativeOrder());
             bands = new Bands(bytes, w, h);
-            buffer = new PixelBuffer<>(w, h, bytes.asIntBuffer(), PixelFormat.getIntArgbPreInstance());
+            direct = bytes.asIntBuffer();
+            pixels = new int[w * h];
+            buffer = new PixelBuffer<>(w, h, IntBuffer.wrap(pixels), PixelFormat.getIntArgbPreInstance());
             image = new WritableImage(buffer);
+        }
+
+        void paint(Consumer<Canvas> drawing) {
+            bands.paint(drawing);
+            direct.get(0, pixels);
         }
     }
 
@@ -115,7 +125,7 @@ final class RenderLoop implements AutoCloseable {
                     Request now = r.coarse(by);
                     Picture p = take(now.width, now.height);
                     long began = System.nanoTime();
-                    p.bands.paint(c -> paint(now, c, store, surround));
+                    p.paint(c -> paint(now, c, store, surround));
                     coarseness.took((System.nanoTime() - began) / 1e9, now.pixels());
                     unfinished = by == 1 ? null : r;
                     painted++;

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.VPos;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -103,7 +103,7 @@ final class Rulers {
         pointer = view;
     }
 
-    void lines(GraphicsContext g, Viewport v, double w, double h) {
+    void lines(SkiaGraphics g, Viewport v, double w, double h) {
         g.setStroke(Palette.of(studio.dark()).fitting().deriveColor(0, 1, 1, 0.8));
         g.setLineWidth(1);
         for (RulerLine l : studio.board().lines()) {
@@ -116,7 +116,7 @@ final class Rulers {
         }
     }
 
-    void draw(GraphicsContext g, Viewport v, double w, double h) {
+    void draw(SkiaGraphics g, Viewport v, double w, double h) {
         Palette c = Palette.of(studio.dark());
         g.setFill(c.panel());
         g.fillRect(0, 0, w, WIDE);
@@ -146,7 +146,7 @@ final class Rulers {
         }
     }
 
-    private static void axis(GraphicsContext g, Viewport v, double length, double step, boolean level, Palette c) {
+    private static void axis(SkiaGraphics g, Viewport v, double length, double step, boolean level, Palette c) {
         Point from = v.toCanvas(Point.ZERO), to = v.toCanvas(new Point(length, length));
         double a = level ? from.x() : from.y(), b = level ? to.x() : to.y();
         double small = step / 5;

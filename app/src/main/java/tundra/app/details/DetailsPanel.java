@@ -3,12 +3,15 @@ package tundra.app.details;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.util.Duration;
 import tundra.app.command.Commands;
 import tundra.app.document.BlockFiles;
 import tundra.app.job.Jobs;
@@ -74,6 +77,9 @@ public final class DetailsPanel extends TallPane {
     private PathSection path;
     private DrawingsSection drawings;
     private String shown;
+    /** Of more elements than this the values are shown a few times a second, not at every step of a drag. */
+    private static final int MANY = 100;
+    private final PauseTransition later = new PauseTransition(Duration.millis(120));
 
     /** @param onGradient runs when a gradient was chosen for the selected element, to be placed on the canvas */
     public DetailsPanel(Studio studio, Settings settings, Jobs jobs, Commands commands, BlockFiles blockFiles, ToolOptions options, Paints paints, Registering registering, Runnable onGradient) {
@@ -89,6 +95,7 @@ public final class DetailsPanel extends TallPane {
         box.getStyleClass().add("details-box");
         setContent(box);
         easing = new Lazy<>(() -> new EasingSection(studio, settings));
+        later.setOnFinished(e -> rows.forEach(PropertyRow::refresh));
         studio.listen(this::changed);
         build();
     }
@@ -99,7 +106,11 @@ public final class DetailsPanel extends TallPane {
         if (!now.equals(shown) || what.contains(Aspect.DESK)) {
             build();
         } else {
-            rows.forEach(PropertyRow::refresh);
+            if (studio.selection().size() <= MANY) {
+                rows.forEach(PropertyRow::refresh);
+            } else if (later.getStatus() != Animation.Status.RUNNING) {
+                later.playFromStart();
+            }
             strokeRows();
             if (text != null) {
                 text.refresh();

@@ -3,13 +3,13 @@ package tundra.app.details;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.language.Language;
+import tundra.app.paint.SkiaCanvas;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.flip.Registration;
@@ -19,7 +19,7 @@ import tundra.core.geometry.Numbers;
 final class JitterGraph extends Pane {
     private static final double HEIGHT = 66;
     private final Studio studio;
-    private final Canvas canvas = new Canvas();
+    private final SkiaCanvas canvas = new SkiaCanvas();
     private List<Registration.Place> places = List.of();
     private Registration.By by = Registration.By.FEET;
 
@@ -49,11 +49,12 @@ final class JitterGraph extends Pane {
         if (w < 20) {
             return;
         }
-        canvas.setWidth(w);
-        canvas.setHeight(HEIGHT);
+        canvas.setSize(w, HEIGHT);
+        canvas.paint(g -> painted(g, w));
+    }
+
+    private void painted(SkiaGraphics g, double w) {
         Palette c = Palette.of(studio.dark());
-        GraphicsContext g = canvas.getGraphicsContext2D();
-        g.clearRect(0, 0, w, HEIGHT);
         g.setFont(Font.font("JetBrains Mono", 10));
         g.setTextBaseline(VPos.TOP);
         g.setTextAlign(TextAlignment.LEFT);
@@ -85,7 +86,7 @@ final class JitterGraph extends Pane {
         }
     }
 
-    private void line(GraphicsContext g, Color color, ToDoubleFunction<Registration.Place> part, double most, double middle, double tall, double w) {
+    private void line(SkiaGraphics g, Color color, ToDoubleFunction<Registration.Place> part, double most, double middle, double tall, double w) {
         g.setStroke(color);
         g.setFill(color);
         g.setLineWidth(1.5);

@@ -1,6 +1,7 @@
 package tundra.app.details;
 
 import java.util.List;
+import java.util.Set;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import javafx.scene.layout.Region;
@@ -34,7 +35,8 @@ final class OwnMark {
 
     /** @param owners whose property it is */
     void show(List<String> owners, Property<?> p) {
-        List<Override> own = owners.stream().flatMap(id -> Override.of(studio.layouts().differs(), id, p).stream()).toList();
+        Set<Override> differs = studio.layouts().differs();
+        List<Override> own = differs.isEmpty() ? List.of() : owners.stream().flatMap(id -> Override.of(differs, id, p).stream()).toList();
         here = own;
         boolean marked = row.getStyleClass().contains(STYLE);
         if (marked == own.isEmpty()) {

@@ -20,11 +20,11 @@ import tundra.app.timeline.TimelineCanvas;
 import tundra.app.tool.Paints;
 import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.Icon;
+import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
-import tundra.app.widget.LightButton;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Pivots;
 import tundra.core.edit.SplitPosition;
@@ -259,8 +259,9 @@ final class PropertyRow<T> extends NamedRow {
         if (elements.stream().anyMatch(id -> studio.board().owner(id) == null)) {
             return;
         }
-        T v = studio.target().shownValue(elements.getFirst(), property);
-        boolean mixed = elements.stream().anyMatch(id -> !studio.target().shownValue(id, property).equals(v));
+        List<T> values = studio.target().shownValues(elements, property);
+        T v = values.getFirst();
+        boolean mixed = values.stream().anyMatch(x -> !x.equals(v));
         showing = true;
         if (color != null) {
             color.show((Paint) v);
@@ -271,19 +272,19 @@ final class PropertyRow<T> extends NamedRow {
             }
             choice.setValue(mixed ? null : v);
         } else {
-            showNumbers(v, mixed);
+            showNumbers(v, mixed ? values : List.of());
         }
         showing = false;
         showKey();
         own.show(elements, property);
     }
 
-    /** @param mixed whether any of the elements has another value: then each number is looked at alone */
-    private void showNumbers(T first, boolean mixed) {
+    /** @param mixed the values of all elements where they are not the same: then each number is looked at alone */
+    private void showNumbers(T first, List<T> mixed) {
         double[] parts = property.type().parts(first);
         for (int i = 0; i < parts.length; i++) {
             int part = i;
-            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(studio.target().shownValue(id, property))[part] - parts[part]) > 1e-9);
+            boolean other = mixed.stream().anyMatch(x -> Math.abs(property.type().parts(x)[part] - parts[part]) > 1e-9);
             if (other) {
                 numbers.get(i).showMixed();
             } else {

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.BiConsumer;
 import javafx.application.Platform;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
+import tundra.app.paint.SkiaCanvas;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.core.model.Drawing;
@@ -22,7 +22,7 @@ public final class StripCanvas extends Pane {
     static final double BLANK = 70;
     private static final double LEFT = 12;
     private final Studio studio;
-    private final Canvas canvas = new Canvas();
+    private final SkiaCanvas canvas = new SkiaCanvas();
     private final Thumbs thumbs = new Thumbs(this::redraw);
     private final StripPainter painter;
     private final StripPointerHandler hand;
@@ -148,10 +148,7 @@ public final class StripCanvas extends Pane {
 
     private void draw() {
         drawn = studio.book().current();
-        if (canvas.getWidth() != getWidth() || canvas.getHeight() != StripLayout.HEIGHT) {
-            canvas.setWidth(getWidth());
-            canvas.setHeight(StripLayout.HEIGHT);
-        }
+        canvas.setSize(getWidth(), StripLayout.HEIGHT);
         Element book = studio.book().is() ? studio.book().element() : studio.book().last();
         if (book != null && !book.id().equals(shown)) {
             shown = book.id();
@@ -159,6 +156,6 @@ public final class StripCanvas extends Pane {
             double fit = (getWidth() - 2 * LEFT - BLANK) / Math.max(1, ((Flipbook) book.content()).end());
             layout = new StripLayout(LEFT, 0, Math.max(24, Math.min(64, fit)));
         }
-        painter.draw(canvas.getGraphicsContext2D(), layout, getWidth(), hand.insert());
+        canvas.paint(g -> painter.draw(g, layout, getWidth(), hand.insert()));
     }
 }

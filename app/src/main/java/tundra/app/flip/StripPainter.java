@@ -1,13 +1,13 @@
 package tundra.app.flip;
 
+import io.github.humbleui.skija.Image;
 import java.util.List;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.language.Language;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.OpenBook;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
@@ -35,12 +35,11 @@ final class StripPainter {
     /**
      * @param insert the place among the drawings where dragged ones would go; -1 for none
      */
-    void draw(GraphicsContext g, StripLayout at, double width, int insert) {
+    void draw(SkiaGraphics g, StripLayout at, double width, int insert) {
         OpenBook open = studio.book();
         // while none is worked on, the one that could be
         Flipbook book = open.is() ? open.book() : open.last() == null ? null : (Flipbook) open.last().content();
         Palette c = Palette.of(studio.dark());
-        g.clearRect(0, 0, width, StripLayout.HEIGHT);
         if (book == null) {
             return;
         }
@@ -94,12 +93,12 @@ final class StripPainter {
         return shown;
     }
 
-    private void cell(GraphicsContext g, Palette c, Drawing d, int index, double x, double w, boolean now, boolean chosen, Thumbs.Show show) {
+    private void cell(SkiaGraphics g, Palette c, Drawing d, int index, double x, double w, boolean now, boolean chosen, Thumbs.Show show) {
         double y = StripLayout.TOP, h = StripLayout.CELL;
         g.setFill(chosen && !now ? c.timeSoft() : c.field());
         g.fillRoundRect(x, y, w, h, 8, 8);
         FrameNode node = studio.builder().drawing(d, studio.playhead());
-        WritableImage image = d.art().hidden() || d.art().children().isEmpty() ? null : thumbs.of(d.art(), node, show, studio.project().assets());
+        Image image = d.art().hidden() || d.art().children().isEmpty() ? null : thumbs.of(d.art(), node, show, studio.project().assets());
         if (image != null && w > 14) {
             double iw = image.getWidth(), ih = image.getHeight(), k = Math.min(1, (h - 16) / ih);
             // as much of its middle as the cell has room for
@@ -133,7 +132,7 @@ final class StripPainter {
     }
 
     /** Frames without a drawing. */
-    private static void gap(GraphicsContext g, Palette c, StripLayout at, int from, int to, double width) {
+    private static void gap(SkiaGraphics g, Palette c, StripLayout at, int from, int to, double width) {
         if (to <= from) {
             return;
         }
@@ -148,7 +147,7 @@ final class StripPainter {
         g.setLineDashes();
     }
 
-    private static void blank(GraphicsContext g, Palette c, double x) {
+    private static void blank(SkiaGraphics g, Palette c, double x) {
         g.setStroke(c.ink3());
         g.setLineDashes(4, 3);
         g.setLineWidth(1);
@@ -162,7 +161,7 @@ final class StripPainter {
     }
 
     /** The stretches whose drawings shine through, each with an end to drag. */
-    private static void ranges(GraphicsContext g, Palette c, StripLayout at, Flipbook book, OpenBook open, double width) {
+    private static void ranges(SkiaGraphics g, Palette c, StripLayout at, Flipbook book, OpenBook open, double width) {
         double y = StripLayout.TOP + StripLayout.CELL + 7;
         g.setFill(c.line());
         g.fillRoundRect(at.left(), y, width - 2 * at.left(), 4, 4, 4);
@@ -178,14 +177,14 @@ final class StripPainter {
         knob(g, c, color(skin.aheadTint(), faint), ends.ahead(), y + 2);
     }
 
-    private static void bar(GraphicsContext g, Color color, double from, double to, double y) {
+    private static void bar(SkiaGraphics g, Color color, double from, double to, double y) {
         if (to > from) {
             g.setFill(color);
             g.fillRoundRect(from, y - 0.5, to - from, 5, 5, 5);
         }
     }
 
-    private static void knob(GraphicsContext g, Palette c, Color color, double x, double y) {
+    private static void knob(SkiaGraphics g, Palette c, Color color, double x, double y) {
         g.setFill(c.field());
         g.setStroke(color);
         g.setLineWidth(2);
@@ -197,7 +196,7 @@ final class StripPainter {
         return Color.rgb(c.red(), c.green(), c.blue(), alpha);
     }
 
-    private void playhead(GraphicsContext g, Palette c, StripLayout at, OpenBook open) {
+    private void playhead(SkiaGraphics g, Palette c, StripLayout at, OpenBook open) {
         double x = at.x(open.frameInBook()), w = Math.max(3, at.perFrame() - 4);
         g.setFill(c.time());
         g.fillRoundRect(x, StripLayout.TOP - 4, w, 2.5, 2.5, 2.5);

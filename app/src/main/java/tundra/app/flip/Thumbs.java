@@ -1,14 +1,14 @@
 package tundra.app.flip;
 
+import io.github.humbleui.skija.Image;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Executor;
 import javafx.application.Platform;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
 import tundra.app.job.Work;
+import tundra.app.paint.SkiaGraphics;
 import tundra.core.frame.FrameNode;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Asset;
@@ -28,7 +28,7 @@ final class Thumbs {
     /** What a picture shows: an area at a scale. */
     record Show(Rect area, double scale) {}
 
-    private record Made(Show show, WritableImage image) {}
+    private record Made(Show show, Image image) {}
 
     private record Key(int art, Show show) {}
 
@@ -46,7 +46,7 @@ final class Thumbs {
     }
 
     /** The picture of a drawing: the newest there is, until one of just this arrives; null before the first. */
-    WritableImage of(Element art, FrameNode node, Show show, Map<String, Asset> assets) {
+    Image of(Element art, FrameNode node, Show show, Map<String, Asset> assets) {
         Made m = made.get(art);
         if (m == null || !m.show.equals(show)) {
             ask(art, node, show, assets);
@@ -66,9 +66,7 @@ final class Thumbs {
                 if (made.size() > MOST) {
                     made.clear();
                 }
-                var image = new WritableImage(t.width(), t.height());
-                image.getPixelWriter().setPixels(0, 0, t.width(), t.height(), PixelFormat.getIntArgbInstance(), t.argb(), 0, t.width());
-                made.put(art, new Made(show, image));
+                made.put(art, new Made(show, SkiaGraphics.image(t.argb(), t.width(), t.height())));
                 redraw.run();
             });
         });

@@ -3,10 +3,10 @@ package tundra.app.interact;
 import java.util.List;
 import java.util.Objects;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
@@ -25,7 +25,7 @@ public final class BadgeOverlay implements Overlay {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         List<Reaction> reactions = studio.board().reactions();
         g.setTextAlign(TextAlignment.CENTER);
         g.setTextBaseline(VPos.CENTER);

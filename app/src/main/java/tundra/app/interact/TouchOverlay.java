@@ -1,8 +1,8 @@
 package tundra.app.interact;
 
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
@@ -65,7 +65,7 @@ public final class TouchOverlay implements Overlay {
     }
 
     /** What is there to be touched and shows nothing, also before anything reacts to it. */
-    private void bare(GraphicsContext g, Viewport v, Color ink) {
+    private void bare(SkiaGraphics g, Viewport v, Color ink) {
         g.setStroke(ink);
         g.setLineWidth(1.5);
         g.setLineDashes(4, 3);
@@ -79,7 +79,7 @@ public final class TouchOverlay implements Overlay {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         if (!on || studio.playing()) {
             return;
         }

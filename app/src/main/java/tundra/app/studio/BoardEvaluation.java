@@ -7,6 +7,7 @@ import tundra.core.fit.Frames;
 import tundra.core.frame.Frame;
 import tundra.core.frame.FrameBuilder;
 import tundra.core.frame.MotifFrames;
+import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
@@ -19,6 +20,9 @@ final class BoardEvaluation {
     private String asWritten;
     private String builtAsWritten;
     private Fonts measured;
+    /** The fonts of the shelf that was seen last. */
+    private Map<String, Asset> shelf;
+    private Fonts fonts;
     private Board restedOf;
     private Board rested;
     private Frame frame;
@@ -58,7 +62,10 @@ final class BoardEvaluation {
     private Scene above;
 
     FrameBuilder builder(Project p, Board board) {
-        Fonts fonts = Fonts.of(p.assets());
+        if (shelf != p.assets()) {
+            shelf = p.assets();
+            fonts = Fonts.of(shelf);
+        }
         boolean otherValues = builder != null && (builder.motifs().values() != p.values() || !Objects.equals(asWritten, builtAsWritten));
         boolean otherMotifs = builder == null || builder.motifs().of() != p.motifs() || otherValues;
         Scene over = p.over();

@@ -1,6 +1,7 @@
 package tundra.app.studio;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import tundra.core.edit.EditScope;
@@ -54,6 +55,16 @@ public final class EditTarget {
     /** What a field shows of a property: what rests where changes go there, else what is seen. */
     public <T> T shownValue(String element, Property<T> p) {
         return studio.desk() == Desk.ANIMATE && scope == EditScope.REST ? Resting.of(studio.board(), element, p) : valueAt(element, p);
+    }
+
+    /** What a field shows of a property of several elements, in their order. */
+    public <T> List<T> shownValues(List<String> elements, Property<T> p) {
+        Board b = studio.board();
+        if (studio.desk() == Desk.ANIMATE && scope == EditScope.REST) {
+            return elements.stream().map(e -> Resting.of(b, e, p)).toList();
+        }
+        var seen = studio.valuesNow();
+        return elements.stream().map(e -> seen.apply(e).get(p)).toList();
     }
 
     /** The look of the open motif that stands at the playhead; null for none. */

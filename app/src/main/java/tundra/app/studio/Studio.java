@@ -453,6 +453,13 @@ public final class Studio {
         return now.of(builder(), moment(), element);
     }
 
+    /** All values of elements at the playhead, for asking after many at once; until something changes. */
+    Function<String, Values> valuesNow() {
+        FrameBuilder b = builder();
+        Moment m = moment();
+        return id -> now.of(b, m, id);
+    }
+
     /** Where Main, by which flipbooks go, stands at the playhead, in µs. */
     public long mainTime() {
         return moment().timeOf(board().main().id());

@@ -1,9 +1,9 @@
 package tundra.app.timeline;
 
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.widget.Palette;
 import tundra.core.model.Drawing;
 import tundra.core.model.Flipbook;
@@ -12,7 +12,7 @@ import tundra.core.model.Flipbook;
 final class BookPainter {
     private BookPainter() {}
 
-    static void draw(GraphicsContext g, Flipbook b, TimeScale scale, long duration, double y, double height, double width, Palette colors) {
+    static void draw(SkiaGraphics g, Flipbook b, TimeScale scale, long duration, double y, double height, double width, Palette colors) {
         if (b.drawings().isEmpty()) {
             return;
         }
@@ -43,7 +43,7 @@ final class BookPainter {
         }
     }
 
-    private static void blocks(GraphicsContext g, Flipbook b, TimeScale scale, long duration, long turn, double y, double height, Color fill, Color ink) {
+    private static void blocks(SkiaGraphics g, Flipbook b, TimeScale scale, long duration, long turn, double y, double height, Color fill, Color ink) {
         g.setFont(Font.font("JetBrains Mono", 10));
         g.setTextAlign(TextAlignment.LEFT);
         for (int i = 0; i < b.drawings().size(); i++) {

@@ -1,8 +1,8 @@
 package tundra.app.timeline;
 
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Sentences;
@@ -31,7 +31,7 @@ final class CueTags {
         return 14 + Math.min(24, words(s, cue).length()) * 5.9;
     }
 
-    static void draw(GraphicsContext g, Studio s, TimeScale scale, Palette colors) {
+    static void draw(SkiaGraphics g, Studio s, TimeScale scale, Palette colors) {
         g.setTextAlign(TextAlignment.LEFT);
         for (Reaction r : of(s)) {
             double x = scale.x(time(r)), w = width(s, r);

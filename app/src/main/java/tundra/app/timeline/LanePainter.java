@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
-import tundra.app.widget.Dots;
+import tundra.app.paint.Dots;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
 import tundra.core.frame.LaneCurve;
@@ -53,7 +53,7 @@ final class LanePainter {
     /** What was drawn and can be taken hold of; the scales are those of the parts. */
     record Drawn(List<Bead> beads, List<Grip> grips, List<Scale> scales) {}
 
-    static <T> Drawn draw(GraphicsContext g, Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, TimeScale scale, double top,
+    static <T> Drawn draw(SkiaGraphics g, Timeline t, TimeRows.Row row, Property<T> p, MotionPath walked, TimeScale scale, double top,
             double right, boolean selected, Set<Keys.Ref> chosen, Palette colors) {
         Track<T> track = t.track(row.element(), p);
         int count = (int) Math.max(2, (right - scale.left()) / STEP + 2);
@@ -108,7 +108,7 @@ final class LanePainter {
     }
 
     /** Which curve is which, at the left end of each: a lane of several numbers is as tall as two. */
-    private static void names(GraphicsContext g, Property<?> p, LaneCurve curve, List<Scale> scales, TimeScale scale, TimeRows.Row row, Palette colors) {
+    private static void names(SkiaGraphics g, Property<?> p, LaneCurve curve, List<Scale> scales, TimeScale scale, TimeRows.Row row, Palette colors) {
         if (curve.parts().length < 2 || row.height() < NAMED) {
             return;
         }
@@ -128,7 +128,7 @@ final class LanePainter {
         }
     }
 
-    private static void line(GraphicsContext g, double[] values, Scale s, TimeScale scale, int count, Color ink, double width) {
+    private static void line(SkiaGraphics g, double[] values, Scale s, TimeScale scale, int count, Color ink, double width) {
         g.setStroke(ink);
         g.setLineWidth(width);
         g.beginPath();
@@ -156,7 +156,7 @@ final class LanePainter {
         g.stroke();
     }
 
-    private static void grid(GraphicsContext g, Scale s, double left, double right, Property<?> p, Palette colors) {
+    private static void grid(SkiaGraphics g, Scale s, double left, double right, Property<?> p, Palette colors) {
         g.setFont(Font.font("JetBrains Mono", 10));
         g.setTextAlign(TextAlignment.RIGHT);
         g.setLineWidth(1);
@@ -178,7 +178,7 @@ final class LanePainter {
         }
     }
 
-    static void grip(GraphicsContext g, Grip h, List<Bead> beads, Palette colors) {
+    static void grip(SkiaGraphics g, Grip h, List<Bead> beads, Palette colors) {
         g.setStroke(colors.ink3());
         g.setLineWidth(1);
         beads.stream().filter(b -> b.part() == h.part() && b.ref().element().equals(h.ref().element()) && b.ref().property() == h.ref().property())
@@ -190,7 +190,7 @@ final class LanePainter {
         g.strokeRect(h.x() - 3.5, h.y() - 3.5, 7, 7);
     }
 
-    private static void band(GraphicsContext g, LaneCurve c, TimeScale scale, double top, double h, int count) {
+    private static void band(SkiaGraphics g, LaneCurve c, TimeScale scale, double top, double h, int count) {
         for (int i = 0; i < count; i++) {
             g.setFill(Color.rgb((int) c.parts()[0][i], (int) c.parts()[1][i], (int) c.parts()[2][i], c.parts()[3][i] / 255));
             g.fillRect(scale.left() - 14 + i * STEP, top + h / 2 - 5, STEP + 0.5, 10);
@@ -198,7 +198,7 @@ final class LanePainter {
     }
 
     /** @param own whether it is of the layout that is worked on */
-    static void bead(GraphicsContext g, Bead b, boolean chosen, boolean here, boolean own, Palette colors) {
+    static void bead(SkiaGraphics g, Bead b, boolean chosen, boolean here, boolean own, Palette colors) {
         Color ink = own ? colors.fitting() : colors.time();
         Dots.round(g, b.x, b.y, chosen ? 5.2 : 4.6, chosen || here ? ink : colors.field(), chosen ? colors.ink1() : ink, chosen ? 2.5 : 1.6);
     }

@@ -1,7 +1,7 @@
 package tundra.app.timeline;
 
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
@@ -24,7 +24,7 @@ final class RulerPainter {
         this.waves = waves;
     }
 
-    void draw(GraphicsContext g, TimeScale scale, double w, Palette colors) {
+    void draw(SkiaGraphics g, TimeScale scale, double w, Palette colors) {
         Timeline t = studio.timeline();
         g.setFill(colors.panel());
         g.fillRect(TimelinePainter.HEAD, 0, w - TimelinePainter.HEAD, HEIGHT);
@@ -42,7 +42,7 @@ final class RulerPainter {
         stretched(g, scale, colors);
     }
 
-    private static void range(GraphicsContext g, Timeline t, TimeScale scale, Palette colors) {
+    private static void range(SkiaGraphics g, Timeline t, TimeScale scale, Palette colors) {
         Span r = t.range();
         if (r != null) {
             double a = scale.x(r.from()), b = scale.x(r.to());
@@ -55,7 +55,7 @@ final class RulerPainter {
         }
     }
 
-    private static void marker(GraphicsContext g, Marker m, boolean chosen, TimeScale scale, Palette colors) {
+    private static void marker(SkiaGraphics g, Marker m, boolean chosen, TimeScale scale, Palette colors) {
         double x = scale.x(m.time()), w = width(m);
         g.setFill(colors.fitting().deriveColor(0, 1, 1, chosen ? 0.42 : 0.16));
         g.fillPolygon(new double[] {x, x + w, x + w - 5, x + w, x}, new double[] {1, 1, 8, 15, 15}, 5);
@@ -71,7 +71,7 @@ final class RulerPainter {
     }
 
     /** The bar over several chosen keys, whose ends stretch them. */
-    private void stretched(GraphicsContext g, TimeScale scale, Palette colors) {
+    private void stretched(SkiaGraphics g, TimeScale scale, Palette colors) {
         long[] span = span(studio);
         if (span != null) {
             double a = scale.x(span[0]), b = scale.x(span[1]);
@@ -93,7 +93,7 @@ final class RulerPainter {
         return hi > lo ? new long[] {lo, hi} : null;
     }
 
-    private static void ticks(GraphicsContext g, Timeline t, TimeScale scale, double w, Palette colors) {
+    private static void ticks(SkiaGraphics g, Timeline t, TimeScale scale, double w, Palette colors) {
         double step = stepFor(scale.perSecond());
         g.setFont(TimelinePainter.mono(11));
         g.setTextAlign(TextAlignment.LEFT);

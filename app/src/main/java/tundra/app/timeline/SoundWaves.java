@@ -3,9 +3,9 @@ package tundra.app.timeline;
 import java.util.HashMap;
 import java.util.Map;
 import javafx.application.Platform;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import tundra.app.job.Work;
+import tundra.app.paint.SkiaGraphics;
 import tundra.core.model.Asset;
 import tundra.core.model.PlacedSound;
 import tundra.core.model.Project;
@@ -21,11 +21,11 @@ final class SoundWaves {
         this.ready = ready;
     }
 
-    void draw(GraphicsContext g, Project p, PlacedSound s, long timeline, TimeScale scale, double middle, double half, Color ink) {
+    void draw(SkiaGraphics g, Project p, PlacedSound s, long timeline, TimeScale scale, double middle, double half, Color ink) {
         Asset a = p.assets().get(s.asset());
         SoundPeaks peaks = peaks(a);
         long heard = s.heard(a.duration(), timeline), part = Math.max(1, s.part(a.duration()));
-        double from = Math.max(scale.left(), scale.x(s.start())), to = Math.min(g.getCanvas().getWidth(), scale.x(s.start() + heard));
+        double from = Math.max(scale.left(), scale.x(s.start())), to = Math.min(g.width(), scale.x(s.start() + heard));
         g.setStroke(ink);
         g.setLineWidth(1);
         if (peaks == null) {

@@ -7,13 +7,13 @@ import java.util.Set;
 import java.util.function.Consumer;
 import javafx.application.Platform;
 import javafx.scene.AccessibleAttribute;
-import javafx.scene.canvas.Canvas;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.ContextMenuEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Rectangle;
+import tundra.app.paint.SkiaCanvas;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Menus;
@@ -35,7 +35,7 @@ public final class TimelineCanvas extends Pane {
     static final double RULER = RulerPainter.HEIGHT;
     private static final double MARGIN = 14;
     private final Studio studio;
-    private final Canvas canvas = new Canvas();
+    private final SkiaCanvas canvas = new SkiaCanvas();
     private final PlayheadMark playhead = new PlayheadMark();
     final TimeRows rows = new TimeRows();
     private final SoundWaves waves = new SoundWaves(this::redraw);
@@ -98,7 +98,7 @@ public final class TimelineCanvas extends Pane {
         if (!studio.onlyTimeGoesOn(what)) {
             redraw();
         } else if (!queued && getScene() != null) {
-            painter.values(canvas.getGraphicsContext2D(), RULER, scrollY, getHeight(), Palette.of(studio.dark()));
+            canvas.paintOver(g -> painter.values(g, RULER, scrollY, getHeight(), Palette.of(studio.dark())));
         }
     }
 
@@ -174,10 +174,7 @@ public final class TimelineCanvas extends Pane {
         if (w < HEAD + 40 || h < RULER + 10) {
             return;
         }
-        if (canvas.getWidth() != w || canvas.getHeight() != h) {
-            canvas.setWidth(w);
-            canvas.setHeight(h);
-        }
+        canvas.setSize(w, h);
         Timeline t = studio.timeline();
         if (fitted) {
             scale = TimeScale.fit(HEAD + MARGIN, w - HEAD - 2 * MARGIN - 4, t.duration());
@@ -193,13 +190,16 @@ public final class TimelineCanvas extends Pane {
             });
         }
         scrollY = Numbers.clamp(scrollY, 0, Math.max(0, rows.height() - (h - RULER) + 20));
+        canvas.paint(g -> painted(g, w, h));
+        playhead();
+    }
+
+    private void painted(SkiaGraphics g, double w, double h) {
         Palette colors = Palette.of(studio.dark());
-        GraphicsContext g = canvas.getGraphicsContext2D();
         g.setFill(colors.panel());
         g.fillRect(0, 0, w, h);
         painter.rows(g, scale, RULER, scrollY, w, h, colors);
         ruler.draw(g, scale, w, colors);
-        playhead();
         g.setStroke(colors.line());
         g.setLineWidth(1);
         g.strokeLine(HEAD + 0.5, 0, HEAD + 0.5, h);

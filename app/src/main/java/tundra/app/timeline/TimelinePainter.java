@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 import tundra.app.language.Language;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Palette;
 import tundra.core.edit.Keys;
@@ -55,7 +55,7 @@ final class TimelinePainter {
      * Bars and lanes first, then what is taken hold of, then the names over whatever reaches to their side. Nothing is clipped: a
      * clip costs JavaFX's canvas a blend of its whole area. What reaches over the top is covered by the ruler and the buttons.
      */
-    void rows(GraphicsContext g, TimeScale scale, double top, double scrollY, double w, double h, Palette colors) {
+    void rows(SkiaGraphics g, TimeScale scale, double top, double scrollY, double w, double h, Palette colors) {
         Timeline t = studio.timeline();
         g.setTextBaseline(VPos.CENTER);
         beads.clear();
@@ -72,7 +72,7 @@ final class TimelinePainter {
     }
 
     /** Draws only what the properties are at the playhead, at the left of the lanes in view. */
-    void values(GraphicsContext g, double top, double scrollY, double h, Palette colors) {
+    void values(SkiaGraphics g, double top, double scrollY, double h, Palette colors) {
         Timeline t = studio.timeline();
         g.setTextBaseline(VPos.CENTER);
         for (TimeRows.Row r : rows.between(scrollY, scrollY + h - top)) {
@@ -86,7 +86,7 @@ final class TimelinePainter {
         return studio.selection().contains(r.element());
     }
 
-    private void row(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, Palette colors) {
+    private void row(SkiaGraphics g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, Palette colors) {
         boolean selected = selected(r), own = r.property() == null;
         if (selected) {
             g.setFill(own ? colors.spaceSoft() : colors.spaceSoft().deriveColor(0, 1, 1, 0.25));
@@ -104,13 +104,13 @@ final class TimelinePainter {
         }
     }
 
-    private static void separator(GraphicsContext g, double from, double to, double bottom, Palette colors) {
+    private static void separator(SkiaGraphics g, double from, double to, double bottom, Palette colors) {
         g.setFill(colors.line().deriveColor(0, 1, 1, 0.6));
         g.fillRect(from, Math.floor(bottom) - 1, to - from, 1);
     }
 
     /** What stands at the left of a row, on a ground of its own. */
-    private void side(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
+    private void side(SkiaGraphics g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         boolean own = r.property() == null;
         g.setFill(colors.panel());
         g.fillRect(0, y, HEAD, r.height());
@@ -128,7 +128,7 @@ final class TimelinePainter {
         }
     }
 
-    private void head(GraphicsContext g, Timeline t, TimeRows.Row r, double y, Palette colors) {
+    private void head(SkiaGraphics g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
         own(g, studio.layouts().differs().contains(new Override.Shown(t.id(), r.element())) || t.tracksOf(r.element()).keySet().stream().anyMatch(p -> ownKeys(t, r.element(), p)), y, r, colors);
         boolean effects = studio.board().find(r.element()) instanceof Element of && of.effects().stream().anyMatch(f -> !t.tracksOf(f.id()).isEmpty());
@@ -152,21 +152,21 @@ final class TimelinePainter {
     }
 
     /** The mark at the very left of what is of the layout that is worked on. */
-    private static void own(GraphicsContext g, boolean own, double y, TimeRows.Row r, Palette colors) {
+    private static void own(SkiaGraphics g, boolean own, double y, TimeRows.Row r, Palette colors) {
         if (own) {
             g.setFill(colors.fitting());
             g.fillRect(0, y, 3, r.height() - 1);
         }
     }
 
-    private static void triangle(GraphicsContext g, double x, double mid, boolean open, Palette colors) {
+    private static void triangle(SkiaGraphics g, double x, double mid, boolean open, Palette colors) {
         g.setFill(colors.ink2());
         double[] px = open ? new double[] {x - 4, x + 4, x} : new double[] {x - 3, x + 3, x - 3};
         double[] py = open ? new double[] {mid - 2.5, mid - 2.5, mid + 3.5} : new double[] {mid - 4, mid, mid + 4};
         g.fillPolygon(px, py, 3);
     }
 
-    private static void name(GraphicsContext g, String words, double x, double mid, boolean strong, javafx.scene.paint.Color ink) {
+    private static void name(SkiaGraphics g, String words, double x, double mid, boolean strong, javafx.scene.paint.Color ink) {
         g.setFont(text(12.5, strong));
         g.setFill(ink);
         g.setTextAlign(TextAlignment.LEFT);
@@ -178,7 +178,7 @@ final class TimelinePainter {
     }
 
     /** When the element is seen, and a short stroke for each time that has keys. */
-    private void bar(GraphicsContext g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, boolean selected, Palette colors) {
+    private void bar(SkiaGraphics g, Timeline t, TimeRows.Row r, TimeScale scale, double y, double w, boolean selected, Palette colors) {
         var times = new ArrayList<>(Keys.times(t, r.element()));
         if (r.group() && studio.board().find(r.element()) instanceof Element e) {
             Tree.each(e.children(), c -> times.addAll(Keys.times(t, c.id())));
@@ -236,7 +236,7 @@ final class TimelinePainter {
                 : (properties == 1 ? "1 property" : properties + " properties") + " · " + (count == 1 ? "1 key" : count + " keys");
     }
 
-    private void laneHead(GraphicsContext g, Timeline t, TimeRows.Row r, Property<?> p, double y, Palette colors) {
+    private void laneHead(SkiaGraphics g, Timeline t, TimeRows.Row r, Property<?> p, double y, Palette colors) {
         double mid = r.editor() ? y + 20 : y + r.height() / 2;
         triangle(g, 26 + r.depth() * 14, mid, r.editor(), colors);
         boolean own = ownKeys(t, r.element(), p);
@@ -266,7 +266,7 @@ final class TimelinePainter {
         return s + (p.unit().equals("px") ? "" : p.unit());
     }
 
-    private static void keyButton(GraphicsContext g, double x, double y, boolean here, Palette colors) {
+    private static void keyButton(SkiaGraphics g, double x, double y, boolean here, Palette colors) {
         g.setStroke(colors.time());
         g.setLineWidth(1.4);
         g.strokeOval(x - 5.5, y - 5.5, 11, 11);
@@ -276,7 +276,7 @@ final class TimelinePainter {
         }
     }
 
-    private void sound(GraphicsContext g, TimeRows.Row r, TimeScale scale, double y, Palette colors) {
+    private void sound(SkiaGraphics g, TimeRows.Row r, TimeScale scale, double y, Palette colors) {
         PlacedSound s = r.sound();
         long length = s.heard(studio.project().assets().get(s.asset()).duration(), studio.timeline().duration());
         double a = scale.x(s.start()), b = scale.x(s.start() + length);

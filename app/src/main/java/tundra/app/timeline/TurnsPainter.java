@@ -1,8 +1,8 @@
 package tundra.app.timeline;
 
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import tundra.app.language.Language;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.widget.Palette;
 import tundra.core.frame.Turns;
 import tundra.core.geometry.Numbers;
@@ -15,7 +15,7 @@ final class TurnsPainter {
     private TurnsPainter() {}
 
     /** @param most the right edge of the view */
-    static void draw(GraphicsContext g, Turns t, Clock c, TimeScale scale, double top, double tall, double left, double most, Palette colors) {
+    static void draw(SkiaGraphics g, Turns t, Clock c, TimeScale scale, double top, double tall, double left, double most, Palette colors) {
         Color ink = c.own() ? colors.interaction() : colors.space();
         int n = 0;
         for (Turns.Turn turn : t.turns()) {
@@ -42,7 +42,7 @@ final class TurnsPainter {
         }
     }
 
-    private static void never(GraphicsContext g, double a, double b, double top, double tall, Palette colors) {
+    private static void never(SkiaGraphics g, double a, double b, double top, double tall, Palette colors) {
         g.setStroke(colors.ink3());
         g.setLineWidth(1);
         for (double x = a; x < b; x += HATCH) {

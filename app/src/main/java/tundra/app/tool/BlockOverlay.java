@@ -1,31 +1,48 @@
 package tundra.app.tool;
 
+import java.util.ArrayList;
+import java.util.List;
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.core.frame.Frame;
 import tundra.core.geometry.Point;
 import tundra.core.model.Blocks;
+import tundra.core.model.Board;
 import tundra.core.model.Content;
+import tundra.core.model.Element;
 import tundra.core.model.MapData;
 import tundra.core.model.Tree;
 
 /** Where blocks lie that show nothing yet, or never do, and what goes there. None of it is published. */
 public final class BlockOverlay implements Overlay {
     private final Studio studio;
+    /** The blocks of the board that was drawn last. */
+    private final List<Element> blocks = new ArrayList<>();
+    private Board board;
 
     public BlockOverlay(Studio studio) {
         this.studio = studio;
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
-        Tree.each(studio.board().elements(), e -> {
+    public void draw(SkiaGraphics g, Viewport v) {
+        Board now = studio.board();
+        if (now != board) {
+            board = now;
+            blocks.clear();
+            Tree.each(now.elements(), e -> {
+                if (Blocks.of(e) != null) {
+                    blocks.add(e);
+                }
+            });
+        }
+        blocks.forEach(e -> {
             if (Blocks.of(e) instanceof Content.Block b && words(b) instanceof String words && studio.placed(e.id()) instanceof Frame.Placed p) {
                 var c = p.corners().stream().map(v::toView).toList();
                 g.save();

@@ -3,7 +3,7 @@ package tundra.app.tool;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.core.edit.Draggings;
@@ -125,7 +125,7 @@ public final class BoxTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         SnapLines.draw(g, v, snap, studio.dark());
     }
 }

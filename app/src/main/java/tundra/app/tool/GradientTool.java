@@ -2,8 +2,8 @@ package tundra.app.tool;
 
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -194,7 +194,7 @@ public final class GradientTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         Palette colors = Palette.of(studio.dark());
         for (Shown s : shown()) {
             Point a = v.toView(s.at(s.gradient.start())), b = v.toView(s.at(s.gradient.end()));
@@ -226,7 +226,7 @@ public final class GradientTool implements Tool {
         }
     }
 
-    private static void ring(GraphicsContext g, Viewport v, Shown s, Color ink) {
+    private static void ring(SkiaGraphics g, Viewport v, Shown s, Color ink) {
         g.setStroke(ink.deriveColor(0, 1, 1, 0.7));
         g.setLineDashes(4, 4);
         g.beginPath();

@@ -2,7 +2,7 @@ package tundra.app.tool;
 
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -126,7 +126,7 @@ public final class LineTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         if (corners.isEmpty()) {
             return;
         }

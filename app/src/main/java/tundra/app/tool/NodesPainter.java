@@ -2,12 +2,12 @@ package tundra.app.tool;
 
 import java.util.List;
 import java.util.Set;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
-import tundra.core.draw.NodeEdit.Ref;
 import tundra.core.draw.NodeEdit;
+import tundra.core.draw.NodeEdit.Ref;
 import tundra.core.geometry.Contour;
 import tundra.core.geometry.Inside;
 import tundra.core.geometry.Node;
@@ -23,7 +23,7 @@ final class NodesPainter {
         this.tool = tool;
     }
 
-    void draw(GraphicsContext g, Viewport v) {
+    void draw(SkiaGraphics g, Viewport v) {
         Palette colors = Palette.of(tool.studio.dark());
         for (NodesTool.Shown s : tool.shown()) {
             line(g, v, s, colors.space());
@@ -71,7 +71,7 @@ final class NodesPainter {
         }
     }
 
-    private static void line(GraphicsContext g, Viewport v, NodesTool.Shown s, Color ink) {
+    private static void line(SkiaGraphics g, Viewport v, NodesTool.Shown s, Color ink) {
         g.setStroke(ink);
         g.setLineWidth(1.2);
         g.beginPath();

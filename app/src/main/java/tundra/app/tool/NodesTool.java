@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Desk;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
-import tundra.core.draw.NodeEdit.Ref;
 import tundra.core.draw.NodeEdit;
+import tundra.core.draw.NodeEdit.Ref;
 import tundra.core.edit.Arrange;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.Reshape;
@@ -372,7 +372,7 @@ public final class NodesTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         painter.draw(g, v);
     }
 }

@@ -1,10 +1,10 @@
 package tundra.app.tool;
 
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
@@ -35,7 +35,7 @@ public final class PathOverlay implements Overlay {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         Palette colors = Palette.of(studio.dark());
         Element one = studio.selected();
         switch (studio.pathsShown()) {
@@ -67,7 +67,7 @@ public final class PathOverlay implements Overlay {
     }
 
     /** Only the line, so that many paths don't crowd the canvas. */
-    private void quiet(GraphicsContext g, Viewport v, Element e, Palette colors) {
+    private void quiet(SkiaGraphics g, Viewport v, Element e, Palette colors) {
         Track<Point> track = keys.track(e);
         if (track != null && track.keys().size() > 1) {
             g.setGlobalAlpha(0.55);
@@ -76,7 +76,7 @@ public final class PathOverlay implements Overlay {
         }
     }
 
-    private void whole(GraphicsContext g, Viewport v, Element e, Palette colors) {
+    private void whole(SkiaGraphics g, Viewport v, Element e, Palette colors) {
         Track<Point> track = e == null ? null : keys.track(e);
         if (track == null || track.keys().size() < 2) {
             return;
@@ -102,7 +102,7 @@ public final class PathOverlay implements Overlay {
         }
     }
 
-    private static void label(GraphicsContext g, Palette colors, String text, Point at) {
+    private static void label(SkiaGraphics g, Palette colors, String text, Point at) {
         g.setFont(Font.font("JetBrains Mono", 11));
         double w = text.length() * 6.7 + 8;
         g.setFill(colors.panel().deriveColor(0, 1, 1, 0.85));
@@ -112,7 +112,7 @@ public final class PathOverlay implements Overlay {
         g.fillText(text, at.x(), at.y() + 2);
     }
 
-    private static void line(GraphicsContext g, Viewport v, Track<Point> track, Affine m, Palette colors) {
+    private static void line(SkiaGraphics g, Viewport v, Track<Point> track, Affine m, Palette colors) {
         var path = new MotionPath(track);
         for (int pass = 0; pass < 2; pass++) {
             g.setStroke(pass == 0 ? Color.color(1, 1, 1, 0.55) : colors.space());
@@ -140,7 +140,7 @@ public final class PathOverlay implements Overlay {
         g.fillPolygon(x, y, 3);
     }
 
-    private void ticks(GraphicsContext g, Viewport v, Track<Point> track, Affine m, Palette colors) {
+    private void ticks(SkiaGraphics g, Viewport v, Track<Point> track, Affine m, Palette colors) {
         g.setStroke(colors.space());
         for (PathTicks.Tick t : PathTicks.of(track, studio.project().frameRate())) {
             Point at = v.toView(m.apply(t.at()));
@@ -150,7 +150,7 @@ public final class PathOverlay implements Overlay {
         }
     }
 
-    private void handles(GraphicsContext g, Viewport v, Track<Point> track, Affine m, Palette colors, Element e) {
+    private void handles(SkiaGraphics g, Viewport v, Track<Point> track, Affine m, Palette colors, Element e) {
         for (Key<Point> k : new MotionPath(track).keys()) {
             if (!studio.keys().contains(new Keys.Ref(e.id(), Properties.POSITION, k.time()))) {
                 continue;

@@ -2,8 +2,8 @@ package tundra.app.tool;
 
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -120,7 +120,7 @@ public final class PenTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         if (nodes.isEmpty()) {
             return;
         }

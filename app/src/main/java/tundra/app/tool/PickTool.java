@@ -1,7 +1,7 @@
 package tundra.app.tool;
 
 import java.util.function.Function;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.core.geometry.Point;
@@ -64,7 +64,7 @@ public final class PickTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         if (hover != null && at != null) {
             g.setFill(javafx.scene.paint.Color.rgb(hover.red(), hover.green(), hover.blue()));
             g.fillRoundRect(at.x() + 14, at.y() - 34, 30, 24, 8, 8);

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Desk;
 import tundra.app.studio.PathsShown;
 import tundra.app.studio.Studio;
@@ -354,7 +354,7 @@ public final class SelectTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         SnapLines.draw(g, v, snap, studio.dark());
         if (gesture instanceof Gesture.Marquee m) {
             Point a = v.toView(m.from()), b = v.toView(m.to());

@@ -1,8 +1,8 @@
 package tundra.app.tool;
 
 import java.util.List;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
@@ -23,15 +23,29 @@ public final class SelectionOverlay implements Overlay {
         this.tools = tools;
     }
 
-    static void outline(GraphicsContext g, Viewport v, Frame.Placed placed, Color color, double width) {
+    static void outline(SkiaGraphics g, Viewport v, Frame.Placed placed, Color color, double width) {
         List<Point> c = placed.corners().stream().map(v::toView).toList();
         g.setStroke(color);
         g.setLineWidth(width);
         g.strokePolygon(c.stream().mapToDouble(Point::x).toArray(), c.stream().mapToDouble(Point::y).toArray(), 4);
     }
 
+    /** Adds the four sides of a box to the path. */
+    private static void trace(SkiaGraphics g, Viewport v, Frame.Placed placed) {
+        List<Point> c = placed.corners();
+        for (int i = 0; i < 4; i++) {
+            Point p = v.toView(c.get(i));
+            if (i == 0) {
+                g.moveTo(p.x(), p.y());
+            } else {
+                g.lineTo(p.x(), p.y());
+            }
+        }
+        g.closePath();
+    }
+
     /** An outline from four filled bars, much quicker than a stroke; says whether the box stands upright, so that it could be drawn. */
-    private static boolean upright(GraphicsContext g, Viewport v, Frame.Placed placed, Color color, double width) {
+    private static boolean upright(SkiaGraphics g, Viewport v, Frame.Placed placed, Color color, double width) {
         List<Point> c = placed.corners();
         if (Math.abs(c.get(0).y() - c.get(1).y()) > 1e-6 || Math.abs(c.get(1).x() - c.get(2).x()) > 1e-6) {
             return false;
@@ -48,19 +62,24 @@ public final class SelectionOverlay implements Overlay {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         Palette colors = Palette.of(studio.dark());
         inside(g, v, colors);
         unseen(g, v, colors);
         if (tools.kind() == ToolKind.NODES) {
             return;
         }
+        double width = tools.kind() == ToolKind.SELECT ? 1.5 : 1;
+        g.beginPath();
         for (String id : studio.selection()) {
             Frame.Placed placed = studio.placed(id);
-            if (placed != null && !upright(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1)) {
-                outline(g, v, placed, colors.space(), tools.kind() == ToolKind.SELECT ? 1.5 : 1);
+            if (placed != null && !upright(g, v, placed, colors.space(), width)) {
+                trace(g, v, placed);
             }
         }
+        g.setStroke(colors.space());
+        g.setLineWidth(width);
+        g.stroke();
         Rect around = studio.playing() || tools.kind() != ToolKind.SELECT ? null : Selected.bounds(studio);
         if (around != null) {
             Point a = v.toView(around.topLeft()), b = v.toView(around.bottomRight());
@@ -101,7 +120,7 @@ public final class SelectionOverlay implements Overlay {
     }
 
     /** Where something stands that is selected or pointed at and can't be seen. */
-    private void unseen(GraphicsContext g, Viewport v, Palette colors) {
+    private void unseen(SkiaGraphics g, Viewport v, Palette colors) {
         Element e = studio.presence().unseen();
         if (e != null) {
             g.setLineDashes(2, 4);
@@ -111,7 +130,7 @@ public final class SelectionOverlay implements Overlay {
     }
 
     /** The group that is being edited, so that it is plain where a drawing goes. */
-    private void inside(GraphicsContext g, Viewport v, Palette colors) {
+    private void inside(SkiaGraphics g, Viewport v, Palette colors) {
         Frame.Placed group = studio.groups().inside() == null ? null : studio.frame().find(studio.groups().inside());
         if (group != null) {
             g.setLineDashes(5, 4);

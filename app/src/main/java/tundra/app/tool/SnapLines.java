@@ -1,10 +1,10 @@
 package tundra.app.tool;
 
 import javafx.geometry.VPos;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -37,7 +37,7 @@ final class SnapLines {
         return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.groups().inside(), studio.selection(), studio.board().lines()).corner(pressed, whole(p), NEAR / p.viewport().zoom());
     }
 
-    static void draw(GraphicsContext g, Viewport v, Snapping.Snap snap, boolean dark) {
+    static void draw(SkiaGraphics g, Viewport v, Snapping.Snap snap, boolean dark) {
         Color ink = Palette.of(dark).fitting();
         g.setStroke(ink);
         g.setLineWidth(1);
@@ -56,7 +56,7 @@ final class SnapLines {
         }
     }
 
-    private static void gap(GraphicsContext g, Viewport v, Snapping.Gap gap, Color ink) {
+    private static void gap(SkiaGraphics g, Viewport v, Snapping.Gap gap, Color ink) {
         Point a = v.toView(gap.level() ? new Point(gap.from(), gap.across()) : new Point(gap.across(), gap.from()));
         Point b = v.toView(gap.level() ? new Point(gap.to(), gap.across()) : new Point(gap.across(), gap.to()));
         g.setStroke(ink);

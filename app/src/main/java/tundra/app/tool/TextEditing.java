@@ -2,18 +2,17 @@ package tundra.app.tool;
 
 import java.util.List;
 import java.util.Objects;
-import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.paint.Color;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Overlay;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
 import tundra.core.edit.TextCaret;
-import tundra.core.model.Limits;
 import tundra.core.frame.CaretPlaces;
 import tundra.core.frame.Frame;
 import tundra.core.frame.ValueWords;
@@ -21,6 +20,7 @@ import tundra.core.geometry.Point;
 import tundra.core.geometry.Rect;
 import tundra.core.model.Content;
 import tundra.core.model.Element;
+import tundra.core.model.Limits;
 import tundra.core.model.Properties;
 
 /** Types the words of a text on the canvas itself, where they stand. Escape or a press elsewhere ends it; one step of undo. */
@@ -189,7 +189,7 @@ public final class TextEditing implements Overlay {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         Content.Text t = text();
         Frame.Placed placed = t == null ? null : studio.frame().find(id);
         if (placed == null) {
@@ -208,7 +208,7 @@ public final class TextEditing implements Overlay {
         g.strokeLine(a.x(), a.y(), b.x(), b.y());
     }
 
-    private static void fill(GraphicsContext g, Viewport v, Frame.Placed placed, List<Rect> all, Color color) {
+    private static void fill(SkiaGraphics g, Viewport v, Frame.Placed placed, List<Rect> all, Color color) {
         g.setFill(color);
         for (Rect r : all) {
             var c = placed.toCanvas().corners(r).stream().map(v::toView).toList();

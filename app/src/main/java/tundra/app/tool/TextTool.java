@@ -2,7 +2,7 @@ package tundra.app.tool;
 
 import java.util.List;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -82,7 +82,7 @@ public final class TextTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         SnapLines.draw(g, v, snap, studio.dark());
         if (area != null) {
             Point a = v.toView(new Point(area.x(), area.y())), b = v.toView(new Point(area.right(), area.bottom()));

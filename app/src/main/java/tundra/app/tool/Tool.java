@@ -1,7 +1,7 @@
 package tundra.app.tool;
 
 import javafx.scene.Cursor;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.view.Viewport;
 import tundra.core.geometry.Point;
 
@@ -49,7 +49,7 @@ public interface Tool {
         return false;
     }
 
-    default void draw(GraphicsContext g, Viewport v) {}
+    default void draw(SkiaGraphics g, Viewport v) {}
 
     default Cursor cursor() {
         return Cursor.CROSSHAIR;

@@ -2,7 +2,7 @@ package tundra.app.tool;
 
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 import tundra.app.studio.Studio;
 import tundra.app.view.Viewport;
 import tundra.app.widget.Palette;
@@ -66,7 +66,7 @@ public final class ZoomTool implements Tool {
     }
 
     @Override
-    public void draw(GraphicsContext g, Viewport v) {
+    public void draw(SkiaGraphics g, Viewport v) {
         if (area != null) {
             g.setStroke(Palette.of(studio.dark()).space());
             g.setLineWidth(1);

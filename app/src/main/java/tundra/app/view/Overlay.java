@@ -1,8 +1,8 @@
 package tundra.app.view;
 
-import javafx.scene.canvas.GraphicsContext;
+import tundra.app.paint.SkiaGraphics;
 
 /** Draws over the picture, in view coordinates. */
 public interface Overlay {
-    void draw(GraphicsContext g, Viewport v);
+    void draw(SkiaGraphics g, Viewport v);
 }

@@ -12,8 +12,8 @@ import tundra.app.studio.Desk;
 import tundra.app.studio.OpenPlace;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
-import tundra.app.widget.LightLabel;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightLabel;
 import tundra.core.edit.Motifs;
 import tundra.core.model.Place;
 import tundra.core.model.States;
@@ -45,11 +45,14 @@ final class WayBar extends HBox {
         List<OpenPlace.Step> way = studio.open().way();
         setVisible(!way.isEmpty());
         setManaged(!way.isEmpty());
+        if (way.isEmpty()) {
+            return;
+        }
         var uses = Motifs.uses(studio.project(), studio.place().id());
         States.State look = studio.target().look();
         String now = (studio.desk() == Desk.DRAW && look != null ? look + " " + studio.target().oneLook() : "") + Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
                 .map(id -> studio.project().place(id)).map(p -> p == null ? "" : p.name()).toList() + " " + uses.count();
-        if (way.isEmpty() || now.equals(shown)) {
+        if (now.equals(shown)) {
             return;
         }
         shown = now;

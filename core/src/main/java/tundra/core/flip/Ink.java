@@ -3,6 +3,7 @@ package tundra.core.flip;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import tundra.core.draw.Combine;
 import tundra.core.draw.StrokeOutline;
 import tundra.core.frame.Form;
@@ -47,7 +48,8 @@ public record Ink(Rect bounds, double area, Point centre) {
     private static final class Collector {
         private final Function<String, PictureInk> pictures;
         private final List<Outline> fills = new ArrayList<>();
-        private final List<Outline> strokes = new ArrayList<>();
+        /** Worked out only where nothing is filled. */
+        private final List<Supplier<Outline>> strokes = new ArrayList<>();
         private Rect bounds;
         private double area;
         private Point moment = Point.ZERO;
@@ -78,21 +80,40 @@ public record Ink(Rect bounds, double area, Point centre) {
             switch (mark) {
                 case Mark.Fill f -> {
                     Outline o = f.form() instanceof Form.Curve c && c.evenOdd() ? Combine.fromEvenOdd(c.outline()) : f.form().outline();
-                    add(fills, o.through(m), clip);
+                    add(o.through(m), clip);
                 }
-                case Mark.Stroke s -> add(strokes, StrokeOutline.of(s.form().outline(), s.style()).through(m), clip);
-                case Mark.Glyphs g -> add(fills, Outline.rectangle(new Rect(0, 0, g.layout().box().x(), g.layout().box().y()), 0).through(m), clip);
+                case Mark.Stroke s -> stroke(s, m, clip);
+                case Mark.Glyphs g -> add(Outline.rectangle(new Rect(0, 0, g.layout().box().x(), g.layout().box().y()), 0).through(m), clip);
                 case Mark.Image i -> picture(i, m);
-                case Mark.Film f -> add(fills, Outline.rectangle(new Rect(0, 0, f.size().x(), f.size().y()), 0).through(m), clip);
+                case Mark.Film f -> add(Outline.rectangle(new Rect(0, 0, f.size().x(), f.size().y()), 0).through(m), clip);
             }
         }
 
-        private void add(List<Outline> to, Outline o, Outline clip) {
-            Outline seen = clip == null ? o : Combine.of(Combine.Operation.INTERSECT, List.of(o, clip));
+        private void stroke(Mark.Stroke s, Affine m, Outline clip) {
+            Supplier<Outline> covered = () -> seen(StrokeOutline.of(s.form().outline(), s.style()).through(m), clip);
+            Rect b;
+            if (clip == null && m.b() == 0 && m.c() == 0) {
+                Rect own = StrokeOutline.bounds(s.form().outline(), s.style());
+                b = own == null ? null : m.bounds(own);
+            } else {
+                b = covered.get().bounds();
+            }
+            if (b != null) {
+                bounds = b.union(bounds);
+                strokes.add(covered);
+            }
+        }
+
+        private static Outline seen(Outline o, Outline clip) {
+            return clip == null ? o : Combine.of(Combine.Operation.INTERSECT, List.of(o, clip));
+        }
+
+        private void add(Outline o, Outline clip) {
+            Outline seen = seen(o, clip);
             Rect b = seen.bounds();
             if (b != null) {
                 bounds = b.union(bounds);
-                to.add(seen);
+                fills.add(seen);
             }
         }
 
@@ -113,7 +134,7 @@ public record Ink(Rect bounds, double area, Point centre) {
             if (bounds == null) {
                 return NONE;
             }
-            List<Outline> counted = fills.isEmpty() && area == 0 ? strokes : fills;
+            List<Outline> counted = fills.isEmpty() && area == 0 ? strokes.stream().map(Supplier::get).toList() : fills;
             if (!counted.isEmpty()) {
                 Moments all = Moments.of(Combine.of(Combine.Operation.UNION, counted));
                 area += all.area();
