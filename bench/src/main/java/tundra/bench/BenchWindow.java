@@ -24,6 +24,7 @@ abstract class BenchWindow implements Dialogs {
     static final int EVENTS = 240;
     /** How long anything that is asked of the interface thread may take, in s. */
     private static final int PATIENCE = 300;
+    Stage stage;
     MainWindow window;
     Workshop w;
     Robot robot;
@@ -49,7 +50,7 @@ abstract class BenchWindow implements Dialogs {
         up.get();
         fx(() -> {
             Look.theme(false);
-            var stage = new Stage();
+            stage = new Stage();
             w = new Workshop(Project.empty("bench", new Point(1280, 720), 24), Settings.load(), this, url -> { });
             window = new MainWindow(w);
             window.open(stage, 1280, 800);

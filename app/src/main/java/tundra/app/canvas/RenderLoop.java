@@ -7,6 +7,7 @@ import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.IntBuffer;
 import java.util.ArrayDeque;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
@@ -61,6 +62,29 @@ final class RenderLoop implements AutoCloseable {
         }
     }
 
+    /** What is kept of pictures, for each coarseness by itself: one that is coarse for a moment leaves the whole one as it is. */
+    private static final class Stores implements AutoCloseable {
+        private final Map<Integer, StillStore> all = new HashMap<>();
+        private final Painter painter;
+
+        Stores(Painter painter) {
+            this.painter = painter;
+        }
+
+        StillStore of(int coarse) {
+            return all.computeIfAbsent(coarse, c -> new StillStore(painter));
+        }
+
+        void forget() {
+            all.values().forEach(StillStore::forget);
+        }
+
+        @Override
+        public void close() {
+            all.values().forEach(StillStore::close);
+        }
+    }
+
     /** For how many ms nothing new has to be asked for until a coarse picture is painted whole. */
     private static final long REST = 150;
     private final ImageView view;
@@ -108,7 +132,7 @@ final class RenderLoop implements AutoCloseable {
     }
 
     private void run() {
-        try (var painter = new Painter(); var store = new StillStore(painter); var surround = new Paint()) {
+        try (var painter = new Painter(); var stores = new Stores(painter); var surround = new Paint()) {
             Map<String, Asset> assets = null;
             while (true) {
                 Request r = await();
@@ -118,14 +142,14 @@ final class RenderLoop implements AutoCloseable {
                 if (r.assets != assets) {
                     assets = r.assets;
                     painter.use(assets);
-                    store.forget();
+                    stores.forget();
                 }
                 try {
                     int by = r == unfinished ? 1 : coarseness.of(r.pixels());
                     Request now = r.coarse(by);
                     Picture p = take(now.width, now.height);
                     long began = System.nanoTime();
-                    p.paint(c -> paint(now, c, store, surround));
+                    p.paint(c -> paint(now, c, stores.of(by), surround));
                     coarseness.took((System.nanoTime() - began) / 1e9, now.pixels());
                     unfinished = by == 1 ? null : r;
                     painted++;

@@ -100,6 +100,12 @@ final class Search {
         if (name.startsWith(query + " ") || name.startsWith(query + "…") || name.startsWith(query + ":")) {
             return BEGINS;
         }
+        for (String w : words) {
+            // whatever fits further on has every word somewhere
+            if (!name.contains(w) && !other.contains(w)) {
+                return NOT;
+            }
+        }
         String[] parts = SPACES.split(name), others = other.split(" ");
         if (words.stream().allMatch(List.of(parts)::contains)) {
             return WHOLE;

@@ -77,6 +77,9 @@ public final class DetailsPanel extends TallPane {
     private PathSection path;
     private DrawingsSection drawings;
     private String shown;
+    /** The elements that were chosen last, and how often that changed. */
+    private Set<String> chosen = Set.of();
+    private int choice;
     /** Of more elements than this the values are shown a few times a second, not at every step of a drag. */
     private static final int MANY = 100;
     private final PauseTransition later = new PauseTransition(Duration.millis(120));
@@ -191,7 +194,16 @@ public final class DetailsPanel extends TallPane {
         if (studio.sound() != null) {
             return studio.desk() + " sound " + studio.sound().id();
         }
-        return studio.desk() + " " + drawing + (e == null ? studio.selection() + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof Content.Group g && g.scatter() != null));
+        return studio.desk() + " " + drawing + (e == null ? several(studio.selection()) + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof Content.Group g && g.scatter() != null));
+    }
+
+    /** A number for each choice of elements that differs from the one before. */
+    private int several(Set<String> now) {
+        if (!now.equals(chosen)) {
+            chosen = Set.copyOf(now);
+            choice++;
+        }
+        return choice;
     }
 
     /** What belongs to a stroke is shown once there is one. The rows stay, since a popover may hang on one of them. */
@@ -283,7 +295,7 @@ public final class DetailsPanel extends TallPane {
         List<Element> all = studio.selection().stream().map(studio.board()::find).toList();
         List<String> ids = all.stream().map(Element::id).toList();
         var common = new ArrayList<>(Properties.of(all.getFirst()));
-        all.forEach(e -> common.retainAll(Properties.of(e)));
+        all.stream().map(Properties::of).distinct().forEach(common::retainAll);
         box.getChildren().add(heading(all.size() + " elements", "selected"));
         if (studio.desk() == Desk.ADAPT) {
             ties(ids);

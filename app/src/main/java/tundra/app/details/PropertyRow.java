@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.scene.control.ComboBox;
@@ -48,6 +49,8 @@ final class PropertyRow<T> extends NamedRow {
     record Needs(ToolOptions options, Paints paints, Runnable onGradient) {}
 
     private static final int ON_A_LINE = 3;
+    /** So many elements are looked for at each refresh. */
+    private static final int MANY = 100;
     private final Studio studio;
     private final List<String> elements;
     private final Property<T> property;
@@ -256,12 +259,14 @@ final class PropertyRow<T> extends NamedRow {
 
     /** Shows the value at the playhead. */
     void refresh() {
-        if (elements.stream().anyMatch(id -> studio.board().owner(id) == null)) {
+        Board now = studio.board();
+        // what is gone is gone from the rows at once, and with all of them where they are many
+        if (elements.stream().limit(MANY).anyMatch(id -> now.owner(id) == null)) {
             return;
         }
-        List<T> values = studio.target().shownValues(elements, property);
-        T v = values.getFirst();
-        boolean mixed = values.stream().anyMatch(x -> !x.equals(v));
+        Function<String, T> values = studio.target().shownValues(property);
+        T v = values.apply(elements.getFirst());
+        boolean mixed = elements.stream().anyMatch(id -> !values.apply(id).equals(v));
         showing = true;
         if (color != null) {
             color.show((Paint) v);
@@ -272,19 +277,19 @@ final class PropertyRow<T> extends NamedRow {
             }
             choice.setValue(mixed ? null : v);
         } else {
-            showNumbers(v, mixed ? values : List.of());
+            showNumbers(v, mixed, values);
         }
         showing = false;
         showKey();
         own.show(elements, property);
     }
 
-    /** @param mixed the values of all elements where they are not the same: then each number is looked at alone */
-    private void showNumbers(T first, List<T> mixed) {
+    /** @param mixed whether any of the elements has another value: then each number is looked at alone */
+    private void showNumbers(T first, boolean mixed, Function<String, T> values) {
         double[] parts = property.type().parts(first);
         for (int i = 0; i < parts.length; i++) {
             int part = i;
-            boolean other = mixed.stream().anyMatch(x -> Math.abs(property.type().parts(x)[part] - parts[part]) > 1e-9);
+            boolean other = mixed && elements.stream().anyMatch(id -> Math.abs(property.type().parts(values.apply(id))[part] - parts[part]) > 1e-9);
             if (other) {
                 numbers.get(i).showMixed();
             } else {
@@ -294,8 +299,9 @@ final class PropertyRow<T> extends NamedRow {
     }
 
     private void showKey() {
-        boolean any = false, all = true;
-        for (String element : elements) {
+        // what is keyed nowhere needs not be looked for at each of them
+        boolean any = false, all = studio.board().timelines().stream().anyMatch(t -> t.tracks().values().stream().anyMatch(of -> of.containsKey(property) || property == Properties.POSITION && !of.isEmpty()));
+        for (String element : all ? elements : List.<String>of()) {
             Timeline t = studio.timelineOf(element, property);
             var track = t.track(element, property);
             boolean apart = property == Properties.POSITION && SplitPosition.is(t, element);

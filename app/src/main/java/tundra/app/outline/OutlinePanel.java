@@ -115,10 +115,10 @@ public final class OutlinePanel extends VBox {
     /** Unfolds the groups around what was selected elsewhere. */
     private void reveal() {
         if (studio.groups().inside() != null) {
-            open.addAll(studio.paths().path(studio.groups().inside()));
+            open.addAll(studio.board().path(studio.groups().inside()));
         }
         for (String id : studio.selection()) {
-            List<String> path = studio.paths().path(id);
+            List<String> path = studio.board().path(id);
             if (path.size() > 1) {
                 open.addAll(path.subList(0, path.size() - 1));
             }
@@ -132,12 +132,13 @@ public final class OutlinePanel extends VBox {
         }
         last = seen;
         var rows = new ArrayList<Row>();
-        collect(studio.board().elements(), 0, rows);
-        var now = new Shown(rows.stream().map(OutlinePanel::looks).toList(), Set.copyOf(studio.selection()), renaming);
-        if (shown != null && now.equals(shown)) {
+        collect(seen.elements, 0, rows);
+        var now = new Shown(rows, seen.selection, renaming);
+        boolean same = shown != null && now.same(shown);
+        shown = now;
+        if (same) {
             return;
         }
-        shown = now;
         if (!rows.isEmpty() && list.getParent() == null) {
             getChildren().set(1, list);
         }
@@ -155,7 +156,20 @@ public final class OutlinePanel extends VBox {
     }
 
     /** What of the list can be seen: a drag on the canvas changes none of it. */
-    private record Shown(List<List<Object>> rows, Set<String> selection, String renaming) {}
+    private record Shown(List<Row> rows, Set<String> selection, String renaming) {
+        boolean same(Shown o) {
+            if (rows.size() != o.rows.size() || !selection.equals(o.selection) || !Objects.equals(renaming, o.renaming)) {
+                return false;
+            }
+            for (int i = 0; i < rows.size(); i++) {
+                Row a = rows.get(i), b = o.rows.get(i);
+                if (a.depth != b.depth || a.element != b.element && !looks(a).equals(looks(b))) {
+                    return false;
+                }
+            }
+            return true;
+        }
+    }
 
     private static List<Object> looks(Row r) {
         Element e = r.element();
@@ -223,7 +237,7 @@ public final class OutlinePanel extends VBox {
 
     /** Below the last row of a group the pointer's place from the left tells which of the groups that end there is meant. */
     private String outward(Row row, double x) {
-        List<String> path = studio.paths().path(row.element().id()), rows = list.getItems().stream().map(r -> r.element().id()).toList();
+        List<String> path = studio.board().path(row.element().id()), rows = list.getItems().stream().map(r -> r.element().id()).toList();
         int at = list.getItems().indexOf(row), depth = row.depth();
         int next = at + 1 < rows.size() ? list.getItems().get(at + 1).depth() : 0;
         String id = row.element().id();

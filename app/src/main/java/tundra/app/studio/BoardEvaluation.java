@@ -11,7 +11,6 @@ import tundra.core.model.Asset;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
 import tundra.core.model.Scene;
-import tundra.core.model.TreePaths;
 import tundra.render.Fonts;
 
 /** The evaluator of the board that is seen and what was worked out from it last, kept until something changes. */
@@ -26,10 +25,6 @@ final class BoardEvaluation {
     private Board restedOf;
     private Board rested;
     private Frame frame;
-    private Frame indexed;
-    private Map<String, Frame.Placed> index;
-    private Board pathsOf;
-    private TreePaths paths;
 
     /** A board without what its keys do. */
     Board rested(Board b) {
@@ -90,23 +85,5 @@ final class BoardEvaluation {
     Frame frame(Frame made) {
         frame = made;
         return made;
-    }
-
-    /** Where each element of a frame stands. */
-    Map<String, Frame.Placed> index(Frame of) {
-        if (indexed != of) {
-            index = of.index();
-            indexed = of;
-        }
-        return index;
-    }
-
-    /** Where each element of a board stands in its tree. */
-    TreePaths paths(Board b) {
-        if (pathsOf != b) {
-            pathsOf = b;
-            paths = new TreePaths(b.elements());
-        }
-        return paths;
     }
 }

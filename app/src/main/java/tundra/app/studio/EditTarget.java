@@ -1,9 +1,9 @@
 package tundra.app.studio;
 
 import java.util.Comparator;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.function.Function;
 import tundra.core.edit.EditScope;
 import tundra.core.edit.PropertyEdit;
 import tundra.core.edit.Resting;
@@ -15,6 +15,7 @@ import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.States;
 import tundra.core.model.Timeline;
+import tundra.core.model.Values;
 
 /** Where a change of a property goes: to a key, the whole move, the resting value, or one look of a button; and what that would do, in words. */
 public final class EditTarget {
@@ -57,14 +58,14 @@ public final class EditTarget {
         return studio.desk() == Desk.ANIMATE && scope == EditScope.REST ? Resting.of(studio.board(), element, p) : valueAt(element, p);
     }
 
-    /** What a field shows of a property of several elements, in their order. */
-    public <T> List<T> shownValues(List<String> elements, Property<T> p) {
+    /** What a field shows of a property of any element, for asking after many at once; until something changes. */
+    public <T> Function<String, T> shownValues(Property<T> p) {
         Board b = studio.board();
         if (studio.desk() == Desk.ANIMATE && scope == EditScope.REST) {
-            return elements.stream().map(e -> Resting.of(b, e, p)).toList();
+            return e -> Resting.of(b, e, p);
         }
-        var seen = studio.valuesNow();
-        return elements.stream().map(e -> seen.apply(e).get(p)).toList();
+        Function<String, Values> seen = studio.valuesNow();
+        return e -> seen.apply(e).get(p);
     }
 
     /** The look of the open motif that stands at the playhead; null for none. */

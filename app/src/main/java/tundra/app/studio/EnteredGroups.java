@@ -40,7 +40,7 @@ public final class EnteredGroups {
             to = d.id();
         }
         if (!Objects.equals(to, inside())) {
-            List<String> path = to != null ? List.of() : studio.paths().path(inside());
+            List<String> path = to != null ? List.of() : studio.board().path(inside());
             studio.chosen.enter(to, path.isEmpty() ? null : path.getFirst());
             studio.seen.reframe();
             studio.changed(Aspect.SELECTION);
@@ -49,7 +49,7 @@ public final class EnteredGroups {
 
     /** Whether an element is a drawing of a flipbook. */
     public boolean isDrawing(String id) {
-        List<String> path = studio.paths().path(id);
+        List<String> path = studio.board().path(id);
         return path.size() > 1 && studio.board().find(path.get(path.size() - 2)).content() instanceof Flipbook;
     }
 
@@ -72,7 +72,7 @@ public final class EnteredGroups {
         if (inside() == null) {
             return false;
         }
-        List<String> path = studio.paths().path(inside());
+        List<String> path = studio.board().path(inside());
         int left = path.size() - 1;
         if (left > 0 && studio.board().find(path.get(left - 1)).content() instanceof Flipbook) {
             left--;

@@ -59,9 +59,9 @@ public final class OpenBook {
 
     /** The innermost flipbook that is an element or holds it; null when there is none. */
     private String bookAround(String id) {
-        List<String> path = studio.paths().path(id);
+        List<String> path = studio.board().path(id);
         for (String step : path.reversed()) {
-            if (studio.paths().find(step).content() instanceof Flipbook) {
+            if (studio.board().find(step).content() instanceof Flipbook) {
                 return step;
             }
         }
@@ -165,7 +165,7 @@ public final class OpenBook {
 
     /** When a frame of the strip is seen, in µs: in the turn of a loop that is nearest to the playhead. */
     public long timeOf(long frame) {
-        List<String> path = studio.paths().path(id());
+        List<String> path = studio.board().path(id());
         return LoopTurns.timeOf(book(), frame, studio.mainTime(), studio.timeline().duration(),
                 time -> path.stream().allMatch(e -> studio.builder().shown(e, studio.momentAt(time))));
     }
@@ -262,13 +262,13 @@ public final class OpenBook {
         }
         Flipbook b = (Flipbook) studio.board().find(of).content();
         Drawing now = b.at(studio.mainTime());
-        if (now != null && studio.paths().path(inside).contains(now.id())) {
+        if (now != null && studio.board().path(inside).contains(now.id())) {
             return;
         }
         studio.groups().enter(of);
         var left = new ArrayList<>(studio.selection());
         left.removeIf(id -> {
-            List<String> path = studio.paths().path(id);
+            List<String> path = studio.board().path(id);
             return path.contains(of) && path.size() > 1 && !id.equals(of) && (now == null || !path.contains(now.id()));
         });
         studio.select(left);

@@ -14,6 +14,11 @@ import tundra.core.model.Element;
 public final class Presence {
     private final Studio studio;
 
+    /** The picture and the element that were looked at last, and whether that is not seen. */
+    private Frame lookedAt;
+    private Element asked;
+    private Element unseen;
+
     Presence(Studio studio) {
         this.studio = studio;
     }
@@ -28,9 +33,18 @@ public final class Presence {
 
     /** The element that is pointed at in a list, else the one selected, when it is not seen at the playhead; null for none. */
     public Element unseen() {
+        Frame now = studio.playing() || studio.desk() == Desk.PUBLISH ? null : studio.frame();
+        if (now == null) {
+            return null;
+        }
         Element at = studio.chosen.pointed() == null ? null : studio.board().find(studio.chosen.pointed());
         Element e = at != null ? at : studio.selected();
-        return e == null || studio.playing() || studio.desk() == Desk.PUBLISH || Unseen.why(studio.seenBoard(), studio.builder(), studio.frame(), e.id(), studio.momentAt(seenAt())) == null ? null : e;
+        if (now != lookedAt || e != asked) {
+            lookedAt = now;
+            asked = e;
+            unseen = e == null || whyUnseen(e) == null ? null : e;
+        }
+        return unseen;
     }
 
     /** Why an element is not seen now, as one line. */
@@ -40,7 +54,7 @@ public final class Presence {
 
     /** Where an element that is not seen would stand. */
     public Frame.Placed unseenAt(Element e) {
-        List<String> path = studio.paths().path(e.id());
+        List<String> path = studio.board().path(e.id());
         Frame.Placed parent = path.size() < 2 ? null : studio.placed(path.get(path.size() - 2));
         Moment at = studio.momentAt(seenAt());
         Point box = studio.builder().boxAt(e, at);

@@ -10,7 +10,6 @@ import tundra.core.edit.Keys;
 import tundra.core.model.Board;
 import tundra.core.model.Project;
 import tundra.core.model.Timeline;
-import tundra.core.model.Tree;
 
 /** What is chosen on the open board: elements, keys or something else in time, the group that is entered, and what is shown alone. */
 final class Selection {
@@ -164,9 +163,7 @@ final class Selection {
     /** What is gone can't stay selected; says whether something was. */
     boolean settle(Board b, Timeline t) {
         var there = new LinkedHashSet<>(elements);
-        if (!there.isEmpty()) {
-            there.retainAll(Tree.ids(b.elements()));
-        }
+        there.removeIf(id -> b.find(id) == null);
         var keysThere = new LinkedHashSet<>(keys);
         keysThere.removeIf(r -> {
             var track = t.track(r.element(), r.property());

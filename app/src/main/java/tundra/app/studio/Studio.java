@@ -28,7 +28,6 @@ import tundra.core.model.Property;
 import tundra.core.model.Scene;
 import tundra.core.model.Scroll;
 import tundra.core.model.Timeline;
-import tundra.core.model.TreePaths;
 import tundra.core.model.Values;
 import tundra.render.Fonts;
 
@@ -269,11 +268,6 @@ public final class Studio {
     /** Changes the base of what is open with its layouts, whichever is worked on. */
     public boolean editBase(String name, Object merge, UnaryOperator<Board> change) {
         return editProject(name, merge, p -> p.mapBoard(open.id(), change));
-    }
-
-    /** Where each element of the scene stands. */
-    public TreePaths paths() {
-        return seen.paths(board());
     }
 
     void opened(String timeline, long time, List<String> selected) {
@@ -522,7 +516,7 @@ public final class Studio {
 
     /** Where an element stands at the playhead; null when it isn't shown. For asking after many elements at once. */
     public Frame.Placed placed(String id) {
-        return seen.index(frame()).get(id);
+        return frame().find(id);
     }
 
     private Frame soloed(Frame f) {

@@ -229,7 +229,7 @@ public final class SelectTool implements Tool {
     }
 
     private String parent(String id) {
-        List<String> path = studio.paths().path(id);
+        List<String> path = studio.board().path(id);
         return path.size() < 2 ? null : path.get(path.size() - 2);
     }
 
@@ -261,7 +261,7 @@ public final class SelectTool implements Tool {
 
     /** An offset of the canvas in the coordinates of an element's parent. */
     private Point local(String id, Point by) {
-        List<String> path = studio.paths().path(id);
+        List<String> path = studio.board().path(id);
         if (path.size() < 2) {
             return by;
         }

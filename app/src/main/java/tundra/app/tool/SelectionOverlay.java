@@ -15,6 +15,8 @@ import tundra.core.model.Properties;
 
 /** Draws the boxes around what is selected, with handles when it is one element. */
 public final class SelectionOverlay implements Overlay {
+    /** Of more selected elements than this no further ones are outlined: nobody could tell them apart. */
+    private static final int MOST = 2000;
     private final Studio studio;
     private final ToolBox tools;
 
@@ -71,7 +73,7 @@ public final class SelectionOverlay implements Overlay {
         }
         double width = tools.kind() == ToolKind.SELECT ? 1.5 : 1;
         g.beginPath();
-        for (String id : studio.selection()) {
+        for (String id : studio.selection().stream().limit(MOST).toList()) {
             Frame.Placed placed = studio.placed(id);
             if (placed != null && !upright(g, v, placed, colors.space(), width)) {
                 trace(g, v, placed);

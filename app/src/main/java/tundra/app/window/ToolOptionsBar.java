@@ -127,7 +127,7 @@ final class ToolOptionsBar extends HBox {
     /** Where one is: the groups that were entered with the way back, or the way back into the one that was left. */
     private void places() {
         var studio = w.studio;
-        List<String> path = studio.groups().inside() == null ? List.of() : studio.paths().path(studio.groups().inside());
+        List<String> path = studio.groups().inside() == null ? List.of() : studio.board().path(studio.groups().inside());
         Element left = studio.groups().inside() == null ? studio.groups().left() : null;
         String now = path + (left == null ? "" : left.id());
         if (now.equals(placed)) {

@@ -20,9 +20,9 @@ import tundra.core.motion.Track;
 /** The animated values of a board's elements at a moment. Of two timelines that key the same property the one started last decides. */
 final class AnimatedValues {
     private final Board board;
-    private final Set<String> animated = new HashSet<>();
+    private final Set<String> animated;
     /** Measured paths by timeline and element, with the keys that they were measured from. */
-    private final Map<String, Measured> paths = new HashMap<>();
+    private final Map<String, Measured> paths;
     private Order order;
 
     private record Measured(Track<Point> track, MotionPath path) {}
@@ -74,6 +74,14 @@ final class AnimatedValues {
     /** @param previous measured paths that may be taken over; null for none */
     AnimatedValues(Board board, AnimatedValues previous) {
         this.board = board;
+        if (previous != null && previous.board.timelines() == board.timelines()) {
+            animated = previous.animated;
+            paths = previous.paths;
+            order = previous.order;
+            return;
+        }
+        animated = new HashSet<>();
+        paths = new HashMap<>();
         for (Timeline t : board.timelines()) {
             animated.addAll(t.tracks().keySet());
             animated.addAll(t.shown().keySet());
@@ -100,6 +108,16 @@ final class AnimatedValues {
     MotionPath path(String timeline, String id) {
         Measured m = paths.get(timeline + " " + id);
         return m == null ? null : m.path;
+    }
+
+    /** Whether the timelines are those of others. */
+    boolean sameTimelines(AnimatedValues o) {
+        return board.timelines() == o.board.timelines();
+    }
+
+    /** Whether the same elements are animated as in others. */
+    boolean sameElements(AnimatedValues o) {
+        return animated == o.animated || animated.equals(o.animated);
     }
 
     boolean animated(String id) {

@@ -112,17 +112,25 @@ public final class Frame {
         }
     }
 
+    /** Looks for an id first and multiplies the maps of its way alone. */
     private static Placed find(List<FrameNode> in, String id, Affine outer) {
         for (FrameNode n : in) {
-            Affine m = outer.times(n.toParent());
             if (id.equals(n.id())) {
-                return new Placed(n, m);
+                return new Placed(n, outer.times(n.toParent()));
             }
-            Placed inner = n.motif() != null ? null : find(n.children(), id, m);
-            if (inner != null) {
-                return inner;
+            if (n.motif() == null && !n.children().isEmpty() && holds(n.children(), id)) {
+                return find(n.children(), id, outer.times(n.toParent()));
             }
         }
         return null;
+    }
+
+    private static boolean holds(List<FrameNode> in, String id) {
+        for (FrameNode n : in) {
+            if (id.equals(n.id()) || n.motif() == null && holds(n.children(), id)) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -33,10 +33,8 @@ public final class FrameBuilder {
     private final List<Element> elements;
     private final TextMeasurer measure;
     private final AnimatedValues poses;
-    private final Map<Element, FrameNode> still = new IdentityHashMap<>();
-    private final Map<Element, Last> last = new IdentityHashMap<>();
+    private final StillNodes still;
     private final Map<Element, Painted> painted = new IdentityHashMap<>();
-    private final Map<Element, Boolean> moving = new IdentityHashMap<>();
     private final boolean guides;
     private final MotifFrames motifs;
     private String asWritten;
@@ -64,21 +62,8 @@ public final class FrameBuilder {
         this.board = board;
         this.measure = measure;
         this.poses = new AnimatedValues(board, previous == null ? null : previous.poses);
-        if (previous != null) {
-            still.putAll(previous.still);
-        }
         elements = List.copyOf(board.elements());
-        elements.forEach(this::findMoving);
-        still.keySet().retainAll(moving.keySet());
-    }
-
-    private boolean findMoving(Element e) {
-        boolean any = poses.animated(e.id()) || e.effects().stream().anyMatch(x -> poses.animated(x.id())) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance || e.content() instanceof Content.Block;
-        for (Element c : e.children()) {
-            any |= findMoving(c);
-        }
-        moving.put(e, any);
-        return any;
+        still = StillNodes.of(elements, poses, motifs, previous == null ? null : previous.still);
     }
 
     public Board board() {
@@ -180,7 +165,7 @@ public final class FrameBuilder {
         var out = new ArrayList<FrameNode>(elements.size());
         for (Element e : elements) {
             if (!e.hidden() && (guides || !e.guide()) && poses.shown(e, m)) {
-                out.add(moving.get(e) ? node(e, m) : kept(e, m));
+                out.add(still.moves(e) ? node(e, m) : kept(e, m));
             }
         }
         return out;
@@ -195,20 +180,17 @@ public final class FrameBuilder {
         return n;
     }
 
-    /** What an element was made from last, to give back the same node while nothing changes. */
-    private record Last(Values values, FrameNode node) {}
-
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
         List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null ? instance(e, i, m) : e.content() instanceof Content.Block b ? block(e, (Content.Block) b.with(v), m) : carried(e, v, nodes(seen(e, m), m));
-        Last before = last.get(e);
+        StillNodes.Last before = still.last(e);
         Look look = look(e, v, children, m);
-        if (before != null && before.values.equals(v) && sameInstances(before.node.children(), children) && before.node.look().equals(look)) {
-            return before.node;
+        if (before != null && before.values().equals(v) && sameInstances(before.node().children(), children) && before.node().look().equals(look)) {
+            return before.node();
         }
         FrameNode n = make(e, v, children, look, m);
         if (poses.animated(e.id()) || !children.isEmpty()) {
-            last.put(e, new Last(v, n));
+            still.put(e, new StillNodes.Last(v, n));
         }
         return n;
     }
@@ -271,7 +253,7 @@ public final class FrameBuilder {
     }
 
     public FrameNode drawing(Drawing d, Moment m) {
-        return moving.getOrDefault(d.art(), true) ? node(d.art(), m) : kept(d.art(), m);
+        return still.moves(d.art()) ? node(d.art(), m) : kept(d.art(), m);
     }
 
     private static boolean sameInstances(List<FrameNode> a, List<FrameNode> b) {
