@@ -90,7 +90,7 @@ class ArchitectureTest {
     /** One idea each. Those named here are longer still, and shall only become shorter. */
     @Test
     void filesAreShort() throws Exception {
-        Map<String, Integer> longer = Map.of("Studio.java", 646, "DetailsPanel.java", 451);
+        Map<String, Integer> longer = Map.of("Studio.java", 635);
         for (String module : List.of("core", "render", "web", "app")) {
             try (var all = Files.walk(Path.of("..", module, "src/main/java"))) {
                 for (Path p : all.filter(x -> x.toString().endsWith(".java")).toList()) {

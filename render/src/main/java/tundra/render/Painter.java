@@ -55,6 +55,11 @@ public final class Painter implements AutoCloseable {
         fonts = Fonts.of(shelf);
     }
 
+    /** Keeps less of what was decoded, as while nothing is painted. */
+    public void rest() {
+        pictures.rest();
+    }
+
     /**
      * What is painted into: {@code width}×{@code height} px.
      *

@@ -1,5 +1,6 @@
 package tundra.web;
 
+import java.lang.ref.WeakReference;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -39,6 +40,20 @@ final class Fluid {
         if (b.size().x() <= Grown.ALL.get(1).step()) {
             return false;
         }
+        Asked known = last;
+        if (known.board.get() != b) {
+            known = new Asked(new WeakReference<>(b), looked(b));
+            last = known;
+        }
+        return known.fluid;
+    }
+
+    /** The board that was asked about last: each of its elements asks anew. */
+    private record Asked(WeakReference<Board> board, boolean fluid) {}
+
+    private static volatile Asked last = new Asked(new WeakReference<>(null), false);
+
+    private static boolean looked(Board b) {
         var any = new boolean[] {!b.canvas().get(Properties.SCENE_HEIGHT).equals(Properties.SCENE_HEIGHT.standard())};
         Tree.each(b.elements(), e -> any[0] |= Properties.TIES.stream().anyMatch(p -> !e.rest().get(p).equals(p.standard())));
         return any[0];

@@ -16,13 +16,21 @@ import tundra.core.model.Slots;
 /**
  * Which elements of a board stay on the page as they are: no key, reaction, drag, block or script can change or ask for them, and none blends or has effects.
  * Shapes of that kind, and groups of nothing else, need no boxes of their own: neighbours share one SVG.
+ *
+ * <p>Between what moves each SVG is a layer of the browser's, as large as the scene. Where there would be very many, simple shapes that only move, turn, fade or change colour are
+ * written among the others too: then the page's own thread paints them, which is several times as quick as so many layers.
  */
 final class StillParts {
     /** What an element has to have so; of everything else CSS says the same of shapes in an SVG as of boxes. */
     private static final Map<Property<String>, String> USUAL = Map.of(Properties.BLEND, "normal", Properties.ISOLATE, "no", Properties.OVERFLOW, "shown", Properties.SHOWN, "yes",
             Properties.TOUCH, "what is seen", Properties.CURSOR, "auto");
+    /** What such simple shapes may have keys of. */
+    private static final Set<Property<?>> SIMPLE = Set.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION, Properties.SCALE, Properties.OPACITY, Properties.FILL,
+            Properties.STROKE, Properties.STROKE_WIDTH);
+    /** So many SVGs in one group, or directly in a scene, are layers of their own. */
+    private static final int LAYERS = 200;
     static final StillParts NONE = new StillParts();
-    private final Set<String> named = new HashSet<>(), still = new HashSet<>();
+    private final Set<String> named = new HashSet<>(), moving = new HashSet<>(), still = new HashSet<>();
 
     private StillParts() {}
 
@@ -42,11 +50,11 @@ final class StillParts {
         });
         out.named.addAll(TouchAreas.catching(p, b));
         b.timelines().forEach(t -> {
-            out.named.addAll(t.tracks().keySet());
+            out.moving.addAll(t.tracks().keySet());
             out.named.addAll(t.shown().keySet());
         });
         out.blocks(b.elements());
-        b.elements().forEach(e -> out.look(b, e, true));
+        out.look(b, b.elements(), true);
         return out;
     }
 
@@ -71,25 +79,42 @@ final class StillParts {
         }
     }
 
-    /** @param free whether what it stands in doesn't take it along by its size */
-    private boolean look(Board b, Element e, boolean free) {
-        boolean within = !Keyed.any(b, e.id(), Properties.SIZE), all = true;
-        for (Element c : e.children()) {
-            all &= look(b, c, within) || unpublished(c);
+    /**
+     * @param free whether what they stand in doesn't take them along by its size
+     * @return whether all of them are still
+     */
+    private boolean look(Board b, List<Element> in, boolean free) {
+        boolean all = true, before = false;
+        int runs = 0;
+        for (Element e : in) {
+            if (unpublished(e)) {
+                continue;
+            }
+            boolean is = look(b, e.children(), !Keyed.any(b, e.id(), Properties.SIZE)) && free && !moving.contains(e.id()) && plain(b, e);
+            if (is) {
+                still.add(e.id());
+            }
+            runs += is && !before ? 1 : 0;
+            all &= is;
+            before = is;
         }
-        boolean is = free && all && plain(e) && switch (e.content()) {
+        if (runs > LAYERS && free) {
+            in.stream().filter(e -> moving.contains(e.id()) && e.content() instanceof Content.Shape && plain(b, e) && b.timelines().stream().allMatch(t -> SIMPLE.containsAll(t.tracks().getOrDefault(e.id(), Map.of()).keySet())))
+                    .forEach(e -> still.add(e.id()));
+        }
+        return all;
+    }
+
+    private boolean plain(Board b, Element e) {
+        return usual(e) && switch (e.content()) {
             case Content.Text t -> false;
             case Content.Shape s -> !StrokeText.split(b, e);
             case Content.Group g -> g.clip() == null;
             default -> false;
         };
-        if (is) {
-            still.add(e.id());
-        }
-        return is;
     }
 
-    private boolean plain(Element e) {
+    private boolean usual(Element e) {
         return e.effects().isEmpty() && !named.contains(e.id()) && e.rest().get(Properties.PARALLAX) == 0 && USUAL.entrySet().stream().allMatch(u -> e.rest().get(u.getKey()).equals(u.getValue()));
     }
 

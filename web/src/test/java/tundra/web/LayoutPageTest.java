@@ -572,7 +572,7 @@ class LayoutPageTest extends InBrowser {
             browser.resize(600, 600);
             double x = e.getValue().get(0), y = e.getValue().get(1), w = e.getValue().get(2), h = e.getValue().get(3);
             var at = List.of(x + 180 / 400.0 * w, y + 90 / 200.0 * h, w / 10, h / 10);
-            browser.until("const r = document.querySelector('.t-dot .t-p > *').getBoundingClientRect(); return " + at + ".every((v, i) => Math.abs(v - [r.x, r.y, r.width, r.height][i]) < 0.1)");
+            browser.until("const r = document.querySelector('.t-dot').getBoundingClientRect(); return " + at + ".every((v, i) => Math.abs(v - [r.x, r.y, r.width, r.height][i]) < 0.1)");
             // the page is as high as its window, and nothing goes over
             assertThat(browser.run("return [document.documentElement.scrollHeight, document.documentElement.scrollWidth].join()")).as(e.getKey()).isEqualTo("600,600");
             // the centre of the window is the scene's where it covers it

@@ -1,6 +1,7 @@
 package tundra.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -95,5 +96,32 @@ class StillPartsTest extends InBrowser {
         Project scripted = piece(elements(), List.of()).withScripts(List.of(new Script("s", "s", "export function go(page) {}\n", true)));
         open(scripted, "scripted", 300, 300);
         assertThat(count("div.t-egg")).isEqualTo(1);
+    }
+
+    /** 250 that move between 250 that don't: an SVG for each would be a layer of the browser's. */
+    @Test
+    void veryManyThatMoveAreWrittenAmongTheOthers() throws Exception {
+        var elements = new ArrayList<Element>();
+        var t = new Timeline("main", Timeline.MAIN, 2_000_000, true, true, Map.of());
+        for (int i = 0; i < 500; i++) {
+            Point at = new Point(10 + i % 25 * 11, 10 + i / 25 * 14);
+            Element e = box("e" + i, at.x(), at.y(), i % 2 == 0 ? "#2F78A3" : "#E9B44C", i % 3 == 0 ? new Content.Ellipse() : new Content.Rectangle()).with(Properties.SIZE, new Point(9, 11));
+            elements.add(e);
+            if (i % 2 == 0) {
+                t = t.with(e.id(), Properties.POSITION, new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(2_000_000, at.plus(new Point(12, 7)), Easing.LINEAR))))
+                        .with(e.id(), Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR))));
+            }
+        }
+        var board = new Board(new Point(300, 300), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), elements, List.of(t), List.of());
+        var p = new Project("many", "Many", 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of());
+        open(p, "many", 300, 300);
+        assertThat(count("svg")).isEqualTo(1);
+        assertThat(count("div")).isZero();
+        String where = "const b = document.querySelector('.t-e0').getBoundingClientRect(); return b.left + b.width / 2";
+        browser.until(where + " > 11");
+        byte[] theirs = browser.still(List.of(1500.0), 1500), ours = Still.png(p, Frames.of(p, board, Fonts.BUNDLED).at(1_500_000));
+        assertThat(Psnr.of(ours, theirs)).isGreaterThan(40);
+        // at three quarters of its way and turn
+        assertThat(((Number) browser.run(where)).doubleValue()).isCloseTo(10 + 12 * 0.75, within(0.05));
     }
 }

@@ -26,7 +26,7 @@ final class CanvasPointer {
         }
         Tool tool = canvas.tools.active();
         if (e.getEventType() == MouseEvent.MOUSE_PRESSED) {
-            canvas.studio.unscroll();
+            canvas.studio.scroll().rest();
         }
         Pointer p = canvas.pointer(e);
         canvas.pointerSeen = true;

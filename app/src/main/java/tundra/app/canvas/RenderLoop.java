@@ -87,6 +87,8 @@ final class RenderLoop implements AutoCloseable {
 
     /** For how many ms nothing new has to be asked for until a coarse picture is painted whole. */
     private static final long REST = 150;
+    /** After so many ms without a picture less is kept of what was decoded for them. */
+    private static final long IDLE = 30_000;
     private final ImageView view;
     private final Thread thread;
     private final Object lock = new Object();
@@ -135,7 +137,7 @@ final class RenderLoop implements AutoCloseable {
         try (var painter = new Painter(); var stores = new Stores(painter); var surround = new Paint()) {
             Map<String, Asset> assets = null;
             while (true) {
-                Request r = await();
+                Request r = await(painter);
                 if (r == null) {
                     return;
                 }
@@ -172,12 +174,15 @@ final class RenderLoop implements AutoCloseable {
     }
 
     /** What is to be painted next: the newest request, or, after a rest, what stands there coarsely. Null once the loop is closed. */
-    private Request await() throws InterruptedException {
+    private Request await(Painter painter) throws InterruptedException {
         synchronized (lock) {
             busy = unfinished != null;
             long until = System.currentTimeMillis() + REST;
             for (long left = REST; next == null && open && (unfinished == null || left > 0); left = until - System.currentTimeMillis()) {
-                lock.wait(unfinished == null ? 0 : left);
+                lock.wait(unfinished == null ? IDLE : left);
+                if (next == null && unfinished == null) {
+                    painter.rest();
+                }
             }
             if (!open) {
                 return null;

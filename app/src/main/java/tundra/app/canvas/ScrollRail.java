@@ -42,7 +42,7 @@ public final class ScrollRail extends StackPane {
         bar.setVisibleAmount(length * studio.board().size().y() / page);
         bar.setUnitIncrement(40);
         bar.setBlockIncrement(studio.board().size().y());
-        bar.setValue(studio.scrolled() != 0 ? studio.scrolled() : length * s.share(studio.playhead(), t.duration()));
+        bar.setValue(studio.scroll().at() != 0 ? studio.scroll().at() : length * s.share(studio.playhead(), t.duration()));
         showing = false;
     }
 
@@ -54,7 +54,7 @@ public final class ScrollRail extends StackPane {
         bar.setFocusTraversable(true);
         bar.valueProperty().addListener((o, was, is) -> {
             if (!showing) {
-                studio.scrollTo(is.doubleValue());
+                studio.scroll().to(is.doubleValue());
             }
         });
         getChildren().setAll(bar);

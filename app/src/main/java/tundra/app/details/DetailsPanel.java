@@ -8,7 +8,6 @@ import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.util.Duration;
@@ -59,23 +58,10 @@ public final class DetailsPanel extends TallPane {
     private final VBox box = new VBox();
     private final List<PropertyRow<?>> rows = new ArrayList<>();
     private final Lazy<EasingSection> easing;
-    private TextSection text;
-    private PolygonSection polygon;
-    private BlockSection block;
-    private OpeningSection opening;
-    private BoundsSection bounds;
-    private ScatterSection scatter;
-    private ParallaxStrip parallax;
-    private TieDiagram ties;
-    private StatesSection states;
-    private ClockSection clock;
-    private PicturesSection pictures;
-    private EffectsSection effects;
-    private CanvasSection canvas;
-    private SoundSection sound;
-    private TogetherSection together;
-    private PathSection path;
-    private DrawingsSection drawings;
+    /** Shows anew what the sections below the rows say. */
+    private final List<Runnable> refreshed = new ArrayList<>();
+    /** Whether the drawings of a flipbook are among them. */
+    private boolean ofDrawings;
     private String shown;
     /** The elements that were chosen last, and how often that changed. */
     private Set<String> chosen = Set.of();
@@ -109,65 +95,11 @@ public final class DetailsPanel extends TallPane {
         if (!now.equals(shown) || what.contains(Aspect.DESK)) {
             build();
         } else {
-            if (studio.selection().size() <= MANY) {
-                rows.forEach(PropertyRow::refresh);
-            } else if (later.getStatus() != Animation.Status.RUNNING) {
-                later.playFromStart();
-            }
+            refreshRows();
             strokeRows();
-            if (text != null) {
-                text.refresh();
-            }
-            if (path != null) {
-                path.refresh();
-            }
-            if (bounds != null) {
-                bounds.refresh();
-            }
-            if (opening != null) {
-                opening.refresh();
-            }
-            if (block != null) {
-                block.refresh();
-            }
-            if (polygon != null) {
-                polygon.refresh();
-            }
-            if (pictures != null) {
-                pictures.refresh();
-            }
-            if (clock != null) {
-                clock.refresh();
-            }
-            if (scatter != null) {
-                scatter.refresh();
-            }
-            if (ties != null) {
-                ties.refresh();
-            }
-            if (parallax != null) {
-                parallax.refresh();
-            }
-            if (states != null) {
-                states.refresh();
-            }
-            if (effects != null) {
-                effects.refresh();
-            }
-            if (canvas != null) {
-                canvas.refresh();
-            }
-            if (together != null) {
-                together.refresh();
-            }
-            if (sound != null) {
-                sound.refresh();
-            }
-            if (drawings != null) {
-                drawings.refresh();
-                if (e == null && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof LightLabel l) {
-                    l.setText(drawingName());
-                }
+            refreshed.forEach(Runnable::run);
+            if (e == null && ofDrawings && box.getChildren().getFirst() instanceof HBox h && h.getChildren().getFirst() instanceof LightLabel l) {
+                l.setText(drawingName());
             }
             refreshEasing();
         }
@@ -197,12 +129,23 @@ public final class DetailsPanel extends TallPane {
         return studio.desk() + " " + drawing + (e == null ? several(studio.selection()) + studio.place().id() : e.id() + e.name() + e.content().word() + (e.content() instanceof Content.Group g && g.scatter() != null));
     }
 
+    private void refreshRows() {
+        if (studio.selection().size() <= MANY) {
+            rows.forEach(PropertyRow::refresh);
+        } else if (later.getStatus() != Animation.Status.RUNNING) {
+            later.playFromStart();
+        }
+    }
+
+    private void add(Node section, Runnable refresh) {
+        refreshed.add(refresh);
+        box.getChildren().add(section);
+    }
+
     /** A number for each choice of elements that differs from the one before. */
     private int several(Set<String> now) {
-        if (!now.equals(chosen)) {
-            chosen = Set.copyOf(now);
-            choice++;
-        }
+        choice += now.equals(chosen) ? 0 : 1;
+        chosen = now;
         return choice;
     }
 
@@ -225,28 +168,13 @@ public final class DetailsPanel extends TallPane {
         Element e = studio.selected();
         shown = key(e);
         rows.clear();
-        text = null;
-        polygon = null;
-        block = null;
-        opening = null;
-        bounds = null;
-        scatter = null;
-        parallax = null;
-        ties = null;
-        states = null;
-        clock = null;
-        pictures = null;
-        effects = null;
-        canvas = null;
-        together = null;
-        sound = null;
-        path = null;
-        drawings = null;
+        refreshed.clear();
+        ofDrawings = false;
         box.getChildren().clear();
         if (studio.sound() != null) {
             box.getChildren().add(named(studio.project().assets().get(studio.sound().asset()).title(), SoundSection.kind(studio)));
-            sound = new SoundSection(studio, commands);
-            box.getChildren().add(sound);
+            var sound = new SoundSection(studio, commands);
+            add(sound, sound::refresh);
         } else if (e != null) {
             element(e);
         } else if (!studio.selection().isEmpty()) {
@@ -263,22 +191,24 @@ public final class DetailsPanel extends TallPane {
                 }
             }
             if (studio.place() instanceof Scene) {
-                opening = new OpeningSection(studio, commands);
-                box.getChildren().add(opening);
+                var opening = new OpeningSection(studio, commands);
+                add(opening, opening::refresh);
             }
-            box.getChildren().add(quiet("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
+            box.getChildren().add(Words.wrapped("Nothing is selected: these are the canvas and the timeline. A click on the canvas or in the outline selects."));
             if (studio.place() instanceof Motif m && m.states() != null) {
-                states = new StatesSection(studio, m.id());
-                box.getChildren().add(states);
+                var states = new StatesSection(studio, m.id());
+                add(states, states::refresh);
             }
             if (studio.place() instanceof Motif m) {
                 pictures(m.id());
             }
-            canvas = new CanvasSection(studio);
-            box.getChildren().add(canvas);
+            var canvas = new CanvasSection(studio);
+            add(canvas, canvas::refresh);
         }
         if (studio.book().is() && studio.desk() == Desk.DRAW) {
-            drawings = new DrawingsSection(studio, commands, registering);
+            var drawings = new DrawingsSection(studio, commands, registering);
+            refreshed.add(drawings::refresh);
+            ofDrawings = true;
             box.getChildren().add(drawings);
         }
         refreshEasing();
@@ -300,8 +230,8 @@ public final class DetailsPanel extends TallPane {
         if (studio.desk() == Desk.ADAPT) {
             ties(ids);
         }
-        together = new TogetherSection(studio, options);
-        box.getChildren().add(together);
+        var together = new TogetherSection(studio, options);
+        add(together, together::refresh);
         section("Place", PLACE.stream().filter(p -> common.contains(p) && here(p)).toList(), ids);
         section("Look", look(common), ids);
         section("Stroke", STROKE.stream().filter(common::contains).toList(), ids);
@@ -311,8 +241,8 @@ public final class DetailsPanel extends TallPane {
             block(ids);
         }
         if (all.stream().allMatch(e -> e.content() instanceof Content.Instance)) {
-            clock = new ClockSection(studio, ids);
-            box.getChildren().add(clock);
+            var clock = new ClockSection(studio, ids);
+            add(clock, clock::refresh);
             pictures(all);
         }
         if (all.stream().allMatch(e -> e.content() instanceof Content.Text)) {
@@ -331,8 +261,8 @@ public final class DetailsPanel extends TallPane {
             ties(List.of(e.id()));
         }
         if (e.content() instanceof Content.Group g && g.scatter() != null) {
-            scatter = new ScatterSection(studio, e.id());
-            box.getChildren().add(scatter);
+            var scatter = new ScatterSection(studio, e.id());
+            add(scatter, scatter::refresh);
         }
         var all = Properties.of(e);
         // the size of a group stands with its bounds while drawing
@@ -342,13 +272,13 @@ public final class DetailsPanel extends TallPane {
             block(List.of(e.id()));
         }
         if (e.content() instanceof Content.Instance) {
-            clock = new ClockSection(studio, List.of(e.id()));
-            box.getChildren().add(clock);
+            var clock = new ClockSection(studio, List.of(e.id()));
+            add(clock, clock::refresh);
             pictures(List.of(e));
         }
         if (all.contains(Properties.PARALLAX) && here(Properties.PARALLAX)) {
-            parallax = new ParallaxStrip(studio, e.id());
-            box.getChildren().add(parallax);
+            var parallax = new ParallaxStrip(studio, e.id());
+            add(parallax, parallax::refresh);
         }
         if (studio.desk() == Desk.ANIMATE) {
             effects(e);
@@ -357,19 +287,20 @@ public final class DetailsPanel extends TallPane {
             box.getChildren().add(new ArrangeSection(commands, options, false));
         }
         if (bounds) {
-            this.bounds = new BoundsSection(studio, commands, options, e);
-            box.getChildren().add(this.bounds);
+            var numbers = new BoundsSection(studio, commands, options, e);
+            add(numbers, numbers::refresh);
         }
         if (e.content() instanceof Content.Polygon) {
-            polygon = new PolygonSection(studio, e);
-            box.getChildren().add(polygon);
+            var polygon = new PolygonSection(studio, e);
+            add(polygon, polygon::refresh);
         }
         if (e.content() instanceof Content.Text) {
             text(List.of(e.id()));
         }
         if (studio.desk() == Desk.ANIMATE) {
             section("Move along path", ALONG, List.of(e.id()));
-            path = new PathSection(studio, commands, e.id());
+            var path = new PathSection(studio, commands, e.id());
+            refreshed.add(path::refresh);
             box.getChildren().addAll(path.bend(), easing.get(), path);
         }
         section("Look", look(all), List.of(e.id()));
@@ -386,18 +317,19 @@ public final class DetailsPanel extends TallPane {
     }
 
     private void effects(Element e) {
-        effects = new EffectsSection(studio, commands, e.id(), needs);
-        box.getChildren().add(effects);
+        var effects = new EffectsSection(studio, commands, e.id(), needs);
+        add(effects, effects::refresh);
         section("Blending", BLENDING.stream().filter(p -> p.appliesTo(e)).toList(), List.of(e.id()));
     }
 
     private void block(List<String> ids) {
-        block = new BlockSection(studio, commands, blockFiles, ids);
-        box.getChildren().add(block);
+        var block = new BlockSection(studio, commands, blockFiles, ids);
+        add(block, block::refresh);
     }
 
     private void text(List<String> ids) {
-        text = new TextSection(studio, ids);
+        var text = new TextSection(studio, ids);
+        refreshed.add(text::refresh);
         text.getChildren().addAll(rows(TYPE, ids));
         box.getChildren().add(text);
     }
@@ -424,16 +356,10 @@ public final class DetailsPanel extends TallPane {
         return h;
     }
 
-    private static Label quiet(String words) {
-        var l = new Label(words);
-        l.getStyleClass().add("quiet");
-        l.setWrapText(true);
-        return l;
-    }
-
     /** How they follow their parent. */
     private void ties(List<String> ids) {
-        ties = new TieDiagram(studio, ids);
+        var ties = new TieDiagram(studio, ids);
+        refreshed.add(ties::refresh);
         box.getChildren().add(new VBox(6, Words.section("Tied to"), ties));
         section("Following", FOLLOWING.stream().filter(p -> ids.stream().allMatch(id -> p.appliesTo(studio.board().find(id)))).toList(), ids);
     }
@@ -463,8 +389,8 @@ public final class DetailsPanel extends TallPane {
     }
 
     private void pictures(String motif) {
-        pictures = new PicturesSection(studio, jobs, motif);
-        box.getChildren().add(pictures);
+        var pictures = new PicturesSection(studio, jobs, motif);
+        add(pictures, pictures::refresh);
     }
 
     /** What only the page does is left out while drawing. */

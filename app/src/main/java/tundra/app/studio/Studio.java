@@ -26,7 +26,6 @@ import tundra.core.model.Project;
 import tundra.core.model.Properties;
 import tundra.core.model.Property;
 import tundra.core.model.Scene;
-import tundra.core.model.Scroll;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 import tundra.render.Fonts;
@@ -53,6 +52,7 @@ public final class Studio {
     private final Presence presence = new Presence(this);
     private final Navigation navigation = new Navigation(this);
     private final WorkedLayout layouts = new WorkedLayout(this);
+    private final PageScroll scroll = new PageScroll(this);
     private Object opened;
     private Consumer<String> onRefused = words -> { };
     private Project placeOf;
@@ -61,7 +61,6 @@ public final class Studio {
     private PathsShown pathsShown = PathsShown.SELECTED;
     private boolean dark;
     private boolean resting;
-    private double scrolled;
     /** Whether what is tried is put aside for something that is done, and whether that left it for good. */
     boolean asideFor;
     boolean leftTried;
@@ -104,6 +103,11 @@ public final class Studio {
     /** The layout that is worked on. */
     public WorkedLayout layouts() {
         return layouts;
+    }
+
+    /** How far the page is scrolled. */
+    public PageScroll scroll() {
+        return scroll;
     }
 
     // --- telling ---
@@ -462,7 +466,7 @@ public final class Studio {
     /** The board at the playhead. */
     public Frame frame() {
         FrameBuilder b = builder();
-        return seen.frame() != null ? seen.frame() : seen.frame(open.within(project(), book.over(soloed(Parallax.scrolled(b.at(momentAt(book.seen())), seenBoard(), scrolled)))));
+        return seen.frame() != null ? seen.frame() : seen.frame(open.within(project(), book.over(soloed(Parallax.scrolled(b.at(momentAt(book.seen())), seenBoard(), scroll.at())))));
     }
 
     /** Shows one text with the names of its values, as while it is typed; null for none. */
@@ -477,31 +481,6 @@ public final class Studio {
     /** Has the picture made anew: something that isn't in the document changed. */
     void reframe() {
         seen.reframe();
-    }
-
-    /** Shows the scene as it is when the page is scrolled by some px: the timeline that goes by it, and what follows it at a share. */
-    public void scrollTo(double px) {
-        Scroll s = timeline().scroll();
-        if (s != null && s.through() == null) {
-            seek(s.time(px / Scroll.length(board()), timeline().duration()));
-            scrolled = px;
-            seen.reframe();
-            changed(Aspect.PLAYHEAD);
-        }
-    }
-
-    /** How far the page is scrolled as {@link #scrollTo} was told last, in px; 0 once the playhead was moved otherwise. */
-    public double scrolled() {
-        return scrolled;
-    }
-
-    /** Shows what follows the scrolling where it rests again, as when it is taken in hand. */
-    public void unscroll() {
-        if (scrolled != 0) {
-            scrolled = 0;
-            seen.reframe();
-            changed(Aspect.PLAYHEAD);
-        }
     }
 
     /** The flipbook that is worked on. */
@@ -581,7 +560,7 @@ public final class Studio {
 
     /** Moves the playhead, kept within the timeline, to the nearest frame. */
     public void seek(long time) {
-        scrolled = 0;
+        scroll.forget();
         if (this.time.seek(project(), board(), time)) {
             seen.reframe();
             if (playing()) {

@@ -1,5 +1,6 @@
 package tundra.app.widget;
 
+import javafx.scene.control.Label;
 import javafx.scene.text.Text;
 
 /** Plain text. */
@@ -16,6 +17,14 @@ public final class Words {
         var t = new Text(words);
         t.getStyleClass().addAll(styles);
         return t;
+    }
+
+    /** Quiet words over as many lines as they need. */
+    public static Label wrapped(String words) {
+        var l = new Label(words);
+        l.getStyleClass().add("quiet");
+        l.setWrapText(true);
+        return l;
     }
 
     /** Lets a text show as much of some words as a width in px has room for. */

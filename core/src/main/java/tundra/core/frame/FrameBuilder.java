@@ -70,6 +70,11 @@ public final class FrameBuilder {
         return board;
     }
 
+    /** How many nodes of what never changes are held, with those of versions before. */
+    int held() {
+        return still.size();
+    }
+
     public MotifFrames motifs() {
         return motifs;
     }

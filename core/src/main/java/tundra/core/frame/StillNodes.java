@@ -78,6 +78,10 @@ final class StillNodes {
         return any;
     }
 
+    int size() {
+        return nodes.size();
+    }
+
     /** Null before the first time. */
     FrameNode get(Element e) {
         return nodes.get(e);

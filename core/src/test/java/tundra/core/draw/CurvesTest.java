@@ -229,6 +229,12 @@ class CurvesTest {
         assertThat(area(StrokeOutline.of(line, round))).isCloseTo(1000 + Math.PI * 25, within(0.3));
         var dashed = new StrokeStyle(10, "butt", "miter", List.of(10.0, 10.0), 0);
         assertThat(area(StrokeOutline.of(line, dashed))).isCloseTo(500, within(0.5));
+        for (StrokeStyle s : List.of(butt, round, dashed)) {
+            // quicker, and around just the same
+            Rect quick = StrokeOutline.bounds(line, s), whole = StrokeOutline.of(line, s).bounds();
+            assertThat(List.of(quick.x(), quick.y(), quick.right(), quick.bottom())).usingComparatorForType((a, b) -> Math.abs(a - b) < 1e-3 ? 0 : Double.compare(a, b), Double.class)
+                    .isEqualTo(List.of(whole.x(), whole.y(), whole.right(), whole.bottom()));
+        }
         // a ring: π (r1² - r0²)
         assertThat(polygon(StrokeOutline.of(circle(0, 0, 50), butt)).getArea()).isCloseTo(Math.PI * (55 * 55 - 45 * 45), within(5.0));
     }

@@ -179,4 +179,47 @@ class FrameBuilderTest {
         assertThat(builder.at(0)).isEqualTo(seen);
         assertThat(builder.at(1000).nodes()).isEqualTo(seen.nodes());
     }
+
+    /** A new version makes anew what was changed, and hands on the very nodes of everything else, moving or not. */
+    @Test
+    void versionsThatFollowEachOtherShareTheNodesOfWhatStays() {
+        add("still", new Content.Rectangle(), 10, 10, 5, 5);
+        add("moves", new Content.Ellipse(), 50, 60, 40, 20);
+        add("dragged", new Content.Rectangle(), 90, 90, 8, 8);
+        main = main.with("moves", Properties.POSITION, fromTo(new Point(50, 60), new Point(150, 60)));
+        Board first = board();
+        var one = new FrameBuilder(first, MEASURE);
+        List<FrameNode> before = one.at(500_000).nodes();
+        Board second = first.mapElement("dragged", e -> e.with(Properties.POSITION, new Point(95, 99)));
+        var two = new FrameBuilder(second, MEASURE, one, false);
+        List<FrameNode> after = two.at(500_000).nodes();
+        assertThat(after.get(0)).isSameAs(before.get(0));
+        assertThat(after.get(1)).isSameAs(before.get(1));
+        assertThat(after.get(2)).isNotSameAs(before.get(2));
+        assertThat(two.at(500_000).find("dragged").bounds()).isEqualTo(new Rect(91, 95, 8, 8));
+        // other keys move it otherwise, whatever was kept
+        Board third = second.mapTimeline("main", t -> t.with("moves", Properties.POSITION, fromTo(new Point(50, 60), new Point(50, 160))).with("still", Properties.ROTATION, fromTo(0.0, 90.0)));
+        var three = new FrameBuilder(third, MEASURE, two, false);
+        assertThat(three.at(1_000_000).find("moves").bounds()).isEqualTo(new Rect(30, 100, 40, 20));
+        assertThat(three.at(1_000_000).nodes().getFirst().toParent().b()).isCloseTo(Math.sin(Math.PI / 4), within(1e-9));
+        // and a version that is gone back to is as it was
+        assertThat(new FrameBuilder(first, MEASURE, three, false).at(500_000)).isEqualTo(one.at(500_000)).isEqualTo(new FrameBuilder(first, MEASURE).at(500_000));
+    }
+
+    /** What went long ago is let go of, and what is there is found all the same. */
+    @Test
+    void thousandsOfVersionsAreNotKept() {
+        for (int i = 0; i < 50; i++) {
+            add("e" + i, new Content.Rectangle(), i, 10, 5, 5);
+        }
+        Board b = board();
+        var builder = new FrameBuilder(b, MEASURE);
+        for (int i = 0; i < 3000; i++) {
+            int x = i;
+            b = b.mapElement("e7", e -> e.with(Properties.POSITION, new Point(x, 10)));
+            builder = new FrameBuilder(b, MEASURE, builder, false);
+            assertThat(builder.at(0).nodes().get(7).toParent().e()).isEqualTo(x - 2.5);
+        }
+        assertThat(builder.held()).isLessThan(1200);
+    }
 }
