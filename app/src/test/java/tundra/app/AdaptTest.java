@@ -163,13 +163,15 @@ class AdaptTest extends InWindow {
         t.settle();
         // the row, its cells as drawn, of Phone and of Tablet
         t.node("differs-1-2");
-        List<String> cells = RealWindow.fx(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").stream().map(n -> ((Button) n).getText() + (n.getStyleClass().contains("own") ? "!" : "")).toList());
+        List<String> cells = RealWindow.fx(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-cell").stream()
+                .map(n -> ((Button) n).getText() + (n.getStyleClass().contains("own") ? "!" : "")).toList());
         assertThat(cells).hasSize(3);
         assertThat(cells.get(0)).isEqualTo(cells.get(1));
         assertThat(cells.get(2)).endsWith("!").isNotEqualTo(cells.get(0) + "!");
         t.click("differs-1-1");
         assertThat(RealWindow.fx(() -> t.studio.layout().name())).isEqualTo("Phone");
-        t.until(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-head.worked-on").stream().anyMatch(n -> ((Label) n).getText().equals("Phone")));
+        t.until(() -> t.window.workshop().canvas.getScene().getRoot().lookupAll(".differs-head.worked-on").stream()
+                .anyMatch(n -> ((Label) n).getText().equals("Phone")));
         t.click("differs-1-2");
         assertThat(RealWindow.fx(() -> t.studio.layout().id())).isEqualTo(tablet);
         assertThat(RealWindow.fx(() -> List.copyOf(t.studio.selection()))).containsExactly(id);
@@ -186,7 +188,8 @@ class AdaptTest extends InWindow {
         Node ruler = t.node("width-ruler");
         double width = RealWindow.fx(() -> ruler.getBoundsInLocal().getWidth());
         double end = Math.max(1600, Math.max(RealWindow.fx(() -> t.studio.base().size().x()), 960) + 300);
-        t.drag(RealWindow.fx(() -> t.screen(ruler, 16 + 560 / end * (width - 32), 35)), RealWindow.fx(() -> t.screen(ruler, 16 + 700 / end * (width - 32), 35)));
+        t.drag(RealWindow.fx(() -> t.screen(ruler, 16 + 560 / end * (width - 32), 35)),
+                RealWindow.fx(() -> t.screen(ruler, 16 + 700 / end * (width - 32), 35)));
         t.settle();
         List<Layout> all = base().layouts();
         assertThat(all.get(0).to()).isEqualTo(all.get(1).from()).isBetween(690, 710);
@@ -310,7 +313,8 @@ class AdaptTest extends InWindow {
         });
         t.run(CommandIds.SHARE_WIDTH);
         t.settle();
-        assertThat(RealWindow.fx(() -> t.studio.board().elements().stream().map(e -> e.rest().get(Properties.SIZE).x()).distinct().count())).isEqualTo(1);
+        assertThat(RealWindow.fx(() -> t.studio.board().elements().stream().map(e -> e.rest().get(Properties.SIZE).x()).distinct().count()))
+                .isEqualTo(1);
         assertThat(first().rest().get(Properties.WIDTH_IN)).isEqualTo("%");
         assertThat(base().elements().getFirst().rest().get(Properties.WIDTH_IN)).as("only in the layout").isEqualTo("px");
     }
@@ -484,7 +488,8 @@ class AdaptTest extends InWindow {
         t.settle();
         Affine narrow = inside(instance);
         assertThat(narrow).isNotEqualTo(whole);
-        assertThat(narrow.apply(new Point(1, 0)).minus(narrow.apply(Point.ZERO)).x()).as("as wide as the instance: twice").isEqualTo(wide / Math.round(wide / 2));
+        assertThat(narrow.apply(new Point(1, 0)).minus(narrow.apply(Point.ZERO)).x()).as("as wide as the instance: twice")
+                .isEqualTo(wide / Math.round(wide / 2));
         t.run("undo");
         assertThat(inside(instance)).isEqualTo(whole);
     }
@@ -542,14 +547,16 @@ class AdaptTest extends InWindow {
     private void goesBack(String id) throws Exception {
         RealWindow.fx(() -> {
             t.studio.setDesk(Desk.INTERACT);
-            t.studio.edit("React", b -> b.withReactions(List.of(new Reaction(id, Events.of(Events.KEY_PRESSED, "B"), List.of(Actions.of(Actions.BACK))))));
+            t.studio.edit("React", b ->
+                    b.withReactions(List.of(new Reaction(id, Events.of(Events.KEY_PRESSED, "B"), List.of(Actions.of(Actions.BACK))))));
             return null;
         });
         t.settle();
     }
 
     private static List<String> entries() throws Exception {
-        return RealWindow.fx(() -> Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream()).map(MenuItem::getId)
+        return RealWindow.fx(() -> Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems()
+                .stream()).map(MenuItem::getId)
                 .filter(Objects::nonNull).toList());
     }
 }

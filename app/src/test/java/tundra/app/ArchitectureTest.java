@@ -24,7 +24,8 @@ import tundra.core.model.Project;
 class ArchitectureTest {
     private static final JavaClasses ALL = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("tundra");
     /** From the ground up: each uses only those before it. */
-    private static final List<String> CORE = List.of("work", "geometry", "motion", "model", "block", "frame", "edit", "fit", "helper", "draw", "flip", "series", "check", "file", "compare", "svg");
+    private static final List<String> CORE = List.of("work", "geometry", "motion", "model", "block", "frame", "edit", "fit", "helper", "draw",
+            "flip", "series", "check", "file", "compare", "svg");
 
     private static void never(String from, String... to) {
         noClasses().that().resideInAPackage(from).should().dependOnClassesThat().resideInAnyPackage(to).check(ALL);
@@ -69,7 +70,8 @@ class ArchitectureTest {
     /** The limits of the JDK's server are read when the first is made. */
     @Test
     void serversAreMadeInOnePlace() {
-        noClasses().that().doNotHaveFullyQualifiedName("tundra.web.LoopbackServer").should().dependOnClassesThat().haveFullyQualifiedName("com.sun.net.httpserver.HttpServer").check(ALL);
+        noClasses().that().doNotHaveFullyQualifiedName("tundra.web.LoopbackServer").should().dependOnClassesThat()
+                .haveFullyQualifiedName("com.sun.net.httpserver.HttpServer").check(ALL);
     }
 
     @Test
@@ -77,7 +79,8 @@ class ArchitectureTest {
         never("tundra.app.studio..", "tundra.app.tool..", "tundra.app.canvas..");
         never("tundra.app.output..", "javafx.scene..", "javafx.stage..");
         never("tundra.app.send..", "javafx..");
-        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art", "color", "widget", "job", "document", "ways")) {
+        for (String panel : List.of("studio", "tool", "canvas", "timeline", "details", "outline", "flip", "interact", "publish", "check", "art",
+                "color", "widget", "job", "document", "ways")) {
             never("tundra.app." + panel + "..", "tundra.app.window..", "tundra.app.builtin..");
         }
     }
@@ -94,7 +97,8 @@ class ArchitectureTest {
         for (String module : List.of("core", "render", "web", "app")) {
             try (var all = Files.walk(Path.of("..", module, "src/main/java"))) {
                 for (Path p : all.filter(x -> x.toString().endsWith(".java")).toList()) {
-                    assertThat(Files.readAllLines(p).size()).as(p.toString()).isLessThanOrEqualTo(longer.getOrDefault(p.getFileName().toString(), 400));
+                    assertThat(Files.readAllLines(p).size()).as(p.toString()).isLessThanOrEqualTo(longer.getOrDefault(p.getFileName().toString(),
+                            400));
                 }
             }
         }
@@ -103,8 +107,12 @@ class ArchitectureTest {
     /** What is open is changed through {@code Studio.edit} and {@code make}; more than that only by these. */
     @Test
     void fewChangeMoreThanWhatIsOpen() {
-        noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Studio", "ChecksPanel", "PublishPanel", "PaintPopover", "MotifCommands", "SceneCommands", "TimeCommands", "CanvasSection", "EasingPicker",
-                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "Importing", "MotifFiles", "SwatchFiles", "ReactionSite", "Sentence", "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs", "BlockFiles", "OpeningSection", "WaysPanel", "PublishSide", "EarlierPanel"))).should()
+        noClasses().that().resideInAPackage("tundra.app..")
+                .and(DescribedPredicate.not(named("Studio", "ChecksPanel", "PublishPanel", "PaintPopover", "MotifCommands", "SceneCommands",
+                "TimeCommands", "CanvasSection", "EasingPicker",
+                "PicturesSection", "StatesSection", "TextSection", "FileJobs", "Importing", "MotifFiles", "SwatchFiles", "ReactionSite", "Sentence",
+                "ScriptsPanel", "ValuesPanel", "MotifTile", "ShelfPanel", "SceneTabs", "BlockFiles", "OpeningSection", "WaysPanel", "PublishSide",
+                "EarlierPanel"))).should()
                 .callMethod(tundra.app.studio.Studio.class, "editProject", String.class, Object.class, UnaryOperator.class).check(ALL);
         noClasses().that(DescribedPredicate.not(named("Studio"))).should().callConstructor(Kept.class, Project.class, String.class).check(ALL);
     }
@@ -112,7 +120,8 @@ class ArchitectureTest {
     /** Work beside the interface thread is started where whatever it throws is told, and nobody's thread is interrupted. */
     @Test
     void threadsAreStartedWhereTheirTroublesAreTold() {
-        var threads = noClasses().that().resideInAPackage("tundra.app..").and(DescribedPredicate.not(named("Work", "Jobs", "RenderLoop", "TundraApp", "Launcher", "Patience"))).should();
+        var threads = noClasses().that().resideInAPackage("tundra.app..")
+                .and(DescribedPredicate.not(named("Work", "Jobs", "RenderLoop", "TundraApp", "Launcher", "Patience"))).should();
         threads.callMethod(Thread.class, "ofVirtual").check(ALL);
         threads.callMethod(Thread.class, "ofPlatform").check(ALL);
         threads.callConstructor(Thread.class, Runnable.class, String.class).check(ALL);
@@ -120,6 +129,7 @@ class ArchitectureTest {
     }
 
     private static DescribedPredicate<JavaClass> named(String... simple) {
-        return DescribedPredicate.describe("one of " + List.of(simple), c -> List.of(simple).contains(c.getSimpleName()) || List.of(simple).contains(c.getName().replaceAll("^.*\\.|\\$.*$", "")));
+        return DescribedPredicate.describe("one of " + List.of(simple), c -> List.of(simple).contains(c.getSimpleName()) || List.of(simple)
+                .contains(c.getName().replaceAll("^.*\\.|\\$.*$", "")));
     }
 }

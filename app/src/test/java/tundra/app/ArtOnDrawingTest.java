@@ -121,7 +121,8 @@ class ArtOnDrawingTest extends InWindow {
 
     @Test
     void aFilledRegionLiesBeneathItsStrokesOnTheDrawing() throws Exception {
-        var ring = new Element("Ring", new Content.Ellipse(), Values.NONE.with(Properties.POSITION, new Point(300, 150)).with(Properties.SIZE, new Point(120, 80))
+        var ring = new Element("Ring", new Content.Ellipse(), Values.NONE.with(Properties.POSITION, new Point(300, 150))
+                .with(Properties.SIZE, new Point(120, 80))
                 .with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH, 2.0));
         RealWindow.fx(() -> {
             t.studio.edit("Add Ring", b -> t.studio.add(b, ring));

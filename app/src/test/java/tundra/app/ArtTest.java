@@ -251,8 +251,10 @@ class ArtTest extends InWindow {
     @Test
     void aGroupsBoundsAreSetWithoutMovingWhatIsInIt() throws Exception {
         RealWindow.fx(() -> {
-            var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(50, 30)).with(Properties.SIZE, new Point(40, 20)));
-            var group = new Element("Box", new Content.Group(List.of(inside), new Point(100, 60)), Values.NONE.with(Properties.POSITION, new Point(300, 200))
+            var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(50, 30))
+                    .with(Properties.SIZE, new Point(40, 20)));
+            var group = new Element("Box", new Content.Group(List.of(inside), new Point(100, 60)), Values.NONE.with(Properties.POSITION,
+                    new Point(300, 200))
                     .with(Properties.ROTATION, 20.0));
             t.studio.edit("set up", b -> b.withElements(List.of(group)));
             t.studio.select(List.of(group.id()));
@@ -283,10 +285,13 @@ class ArtTest extends InWindow {
     @Test
     void aRowDroppedOnAGroupGoesIntoItAndStaysWhereItIs() throws Exception {
         RealWindow.fx(() -> {
-            var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(20, 20)));
-            var group = new Element("Box", new Content.Group(List.of(inside), new Point(100, 60)), Values.NONE.with(Properties.POSITION, new Point(300, 200))
+            var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(20, 20))
+                    .with(Properties.SIZE, new Point(20, 20)));
+            var group = new Element("Box", new Content.Group(List.of(inside), new Point(100, 60)), Values.NONE.with(Properties.POSITION,
+                    new Point(300, 200))
                     .with(Properties.ROTATION, 30.0).with(Properties.SCALE, new Point(2, 2)));
-            var loose = new Element("Loose", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.SIZE, new Point(40, 20)));
+            var loose = new Element("Loose", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                    .with(Properties.SIZE, new Point(40, 20)));
             t.studio.edit("set up", b -> b.withElements(List.of(group, loose)));
             return null;
         });
@@ -318,7 +323,8 @@ class ArtTest extends InWindow {
     @Test
     void readingIsGivenUpByItsButton() throws Exception {
         Path file = folder.resolve("ridges.svg");
-        Files.writeString(file, "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 100 100'>" + "<rect width='9' height='9'/>".repeat(20_000) + "</svg>");
+        Files.writeString(file, "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 100 100'>" + "<rect width='9' height='9'/>".repeat(20_000)
+                + "</svg>");
         var before = t.studio.project();
         // in one go, so that the end of the reading can't come before the button
         RealWindow.fx(() -> {

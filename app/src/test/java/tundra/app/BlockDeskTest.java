@@ -105,7 +105,8 @@ class BlockDeskTest extends InWindow {
         Reaction made = board().reactions().getLast();
         Board b = board();
         Project p = RealWindow.fx(() -> t.studio.project());
-        assertThat(new Sentences(p, b).of(made.actions().getFirst().kind(), made.actions().getFirst().slots())).isEqualTo("turn Strip once forwards in 4 s");
+        assertThat(new Sentences(p, b).of(made.actions().getFirst().kind(), made.actions().getFirst().slots()))
+                .isEqualTo("turn Strip once forwards in 4 s");
         // all of it undone
         for (int i = 0; i < 40 && RealWindow.fx(() -> t.w.commands.get("undo").enabled().getAsBoolean()); i++) {
             t.run("undo");
@@ -191,7 +192,8 @@ class BlockDeskTest extends InWindow {
 
     /** The names of rows that have no room for all of their letters. */
     private List<String> shortened() throws Exception {
-        return RealWindow.fx(() -> t.stage.getScene().lookup("#details").lookupAll(".property-name").stream().filter(LightLabel.class::isInstance).map(LightLabel.class::cast)
+        return RealWindow.fx(() -> t.stage.getScene().lookup("#details").lookupAll(".property-name").stream().filter(LightLabel.class::isInstance)
+                .map(LightLabel.class::cast)
                 .filter(c -> c.lookup(".words") instanceof Text words && !words.getText().equals(c.getText())).map(LightLabel::getText).toList());
     }
 
@@ -208,7 +210,8 @@ class BlockDeskTest extends InWindow {
         try (var out = new RandomAccessFile(large.toFile(), "rw")) {
             out.setLength(100L << 20);
         }
-        for (var x : List.of(List.of(broken, "damaged"), List.of(large, "24 MB is the most"), List.of(none, "no point, line or area"), List.of(words, "WebVTT"), List.of(page, "leads out of the folder"))) {
+        for (var x : List.of(List.of(broken, "damaged"), List.of(large, "24 MB is the most"), List.of(none, "no point, line or area"),
+                List.of(words, "WebVTT"), List.of(page, "leads out of the folder"))) {
             RealWindow.fx(() -> {
                 t.w.notices.hide();
                 t.w.files.importing.bringIn(List.of((Path) x.getFirst()));
@@ -261,7 +264,8 @@ class BlockDeskTest extends InWindow {
         t.keys(KeyCode.R);
         t.drag(t.canvas(100, 100), t.canvas(200, 160));
         RealWindow.fx(() -> {
-            t.studio.editProject("Two more", null, p -> Scenes.rename(Scenes.add(p, p.scenes().getFirst().id()).project(), p.scenes().getFirst().id(), "Start"));
+            t.studio.editProject("Two more", null, p -> Scenes.rename(Scenes.add(p, p.scenes().getFirst().id()).project(), p.scenes().getFirst()
+                    .id(), "Start"));
             return null;
         });
         t.settle();

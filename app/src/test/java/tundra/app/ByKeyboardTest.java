@@ -60,7 +60,8 @@ class ByKeyboardTest extends InWindow {
         assertThat(t.studio.selection()).doesNotContain(line).hasSize(1);
         t.keys(KeyCode.CONTROL, KeyCode.OPEN_BRACKET);
         t.keys(KeyCode.CONTROL, KeyCode.CLOSE_BRACKET);
-        assertThat((String) RealWindow.fx(() -> t.w.canvas.queryAccessibleAttribute(AccessibleAttribute.TEXT))).matches("Canvas of .*, 2 elements\\. Selected: Ellipse at \\d+, \\d+, \\d+ by \\d+");
+        assertThat((String) RealWindow.fx(() -> t.w.canvas.queryAccessibleAttribute(AccessibleAttribute.TEXT)))
+                .matches("Canvas of .*, 2 elements\\. Selected: Ellipse at \\d+, \\d+, \\d+ by \\d+");
         // two keys, walked through
         t.keys(KeyCode.ALT, KeyCode.DIGIT2);
         t.keys(KeyCode.K);
@@ -72,7 +73,8 @@ class ByKeyboardTest extends InWindow {
         assertThat(t.studio.keys()).hasSize(1).allMatch(k -> k.time() == 0);
         t.keys(KeyCode.F8);
         assertThat(t.studio.keys()).hasSize(1).allMatch(k -> k.time() > 0);
-        assertThat((String) RealWindow.fx(() -> t.window.timeline().lanes().queryAccessibleAttribute(AccessibleAttribute.TEXT))).matches("Timeline Main, playhead at [\\d.]+ of [\\d.]+ seconds, 2 keys, 1 chosen");
+        assertThat((String) RealWindow.fx(() -> t.window.timeline().lanes().queryAccessibleAttribute(AccessibleAttribute.TEXT)))
+                .matches("Timeline Main, playhead at [\\d.]+ of [\\d.]+ seconds, 2 keys, 1 chosen");
         long at = t.studio.keys().iterator().next().time();
         t.keys(KeyCode.ALT, KeyCode.RIGHT);
         assertThat(t.studio.keys()).allMatch(k -> k.time() > at);
@@ -108,8 +110,10 @@ class ByKeyboardTest extends InWindow {
     }
 
     private static boolean named(Node n) {
-        String text = n instanceof Labeled l ? l.getText() : n instanceof LightButton p ? p.getText() : n instanceof TextInputControl f ? f.getPromptText() : null;
-        return text != null && !text.isBlank() || n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof ButtonBase b && b.getTooltip() != null;
+        String text = n instanceof Labeled l ? l.getText() : n instanceof LightButton p ? p.getText() : n instanceof TextInputControl f
+                ? f.getPromptText() : null;
+        return text != null && !text.isBlank() || n.getAccessibleText() != null && !n.getAccessibleText().isBlank() || n instanceof ButtonBase b
+                && b.getTooltip() != null;
     }
 
     @Test
@@ -133,7 +137,8 @@ class ByKeyboardTest extends InWindow {
                 return out;
             });
             for (Node n : there) {
-                boolean control = n instanceof ButtonBase || n instanceof LightButton || n instanceof TextInputControl || n instanceof ComboBoxBase<?> || n instanceof Slider || n instanceof ListView<?>;
+                boolean control = n instanceof ButtonBase || n instanceof LightButton || n instanceof TextInputControl
+                        || n instanceof ComboBoxBase<?> || n instanceof Slider || n instanceof ListView<?>;
                 // parts of other controls, such as the arrow of a choice
                 boolean own = n.getParent() != null && n.getParent().getClass().getName().startsWith("tundra") || n.getId() != null;
                 if (control && own && n.isFocusTraversable()) {

@@ -26,7 +26,8 @@ import tundra.render.StillStore;
 @Tag("long")
 class CanvasPictureTest extends InWindow {
     /** They leave the window or the project, ask for a file, or go on by themselves. */
-    private static final Set<String> LEFT_OUT = Set.of("new", "new-window", "lesson", "start-page", "canvas-alone", "open", "save-as", "quit", "try", "open-browser", "theme", "play", "find", "rename");
+    private static final Set<String> LEFT_OUT = Set.of("new", "new-window", "lesson", "start-page", "canvas-alone", "open", "save-as", "quit", "try",
+            "open-browser", "theme", "play", "find", "rename");
 
     private Project sample(String name) throws Exception {
         return ProjectFile.read(Path.of(System.getProperty("tundra.samples"), name));
@@ -62,7 +63,8 @@ class CanvasPictureTest extends InWindow {
             int x = i % w, y = i / w;
             if (x > from.x() + 1 && x < to.x() - 1 && y > from.y() + 1 && y < to.y() - 1) {
                 all++;
-                int d = Math.max(Math.abs((a[i] >> 16 & 255) - (b[i] >> 16 & 255)), Math.max(Math.abs((a[i] >> 8 & 255) - (b[i] >> 8 & 255)), Math.abs((a[i] & 255) - (b[i] & 255))));
+                int d = Math.max(Math.abs((a[i] >> 16 & 255) - (b[i] >> 16 & 255)), Math.max(Math.abs((a[i] >> 8 & 255) - (b[i] >> 8 & 255)),
+                        Math.abs((a[i] & 255) - (b[i] & 255))));
                 off += d > 40 ? 1 : 0;
             }
         }

@@ -73,7 +73,8 @@ class CommandContextsTest extends InWindow {
     private static final long SEED = Long.getLong("commands.seed", 25);
     /** Every so many pages are opened in a browser. */
     private static final int OPENED = Integer.getInteger("commands.opened", 8);
-    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "open", "save", "save-as", "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme");
+    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "open", "save", "save-as", "quit", "undo", "redo", "redo-too",
+            "try", "open-browser", "theme");
     @TempDir
     private Path folder;
     private ChromeDriver browser;
@@ -87,11 +88,13 @@ class CommandContextsTest extends InWindow {
 
     private static Element shape(String id, double x, double y) {
         return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(60, 40))
-                .with(Properties.FILL, Color.parse("#1C6A5E")).with(Properties.STROKE, Color.parse("#DB7A22")).with(Properties.STROKE_WIDTH, 2.0), new Content.Rectangle());
+                .with(Properties.FILL, Color.parse("#1C6A5E")).with(Properties.STROKE, Color.parse("#DB7A22")).with(Properties.STROKE_WIDTH, 2.0),
+                new Content.Rectangle());
     }
 
     private static Element group(String id, double x, double y, Element... in) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)), new Content.Group(List.of(in), new Point(120, 80), null));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)),
+                new Content.Group(List.of(in), new Point(120, 80), null));
     }
 
     private static <T> Track<T> track(T from, T to) {
@@ -100,28 +103,43 @@ class CommandContextsTest extends InWindow {
 
     /** Two scenes with a bit of everything. */
     static Project piece() {
-        var path = new Element("path", "path", false, false, Values.NONE.with(Properties.POSITION, new Point(420, 300)).with(Properties.SIZE, new Point(80, 50))
+        var path = new Element("path", "path", false, false, Values.NONE.with(Properties.POSITION, new Point(420, 300))
+                .with(Properties.SIZE, new Point(80, 50))
                 .with(Properties.FILL, Color.parse("#82508E")), new Content.Path(Outline.ellipse(new Rect(0, 0, 80, 50)), new Point(80, 50)));
-        var words = new Element("words", "words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 320)).with(Properties.FILL, Color.BLACK),
+        var words = new Element("words", "words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 320))
+                .with(Properties.FILL, Color.BLACK),
                 new Content.Text("Score {score}", "Figtree", 400, 24, Content.Align.LEFT, 1.2));
         var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 200)), new Flipbook(List.of(
-                new Drawing(group("one", 40, 30, shape("ink", 30, 20)), 0, 12), new Drawing(group("two", 40, 30, shape("ink2", 35, 25)), 12, 12)), new Point(80, 60), 24, Flipbook.Ending.LOOP));
-        var vane = new Element("vane", "vane", false, false, Values.NONE.with(Properties.POSITION, new Point(520, 120)), new Content.Instance("m-vane", new Point(80, 80), Clock.OWN));
-        var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("sled", Properties.POSITION, track(new Point(80, 80), new Point(300, 120)))
+                new Drawing(group("one", 40, 30, shape("ink", 30, 20)), 0, 12), new Drawing(group("two", 40, 30, shape("ink2", 35, 25)), 12, 12)),
+                new Point(80, 60), 24, Flipbook.Ending.LOOP));
+        var vane = new Element("vane", "vane", false, false, Values.NONE.with(Properties.POSITION, new Point(520, 120)),
+                new Content.Instance("m-vane", new Point(80, 80), Clock.OWN));
+        var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("sled", Properties.POSITION,
+                track(new Point(80, 80), new Point(300, 120)))
                 .with("inside", Properties.ROTATION, track(0.0, 90.0));
         var other = new Timeline("other", "Open", 1_000_000, false, false, Map.of()).with("hut", Properties.OPACITY, track(1.0, 0.2));
-        var reactions = List.of(new Reaction("r1", Events.tapped("hut"), List.of(Actions.of(Actions.PLAY_FROM_START, "other"), Actions.of(Actions.PLAY, "vane"), Actions.of(Actions.HIDE, List.of("sled", "path")))),
-                new Reaction("r2", Events.of(Events.LANDED, "sled"), List.of(Actions.of(Actions.ADD_VALUE, "score", 1.0), Actions.of(Actions.OPEN_SCENE, "night"))));
-        var first = new Board(new Point(640, 400), Values.NONE, List.of(shape("sled", 80, 80), shape("hut", 200, 80), group("row", 200, 220, shape("inside", 30, 20), shape("beside", 90, 60)), book, vane, path, words,
-                shape("cellar", 560, 340).withHidden(true)), List.of(main, other), reactions).withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("sled", List.of("hut"))))));
-        first = first.withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640), Differs.NOTHING.withValues("hut", v -> v.with(Properties.POSITION, new Point(90, 300))).withWords("words", "{score}"))));
+        var reactions = List.of(new Reaction("r1", Events.tapped("hut"), List.of(Actions.of(Actions.PLAY_FROM_START, "other"),
+                Actions.of(Actions.PLAY, "vane"), Actions.of(Actions.HIDE, List.of("sled", "path")))),
+                new Reaction("r2", Events.of(Events.LANDED, "sled"), List.of(Actions.of(Actions.ADD_VALUE, "score", 1.0),
+                Actions.of(Actions.OPEN_SCENE, "night"))));
+        var first = new Board(new Point(640, 400), Values.NONE, List.of(shape("sled", 80, 80), shape("hut", 200, 80),
+                group("row", 200, 220, shape("inside", 30, 20), shape("beside", 90, 60)), book, vane, path, words,
+                shape("cellar", 560, 340).withHidden(true)), List.of(main, other), reactions)
+                .withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("sled", List.of("hut"))))));
+        first = first.withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640),
+                Differs.NOTHING.withValues("hut", v -> v.with(Properties.POSITION, new Point(90, 300))).withWords("words", "{score}"))));
         var second = new Board(new Point(640, 400), Values.NONE, List.of(shape("ridge", 200, 200), new Element("vane2", "vane 2", false, false,
-                Values.NONE.with(Properties.POSITION, new Point(400, 200)), new Content.Instance("m-vane", new Point(80, 80), Clock.PARENT))), List.of(new Timeline("n-main", Timeline.MAIN, 1_000_000, false, true, Map.of())
-                .with("ridge", Properties.POSITION, track(new Point(200, 200), new Point(260, 200)))), List.of(new Reaction("r3", Events.tapped("ridge"), List.of(Actions.of(Actions.BACK)))));
-        var motif = new Board(new Point(80, 80), Values.NONE, List.of(shape("blade", 40, 40), shape("mast", 40, 60)), List.of(new Timeline("v-main", Timeline.MAIN, 1_000_000, true, true, Map.of())
-                .with("blade", Properties.ROTATION, track(0.0, 360.0))), List.of(new Reaction("r4", Events.tapped("blade"), List.of(Actions.of(Actions.HIDE, List.of(Slot.INSTANCE))))));
+                Values.NONE.with(Properties.POSITION, new Point(400, 200)), new Content.Instance("m-vane", new Point(80, 80), Clock.PARENT))),
+                List.of(new Timeline("n-main", Timeline.MAIN, 1_000_000, false, true, Map.of())
+                .with("ridge", Properties.POSITION, track(new Point(200, 200), new Point(260, 200)))),
+                List.of(new Reaction("r3", Events.tapped("ridge"), List.of(Actions.of(Actions.BACK)))));
+        var motif = new Board(new Point(80, 80), Values.NONE, List.of(shape("blade", 40, 40), shape("mast", 40, 60)),
+                List.of(new Timeline("v-main", Timeline.MAIN, 1_000_000, true, true, Map.of())
+                .with("blade", Properties.ROTATION, track(0.0, 360.0))),
+                List.of(new Reaction("r4", Events.tapped("blade"), List.of(Actions.of(Actions.HIDE, List.of(Slot.INSTANCE))))));
         return new Project("p", "Page", 24, List.of(new Scene("day", "Day", first), new Scene("night", "Night", second)), Map.of(), Map.of())
-                .withMotifs(List.of(new Motif("m-vane", "Vane", motif))).withValues(List.of(new PieceValue("score", "score", PieceValue.Kind.NUMBER, "0", false)));
+                .withMotifs(List.of(new Motif("m-vane", "Vane", motif)))
+                .withValues(List.of(new PieceValue("score", "score", PieceValue.Kind.NUMBER, "0", false)));
     }
 
     /** On the interface thread. */
@@ -214,7 +232,8 @@ class CommandContextsTest extends InWindow {
         if (problem != null) {
             d.wrong("could not be opened again: " + problem);
         }
-        if (d.run.context == Context.SOMETHING_TRIED && d.made.places().stream().flatMap(x -> x.board().timelines().stream()).anyMatch(x -> x.track("hut", Properties.SKEW) != null)) {
+        if (d.run.context == Context.SOMETHING_TRIED && d.made.places().stream().flatMap(x -> x.board().timelines().stream())
+                .anyMatch(x -> x.track("hut", Properties.SKEW) != null)) {
             d.wrong("what was only tried has stayed");
         }
         try {
@@ -315,7 +334,8 @@ class CommandContextsTest extends InWindow {
         Publisher.publish(page, to, Progress.NONE);
         ChromeDriver driver = browser();
         driver.get(to.resolve("index.html").toUri().toString());
-        Object pieces = driver.executeAsyncScript("const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(typeof Tundra === 'undefined' ? 0 : Tundra.pieces.length))))");
+        Object pieces = driver.executeAsyncScript(
+                "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(typeof Tundra === 'undefined' ? 0 : Tundra.pieces.length))))");
         if (!Long.valueOf(1).equals(pieces)) {
             wrong.add(what + ": its page does not start");
         }
@@ -331,7 +351,8 @@ class CommandContextsTest extends InWindow {
             var logs = new LoggingPreferences();
             logs.enable(LogType.BROWSER, Level.SEVERE);
             options.setCapability(ChromeOptions.LOGGING_PREFS, logs);
-            browser = new ChromeDriver(new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).usingAnyFreePort().build(), options);
+            browser = new ChromeDriver(new ChromeDriverService.Builder().usingDriverExecutable(new File("/usr/bin/chromedriver")).usingAnyFreePort()
+                    .build(), options);
         }
         return browser;
     }

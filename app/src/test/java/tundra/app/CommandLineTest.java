@@ -132,7 +132,8 @@ class CommandLineTest {
             }
             assertThat(inked).as("something is drawn on %d", i).isGreaterThan(1000);
             // edges and gradients round a little otherwise where they start at another pixel
-            assertThat(10 * Math.log10(255 * 255 * 4.0 * one.getWidth() * one.getHeight() / Math.max(1, squares))).as("drawing %d, dB", i).isGreaterThan(50);
+            assertThat(10 * Math.log10(255 * 255 * 4.0 * one.getWidth() * one.getHeight() / Math.max(1, squares))).as("drawing %d, dB", i)
+                    .isGreaterThan(50);
         }
         // the frames of a scene, opaque and of the canvas's size
         assertThat(run("sheet", HOP, "--until", "0.5", "--series", folder.resolve("frames").toString())).isZero();
@@ -186,7 +187,8 @@ class CommandLineTest {
         Path piece = folder.resolve("piece.tundra"), png = folder.resolve("a.png");
         ProjectFile.write(demo.mapBoard(scene, b -> {
             var low = Layouts.add(Lens.base(b), "Low", 900, 1200, new Point(1000, 300), null);
-            return Lens.put(low, low.layouts().getFirst().id(), Arrange.delete(Lens.get(low, low.layouts().getFirst().id()), Set.of(first)), Lens.Scope.ONLY_HERE);
+            return Lens.put(low, low.layouts().getFirst().id(), Arrange.delete(Lens.get(low, low.layouts().getFirst().id()), Set.of(first)),
+                    Lens.Scope.ONLY_HERE);
         }), piece);
         assertThat(run("still", piece.toString(), "--layout", "low", "--to", png.toString())).isZero();
         var image = ImageIO.read(png.toFile());
@@ -201,7 +203,8 @@ class CommandLineTest {
             Path css = files.filter(f -> f.toString().endsWith(".css") && f.getFileName().toString().startsWith("piece")).findFirst().orElseThrow();
             assertThat(Files.readString(css)).contains("1000px").contains("300px");
         }
-        fails("There is no layout “High” in " + demo.scenes().getFirst().name() + "; there is Low.", "still", piece.toString(), "--layout", "High", "--to", png.toString());
+        fails("There is no layout “High” in " + demo.scenes().getFirst().name() + "; there is Low.", "still", piece.toString(), "--layout", "High",
+                "--to", png.toString());
         fails("it has none", "still", HOP, "--layout", "High", "--to", png.toString());
         fails("No scene has a layout “High”.", "publish", DEMO, "--layout", "High", "--to", folder.resolve("other").toString());
     }
@@ -239,7 +242,8 @@ class CommandLineTest {
         fails("million pixels", "still", DEMO, "--size", "16384x16384", "--to", folder.resolve("a.png").toString());
         Path svg = Files.writeString(folder.resolve("bad.svg"), "<svg xmlns='http://www.w3.org/2000/svg'>\n<rect\n</svg>");
         fails("damaged near line 3", "import", svg.toString(), "--to", folder.resolve("a.tundra").toString());
-        Path deep = Files.writeString(folder.resolve("deep.svg"), "<svg xmlns='http://www.w3.org/2000/svg'>" + "<g>".repeat(300) + "</g>".repeat(300) + "</svg>");
+        Path deep = Files.writeString(folder.resolve("deep.svg"), "<svg xmlns='http://www.w3.org/2000/svg'>" + "<g>".repeat(300) + "</g>".repeat(300)
+                + "</svg>");
         fails("nested deeper", "import", deep.toString(), "--to", folder.resolve("a.tundra").toString());
         assertThat(new ProcessBuilder("mkfifo", folder.resolve("pipe").toString()).start().waitFor()).isZero();
         fails("a pipe or a device", "info", folder.resolve("pipe").toString());
@@ -284,7 +288,8 @@ class CommandLineTest {
         fails("between 0 and", "still", DEMO, "--at", "-1", "--to", folder.resolve("x.png").toString());
         fails("no desk", "shot", DEMO, "--desk", "kitchen", "--to", folder.resolve("x.png").toString());
         fails("--working says how many seconds", "shot", DEMO, "--desk", "publish", "--working", "2", "--to", folder.resolve("x.png").toString());
-        fails("--working says how many seconds", "shot", DEMO, "--desk", "publish", "--run", "make-all", "--working", "-1", "--to", folder.resolve("x.png").toString());
+        fails("--working says how many seconds", "shot", DEMO, "--desk", "publish", "--run", "make-all", "--working", "-1", "--to",
+                folder.resolve("x.png").toString());
         fails("a file, not a folder", "publish", DEMO, "--to", DEMO);
     }
 
@@ -301,7 +306,8 @@ class CommandLineTest {
     @Test
     void filmsAndLoopsAreMade() throws Exception {
         Path film = folder.resolve("night.webm");
-        assertThat(run("film", DEMO, "--width", "320", "--from", "1", "--until", "1.5", "--times", "2", "--quality", "small", "--to", film.toString())).as(err).isZero();
+        assertThat(run("film", DEMO, "--width", "320", "--from", "1", "--until", "1.5", "--times", "2", "--quality", "small", "--to",
+                film.toString())).as(err).isZero();
         assertThat(out).contains("24 pictures");
         var made = VideoReader.read(film);
         assertThat(List.of(made.width(), made.height())).containsExactly(320, 160);
@@ -343,14 +349,17 @@ class CommandLineTest {
     @Test
     void whatTheSystemForbidsIsSaidInASentence() {
         assertThat(Troubles.sentence(new AccessDeniedException("/x/a.png"))).isEqualTo("You may not write to “a.png”. Nothing was changed.");
-        assertThat(Troubles.sentence(new FileSystemException("/x/a.png", null, "No space left on device"))).isEqualTo("There is no room left on the disk for “a.png”. Nothing was changed.");
-        assertThat(Troubles.sentence(new IOException("No space left on device"))).isEqualTo("There is no room left on the disk. Nothing was changed.");
+        assertThat(Troubles.sentence(new FileSystemException("/x/a.png", null, "No space left on device")))
+                .isEqualTo("There is no room left on the disk for “a.png”. Nothing was changed.");
+        assertThat(Troubles.sentence(new IOException("No space left on device")))
+                .isEqualTo("There is no room left on the disk. Nothing was changed.");
     }
 
     @Test
     void versionsAreComparedJoinedUnpackedAndPacked() throws Exception {
         Project p = Hop.project();
-        Path base = folder.resolve("base.tundra"), mine = folder.resolve("mine.tundra"), theirs = folder.resolve("theirs.tundra"), to = folder.resolve("both.tundra"), dir = folder.resolve("unpacked");
+        Path base = folder.resolve("base.tundra"), mine = folder.resolve("mine.tundra"), theirs = folder.resolve("theirs.tundra"),
+                to = folder.resolve("both.tundra"), dir = folder.resolve("unpacked");
         ProjectFile.write(p, base);
         ProjectFile.write(p.withName("Mine"), mine);
         ProjectFile.write(p.mapBoard("s-hop", b -> b.mapTimeline("t-main", t -> t.withDuration(4_000_000))), theirs);
@@ -367,7 +376,8 @@ class CommandLineTest {
         assertThat(run("merge", mine.toString(), other.toString(), "--base", base.toString(), "--to", to.toString())).isEqualTo(2);
         assertThat(err).contains("Name was changed in both").contains("Nothing was written");
         assertThat(to).doesNotExist();
-        assertThat(run("merge", mine.toString(), other.toString(), "--base", base.toString(), "--to", to.toString(), "--prefer", "theirs")).isEqualTo(2);
+        assertThat(run("merge", mine.toString(), other.toString(), "--base", base.toString(), "--to", to.toString(), "--prefer", "theirs"))
+                .isEqualTo(2);
         assertThat(ProjectFile.read(to).name()).isEqualTo("Other");
         assertThat(run("unpack", base.toString(), "--to", dir.toString())).isZero();
         assertThat(dir.resolve("project.json")).exists();

@@ -72,7 +72,8 @@ class ContrastTest {
         int looked = 0;
         Matcher m = RULE.matcher(sheet("tundra.css"));
         while (m.find()) {
-            String selector = m.group(1).strip(), ink = color(value(m.group(2), "-fx-text-fill"), roles), own = color(value(m.group(2), "-fx-background-color"), roles);
+            String selector = m.group(1).strip(), ink = color(value(m.group(2), "-fx-text-fill"), roles),
+                    own = color(value(m.group(2), "-fx-background-color"), roles);
             // what can't be used now may be faint (1.4.3)
             if (ink == null || selector.contains(":disabled")) {
                 continue;

@@ -35,7 +35,8 @@ class CostTest extends InWindow {
     /** Below so much processor time a ratio says nothing, in ms. */
     private static final double FLOOR = 25;
     /** They leave the window or the project, open panels, or are undo itself. */
-    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "start-page", "canvas-alone", "open", "save", "save-as", "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme",
+    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "start-page", "canvas-alone", "open", "save", "save-as",
+            "quit", "undo", "redo", "redo-too", "try", "open-browser", "theme",
             "publish", "checks", "find", "bring-in", "copy-picture", "copy-svg");
 
     /** What does something else while animating. */
@@ -55,7 +56,8 @@ class CostTest extends InWindow {
             }
             elements.add(e);
             if (i % 3 == 0) {
-                tracks.put(e.id(), Map.of(Properties.POSITION, new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(2_000_000, at.plus(new Point(50, 0)), Easing.LINEAR)))));
+                tracks.put(e.id(), Map.of(Properties.POSITION,
+                        new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(2_000_000, at.plus(new Point(50, 0)), Easing.LINEAR)))));
             }
         }
         Project p = Project.empty("Many", new Point(1280, 1280), 24);
@@ -77,7 +79,8 @@ class CostTest extends InWindow {
         List<String> ids = p.scenes().getFirst().board().elements().stream().map(Element::id).toList();
         var out = new TreeMap<String, Double>();
         for (Desk desk : List.of(Desk.DRAW, Desk.ANIMATE)) {
-            List<Command> all = t.w.commands.all().stream().filter(c -> !LEFT_OUT.contains(c.id()) && !c.id().startsWith("desk-") && !c.id().startsWith("helper-")
+            List<Command> all = t.w.commands.all().stream().filter(c -> !LEFT_OUT.contains(c.id()) && !c.id().startsWith("desk-") && !c.id()
+                    .startsWith("helper-")
                     && !c.id().startsWith("tool-") && !c.id().startsWith("combine-") && (desk == Desk.DRAW || KEYS.matcher(c.id()).find())).toList();
             // in one turn of the interface thread: what the window shows of it is not what is measured
             RealWindow.fx(() -> {
@@ -119,7 +122,8 @@ class CostTest extends InWindow {
         }
         var soft = new SoftAssertions();
         many.entrySet().stream().sorted(Map.Entry.<String, Double>comparingByValue().reversed()).limit(12)
-                .forEach(e -> System.out.printf("Costs of %d: %s %.1f ms, of a tenth %.1f ms%n", 10 * FEW, e.getKey(), e.getValue(), few.get(e.getKey())));
+                .forEach(e -> System.out.printf("Costs of %d: %s %.1f ms, of a tenth %.1f ms%n", 10 * FEW, e.getKey(), e.getValue(),
+                few.get(e.getKey())));
         many.forEach((name, ms) -> soft.assertThat(ms).as(name + " of " + FEW + " took " + few.get(name) + " ms").isLessThan(most(few, name)));
         soft.assertAll();
         return many;

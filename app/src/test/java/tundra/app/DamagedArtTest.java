@@ -54,7 +54,8 @@ class DamagedArtTest {
               {"type": "Feature", "properties": {}, "geometry": {"type": "LineString", "coordinates": [[18.9, 69.6], [19.1, 69.7], [19.4, 69.65]]}},
               {"type": "Feature", "properties": {}, "geometry": {"type": "Polygon", "coordinates": [[[18, 69], [20, 69], [20, 70], [18, 69]]]}}]}
             """;
-    private static final String CAPTIONS = "WEBVTT\n\n1\n00:00:00.000 --> 00:00:02.000\nThe mast stands.\n\n00:00:02.500 --> 00:00:04.000 line:80%\nAnd the aurora comes.\n";
+    private static final String CAPTIONS =
+            "WEBVTT\n\n1\n00:00:00.000 --> 00:00:02.000\nThe mast stands.\n\n00:00:02.500 --> 00:00:04.000 line:80%\nAnd the aurora comes.\n";
     private static final String VISIT = """
             {"time": 40, "seen": {"window": [1280, 640], "values": {"raised": "1"}, "scenes": [{"id": "s1", "at": [0, 0, 1280, 640], "z": 1, "opacity": 0.5, "size": [1280, 640], "since": 20, "hidden": ["a"], "order": [["a", 1], ["b", 2]], "carried": [["a", 10, 20, 0.5, 3]]}]}}
             """;
@@ -131,8 +132,10 @@ class DamagedArtTest {
                 } catch (ExecutionException e) {
                     String words = e.getCause().getMessage();
                     refused++;
-                    if (!(e.getCause() instanceof IOException || e.getCause() instanceof IllegalArgumentException) || words == null || words.contains("\n") || words.contains("Exception")) {
-                        trouble.add(name + ", seed " + seed + ": " + e.getCause() + " at " + List.of(e.getCause().getStackTrace()).subList(0, Math.min(4, e.getCause().getStackTrace().length)));
+                    if (!(e.getCause() instanceof IOException || e.getCause() instanceof IllegalArgumentException) || words == null
+                            || words.contains("\n") || words.contains("Exception")) {
+                        trouble.add(name + ", seed " + seed + ": " + e.getCause() + " at " + List.of(e.getCause().getStackTrace())
+                                .subList(0, Math.min(4, e.getCause().getStackTrace().length)));
                     }
                 }
             }
@@ -179,7 +182,8 @@ class DamagedArtTest {
 
     @Test
     void whatElseCanBeRead() throws Exception {
-        var swatches = List.of(new Swatch("Snow", tundra.core.model.Color.parse("#F2F6FA")), new Swatch("Night", tundra.core.model.Color.parse("#12244D")));
+        var swatches = List.of(new Swatch("Snow", tundra.core.model.Color.parse("#F2F6FA")),
+                new Swatch("Night", tundra.core.model.Color.parse("#12244D")));
         damaged("colours.gpl", GplPalette.write("Colours", swatches).getBytes(StandardCharsets.UTF_8), f -> {
             GplPalette.read(new String(Files.readAllBytes(f), StandardCharsets.UTF_8));
             return null;

@@ -14,7 +14,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tundra.core.file.ProjectFile;
 
-/** A disk that is full, can only be read or is gone: it is said once, work goes on, and nothing is lost. Needs the right to mount a small disk of memory. */
+/**
+ * A disk that is full, can only be read or is gone: it is said once, work goes on, and nothing is lost. Needs the right to mount a small disk of
+ * memory.
+ */
 class DiskTroubleTest extends InWindow {
     @TempDir
     private Path folder;

@@ -169,7 +169,8 @@ class DrawToolsTest extends InWindow {
     void aGradientIsChosenAndPlacedByItsHandles() throws Exception {
         Element e = add("Sky", new Content.Rectangle(), new Rect(100, 100, 200, 100), filled("#2E5D73"));
         RealWindow.fx(() -> {
-            t.studio.target().set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
+            t.studio.target().set("Gradient", null, e.id(), Properties.FILL,
+                    Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
             t.w.tools.take(ToolKind.GRADIENT);
             return null;
         });
@@ -314,7 +315,8 @@ class DrawToolsTest extends InWindow {
         assertThat(r.bottom()).as("along one direction").isCloseTo(180, within(0.01));
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         RealWindow.fx(() -> {
-            t.studio.target().set("Gradient", null, e.id(), Properties.FILL, Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
+            t.studio.target().set("Gradient", null, e.id(), Properties.FILL,
+                    Gradient.linear(List.of(new Gradient.Stop(0, Color.BLACK), new Gradient.Stop(1, Color.WHITE))));
             t.w.tools.take(ToolKind.GRADIENT);
             return null;
         });

@@ -79,7 +79,8 @@ class DrawnByHandTest extends InWindow {
     /** The demo's art alone, twice as large, where it was drawn here. */
     private BufferedImage demo(String name) throws Exception {
         Element e = OpenNight.project().scenes().getFirst().board().elements().stream().filter(x -> x.name().equals(name)).findFirst().orElseThrow();
-        Element placed = e.with(Properties.SCALE, new Point(2, 2)).with(Properties.POSITION, e.rest().get(Properties.POSITION).minus(origin).times(2));
+        Element placed = e.with(Properties.SCALE, new Point(2, 2)).with(Properties.POSITION, e.rest().get(Properties.POSITION).minus(origin)
+                .times(2));
         Project p = Project.empty("Demo", new Point(640, 400), 24);
         return picture(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(placed))));
     }

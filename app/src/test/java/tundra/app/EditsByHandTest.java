@@ -27,14 +27,18 @@ import tundra.core.motion.Track;
 /** Where edits go while animating: what is typed, pressed and dragged is what was meant. */
 class EditsByHandTest extends InWindow {
     private static Element box(String id, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(60, 40))
+                .with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
     }
 
     @BeforeEach
     void open() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, true, true, Map.of())
-                .with("box", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(100, 80), Easing.LINEAR), new Key<>(2_000_000, new Point(300, 80), Easing.LINEAR), new Key<>(4_000_000, new Point(100, 200), Easing.LINEAR))))
-                .with("box", Properties.ROTATION, new Track<>(List.of(new Key<>(1_010_000, 0.0, Easing.LINEAR), new Key<>(3_000_000, 90.0, Easing.LINEAR))));
+                .with("box", Properties.POSITION,
+                new Track<>(List.of(new Key<>(0, new Point(100, 80), Easing.LINEAR), new Key<>(2_000_000, new Point(300, 80), Easing.LINEAR),
+                new Key<>(4_000_000, new Point(100, 200), Easing.LINEAR))))
+                .with("box", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(1_010_000, 0.0, Easing.LINEAR), new Key<>(3_000_000, 90.0, Easing.LINEAR))));
         animate(main, box("box", 50, 50), box("other", 500, 300));
     }
 

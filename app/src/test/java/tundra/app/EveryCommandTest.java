@@ -31,7 +31,8 @@ import tundra.core.model.Values;
 @Tag("long")
 class EveryCommandTest extends InWindow {
     /** They leave the window or the project, or are undo itself. */
-    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "start-page", "canvas-alone", "open", "save", "save-as", "quit", "undo", "redo", "try", "open-browser", "theme");
+    private static final Set<String> LEFT_OUT = Set.of("new", "lesson", "new-window", "start-page", "canvas-alone", "open", "save", "save-as",
+            "quit", "undo", "redo", "try", "open-browser", "theme");
 
     /** What is selected before a command runs. */
     enum Selected {
@@ -57,7 +58,8 @@ class EveryCommandTest extends InWindow {
             case UNSEEN -> named(b, e -> e.withRest(e.rest().with(Properties.OPACITY, 0.0)));
             case WITHOUT_SIZE -> named(b, e -> e.withRest(e.rest().with(Properties.SCALE, new Point(0, 0))));
             case EMPTY_GROUP -> b.withElements(Stream.concat(b.elements().stream(),
-                    Stream.of(new Element("odd", "Nothing in it", false, false, Values.NONE, new Content.Group(List.of(), new Point(0, 0), null)))).toList());
+                    Stream.of(new Element("odd", "Nothing in it", false, false, Values.NONE, new Content.Group(List.of(), new Point(0, 0), null))))
+                    .toList());
             default -> b;
         });
     }
@@ -79,12 +81,14 @@ class EveryCommandTest extends InWindow {
         t.studio.seek(3_000_000);
         if (what == Selected.KEYS) {
             t.studio.showTimeline(t.studio.board().timelines().get(1).id());
-            t.studio.selectKeys(List.of(new Keys.Ref(ids.getFirst(), Properties.POSITION, 1_500_000), new Keys.Ref(ids.getFirst(), Properties.POSITION, 3_625_000)));
+            t.studio.selectKeys(List.of(new Keys.Ref(ids.getFirst(), Properties.POSITION, 1_500_000),
+                    new Keys.Ref(ids.getFirst(), Properties.POSITION, 3_625_000)));
         }
     }
 
     private List<Command> tried() {
-        return t.w.commands.all().stream().filter(c -> !LEFT_OUT.contains(c.id()) && !c.id().startsWith("desk-") && !c.id().startsWith("helper-")).toList();
+        return t.w.commands.all().stream().filter(c -> !LEFT_OUT.contains(c.id()) && !c.id().startsWith("desk-") && !c.id().startsWith("helper-"))
+                .toList();
     }
 
     @ParameterizedTest

@@ -116,7 +116,8 @@ class FieldsTest extends InWindow {
         Point under = t.middle("main-menu");
         assertThat(menu().getY()).isGreaterThan(under.y());
         RealWindow.fx(() -> {
-            menu().getItems().stream().filter(i -> i.getText() != null && i.getText().startsWith(t.w.commands.get("theme").name().get())).findFirst().orElseThrow().fire();
+            menu().getItems().stream().filter(i -> i.getText() != null && i.getText().startsWith(t.w.commands.get("theme").name().get())).findFirst()
+                    .orElseThrow().fire();
             menu().hide();
             return null;
         });

@@ -152,7 +152,8 @@ class FindTest extends InWindow {
     @Test
     void whatPeopleTypeFindsWhatTheyMean() throws Exception {
         var track = new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 100), Easing.LINEAR)));
-        animate(new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("box", Properties.POSITION, track), box("box", "Kite", 200), box("two", "Sail", 400));
+        animate(new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("box", Properties.POSITION, track),
+                box("box", "Kite", 200), box("two", "Sail", 400));
         var wrong = new ArrayList<String>();
         int[] asked = new int[1];
         RealWindow.fx(() -> {
@@ -185,6 +186,7 @@ class FindTest extends InWindow {
     }
 
     private static Element box(String id, String name, double x) {
-        return new Element(id, name, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(80, 60)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        return new Element(id, name, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(80, 60))
+                .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
     }
 }

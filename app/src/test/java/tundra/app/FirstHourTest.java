@@ -105,9 +105,11 @@ class FirstHourTest extends InWindow {
         t.keys(KeyCode.F1);
         t.until(() -> t.label("help-title").equals("The timeline"));
         on(() -> ((TextField) t.stage.getScene().lookup("#help-query")).setText("bead rotor nothing"));
-        t.until(() -> t.stage.getScene().lookup("#help").lookupAll("*").stream().anyMatch(n -> n instanceof Text x && x.getText().equals("No page holds these words.")));
+        t.until(() -> t.stage.getScene().lookup("#help").lookupAll("*").stream().anyMatch(n -> n instanceof Text x && x.getText()
+                .equals("No page holds these words.")));
         on(() -> ((TextField) t.stage.getScene().lookup("#help-query")).setText("onion"));
-        t.until(() -> t.stage.getScene().lookup("#help").lookupAll(".hyperlink").stream().anyMatch(n -> ((Hyperlink) n).getText().equals("Flipbooks")));
+        t.until(() -> t.stage.getScene().lookup("#help").lookupAll(".hyperlink").stream().anyMatch(n -> ((Hyperlink) n).getText()
+                .equals("Flipbooks")));
         // and it is found by name
         assertThat(t.w.commands.find("help flipbooks").commands().getFirst().name().get()).isEqualTo("Help: Flipbooks");
     }
@@ -134,7 +136,8 @@ class FirstHourTest extends InWindow {
         t.keys(KeyCode.SPACE);
         t.until(() -> t.label("lesson-head").endsWith("5 of 8"));
         t.keys(KeyCode.SPACE);
-        on(() -> t.studio.edit("Say", b -> b.withReactions(List.of(new Reaction("r", Events.tapped(sun), List.of(Actions.of(Actions.PLAY_FROM_START, b.main().id())))))));
+        on(() -> t.studio.edit("Say",
+                b -> b.withReactions(List.of(new Reaction("r", Events.tapped(sun), List.of(Actions.of(Actions.PLAY_FROM_START, b.main().id())))))));
         t.until(() -> t.label("lesson-head").endsWith("6 of 8"));
         t.keys(KeyCode.CONTROL, KeyCode.T);
         t.until(() -> t.label("lesson-head").endsWith("7 of 8"));

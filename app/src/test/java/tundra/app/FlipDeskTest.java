@@ -398,7 +398,8 @@ class FlipDeskTest extends InWindow {
         assertThat(t.shown("field-drawings-turn")).as("the next turn begins anew").isEqualTo("0");
         t.fill("field-drawings-x", "12");
         t.keys(KeyCode.RIGHT);
-        assertThat(book().drawings().get(1).art().rest().get(Properties.POSITION).x() - before.drawings().get(1).art().rest().get(Properties.POSITION).x()).isEqualTo(13, Assertions.within(1e-6));
+        assertThat(book().drawings().get(1).art().rest().get(Properties.POSITION).x() - before.drawings().get(1).art().rest().get(Properties.POSITION)
+                .x()).isEqualTo(13, Assertions.within(1e-6));
         assertThat(book().drawings().get(2)).isEqualTo(before.drawings().get(2));
         for (int i = 0; i < 3; i++) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);

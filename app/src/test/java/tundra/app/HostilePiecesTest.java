@@ -48,7 +48,8 @@ class HostilePiecesTest {
 
     /** Each is opened, or refused with a sentence that says why; what is opened is looked over, painted, published, exported and saved. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {"actions10000|", "blur700|has 700 effects, and 50 is the most", "chain250|motifs in motifs more than 100 deep", "fx-rect-empty|", "one-file|", "parts300|",
+    @CsvSource(delimiter = '|', value = {"actions10000|", "blur700|has 700 effects, and 50 is the most",
+            "chain250|motifs in motifs more than 100 deep", "fx-rect-empty|", "one-file|", "parts300|",
         "script2000-nocomments|", "star|", "tinybox-reveal|", "tree2x60|shows more than 100000 instances"})
     void endsWithASentenceOrAPage(String name, String refused) throws Exception {
         Path file = file(name);
@@ -70,7 +71,8 @@ class HostilePiecesTest {
             Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries(Progress.NONE)).compile(p, null);
             assertThat(new String(page.files().get("piece.js").bytes(), StandardCharsets.UTF_8)).doesNotContain("NaN", "Infinity");
             if (name.equals("one-file")) {
-                assertThat(new HashSet<>(page.files().keySet())).as("a file for each script").contains("script-" + p.scripts().get(0).name() + ".js", "script-" + p.scripts().get(1).name() + "-2.js");
+                assertThat(new HashSet<>(page.files().keySet())).as("a file for each script").contains("script-" + p.scripts().get(0).name() + ".js",
+                        "script-" + p.scripts().get(1).name() + "-2.js");
             }
             Path again = folder.resolve("again.tundra");
             ProjectFile.write(p, again);

@@ -67,7 +67,8 @@ class InTheHandTest extends InWindow {
 
     @Test
     void whatIsOnlyTriedIsNeverWritten() throws Exception {
-        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()), element("ball", new Content.Ellipse(), 200, 300), element("box", new Content.Rectangle(), 400, 300));
+        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()), element("ball", new Content.Ellipse(), 200, 300),
+                element("box", new Content.Rectangle(), 400, 300));
         Project before = t.studio.kept();
         t.run("helper-Bounce");
         t.until(() -> t.studio.previewing());
@@ -156,7 +157,8 @@ class InTheHandTest extends InWindow {
         t.settle();
         assertThat(t.shown("field-strokeWidth")).isEqualTo("mixed");
         // by the knob over them all
-        Point top = RealWindow.fx(() -> t.w.canvas.viewport().toView(new Point(middle.x(), Align.around(t.studio.board(), t.studio.selection(), t.studio.frame()).y())));
+        Point top = RealWindow.fx(() -> t.w.canvas.viewport()
+                .toView(new Point(middle.x(), Align.around(t.studio.board(), t.studio.selection(), t.studio.frame()).y())));
         Point knob = RealWindow.fx(() -> t.screen(t.w.canvas, top.x(), top.y() - 24));
         t.drag(knob, t.canvas(middle.x() + 150, middle.y()));
         assertThat(t.studio.board().elements().getFirst().rest().get(Properties.ROTATION)).isCloseTo(90, within(2.0));
@@ -193,7 +195,8 @@ class InTheHandTest extends InWindow {
         t.click(t.canvas(210, 185));
         t.until(() -> "Recolour Fill".equals(t.studio.history().undoName()));
         assertThat(t.studio.board().elements()).hasSize(5);
-        assertThat(t.studio.board().elements().stream().filter(e -> e.name().equals("Fill")).findFirst().orElseThrow().rest().get(Properties.FILL)).isEqualTo(Color.parse("#E9B44C"));
+        assertThat(t.studio.board().elements().stream().filter(e -> e.name().equals("Fill")).findFirst().orElseThrow().rest().get(Properties.FILL))
+                .isEqualTo(Color.parse("#E9B44C"));
     }
 
     @Test
@@ -225,8 +228,10 @@ class InTheHandTest extends InWindow {
     @Test
     void keysOfSeveralGoBackToTheirElements() throws Exception {
         var track = new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 30.0, Easing.LINEAR)));
-        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("arm", Properties.ROTATION, track).with("leg", Properties.ROTATION, track),
-                element("arm", new Content.Rectangle(), 100, 100), element("leg", new Content.Rectangle(), 200, 200), element("hat", new Content.Ellipse(), 300, 200));
+        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("arm", Properties.ROTATION, track)
+                .with("leg", Properties.ROTATION, track),
+                element("arm", new Content.Rectangle(), 100, 100), element("leg", new Content.Rectangle(), 200, 200),
+                element("hat", new Content.Ellipse(), 300, 200));
         RealWindow.fx(() -> {
             t.studio.selectKeys(List.of(new Keys.Ref("arm", Properties.ROTATION, 500_000), new Keys.Ref("leg", Properties.ROTATION, 500_000)));
             return null;
@@ -249,13 +254,16 @@ class InTheHandTest extends InWindow {
         });
         t.keys(KeyCode.DELETE);
         t.keys(KeyCode.CONTROL, KeyCode.Z);
-        assertThat(RealWindow.fx(() -> t.studio.keys())).as("undo brings the chosen keys back").containsExactly(new Keys.Ref("arm", Properties.ROTATION, 500_000));
+        assertThat(RealWindow.fx(() -> t.studio.keys())).as("undo brings the chosen keys back")
+                .containsExactly(new Keys.Ref("arm", Properties.ROTATION, 500_000));
     }
 
     @Test
     void markersTimelinesAndTheDuration() throws Exception {
-        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("arm", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR),
-                new Key<>(3_000_000, 90.0, Easing.LINEAR)))).withMarkers(List.of(new Marker("a", "one", 1_000_000), new Marker("b", "two", 1_100_000))),
+        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("arm", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR),
+                new Key<>(3_000_000, 90.0, Easing.LINEAR))))
+                .withMarkers(List.of(new Marker("a", "one", 1_000_000), new Marker("b", "two", 1_100_000))),
                 element("arm", new Content.Rectangle(), 100, 100));
         var lanes = t.window.timeline().lanes();
         Point two = RealWindow.fx(() -> t.screen(lanes, lanes.xOf(1_100_000) + 12, 8));
@@ -361,7 +369,8 @@ class InTheHandTest extends InWindow {
 
     @Test
     void whatIsNotSeenIsToldAndCanBeSeenAtRest() throws Exception {
-        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("title", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR),
+        animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("title", Properties.OPACITY,
+                new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR),
                 new Key<>(1_000_000, 1.0, Easing.LINEAR)))), element("title", new Content.Rectangle(), 100, 100));
         t.keys(KeyCode.ALT, KeyCode.DIGIT1);
         t.settle();

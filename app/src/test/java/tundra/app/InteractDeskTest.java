@@ -323,7 +323,8 @@ class InteractDeskTest extends InWindow {
         assertThat(board().drags().getFirst().pairs()).extracting(Dragging.Pair::part).containsExactlyInAnyOrder("Lamp", "Vane");
         t.click("drag-by-name-1");
         t.settle();
-        assertThat(board().drags().getFirst().pairs()).contains(new Dragging.Pair("Lamp", List.of("Lamp slot")), new Dragging.Pair("Vane", List.of()));
+        assertThat(board().drags().getFirst().pairs()).contains(new Dragging.Pair("Lamp", List.of("Lamp slot")),
+                new Dragging.Pair("Vane", List.of()));
         int vane = board().drags().getFirst().pairs().getFirst().part().equals("Vane") ? 1 : 2;
         t.click("pair-fits-" + vane);
         t.popup("#picker-list");
@@ -397,7 +398,8 @@ class InteractDeskTest extends InWindow {
         });
         t.until(() -> ((Label) t.stage.getScene().lookup("#script-state")).getText().equals("Nothing is called “Lmap”; did you mean “Lamp”?"));
         t.run("undo");
-        assertThat(project().scripts().getFirst().source()).as("what was typed at once is one step").isEqualTo(Script.empty("x", "celebrate").source());
+        assertThat(project().scripts().getFirst().source()).as("what was typed at once is one step").isEqualTo(Script.empty("x", "celebrate")
+                .source());
         t.run("undo");
         assertThat(project().scripts()).isEmpty();
     }

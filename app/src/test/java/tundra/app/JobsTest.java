@@ -46,7 +46,8 @@ class JobsTest extends InWindow {
 
     private void select(String... names) throws Exception {
         RealWindow.fx(() -> {
-            t.studio.select(Arrays.stream(names).map(n -> t.studio.board().elements().stream().filter(e -> e.name().equals(n)).findFirst().orElseThrow().id()).toList());
+            t.studio.select(Arrays.stream(names).map(n -> t.studio.board().elements().stream().filter(e -> e.name().equals(n)).findFirst()
+                    .orElseThrow().id()).toList());
             return null;
         });
         t.settle();
@@ -65,7 +66,8 @@ class JobsTest extends InWindow {
         t.click(chip);
         ListView<?> list = t.popup("#picker-list");
         RealWindow.fx(() -> {
-            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().contains(words)).findFirst().orElseThrow(() -> new AssertionError(words + " in " + list.getItems()))));
+            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().contains(words)).findFirst()
+                    .orElseThrow(() -> new AssertionError(words + " in " + list.getItems()))));
             list.requestFocus();
             return null;
         });
@@ -117,7 +119,10 @@ class JobsTest extends InWindow {
         at("position-y", y);
     }
 
-    /** From a wide page with a menu at its side: on a tablet the menu lies on top, on a phone it is folded and slides in and out, and the opening is skipped. */
+    /**
+     * From a wide page with a menu at its side: on a tablet the menu lies on top, on a phone it is folded and slides in and out, and the opening is
+     * skipped.
+     */
     @Test
     void aMenuForEveryWindow() throws Exception {
         draw(KeyCode.R, 0, 0, 638, 398);
@@ -212,7 +217,8 @@ class JobsTest extends InWindow {
         t.choose("try-width-1024");
         page.until("String(typeof Tundra === 'object' && Tundra.pieces.length && Tundra.pieces[0].shown.layout)", "null");
         page.until(left, "10");
-        assertThat(page.ask("String(document.querySelector('[aria-label=Fold]')?.checkVisibility({ visibilityProperty: true }) ?? false)")).as("drawn for the phone alone").isEqualTo("false");
+        assertThat(page.ask("String(document.querySelector('[aria-label=Fold]')?.checkVisibility({ visibilityProperty: true }) ?? false)"))
+                .as("drawn for the phone alone").isEqualTo("false");
     }
 
     /** Three scenes, a right and a wrong answer each, a score; tried from the last one. */
@@ -240,7 +246,8 @@ class JobsTest extends InWindow {
             ListView<?> list = t.popup("#picker-list");
             String words = scene < 2 ? "open the next scene" : "say";
             RealWindow.fx(() -> {
-                list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().contains(scene(words))).findFirst().orElseThrow(() -> new AssertionError(list.getItems().toString()))));
+                list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().contains(scene(words)))
+                        .findFirst().orElseThrow(() -> new AssertionError(list.getItems().toString()))));
                 list.requestFocus();
                 return null;
             });
@@ -370,7 +377,8 @@ class JobsTest extends InWindow {
         t.click("chip-then");
         ListView<?> list = t.popup("#picker-list");
         RealWindow.fx(() -> {
-            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().startsWith("hide ")).findFirst().orElseThrow()));
+            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().startsWith("hide ")).findFirst()
+                    .orElseThrow()));
             list.requestFocus();
             return null;
         });
@@ -413,7 +421,8 @@ class JobsTest extends InWindow {
         String value = RealWindow.fx(() -> t.studio.project().values().getFirst().id());
         // by the keyboard, as a visitor without a mouse does it
         for (String part : List.of("Vane", "Dome")) {
-            page.ask("{ const p = document.querySelector('[aria-label=" + part + "]'); p.focus(); for (const k of [' ', 'ArrowRight', ' ']) p.dispatchEvent(new KeyboardEvent('keydown', { key: k, bubbles: true })) }");
+            page.ask("{ const p = document.querySelector('[aria-label=" + part
+                    + "]'); p.focus(); for (const k of [' ', 'ArrowRight', ' ']) p.dispatchEvent(new KeyboardEvent('keydown', { key: k, bubbles: true })) }");
             page.until("String(document.querySelector('[aria-label^=\"" + part + ", \"]') !== null)", "true");
         }
         page.until("String(Tundra.pieces[0].value('" + value + "'))", "1");
@@ -457,7 +466,8 @@ class JobsTest extends InWindow {
         t.run("map-choose");
         t.until(() -> ((MapData) Blocks.of(t.studio.selected()).get(Blocks.MAP)).features().size() == 3);
         Project demo = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "open-night.tundra"));
-        Path film = Files.write(folder.resolve("mast.webm"), demo.assets().values().stream().filter(a -> a.kind() == Asset.Kind.VIDEO).findFirst().orElseThrow().data());
+        Path film = Files.write(folder.resolve("mast.webm"), demo.assets().values().stream().filter(a -> a.kind() == Asset.Kind.VIDEO).findFirst()
+                .orElseThrow().data());
         RealWindow.fx(() -> {
             t.w.files.importing.bringIn(List.of(film));
             return null;

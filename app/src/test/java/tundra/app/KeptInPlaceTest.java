@@ -64,12 +64,15 @@ class KeptInPlaceTest extends InWindow {
     @Test
     void everyRowHasItsKeyCircleAndKeysAnUnchangedValue() throws Exception {
         animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()), path("flag"));
-        for (var p : List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.PIVOT, Properties.SKEW, Properties.OPACITY, Properties.FILL,
+        for (var p : List.of(Properties.POSITION, Properties.SIZE, Properties.ROTATION, Properties.SCALE, Properties.PIVOT, Properties.SKEW,
+                Properties.OPACITY, Properties.FILL,
                 Properties.STROKE, Properties.STROKE_WIDTH, Properties.DASH, Properties.GAP, Properties.DASH_OFFSET, Properties.REVEAL)) {
             t.click("key-" + p.key());
             assertThat(t.studio.timeline().track("flag", p)).as(p.key()).isNotNull();
-            assertThat((Object) t.studio.timeline().track("flag", p).keys().getFirst().value()).as(p.key()).isEqualTo(RealWindow.fx(() -> t.studio.target().valueAt("flag", p)));
-            assertThat(box("key-" + p.key()).getMaxX()).as("the ring of %s is whole", p.key()).isLessThan(RealWindow.fx(() -> t.stage.getScene().getWidth()));
+            assertThat((Object) t.studio.timeline().track("flag", p).keys().getFirst().value()).as(p.key())
+                    .isEqualTo(RealWindow.fx(() -> t.studio.target().valueAt("flag", p)));
+            assertThat(box("key-" + p.key()).getMaxX()).as("the ring of %s is whole", p.key())
+                    .isLessThan(RealWindow.fx(() -> t.stage.getScene().getWidth()));
             t.run("undo");
         }
     }
@@ -166,7 +169,8 @@ class KeptInPlaceTest extends InWindow {
         for (int i = 0; i < 5; i++) {
             all.add(drawing(i));
         }
-        var book = new Element("book", "Book", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 200)), new Flipbook(all, new Point(100, 80), 24, Flipbook.Ending.LOOP));
+        var book = new Element("book", "Book", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 200)),
+                new Flipbook(all, new Point(100, 80), 24, Flipbook.Ending.LOOP));
         animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()), book, path("floor"));
         RealWindow.fx(() -> {
             t.studio.setDesk(Desk.DRAW);
@@ -188,7 +192,8 @@ class KeptInPlaceTest extends InWindow {
         for (int i = 0; i < 12; i++) {
             t.keys(KeyCode.UP);
             List<Integer> held = held();
-            assertThat(held.stream().mapToInt(x -> x).max().orElseThrow() - held.stream().mapToInt(x -> x).min().orElseThrow()).as("%s", held).isLessThanOrEqualTo(1);
+            assertThat(held.stream().mapToInt(x -> x).max().orElseThrow() - held.stream().mapToInt(x -> x).min().orElseThrow()).as("%s", held)
+                    .isLessThanOrEqualTo(1);
         }
         assertThat(held().stream().mapToInt(x -> x).sum()).isEqualTo(22);
     }

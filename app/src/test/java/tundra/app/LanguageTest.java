@@ -70,7 +70,8 @@ class LanguageTest {
         int all = 0;
         for (String s : words.seen) {
             // numbers with their units, colours, keys, names of fonts
-            if (own.contains(s) || s.matches("[-\\d., ]+( ?(px|%|°|s|fps|KB))?|[0-9A-F]{6}|((Ctrl|Alt|Shift) )+\\S{1,6}|[A-Z]|F\\d+|Figtree|https?:.*")) {
+            if (own.contains(s) || s.matches(
+                    "[-\\d., ]+( ?(px|%|°|s|fps|KB))?|[0-9A-F]{6}|((Ctrl|Alt|Shift) )+\\S{1,6}|[A-Z]|F\\d+|Figtree|https?:.*")) {
                 continue;
             }
             all++;
@@ -82,7 +83,8 @@ class LanguageTest {
         words.lost.removeIf(x -> own.stream().anyMatch(o -> x.contains(": " + o + " → ")));
         System.out.println("language: lost: " + String.join("\n", words.lost));
         System.out.println("language: " + words.cut.size() + " words are cut: " + String.join("\n", words.cut));
-        System.out.println("language: " + (all - missing.size()) + " of " + all + " words that are seen are in the bundle; missing: " + missing.stream().map(x -> x.replace("\n", "\\n")).limit(200).toList());
+        System.out.println("language: " + (all - missing.size()) + " of " + all + " words that are seen are in the bundle; missing: "
+                + missing.stream().map(x -> x.replace("\n", "\\n")).limit(200).toList());
         // forty in a hundred longer, buttons still have room, and other words nearly always; what hasn't is read by pointing at it
         assertThat(words.lost).as("words of buttons without room").hasSizeLessThan(6);
         assertThat(words.cut).as("words without room").hasSizeLessThan(all * 2 / 100);
@@ -105,13 +107,15 @@ class LanguageTest {
     @Test
     void whatTheSourcesSayIsInTheBundle() throws Exception {
         Language.use("de");
-        Map<String, String> said = SourceWords.of(List.of(Path.of("../core/src/main/java"), Path.of("../render/src/main/java"), Path.of("src/main/java")));
+        Map<String, String> said = SourceWords.of(List.of(Path.of("../core/src/main/java"), Path.of("../render/src/main/java"),
+                Path.of("src/main/java")));
         var missing = new ArrayList<String>();
         int all = 0;
         for (var e : said.entrySet()) {
             String words = e.getKey();
             // single words may be ids, and what has marks in it styles and patterns
-            if (!words.strip().contains(" ") || words.matches("(?s).*([<>=;#\\\\_]|-fx|--|/\\*|\\w\\(|\\.\\w).*") || !words.replaceAll("\\{\\d}", "").matches("(?s).*[a-z]{2}.*[a-z]{2}.*")) {
+            if (!words.strip().contains(" ") || words.matches("(?s).*([<>=;#\\\\_]|-fx|--|/\\*|\\w\\(|\\.\\w).*") || !words.replaceAll("\\{\\d}", "")
+                    .matches("(?s).*[a-z]{2}.*[a-z]{2}.*")) {
                 continue;
             }
             all++;
@@ -120,7 +124,8 @@ class LanguageTest {
                 missing.add(words + " (" + e.getValue() + ")");
             }
         }
-        System.out.println("language: " + (all - missing.size()) + " of " + all + " texts in the sources are in the bundle; missing: " + missing.stream().map(x -> x.replace("\n", "\\n")).limit(80).toList());
+        System.out.println("language: " + (all - missing.size()) + " of " + all + " texts in the sources are in the bundle; missing: "
+                + missing.stream().map(x -> x.replace("\n", "\\n")).limit(80).toList());
         assertThat(all).isGreaterThan(800);
         assertThat(missing.size()).as("texts without a translation, of %d", all).isLessThan(all * (100 - LEAST_OF_SOURCES) / 100);
     }

@@ -76,7 +76,8 @@ class LightButtonTest extends InWindow {
             assertThat(RealWindow.fx(() -> t.node(id).isFocusVisible())).isTrue();
             assertThat(RealWindow.fx(() -> t.node(id).getLayoutBounds())).as(id).isEqualTo(before);
         }
-        assertThat(RealWindow.fx(() -> t.node("tool-ZOOM").getLayoutX())).as("all in one column").isEqualTo(RealWindow.fx(() -> t.node("tool-SELECT").getLayoutX()));
+        assertThat(RealWindow.fx(() -> t.node("tool-ZOOM").getLayoutX())).as("all in one column")
+                .isEqualTo(RealWindow.fx(() -> t.node("tool-SELECT").getLayoutX()));
     }
 
     private void focus(String id) throws Exception {
@@ -129,9 +130,11 @@ class LightButtonTest extends InWindow {
             Buttons.tip(t.node("do-find"), "second");
             return null;
         });
-        assertThat(RealWindow.fx(() -> t.node("do-find").getProperties().values().stream().filter(Tooltip.class::isInstance).map(v -> ((Tooltip) v).getText()).distinct().toList()))
+        assertThat(RealWindow.fx(() -> t.node("do-find").getProperties().values().stream().filter(Tooltip.class::isInstance)
+                .map(v -> ((Tooltip) v).getText()).distinct().toList()))
                 .containsExactly("second");
-        assertThat(RealWindow.fx(() -> undo.getProperties().values().stream().noneMatch(Tooltip.class::isInstance))).as("not made before the pointer comes").isTrue();
+        assertThat(RealWindow.fx(() -> undo.getProperties().values().stream().noneMatch(Tooltip.class::isInstance)))
+                .as("not made before the pointer comes").isTrue();
     }
 
     @Test

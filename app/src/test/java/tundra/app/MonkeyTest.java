@@ -38,8 +38,11 @@ class MonkeyTest extends InWindow {
     private static final int SECONDS = Integer.getInteger("monkey.seconds", 45);
     private static final long SEED = Long.getLong("monkey.seed", 30);
     /** What leaves the piece, or the program. */
-    private static final Set<String> LEFT_OUT = Set.of("new", "new-window", "open", "save", "save-as", "quit", "open-browser", "lesson", "start-page", "try", "theme", "save-sheet", "save-series", "make-all");
-    private static final List<KeyCode> KEYS = List.of(KeyCode.R, KeyCode.E, KeyCode.P, KeyCode.N, KeyCode.S, KeyCode.K, KeyCode.LEFT, KeyCode.RIGHT, KeyCode.UP, KeyCode.DOWN, KeyCode.ESCAPE, KeyCode.ENTER, KeyCode.TAB, KeyCode.DELETE, KeyCode.COMMA, KeyCode.PERIOD, KeyCode.SPACE, KeyCode.HOME);
+    private static final Set<String> LEFT_OUT = Set.of("new", "new-window", "open", "save", "save-as", "quit", "open-browser", "lesson",
+            "start-page", "try", "theme", "save-sheet", "save-series", "make-all");
+    private static final List<KeyCode> KEYS = List.of(KeyCode.R, KeyCode.E, KeyCode.P, KeyCode.N, KeyCode.S, KeyCode.K, KeyCode.LEFT, KeyCode.RIGHT,
+            KeyCode.UP, KeyCode.DOWN, KeyCode.ESCAPE, KeyCode.ENTER, KeyCode.TAB, KeyCode.DELETE, KeyCode.COMMA, KeyCode.PERIOD, KeyCode.SPACE,
+            KeyCode.HOME);
     /** The longest hold of the interface thread, in ms, and what was done last when it was. */
     private final AtomicLong longest = new AtomicLong();
     private final AtomicReference<String> doing = new AtomicReference<>(""), longestOf = new AtomicReference<>("");
@@ -54,7 +57,8 @@ class MonkeyTest extends InWindow {
     }
 
     private static long resident() throws Exception {
-        return Files.readAllLines(Path.of("/proc/self/status")).stream().filter(l -> l.startsWith("VmRSS")).mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(0);
+        return Files.readAllLines(Path.of("/proc/self/status")).stream().filter(l -> l.startsWith("VmRSS"))
+                .mapToLong(l -> Long.parseLong(l.replaceAll("\\D", "")) / 1024).findFirst().orElse(0);
     }
 
     private void on(Runnable work) throws Exception {
@@ -89,7 +93,8 @@ class MonkeyTest extends InWindow {
     private void step(Random r) throws Exception {
         int lot = r.nextInt(100);
         if (lot < 50) {
-            List<Command> all = RealWindow.fx(() -> t.w.commands.all().stream().filter(c -> !LEFT_OUT.contains(c.id()) && !c.id().startsWith("make-") && !c.id().startsWith("desk-") && c.enabled().getAsBoolean()).toList());
+            List<Command> all = RealWindow.fx(() -> t.w.commands.all().stream().filter(c -> !LEFT_OUT.contains(c.id()) && !c.id().startsWith("make-")
+                    && !c.id().startsWith("desk-") && c.enabled().getAsBoolean()).toList());
             Command c = all.get(r.nextInt(all.size()));
             doing.set(c.id());
             done.merge("command", 1, Integer::sum);
@@ -139,7 +144,9 @@ class MonkeyTest extends InWindow {
     }
 
     private Point screen(Random r) throws Exception {
-        return RealWindow.fx(() -> t.w.canvas.getScene() == null ? t.screen(t.stage.getScene().getRoot(), 400 + r.nextInt(400), 200 + r.nextInt(300)) : t.screen(t.w.canvas, 60 + r.nextInt((int) Math.max(1, t.w.canvas.getWidth() - 80)), 20 + r.nextInt((int) Math.max(1, t.w.canvas.getHeight() - 40))));
+        return RealWindow.fx(() -> t.w.canvas.getScene() == null ? t.screen(t.stage.getScene().getRoot(), 400 + r.nextInt(400), 200 + r.nextInt(300))
+                : t.screen(t.w.canvas, 60 + r.nextInt((int) Math.max(1, t.w.canvas.getWidth() - 80)),
+                20 + r.nextInt((int) Math.max(1, t.w.canvas.getHeight() - 40))));
     }
 
     @Test
@@ -158,7 +165,9 @@ class MonkeyTest extends InWindow {
             try {
                 step(r);
             } catch (AssertionError e) {
-                throw new AssertionError("at step " + steps + ", after " + lately + ", with busy " + t.w.jobs.busy() + ", desk " + RealWindow.fx(t.studio::desk) + ", playing " + RealWindow.fx(t.studio::playing) + ", canvas still " + RealWindow.fx(t.w.canvas::settled), e);
+                throw new AssertionError("at step " + steps + ", after " + lately + ", with busy " + t.w.jobs.busy() + ", desk "
+                        + RealWindow.fx(t.studio::desk) + ", playing " + RealWindow.fx(t.studio::playing) + ", canvas still "
+                        + RealWindow.fx(t.w.canvas::settled), e);
             }
             steps++;
             lately.add(doing.get());
@@ -177,7 +186,8 @@ class MonkeyTest extends InWindow {
         t.keys(KeyCode.ESCAPE);
         t.keys(KeyCode.ESCAPE);
         System.gc();
-        System.out.println("monkey: " + steps + " steps in " + SECONDS + " s, the longest hold " + longest.get() + " ms (" + longestOf.get() + "), threads " + threads + " → " + Thread.activeCount() + ", handles " + handles + " → " + handles() + ", resident "
+        System.out.println("monkey: " + steps + " steps in " + SECONDS + " s, the longest hold " + longest.get() + " ms (" + longestOf.get()
+                + "), threads " + threads + " → " + Thread.activeCount() + ", handles " + handles + " → " + handles() + ", resident "
                 + resident + " → " + resident() + " MB, versions " + RealWindow.fx(() -> t.studio.history().versions()));
         on(() -> {
             while (t.studio.history().redo()) {
@@ -204,7 +214,8 @@ class MonkeyTest extends InWindow {
             }
         });
         Project end = RealWindow.fx(t.studio::kept);
-        assertThat(ProjectFile.read(ProjectFile.bytes(end))).as("what came of it can be saved and opened").isEqualTo(ProjectFile.read(ProjectFile.bytes(end)));
+        assertThat(ProjectFile.read(ProjectFile.bytes(end))).as("what came of it can be saved and opened")
+                .isEqualTo(ProjectFile.read(ProjectFile.bytes(end)));
         assertThat(ProjectFile.bytes(end)).as("all redone").isEqualTo(last);
         assertThat(longest.get()).as("ms of the longest hold, by " + longestOf.get()).isLessThan(3000);
         assertThat(Thread.activeCount()).isLessThan((int) threads + 20);

@@ -171,7 +171,8 @@ class MotifDeskTest extends InWindow {
         Element s = RealWindow.fx(t.studio::selected);
         var g = (Content.Group) s.content();
         assertThat(g.children()).hasSize(24);
-        List<Double> xs = g.children().stream().map(e -> e.rest().get(Properties.POSITION).x()).toList(), ys = g.children().stream().map(e -> e.rest().get(Properties.POSITION).y()).toList();
+        List<Double> xs = g.children().stream().map(e -> e.rest().get(Properties.POSITION).x()).toList(), ys = g.children().stream()
+                .map(e -> e.rest().get(Properties.POSITION).y()).toList();
         t.click("scatter-x-roll");
         var rolled = (Content.Group) scene().find(s.id()).content();
         assertThat(rolled.children().stream().map(e -> e.rest().get(Properties.POSITION).x()).toList()).isNotEqualTo(xs);

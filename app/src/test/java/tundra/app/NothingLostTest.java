@@ -36,7 +36,8 @@ class NothingLostTest extends InWindow {
     }
 
     private static Element box(String id, double x) {
-        return new Element(id, "The " + id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 60)).with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+        return new Element(id, "The " + id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 60))
+                .with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
     }
 
     private void move(String id, double x) throws Exception {
@@ -70,7 +71,8 @@ class NothingLostTest extends InWindow {
         saved(file);
         t.until(() -> t.w.files.versions().of(t.studio.kept()).size() == 1);
         move("lamp", 33);
-        String other = t.studio.kept().scenes().getFirst().board().elements().stream().map(e -> e.id()).filter(i -> !i.equals("lamp")).findFirst().orElseThrow();
+        String other = t.studio.kept().scenes().getFirst().board().elements().stream().map(e -> e.id()).filter(i -> !i.equals("lamp")).findFirst()
+                .orElseThrow();
         double was = x(other);
         move(other, 44);
         saved(file);
@@ -79,9 +81,12 @@ class NothingLostTest extends InWindow {
         t.until(() -> rows("earlier-changes") > 0);
         t.keys(KeyCode.DOWN);
         t.until(() -> rows("earlier-elements") == 2);
-        assertThat(((VBox) t.node("earlier-changes")).getChildren()).filteredOn(n -> n instanceof Label).extracting(n -> ((Label) n).getText()).anyMatch(s -> s.matches("Position of “.*” in “.*”: .* → 33, 60\\."));
+        assertThat(((VBox) t.node("earlier-changes")).getChildren()).filteredOn(n -> n instanceof Label).extracting(n -> ((Label) n).getText())
+                .anyMatch(s -> s.matches("Position of “.*” in “.*”: .* → 33, 60\\."));
         RealWindow.fx(() -> {
-            ((VBox) t.node("earlier-elements")).getChildren().stream().map(n -> (CheckBox) n).filter(c -> c.getText().equals(t.studio.kept().scenes().getFirst().board().find("lamp").name())).findFirst().orElseThrow().fire();
+            ((VBox) t.node("earlier-elements")).getChildren().stream().map(n -> (CheckBox) n)
+                    .filter(c -> c.getText().equals(t.studio.kept().scenes().getFirst().board().find("lamp").name())).findFirst().orElseThrow()
+                    .fire();
             return null;
         });
         t.fire("earlier-some");

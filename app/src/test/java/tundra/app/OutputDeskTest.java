@@ -166,7 +166,8 @@ class OutputDeskTest extends InWindow {
             t.studio.editProject("Move", null, p -> OutputEdits.move(p, "usual-page", 10));
             return null;
         });
-        assertThat(RealWindow.fx(() -> t.studio.project().outputs().stream().map(Output::name).toList())).containsExactly("For the blog", "For the blog 2", "Film", "Loop", "Still frames", "Web page");
+        assertThat(RealWindow.fx(() -> t.studio.project().outputs().stream().map(Output::name).toList())).containsExactly("For the blog",
+                "For the blog 2", "Film", "Loop", "Still frames", "Web page");
         for (int i = 0; i < 3; i++) {
             t.keys(KeyCode.CONTROL, KeyCode.Z);
         }

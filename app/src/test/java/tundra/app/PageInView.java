@@ -19,7 +19,8 @@ final class PageInView {
 
     /** @param folder where the page is written to */
     static WebView open(RealWindow t, Project p, Path folder) throws Exception {
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), Progress.NONE);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"),
+                Progress.NONE);
         Point size = p.scenes().getFirst().board().size();
         WebView view = RealWindow.fx(() -> {
             var v = new WebView();

@@ -65,7 +65,8 @@ class PanelsTest extends InWindow {
     void aSampleIsRoundHasAnEdgeAndShowsWhatIsTransparent() throws Exception {
         t.keys(KeyCode.R);
         t.drag(t.canvas(100, 100), t.canvas(180, 140));
-        Canvas sample = (Canvas) RealWindow.fx(() -> t.node("field-fill").lookup(".swatch-button").lookupAll("*").stream().filter(n -> n instanceof Canvas).findFirst().orElseThrow());
+        Canvas sample = (Canvas) RealWindow.fx(() -> t.node("field-fill").lookup(".swatch-button").lookupAll("*").stream()
+                .filter(n -> n instanceof Canvas).findFirst().orElseThrow());
         t.fill("field-fill", "FFFFFF");
         RealWindow.fx(() -> {
             PixelReader p = pixels(sample);

@@ -31,9 +31,11 @@ import tundra.core.motion.Track;
 class PathHandTest extends InWindow {
     @BeforeEach
     void open() throws Exception {
-        var kite = new Element("kite", "Kite", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.SIZE, new Point(70, 50))
+        var kite = new Element("kite", "Kite", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                .with(Properties.SIZE, new Point(70, 50))
                 .with(Properties.FILL, Color.parse("#C8503A")), new Content.Rectangle());
-        var other = new Element("other", "Other", false, false, Values.NONE.with(Properties.POSITION, new Point(560, 60)).with(Properties.SIZE, new Point(40, 40))
+        var other = new Element("other", "Other", false, false, Values.NONE.with(Properties.POSITION, new Point(560, 60))
+                .with(Properties.SIZE, new Point(40, 40))
                 .with(Properties.FILL, Color.parse("#2F78A3")), new Content.Ellipse());
         animate(new Timeline("main", Timeline.MAIN, 5_000_000, false, true, Map.of()).with("kite", Properties.POSITION, new Track<>(List.of(
                 key(0, 100, 100), key(1, 300, 120), key(2, 320, 260), key(3, 480, 280)))), kite, other);
@@ -87,7 +89,8 @@ class PathHandTest extends InWindow {
                 Point from = seen();
                 // a bead of another time lies nearer than the body's own middle only if it is drawn there
                 Point press = from.plus(new Point(grip[0], grip[1]));
-                boolean onOther = before.keys().stream().anyMatch(k -> k.time() != RealTime.of(s) && k.value().distance(press) <= 9 && k.value().distance(from) > 8);
+                boolean onOther = before.keys().stream().anyMatch(k -> k.time() != RealTime.of(s) && k.value().distance(press) <= 9 && k.value()
+                        .distance(from) > 8);
                 String words = RealWindow.fx(() -> t.studio.target().consequence());
                 boolean here = before.keyAt(RealTime.of(s)) != null;
                 assertThat(words).contains(here ? "changes its" : "adds a position key here");
@@ -197,7 +200,8 @@ class PathHandTest extends InWindow {
     @Test
     void facingBelongsToTheWholeWayAndItsFrontIsSetByOnePress() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("Back", b -> b.mapTimeline("main", x -> x.with("kite", Properties.POSITION, new Track<>(List.of(key(0, 500, 200), key(2, 100, 200))))));
+            t.studio.edit("Back", b ->
+                    b.mapTimeline("main", x -> x.with("kite", Properties.POSITION, new Track<>(List.of(key(0, 500, 200), key(2, 100, 200))))));
             t.studio.seek(1_000_000);
             t.studio.target().set("Face", null, "kite", Properties.FACE_PATH, "yes");
             return null;
@@ -252,7 +256,8 @@ class PathHandTest extends InWindow {
         });
         t.settle();
         drag(new Point(480, 280), 30, 10);
-        assertThat(RealWindow.fx(() -> t.studio.board().rest("kite").get(Properties.POSITION))).as("100, 100 and the drag").isEqualTo(new Point(130, 110));
+        assertThat(RealWindow.fx(() -> t.studio.board().rest("kite").get(Properties.POSITION))).as("100, 100 and the drag")
+                .isEqualTo(new Point(130, 110));
         assertThat(RealWindow.fx(() -> t.studio.desk())).isEqualTo(Desk.ANIMATE);
     }
 

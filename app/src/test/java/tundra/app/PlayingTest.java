@@ -33,7 +33,8 @@ class PlayingTest extends InWindow {
 
     @BeforeEach
     void open() throws Exception {
-        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.SIZE, new Point(40, 40))
+        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                .with(Properties.SIZE, new Point(40, 40))
                 .with(Properties.FILL, tundra.core.model.Color.parse("#C8503A")), new Content.Rectangle());
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("box", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(4_000_000, new Point(500, 300), Easing.LINEAR))));

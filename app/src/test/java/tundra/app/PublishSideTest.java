@@ -41,7 +41,8 @@ class PublishSideTest extends InWindow {
     private Path folder;
 
     private void faint(String color) throws Exception {
-        var text = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 80)).with(Properties.FILL, Color.parse(color)), new Content.Text("Come and see", "Figtree", 400, 18, Content.Align.LEFT, 1.2));
+        var text = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 80))
+                .with(Properties.FILL, Color.parse(color)), new Content.Text("Come and see", "Figtree", 400, 18, Content.Align.LEFT, 1.2));
         RealWindow.fx(() -> {
             t.studio.edit("Set", b -> b.withElements(List.of(text)));
             return null;
@@ -75,7 +76,8 @@ class PublishSideTest extends InWindow {
         faint("#303030");
         t.until(() -> t.label("desk-checks-count").equals("nothing found"));
         t.until(() -> t.label("weight-sum").startsWith("Together "));
-        assertThat(RealWindow.fx(() -> ((Parent) t.node("weight")).lookupAll(".weight-bar").stream().mapToDouble(n -> n.getLayoutBounds().getWidth()).max().orElse(0))).isGreaterThan(50);
+        assertThat(RealWindow.fx(() -> ((Parent) t.node("weight")).lookupAll(".weight-bar").stream().mapToDouble(n -> n.getLayoutBounds().getWidth())
+                .max().orElse(0))).isGreaterThan(50);
     }
 
     /** A picture with ten times the pixels that are shown of it: the file is named with what would be saved, and saved it is. */
@@ -89,7 +91,8 @@ class PublishSideTest extends InWindow {
         var png = new ByteArrayOutputStream();
         ImageIO.write(noise, "png", png);
         Asset a = Asset.picture("frost.png", "image/png", 640, 640, png.toByteArray());
-        var frost = new Element("frost", "Frost", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60)).with(Properties.SIZE, new Point(64, 64)), new Content.Picture(a.hash()));
+        var frost = new Element("frost", "Frost", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60))
+                .with(Properties.SIZE, new Point(64, 64)), new Content.Picture(a.hash()));
         RealWindow.fx(() -> {
             t.studio.editProject("Bring in", null, p -> p.withAsset(a));
             t.studio.edit("Set", b -> b.withElements(List.of(frost)));
@@ -98,7 +101,8 @@ class PublishSideTest extends InWindow {
         t.keys(KeyCode.ALT, KeyCode.DIGIT5);
         t.until(() -> weights().stream().anyMatch(x -> x.contains("pictures/") && x.matches("(?s).*smaller by 1\\.\\d MB.*")));
         t.fire("weight-smaller");
-        t.until(() -> weights().stream().noneMatch(x -> x.contains("smaller by")) && weights().stream().anyMatch(x -> x.matches("[\\d.]+ KB  pictures/.*")));
+        t.until(() -> weights().stream().noneMatch(x -> x.contains("smaller by")) && weights().stream()
+                .anyMatch(x -> x.matches("[\\d.]+ KB  pictures/.*")));
         assertThat(RealWindow.fx(() -> t.node("weight-smaller").isVisible())).isFalse();
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         t.until(() -> weights().stream().anyMatch(x -> x.contains("smaller by")));
@@ -110,9 +114,11 @@ class PublishSideTest extends InWindow {
 
     @Test
     void aLoopThatDoesNotCloseShowsBothItsEndsAndIsMended() throws Exception {
-        var box = new Element("ball", "Ball", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60)).with(Properties.SIZE, new Point(80, 80)).with(Properties.FILL, Color.parse("#203040")), new Content.Rectangle());
+        var box = new Element("ball", "Ball", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 60))
+                .with(Properties.SIZE, new Point(80, 80)).with(Properties.FILL, Color.parse("#203040")), new Content.Rectangle());
         RealWindow.fx(() -> {
-            t.studio.edit("Set", b -> b.withElements(List.of(box)).withSize(new Point(300, 120)).mapTimeline(b.main().id(), x -> x.withLoop(true).withDuration(1_000_000).with("ball", Properties.POSITION,
+            t.studio.edit("Set", b -> b.withElements(List.of(box)).withSize(new Point(300, 120)).mapTimeline(b.main().id(), x -> x.withLoop(true)
+                    .withDuration(1_000_000).with("ball", Properties.POSITION,
                     new Track<>(List.of(new Key<>(0, new Point(60, 60), Easing.LINEAR), new Key<>(1_000_000, new Point(240, 60), Easing.LINEAR))))));
             return null;
         });
@@ -124,7 +130,8 @@ class PublishSideTest extends InWindow {
             return null;
         });
         t.until(() -> t.stage.getScene().lookup("#desk-checks") instanceof Parent p && p.lookupAll(".card .image-view").isEmpty());
-        assertThat(RealWindow.fx(() -> t.studio.board().main().track("ball", Properties.POSITION).keys().getLast().value())).isEqualTo(new Point(60, 60));
+        assertThat(RealWindow.fx(() -> t.studio.board().main().track("ball", Properties.POSITION).keys().getLast().value()))
+                .isEqualTo(new Point(60, 60));
     }
 
     @Test
@@ -169,7 +176,8 @@ class PublishSideTest extends InWindow {
             assertThat(Files.readString(root.resolve("site/index.html"))).isNotEqualTo(second);
             assertThat(RealWindow.fx(() -> t.label("send-last"))).startsWith("Last sent today ");
         }
-        assertThat(Files.readString(RealWindow.fx(() -> t.w.settings.folder()).resolve("settings.properties"))).as("no secret is written down").doesNotContain("open-sesame-night");
+        assertThat(Files.readString(RealWindow.fx(() -> t.w.settings.folder()).resolve("settings.properties"))).as("no secret is written down")
+                .doesNotContain("open-sesame-night");
     }
 
     @Test
@@ -199,7 +207,8 @@ class PublishSideTest extends InWindow {
         t.until(() -> t.opened != null);
         String url = t.opened;
         assertThat(url).startsWith("http://127.0.0.1:").endsWith("?measure");
-        var chromium = new ProcessBuilder("chromium", "--headless", "--no-sandbox", "--disable-gpu", "--user-data-dir=" + folder.resolve("profile"), url).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        var chromium = new ProcessBuilder("chromium", "--headless", "--no-sandbox", "--disable-gpu", "--user-data-dir=" + folder.resolve("profile"),
+                url).redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
         try {
             t.until(() -> t.label("weight-measured").matches("Your browser: \\d+ pictures a second, \\d+ ms of work in each\\."));
             assertThat(Integer.parseInt(t.label("weight-measured").replaceAll("\\D+(\\d+) pictures.*", "$1"))).isBetween(2, 130);

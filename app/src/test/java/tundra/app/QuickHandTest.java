@@ -154,14 +154,18 @@ class QuickHandTest extends InWindow {
 
     @Test
     void timesReachIt() throws Exception {
-        var box = new Element("box", "box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.SIZE, new Point(60, 40))
+        var box = new Element("box", "box", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                .with(Properties.SIZE, new Point(60, 40))
                 .with(Properties.FILL, Color.parse("#C8503A")), new Content.Rectangle());
         animate(new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of())
-                .with("box", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 100), Easing.LINEAR))))
-                .withMarkers(List.of(new Marker("m", "half", 500_000))).withShown("box", new Span(0, 2_000_000)).withRange(new Span(250_000, 3_000_000)), box);
+                .with("box", Properties.POSITION,
+                new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 100), Easing.LINEAR))))
+                .withMarkers(List.of(new Marker("m", "half", 500_000))).withShown("box", new Span(0, 2_000_000))
+                .withRange(new Span(250_000, 3_000_000)), box);
         t.flick(lane(0.25, 40), lane(3, 40));
         soft.assertThat(now(() -> t.studio.playhead())).as("playhead").isEqualTo(3_000_000L);
-        Point bead = now(() -> t.screen(t.window.timeline().lanes(), 0, 0)).plus(now(() -> t.window.timeline().lanes().place("box", Properties.POSITION, 1_000_000)));
+        Point bead = now(() -> t.screen(t.window.timeline().lanes(), 0, 0))
+                .plus(now(() -> t.window.timeline().lanes().place("box", Properties.POSITION, 1_000_000)));
         t.flick(bead, new Point(lane(2, 0).x(), bead.y()));
         soft.assertThat(now(() -> t.studio.timeline().track("box", Properties.POSITION).keys().getLast().time())).as("bead").isEqualTo(2_000_000L);
         double row = now(() -> t.window.timeline().lanes().rowY("box", null));

@@ -138,7 +138,8 @@ final class RealWindow implements AutoCloseable, Dialogs {
     }
 
     private static void hear(Window window) {
-        for (EventType<? extends InputEvent> type : List.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_RELEASED, MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED)) {
+        for (EventType<? extends InputEvent> type : List.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_RELEASED, MouseEvent.MOUSE_PRESSED,
+                MouseEvent.MOUSE_RELEASED)) {
             window.addEventFilter(type, e -> heard.countDown());
         }
     }
@@ -199,7 +200,8 @@ final class RealWindow implements AutoCloseable, Dialogs {
     }
 
     private static Node inPopup(String selector) {
-        return Window.getWindows().stream().filter(x -> x instanceof Popup).map(x -> x.getScene().getRoot().lookup(selector)).filter(Objects::nonNull).findFirst().orElse(null);
+        return Window.getWindows().stream().filter(x -> x instanceof Popup).map(x -> x.getScene().getRoot().lookup(selector)).filter(Objects::nonNull)
+                .findFirst().orElse(null);
     }
 
     /** Waits until the keyboard goes to a field. */
@@ -368,7 +370,8 @@ final class RealWindow implements AutoCloseable, Dialogs {
 
     private static MenuItem entry(String id) {
         return Window.getWindows().stream().filter(w -> w instanceof ContextMenu).flatMap(w -> ((ContextMenu) w).getItems().stream())
-                .flatMap(m -> m instanceof Menu more ? more.getItems().stream() : Stream.of(m)).filter(m -> id.equals(m.getId())).findFirst().orElse(null);
+                .flatMap(m -> m instanceof Menu more ? more.getItems().stream() : Stream.of(m)).filter(m -> id.equals(m.getId())).findFirst()
+                .orElse(null);
     }
 
     void click(String id) throws Exception {

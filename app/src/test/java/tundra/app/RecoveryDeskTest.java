@@ -159,8 +159,10 @@ class RecoveryDeskTest extends InWindow {
         long worst = 0;
         for (int i = 0; i < KILLS; i++) {
             Path config = Files.createDirectory(folder.resolve("run" + i));
-            Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED", "-Dprism.order=sw", "-XX:TieredStopAtLevel=1",
-                    "-Dtundra.config=" + config, "-cp", System.getProperty("java.class.path"), EditsOnAndOn.class.getName()).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+            Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "--enable-native-access=ALL-UNNAMED",
+                    "-Dprism.order=sw", "-XX:TieredStopAtLevel=1",
+                    "-Dtundra.config=" + config, "-cp", System.getProperty("java.class.path"), EditsOnAndOn.class.getName())
+                    .redirectError(ProcessBuilder.Redirect.DISCARD).start();
             var told = new BufferedReader(new InputStreamReader(p.getInputStream(), StandardCharsets.UTF_8));
             assertThat(told.readLine()).isEqualTo("1");
             long began = System.nanoTime();
@@ -175,7 +177,8 @@ class RecoveryDeskTest extends InWindow {
             }
             var recovery = new Recovery(config.resolve("recovery"));
             assertThat(recovery.found()).hasSizeLessThan(2);
-            int kept = recovery.found().isEmpty() ? 0 : (int) recovery.open(recovery.found().getFirst()).project().scenes().getFirst().board().size().x();
+            int kept = recovery.found().isEmpty() ? 0 : (int) recovery.open(recovery.found().getFirst()).project().scenes().getFirst().board().size()
+                    .x();
             // edits come evenly, so what is lost of them is what is lost of the time
             long lost = last <= kept ? 0 : ran / 1_000_000 * (last - kept) / last;
             worst = Math.max(worst, lost);

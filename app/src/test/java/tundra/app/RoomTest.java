@@ -37,11 +37,13 @@ import tundra.core.model.Values;
 @Tag("long")
 class RoomTest extends InWindow {
     private static Element element(String id, Content c) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150)).with(Properties.SIZE, new Point(160, 120)).with(Properties.FILL, Color.parse("#1C6A5E")), c);
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150)).with(Properties.SIZE, new Point(160, 120))
+                .with(Properties.FILL, Color.parse("#1C6A5E")), c);
     }
 
     private static boolean hides(Node n) {
-        return n instanceof ScrollPane || n instanceof ListView<?> || n.getClip() != null || n.getStyleClass().contains("virtual-flow") || n instanceof Virtualized;
+        return n instanceof ScrollPane || n instanceof ListView<?> || n.getClip() != null || n.getStyleClass().contains("virtual-flow")
+                || n instanceof Virtualized;
     }
 
     /** What lies beyond the window, by its id or class. */
@@ -51,8 +53,10 @@ class RoomTest extends InWindow {
         }
         Bounds b = n.localToScene(n.getLayoutBounds());
         boolean button = n instanceof LightButton || n instanceof Control;
-        if (button && n.isManaged() && b.getWidth() > 0 && (b.getMaxX() > wide + 1 || b.getMaxY() > high + 1 || b.getMinX() < -1 || b.getMinY() < -1)) {
-            out.add((n.getId() == null ? n.getClass().getSimpleName() + n.getStyleClass() : n.getId()) + " " + Math.round(b.getMinX()) + "–" + Math.round(b.getMaxX()) + ", " + Math.round(b.getMinY()) + "–" + Math.round(b.getMaxY()));
+        if (button && n.isManaged() && b.getWidth() > 0 && (b.getMaxX() > wide + 1 || b.getMaxY() > high + 1 || b.getMinX() < -1
+                || b.getMinY() < -1)) {
+            out.add((n.getId() == null ? n.getClass().getSimpleName() + n.getStyleClass() : n.getId()) + " " + Math.round(b.getMinX()) + "–"
+                    + Math.round(b.getMaxX()) + ", " + Math.round(b.getMinY()) + "–" + Math.round(b.getMaxY()));
         }
         if (n instanceof Parent p) {
             p.getChildrenUnmodifiable().forEach(c -> beyond(c, wide, high, out));
@@ -78,11 +82,14 @@ class RoomTest extends InWindow {
 
     @Test
     void nothingLeavesTheWindowAndTheCanvasStands() throws Exception {
-        var all = List.of(element("box", new Content.Rectangle()), element("words", new Content.Text("Open night", "Figtree", 400, 24, Content.Align.LEFT, 1.2)),
+        var all = List.of(element("box", new Content.Rectangle()),
+                element("words", new Content.Text("Open night", "Figtree", 400, 24, Content.Align.LEFT, 1.2)),
                 element("group", new Content.Group(List.of(element("inner", new Content.Ellipse())), new Point(160, 120), null)));
-        var board = new Board(new Point(640, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var board = new Board(new Point(640, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())),
+                List.of());
         RealWindow.fx(() -> {
-            t.studio.open(new Project(Ids.next(), "A piece of a long name", 24, List.of(new Scene("s", "Arrival", board), new Scene("z", "Night walk", board.withElements(List.of()))), Map.of(), Map.of()), null);
+            t.studio.open(new Project(Ids.next(), "A piece of a long name", 24, List.of(new Scene("s", "Arrival", board),
+                    new Scene("z", "Night walk", board.withElements(List.of()))), Map.of(), Map.of()), null);
             return null;
         });
         var wrong = new ArrayList<String>();
@@ -113,7 +120,8 @@ class RoomTest extends InWindow {
                             root.layout();
                             String where = size[0] + "×" + size[1] + " " + d + " " + k + " " + ids + ": ";
                             if (t.w.canvas.viewport().zoom() != before.zoom() || t.w.canvas.getWidth() != width || t.w.canvas.getHeight() != height) {
-                                wrong.add(where + "the canvas is " + Math.round(t.w.canvas.getWidth()) + "×" + Math.round(t.w.canvas.getHeight()) + ", was " + Math.round(width) + "×" + Math.round(height));
+                                wrong.add(where + "the canvas is " + Math.round(t.w.canvas.getWidth()) + "×" + Math.round(t.w.canvas.getHeight())
+                                        + ", was " + Math.round(width) + "×" + Math.round(height));
                             }
                             var out = new ArrayList<String>();
                             beyond(root, t.stage.getScene().getWidth(), t.stage.getScene().getHeight(), out);
@@ -138,9 +146,12 @@ class RoomTest extends InWindow {
     /** Layouts have their room on every desk that shows them, also three with names as long as people give. */
     @Test
     void layoutsHaveTheirRoom() throws Exception {
-        var all = List.of(element("box", new Content.Rectangle()), element("words", new Content.Text("Open night", "Figtree", 400, 24, Content.Align.LEFT, 1.2)));
-        var board = new Board(new Point(960, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()).withLayouts(List.of(
-                new Layout("a", "Phone upright", 0, 500, new Point(360, 640)), new Layout("b", "Tablet", 500, 900, new Point(768, 1024)), new Layout("c", "Low wide banner", 1400, Layout.WIDEST, new Point(1600, 240))));
+        var all = List.of(element("box", new Content.Rectangle()),
+                element("words", new Content.Text("Open night", "Figtree", 400, 24, Content.Align.LEFT, 1.2)));
+        var board = new Board(new Point(960, 400), Values.NONE, all, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())),
+                List.of()).withLayouts(List.of(
+                new Layout("a", "Phone upright", 0, 500, new Point(360, 640)), new Layout("b", "Tablet", 500, 900, new Point(768, 1024)),
+                new Layout("c", "Low wide banner", 1400, Layout.WIDEST, new Point(1600, 240))));
         RealWindow.fx(() -> {
             t.studio.open(new Project(Ids.next(), "A piece of a long name", 24, List.of(new Scene("s", "Arrival", board)), Map.of(), Map.of()), null);
             return null;
@@ -169,7 +180,8 @@ class RoomTest extends InWindow {
     @Test
     void theWayIntoAButtonHasItsRoom() throws Exception {
         var ground = element("box", new Content.Rectangle());
-        var board = new Board(new Point(640, 400), Values.NONE, List.of(ground), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var board = new Board(new Point(640, 400), Values.NONE, List.of(ground),
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         Project p = new Project(Ids.next(), "P", 24, List.of(new Scene("s", "Arrival at the station by night", board)), Map.of(), Map.of());
         RealWindow.fx(() -> {
             t.studio.open(p, null);
@@ -212,7 +224,8 @@ class RoomTest extends InWindow {
         t.settle();
         t.click("more-settings");
         t.settle();
-        Node radius = RealWindow.fx(() -> Window.getWindows().stream().map(w -> w.getScene().lookup("#option-inner-radius")).filter(Objects::nonNull).findFirst().orElseThrow());
+        Node radius = RealWindow.fx(() -> Window.getWindows().stream().map(w -> w.getScene().lookup("#option-inner-radius")).filter(Objects::nonNull)
+                .findFirst().orElseThrow());
         assertThat(RealWindow.fx(() -> radius.isVisible() && radius.getScene() != t.stage.getScene())).as("in the box").isTrue();
         t.keys(KeyCode.ESCAPE);
         t.until(() -> radius.getScene() == t.stage.getScene());

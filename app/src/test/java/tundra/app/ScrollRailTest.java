@@ -18,7 +18,8 @@ import tundra.core.model.Values;
 /** The page's scroll bar beside the canvas. */
 class ScrollRailTest extends InWindow {
     private static Element box(String id, double x, double parallax) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(80, 60)).with(Properties.PARALLAX, parallax)
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(80, 60))
+                .with(Properties.PARALLAX, parallax)
                 .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
     }
 
@@ -28,7 +29,8 @@ class ScrollRailTest extends InWindow {
 
     @Test
     void itMovesTheTimelineAndWhatFollowsAtAShare() throws Exception {
-        animate(new Timeline("main", Timeline.MAIN, 2_000_000, false, false, Map.of()).withScroll(new Scroll(800, 0.5, 1, false, false, null)), box("Ridge", 200, 0.25), box("Hut", 400, 0));
+        animate(new Timeline("main", Timeline.MAIN, 2_000_000, false, false, Map.of()).withScroll(new Scroll(800, 0.5, 1, false, false, null)),
+                box("Ridge", 200, 0.25), box("Hut", 400, 0));
         ScrollBar bar = (ScrollBar) t.node("scroll-bar");
         assertThat(RealWindow.fx(bar::isVisible)).isTrue();
         assertThat(RealWindow.fx(bar::getMax)).isEqualTo(800);

@@ -43,7 +43,8 @@ class SheetDeskTest extends InWindow {
     }
 
     private Path sheet() throws Exception {
-        var image = new BufferedImage(2 * MARGIN + COLUMNS * SIDE + (COLUMNS - 1) * SPACING, 2 * MARGIN + ROWS * SIDE + (ROWS - 1) * SPACING, BufferedImage.TYPE_INT_ARGB);
+        var image = new BufferedImage(2 * MARGIN + COLUMNS * SIDE + (COLUMNS - 1) * SPACING, 2 * MARGIN + ROWS * SIDE + (ROWS - 1) * SPACING,
+                BufferedImage.TYPE_INT_ARGB);
         for (int cell = 0; cell < CELLS; cell++) {
             for (int y = 0; y < SIDE; y++) {
                 for (int x = 0; x < SIDE; x++) {
@@ -169,7 +170,8 @@ class SheetDeskTest extends InWindow {
         Project hop = ProjectFile.read(Path.of(System.getProperty("tundra.samples"), "hop.tundra"));
         Flipbook book = (Flipbook) hop.scenes().getFirst().board().find("s-hare").content();
         Flipbook holed = Drawings.shift(book, book.drawings().subList(4, 20).stream().map(d -> d.id()).toList(), 1);
-        Project bad = hop.mapBoard("s-hop", b -> b.mapElement("s-hare", e -> e.withContent(holed)).mapTimeline("t-main", x -> x.withDuration(4_000_000))
+        Project bad = hop.mapBoard("s-hop", b -> b.mapElement("s-hare", e -> e.withContent(holed))
+                .mapTimeline("t-main", x -> x.withDuration(4_000_000))
                 .mapElement(book.drawings().get(6).id(), e -> e.with(Properties.SCALE, new Point(1.1, 1.1))));
         RealWindow.fx(() -> {
             t.studio.open(bad, null);
@@ -210,7 +212,8 @@ class SheetDeskTest extends InWindow {
             ImageIO.write(image, "png", folder.resolve("step-" + (i == 4 ? 10 : i) + ".png").toFile());
         }
         RealWindow.fx(() -> {
-            t.w.files.importing.keep(List.of(folder.resolve("step-10.png"), folder.resolve("step-2.png"), folder.resolve("step-1.png"), folder.resolve("step-3.png")));
+            t.w.files.importing.keep(List.of(folder.resolve("step-10.png"), folder.resolve("step-2.png"), folder.resolve("step-1.png"),
+                    folder.resolve("step-3.png")));
             return null;
         });
         t.settle();

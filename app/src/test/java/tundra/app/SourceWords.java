@@ -22,13 +22,17 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import javax.tools.ToolProvider;
 
-/** Reads out of the sources what people are told: messages, findings, errors, names of steps and commands. Names and numbers in them become {@code {0}}. */
+/**
+ * Reads out of the sources what people are told: messages, findings, errors, names of steps and commands. Names and numbers in them become {@code
+ * {0}}.
+ */
 final class SourceWords {
     private static final char PLACE = '\u0001';
     /** At most so many forms are made of words that have choices in them. */
     private static final int FORMS = 12;
     /** Methods and classes whose texts are said to people. */
-    private static final Set<String> SAID = Set.of("news", "problem", "lost", "tip", "edit", "editProject", "editBase", "again", "change", "item", "setText", "setAccessibleText", "setPromptText", "Finding",
+    private static final Set<String> SAID = Set.of("news", "problem", "lost", "tip", "edit", "editProject", "editBase", "again", "change", "item",
+            "setText", "setAccessibleText", "setPromptText", "Finding",
             "IOException", "IllegalArgumentException", "section", "field", "choice", "number", "yesNo", "button", "chip");
 
     private SourceWords() {}
@@ -103,19 +107,23 @@ final class SourceWords {
     }
 
     private static boolean text(ExpressionTree t) {
-        return t instanceof LiteralTree l ? l.getValue() instanceof String : t instanceof BinaryTree b && b.getKind() == Tree.Kind.PLUS && (text(b.getLeftOperand()) || text(b.getRightOperand()));
+        return t instanceof LiteralTree l ? l.getValue() instanceof String : t instanceof BinaryTree b && b.getKind() == Tree.Kind.PLUS
+                && (text(b.getLeftOperand()) || text(b.getRightOperand()));
     }
 
     private static List<String> forms(ExpressionTree t) {
         return switch (t) {
-            case LiteralTree l when l.getValue() instanceof String s -> List.of(s.replaceAll("%[-\\d.]*[sdf]", String.valueOf(PLACE)).replace("%%", "%"));
-            case ParenthesizedTree p -> p.getExpression() instanceof BinaryTree b && !text(b) ? List.of(String.valueOf(PLACE)) : forms(p.getExpression());
+            case LiteralTree l when l.getValue() instanceof String s -> List.of(s.replaceAll("%[-\\d.]*[sdf]", String.valueOf(PLACE))
+                    .replace("%%", "%"));
+            case ParenthesizedTree p -> p.getExpression() instanceof BinaryTree b && !text(b)
+                    ? List.of(String.valueOf(PLACE)) : forms(p.getExpression());
             case ConditionalExpressionTree c -> {
                 var out = new ArrayList<>(forms(c.getTrueExpression()));
                 out.addAll(forms(c.getFalseExpression()));
                 yield out;
             }
-            case BinaryTree b when b.getKind() == Tree.Kind.PLUS -> forms(b.getLeftOperand()).stream().flatMap(l -> forms(b.getRightOperand()).stream().map(l::concat)).limit(FORMS).collect(Collectors.toList());
+            case BinaryTree b when b.getKind() == Tree.Kind.PLUS -> forms(b.getLeftOperand()).stream().flatMap(l -> forms(b.getRightOperand())
+                    .stream().map(l::concat)).limit(FORMS).collect(Collectors.toList());
             default -> List.of(String.valueOf(PLACE));
         };
     }

@@ -471,7 +471,8 @@ class TimelineTest extends InWindow {
         double before = Moments.of(track.keys().getFirst().value()).area(), after = Moments.of(track.keys().getLast().value()).area();
         assertThat(after).isGreaterThan(before * 1.3);
         seek(1);
-        assertThat(Moments.of(RealWindow.fx(() -> t.studio.target().valueAt("ball", Properties.OUTLINE))).area()).isBetween(before * 1.1, after * 0.95);
+        assertThat(Moments.of(RealWindow.fx(() -> t.studio.target().valueAt("ball", Properties.OUTLINE))).area())
+                .isBetween(before * 1.1, after * 0.95);
         assertThat(t.pixel(t.canvas(545, 300)).getBlue()).as("seen on the canvas").isCloseTo(0xA3 / 255.0, within(0.05));
         t.keys(KeyCode.CONTROL, KeyCode.Z);
         assertThat(t.studio.timeline().tracksOf("ball")).isEmpty();
@@ -537,7 +538,8 @@ class TimelineTest extends InWindow {
         assertThat(x(4) - x(3)).isCloseTo(before * 1.5, within(1.0));
         t.run("fit-time");
         // the lower edge of a lane's head makes it higher: from 46 px, what follows goes down with it
-        double y = RealWindow.fx(() -> lanes().rowY("box", Properties.POSITION)), next = RealWindow.fx(() -> lanes().rowY("box", Properties.ROTATION));
+        double y = RealWindow.fx(() -> lanes().rowY("box", Properties.POSITION)),
+                next = RealWindow.fx(() -> lanes().rowY("box", Properties.ROTATION));
         t.drag(at(100, y + 21), at(100, y + 61));
         assertThat(RealWindow.fx(() -> lanes().rowY("box", Properties.ROTATION))).isCloseTo(next + 40, within(3.0));
     }
@@ -583,9 +585,11 @@ class TimelineTest extends InWindow {
         var menu = RealWindow.fx(() -> (ContextMenu) Window.getWindows().stream()
                 .filter(w -> w instanceof ContextMenu).findFirst().orElseThrow());
         var words = menu.getItems().stream().map(i -> i.getText() == null ? "" : i.getText()).toList();
-        assertThat(words).anyMatch(w -> w.startsWith("Play keys backwards")).anyMatch(w -> w.startsWith("Work out a move")).noneMatch(w -> w.startsWith("Paste keys"));
+        assertThat(words).anyMatch(w -> w.startsWith("Play keys backwards")).anyMatch(w -> w.startsWith("Work out a move"))
+                .noneMatch(w -> w.startsWith("Paste keys"));
         RealWindow.fx(() -> {
-            menu.getItems().stream().filter(i -> i.getText() != null && i.getText().startsWith("Play keys backwards")).findFirst().orElseThrow().fire();
+            menu.getItems().stream().filter(i -> i.getText() != null && i.getText().startsWith("Play keys backwards")).findFirst().orElseThrow()
+                    .fire();
             menu.hide();
             return null;
         });

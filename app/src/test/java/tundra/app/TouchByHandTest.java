@@ -29,13 +29,15 @@ import tundra.core.model.Values;
 /** On the Interact desk: what is touched is drawn, picked and moved on the canvas, also where nothing of it is seen. */
 class TouchByHandTest extends InWindow {
     private static Element box(String id, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60))
+                .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
     }
 
     @BeforeEach
     void open() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of());
-        animate(main, box("Lamp", 120, 100), box("Vane", 480, 100), box("Ghost", 300, 300).withHidden(true), box("Mist", 120, 300).with(Properties.OPACITY, 0.0));
+        animate(main, box("Lamp", 120, 100), box("Vane", 480, 100), box("Ghost", 300, 300).withHidden(true), box("Mist", 120, 300)
+                .with(Properties.OPACITY, 0.0));
         RealWindow.fx(() -> {
             t.studio.select(List.of());
             t.studio.setDesk(Desk.INTERACT);
@@ -113,7 +115,8 @@ class TouchByHandTest extends InWindow {
     @Test
     void severalArePointedAtOneAfterTheOther() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("x", b -> b.withReactions(List.of(new Reaction("r", Events.of(Events.OPENED), List.of(Actions.of(Actions.HIDE, List.of("Lamp")))))));
+            t.studio.edit("x", b -> b.withReactions(List.of(new Reaction("r", Events.of(Events.OPENED),
+                    List.of(Actions.of(Actions.HIDE, List.of("Lamp")))))));
             return null;
         });
         t.settle();
@@ -125,13 +128,15 @@ class TouchByHandTest extends InWindow {
         assertThat(board().reactions().getFirst().actions().getFirst().slots().get(Actions.ELEMENTS)).isEqualTo(List.of("Vane", "Lamp"));
         t.keys(KeyCode.ESCAPE);
         t.click(t.canvas(300, 300));
-        assertThat(board().reactions().getFirst().actions().getFirst().slots().get(Actions.ELEMENTS)).as("Escape ends it").isEqualTo(List.of("Vane", "Lamp"));
+        assertThat(board().reactions().getFirst().actions().getFirst().slots().get(Actions.ELEMENTS)).as("Escape ends it")
+                .isEqualTo(List.of("Vane", "Lamp"));
     }
 
     private void pick(String letters) throws Exception {
         ListView<?> list = t.popup("#picker-list");
         RealWindow.fx(() -> {
-            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().toLowerCase(Locale.ROOT).contains(letters)).findFirst().orElseThrow()));
+            list.getSelectionModel().select(list.getItems().indexOf(list.getItems().stream().filter(x -> x.toString().toLowerCase(Locale.ROOT)
+                    .contains(letters)).findFirst().orElseThrow()));
             list.requestFocus();
             return null;
         });
@@ -142,13 +147,15 @@ class TouchByHandTest extends InWindow {
     @Test
     void whatIsSentHomeIsAPartOrEveryPart() throws Exception {
         RealWindow.fx(() -> {
-            t.studio.edit("x", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("Vane", List.of()))))).withReactions(List.of(new Reaction("r", Events.tapped("Lamp"), List.of(Actions.of(Actions.SEND_HOME, List.of("Vane"), 0L))))));
+            t.studio.edit("x", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("Vane", List.of())))))
+                    .withReactions(List.of(new Reaction("r", Events.tapped("Lamp"), List.of(Actions.of(Actions.SEND_HOME, List.of("Vane"), 0L))))));
             return null;
         });
         t.settle();
         t.click("chip-elements");
         ListView<?> list = t.popup("#picker-list");
-        assertThat(RealWindow.fx(() -> list.getItems().stream().map(Object::toString).toList().toString())).contains("every part").doesNotContain("Mist");
+        assertThat(RealWindow.fx(() -> list.getItems().stream().map(Object::toString).toList().toString())).contains("every part")
+                .doesNotContain("Mist");
         pick("every part");
         assertThat(board().reactions().getFirst().actions().getFirst().slots().get(Actions.PARTS)).isEqualTo(List.of(Slot.EVERYTHING));
         assertThat(RealWindow.fx(() -> t.studio.document() != null)).isTrue();

@@ -51,14 +51,19 @@ class TryItTest extends InWindow {
 
     @BeforeEach
     void tryIt() throws Exception {
-        var lamp = new Element("lamp", "Lamp", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150)).with(Properties.SIZE, new Point(160, 120)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
-        var reactions = List.of(counts("over", Events.of(Events.OVER, "lamp")), counts("tapped", Events.tapped("lamp")), counts("swiped", Events.of(Events.SWIPED, "lamp", "left")), counts("left", Events.of(Events.KEY_PRESSED, "Escape")),
+        var lamp = new Element("lamp", "Lamp", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150))
+                .with(Properties.SIZE, new Point(160, 120)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+        var reactions = List.of(counts("over", Events.of(Events.OVER, "lamp")), counts("tapped", Events.tapped("lamp")),
+                counts("swiped", Events.of(Events.SWIPED, "lamp", "left")), counts("left", Events.of(Events.KEY_PRESSED, "Escape")),
                 counts("lettered", Events.of(Events.KEY_PRESSED, "B")), counts("arrowed", Events.of(Events.KEY_PRESSED, "ArrowLeft")),
-                new Reaction("quiet", Events.of(Events.OPENED), List.of(Conditions.of(Conditions.MOTION, "asked for")), false, List.of(Actions.of(Actions.SET_VALUE, "less", "1")), List.of(), false, ""));
-        var board = new Board(new Point(640, 400), Values.NONE, List.of(lamp), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), reactions);
+                new Reaction("quiet", Events.of(Events.OPENED), List.of(Conditions.of(Conditions.MOTION, "asked for")), false,
+                List.of(Actions.of(Actions.SET_VALUE, "less", "1")), List.of(), false, ""));
+        var board = new Board(new Point(640, 400), Values.NONE, List.of(lamp),
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), reactions);
         RealWindow.fx(() -> {
             t.studio.open(new Project(Ids.next(), "Test", 24, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of())
-                    .withValues(List.of(number("over"), number("tapped"), number("swiped"), number("left"), number("lettered"), number("arrowed"), number("less"))), null);
+                    .withValues(List.of(number("over"), number("tapped"), number("swiped"), number("left"), number("lettered"), number("arrowed"),
+                    number("less"))), null);
             t.studio.setDesk(Desk.INTERACT);
             return null;
         });
@@ -164,7 +169,8 @@ class TryItTest extends InWindow {
         page.until("innerHeight + ' ' + window.marked", before - 20 + " 1");
         as("try-dark");
         page.until("String(matchMedia('(prefers-color-scheme: dark)').matches)", "true");
-        assertThat(RealWindow.fx(() -> ((LightButton) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20) + " high, dark");
+        assertThat(RealWindow.fx(() -> ((LightButton) t.node("try-width")).getText())).isEqualTo("As wide as the scene, " + (before - 20)
+                + " high, dark");
         as("try-dark");
         as("try-width-0");
         page.until("String(innerHeight)", "" + before);
@@ -208,7 +214,8 @@ class TryItTest extends InWindow {
         assertThat(now("tapped")).isZero();
 
         processes().forEach(ProcessHandle::destroyForcibly);
-        t.until(() -> troubled() && ((Label) t.stage.getScene().lookup("#try-trouble")).getText().startsWith("The page's process has ended by itself. Your piece is safe."));
+        t.until(() -> troubled() && ((Label) t.stage.getScene().lookup("#try-trouble")).getText()
+                .startsWith("The page's process has ended by itself. Your piece is safe."));
         t.click("try-anew");
         page.begun("");
         PageView v = page.view();
@@ -225,7 +232,8 @@ class TryItTest extends InWindow {
                 Project q = Scripts.add(p, "spin");
                 Script s = q.scripts().getFirst();
                 return Scripts.source(q, s.id(), "export function spin(page) {\n  page.set('tapped', 7);\n  while (true) {}\n}\n")
-                        .mapBoard("s", b -> b.withReactions(List.of(new Reaction("r", Events.tapped("lamp"), List.of(Actions.of(Actions.RUN, s.id()), Actions.of(Actions.ADD_VALUE, "over", 3.0))))));
+                        .mapBoard("s", b -> b.withReactions(List.of(new Reaction("r", Events.tapped("lamp"), List.of(Actions.of(Actions.RUN, s.id()),
+                        Actions.of(Actions.ADD_VALUE, "over", 3.0))))));
             });
             return null;
         });
@@ -280,7 +288,8 @@ class TryItTest extends InWindow {
         RealWindow.fx(() -> {
             t.studio.editProject("scene", null, p -> {
                 var all = new ArrayList<>(p.scenes());
-                all.add(new Scene("z", "Night walk", new Board(new Point(640, 400), Values.NONE, List.of(), List.of(new Timeline("zm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())));
+                all.add(new Scene("z", "Night walk", new Board(new Point(640, 400), Values.NONE, List.of(),
+                        List.of(new Timeline("zm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of())));
                 return p.withScenes(all);
             });
             t.studio.navigation().showPlace("z");
@@ -309,7 +318,8 @@ class TryItTest extends InWindow {
         t.until(() -> t.w.notices.told() != null && t.w.notices.told().startsWith("Recorded "));
         t.fileToSave = folder.resolve("visit.mp4");
         t.fire("notice-action");
-        t.until(() -> Files.exists(folder.resolve("visit.mp4")) && t.w.notices.told() != null && t.w.notices.told().startsWith("The film of the visit is made"));
+        t.until(() -> Files.exists(folder.resolve("visit.mp4")) && t.w.notices.told() != null && t.w.notices.told()
+                .startsWith("The film of the visit is made"));
         assertThat(VideoReader.read(folder.resolve("visit.mp4")).duration()).isGreaterThan(0);
     }
 

@@ -24,7 +24,8 @@ class ValueInTextTest extends InWindow {
     @BeforeEach
     void open() throws Exception {
         animate(new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()), new Element("score", "Score", false, false,
-                Values.NONE.with(Properties.POSITION, new Point(300, 200)).with(Properties.FILL, Color.BLACK), new Content.Text("Placed: ", "Figtree", 400, 40, Content.Align.LEFT, 1.2)));
+                Values.NONE.with(Properties.POSITION, new Point(300, 200)).with(Properties.FILL, Color.BLACK),
+                new Content.Text("Placed: ", "Figtree", 400, 40, Content.Align.LEFT, 1.2)));
         RealWindow.fx(() -> {
             t.studio.editProject("New value", null, p -> PieceValues.add(p, "placed", PieceValue.Kind.NUMBER));
             t.studio.setDesk(Desk.DRAW);

@@ -37,7 +37,8 @@ class ViewLimitsTest extends InWindow {
     private final List<Element> elements = new ArrayList<>();
 
     private void box(String name, Values v, Effect... effects) {
-        elements.add(new Element(name, name, false, false, v.with(Properties.POSITION, new Point(60 + 100 * elements.size(), 60)).with(Properties.SIZE, new Point(80, 80))
+        elements.add(new Element(name, name, false, false, v.with(Properties.POSITION, new Point(60 + 100 * elements.size(), 60))
+                .with(Properties.SIZE, new Point(80, 80))
                 .with(Properties.FILL, Color.parse("#4080C0")), new Content.Rectangle()).withEffects(List.of(effects)));
     }
 
@@ -45,7 +46,8 @@ class ViewLimitsTest extends InWindow {
         box("Plain", Values.NONE);
         box("Dim", Values.NONE, new Effect(EffectKind.BRIGHTNESS).with(Properties.BRIGHTNESS, 0.5));
         box("Turned", Values.NONE, new Effect(EffectKind.HUE).with(Properties.HUE, 90.0), new Effect(EffectKind.INVERT).with(Properties.INVERT, 0.8));
-        box("Shifted", Values.NONE, new Effect(EffectKind.CHANNELS).with(Properties.SLOPE, new Quad(0.5, 1, 1, 1)).with(Properties.OFFSET, new Quad(0.4, 0, 0, 0)));
+        box("Shifted", Values.NONE, new Effect(EffectKind.CHANNELS).with(Properties.SLOPE, new Quad(0.5, 1, 1, 1))
+                .with(Properties.OFFSET, new Quad(0.4, 0, 0, 0)));
         box("Mixed", Values.NONE.with(Properties.BLEND, "multiply"));
         var board = new Board(new Point(640, 120), Values.NONE.with(Properties.BACKGROUND, Color.parse("#C09060")), elements,
                 List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());

@@ -77,7 +77,8 @@ class WebViewTest extends InWindow {
         key("morph", Properties.OUTLINE, EasingText.parse("quad-in"), square, Outline.ellipse(new Rect(-10, 0, 90, 60)));
         add("blend", new Content.Rectangle(), Values.NONE);
         Gradient g = Gradient.linear(List.of(new Stop(0, Color.parse("#2E5D73")), new Stop(1, Color.parse("#FFE39A"))));
-        key("blend", Properties.FILL, Easing.LINEAR, (Paint) g, (Paint) g.withStops(List.of(new Stop(0.4, Color.parse("#C8503A")), new Stop(0.8, Color.parse("#48C9A6")))));
+        key("blend", Properties.FILL, Easing.LINEAR, (Paint) g,
+                (Paint) g.withStops(List.of(new Stop(0.4, Color.parse("#C8503A")), new Stop(0.8, Color.parse("#48C9A6")))));
         var board = new Board(new Point(640, 400), Values.NONE, elements, List.of(timeline), List.of());
         Project p = Project.empty("WebView", new Point(640, 400), 24);
         return p.mapBoard(p.scenes().getFirst().id(), b -> board);

@@ -49,7 +49,8 @@ class WindowTest extends InWindow {
         t.keys(KeyCode.CONTROL, KeyCode.K);
         t.type("select sled");
         var list = (ListView<?>) t.node("find-list");
-        assertThat(list.getItems()).extracting(c -> ((Command) c).name().get()).startsWith("Select Sled (group)").contains("Select Start the sled (instance)");
+        assertThat(list.getItems()).extracting(c -> ((Command) c).name().get()).startsWith("Select Sled (group)")
+                .contains("Select Start the sled (instance)");
         t.keys(KeyCode.ENTER);
         assertThat(t.studio.selected().name()).isEqualTo("Sled");
         t.keys(KeyCode.CONTROL, KeyCode.K);
@@ -153,7 +154,8 @@ class WindowTest extends InWindow {
             });
             for (int i = 0; i < 4; i++) {
                 Node focus = RealWindow.fx(() -> t.stage.getScene().getFocusOwner());
-                assertThat(focus == null || focus == t.w.canvas || focus == t.stage.getScene().getRoot()).as("%s, pulse %d: the keyboard is at %s", d, i, focus).isTrue();
+                assertThat(focus == null || focus == t.w.canvas || focus == t.stage.getScene().getRoot()).as("%s, pulse %d: the keyboard is at %s",
+                        d, i, focus).isTrue();
                 t.hold(KeyCode.SPACE);
                 t.letGo(KeyCode.SPACE);
                 RealWindow.pulses(1);
@@ -176,7 +178,8 @@ class WindowTest extends InWindow {
             Project p = t.studio.project();
             var scenes = new ArrayList<Scene>();
             for (int i = 0; i < 12; i++) {
-                scenes.add(new Scene("s" + i, i % 3 == 0 ? "A scene of a very long name " + i : "S" + i, p.scenes().getFirst().board().withTimelines(List.of(
+                scenes.add(new Scene("s" + i, i % 3 == 0 ? "A scene of a very long name " + i : "S" + i, p.scenes().getFirst().board()
+                        .withTimelines(List.of(
                         new Timeline("t" + i, Timeline.MAIN, 1_000_000, false, true, Map.of())))));
             }
             t.studio.open(p.withScenes(scenes).withName("Harbour lights"), null);
@@ -193,7 +196,8 @@ class WindowTest extends InWindow {
         }
         assertThat(before).isLessThan(bar.getMinX());
         assertThat(seen(t.node("tab-1")).getWidth()).isCloseTo(seen(t.node("tab-4")).getWidth(), Assertions.within(1.0));
-        assertThat(seen(t.stage.getScene().lookup("#saved-state")).getMinX() - seen(t.node("main-menu")).getMaxX()).as("room for the piece's name").isGreaterThan(60);
+        assertThat(seen(t.stage.getScene().lookup("#saved-state")).getMinX() - seen(t.node("main-menu")).getMaxX()).as("room for the piece's name")
+                .isGreaterThan(60);
     }
 
     private Bounds seen(Node n) throws Exception {
@@ -230,8 +234,10 @@ class WindowTest extends InWindow {
         t.until(() -> t.w.tryIt.log().stream().anyMatch(l -> l.timeline().equals("t-sled")));
         var line = t.w.tryIt.log().stream().filter(l -> l.timeline().equals("t-sled")).findFirst().orElseThrow();
         t.fx(() -> {
-            t.stage.getScene().getRoot().lookupAll(".log-jump").stream().filter(n -> ((Label) n).getText().endsWith(line.text())).findFirst().orElseThrow()
-                    .fireEvent(new MouseEvent(MouseEvent.MOUSE_CLICKED, 0, 0, 0, 0, MouseButton.PRIMARY, 1, false, false, false, false, true, false, false, true, false, true, null));
+            t.stage.getScene().getRoot().lookupAll(".log-jump").stream().filter(n -> ((Label) n).getText().endsWith(line.text())).findFirst()
+                    .orElseThrow()
+                    .fireEvent(new MouseEvent(MouseEvent.MOUSE_CLICKED, 0, 0, 0, 0, MouseButton.PRIMARY, 1, false, false, false, false, true, false,
+                    false, true, false, true, null));
             return null;
         });
         t.settle();

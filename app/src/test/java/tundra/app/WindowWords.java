@@ -76,11 +76,13 @@ final class WindowWords {
         Node of = x.getParent();
         String whole = of instanceof LightLabel c ? c.getText() : of instanceof Labeled l ? l.getText() : null;
         String shown = x.getText();
-        if (whole == null || whole.isBlank() || !shown.isEmpty() && !shown.endsWith("…") && !shown.endsWith("...") || whole.endsWith("…") && !shown.isEmpty() || shown.isEmpty() && whole.length() < 3 || of.getLayoutBounds().getWidth() == 0) {
+        if (whole == null || whole.isBlank() || !shown.isEmpty() && !shown.endsWith("…") && !shown.endsWith("...") || whole.endsWith("…")
+                && !shown.isEmpty() || shown.isEmpty() && whole.length() < 3 || of.getLayoutBounds().getWidth() == 0) {
             return;
         }
         for (Node n = of; n != null; n = n.getParent()) {
-            if (!n.isVisible() || n instanceof Control c && c.getTooltip() != null || n.getProperties().keySet().stream().anyMatch(k -> String.valueOf(k).contains("tip"))) {
+            if (!n.isVisible() || n instanceof Control c && c.getTooltip() != null || n.getProperties().keySet().stream()
+                    .anyMatch(k -> String.valueOf(k).contains("tip"))) {
                 return;
             }
         }

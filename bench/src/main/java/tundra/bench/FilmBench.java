@@ -37,7 +37,8 @@ final class FilmBench {
     static Result measure(Project p, double seconds) throws Exception {
         Path to = Files.createTempFile("bench", ".mp4");
         try {
-            Output film = Outputs.FILM.made().with(Outputs.WIDTH, (double) W).with(Outputs.HEIGHT, (double) H).with(Outputs.UNTIL, Math.round(seconds * 1e6)).with(Outputs.RATE, (double) RATE).with(Outputs.SOUND, "no");
+            Output film = Outputs.FILM.made().with(Outputs.WIDTH, (double) W).with(Outputs.HEIGHT, (double) H)
+                    .with(Outputs.UNTIL, Math.round(seconds * 1e6)).with(Outputs.RATE, (double) RATE).with(Outputs.SOUND, "no");
             new Filming(p, film).paint(Progress.NONE);
             long a = System.nanoTime();
             new Filming(p, film).paint(Progress.NONE);
@@ -54,7 +55,8 @@ final class FilmBench {
         Board board = p.scenes().getFirst().board();
         List<int[]> pictures = new ArrayList<>();
         for (int i = 0; i < KEPT; i++) {
-            BufferedImage image = ImageIO.read(new ByteArrayInputStream(Still.png(p, Frames.of(p, board, Fonts.BUNDLED).at(Moment.opened(board, length * i / KEPT)), W, H)));
+            BufferedImage image = ImageIO.read(new ByteArrayInputStream(Still.png(p, Frames.of(p, board, Fonts.BUNDLED)
+                    .at(Moment.opened(board, length * i / KEPT)), W, H)));
             pictures.add(image.getRGB(0, 0, W, H, null, 0, W));
         }
         long a = System.nanoTime();

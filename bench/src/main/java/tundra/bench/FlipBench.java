@@ -59,12 +59,14 @@ final class FlipBench {
         double r = 20 + random.nextDouble() * 60;
         for (int i = 0; i < 8; i++) {
             double a = Math.PI * i / 4, k = r * (0.8 + 0.4 * random.nextDouble());
-            nodes.add(Node.smooth(new Point(r * 1.2 + k * Math.cos(a), r * 1.2 + k * Math.sin(a)), new Point(-Math.sin(a), Math.cos(a)).times(k * 0.26)));
+            nodes.add(Node.smooth(new Point(r * 1.2 + k * Math.cos(a), r * 1.2 + k * Math.sin(a)), new Point(-Math.sin(a), Math.cos(a))
+                    .times(k * 0.26)));
         }
         Point size = new Point(2.4 * r, 2.4 * r);
         return new Element(name, new Content.Path(new Outline(List.of(new Contour(nodes, true))), size), Values.NONE
                 .with(Properties.POSITION, new Point(60 + random.nextDouble() * 1160, 60 + random.nextDouble() * 600)).with(Properties.SIZE, size)
-                .with(Properties.FILL, new Color(random.nextInt(256), random.nextInt(256), random.nextInt(256), 255)).with(Properties.STROKE, Color.BLACK)
+                .with(Properties.FILL, new Color(random.nextInt(256), random.nextInt(256), random.nextInt(256), 255))
+                .with(Properties.STROKE, Color.BLACK)
                 .with(Properties.STROKE_WIDTH, 1.5));
     }
 

@@ -29,11 +29,15 @@ public final class GrowthBench {
      */
     record Row(String what, String unit, double most, double least) {}
 
-    /** The argument is the root of the project; "core", "window" and "page" after it name what is measured, all by default. Ends with 1 when a figure is over its bound. */
+    /**
+     * The argument is the root of the project; "core", "window" and "page" after it name what is measured, all by default. Ends with 1 when a figure
+     * is over its bound.
+     */
     public static void main(String[] args) throws Exception {
         Path root = Path.of(args[0]);
         List<String> parts = args.length > 1 ? List.of(args).subList(1, args.length) : List.of("core", "window", "page");
-        System.out.printf(Locale.ROOT, "%-46s %-5s %9s %9s %9s %9s %8s %8s   %s%n", "figure", "", "100", "1,000", "10,000", "30,000", "x10", "x3", "held to");
+        System.out.printf(Locale.ROOT, "%-46s %-5s %9s %9s %9s %9s %8s %8s   %s%n", "figure", "", "100", "1,000", "10,000", "30,000", "x10", "x3",
+                "held to");
         if (parts.contains("core")) {
             table(GrowthInCore.ROWS, GrowthInCore.measure());
         }
@@ -46,7 +50,8 @@ public final class GrowthBench {
             table(GrowthOfPage.ROWS, GrowthOfPage.measure());
             double[] compared = GrowthOfPage.compared();
             double ratio = compared[0] / compared[1];
-            System.out.printf(Locale.ROOT, "%-46s %-5s %9.1f %9.1f by hand %27.2f   at most 1.10%s%n", "page of 1,000 with 286 animations, main thread", "ms/s", compared[0], compared[1], ratio,
+            System.out.printf(Locale.ROOT, "%-46s %-5s %9.1f %9.1f by hand %27.2f   at most 1.10%s%n",
+                    "page of 1,000 with 286 animations, main thread", "ms/s", compared[0], compared[1], ratio,
                     verdict(ratio <= 1.1));
         }
         System.exit(all ? 0 : 1);
@@ -90,9 +95,11 @@ public final class GrowthBench {
             }
             // what comes in pictures a second falls as the piece grows
             boolean rate = r.unit.equals("/s");
-            double ten = rate ? v[1] / v[2] : Math.max(SMALL, v[2]) / Math.max(SMALL, v[1]), three = rate ? v[2] / v[3] : Math.max(SMALL, v[3]) / Math.max(SMALL, v[2]);
+            double ten = rate ? v[1] / v[2] : Math.max(SMALL, v[2]) / Math.max(SMALL, v[1]), three = rate ? v[2] / v[3]
+                    : Math.max(SMALL, v[3]) / Math.max(SMALL, v[2]);
             ok &= ten <= TENFOLD && three <= THREEFOLD;
-            System.out.printf(Locale.ROOT, "%-46s %-5s %9.1f %9.1f %9.1f %9.1f %8.1f %8.1f   %s%s%n", r.what, r.unit, v[0], v[1], v[2], v[3], ten, three, String.join(", ", told), verdict(ok));
+            System.out.printf(Locale.ROOT, "%-46s %-5s %9.1f %9.1f %9.1f %9.1f %8.1f %8.1f   %s%s%n", r.what, r.unit, v[0], v[1], v[2], v[3], ten,
+                    three, String.join(", ", told), verdict(ok));
         }
     }
 

@@ -25,8 +25,10 @@ import tundra.render.StillStore;
 /** How what core and the painter do grows with the number of elements. */
 final class GrowthInCore {
     private static final double ANY = Double.POSITIVE_INFINITY;
-    static final List<Row> ROWS = List.of(new Row("a frame, evaluated", "ms", ANY, 0), new Row("a frame, painted while it plays", "ms", ANY, 0), new Row("what lies under a point", "ms", ANY, 0),
-            new Row("a version with one element moved, checked", "ms", ANY, 0), new Row("a version with all elements moved, checked", "ms", 300, 0), new Row("writing the file", "ms", ANY, 0),
+    static final List<Row> ROWS = List.of(new Row("a frame, evaluated", "ms", ANY, 0), new Row("a frame, painted while it plays", "ms", ANY, 0),
+            new Row("what lies under a point", "ms", ANY, 0),
+            new Row("a version with one element moved, checked", "ms", ANY, 0), new Row("a version with all elements moved, checked", "ms", 300, 0),
+            new Row("writing the file", "ms", ANY, 0),
             new Row("reading the file", "ms", 2000, 0));
     private static final int RUNS = 15;
 
@@ -72,7 +74,9 @@ final class GrowthInCore {
             double hit = best(() -> HitTest.under(frame, new Point(random.nextInt(Pieces.WIDTH), random.nextInt(Pieces.HEIGHT)), 2));
             String one = board.elements().get(board.elements().size() / 2).id();
             double moved = best(() -> checked(p, p.mapBoard(p.scenes().getFirst().id(), b -> b.mapElements(Set.of(one), e -> moved(e, random)))));
-            double allMoved = best(() -> checked(p, p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(b.elements().stream().map(e -> moved(e, random)).toList()))));
+            double allMoved = best(() ->
+                    checked(p, p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(b.elements().stream().map(e -> moved(e, random))
+                    .toList()))));
             double written = best(() -> {
                 ProjectFile.write(p, file);
                 return null;

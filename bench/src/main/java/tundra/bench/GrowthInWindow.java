@@ -20,15 +20,22 @@ import tundra.core.model.Element;
 import tundra.core.model.Project;
 import tundra.core.model.Properties;
 
-/** How what is done in the real window grows with the number of elements: until the first picture of each action, and what a drag and playing show. */
+/**
+ * How what is done in the real window grows with the number of elements: until the first picture of each action, and what a drag and playing show.
+ */
 public final class GrowthInWindow extends BenchWindow {
     private static final double ANY = Double.POSITIVE_INFINITY;
     private static final int RUNS = 6;
-    static final List<Row> ROWS = List.of(new Row("opening, after the window stands", "ms", 2000, 0), new Row("select all", "ms", 300, 0), new Row("nudge all", "ms", 300, 0),
-            new Row("align all", "ms", 300, 0), new Row("group all", "ms", 300, 0), new Row("take all apart", "ms", 300, 0), new Row("copy all", "ms", 300, 0), new Row("paste all", "ms", 500, 0),
-            new Row("undo the paste", "ms", 300, 0), new Row("delete all", "ms", 300, 0), new Row("undo the deletion", "ms", 300, 0), new Row("lock all", "ms", 300, 0),
-            new Row("longest hold of the interface thread", "ms", 500, 0), new Row("find anything, a letter", "ms", 50, 0), new Row("another desk", "ms", 300, 0),
-            new Row("dragging one, an event", "ms", ANY, 0), new Row("dragging one, pictures", "/s", ANY, 30), new Row("playing, pictures", "/s", ANY, 12));
+    static final List<Row> ROWS = List.of(new Row("opening, after the window stands", "ms", 2000, 0), new Row("select all", "ms", 300, 0),
+            new Row("nudge all", "ms", 300, 0),
+            new Row("align all", "ms", 300, 0), new Row("group all", "ms", 300, 0), new Row("take all apart", "ms", 300, 0),
+            new Row("copy all", "ms", 300, 0), new Row("paste all", "ms", 500, 0),
+            new Row("undo the paste", "ms", 300, 0), new Row("delete all", "ms", 300, 0), new Row("undo the deletion", "ms", 300, 0),
+            new Row("lock all", "ms", 300, 0),
+            new Row("longest hold of the interface thread", "ms", 500, 0), new Row("find anything, a letter", "ms", 50, 0),
+            new Row("another desk", "ms", 300, 0),
+            new Row("dragging one, an event", "ms", ANY, 0), new Row("dragging one, pictures", "/s", ANY, 30),
+            new Row("playing, pictures", "/s", ANY, 12));
     /** The longest that a message to the interface thread waited since it was asked last, in ns. */
     private final AtomicLong held = new AtomicLong();
 

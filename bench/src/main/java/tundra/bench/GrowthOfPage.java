@@ -8,7 +8,8 @@ import tundra.bench.GrowthBench.Row;
 /** How the published page grows with the number of elements, in Chromium. */
 final class GrowthOfPage {
     private static final double ANY = Double.POSITIVE_INFINITY;
-    static final List<Row> ROWS = List.of(new Row("the page, compiled", "ms", ANY, 0), new Row("its files", "KB", ANY, 0), new Row("it is loaded", "ms", 5000, 0), new Row("its parts in the browser", "", ANY, 0),
+    static final List<Row> ROWS = List.of(new Row("the page, compiled", "ms", ANY, 0), new Row("its files", "KB", ANY, 0),
+            new Row("it is loaded", "ms", 5000, 0), new Row("its parts in the browser", "", ANY, 0),
             new Row("its main thread", "ms/s", ANY, 0), new Row("its pictures", "/s", ANY, 10));
 
     private GrowthOfPage() {}

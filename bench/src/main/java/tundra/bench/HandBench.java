@@ -124,7 +124,8 @@ public final class HandBench extends BenchWindow {
         var all = new ArrayList<Element>();
         for (int i = 0; i < 1000; i++) {
             all.add(new Element("E" + i, i % 2 == 0 ? new Content.Rectangle() : new Content.Ellipse(), Values.NONE
-                    .with(Properties.POSITION, new Point(random.nextDouble() * 1280, random.nextDouble() * 720)).with(Properties.SIZE, new Point(24, 18))
+                    .with(Properties.POSITION, new Point(random.nextDouble() * 1280, random.nextDouble() * 720))
+                    .with(Properties.SIZE, new Point(24, 18))
                     .with(Properties.FILL, new Color(random.nextInt(256), random.nextInt(256), random.nextInt(256), 255))));
         }
         all.add(new Element("Dragged", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(300, 300))
@@ -147,7 +148,8 @@ public final class HandBench extends BenchWindow {
         Rect b = outline.bounds();
         Outline there = outline.through(Affine.translate(-b.x(), -b.y()));
         Point size = new Point(b.width(), b.height());
-        var e = new Element("Path", new Content.Path(there, size), Values.NONE.with(Properties.POSITION, new Point(640, 360)).with(Properties.SIZE, size)
+        var e = new Element("Path", new Content.Path(there, size), Values.NONE.with(Properties.POSITION, new Point(640, 360))
+                .with(Properties.SIZE, size)
                 .with(Properties.FILL, Color.parse("#5F8FA3")).with(Properties.STROKE, Color.BLACK));
         fx(() -> {
             w.studio.edit("set up", x -> x.withElements(List.of(e)));

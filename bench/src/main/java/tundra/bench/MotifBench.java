@@ -54,9 +54,11 @@ final class MotifBench {
         var main = new Timeline("in", Timeline.MAIN, LENGTH, true, true, Map.of());
         for (int i = 0; i < SHAPES; i++) {
             String id = "shape" + i;
-            shapes.add(new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(4 * i, 20)).with(Properties.SIZE, new Point(8, 8))
+            shapes.add(new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(4 * i, 20))
+                    .with(Properties.SIZE, new Point(8, 8))
                     .with(Properties.FILL, new Color(40 * i % 256, 120, 200, 255)), i % 2 == 0 ? new Content.Ellipse() : new Content.Rectangle()));
-            main = main.with(id, Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(4 * i, 0), Easing.LINEAR), new Key<>(LENGTH, new Point(4 * i, 40), Easing.LINEAR))));
+            main = main.with(id, Properties.POSITION,
+                    new Track<>(List.of(new Key<>(0, new Point(4 * i, 0), Easing.LINEAR), new Key<>(LENGTH, new Point(4 * i, 40), Easing.LINEAR))));
         }
         var motif = new Motif("motif", "Motif", new Board(new Point(40, 40), Values.NONE, shapes, List.of(main), List.of()));
         var all = new ArrayList<Element>();
@@ -76,7 +78,8 @@ final class MotifBench {
         for (int i = 0; i < frames.length; i++) {
             frames[i] = at(builder, i * 41_667L);
         }
-        try (var painter = new Painter(); var paint = new Paint().setAntiAlias(true); var surface = Surface.makeRasterN32Premul(Pieces.WIDTH, Pieces.HEIGHT)) {
+        try (var painter = new Painter(); var paint = new Paint().setAntiAlias(true); var surface = Surface.makeRasterN32Premul(Pieces.WIDTH,
+                Pieces.HEIGHT)) {
             Canvas c = surface.getCanvas();
             return new Instances(best(i -> painter.paint(c, at(builder, i * 41_667L % LENGTH), 1)), best(i -> {
                 c.clear(0xFFFFFFFF);
@@ -112,7 +115,8 @@ final class MotifBench {
         Board b = p.scenes().getFirst().board();
         var builder = Frames.of(p, b, Fonts.BUNDLED);
         int height = width * 9 / 16;
-        try (var painter = new Painter(); var store = new StillStore(painter); var bands = new Bands(ByteBuffer.allocateDirect(4 * width * height), width, height)) {
+        try (var painter = new Painter(); var store = new StillStore(painter); var bands = new Bands(ByteBuffer.allocateDirect(4 * width * height),
+                width, height)) {
             return best(i -> {
                 Frame f = at(builder, i * 125_000L % 6_000_000);
                 bands.paint(c -> store.paint(c, f, width / b.size().x(), 0, 0, width, height, true));

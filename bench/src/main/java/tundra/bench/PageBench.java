@@ -65,7 +65,8 @@ final class PageBench implements AutoCloseable {
         Path published = work.resolve("demo"), hand = work.resolve("demo-hand");
         Page page = publish(p, published);
         publish(p, hand);
-        String data = new String(page.files().get("piece.js").bytes(), StandardCharsets.UTF_8).replaceFirst("(?s)^Tundra\\.players\\[[^]]*]\\.start\\((.*)\\);\\s*$", "$1");
+        String data = new String(page.files().get("piece.js").bytes(), StandardCharsets.UTF_8)
+                .replaceFirst("(?s)^Tundra\\.players\\[[^]]*]\\.start\\((.*)\\);\\s*$", "$1");
         Files.writeString(hand.resolve("tundra-player.js"), "");
         Files.writeString(hand.resolve("piece.js"), """
                 const data = %s;
@@ -122,11 +123,13 @@ final class PageBench implements AutoCloseable {
         for (int r = 0; r < 2 * LOADS; r++) {
             int turn = r % 2;
             driver.get((turn == 0 ? with : without).resolve("index.html").toUri().toString());
-            Number ready = (Number) driver.executeScript("const [n] = performance.getEntriesByType('navigation'); return n.domContentLoadedEventEnd - n.responseEnd");
+            Number ready = (Number) driver.executeScript(
+                    "const [n] = performance.getEntriesByType('navigation'); return n.domContentLoadedEventEnd - n.responseEnd");
             ms[turn][r / 2] = ready.doubleValue();
         }
         // loading goes up and down by more than what is asked: the middle one of many
-        return new Reacting(new Result(Arrays.stream(ms[0]).sorted().toArray()[LOADS / 2], Arrays.stream(ms[1]).sorted().toArray()[LOADS / 2]), compare(with, without));
+        return new Reacting(new Result(Arrays.stream(ms[0]).sorted().toArray()[LOADS / 2], Arrays.stream(ms[1]).sorted().toArray()[LOADS / 2]),
+                compare(with, without));
     }
 
     /** A page as a visitor gets it: ms of the main thread per second, pictures a second, and MB of the browser's processes. */
@@ -141,7 +144,10 @@ final class PageBench implements AutoCloseable {
 return new Live(busy, pictures(), megabytes());
     }
 
-    /** A page of many elements: ms until it is compiled and until it can be used, KB of its files but for fonts, parts, ms of the main thread per second, pictures a second. */
+    /**
+     * A page of many elements: ms until it is compiled and until it can be used, KB of its files but for fonts, parts, ms of the main thread per
+     * second, pictures a second.
+     */
     record Grown(double compiled, double kilobytes, double loaded, double parts, double mainThread, double pictures) {}
 
     Grown grown(Project p) throws Exception {
@@ -149,10 +155,12 @@ return new Live(busy, pictures(), megabytes());
         long began = System.nanoTime();
         Page page = publish(p, at);
         double compiled = (System.nanoTime() - began) / 1e6;
-        double kilobytes = page.files().entrySet().stream().filter(f -> f.getKey().matches("(index|piece).*")).mapToDouble(f -> f.getValue().bytes().length / 1e3).sum();
+        double kilobytes = page.files().entrySet().stream().filter(f -> f.getKey().matches("(index|piece).*"))
+                .mapToDouble(f -> f.getValue().bytes().length / 1e3).sum();
         double busy = load(at);
         Number parts = (Number) driver.executeScript("return document.querySelectorAll('*').length");
-        Number loaded = (Number) driver.executeScript("const [n] = performance.getEntriesByType('navigation'); return n.domContentLoadedEventEnd - n.responseEnd");
+        Number loaded = (Number) driver.executeScript(
+                "const [n] = performance.getEntriesByType('navigation'); return n.domContentLoadedEventEnd - n.responseEnd");
         return new Grown(compiled, kilobytes, loaded.doubleValue(), parts.doubleValue(), busy, pictures());
     }
 
@@ -193,13 +201,15 @@ return new Live(busy, pictures(), megabytes());
     }
 
     private static String byHand(Board b) {
-        var s = new StringBuilder("<!doctype html><meta charset=utf-8><style>body{margin:0}#s{position:relative;overflow:hidden;width:1280px;height:720px}"
+        var s = new StringBuilder(
+                "<!doctype html><meta charset=utf-8><style>body{margin:0}#s{position:relative;overflow:hidden;width:1280px;height:720px}"
                 + "#s div{position:absolute;left:0;top:0}svg{position:absolute;left:0;top:0;width:1px;height:1px;overflow:visible}</style><div id=s></div><script>\n");
         s.append("const all = [");
         for (Element e : b.elements()) {
             Point size = e.rest().get(Properties.SIZE), half = size.times(0.5);
             Track<Point> track = b.main().track(e.id(), Properties.POSITION);
-            Point from = (track == null ? e.rest().get(Properties.POSITION) : track.keys().get(0).value()).minus(half), to = track == null ? from : track.keys().get(1).value().minus(half);
+            Point from = (track == null ? e.rest().get(Properties.POSITION) : track.keys().get(0).value()).minus(half), to = track == null ? from
+                    : track.keys().get(1).value().minus(half);
             s.append(String.format(Locale.ROOT, "[%f,%f,%f,%f,%f,%f,'%s',%b],", from.x(), from.y(), to.x(), to.y(), size.x(), size.y(),
                     e.rest().get(Properties.FILL).main().hex(), e.content() instanceof Content.Ellipse));
         }
@@ -247,7 +257,8 @@ return new Live(busy, pictures(), megabytes());
     @SuppressWarnings("unchecked")
     private double taskSeconds() {
         var metrics = (List<Map<String, Object>>) driver.executeCdpCommand("Performance.getMetrics", Map.of()).get("metrics");
-        return metrics.stream().filter(m -> m.get("name").equals("TaskDuration")).mapToDouble(m -> ((Number) m.get("value")).doubleValue()).findFirst().orElseThrow();
+        return metrics.stream().filter(m -> m.get("name").equals("TaskDuration")).mapToDouble(m -> ((Number) m.get("value")).doubleValue())
+                .findFirst().orElseThrow();
     }
 
     @Override

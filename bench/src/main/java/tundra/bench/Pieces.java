@@ -114,7 +114,8 @@ final class Pieces {
                 scales.add(new Key<>(at, new Point(0.5 + r.nextDouble(), 0.5 + r.nextDouble()), ease));
                 fades.add(new Key<>(at, r.nextDouble(), ease));
             }
-            t = t.with(e.id(), Properties.POSITION, new Track<>(places, new PathShape(0.5, false, null))).with(e.id(), Properties.ROTATION, new Track<>(turns))
+            t = t.with(e.id(), Properties.POSITION, new Track<>(places, new PathShape(0.5, false, null))).with(e.id(), Properties.ROTATION,
+                    new Track<>(turns))
                     .with(e.id(), Properties.SCALE, new Track<>(scales)).with(e.id(), Properties.OPACITY, new Track<>(fades));
         }
         return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(t), List.of());
@@ -142,10 +143,12 @@ final class Pieces {
     static Board still(int n) {
         var elements = new ArrayList<Element>();
         for (int i = 0; i < n; i++) {
-            elements.add(new Element("still" + i, "Still " + i, false, false, Values.NONE.with(Properties.POSITION, new Point(40 + i % 20 * 60, 40 + i / 20 * 60))
+            elements.add(new Element("still" + i, "Still " + i, false, false, Values.NONE.with(Properties.POSITION,
+                    new Point(40 + i % 20 * 60, 40 + i / 20 * 60))
                     .with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle()));
         }
-        return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements, List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
+        return new Board(new Point(WIDTH, HEIGHT), Values.NONE, elements,
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
     }
 
     /** One to each element, of several kinds. */
@@ -155,7 +158,8 @@ final class Pieces {
         for (Element e : b.elements()) {
             int i = out.size();
             out.add(new Reaction("r" + i, new Event(kinds.get(i % kinds.size()), Slots.of(kinds.get(i % kinds.size()).slots(), e.id())),
-                    List.of(i % 2 == 0 ? Actions.of(Actions.HIDE, List.of(e.id())) : Actions.of(Actions.SET, List.of(e.id()), Setting.of(Properties.OPACITY, 0.5), 400_000L, "linear"))));
+                    List.of(i % 2 == 0 ? Actions.of(Actions.HIDE, List.of(e.id())) : Actions.of(Actions.SET, List.of(e.id()),
+                    Setting.of(Properties.OPACITY, 0.5), 400_000L, "linear"))));
         }
         return out;
     }

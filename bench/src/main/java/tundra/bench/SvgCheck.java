@@ -63,7 +63,8 @@ public final class SvgCheck {
                     long ms = (System.nanoTime() - start) / 1_000_000;
                     int h = (int) Math.max(1, Math.min(2000, Math.round(WIDTH * art.size().y() / art.size().x())));
                     Project p = ArtPlacing.project(art, "check", 24);
-                    p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withCanvas(b.canvas().with(Properties.BACKGROUND, tundra.core.model.Color.WHITE)));
+                    p = p.mapBoard(p.scenes().getFirst().id(),
+                            b -> b.withCanvas(b.canvas().with(Properties.BACKGROUND, tundra.core.model.Color.WHITE)));
                     var frame = new FrameBuilder(p.scenes().getFirst().board(), Fonts.BUNDLED).at(0);
                     BufferedImage ours = image(Still.png(p, frame, WIDTH, h)), theirs = browser(driver, shown(file, data).toUri().toString(), h);
                     double db = psnr(ours, theirs);

@@ -4,7 +4,8 @@ import java.util.Map;
 
 /** How pictures one after the other are kept in a file. */
 public enum FilmFormat {
-    MP4("mp4", "", "libopenh264"), WEBM("webm", "", "libvpx-vp9"), WEBM_AV1("webm", "", "libsvtav1"), GIF("gif", "gif", "gif"), APNG("png", "apng", "apng"), WEBP("webp", "webp", "libwebp_anim"), AVIF("avif", "avif", "libsvtav1");
+    MP4("mp4", "", "libopenh264"), WEBM("webm", "", "libvpx-vp9"), WEBM_AV1("webm", "", "libsvtav1"), GIF("gif", "gif", "gif"),
+            APNG("png", "apng", "apng"), WEBP("webp", "webp", "libwebp_anim"), AVIF("avif", "avif", "libsvtav1");
 
     /** How closely what is shown is kept. */
     public enum Quality {
@@ -55,8 +56,10 @@ public enum FilmFormat {
     /** What makes a picture of straight BGRA one for the encoder, as a chain of FFmpeg's filters from {@code [in]} to {@code [out]}. */
     String chain(boolean clear, boolean dither) {
         return switch (this) {
-            case MP4, WEBM, WEBM_AV1, AVIF -> "[in]scale=flags=bicubic+accurate_rnd+full_chroma_int:out_color_matrix=bt709:out_range=tv,format=" + (clear ? "yuva420p" : "yuv420p") + "[out]";
-            case GIF -> "[in][palette]paletteuse=dither=" + (dither ? "sierra2_4a" : "none") + ":diff_mode=rectangle" + (clear ? ":alpha_threshold=128" : "") + "[out]";
+            case MP4, WEBM, WEBM_AV1, AVIF -> "[in]scale=flags=bicubic+accurate_rnd+full_chroma_int:out_color_matrix=bt709:out_range=tv,format="
+                    + (clear ? "yuva420p" : "yuv420p") + "[out]";
+            case GIF -> "[in][palette]paletteuse=dither=" + (dither ? "sierra2_4a" : "none") + ":diff_mode=rectangle"
+                    + (clear ? ":alpha_threshold=128" : "") + "[out]";
             case APNG -> "[in]format=" + (clear ? "rgba" : "rgb24") + "[out]";
             case WEBP -> "[in]format=bgra[out]";
         };
@@ -66,7 +69,8 @@ public enum FilmFormat {
     Map<String, String> options(Quality q, boolean clear) {
         return switch (this) {
             case MP4 -> Map.of("profile", "high", "rc_mode", "bitrate", "allow_skip_frames", "0");
-            case WEBM -> clear ? Map.of("crf", crf(q, 40, 28, 14), "b", "0", "deadline", "realtime", "cpu-used", "7", "row-mt", "1", "auto-alt-ref", "0")
+            case WEBM -> clear ? Map.of("crf", crf(q, 40, 28, 14), "b", "0", "deadline", "realtime", "cpu-used", "7", "row-mt", "1", "auto-alt-ref",
+                    "0")
                     : Map.of("crf", crf(q, 40, 28, 14), "b", "0", "deadline", "realtime", "cpu-used", "7", "row-mt", "1");
             case WEBM_AV1 -> Map.of("crf", crf(q, 48, 34, 20), "preset", "8");
             case AVIF -> Map.of("crf", "16", "preset", "6");
@@ -81,7 +85,8 @@ public enum FilmFormat {
 
     /** Bits a second, where the encoder is told them; 0 where it isn't. */
     long bits(Quality q, int width, int height, int rate) {
-        return this == MP4 ? Math.max(400_000, Math.round(width * (double) height * rate * (q == Quality.SMALL ? 0.08 : q == Quality.GOOD ? 0.2 : 0.5))) : 0;
+        return this == MP4 ? Math.max(400_000, Math.round(width * (double) height * rate * (q == Quality.SMALL ? 0.08 : q == Quality.GOOD ? 0.2
+                : 0.5))) : 0;
     }
 
     /** The coarsest steps that an encoder may take, of 51; 0 where it has other words for that. */

@@ -68,15 +68,18 @@ public final class Filming {
         format = format(output);
         clear = output.is(Outputs.CLEAR) && format.clear();
         if (output.is(Outputs.CLEAR) && !format.clear()) {
-            throw new FileProblem((format == FilmFormat.MP4 ? "An MP4 can't be seen through; make a WebM." : format == FilmFormat.AVIF ? "This AVIF can't be seen through; make a WebP." : "AV1 can't be seen through; make a WebM.") + " Nothing was written.");
+            throw new FileProblem((format == FilmFormat.MP4 ? "An MP4 can't be seen through; make a WebM." : format == FilmFormat.AVIF
+                    ? "This AVIF can't be seen through; make a WebP." : "AV1 can't be seen through; make a WebM.") + " Nothing was written.");
         }
         rate = output.number(Outputs.RATE) == 0 ? project.frameRate() : (int) Math.max(1, Math.round(output.number(Outputs.RATE)));
         shots = run == null ? shots(project, output) : List.of();
-        Point size = size(run == null ? shots.getFirst().board().size() : run.states().getFirst().window(), output.number(Outputs.WIDTH), output.number(Outputs.HEIGHT));
+        Point size = size(run == null ? shots.getFirst().board().size() : run.states().getFirst().window(), output.number(Outputs.WIDTH),
+                output.number(Outputs.HEIGHT));
         width = format.side(size.x());
         height = format.side(size.y());
         if ((long) width * height > Limits.PIXELS || width > Limits.SIDE || height > Limits.SIDE) {
-            throw new FileProblem("Pictures of " + width + "×" + height + " px are too large for a film; choose a smaller width. Nothing was written.");
+            throw new FileProblem("Pictures of " + width + "×" + height
+                    + " px are too large for a film; choose a smaller width. Nothing was written.");
         }
         times = times();
     }
@@ -95,7 +98,8 @@ public final class Filming {
     private static List<Shot> shots(Project p, Output o) throws FileProblem {
         Scene one = OutputEdits.scene(p, o);
         if (one != null) {
-            Board b = Layouts.seen(one.board(), (String) o.settings().get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) ? one.board().layout(l) : null, null, Fonts.of(p.assets()));
+            Board b = Layouts.seen(one.board(), (String) o.settings().get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) ? one.board()
+                    .layout(l) : null, null, Fonts.of(p.assets()));
             OutputRange range = OutputRange.of(o, b);
             if (range.problem() != null) {
                 throw new FileProblem(range.problem());
@@ -131,7 +135,8 @@ public final class Filming {
         long n = Math.max(1, Math.round(length / 1e6 * rate));
         double rounds = output.kind() == Outputs.FILM ? output.number(Outputs.TIMES) : 1;
         if (n * rounds > MOST) {
-            throw new FileProblem("That would be " + Math.round(n * rounds) + " pictures, and " + MOST + " is the most; choose a shorter range or a lower rate. Nothing was written.");
+            throw new FileProblem("That would be " + Math.round(n * rounds) + " pictures, and " + MOST
+                    + " is the most; choose a shorter range or a lower rate. Nothing was written.");
         }
         var once = new ArrayList<Long>();
         for (int i = 0; i < n; i++) {
@@ -152,7 +157,8 @@ public final class Filming {
 
     private PaintedFrames painted(List<Long> at) {
         boolean chosen = output.number(Outputs.WIDTH) > 0 && output.number(Outputs.HEIGHT) > 0 || shots.size() > 1;
-        var room = new Painter.Room(width, height, chosen && output.settings().get(Outputs.AROUND) instanceof String c ? Color.parse(c) : null, clear);
+        var room = new Painter.Room(width, height, chosen && output.settings().get(Outputs.AROUND) instanceof String c ? Color.parse(c) : null,
+                clear);
         if (run != null) {
             return new PaintedFrames(project.assets(), () -> {
                 var frames = new VisitFrames(project, Fonts.of(project.assets()));
@@ -285,7 +291,8 @@ public final class Filming {
     private void encode(Path part, List<Long> at, Progress progress) throws IOException {
         var painted = painted(at);
         double passes = format == FilmFormat.GIF ? 2 : 1;
-        Sounding sound = !format.video() || !output.is(Outputs.SOUND) || at != times ? null : run == null ? FilmSound.of(project, shots) : RunSound.of(project, run);
+        Sounding sound = !format.video() || !output.is(Outputs.SOUND) || at != times ? null : run == null ? FilmSound.of(project, shots)
+                : RunSound.of(project, run);
         try (Palette palette = format == FilmFormat.GIF ? new Palette(width, height, rate, clear) : null) {
             if (palette != null) {
                 painted.each(at.size(), progress, (i, argb) -> {
@@ -294,7 +301,8 @@ public final class Filming {
                 });
             }
             var quality = FilmFormat.Quality.valueOf(output.kind() == Outputs.FILM ? output.text(Outputs.QUALITY).toUpperCase(Locale.ROOT) : "GOOD");
-            try (var out = new VideoWriter(part, format, new VideoWriter.Shape(width, height, rate, clear, output.is(Outputs.DITHER)), quality, palette, sound != null)) {
+            try (var out = new VideoWriter(part, format, new VideoWriter.Shape(width, height, rate, clear, output.is(Outputs.DITHER)), quality,
+                    palette, sound != null)) {
                 painted.each(at.size(), progress, (i, argb) -> {
                     out.add(argb);
                     if (sound != null) {

@@ -39,7 +39,8 @@ final class FilterChain implements AutoCloseable {
 
     /** A source of straight BGRA pictures. */
     static String source(int width, int height, int rate, String name) {
-        return "buffer=video_size=" + width + "x" + height + ":pix_fmt=bgra:time_base=1/" + rate + ":frame_rate=" + rate + ":pixel_aspect=1/1:colorspace=gbr:range=pc[" + name + "];";
+        return "buffer=video_size=" + width + "x" + height + ":pix_fmt=bgra:time_base=1/" + rate + ":frame_rate=" + rate
+                + ":pixel_aspect=1/1:colorspace=gbr:range=pc[" + name + "];";
     }
 
     /** @param frame stays the caller's; null where no more come */

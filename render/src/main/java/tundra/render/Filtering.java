@@ -50,7 +50,8 @@ final class Filtering implements AutoCloseable {
         return switch (css) {
             case "normal" -> BlendMode.SRC_OVER;
             case "plus-lighter" -> BlendMode.PLUS;
-            case "hue", "saturation", "color", "luminosity", "multiply", "screen", "overlay", "darken", "lighten", "difference", "exclusion" -> BlendMode.valueOf(css.toUpperCase(Locale.ROOT));
+            case "hue", "saturation", "color", "luminosity", "multiply", "screen", "overlay", "darken", "lighten", "difference", "exclusion" ->
+                    BlendMode.valueOf(css.toUpperCase(Locale.ROOT));
             default -> BlendMode.valueOf(css.toUpperCase(Locale.ROOT).replace('-', '_'));
         };
     }
@@ -72,7 +73,8 @@ final class Filtering implements AutoCloseable {
         return switch (f) {
             case Filter.Blur b -> blurred(b.deviation().x(), b.deviation().y(), in);
             case Filter.Matrix m -> throw new IllegalStateException("colour steps are put together");
-            case Filter.DropShadow d -> keep(ImageFilter.makeDropShadow((float) d.offset().x(), (float) d.offset().y(), (float) d.deviation(), (float) d.deviation(), d.color().argb(), in));
+            case Filter.DropShadow d -> keep(ImageFilter.makeDropShadow((float) d.offset().x(), (float) d.offset().y(), (float) d.deviation(),
+                    (float) d.deviation(), d.color().argb(), in));
             case Filter.InnerShadow i -> inner(i, in);
             case Filter.LongShadow l -> throw new IllegalStateException("long shadows are painted step by step");
         };

@@ -46,7 +46,10 @@ public final class FontReader {
         return Asset.font(name, magic == CFF ? "font/otf" : "font/ttf", data);
     }
 
-    /** The family that a font says it belongs to; null for none. Skia's short name has "?" for letters beyond ASCII, so the names by language are asked first. */
+    /**
+     * The family that a font says it belongs to; null for none. Skia's short name has "?" for letters beyond ASCII, so the names by language are
+     * asked first.
+     */
     static String family(Typeface t) {
         String plain = t.getFamilyName(), name = plain;
         if (plain != null && plain.contains("?")) {

@@ -94,7 +94,8 @@ public final class FrameFiles {
                     }
                 }
                 if (out.isEmpty()) {
-                    throw new FileProblem("There is nothing between " + from / 1e6 + " s and " + until / 1e6 + " s; choose another range. Nothing was written.");
+                    throw new FileProblem("There is nothing between " + from / 1e6 + " s and " + until / 1e6
+                            + " s; choose another range. Nothing was written.");
                 }
             }
         }
@@ -150,7 +151,8 @@ public final class FrameFiles {
             for (int i = 0; i < pictures.size(); i++) {
                 progress.check();
                 Frame f = builder.at(moment(i));
-                Files.writeString(to.resolve(name(i)), SvgWriter.write(project, output.is(Outputs.CLEAR) ? new Frame(f.size(), Color.NONE, f.nodes()) : f, Fonts.of(project.assets())));
+                Files.writeString(to.resolve(name(i)), SvgWriter.write(project, output.is(Outputs.CLEAR) ? new Frame(f.size(), Color.NONE, f.nodes())
+                        : f, Fonts.of(project.assets())));
                 progress.share((i + 1.0) / pictures.size());
             }
             return;

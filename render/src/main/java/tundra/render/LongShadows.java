@@ -60,7 +60,8 @@ final class LongShadows {
         return paint(canvas, n.content(), n.look().filters(), alpha, n.look().blend(), inside);
     }
 
-    private static boolean paint(Canvas canvas, tundra.core.geometry.Rect content, List<Filter> all, double alpha, String blend, Consumer<Canvas> inside) {
+    private static boolean paint(Canvas canvas, tundra.core.geometry.Rect content, List<Filter> all, double alpha, String blend,
+            Consumer<Canvas> inside) {
         int last = all.size() - 1;
         while (last >= 0 && !(all.get(last) instanceof LongShadow)) {
             last--;
@@ -118,7 +119,8 @@ final class LongShadows {
                 // only where nothing is yet, so that it never grows darker where copies meet
                 at = image(c -> {
                     // by a matrix as in a filter: a paint's alpha has only 256 steps
-                    try (var fade = ColorFilter.makeMatrix(new ColorMatrix(1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, kept, 0)); var fainter = new Paint().setColorFilter(fade)) {
+                    try (var fade = ColorFilter.makeMatrix(new ColorMatrix(1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, kept,
+                            0)); var fainter = new Paint().setColorFilter(fade)) {
                         c.drawImage(a, dx, dy, fainter);
                     }
                     c.drawImage(there, 0, 0, out);

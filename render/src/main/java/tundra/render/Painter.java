@@ -280,12 +280,14 @@ public final class Painter implements AutoCloseable {
         if (image == null || !(f.size().x() > 0) || !(f.size().y() > 0)) {
             return;
         }
-        double kx = f.size().x() / image.getWidth(), ky = f.size().y() / image.getHeight(), k = f.fits().equals("contain") ? Math.min(kx, ky) : Math.max(kx, ky);
+        double kx = f.size().x() / image.getWidth(), ky = f.size().y() / image.getHeight(), k = f.fits().equals("contain") ? Math.min(kx, ky)
+                : Math.max(kx, ky);
         double w = image.getWidth() * (f.fits().equals("stretch") ? kx : k), h = image.getHeight() * (f.fits().equals("stretch") ? ky : k);
         try (var paint = new Paint().setAlphaf((float) alpha).setAntiAlias(true)) {
             int saved = canvas.save();
             canvas.clipRect(SkiaShapes.rect(f.size()), true);
-            canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Rect.makeXYWH((float) ((f.size().x() - w) / 2), (float) ((f.size().y() - h) / 2), (float) w, (float) h), SamplingMode.LINEAR, paint, true);
+            canvas.drawImageRect(image, Rect.makeWH(image.getWidth(), image.getHeight()), Rect.makeXYWH((float) ((f.size().x() - w) / 2),
+                    (float) ((f.size().y() - h) / 2), (float) w, (float) h), SamplingMode.LINEAR, paint, true);
             canvas.restoreToCount(saved);
         }
     }

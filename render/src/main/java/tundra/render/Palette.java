@@ -18,7 +18,8 @@ public final class Palette implements AutoCloseable {
         this.width = width;
         this.height = height;
         av_log_set_level(AV_LOG_QUIET);
-        chain = new FilterChain(FilterChain.source(width, height, rate, "in") + "[in]palettegen=stats_mode=full:reserve_transparent=" + (clear ? 1 : 0) + ",format=bgra[out];[out]buffersink");
+        chain = new FilterChain(FilterChain.source(width, height, rate, "in") + "[in]palettegen=stats_mode=full:reserve_transparent="
+                + (clear ? 1 : 0) + ",format=bgra[out];[out]buffersink");
     }
 
     public void add(int[] argb) throws IOException {

@@ -74,7 +74,8 @@ final class Rasters {
 
     /** The bytes of a WebP that holds each pixel exactly. */
     static byte[] exactWebp(int[] argb, int w, int h) {
-        try (Image image = image(argb, w, h); Data data = EncoderWEBP.encode(image, EncodeWEBPOptions.DEFAULT.withCompressionMode(EncodeWEBPCompressionMode.LOSSLESS).withQuality(60))) {
+        try (Image image = image(argb, w, h); Data data = EncoderWEBP.encode(image,
+                EncodeWEBPOptions.DEFAULT.withCompressionMode(EncodeWEBPCompressionMode.LOSSLESS).withQuality(60))) {
             return data.getBytes();
         }
     }

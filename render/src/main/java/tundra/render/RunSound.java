@@ -53,7 +53,8 @@ final class RunSound implements Sounding {
                 long by = time(later, s.scene(), t.timeline()) - t.time();
                 // slower, faster, backwards and at rest nothing is heard
                 if (by * 2 > step && by < step * 2) {
-                    long at = t.time() * SoundReader.RATE / 1_000_000, from = Math.abs(next.getOrDefault(key, Long.MIN_VALUE / 2) - at) < NEAR ? next.get(key) : at;
+                    long at = t.time() * SoundReader.RATE / 1_000_000, from = Math.abs(next.getOrDefault(key, Long.MIN_VALUE / 2) - at) < NEAR
+                            ? next.get(key) : at;
                     voices(key, of).forEach(v -> SoundMix.add(v, from, count, sum));
                     next.put(key, from + count);
                     heard.add(key);
@@ -72,6 +73,8 @@ final class RunSound implements Sounding {
     }
 
     private List<SoundMix.Voice> voices(String key, Timeline t) {
-        return voices.computeIfAbsent(key, k -> t.sounds().stream().map((PlacedSound s) -> SoundMix.Voice.of(decoded.computeIfAbsent(s.asset(), h -> FilmSound.decode(project.assets().get(h))), s, t.duration())).toList());
+        return voices.computeIfAbsent(key, k -> t.sounds().stream()
+                .map((PlacedSound s) -> SoundMix.Voice.of(decoded.computeIfAbsent(s.asset(), h -> FilmSound.decode(project.assets().get(h))), s,
+                t.duration())).toList());
     }
 }

@@ -31,7 +31,8 @@ final class Shots {
         Transition into = shots.get(at).into();
         if (at > 0 && into.kind() != Transition.Kind.CUT && since < into.time()) {
             double share = since / (double) into.time();
-            seen.add(new Painter.Seen(builders.get(at - 1).at(moment(at - 1, shots.get(at - 1).length() + since)), SceneLayer.goes(into, share, false)));
+            seen.add(new Painter.Seen(builders.get(at - 1).at(moment(at - 1, shots.get(at - 1).length() + since)),
+                    SceneLayer.goes(into, share, false)));
             seen.add(new Painter.Seen(builders.get(at).at(moment(at, since)), SceneLayer.comes(into, share, false)));
         } else {
             seen.add(new Painter.Seen(builders.get(at).at(moment(at, since)), SceneLayer.THERE));

@@ -148,7 +148,8 @@ public final class SkiaSeries implements SeriesPainter {
                 return new tundra.core.geometry.Rect(0, 0, 1, 1);
             }
             double x = Math.floor(all.x()), y = Math.floor(all.y());
-            return new tundra.core.geometry.Rect(x, y, Math.max(1, Math.ceil(all.x() + all.width()) - x), Math.max(1, Math.ceil(all.y() + all.height()) - y));
+            return new tundra.core.geometry.Rect(x, y, Math.max(1, Math.ceil(all.x() + all.width()) - x),
+                    Math.max(1, Math.ceil(all.y() + all.height()) - y));
         }
 
         Series series() {
@@ -169,7 +170,8 @@ public final class SkiaSeries implements SeriesPainter {
             for (int i = 0; i < count; i++) {
                 asked();
                 try (Image image = image(i, scale)) {
-                    Asset a = Asset.picture(motif.name() + " " + (i + 1) + ".webp", "image/webp", image.getWidth(), image.getHeight(), Rasters.webp(image));
+                    Asset a = Asset.picture(motif.name() + " " + (i + 1) + ".webp", "image/webp", image.getWidth(), image.getHeight(),
+                            Rasters.webp(image));
                     Integer at = places.putIfAbsent(a.hash(), pictures.size());
                     if (at == null) {
                         pictures.add(a);
@@ -214,7 +216,8 @@ public final class SkiaSeries implements SeriesPainter {
                 byte[] whole = wholes.computeIfAbsent(frame, this::whole);
                 int w = width(1), h = height(1);
                 try (Image small = compressed(frame, scale); Surface s = Surface.makeRasterN32Premul(w, h); var paint = new Paint()) {
-                    s.getCanvas().drawImageRect(small, Rect.makeWH(small.getWidth(), small.getHeight()), Rect.makeWH(w, h), SamplingMode.LINEAR, paint, true);
+                    s.getCanvas().drawImageRect(small, Rect.makeWH(small.getWidth(), small.getHeight()), Rect.makeWH(w, h), SamplingMode.LINEAR,
+                            paint, true);
                     try (Image large = s.makeImageSnapshot()) {
                         least = Math.min(least, decibels(whole, bytes(large)));
                     }

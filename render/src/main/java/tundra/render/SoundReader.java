@@ -113,7 +113,8 @@ public final class SoundReader {
             boolean mono = codec.ch_layout().nb_channels() == 1;
             av_channel_layout_default(layout, mono ? 1 : 2);
             var out = new Samples(mono, keep);
-            check(name, swr_alloc_set_opts2(swr, layout, AV_SAMPLE_FMT_FLT, RATE, codec.ch_layout(), codec.sample_fmt(), codec.sample_rate(), 0, null));
+            check(name, swr_alloc_set_opts2(swr, layout, AV_SAMPLE_FMT_FLT, RATE, codec.ch_layout(), codec.sample_fmt(), codec.sample_rate(), 0,
+                    null));
             check(name, swr_init(swr));
             while (av_read_frame(format, packet) >= 0) {
                 if (packet.stream_index() == stream) {

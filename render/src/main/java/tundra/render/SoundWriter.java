@@ -80,7 +80,8 @@ final class SoundWriter implements AutoCloseable {
             av_channel_layout_default(f.ch_layout(), 2);
             FilterChain.check(av_frame_get_buffer(f, 0));
             for (int side = 0; side < (planes ? 2 : 1); side++) {
-                FloatBuffer to = new BytePointer(f.data(side)).capacity((planes ? 4L : 8L) * count).asByteBuffer().order(ByteOrder.nativeOrder()).asFloatBuffer();
+                FloatBuffer to = new BytePointer(f.data(side)).capacity((planes ? 4L : 8L) * count).asByteBuffer().order(ByteOrder.nativeOrder())
+                        .asFloatBuffer();
                 if (planes) {
                     for (int i = 0; i < count; i++) {
                         to.put(i, samples[at + 2 * i + side]);

@@ -166,7 +166,8 @@ public final class StillStore implements AutoCloseable {
                 marks += marks(n);
             }
         }
-        return all == null ? null : new Area((int) Math.max(0, Math.floor(all.x())), (int) Math.max(0, Math.floor(all.y())), (int) Math.min(view.width, Math.ceil(all.right())),
+        return all == null ? null : new Area((int) Math.max(0, Math.floor(all.x())), (int) Math.max(0, Math.floor(all.y())),
+                (int) Math.min(view.width, Math.ceil(all.right())),
                 (int) Math.min(view.height, Math.ceil(all.bottom())), marks);
     }
 

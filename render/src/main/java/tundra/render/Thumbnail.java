@@ -46,7 +46,8 @@ public record Thumbnail(int width, int height, int[] argb) {
         }
 
         private static Thumbnail paint(Point size, double scale, Consumer<Canvas> by) {
-            int w = (int) Math.max(1, Math.min(2000, Math.ceil(size.x() * scale))), h = (int) Math.max(1, Math.min(2000, Math.ceil(size.y() * scale)));
+            int w = (int) Math.max(1, Math.min(2000, Math.ceil(size.x() * scale))),
+                    h = (int) Math.max(1, Math.min(2000, Math.ceil(size.y() * scale)));
             try (Surface s = Surface.makeRasterN32Premul(w, h)) {
                 by.accept(s.getCanvas());
                 try (Image image = s.makeImageSnapshot()) {

@@ -10,7 +10,10 @@ import java.util.Map;
 import tundra.core.file.FileData;
 import tundra.core.model.Asset;
 
-/** Videos as files of their own, which decoders can read from anywhere. One that lies within a project's file is copied out once for as long as the program runs. */
+/**
+ * Videos as files of their own, which decoders can read from anywhere. One that lies within a project's file is copied out once for as long as the
+ * program runs.
+ */
 public final class VideoFile {
     private static final Map<String, Path> COPIES = new HashMap<>();
 

@@ -53,7 +53,8 @@ final class VideoFrames implements AutoCloseable {
             index = check(av_find_best_stream(format, AVMEDIA_TYPE_VIDEO, -1, -1, (PointerPointer<?>) null, 0));
             stream = format.streams(index);
             // its own decoder of AV1 needs a graphics card
-            AVCodec decoder = stream.codecpar().codec_id() == AV_CODEC_ID_AV1 ? avcodec_find_decoder_by_name("libdav1d") : avcodec_find_decoder(stream.codecpar().codec_id());
+            AVCodec decoder = stream.codecpar().codec_id() == AV_CODEC_ID_AV1 ? avcodec_find_decoder_by_name("libdav1d")
+                    : avcodec_find_decoder(stream.codecpar().codec_id());
             if (decoder == null || decoder.isNull()) {
                 decoder = avcodec_find_decoder(stream.codecpar().codec_id());
             }
@@ -158,7 +159,8 @@ final class VideoFrames implements AutoCloseable {
         scale = sws_getCachedContext(scale, w, h, seen.format(), w, h, AV_PIX_FMT_BGRA, SWS_BILINEAR, null, null, (DoublePointer) null);
         colors(h);
         byte[] pixels = new byte[w * h * 4];
-        try (BytePointer to = new BytePointer((long) w * h * 4 + 64); PointerPointer<Pointer> planes = new PointerPointer<>(4); var strides = new IntPointer(4)) {
+        try (BytePointer to = new BytePointer((long) w * h * 4 + 64); PointerPointer<Pointer> planes = new PointerPointer<>(4); var strides =
+                new IntPointer(4)) {
             planes.put(0, to);
             strides.put(0, w * 4);
             sws_scale(scale, seen.data(), seen.linesize(), 0, h, planes, strides);

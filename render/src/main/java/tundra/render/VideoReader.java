@@ -35,7 +35,8 @@ public final class VideoReader {
             throw problem(name, "Tundra takes MP4 and WebM videos");
         }
         if (Files.size(file) > Limits.ENTRY_BYTES) {
-            throw problem(name, "it has " + (Files.size(file) >> 20) + " MB, and " + (Limits.ENTRY_BYTES >> 20) + " MB is the most that a video can have");
+            throw problem(name, "it has " + (Files.size(file) >> 20) + " MB, and " + (Limits.ENTRY_BYTES >> 20)
+                    + " MB is the most that a video can have");
         }
         Path copy;
         try (var in = Files.newInputStream(file)) {

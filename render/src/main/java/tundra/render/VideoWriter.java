@@ -53,7 +53,8 @@ public final class VideoWriter implements AutoCloseable {
         int rate = shape.rate;
         boolean clear = shape.clear;
         av_log_set_level(AV_LOG_QUIET);
-        String of = FilterChain.source(width, height, rate, "in") + (palette == null ? "" : FilterChain.source(Palette.SIDE, Palette.SIDE, rate, "palette")) + kind.chain(clear, shape.dither) + ";[out]buffersink";
+        String of = FilterChain.source(width, height, rate, "in") + (palette == null ? "" : FilterChain.source(Palette.SIDE, Palette.SIDE, rate,
+                "palette")) + kind.chain(clear, shape.dither) + ";[out]buffersink";
         chain = new FilterChain(of);
         if (palette != null) {
             chain.push(1, palette.frame());

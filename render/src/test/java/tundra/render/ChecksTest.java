@@ -168,13 +168,15 @@ class ChecksTest {
         var held = check(project(Drawings.insert(b, 4, List.of(new Drawing(Flipbook.blank("Drawing x", BOX), 0, 12)))));
         assertThat(held).singleElement().satisfies(f -> assertThat(f.text()).contains("Drawing x shows nothing for 12 frames"));
         Element head = b.drawings().get(5).art().children().getLast();
-        Element copy = Drawings.renewed(head).withName("Head 2").with(Properties.POSITION, head.rest().get(Properties.POSITION).plus(new Point(16, 16)));
+        Element copy = Drawings.renewed(head).withName("Head 2").with(Properties.POSITION, head.rest().get(Properties.POSITION)
+                .plus(new Point(16, 16)));
         var aside = check(project(add(b, 5, copy)));
         assertThat(aside).anyMatch(f -> f.check() == Check.REPEATED && f.text().contains("Head 2 in Drawing 6 looks left over"));
         Element art = b.drawings().get(5).art();
         for (double up : new double[] {-150, 150}) {
             var jump = check(project(with(b, 5, art.with(Properties.POSITION, art.rest().get(Properties.POSITION).plus(new Point(0, up))))));
-            assertThat(jump).as("by %.0f px", up).anyMatch(f -> f.check() == Check.SIZE && f.text().startsWith("Hare: Drawing 6 jumps " + (up < 0 ? "up" : "down")));
+            assertThat(jump).as("by %.0f px", up).anyMatch(f -> f.check() == Check.SIZE && f.text().startsWith("Hare: Drawing 6 jumps "
+                    + (up < 0 ? "up" : "down")));
         }
     }
 
@@ -200,7 +202,8 @@ class ChecksTest {
             String scene = p.scenes().getFirst().id();
             return switch (i % 3) {
                 case 0 -> p.mapBoard(scene, x -> x.mapTimeline(x.main().id(), t -> t.withDuration(b.timeOf(b.end() - 3))));
-                case 1 -> p.mapBoard(scene, x -> x.mapTimeline(x.main().id(), t -> t.withDuration(b.timeOf(b.end())).withShown("hare", new Span(0, b.timeOf(b.end() - 3)))));
+                case 1 -> p.mapBoard(scene, x -> x.mapTimeline(x.main().id(), t -> t.withDuration(b.timeOf(b.end()))
+                        .withShown("hare", new Span(0, b.timeOf(b.end() - 3)))));
                 default -> p.mapBoard(scene, x -> x.mapElement(b.drawings().getLast().id(), e -> e.withHidden(true)));
             };
         };
@@ -240,7 +243,8 @@ class ChecksTest {
 
     @Test
     void textsInFontsThatAreNotThereAndFontsThatCantBeRead() {
-        Element text = new Element("Sign", new Content.Text("Hello", "Nowhere Sans", 400, 20, Content.Align.LEFT, 1.2), Values.NONE.with(Properties.FILL, Color.BLACK).with(Properties.POSITION, new Point(60, 60)));
+        Element text = new Element("Sign", new Content.Text("Hello", "Nowhere Sans", 400, 20, Content.Align.LEFT, 1.2),
+                Values.NONE.with(Properties.FILL, Color.BLACK).with(Properties.POSITION, new Point(60, 60)));
         Project p = project(hop(8, Flipbook.Ending.LOOP)).withAsset(Asset.font("torn.ttf", "font/ttf", new byte[] {0, 1, 0, 0, 9, 9}));
         p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(b.elements().getFirst(), text)));
         var found = check(p);

@@ -63,11 +63,14 @@ class FilmingTest {
     /** A square that goes from x 40 to x 280 in two seconds, one px in 1/120 s, over another one that stays. */
     private static Project piece() {
         Project p = Project.empty("P", new Point(W, H), RATE);
-        var square = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 90)).with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse(RED)), new Content.Rectangle());
-        var still = new Element("b", "B", false, false, Values.NONE.with(Properties.POSITION, new Point(160, 30)).with(Properties.SIZE, new Point(200, 30)).with(Properties.FILL, Color.parse(BLUE)), new Content.Rectangle());
+        var square = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 90))
+                .with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse(RED)), new Content.Rectangle());
+        var still = new Element("b", "B", false, false, Values.NONE.with(Properties.POSITION, new Point(160, 30))
+                .with(Properties.SIZE, new Point(200, 30)).with(Properties.FILL, Color.parse(BLUE)), new Content.Rectangle());
         var track = new Track<>(List.of(new Key<>(0, new Point(40, 90), Easing.LINEAR), new Key<>(2_000_000, new Point(280, 90), Easing.LINEAR)));
         return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(still, square))
-                .withTimelines(List.of(new Timeline(b.main().id(), Timeline.MAIN, 2_000_000, false, true, Map.of()).with("a", Properties.POSITION, track))));
+                .withTimelines(List.of(new Timeline(b.main().id(), Timeline.MAIN, 2_000_000, false, true, Map.of()).with("a", Properties.POSITION,
+                track))));
     }
 
     private static Board board(Project p) {
@@ -104,7 +107,8 @@ class FilmingTest {
     void filmsHoldTheStillsAtTheirTimes() throws Exception {
         Project p = piece();
         for (String format : Outputs.FILM_FORMAT.choices()) {
-            Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.QUALITY, "best"), format.replace(' ', '-') + (format.equals("MP4") ? ".mp4" : ".webm"));
+            Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.QUALITY, "best"), format.replace(' ', '-')
+                    + (format.equals("MP4") ? ".mp4" : ".webm"));
             try (var frames = new VideoFrames(film)) {
                 assertThat(frames.duration()).as(format).isCloseTo(2_000_000, within(1_000_000L / RATE / 2));
                 for (int i = 0; i < 48; i += 4) {
@@ -146,10 +150,12 @@ class FilmingTest {
     void loopsHoldTheStillsAndGoOnForEver() throws Exception {
         Project p = piece();
         for (String format : List.of("GIF", "WebP")) {
-            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.RATE, 20.0), "loop." + format.toLowerCase(Locale.ROOT)));
+            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.RATE, 20.0), "loop."
+                    + format.toLowerCase(Locale.ROOT)));
             assertThat(shown).as(format).hasSize(40).allMatch(s -> s.ms() == 50);
             for (int i = 0; i < 40; i += 3) {
-                assertThat(psnr(shown.get(i).argb(), still(p, i * 50_000L))).as("%s, picture %d", format, i).isGreaterThan(format.equals("GIF") ? 42 : 60);
+                assertThat(psnr(shown.get(i).argb(), still(p, i * 50_000L))).as("%s, picture %d", format, i).isGreaterThan(format.equals("GIF") ? 42
+                        : 60);
             }
         }
         Path apng = made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "APNG"), "loop.png");
@@ -166,7 +172,8 @@ class FilmingTest {
     void whatIsBehindIsSeenThrough() throws Exception {
         Project p = piece();
         for (String format : List.of("GIF", "WebP")) {
-            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.CLEAR, "yes").with(Outputs.RATE, 10.0), "clear." + format.toLowerCase(Locale.ROOT)));
+            List<Shown> shown = loop(made(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, format).with(Outputs.CLEAR, "yes")
+                    .with(Outputs.RATE, 10.0), "clear." + format.toLowerCase(Locale.ROOT)));
             for (int i = 0; i < shown.size(); i++) {
                 int[] seen = shown.get(i).argb();
                 assertThat(seen[170 * W + 10] >>> 24).as("%s, behind", format).isZero();
@@ -180,7 +187,8 @@ class FilmingTest {
         Project p = piece();
         // 0 to 2 s at 10: 20 pictures, and the 18 between the ends once more
         assertThat(new Filming(p, Outputs.LOOP.made().with(Outputs.BACK, "yes").with(Outputs.RATE, 10.0)).frames()).isEqualTo(38);
-        assertThat(new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 3.0).with(Outputs.FROM, 500_000L).with(Outputs.UNTIL, 1_500_000L)).frames()).isEqualTo(72);
+        assertThat(new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 3.0).with(Outputs.FROM, 500_000L).with(Outputs.UNTIL, 1_500_000L)).frames())
+                .isEqualTo(72);
         Path wide = made(p, Outputs.FILM.made().with(Outputs.WIDTH, 101.0), "odd.mp4");
         try (var frames = new VideoFrames(wide); Image image = frames.at(0)) {
             assertThat(List.of(image.getWidth(), image.getHeight())).containsExactly(102, 56);
@@ -192,22 +200,28 @@ class FilmingTest {
         Project p = piece();
         Path old = Files.writeString(folder.resolve("old.mp4"), "old");
         int[] asked = {0};
-        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(old, Progress.of(done -> { }, () -> ++asked[0] > 10))).isInstanceOf(CancellationException.class);
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(old, Progress.of(done -> { }, () -> ++asked[0] > 10)))
+                .isInstanceOf(CancellationException.class);
         assertThat(old).hasContent("old");
         try (var all = Files.list(folder)) {
             assertThat(all.map(f -> f.getFileName().toString()).filter(n -> n.startsWith(".tundra"))).isEmpty();
         }
-        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class).hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
-        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.FROM, 3_000_000L))).hasMessageContaining("nothing between 3.0 s and 2.0 s");
-        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0))).hasMessageContaining("240000 pictures");
-        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE)).isInstanceOf(IOException.class);
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.CLEAR, "yes"))).isInstanceOf(FileProblem.class)
+                .hasMessage("An MP4 can't be seen through; make a WebM. Nothing was written.");
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.FROM, 3_000_000L)))
+                .hasMessageContaining("nothing between 3.0 s and 2.0 s");
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made().with(Outputs.TIMES, 1000.0).with(Outputs.RATE, 120.0)))
+                .hasMessageContaining("240000 pictures");
+        assertThatThrownBy(() -> new Filming(p, Outputs.FILM.made()).write(folder.resolve("none").resolve("a.mp4"), Progress.NONE))
+                .isInstanceOf(IOException.class);
     }
 
     /** A square wave of 1 kHz that begins with its first sample: 0.2 s as WAV. */
     private static byte[] wave() {
         int n = 9600;
         var out = ByteBuffer.allocate(44 + 2 * n).order(ByteOrder.LITTLE_ENDIAN);
-        out.put("RIFF".getBytes()).putInt(36 + 2 * n).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(48_000).putInt(96_000).putShort((short) 2).putShort((short) 16).put("data".getBytes()).putInt(2 * n);
+        out.put("RIFF".getBytes()).putInt(36 + 2 * n).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(48_000)
+                .putInt(96_000).putShort((short) 2).putShort((short) 16).put("data".getBytes()).putInt(2 * n);
         for (int i = 0; i < n; i++) {
             out.putShort((short) (i / 24 % 2 == 0 ? 16_000 : -16_000));
         }
@@ -228,9 +242,11 @@ class FilmingTest {
     void soundsAreHeardWhenTheyAreSeenToBe() throws Exception {
         var sound = SoundReader.read("tick.wav", wave());
         Project p = piece().withAsset(sound);
-        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new PlacedSound("s", sound.hash(), 500_000, 1)))));
+        p = p.mapBoard(p.scenes().getFirst().id(),
+                b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new PlacedSound("s", sound.hash(), 500_000, 1)))));
         for (String format : Outputs.FILM_FORMAT.choices()) {
-            Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.TIMES, 2.0), "sound-" + format.replace(' ', '-') + (format.equals("MP4") ? ".mp4" : ".webm"));
+            Path film = made(p, Outputs.FILM.made().with(Outputs.FILM_FORMAT, format).with(Outputs.TIMES, 2.0), "sound-" + format.replace(' ', '-')
+                    + (format.equals("MP4") ? ".mp4" : ".webm"));
             float[] heard = SoundReader.decode("film", Files.readAllBytes(film));
             assertThat(heard.length / 2).as(format).isCloseTo(4 * 48_000, within(2000));
             // 1 ms are 48 samples
@@ -245,7 +261,8 @@ class FilmingTest {
     @Test
     void scenesFollowEachOtherByTheirTransitions() throws Exception {
         Project one = piece();
-        var board = new Board(new Point(W, H), Values.NONE.with(Properties.BACKGROUND, Color.parse("#204060")), List.of(), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
+        var board = new Board(new Point(W, H), Values.NONE.with(Properties.BACKGROUND, Color.parse("#204060")), List.of(),
+                List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
         var way = new Transition(Transition.Kind.PUSH, Transition.Side.LEFT, 500_000, Easing.LINEAR);
         var second = new Scene("second", "Second", board);
         second = second.withOpening(second.opening().with(way));
@@ -283,7 +300,8 @@ class FilmingTest {
     @Test
     void aSceneOfAnotherShapeIsContainedOnTheChosenColour() throws Exception {
         Project p = piece();
-        Path to = made(p, Outputs.FILM.made().with(Outputs.WIDTH, 320.0).with(Outputs.HEIGHT, 320.0).with(Outputs.AROUND, "#205020").with(Outputs.UNTIL, 200_000L).with(Outputs.QUALITY, "best"), "square.mp4");
+        Path to = made(p, Outputs.FILM.made().with(Outputs.WIDTH, 320.0).with(Outputs.HEIGHT, 320.0).with(Outputs.AROUND, "#205020")
+                .with(Outputs.UNTIL, 200_000L).with(Outputs.QUALITY, "best"), "square.mp4");
         try (var frames = new VideoFrames(to); Image image = frames.at(20_000)) {
             int[] seen = pixels(image);
             assertThat(image.getHeight()).isEqualTo(320);
@@ -317,14 +335,17 @@ class FilmingTest {
                 }
             }
         }
-        assertThatThrownBy(() -> new Filming(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "AVIF").with(Outputs.CLEAR, "yes"))).hasMessageContaining("can't be seen through");
+        assertThatThrownBy(() -> new Filming(p, Outputs.LOOP.made().with(Outputs.LOOP_FORMAT, "AVIF").with(Outputs.CLEAR, "yes")))
+                .hasMessageContaining("can't be seen through");
     }
 
     /** Every picture of a series, and each other format of one, is the still of its moment. */
     @Test
     void framesAreTheStillsOfTheirMoments() throws Exception {
         Project plain = piece();
-        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withMarkers(List.of(new Marker("m1", "Later", 1_500_000), new Marker("m2", "First", 250_000)))));
+        Project p = plain.mapBoard(plain.scenes().getFirst().id(),
+                b -> b.mapTimeline(b.main().id(),
+                t -> t.withMarkers(List.of(new Marker("m1", "Later", 1_500_000), new Marker("m2", "First", 250_000)))));
         Path every = folder.resolve("every");
         new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.WHICH, "every frame").with(Outputs.EVERY, 4.0)).write(every, false, Progress.NONE);
         try (var all = Files.list(every)) {
@@ -335,7 +356,8 @@ class FilmingTest {
             assertThat(psnr(seen, still(p, p.frameTime(f)))).as("frame %d", f).isEqualTo(99);
         }
         Path marked = folder.resolve("marked");
-        new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.WHICH, "each marker").with(Outputs.FRAMES_FORMAT, "WebP")).write(marked, false, Progress.NONE);
+        new FrameFiles(p, Outputs.FRAMES.made().with(Outputs.WHICH, "each marker").with(Outputs.FRAMES_FORMAT, "WebP"))
+                .write(marked, false, Progress.NONE);
         try (var image = PictureReader.decode(Files.readAllBytes(marked.resolve("001-first.webp")))) {
             assertThat(psnr(pixels(image), still(p, 250_000))).isGreaterThan(60);
         }
@@ -349,7 +371,8 @@ class FilmingTest {
             int[] seen = new PDFRenderer(doc).renderImageWithDPI(0, 96).getRGB(0, 0, W, H, null, 0, W);
             assertThat(psnr(seen, still(p, 1_000_000))).isGreaterThan(30);
         }
-        assertThatThrownBy(() -> new FrameFiles(piece(), Outputs.FRAMES.made().with(Outputs.WHICH, "each marker"))).isInstanceOf(FileProblem.class).hasMessageContaining("no markers");
+        assertThatThrownBy(() -> new FrameFiles(piece(), Outputs.FRAMES.made().with(Outputs.WHICH, "each marker"))).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("no markers");
     }
 
     /** A visit in which Main stands for half a second, plays on from its begin, and is set back and played once more. */
@@ -357,7 +380,8 @@ class FilmingTest {
     void aVisitSoundsAsItWasHeard() throws Exception {
         var sound = SoundReader.read("tick.wav", wave());
         Project plain = piece().withAsset(sound);
-        Project p = plain.mapBoard(plain.scenes().getFirst().id(), b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new PlacedSound("s", sound.hash(), 500_000, 1)))));
+        Project p = plain.mapBoard(plain.scenes().getFirst().id(),
+                b -> b.mapTimeline(b.main().id(), t -> t.withSounds(List.of(new PlacedSound("s", sound.hash(), 500_000, 1)))));
         String scene = p.scenes().getFirst().id(), main = board(p).main().id();
         var states = new ArrayList<VisitorState>();
         for (int i = 0; i <= 180; i++) {

@@ -35,10 +35,12 @@ class GhostImagesTest {
             var parts = new ArrayList<Element>();
             for (int k = 0; k < 3; k++) {
                 parts.add(new Element("p" + i + k, "p", false, false, Values.NONE.with(Properties.POSITION, new Point(40 + 30 * i, 50 + 17 * k))
-                        .with(Properties.SIZE, new Point(70, 40)).with(Properties.ROTATION, 10.0 * i).with(Properties.FILL, new Color(40 * i, 90, 60 * k, 255)),
+                        .with(Properties.SIZE, new Point(70, 40)).with(Properties.ROTATION, 10.0 * i)
+                        .with(Properties.FILL, new Color(40 * i, 90, 60 * k, 255)),
                         new Content.Rectangle()));
             }
-            parts.add(new Element("t" + i, "t", false, false, Values.NONE.with(Properties.POSITION, new Point(60 + 20 * i, 110)).with(Properties.ROTATION, 20.0)
+            parts.add(new Element("t" + i, "t", false, false, Values.NONE.with(Properties.POSITION, new Point(60 + 20 * i, 110))
+                    .with(Properties.ROTATION, 20.0)
                     .with(Properties.FILL, Color.BLACK), new Content.Text("fjf", "Lora", 400, 40, Content.Align.LEFT, 0.8)));
             drawings.add(new Drawing(Flipbook.blank("Drawing " + i, new Point(300, 150)).withChildren(parts), i, 1));
         }

@@ -22,13 +22,15 @@ import tundra.core.model.Values;
 /** Long shadows where the shapes say that they must be, at any scale, and several of them. */
 class LongShadowsTest {
     private static Effect shadow(double direction, String color) {
-        return new Effect(EffectKind.LONG_SHADOW).with(Properties.LONG_DIRECTION, direction).with(Properties.LONG_LENGTH, 40.0).with(Properties.LONG_FADE, 0.0)
+        return new Effect(EffectKind.LONG_SHADOW).with(Properties.LONG_DIRECTION, direction).with(Properties.LONG_LENGTH, 40.0)
+                .with(Properties.LONG_FADE, 0.0)
                 .with(Properties.SHADOW_COLOR, Color.parse(color));
     }
 
     /** A white square of 20 px around (30, 30) on black, with effects, painted at a scale; the colour at a place of the board. */
     private static int color(double scale, Point elementScale, Point at, Effect... effects) {
-        var e = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(30, 30)).with(Properties.SIZE, new Point(20, 20)).with(Properties.SCALE, elementScale)
+        var e = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(30, 30)).with(Properties.SIZE, new Point(20, 20))
+                .with(Properties.SCALE, elementScale)
                 .with(Properties.FILL, Color.WHITE), new Content.Rectangle()).withEffects(List.of(effects));
         Project p = Project.empty("p", new Point(100, 100), 24);
         Board b = p.scenes().getFirst().board().withElements(List.of(e)).withRest(Board.CANVAS, v -> v.with(Properties.BACKGROUND, Color.BLACK));
@@ -73,6 +75,7 @@ class LongShadowsTest {
     @Test
     void whatIsPressedFlatIsNotSeen() {
         assertThat(color(1, new Point(0, 1), new Point(30, 30), shadow(0, "#FF0000FF"))).isZero();
-        assertThat((double) (color(1, new Point(-1, 1), new Point(10, 30), shadow(0, "#FF0000FF")) >> 16)).as("mirrored, to the left").isCloseTo(255, within(2.0));
+        assertThat((double) (color(1, new Point(-1, 1), new Point(10, 30), shadow(0, "#FF0000FF")) >> 16)).as("mirrored, to the left")
+                .isCloseTo(255, within(2.0));
     }
 }

@@ -37,9 +37,11 @@ class MovingGroupsTest {
         var boxes = new ArrayList<Element>();
         for (int i = 0; i < 10; i++) {
             boxes.add(new Element("b" + i, "b", false, false, Values.NONE.with(Properties.POSITION, new Point(20 + 14 * i, 40 + 5 * (i % 3)))
-                    .with(Properties.SIZE, new Point(24, 30)).with(Properties.FILL, new Color(25 * i, 90, 200 - 15 * i, 255)), new Content.Rectangle()));
+                    .with(Properties.SIZE, new Point(24, 30)).with(Properties.FILL, new Color(25 * i, 90, 200 - 15 * i, 255)),
+                    new Content.Rectangle()));
         }
-        var group = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(90, 60)).with(Properties.SCALE, new Point(1, 1)),
+        var group = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(90, 60))
+                .with(Properties.SCALE, new Point(1, 1)),
                 new Content.Group(boxes, new Point(180, 120), clip));
         var moves = new HashMap<Property<?>, Track<?>>(Map.of(Properties.POSITION, track(new Point(90, 60), new Point(190, 60))));
         if (grown != 1) {

@@ -32,13 +32,17 @@ class OddInputsTest {
         for (double far : new double[] {1e-30, 1e-9, 1, 1e6, 4e6, 1e12, 1e30}) {
             for (double width : new double[] {0, 1e-12, 1e-4, 50}) {
                 for (Gradient.Kind kind : Gradient.Kind.values()) {
-                    var thin = new Element("thin", "Thin", false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(width, 20))
+                    var thin = new Element("thin", "Thin", false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20))
+                            .with(Properties.SIZE, new Point(width, 20))
                             .with(Properties.FILL, gradient(kind, far)), new Content.Rectangle());
-                    var beside = new Element("beside", "Beside", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 50)).with(Properties.SIZE, new Point(20, 20))
+                    var beside = new Element("beside", "Beside", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 50))
+                            .with(Properties.SIZE, new Point(20, 20))
                             .with(Properties.FILL, Color.parse("#00FF00")), new Content.Rectangle());
-                    var board = new Board(new Point(100, 100), Values.NONE, List.of(thin, beside), List.of(new Timeline("t", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+                    var board = new Board(new Point(100, 100), Values.NONE, List.of(thin, beside),
+                            List.of(new Timeline("t", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
                     byte[] png = Still.png(Project.empty("P", new Point(100, 100), 24), new FrameBuilder(board, Fonts.BUNDLED).at(0), 100, 100);
-                    assertThat(ImageIO.read(new ByteArrayInputStream(png)).getRGB(80, 50)).as("what stands beside it, %s %s %s", kind, far, width).isEqualTo(0xFF00FF00);
+                    assertThat(ImageIO.read(new ByteArrayInputStream(png)).getRGB(80, 50)).as("what stands beside it, %s %s %s", kind, far, width)
+                            .isEqualTo(0xFF00FF00);
                 }
             }
         }

@@ -77,12 +77,14 @@ class PainterTest {
         assertThat(coverage(still())).isCloseTo(Math.PI * 60 * 30, withinPercentage(0.5));
         elements.clear();
         // a round corner takes (1 - pi/4) r² away
-        elements.add(add("r", new Content.Rectangle(), 100, 50, 80, 60, "#000000").with(Properties.CORNER_RADIUS, 20.0).with(Properties.ROTATION, 20.0));
+        elements.add(add("r", new Content.Rectangle(), 100, 50, 80, 60, "#000000").with(Properties.CORNER_RADIUS, 20.0)
+                .with(Properties.ROTATION, 20.0));
         elements.removeFirst();
         assertThat(coverage(still())).isCloseTo(80 * 60 - 4 * (1 - Math.PI / 4) * 400, withinPercentage(0.5));
         elements.clear();
         // a ring: stroke of 6 around a circle of radius 30
-        elements.add(add("s", new Content.Ellipse(), 100, 50, 60, 60, "#00000000").with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH, 6.0));
+        elements.add(add("s", new Content.Ellipse(), 100, 50, 60, 60, "#00000000").with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH,
+                6.0));
         elements.removeFirst();
         assertThat(coverage(still())).isCloseTo(2 * Math.PI * 30 * 6, withinPercentage(0.5));
     }
@@ -135,7 +137,8 @@ class PainterTest {
                     .with(Properties.ROTATION, 7.0 * i));
             elements.remove(elements.size() - 2);
         }
-        main = main.with("e6", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR))));
+        main = main.with("e6", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR))));
         var builder = new FrameBuilder(new Board(new Point(200, 100), Values.NONE, elements, List.of(main), List.of()), Fonts.BUNDLED);
         try (var painter = new Painter(); var store = new StillStore(painter); Surface kept = Surface.makeRasterN32Premul(300, 150);
                 Surface fresh = Surface.makeRasterN32Premul(300, 150)) {
@@ -161,7 +164,8 @@ class PainterTest {
             inside.add(new Element("c" + i, "c" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(8 + i * 9, 20))
                     .with(Properties.SIZE, new Point(14, 30)).with(Properties.FILL, Color.parse("#2E5D7390")), new Content.Ellipse()));
         }
-        elements.add(new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 50)), new Content.Group(inside, new Point(100, 40))));
+        elements.add(new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 50)),
+                new Content.Group(inside, new Point(100, 40))));
         main = main.with("g", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(60, 50), Easing.LINEAR),
                 new Key<>(2_000_000, new Point(140, 50), Easing.LINEAR))));
         var builder = new FrameBuilder(new Board(new Point(200, 100), Values.NONE, elements, List.of(main), List.of()), Fonts.BUNDLED);
@@ -181,7 +185,8 @@ class PainterTest {
     void aPictureInBandsLooksLikeTheOneOfASingleSurface() {
         var random = new Random(3);
         for (int i = 0; i < 40; i++) {
-            elements.add(add("e" + i, i % 2 == 0 ? new Content.Ellipse() : new Content.Rectangle(), random.nextInt(500), random.nextInt(400), 60, 90, "#5F8FA380")
+            elements.add(add("e" + i, i % 2 == 0 ? new Content.Ellipse() : new Content.Rectangle(), random.nextInt(500), random.nextInt(400), 60, 90,
+                    "#5F8FA380")
                     .with(Properties.ROTATION, 37.0 * i).with(Properties.STROKE, Color.BLACK).with(Properties.STROKE_WIDTH, 2.5));
             elements.remove(elements.size() - 2);
         }

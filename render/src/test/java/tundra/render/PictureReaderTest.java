@@ -52,7 +52,8 @@ class PictureReaderTest {
     @Test
     void theOrientationOfAJpegIsFollowed() throws Exception {
         byte[] jpeg = encoded("jpeg");
-        byte[] exif = {(byte) 0xFF, (byte) 0xE1, 0, 34, 'E', 'x', 'i', 'f', 0, 0, 'M', 'M', 0, 42, 0, 0, 0, 8, 0, 1, 1, 0x12, 0, 3, 0, 0, 0, 1, 0, 6, 0, 0,
+        byte[] exif = {(byte) 0xFF, (byte) 0xE1, 0, 34, 'E', 'x', 'i', 'f', 0, 0, 'M', 'M', 0, 42, 0, 0, 0, 8, 0, 1, 1, 0x12, 0, 3, 0, 0, 0, 1, 0, 6,
+                0, 0,
             0, 0, 0, 0};
         var out = new ByteArrayOutputStream();
         out.write(jpeg, 0, 2);
@@ -102,7 +103,8 @@ class PictureReaderTest {
         Files.write(file, bytes);
         Throwable t = catchThrowable(() -> PictureReader.read(file));
         assertThat(t).isInstanceOf(FileProblem.class);
-        assertThat(t.getMessage()).startsWith("“art.png” can't be brought in: ").contains(words).endsWith("Nothing was changed.").doesNotContain("\n");
+        assertThat(t.getMessage()).startsWith("“art.png” can't be brought in: ").contains(words).endsWith("Nothing was changed.")
+                .doesNotContain("\n");
     }
 
     @Test

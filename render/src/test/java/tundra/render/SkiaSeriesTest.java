@@ -28,10 +28,12 @@ import tundra.core.work.Progress;
 
 /** How small the pictures of a motif may be, and which of them are painted. */
 class SkiaSeriesTest {
-    private static final Gradient SOFT = Gradient.radial(List.of(new Gradient.Stop(0, Color.parse("#FFFFFFC0")), new Gradient.Stop(1, Color.parse("#FFFFFF00"))));
+    private static final Gradient SOFT = Gradient.radial(List.of(new Gradient.Stop(0, Color.parse("#FFFFFFC0")),
+            new Gradient.Stop(1, Color.parse("#FFFFFF00"))));
 
     private static Element disc(String id, double x, double y, double size) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(size, size)).with(Properties.FILL, Color.parse("#204060")), new Content.Ellipse());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(size, size))
+                .with(Properties.FILL, Color.parse("#204060")), new Content.Ellipse());
     }
 
     private static Motif motif(Timeline t, Element... elements) {
@@ -53,7 +55,8 @@ class SkiaSeriesTest {
         assertThat(soft.scale()).isLessThanOrEqualTo(0.125);
         assertThat(soft.decibels()).isGreaterThanOrEqualTo(SkiaSeries.ALIKE);
         Element[] lines = IntStream.range(0, 100).mapToObj(i -> new Element("l" + i, "l", false, false,
-                Values.NONE.with(Properties.POSITION, new Point(200, 2 + 4 * i)).with(Properties.SIZE, new Point(400, 1)).with(Properties.FILL, Color.parse("#000000")), new Content.Rectangle())).toArray(Element[]::new);
+                Values.NONE.with(Properties.POSITION, new Point(200, 2 + 4 * i)).with(Properties.SIZE, new Point(400, 1))
+                .with(Properties.FILL, Color.parse("#000000")), new Content.Rectangle())).toArray(Element[]::new);
         Series crisp = series(motif(second(), lines));
         assertThat(crisp.scale()).isEqualTo(1);
         assertThat(crisp.pictures().getFirst().width()).isEqualTo(400);

@@ -66,7 +66,8 @@ class SoundOutTest {
         var early = voice(placed(209, 1), 0.5f, -0.5f, 0.25f, 0);
         var late = voice(placed(230, 0.5), 0.5f, 0.5f);
         // one sample before the first, both of it, one after; left and right in turn
-        assertThat(mixed(9, 4, early, late)).containsExactly((short) 0, (short) 0, (short) 16384, (short) -16383, (short) 16384, (short) 8192, (short) 0, (short) 0);
+        assertThat(mixed(9, 4, early, late)).containsExactly((short) 0, (short) 0, (short) 16384, (short) -16383, (short) 16384, (short) 8192,
+                (short) 0, (short) 0);
     }
 
     @Test

@@ -35,8 +35,10 @@ class SoundReaderTest {
     @Test
     void whatIsNoSoundIsTold() {
         byte[] cut = {'R', 'I', 'F', 'F', 0, 0, 0, 0, 'W', 'A', 'V', 'E', 1, 2, 3};
-        assertThatThrownBy(() -> SoundReader.read("cut.wav", cut)).isInstanceOf(FileProblem.class).hasMessageContaining("“cut.wav” can't be brought in");
-        assertThatThrownBy(() -> SoundReader.read("words.mp3", "no sound".getBytes())).isInstanceOf(FileProblem.class).hasMessageContaining("WAV, MP3");
+        assertThatThrownBy(() -> SoundReader.read("cut.wav", cut)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("“cut.wav” can't be brought in");
+        assertThatThrownBy(() -> SoundReader.read("words.mp3", "no sound".getBytes())).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("WAV, MP3");
         byte[] noise = new byte[4000];
         Arrays.fill(noise, (byte) 0x55);
         noise[0] = 'O';
@@ -69,6 +71,7 @@ class SoundReaderTest {
 
     @Test
     void aSampleASecondIsRefusedBeforeItIsMadeMore() {
-        assertThatThrownBy(() -> SoundReader.read("slow.wav", plain(1, 5000))).isInstanceOf(FileProblem.class).hasMessageContaining("1 samples a second");
+        assertThatThrownBy(() -> SoundReader.read("slow.wav", plain(1, 5000))).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("1 samples a second");
     }
 }

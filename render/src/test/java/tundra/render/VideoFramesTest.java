@@ -67,11 +67,14 @@ class VideoFramesTest {
     void whatIsNoVideoIsRefusedWithOneSentence() throws Exception {
         Path good = made("whole.mp4", FilmFormat.MP4);
         byte[] whole = Files.readAllBytes(good);
-        Path cut = Files.write(folder.resolve("cut.mp4"), Arrays.copyOf(whole, 400)), noise = Files.write(folder.resolve("noise.webm"), new byte[] {0x1A, 0x45, (byte) 0xDF, (byte) 0xA3, 1, 2, 3, 4, 5, 6, 7, 8});
+        Path cut = Files.write(folder.resolve("cut.mp4"), Arrays.copyOf(whole, 400)), noise = Files.write(folder.resolve("noise.webm"),
+                new byte[] {0x1A, 0x45, (byte) 0xDF, (byte) 0xA3, 1, 2, 3, 4, 5, 6, 7, 8});
         for (Path bad : List.of(cut, noise)) {
-            assertThatThrownBy(() -> VideoReader.read(bad)).hasMessageStartingWith("“" + bad.getFileName() + "” can't be brought in: ").hasMessageEndingWith("Nothing was changed.");
+            assertThatThrownBy(() -> VideoReader.read(bad)).hasMessageStartingWith("“" + bad.getFileName() + "” can't be brought in: ")
+                    .hasMessageEndingWith("Nothing was changed.");
         }
-        assertThatThrownBy(() -> VideoReader.read(Files.writeString(folder.resolve("words.mp4"), "words and more words, none of them a film"))).hasMessageContaining("MP4 and WebM");
+        assertThatThrownBy(() -> VideoReader.read(Files.writeString(folder.resolve("words.mp4"), "words and more words, none of them a film")))
+                .hasMessageContaining("MP4 and WebM");
         Asset a = VideoReader.read(good);
         assertThat(a.kind()).isEqualTo(Asset.Kind.VIDEO);
         assertThat(a.source()).isInstanceOf(FileData.class);

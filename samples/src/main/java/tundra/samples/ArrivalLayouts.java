@@ -20,7 +20,8 @@ import tundra.core.motion.Track;
 /** The arrival in four layouts: wide as it is drawn, with its menu on top on a tablet, folded on a phone, and as a low banner. */
 final class ArrivalLayouts {
     private static final String PHONE = "l-phone", TABLET = "l-tablet", BANNER = "l-banner";
-    private static final String[] LAND = {"mountains", "snow-ridge", "foreground", "mast", "mast-lamp", "station", "hut-bell", "tower", "rotor", "hub", "wind-flag-1", "wind-flag-2", "wind-flag-3", "wind-flag-4", "hare-at-rest",
+    private static final String[] LAND = {"mountains", "snow-ridge", "foreground", "mast", "mast-lamp", "station", "hut-bell", "tower", "rotor",
+            "hub", "wind-flag-1", "wind-flag-2", "wind-flag-3", "wind-flag-4", "hare-at-rest",
         "hare", "sled", "start-the-sled"};
     private static final List<String> ENTRIES = List.of("night-walk", "raise-the-mast", "visit", "write-to-us");
     private Board b;
@@ -31,9 +32,11 @@ final class ArrivalLayouts {
 
     /** With ties for the widths between and a layout for each kind of window. */
     static Board of(Board drawn) {
-        Board b = new ArrivalLayouts(drawn).tied().withLayouts(List.of(new Layout(PHONE, "Phone", 0, 560, new Point(390, 760)), new Layout(TABLET, "Tablet", 560, 960, new Point(768, 900)),
+        Board b = new ArrivalLayouts(drawn).tied().withLayouts(List.of(new Layout(PHONE, "Phone", 0, 560, new Point(390, 760)),
+                new Layout(TABLET, "Tablet", 560, 960, new Point(768, 900)),
                 new Layout(BANNER, "Low banner", 1600, Layout.WIDEST, new Point(1600, 320))));
-        for (var e : Map.<String, UnaryOperator<ArrivalLayouts>>of(PHONE, ArrivalLayouts::phone, TABLET, ArrivalLayouts::tablet, BANNER, ArrivalLayouts::banner).entrySet()) {
+        for (var e : Map.<String, UnaryOperator<ArrivalLayouts>>of(PHONE, ArrivalLayouts::phone, TABLET, ArrivalLayouts::tablet, BANNER,
+                ArrivalLayouts::banner).entrySet()) {
             b = Lens.put(b, e.getKey(), e.getValue().apply(new ArrivalLayouts(Lens.get(b, e.getKey()))).b, Lens.Scope.ONLY_HERE);
         }
         return Layouts.ended(b, PHONE, b.main().id(), true);
@@ -42,12 +45,14 @@ final class ArrivalLayouts {
     private Board tied() {
         rest("sky", v -> v.with(Properties.TIE_X, "both sides"));
         for (String id : List.of("stars", "aurora-high", "aurora-low", "mountains", "snow-ridge", "foreground")) {
-            rest(id, v -> v.with(Properties.TIE_X, "both sides").with(Properties.RESIZE, "cover").with(Properties.RESIZE_POINT, new Point(0.5, id.equals("stars") ? 0 : 1)));
+            rest(id, v -> v.with(Properties.TIE_X, "both sides").with(Properties.RESIZE, "cover").with(Properties.RESIZE_POINT,
+                    new Point(0.5, id.equals("stars") ? 0 : 1)));
         }
         for (String id : List.of("mast", "mast-lamp", "wind-flag-1", "wind-flag-2")) {
             rest(id, v -> v.with(Properties.TIE_X, "middle"));
         }
-        for (String id : List.of("station", "hut-bell", "tower", "rotor", "hub", "wind-flag-3", "wind-flag-4", "menu", "menu-panel", "start-the-sled")) {
+        for (String id : List.of("station", "hut-bell", "tower", "rotor", "hub", "wind-flag-3", "wind-flag-4", "menu", "menu-panel",
+                "start-the-sled")) {
             rest(id, v -> v.with(Properties.TIE_X, "right"));
         }
         return b;
@@ -146,7 +151,8 @@ final class ArrivalLayouts {
 
     /** Of a given box in its parent. */
     private void box(String name, Rect r) {
-        rest(name, v -> v.with(Properties.SIZE, new Point(r.width(), r.height())).with(Properties.POSITION, r.topLeft().plus(v.get(Properties.PIVOT).times(new Point(r.width(), r.height())))));
+        rest(name, v -> v.with(Properties.SIZE, new Point(r.width(), r.height())).with(Properties.POSITION, r.topLeft()
+                .plus(v.get(Properties.PIVOT).times(new Point(r.width(), r.height())))));
     }
 
     /** Words of a size at a place, no wider than that; 0 for as wide as they are. The title comes from below its place. */
@@ -154,6 +160,7 @@ final class ArrivalLayouts {
         Element e = b.find(id(name));
         Point was = e.rest().get(Properties.POSITION);
         by(at.x() - was.x(), at.y() - was.y(), name);
-        rest(name, v -> v.with(Properties.FONT_SIZE, size).with(Properties.WRAP, wrap).with(Properties.TEXT_ALIGN, align).with(Properties.TIE_X, align.equals("centre") ? "middle" : "left"));
+        rest(name, v -> v.with(Properties.FONT_SIZE, size).with(Properties.WRAP, wrap).with(Properties.TEXT_ALIGN, align)
+                .with(Properties.TIE_X, align.equals("centre") ? "middle" : "left"));
     }
 }

@@ -35,7 +35,8 @@ final class Chimes {
     private static Asset sound(String name, double seconds, Wave wave) {
         int n = (int) (seconds * RATE);
         ByteBuffer b = ByteBuffer.allocate(44 + 2 * n).order(ByteOrder.LITTLE_ENDIAN);
-        b.put(ascii("RIFF")).putInt(36 + 2 * n).put(ascii("WAVEfmt ")).putInt(16).putShort((short) 1).putShort((short) 1).putInt(RATE).putInt(2 * RATE).putShort((short) 2).putShort((short) 16)
+        b.put(ascii("RIFF")).putInt(36 + 2 * n).put(ascii("WAVEfmt ")).putInt(16).putShort((short) 1).putShort((short) 1).putInt(RATE)
+                .putInt(2 * RATE).putShort((short) 2).putShort((short) 16)
                 .put(ascii("data")).putInt(2 * n);
         for (int i = 0; i < n; i++) {
             double t = (double) i / RATE, rise = Math.min(1, t / 0.004);

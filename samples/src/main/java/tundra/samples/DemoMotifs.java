@@ -41,7 +41,8 @@ final class DemoMotifs {
     /** Once around in four seconds. */
     static Motif rotor(Element rotor) {
         Point box = ((Content.Group) rotor.content()).box();
-        Element inside = rotor.withId("m-rotor-blades").withName("Blades").with(Properties.POSITION, box.times(0.5)).with(Properties.PIVOT, new Point(0.5, 0.5));
+        Element inside = rotor.withId("m-rotor-blades").withName("Blades").with(Properties.POSITION, box.times(0.5))
+                .with(Properties.PIVOT, new Point(0.5, 0.5));
         Timeline main = new Timeline("m-rotor-main", Timeline.MAIN, 4_000_000, true, true, Map.of())
                 .with(inside.id(), Properties.ROTATION, track(4_000_000, Easing.LINEAR, List.of(0.0, 360.0)));
         return new Motif("m-rotor", "Rotor", new Board(box, Values.NONE, List.of(inside), List.of(main), List.of()));
@@ -56,15 +57,18 @@ final class DemoMotifs {
         for (int i = 0; i <= 4; i++) {
             forms.add(cloth(i / 4.0).through(Affine.translate(-corner.x(), -corner.y())));
         }
-        Timeline main = new Timeline("m-flag-main", Timeline.MAIN, WAVE, true, true, Map.of()).with(cloth.id(), Properties.OUTLINE, track(WAVE, GENTLE, forms));
+        Timeline main = new Timeline("m-flag-main", Timeline.MAIN, WAVE, true, true, Map.of()).with(cloth.id(), Properties.OUTLINE,
+                track(WAVE, GENTLE, forms));
         return new Motif("m-flag", "Wind flag", new Board(new Point(34, 46), Values.NONE, List.of(pole, cloth), List.of(main), List.of()));
     }
 
     /** The cloth at a share of its wave. */
     private static Outline cloth(double share) {
         double a = 2 * Math.PI * share, s = Math.sin(a), c = Math.cos(a);
-        return Outline.of(true, Node.corner(2.5, 3), Node.smooth(new Point(16, 5 + 2.5 * s), new Point(5, 2 * c)), Node.corner(32, 8 + 3 * Math.sin(a - 1.6)),
-                Node.corner(31, 17 + 3 * Math.sin(a - 1.9)), Node.smooth(new Point(16, 16 + 2.5 * Math.sin(a - 0.3)), new Point(-5, -2 * Math.cos(a - 0.3))), Node.corner(2.5, 16));
+        return Outline.of(true, Node.corner(2.5, 3), Node.smooth(new Point(16, 5 + 2.5 * s), new Point(5, 2 * c)),
+                Node.corner(32, 8 + 3 * Math.sin(a - 1.6)),
+                Node.corner(31, 17 + 3 * Math.sin(a - 1.9)), Node.smooth(new Point(16, 16 + 2.5 * Math.sin(a - 0.3)),
+                new Point(-5, -2 * Math.cos(a - 0.3))), Node.corner(2.5, 16));
     }
 
     /** Flags along the foreground, out of step. */
@@ -73,8 +77,10 @@ final class DemoMotifs {
         var out = new ArrayList<Element>();
         for (int i = 0; i < at.length; i += 3) {
             int n = i / 3;
-            out.add(new Element("s-wind-flag-" + (n + 1), "Wind flag " + (n + 1), false, false, Values.NONE.with(Properties.POSITION, new Point(at[i], at[i + 1])).with(Properties.PIVOT, new Point(0.04, 1))
-                    .with(Properties.SCALE, new Point(at[i + 2], at[i + 2])), new Content.Instance("m-flag", new Point(34, 46), Clock.OWN.withPhase(WAVE * n / 4))));
+            out.add(new Element("s-wind-flag-" + (n + 1), "Wind flag " + (n + 1), false, false, Values.NONE.with(Properties.POSITION,
+                    new Point(at[i], at[i + 1])).with(Properties.PIVOT, new Point(0.04, 1))
+                    .with(Properties.SCALE, new Point(at[i + 2], at[i + 2])), new Content.Instance("m-flag", new Point(34, 46),
+                    Clock.OWN.withPhase(WAVE * n / 4))));
         }
         return out;
     }
@@ -101,6 +107,7 @@ final class DemoMotifs {
 
     /** An instance in the place of an element, with its id and values. */
     static Element instead(Element e, Motif m, Clock clock) {
-        return new Element(e.id(), e.name(), e.locked(), e.hidden(), e.rest().without(Properties.SIZE), new Content.Instance(m.id(), m.board().size(), clock));
+        return new Element(e.id(), e.name(), e.locked(), e.hidden(), e.rest().without(Properties.SIZE),
+                new Content.Instance(m.id(), m.board().size(), clock));
     }
 }

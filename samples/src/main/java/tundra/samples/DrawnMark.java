@@ -34,8 +34,10 @@ public final class DrawnMark {
 
     /** Two fells and the sun behind them, in one stroke. */
     private static Outline fells() {
-        return new Outline(List.of(new Contour(List.of(Node.corner(40, 220), Node.corner(128, 92), Node.corner(176, 160), Node.corner(240, 60), Node.corner(352, 220),
-                Node.smooth(new Point(392, 220), new Point(20, 0)), Node.smooth(new Point(420, 180), new Point(0, -24)), Node.smooth(new Point(380, 140), new Point(-24, 0)), Node.smooth(new Point(340, 172), new Point(-4, 18))), false)));
+        return new Outline(List.of(new Contour(List.of(Node.corner(40, 220), Node.corner(128, 92), Node.corner(176, 160), Node.corner(240, 60),
+                Node.corner(352, 220),
+                Node.smooth(new Point(392, 220), new Point(20, 0)), Node.smooth(new Point(420, 180), new Point(0, -24)),
+                Node.smooth(new Point(380, 140), new Point(-24, 0)), Node.smooth(new Point(340, 172), new Point(-4, 18))), false)));
     }
 
     private static Element stroke(String name, String color, double width) {
@@ -52,14 +54,16 @@ public final class DrawnMark {
     }
 
     public static Project project() {
-        Element line = stroke("Line", "#1C6A5E", 10), dash = stroke("Flying dash", "#DB7A22", 6).with(Properties.DASH, 46.0).with(Properties.GAP, 2000.0);
+        Element line = stroke("Line", "#1C6A5E", 10), dash = stroke("Flying dash", "#DB7A22", 6).with(Properties.DASH, 46.0)
+                .with(Properties.GAP, 2000.0);
         Element name = Art.text("Name", "Fellmark Station", 40, 252, 600, 40, "#1D2926");
         Timeline main = new Timeline("t-main", Timeline.MAIN, 4_000_000, false, true, Map.of())
                 .with(line.id(), Properties.REVEAL, keys(at(0.2, new Point(0, 0), BOTH), at(2.0, new Point(0, 1), Easing.LINEAR)))
                 .with(dash.id(), Properties.DASH_OFFSET, keys(at(0.2, 46.0, BOTH), at(2.2, -900.0, Easing.LINEAR)))
                 .with(name.id(), Properties.OPACITY, keys(at(1.7, 0.0, OUT), at(2.4, 1.0, OUT)))
                 .with(name.id(), Properties.POSITION, keys(at(1.7, new Point(40, 268), OUT), at(2.4, new Point(40, 252), OUT)));
-        var board = new Board(new Point(460, 340), Values.NONE.with(Properties.BACKGROUND, Art.color("#F7F9F6")), List.of(line, dash, name), List.of(main), List.of());
+        var board = new Board(new Point(460, 340), Values.NONE.with(Properties.BACKGROUND, Art.color("#F7F9F6")), List.of(line, dash, name),
+                List.of(main), List.of());
         return new Project("drawn-mark", "A mark drawn by its line", 30, List.of(new Scene("s-mark", "Mark", board)), Map.of(), Map.of());
     }
 }

@@ -33,7 +33,8 @@ final class Hare {
      */
     private record Pose(String name, Point hip, Point shoulder, Point head, double ears, double[] hind, double[] fore) {}
 
-    private static Pose pose(String name, double hx, double hy, double sx, double sy, double headX, double headY, double ears, double[] hind, double... fore) {
+    private static Pose pose(String name, double hx, double hy, double sx, double sy, double headX, double headY, double ears, double[] hind,
+            double... fore) {
         return new Pose(name, new Point(hx, hy), new Point(sx, sy), new Point(headX, headY), ears, hind, fore);
     }
 
@@ -93,7 +94,8 @@ final class Hare {
         for (int i = 0; i < fore.length; i++) {
             fore[i] = a.fore[i] + (b.fore[i] - a.fore[i]) * t;
         }
-        return new Pose(t < 0.5 ? a.name : b.name, a.hip.lerp(b.hip, t), a.shoulder.lerp(b.shoulder, t), a.head.lerp(b.head, t), a.ears + (b.ears - a.ears) * t, hind, fore);
+        return new Pose(t < 0.5 ? a.name : b.name, a.hip.lerp(b.hip, t), a.shoulder.lerp(b.shoulder, t), a.head.lerp(b.head, t), a.ears
+                + (b.ears - a.ears) * t, hind, fore);
     }
 
     /** A pose lower by so many px, with a number in its name. */
@@ -134,7 +136,8 @@ final class Hare {
         parts.add(leg("Hind leg", p, Point.ZERO, p.hip, p.hind, "#53626B"));
         parts.add(leg("Fore leg", p, Point.ZERO, p.shoulder, p.fore, "#53626B"));
         parts.add(ear("Near ear", p, 8, "#FFFFFF"));
-        parts.add(Scenery.inked(Art.circle("Head", p.head.x(), p.head.y(), 14, "#FFFFFF").with(Properties.SIZE, new Point(32, 26)).with(Properties.ROTATION, 18.0)));
+        parts.add(Scenery.inked(Art.circle("Head", p.head.x(), p.head.y(), 14, "#FFFFFF").with(Properties.SIZE, new Point(32, 26))
+                .with(Properties.ROTATION, 18.0)));
         parts.add(Art.circle("Eye", p.head.x() + 5, p.head.y() - 3, 2.2, "#1D2926"));
         String id = "s-" + move + "-" + p.name.toLowerCase(Locale.ROOT).replace(' ', '-');
         var own = parts.stream().map(e -> e.withId(id + e.id().substring(1))).toList();
@@ -150,7 +153,8 @@ final class Hare {
         double girth = Math.sqrt(38 / length);
         double hip = 21 * girth, chest = 15.5 * girth;
         Point[] at = {p.hip.minus(u.times(20)).plus(up.times(2)), p.hip.plus(up.times(hip)), p.hip.lerp(p.shoulder, 0.55).plus(up.times(hip * 0.92)),
-            p.shoulder.plus(up.times(chest)), p.shoulder.plus(u.times(14)), p.shoulder.minus(up.times(chest * 0.9)), p.hip.lerp(p.shoulder, 0.5).minus(up.times(hip * 0.62)),
+            p.shoulder.plus(up.times(chest)), p.shoulder.plus(u.times(14)), p.shoulder.minus(up.times(chest * 0.9)), p.hip.lerp(p.shoulder, 0.5)
+            .minus(up.times(hip * 0.62)),
             p.hip.minus(up.times(hip * 0.78)).minus(u.times(6))};
         var nodes = new ArrayList<Node>();
         for (int i = 0; i < at.length; i++) {
@@ -173,7 +177,8 @@ final class Hare {
 
     /** A leaf from the head, laid back by the pose. */
     private static Element ear(String name, Pose p, double aside, String fill) {
-        Outline leaf = Outline.of(true, Node.corner(-4, 0), new Node(new Point(0, -36), new Point(-9, 12), new Point(9, 12), true), Node.corner(4, 0));
+        Outline leaf = Outline.of(true, Node.corner(-4, 0), new Node(new Point(0, -36), new Point(-9, 12), new Point(9, 12), true),
+                Node.corner(4, 0));
         var turned = Affine.translate(p.head.x() - 5, p.head.y() - 9).times(Affine.rotate(-p.ears + aside));
         return Scenery.inked(Art.path(name, leaf.through(turned)).with(Properties.FILL, Art.color(fill)));
     }

@@ -48,12 +48,14 @@ public final class Hop {
                 at = i + 1;
             }
         }
-        return Art.named("Snow", new Flipbook(out, new Point(400, 320), 10, Flipbook.Ending.LOOP), Values.NONE.with(Properties.POSITION, new Point(200, 160)));
+        return Art.named("Snow", new Flipbook(out, new Point(400, 320), 10, Flipbook.Ending.LOOP), Values.NONE.with(Properties.POSITION,
+                new Point(200, 160)));
     }
 
     private static Element pressed(int number, double deep) {
         String id = "s-snow-" + number;
-        Element drift = Art.ground("Drift", "#F3F7FA", 340, -20, 262, 60, GROUND + 2, 108, GROUND + 3, 160, deep, 212, deep, 264, GROUND + 3, 340, GROUND, 420, 246)
+        Element drift = Art.ground("Drift", "#F3F7FA", 340, -20, 262, 60, GROUND + 2, 108, GROUND + 3, 160, deep, 212, deep, 264, GROUND + 3, 340,
+                GROUND, 420, 246)
                 .withId(id + "-drift");
         return Flipbook.blank("Snow " + number, new Point(400, 320)).withId(id).withChildren(List.of(drift));
     }

@@ -32,7 +32,8 @@ final class MastFilm {
 
     private static Asset kept() {
         try (InputStream in = MastFilm.class.getResourceAsStream("mast.webm")) {
-            return in == null ? null : Asset.video("The mast by night.webm", "video/webm", WIDTH, HEIGHT, SECONDS * 1_000_000L, AssetData.of(in.readAllBytes()));
+            return in == null ? null : Asset.video("The mast by night.webm", "video/webm", WIDTH, HEIGHT, SECONDS * 1_000_000L,
+                    AssetData.of(in.readAllBytes()));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -43,12 +44,14 @@ final class MastFilm {
         Project p = OpenNight.project();
         Board b = p.scenes().getFirst().board();
         FrameBuilder frames = Frames.of(p, b, Fonts.BUNDLED);
-        try (var out = new VideoWriter(Path.of(args[0]), FilmFormat.WEBM, new VideoWriter.Shape(WIDTH, HEIGHT, RATE, false, false), FilmFormat.Quality.SMALL, null, false)) {
+        try (var out = new VideoWriter(Path.of(args[0]), FilmFormat.WEBM, new VideoWriter.Shape(WIDTH, HEIGHT, RATE, false, false),
+                FilmFormat.Quality.SMALL, null, false)) {
             for (int i = 0; i < RATE * SECONDS; i++) {
                 double k = 0.75 + 0.9 * (0.5 - 0.5 * Math.cos(Math.PI * i / (RATE * SECONDS)));
                 Affine view = new Affine(k, 0, 0, k, WIDTH / 2.0 - 800 * k, HEIGHT / 2.0 - 330 * k);
                 Frame all = frames.at(Moment.opened(b, 2_500_000 + i * 1_000_000L / RATE));
-                var part = new Frame(new Point(WIDTH, HEIGHT), all.background(), List.of(new FrameNode(null, false, view, 1, all.size(), List.of(), all.nodes(), List.of())));
+                var part = new Frame(new Point(WIDTH, HEIGHT), all.background(),
+                        List.of(new FrameNode(null, false, view, 1, all.size(), List.of(), all.nodes(), List.of())));
                 out.add(ImageIO.read(new ByteArrayInputStream(Still.png(p, part))).getRGB(0, 0, WIDTH, HEIGHT, null, 0, WIDTH));
             }
         }

@@ -66,15 +66,19 @@ final class NightWalk {
     }
 
     private static Element hut(int n, double x, double y, String wall) {
-        return Art.group("Hut " + n, new Rect(x, y, 130, 110), new Point(0.5, 1), List.of(Art.rectangle("Hut wall " + n, x + 8, y + 40, 114, 64, 3, wall), Art.polygon("Hut roof " + n, "#5B231C", x, y + 42, x + 30, y + 6, x + 100, y + 6, x + 130, y + 42),
-                Art.rectangle("Hut window " + n, x + 26, y + 56, 26, 24, 2, "#FFE39A"), Art.rectangle("Hut door " + n, x + 80, y + 58, 26, 46, 2, "#2A1512")));
+        return Art.group("Hut " + n, new Rect(x, y, 130, 110), new Point(0.5, 1),
+                List.of(Art.rectangle("Hut wall " + n, x + 8, y + 40, 114, 64, 3, wall), Art.polygon("Hut roof " + n, "#5B231C", x, y + 42, x + 30,
+                y + 6, x + 100, y + 6, x + 130, y + 42),
+                Art.rectangle("Hut window " + n, x + 26, y + 56, 26, 24, 2, "#FFE39A"), Art.rectangle("Hut door " + n, x + 80, y + 58, 26, 46, 2,
+                "#2A1512")));
     }
 
     private static Element snow(String name, int count, double width, double size, long seed) {
         var random = new Random(seed);
         var flakes = new ArrayList<Element>();
         for (int i = 0; i < count; i++) {
-            flakes.add(Art.circle(name + " " + (i + 1), random.nextDouble() * width, random.nextDouble() * 900, size * (0.6 + random.nextDouble() * 0.8), "#FFFFFFD0"));
+            flakes.add(Art.circle(name + " " + (i + 1), random.nextDouble() * width, random.nextDouble() * 900,
+                    size * (0.6 + random.nextDouble() * 0.8), "#FFFFFFD0"));
         }
         return Art.group(name, new Rect(0, 0, width, 900), Point.ZERO, flakes);
     }
@@ -83,8 +87,10 @@ final class NightWalk {
         Element e = Art.text(id, text, x, y, 600, 38, "#FFFFFF").withId(id).with(Properties.OPACITY, 0.0);
         elements.add(e);
         Point at = e.rest().get(Properties.POSITION);
-        main = main.with(id, Properties.OPACITY, new Track<>(List.of(new Key<>(s(comes), 0.0, GENTLE), new Key<>(s(comes + 0.8), 1.0, GENTLE), new Key<>(s(goes), 1.0, GENTLE), new Key<>(s(goes + 0.6), 0.0, GENTLE))))
-                .with(id, Properties.POSITION, new Track<>(List.of(new Key<>(s(comes), at.plus(new Point(0, 60)), GENTLE), new Key<>(s(comes + 0.8), at, GENTLE))));
+        main = main.with(id, Properties.OPACITY, new Track<>(List.of(new Key<>(s(comes), 0.0, GENTLE), new Key<>(s(comes + 0.8), 1.0, GENTLE),
+                new Key<>(s(goes), 1.0, GENTLE), new Key<>(s(goes + 0.6), 0.0, GENTLE))))
+                .with(id, Properties.POSITION, new Track<>(List.of(new Key<>(s(comes), at.plus(new Point(0, 60)), GENTLE),
+                new Key<>(s(comes + 0.8), at, GENTLE))));
     }
 
     private static long s(double seconds) {
@@ -96,9 +102,11 @@ final class NightWalk {
         elements.add(Scenery.stars().withId("stars"));
         layer(ridge("Far ridges", "#2F6078", 1500, 470, 330, 12, 5), "far", 140);
         layer(ridge("Near ridges", "#4F8296", 1900, 520, 380, 14, 6), "near", 420);
-        layer(Art.group("Huts", new Rect(0, 400, 2500, 140), Point.ZERO, List.of(Art.ground("Hut snow", "#B9CFD8", 640, -10, 520, 500, 500, 1100, 515, 1700, 498, 2520, 512),
+        layer(Art.group("Huts", new Rect(0, 400, 2500, 140), Point.ZERO, List.of(Art.ground("Hut snow", "#B9CFD8", 640, -10, 520, 500, 500, 1100,
+                515, 1700, 498, 2520, 512),
                 hut(1, 620, 412, "#C8503A"), hut(2, 1180, 420, "#2F78A3"), hut(3, 1900, 404, "#C8503A"))), "huts", 1000);
-        Element runner = new Element("runner", "Hare", false, false, Values.NONE.with(Properties.POSITION, new Point(-160, 590)).with(Properties.PIVOT, new Point(0.5, 1)), new Content.Instance(hare, size, Clock.PARENT));
+        Element runner = new Element("runner", "Hare", false, false, Values.NONE.with(Properties.POSITION, new Point(-160, 590))
+                .with(Properties.PIVOT, new Point(0.5, 1)), new Content.Instance(hare, size, Clock.PARENT));
         elements.add(runner);
         move("runner", Properties.POSITION, 4.6, new Point(-160, 590), 6.6, new Point(1440, 590), Easing.LINEAR);
         layer(Art.ground("Path", "#F3F7FA", 660, -10, 586, 400, 566, 900, 580, 1500, 560, 2100, 584, 2700, 566, 3200, 580), "path", 1800);
@@ -108,11 +116,14 @@ final class NightWalk {
         words("rest-two", "Listen: the snow is falling.", 400, 150, 6.2, 8.2);
         elements.add(Art.text("Walk title", "Night walk", 84, 46, 600, 64, "#FFFFFF").withId("title"));
         move("title", Properties.OPACITY, 0.3, 1.0, 1.4, 0.0, GENTLE);
-        elements.add(Art.group("Back", new Rect(1052, 46, 152, 44), MIDDLE, List.of(Art.rectangle("Back face", 1052, 46, 152, 44, 22, "#FFFFFF"), Art.text("Back words", "To the station", 1079, 58.5, 600, 15, "#1D2926")))
+        elements.add(Art.group("Back", new Rect(1052, 46, 152, 44), MIDDLE, List.of(Art.rectangle("Back face", 1052, 46, 152, 44, 22, "#FFFFFF"),
+                Art.text("Back words", "To the station", 1079, 58.5, 600, 15, "#1D2926")))
                 .withId("back").with(Properties.CURSOR, "pointer"));
-        main = main.withMarkers(List.of(new Marker("one", "First hut", 3_200_000), new Marker("two", "Snowfall", 7_200_000))).withScroll(new Scroll(2600, 0, 1, true, true, null));
+        main = main.withMarkers(List.of(new Marker("one", "First hut", 3_200_000), new Marker("two", "Snowfall", 7_200_000)))
+                .withScroll(new Scroll(2600, 0, 1, true, true, null));
         var leave = List.of(Actions.of(Actions.OPEN_SCENE, OpenNight.ARRIVAL));
         return new Board(new Point(1280, 640), Values.NONE.with(Properties.BACKGROUND, Art.color("#23566B")), elements, List.of(main),
-                List.of(new Reaction("tapped-back", Events.tapped("back"), leave), new Reaction("leave", Events.of(Events.KEY_PRESSED, "Escape"), leave)));
+                List.of(new Reaction("tapped-back", Events.tapped("back"), leave), new Reaction("leave", Events.of(Events.KEY_PRESSED, "Escape"),
+                leave)));
     }
 }

@@ -46,9 +46,12 @@ public final class OpenNight {
     }
 
     public static Project project() {
-        Project p = new Project("open-night", "Open Night", 24, List.of(arrival(), NightWalk.scene(HARE.id(), HARE.board().size()), RaiseTheMast.scene(), Visit.scene()), Map.of(), Map.of())
-                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE)).withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true))).withScripts(List.of(RaiseTheMast.CELEBRATE))
-                .withMuted(List.of(new Muted("never_still", "arrival", "", "The sled and the flags are the welcome itself; whoever asks for less motion sees them at rest.")));
+        Project p = new Project("open-night", "Open Night", 24, List.of(arrival(), NightWalk.scene(HARE.id(), HARE.board().size()),
+                RaiseTheMast.scene(), Visit.scene()), Map.of(), Map.of())
+                .withMotifs(List.of(ROTOR, DemoMotifs.flag(), BUTTON, HARE))
+                .withValues(List.of(new PieceValue(RAISED, "raised", PieceValue.Kind.NUMBER, "0", true))).withScripts(List.of(RaiseTheMast.CELEBRATE))
+                .withMuted(List.of(new Muted("never_still", "arrival", "",
+                "The sled and the flags are the welcome itself; whoever asks for less motion sees them at rest.")));
         for (Asset a : List.of(ArrivalMenu.CHIME, RaiseTheMast.VANE, RaiseTheMast.DOME, RaiseTheMast.LAMP, RaiseTheMast.MISSED)) {
             p = p.withAsset(a);
         }
@@ -107,7 +110,8 @@ public final class OpenNight {
                 .with("s-start-the-sled", Properties.SCALE, new Track<>(List.of(key(2, new Point(0, 0), EasingText.parse("back-out")),
                         key(2.5, new Point(1, 1), LANDS))))
                 .with("s-mast-lamp", Properties.OPACITY, new Track<>(List.of(key(0, 1.0, Easing.HOLD), key(1, 0.2, Easing.HOLD),
-                        key(2, 1.0, Easing.HOLD), key(3, 0.2, Easing.HOLD), key(4, 1.0, Easing.HOLD), key(5, 0.2, Easing.HOLD), key(6, 1.0, Easing.HOLD))))
+                        key(2, 1.0, Easing.HOLD), key(3, 0.2, Easing.HOLD), key(4, 1.0, Easing.HOLD), key(5, 0.2, Easing.HOLD),
+                        key(6, 1.0, Easing.HOLD))))
                 .with("s-hare", Properties.POSITION, run())
                 .withShown("s-hare-at-rest", new Span(0, Math.round(RUN_AT * 1e6)))
                 .withShown("s-hare", new Span(Math.round(RUN_AT * 1e6), 8_000_000));

@@ -67,8 +67,10 @@ final class Scenery {
 
     static Element ridges() {
         return Art.group("Mountains", new Rect(-20, 280, 1320, 300), MIDDLE, List.of(
-                Art.polygon("Far ridge", "#3F7288", -20, 520, 60, 470, 210, 400, 330, 450, 470, 380, 640, 440, 800, 370, 960, 430, 1120, 380, 1300, 450, 1300, 580, -20, 580),
-                Art.polygon("Near ridge", "#5F8FA3", -20, 470, 160, 334, 280, 400, 440, 292, 620, 400, 740, 324, 900, 400, 1080, 352, 1180, 330, 1300, 410, 1300, 580, -20, 580),
+                Art.polygon("Far ridge", "#3F7288", -20, 520, 60, 470, 210, 400, 330, 450, 470, 380, 640, 440, 800, 370, 960, 430, 1120, 380, 1300,
+                450, 1300, 580, -20, 580),
+                Art.polygon("Near ridge", "#5F8FA3", -20, 470, 160, 334, 280, 400, 440, 292, 620, 400, 740, 324, 900, 400, 1080, 352, 1180, 330,
+                1300, 410, 1300, 580, -20, 580),
                 Art.polygon("West snow", "#A9C6D0", 160, 334, 280, 398, 218, 404, 196, 384),
                 Art.polygon("Middle snow", "#A9C6D0", 440, 292, 602, 390, 528, 378, 452, 360),
                 Art.polygon("East snow", "#A9C6D0", 1180, 330, 1268, 388, 1210, 380, 1150, 362, 1120, 344)));
@@ -145,11 +147,15 @@ final class Scenery {
         Gradient fur = Gradient.radial(List.of(new Gradient.Stop(0, Art.color("#FFFFFF")), new Gradient.Stop(0.6, Art.color("#F7F1EA")),
                 new Gradient.Stop(1, Art.color("#CFDCE3"))));
         var body = Outline.of(true, Node.corner(380, 548), new Node(new Point(384, 520), new Point(-8, 14), new Point(12, -22), true),
-                new Node(new Point(426, 500), new Point(-18, 0), new Point(22, 0), true), new Node(new Point(470, 526), new Point(-10, -16), new Point(5, 10), true),
+                new Node(new Point(426, 500), new Point(-18, 0), new Point(22, 0), true), new Node(new Point(470, 526), new Point(-10, -16),
+                new Point(5, 10), true),
                 Node.corner(466, 548));
-        var ear = Outline.of(true, Node.corner(470, 496), new Node(new Point(462, 462), new Point(-4, 14), new Point(8, 6), true), Node.corner(478, 494));
-        var far = Outline.of(true, Node.corner(476, 495), new Node(new Point(480, 460), new Point(-4, 12), new Point(6, 8), true), Node.corner(484, 497));
-        var haunch = Outline.of(false, Node.corner(392, 548), new Node(new Point(412, 522), new Point(-14, 4), new Point(14, -4), true), Node.corner(428, 546));
+        var ear = Outline.of(true, Node.corner(470, 496), new Node(new Point(462, 462), new Point(-4, 14), new Point(8, 6), true),
+                Node.corner(478, 494));
+        var far = Outline.of(true, Node.corner(476, 495), new Node(new Point(480, 460), new Point(-4, 12), new Point(6, 8), true),
+                Node.corner(484, 497));
+        var haunch = Outline.of(false, Node.corner(392, 548), new Node(new Point(412, 522), new Point(-14, 4), new Point(14, -4), true),
+                Node.corner(428, 546));
         var box = new Rect(372, 458, 122, 92);
         Element hare = Art.group("Hare at rest", box, new Point(0.5, 1), List.of(
                 inked(Art.path("Far ear", far).with(Properties.FILL, Art.color("#E4EBEF"))),

@@ -35,7 +35,8 @@ public final class ScrolledStory {
     }
 
     public static Project project() {
-        return new Project("scrolled-story", "Told by scrolling", 30, List.of(new Scene("s-story", "The day", new ScrolledStory().board())), Map.of(), Map.of());
+        return new Project("scrolled-story", "Told by scrolling", 30, List.of(new Scene("s-story", "The day", new ScrolledStory().board())),
+                Map.of(), Map.of());
     }
 
     private <T> void move(String id, Property<T> p, List<Double> seconds, List<T> values) {
@@ -70,16 +71,19 @@ public final class ScrolledStory {
         move("sky", Properties.FILL, List.of(0.0, 2.5, 5.0), List.of(Art.color("#2F78A3"), Art.color("#DB7A22"), Art.color("#0A1638")));
         elements.add(Art.circle("Sun", 480, 160, 54, "#FFE39A").withId("sun"));
         move("sun", Properties.POSITION, List.of(0.0, 3.0, 5.0), List.of(new Point(300, 150), new Point(640, 300), new Point(760, 620)));
-        elements.add(Art.polygon("Far fells", "#4F8296", -100, 420, 80, 250, 250, 400, 440, 220, 640, 410, 800, 300, 940, 390, 1060, 330, 1060, 540, -100, 540).withId("far"));
+        elements.add(Art.polygon("Far fells", "#4F8296", -100, 420, 80, 250, 250, 400, 440, 220, 640, 410, 800, 300, 940, 390, 1060, 330, 1060, 540,
+                -100, 540).withId("far"));
         move("far", Properties.POSITION, List.of(0.0, 6.0), List.of(new Point(500, 380), new Point(460, 380)));
         elements.add(Art.ground("Snow", "#F3F7FA", 560, -200, 470, 200, 440, 560, 470, 900, 446, 1300, 468).withId("snow"));
         move("snow", Properties.POSITION, List.of(0.0, 6.0), List.of(new Point(550, 500), new Point(400, 500)));
-        elements.add(Art.polygon("Tent", "#C8503A", 600, 470, 660, 380, 720, 470).withId("tent").with(Properties.POSITION, new Point(660, 474)).with(Properties.PIVOT, new Point(0.5, 1)));
+        elements.add(Art.polygon("Tent", "#C8503A", 600, 470, 660, 380, 720, 470).withId("tent").with(Properties.POSITION, new Point(660, 474))
+                .with(Properties.PIVOT, new Point(0.5, 1)));
         move("tent", Properties.SCALE, List.of(3.6, 4.4), List.of(new Point(1, 0), new Point(1, 1)));
         chapter("one", "Morning: we set out.", 0, 1.4);
         chapter("two", "Evening: the light goes.", 2.0, 3.4);
         chapter("three", "Night: a tent in the snow.", 4.2, 6);
-        main = main.withMarkers(List.of(new Marker("m-morning", "Morning", 0), new Marker("m-evening", "Evening", 2_700_000), new Marker("m-night", "Night", 5_400_000))).withScroll(new Scroll(2400, 0, 1, true, true, null));
+        main = main.withMarkers(List.of(new Marker("m-morning", "Morning", 0), new Marker("m-evening", "Evening", 2_700_000),
+                new Marker("m-night", "Night", 5_400_000))).withScroll(new Scroll(2400, 0, 1, true, true, null));
         // what is seen before the page is scrolled is how it begins
         elements.replaceAll(e -> begun(e, Properties.POSITION, Properties.SCALE));
         return new Board(new Point(960, 540), Values.NONE.with(Properties.BACKGROUND, Art.color("#0A1638")), elements, List.of(main), List.of());

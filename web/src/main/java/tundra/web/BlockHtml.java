@@ -25,7 +25,8 @@ import tundra.core.model.Slot;
  */
 abstract class BlockHtml {
     /** What is read out where a block has no words of its own. */
-    private static final Map<BlockKind, String> USUAL = Map.of(Blocks.STRIP, "Pictures", Blocks.STACK, "Pictures", Blocks.TURNTABLE, "Pictures", Blocks.DOTS, "Which picture is shown", Blocks.COUNTDOWN, "Time left", Blocks.PROGRESS, "Progress");
+    private static final Map<BlockKind, String> USUAL = Map.of(Blocks.STRIP, "Pictures", Blocks.STACK, "Pictures", Blocks.TURNTABLE, "Pictures",
+            Blocks.DOTS, "Which picture is shown", Blocks.COUNTDOWN, "Time left", Blocks.PROGRESS, "Progress");
 
     /**
      * Where a block is written.
@@ -90,7 +91,8 @@ abstract class BlockHtml {
     /** What it is called to who doesn't see it. */
     final String spoken(Content.Block b) {
         String own = b.kind().setting(Blocks.NAME) == null ? "" : b.text(Blocks.NAME);
-        return Markup.escape(!own.isEmpty() ? own : element.name().matches("(?i)" + b.kind().label() + "( \\d+)?") ? USUAL.getOrDefault(b.kind(), b.kind().label()) : element.called());
+        return Markup.escape(!own.isEmpty() ? own : element.name().matches("(?i)" + b.kind().label() + "( \\d+)?")
+                ? USUAL.getOrDefault(b.kind(), b.kind().label()) : element.called());
     }
 
     final String face(Content.Block b, int weight) {
@@ -118,8 +120,10 @@ abstract class BlockHtml {
         TextLayout.Line first = TextLayout.of(t, measure).lines().getFirst();
         css.put(part, "font", weight(b) + " " + CssText.px(size) + " " + face(b, weight(b)));
         css.put(part, "fill", ink);
-        out.append("<svg class=\"t-p\" aria-hidden=\"true\"><text class=\"").append(part).append("\" x=\"").append(Numbers.plain(middle > 0 ? at.x() + middle / 2 : at.x(), 4)).append("\" y=\"")
-                .append(Numbers.plain(at.y() + first.baseline(), 4)).append('"').append(middle > 0 ? " text-anchor=\"middle\">" : ">").append(Markup.escape(words)).append("</text></svg>");
+        out.append("<svg class=\"t-p\" aria-hidden=\"true\"><text class=\"").append(part).append("\" x=\"")
+                .append(Numbers.plain(middle > 0 ? at.x() + middle / 2 : at.x(), 4)).append("\" y=\"")
+                .append(Numbers.plain(at.y() + first.baseline(), 4)).append('"').append(middle > 0 ? " text-anchor=\"middle\">" : ">")
+                .append(Markup.escape(words)).append("</text></svg>");
     }
 
     /** A tag that stays open. */

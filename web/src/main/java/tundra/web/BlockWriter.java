@@ -25,8 +25,10 @@ import tundra.core.series.SeriesPainter;
 /** What the player is told of blocks, and the files that they bring. */
 final class BlockWriter {
     /** What the page's markup and style already say. */
-    private static final Set<Slot.Type> SEEN = Set.of(Slot.Type.COLOR, Slot.Type.FONT, Slot.Type.MAP, Slot.Type.CAPTIONS, Slot.Type.FILE, Slot.Type.VIDEO, Slot.Type.SOUND);
-    private static final Set<Slot> SAID = Set.of(Blocks.NAME, Blocks.LABEL, Blocks.HINT, Blocks.LETTERS, Blocks.WEIGHT, Blocks.RADIUS_OF_CORNERS, Blocks.CHOICES, Blocks.WORDS, Blocks.SHOWN_AS, Blocks.FITS, Blocks.CAPTIONS);
+    private static final Set<Slot.Type> SEEN = Set.of(Slot.Type.COLOR, Slot.Type.FONT, Slot.Type.MAP, Slot.Type.CAPTIONS, Slot.Type.FILE,
+            Slot.Type.VIDEO, Slot.Type.SOUND);
+    private static final Set<Slot> SAID = Set.of(Blocks.NAME, Blocks.LABEL, Blocks.HINT, Blocks.LETTERS, Blocks.WEIGHT, Blocks.RADIUS_OF_CORNERS,
+            Blocks.CHOICES, Blocks.WORDS, Blocks.SHOWN_AS, Blocks.FITS, Blocks.CAPTIONS);
 
     private BlockWriter() {}
 
@@ -41,7 +43,8 @@ final class BlockWriter {
                 if (k.kind().setting(Blocks.OF_VALUE) != null) {
                     used.addAll(Set.of(PlayerScript.VALUES, PlayerScript.CHIPS));
                 }
-                block(o.withArray("blocks").addObject().put("of", PageId.of(e.id())).put("block", k.kind().key()).put("name", e.name()), p, k, posters);
+                block(o.withArray("blocks").addObject().put("of", PageId.of(e.id())).put("block", k.kind().key()).put("name", e.name()), p, k,
+                        posters);
             }
         });
     }
@@ -63,7 +66,8 @@ final class BlockWriter {
         });
         if (b.kind() == Blocks.VIDEO && p.assets().get(b.text(Blocks.WORDS_FILE)) instanceof Asset words) {
             ArrayNode cues = o.putArray("cues");
-            Captions.read(new String(words.data(), StandardCharsets.UTF_8)).forEach(c -> cues.addArray().add(c.from() / 1e6).add(c.to() / 1e6).add(c.text()));
+            Captions.read(new String(words.data(), StandardCharsets.UTF_8)).forEach(c -> cues.addArray().add(c.from() / 1e6).add(c.to() / 1e6)
+                    .add(c.text()));
         }
     }
 

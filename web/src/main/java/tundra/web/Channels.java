@@ -115,7 +115,8 @@ final class Channels {
 
     private static void background(Track<Color> track, String canvas, Tracks out) {
         if (track != null) {
-            out.add(canvas, "backgroundColor", new ArrayList<>(track.keys().stream().map(k -> new PageTrack.PageKey((double) k.time() / out.timeline().duration(),
+            out.add(canvas, "backgroundColor",
+                    new ArrayList<>(track.keys().stream().map(k -> new PageTrack.PageKey((double) k.time() / out.timeline().duration(),
                     k.value().hex(), EasingPieces.single(k.easing()))).toList()));
         }
     }

@@ -65,7 +65,8 @@ final class ContentMarkup {
             case Content.Picture p -> picture(e, p);
             case Content.Text t -> {
                 // what is tapped is read out by its name, which these words are part of
-                markup.out.append(markup.tapped > 0 ? SHAPES : "<svg class=\"t-p\">").append(PaintText.definitions(e.board(), e.element(), e.box().size()));
+                markup.out.append(markup.tapped > 0 ? SHAPES : "<svg class=\"t-p\">")
+                        .append(PaintText.definitions(e.board(), e.element(), e.box().size()));
                 text(e);
                 markup.out.append("</svg>");
             }
@@ -85,7 +86,8 @@ final class ContentMarkup {
         switch (s) {
             case Content.Rectangle r -> markup.out.append("<rect class=\"").append(name).append('"').append(paints).append("/>");
             case Content.Ellipse x -> markup.out.append("<ellipse class=\"").append(name).append('"').append(paints).append("/>");
-            default -> markup.out.append("<path class=\"").append(name).append("\" d=\"").append(FormChannel.data(s, e.box().size())).append('"').append(paints).append("/>");
+            default -> markup.out.append("<path class=\"").append(name).append("\" d=\"").append(FormChannel.data(s, e.box().size())).append('"')
+                    .append(paints).append("/>");
         }
         if (split) {
             List<Contour> contours = ElementPaint.form(s, e.element().rest()).outline().contours();
@@ -93,7 +95,8 @@ final class ContentMarkup {
             for (int i = 0; i < names.size(); i++) {
                 var one = new Outline(i < contours.size() ? List.of(contours.get(i)) : List.of());
                 markup.css.put(names.get(i), "fill", "none");
-                markup.out.append("<path class=\"").append(names.get(i)).append("\" d=\"").append(one.svgPath()).append('"').append(gradient(e, Properties.STROKE)).append("/>");
+                markup.out.append("<path class=\"").append(names.get(i)).append("\" d=\"").append(one.svgPath()).append('"')
+                        .append(gradient(e, Properties.STROKE)).append("/>");
             }
         }
     }
@@ -111,7 +114,8 @@ final class ContentMarkup {
         }
         double size = ((Content.Text) e.element().content()).size(), least = v.get(Properties.SIZE_LEAST), most = v.get(Properties.SIZE_MOST);
         String name = e.box().box() + " .t-p", wider = "1 + (var(--w) - var(--n)) / " + Numbers.plain(e.board().size().x(), 4);
-        markup.css.put(name, "scale", "clamp(" + Numbers.plain(least / size, 6) + "," + wider + "," + (most > 0 ? Numbers.plain(most / size, 6) : "1000") + ")");
+        markup.css.put(name, "scale", "clamp(" + Numbers.plain(least / size, 6) + "," + wider + "," + (most > 0 ? Numbers.plain(most / size, 6)
+                : "1000") + ")");
         Point pivot = v.get(Properties.PIVOT);
         markup.css.put(name, "transform-origin", CssText.px(pivot.x() * box.x()) + " " + CssText.px(pivot.y() * box.y()));
     }
@@ -140,8 +144,10 @@ final class ContentMarkup {
         for (var line : lines) {
             boolean changes = anew || rests && markup.values.within(e.id(), from, from + line.text().length());
             markup.out.append("<tspan class=\"").append(name).append('-').append(n++).append("\" x=\"")
-                    .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), markup.measure, t.spacing() == 0), t.spacing()) : Numbers.plain(line.x(), 4))
-                    .append("\" y=\"").append(Numbers.plain(line.baseline(), 4)).append("\">").append(markup.values.line(e.id(), line.text(), from)).append("</tspan>");
+                    .append(changes ? ValueTexts.place(t.align(), line.x(), TextLayout.width(t, line.text(), markup.measure, t.spacing() == 0),
+                    t.spacing()) : Numbers.plain(line.x(), 4))
+                    .append("\" y=\"").append(Numbers.plain(line.baseline(), 4)).append("\">").append(markup.values.line(e.id(), line.text(), from))
+                    .append("</tspan>");
             from += line.text().length() + 1;
         }
         for (int most = TextChannel.lines(e); n < most; n++) {
@@ -152,7 +158,8 @@ final class ContentMarkup {
 
     /** Whether an element is a flipbook of nothing but pictures, which is told of as one. */
     static boolean ofPictures(Element e) {
-        return e.content() instanceof Flipbook f && f.drawings().stream().allMatch(d -> d.art().children().stream().allMatch(x -> x.content() instanceof Content.Picture));
+        return e.content() instanceof Flipbook f && f.drawings().stream().allMatch(d -> d.art().children().stream()
+                .allMatch(x -> x.content() instanceof Content.Picture));
     }
 
     /** Whether a picture is one drawing of many: those are there at once, each from the first moment in which it is seen. */
@@ -164,7 +171,8 @@ final class ContentMarkup {
     private void picture(PageElement e, Content.Picture p) {
         Asset a = markup.project.assets().get(p.asset());
         markup.pictures.add(p.asset());
-        markup.out.append("<img class=\"").append(e.box().shape()).append("\" src=\"").append(Markup.picturePath(a)).append("\" alt=\"").append(drawn(e) ? "" : Markup.escape(e.element().name()))
+        markup.out.append("<img class=\"").append(e.box().shape()).append("\" src=\"").append(Markup.picturePath(a)).append("\" alt=\"")
+                .append(drawn(e) ? "" : Markup.escape(e.element().name()))
                 .append(drawn(e) ? "\" decoding=\"sync" : "").append("\" draggable=\"false\">");
     }
 }

@@ -39,24 +39,28 @@ final class Covering {
             if (markup.of(e.id()) == null || box.x() <= 0 || box.y() <= 0 || e.content() instanceof Content.Text) {
                 continue;
             }
-            Tie.Growth x = Tie.across(v).growth(parent.x(), at.x() - pivot.x() * box.x(), box.x()), y = Tie.down(v).growth(parent.y(), at.y() - pivot.y() * box.y(), box.y());
+            Tie.Growth x = Tie.across(v).growth(parent.x(), at.x() - pivot.x() * box.x(), box.x()), y = Tie.down(v)
+                    .growth(parent.y(), at.y() - pivot.y() * box.y(), box.y());
             String rule = v.get(Properties.RESIZE);
             if (rule.equals("stretch") && e.content() instanceof Content.Group) {
                 each(markup, b, e.children(), box, new Point(grows.x() * x.length(), grows.y() * y.length()));
-            } else if ((rule.equals("contain") || rule.equals("cover")) && x.length() * grows.x() != 0 && y.length() * grows.y() != 0 && rests(b, e)) {
+            } else if ((rule.equals("contain") || rule.equals("cover")) && x.length() * grows.x() != 0 && y.length() * grows.y() != 0
+                    && rests(b, e)) {
                 put(markup, e, x, y, grows, rule.equals("contain") ? "min" : "max");
             }
         }
     }
 
     private static boolean rests(Board b, Element e) {
-        return List.<Property<?>>of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.SCALE).stream().noneMatch(p -> Keyed.any(b, e.id(), p));
+        return List.<Property<?>>of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.SCALE).stream()
+                .noneMatch(p -> Keyed.any(b, e.id(), p));
     }
 
     private static void put(Markup markup, Element e, Tie.Growth x, Tie.Growth y, Point grows, String which) {
         Values v = e.rest();
         Point box = Tie.box(e), pivot = v.get(Properties.PIVOT), point = v.get(Properties.RESIZE_POINT), scale = v.get(Properties.SCALE);
-        String k = which + "(1 + " + WIDER + " * " + number(grows.x() * x.length() / box.x()) + ", 1 + " + TALLER + " * " + number(grows.y() * y.length() / box.y()) + ")";
+        String k = which + "(1 + " + WIDER + " * " + number(grows.x() * x.length() / box.x()) + ", 1 + " + TALLER + " * "
+                + number(grows.y() * y.length() / box.y()) + ")";
         PageElement page = markup.of(e.id());
         Point from = v.get(Properties.POSITION).minus(page.box().shift());
         String across = side(from.x(), WIDER, grows.x() * (x.begin() + point.x() * x.length()), k, (pivot.x() - point.x()) * box.x());

@@ -93,7 +93,8 @@ final class DashChannel implements Channel {
         for (String target : e.strokes()) {
             out.baked(target, "strokeDasharray", f, times(e, out, DECIDING), v -> CssText.px(v[0]) + " " + CssText.px(v[1]));
             if (out.of(e, Properties.DASH_OFFSET) != null || e.rest(Properties.DASH_OFFSET) != 0) {
-                out.baked(target, "strokeDashoffset", t -> new double[] {at(e, out, t).get(Properties.DASH_OFFSET)}, times(e, out, DECIDING), v -> CssText.px(v[0]));
+                out.baked(target, "strokeDashoffset", t -> new double[] {at(e, out, t).get(Properties.DASH_OFFSET)}, times(e, out, DECIDING),
+                        v -> CssText.px(v[0]));
             }
         }
     }
@@ -116,7 +117,8 @@ final class DashChannel implements Channel {
         eachContour(e, (target, contour) -> {
             Values v = e.element().rest();
             Point reveal = v.get(Properties.REVEAL);
-            out.mixes().rest(target, "dashes", v.get(Properties.DASH), v.get(Properties.GAP), v.get(Properties.DASH_OFFSET), reveal.x(), reveal.y(), length(e, v, contour),
+            out.mixes().rest(target, "dashes", v.get(Properties.DASH), v.get(Properties.GAP), v.get(Properties.DASH_OFFSET), reveal.x(), reveal.y(),
+                    length(e, v, contour),
                     e.apart(SHAPING.toArray(Property<?>[]::new)) ? 1 : 0);
             for (int i = 0; i < DASHES.size(); i++) {
                 part(e, out, target, i, DASHES.get(i), x -> x);

@@ -20,7 +20,8 @@ public final class Embed {
     public static final String SCRIPT = "embed.js";
     private static final String EXAMPLE = "index.html";
     private static final JsonMapper JSON = new JsonMapper();
-    private static final Pattern FACE = Pattern.compile("@font-face\\{font-family:'([^']+)';font-weight:(\\d+);src:url\\(([^)]+)\\)[^}]*\\}\n"), LOADED = Pattern.compile("<script src=\"([^\"]+)\"></script>"),
+    private static final Pattern FACE = Pattern.compile("@font-face\\{font-family:'([^']+)';font-weight:(\\d+);src:url\\(([^)]+)\\)[^}]*\\}\n"),
+            LOADED = Pattern.compile("<script src=\"([^\"]+)\"></script>"),
             STARTED = Pattern.compile("^Tundra\\.players\\[\"([^\"]+)\"\\]\\.start\\((.*)\\);\\s*$", Pattern.DOTALL);
 
     private Embed() {}
@@ -28,7 +29,8 @@ public final class Embed {
     /** The name of the element: of the piece, in small letters, with a hyphen. */
     public static String tag(Project p) {
         String plain = p.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-        return (plain.matches("[a-z].*") ? plain : "a-" + PageId.of(p.id()).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-")).replaceAll("-$", "") + "-piece";
+        return (plain.matches("[a-z].*") ? plain : "a-" + PageId.of(p.id()).toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"))
+                .replaceAll("-$", "") + "-piece";
     }
 
     /** What is put into a page. @param folder where the page finds the files of the element */
@@ -39,7 +41,8 @@ public final class Embed {
     /** What is put into a page to show another page within it. @param folder where the page finds it */
     public static String frame(Project p, String folder) {
         Point size = p.scenes().getFirst().board().size();
-        return "<iframe src=\"" + Markup.escape(folder) + "/index.html\" title=\"" + Markup.escape(p.name()) + "\" width=\"" + Math.round(size.x()) + "\" height=\"" + Math.round(size.y())
+        return "<iframe src=\"" + Markup.escape(folder) + "/index.html\" title=\"" + Markup.escape(p.name()) + "\" width=\"" + Math.round(size.x())
+                + "\" height=\"" + Math.round(size.y())
                 + "\" loading=\"lazy\" allow=\"fullscreen\"></iframe>\n";
     }
 
@@ -83,7 +86,10 @@ public final class Embed {
     }
 
     private static String example(Project p) {
-        return "<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language()) + "\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"" + PageCompiler.GENERATOR + "\">\n<title>"
-                + Markup.escape(p.name()) + " within a page</title>\n<script src=\"" + SCRIPT + "\" async></script>\n</head>\n<body>\n<p>The piece as it stands in a page:</p>\n<" + tag(p) + "></" + tag(p) + ">\n</body>\n</html>\n";
+        return "<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language())
+                + "\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"" + PageCompiler.GENERATOR + "\">\n<title>"
+                + Markup.escape(p.name()) + " within a page</title>\n<script src=\"" + SCRIPT
+                + "\" async></script>\n</head>\n<body>\n<p>The piece as it stands in a page:</p>\n<" + tag(p) + "></" + tag(p)
+                + ">\n</body>\n</html>\n";
     }
 }

@@ -17,11 +17,13 @@ final class FieldMarkup extends BlockHtml {
     }
 
     private static String subject(Content.Block b) {
-        return b.text(Blocks.SUBJECT).isEmpty() ? "" : "?subject=" + URLEncoder.encode(b.text(Blocks.SUBJECT), StandardCharsets.UTF_8).replace("+", "%20");
+        return b.text(Blocks.SUBJECT).isEmpty() ? "" : "?subject=" + URLEncoder.encode(b.text(Blocks.SUBJECT), StandardCharsets.UTF_8)
+                .replace("+", "%20");
     }
 
     void call(Content.Block b) {
-        link(b, "tel:" + b.text(Blocks.PHONE).replaceAll("[^+0-9]", ""), b.text(Blocks.WORDS).isEmpty() ? b.text(Blocks.PHONE) : b.text(Blocks.WORDS));
+        link(b, "tel:" + b.text(Blocks.PHONE).replaceAll("[^+0-9]", ""), b.text(Blocks.WORDS).isEmpty() ? b.text(Blocks.PHONE)
+                : b.text(Blocks.WORDS));
     }
 
     void mail(Content.Block b) {
@@ -34,13 +36,15 @@ final class FieldMarkup extends BlockHtml {
         css.put(k, "background-color", hex(b, Blocks.GROUND));
         css.put(k, "border-radius", radius(b, box(b)));
         open("a", k + " t--b", attribute("href", href) + attribute("aria-label", words));
-        words(b, name + "-t", words, Blocks.INK, b.number(Blocks.LETTERS), new Point(0, (b.box().y() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), b.box().x());
+        words(b, name + "-t", words, Blocks.INK, b.number(Blocks.LETTERS),
+                new Point(0, (b.box().y() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), b.box().x());
         out.append("</a>\n");
     }
 
     void area(Content.Block b) {
         whole(name + "-k");
-        open("a", name + "-k t--b", attribute("href", b.text(Blocks.LINK)) + (b.text(Blocks.TAB).equals("a new tab") ? " target=\"_blank\" rel=\"noopener\"" : "") + " aria-label=\"" + spoken(b) + "\"");
+        open("a", name + "-k t--b", attribute("href", b.text(Blocks.LINK)) + (b.text(Blocks.TAB).equals("a new tab")
+                ? " target=\"_blank\" rel=\"noopener\"" : "") + " aria-label=\"" + spoken(b) + "\"");
         out.append("</a>\n");
     }
 
@@ -53,7 +57,8 @@ final class FieldMarkup extends BlockHtml {
         open(tag, name + "-k t--b", more);
         FieldLayout l = FieldLayout.of(b);
         if (l.label() != null) {
-            words(b, name + "-t", b.text(Blocks.LABEL) + (b.is(Blocks.NEEDED) ? " *" : ""), Blocks.INK, b.number(Blocks.LETTERS), new Point(l.label().x(), l.label().y()), 0);
+            words(b, name + "-t", b.text(Blocks.LABEL) + (b.is(Blocks.NEEDED) ? " *" : ""), Blocks.INK, b.number(Blocks.LETTERS),
+                    new Point(l.label().x(), l.label().y()), 0);
         }
     }
 
@@ -85,7 +90,8 @@ final class FieldMarkup extends BlockHtml {
         if (b.text(Blocks.KIND).equals("several lines")) {
             css.put(f, "padding", CssText.px(FieldLayout.PAD - 1));
             css.put(f, "resize", "none");
-            out.append("<textarea class=\"").append(f).append(" t--b\"").append(more).append('>').append(Markup.escape(start(b))).append("</textarea>");
+            out.append("<textarea class=\"").append(f).append(" t--b\"").append(more).append('>').append(Markup.escape(start(b)))
+                    .append("</textarea>");
         } else {
             String type = switch (b.text(Blocks.KIND)) {
                 case "mail address" -> "email\" autocomplete=\"email";
@@ -93,7 +99,8 @@ final class FieldMarkup extends BlockHtml {
                 case "telephone number" -> "tel\" autocomplete=\"tel";
                 default -> "text";
             };
-            out.append("<input class=\"").append(f).append(" t--b\" type=\"").append(type).append('"').append(more).append(attribute("value", start(b))).append('>');
+            out.append("<input class=\"").append(f).append(" t--b\" type=\"").append(type).append('"').append(more)
+                    .append(attribute("value", start(b))).append('>');
         }
         end(b, "label");
     }
@@ -111,8 +118,10 @@ final class FieldMarkup extends BlockHtml {
         css.put(f + ":checked", "background-color", hex(b, Blocks.ACCENT));
         css.put(f + ":checked", "border-color", hex(b, Blocks.ACCENT));
         css.put(f + ":not(:checked) + svg", "display", "none");
-        out.append("<input class=\"").append(f).append(" t--b\" type=\"checkbox\"").append(needed(b)).append(start(b).matches("(?i)yes|true|on|1") ? " checked>" : ">");
-        out.append("<svg class=\"t-p\" aria-hidden=\"true\"><path class=\"").append(name).append("-m\" d=\"").append(FieldLayout.mark(l.input()).svgPath()).append("\" fill=\"none\" stroke=\"").append(hex(b, Blocks.GROUND))
+        out.append("<input class=\"").append(f).append(" t--b\" type=\"checkbox\"").append(needed(b)).append(start(b).matches("(?i)yes|true|on|1")
+                ? " checked>" : ">");
+        out.append("<svg class=\"t-p\" aria-hidden=\"true\"><path class=\"").append(name).append("-m\" d=\"")
+                .append(FieldLayout.mark(l.input()).svgPath()).append("\" fill=\"none\" stroke=\"").append(hex(b, Blocks.GROUND))
                 .append("\" stroke-width=\"2\" stroke-linecap=\"round\" stroke-linejoin=\"round\"/></svg>");
         end(b, "label");
     }
@@ -130,7 +139,8 @@ final class FieldMarkup extends BlockHtml {
             for (int i = 0; i < all.size(); i++) {
                 out.append("<option").append(i == now ? " selected>" : ">").append(Markup.escape(all.get(i))).append("</option>");
             }
-            out.append("</select><svg class=\"t-p\" aria-hidden=\"true\"><path class=\"").append(name).append("-m\" d=\"").append(FieldLayout.arrow(l.input()).svgPath()).append("\" fill=\"none\" stroke=\"").append(hex(b, Blocks.LINE))
+            out.append("</select><svg class=\"t-p\" aria-hidden=\"true\"><path class=\"").append(name).append("-m\" d=\"")
+                    .append(FieldLayout.arrow(l.input()).svgPath()).append("\" fill=\"none\" stroke=\"").append(hex(b, Blocks.LINE))
                     .append("\" stroke-width=\"1.5\" stroke-linecap=\"round\" stroke-linejoin=\"round\"/></svg>");
             end(b, "label");
             return;
@@ -148,8 +158,11 @@ final class FieldMarkup extends BlockHtml {
             css.put(one + ":has(:checked)", "border-color", hex(b, Blocks.ACCENT));
             css.put(one + ":has(:checked) text", "fill", hex(b, Blocks.GROUND));
             open("label", one + " t--b", "");
-            out.append("<input class=\"").append(one).append("r t--radio t--b\" type=\"radio\" name=\"").append(name).append("\"").append(attribute("value", all.get(i))).append(attribute("aria-label", all.get(i))).append(b.is(Blocks.NEEDED) ? " required" : "").append(i == now ? " checked>" : ">");
-            words(b, one + "t", all.get(i), Blocks.INK, b.number(Blocks.LETTERS), new Point(-1, FieldLayout.middle(r, FieldLayout.line(b)) - r.y() - 1), r.width());
+            out.append("<input class=\"").append(one).append("r t--radio t--b\" type=\"radio\" name=\"").append(name).append("\"")
+                    .append(attribute("value", all.get(i))).append(attribute("aria-label", all.get(i))).append(b.is(Blocks.NEEDED) ? " required" : "")
+                    .append(i == now ? " checked>" : ">");
+            words(b, one + "t", all.get(i), Blocks.INK, b.number(Blocks.LETTERS),
+                    new Point(-1, FieldLayout.middle(r, FieldLayout.line(b)) - r.y() - 1), r.width());
             out.append("</label>");
         }
         end(b, "div");
@@ -158,13 +171,16 @@ final class FieldMarkup extends BlockHtml {
     void slider(Content.Block b) {
         begin(b, "label", "");
         FieldLayout l = FieldLayout.of(b);
-        double y = Math.round(l.input().y() + l.input().height() / 2), w = l.input().width(), k = FieldLayout.THUMB, x = k + share(b, start(b)) * (w - 2 * k), t = FieldLayout.TRACK;
+        double y = Math.round(l.input().y() + l.input().height() / 2), w = l.input().width(), k = FieldLayout.THUMB,
+                x = k + share(b, start(b)) * (w - 2 * k), t = FieldLayout.TRACK;
         place(name + "-f", l.input());
         css.put(name + "-f", "opacity", "0");
         css.put(name + "-f", "margin", "0");
         css.put(name + "-f", "cursor", "pointer");
-        out.append("<input class=\"").append(name).append("-f t--b\" type=\"range\"").append(needed(b)).append(" min=\"").append(Numbers.plain(b.number(Blocks.LEAST), 9)).append("\" max=\"").append(Numbers.plain(b.number(Blocks.MOST), 9))
-                .append("\" step=\"").append(Numbers.plain(b.number(Blocks.STEP), 9)).append('"').append(attribute("value", start(b).isEmpty() ? Numbers.plain(b.number(Blocks.LEAST), 9) : start(b))).append('>');
+        out.append("<input class=\"").append(name).append("-f t--b\" type=\"range\"").append(needed(b)).append(" min=\"")
+                .append(Numbers.plain(b.number(Blocks.LEAST), 9)).append("\" max=\"").append(Numbers.plain(b.number(Blocks.MOST), 9))
+                .append("\" step=\"").append(Numbers.plain(b.number(Blocks.STEP), 9)).append('"')
+                .append(attribute("value", start(b).isEmpty() ? Numbers.plain(b.number(Blocks.LEAST), 9) : start(b))).append('>');
         place(name + "-r", new Rect(0, y - t / 2, w, t));
         place(name + "-a", new Rect(0, y - t / 2, x, t));
         place(name + "-h", new Rect(x - k, y - k, 2 * k, 2 * k));

@@ -27,7 +27,8 @@ import tundra.core.svg.FilterText;
  * move those off the main thread; SVG filters otherwise, whose attributes the player sets.
  */
 final class FilterChannel implements Channel {
-    private static final Set<EffectKind> FUNCTIONS = EnumSet.of(EffectKind.BLUR, EffectKind.BRIGHTNESS, EffectKind.CONTRAST, EffectKind.SATURATION, EffectKind.HUE,
+    private static final Set<EffectKind> FUNCTIONS = EnumSet.of(EffectKind.BLUR, EffectKind.BRIGHTNESS, EffectKind.CONTRAST, EffectKind.SATURATION,
+            EffectKind.HUE,
             EffectKind.INVERT, EffectKind.DROP_SHADOW);
     /** Weighs a factor of 1 against a pixel, so that baked factors keep within what can be seen. */
     private static final double FACTOR = 400;
@@ -100,7 +101,8 @@ final class FilterChannel implements Channel {
 
     /** Whether a CSS function says an effect at all times. */
     private static boolean function(Board board, Effect x) {
-        return FUNCTIONS.contains(x.kind()) && (x.kind() != EffectKind.BLUR || same(x.rest().get(Properties.BLUR)) && board.timelines().stream().map(t -> t.track(x.id(), Properties.BLUR))
+        return FUNCTIONS.contains(x.kind()) && (x.kind() != EffectKind.BLUR || same(x.rest().get(Properties.BLUR)) && board.timelines().stream()
+                .map(t -> t.track(x.id(), Properties.BLUR))
                 .allMatch(t -> t == null || t.keys().stream().allMatch(k -> same(k.value()))));
     }
 
@@ -127,7 +129,8 @@ final class FilterChannel implements Channel {
             case SATURATION -> "saturate(" + plain(v.get(Properties.SATURATION)) + ")";
             case HUE -> "hue-rotate(" + CssText.deg(v.get(Properties.HUE)) + ")";
             case INVERT -> "invert(" + plain(v.get(Properties.INVERT)) + ")";
-            case DROP_SHADOW -> "drop-shadow(" + CssText.pair(v.get(Properties.SHADOW_OFFSET), 4, "px") + " " + CssText.px(v.get(Properties.SHADOW_BLUR)) + " "
+            case DROP_SHADOW -> "drop-shadow(" + CssText.pair(v.get(Properties.SHADOW_OFFSET), 4, "px") + " "
+                    + CssText.px(v.get(Properties.SHADOW_BLUR)) + " "
                     + v.get(Properties.SHADOW_COLOR).hex() + ")";
             default -> throw new IllegalArgumentException("no function for " + x.kind());
         };
@@ -184,7 +187,8 @@ final class FilterChannel implements Channel {
             if (Keyed.apart(e.board(), x.id(), of(x.kind(), a.name()).toArray(Property<?>[]::new))) {
                 FilterMixes.keys(x, part, a, out);
             } else {
-                out.sampled(part, "@" + a.name(), time -> numbers(List.of(x), t, time), times(List.of(x), t), time -> a.text().apply(Filters.of(x.kind(), at(x, t, time))));
+                out.sampled(part, "@" + a.name(), time -> numbers(List.of(x), t, time), times(List.of(x), t), time -> a.text()
+                        .apply(Filters.of(x.kind(), at(x, t, time))));
             }
         }
     }
@@ -229,7 +233,8 @@ final class FilterChannel implements Channel {
         var s = new StringBuilder();
         for (Step step : steps(e)) {
             if (!step.css()) {
-                FilterText.definition(s, step.id(), step.effects().stream().map(x -> Filters.of(x.kind(), x.rest())).toList(), REGION, (effect, part) -> part(e, step.first() + effect, part));
+                FilterText.definition(s, step.id(), step.effects().stream().map(x -> Filters.of(x.kind(), x.rest())).toList(), REGION,
+                        (effect, part) -> part(e, step.first() + effect, part));
             }
         }
         return s.isEmpty() ? "" : "<svg class=\"t-p\" aria-hidden=\"true\">" + s + "</svg>";

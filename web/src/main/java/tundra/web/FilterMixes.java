@@ -19,12 +19,15 @@ final class FilterMixes {
         switch (x.kind()) {
             case CHANNELS -> {
                 out.mixes().rest(part, "channels", text(x.rest().get(Properties.SLOPE)), text(x.rest().get(Properties.OFFSET)));
-                out.eased(part, Mixes.part("channels", 0), t.track(x.id(), Properties.SLOPE), (p, q, share) -> text(Properties.SLOPE.type().lerp(p, q, share)));
-                out.eased(part, Mixes.part("channels", 1), t.track(x.id(), Properties.OFFSET), (p, q, share) -> text(Properties.OFFSET.type().lerp(p, q, share)));
+                out.eased(part, Mixes.part("channels", 0), t.track(x.id(), Properties.SLOPE), (p, q, share) ->
+                        text(Properties.SLOPE.type().lerp(p, q, share)));
+                out.eased(part, Mixes.part("channels", 1), t.track(x.id(), Properties.OFFSET), (p, q, share) ->
+                        text(Properties.OFFSET.type().lerp(p, q, share)));
             }
             case TINT -> {
                 out.mixes().rest(part, "tint", text(x.rest().get(Properties.TINT)), x.rest().get(Properties.TINT_AMOUNT));
-                out.eased(part, Mixes.part("tint", 0), t.track(x.id(), Properties.TINT), (p, q, share) -> text(Properties.TINT.type().lerp(p, q, share)));
+                out.eased(part, Mixes.part("tint", 0), t.track(x.id(), Properties.TINT), (p, q, share) ->
+                        text(Properties.TINT.type().lerp(p, q, share)));
                 out.number(part, Mixes.part("tint", 1), t.track(x.id(), Properties.TINT_AMOUNT));
             }
             case LONG_SHADOW -> {

@@ -34,7 +34,8 @@ final class FlipChannels {
             for (int i = 0; i < f.drawings().size(); i++) {
                 int drawing = i;
                 if (!f.drawings().get(i).art().hidden()) {
-                    track(out, timeline, f, ContentMarkup.drawingTarget(f.drawings().get(i).art()), "opacity", changes, now -> now == drawing ? "1" : "0");
+                    track(out, timeline, f, ContentMarkup.drawingTarget(f.drawings().get(i).art()), "opacity", changes, now -> now == drawing ? "1"
+                            : "0");
                 }
             }
             return;
@@ -90,7 +91,8 @@ final class FlipChannels {
     }
 
     /** Steps; the same value all the time is no track but for the first, which the markup has. */
-    private static void track(Tracks out, Timeline timeline, Flipbook f, String target, String property, List<Change> changes, IntFunction<String> value) {
+    private static void track(Tracks out, Timeline timeline, Flipbook f, String target, String property,
+            List<Change> changes, IntFunction<String> value) {
         if (changes.size() > UNROLLED && f.ending() == Flipbook.Ending.LOOP) {
             round(out, f, target, property, value);
             return;

@@ -59,7 +59,8 @@ record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGr
         var grid = new SheetGrid(columns, (n + columns - 1) / columns, 1, 2);
         // much smaller than its pixels a browser would mix neighbours into each other
         boolean small = size.x() < 0.5 * w || size.y() < 0.5 * h || columns * (w + 2) > MOST || grid.rows() * (h + 2) > MOST;
-        return small ? null : new FlipSheet("pictures/sheet-" + e.id() + (pictures.stream().allMatch(a -> a.mediaType().equals("image/webp")) ? ".webp" : ".png"), pictures, cells, grid, at, size);
+        return small ? null : new FlipSheet("pictures/sheet-" + e.id() + (pictures.stream().allMatch(a -> a.mediaType().equals("image/webp"))
+                ? ".webp" : ".png"), pictures, cells, grid, at, size);
     }
 
     private static Point corner(Element e, Point box) {
@@ -97,6 +98,7 @@ record FlipSheet(String path, List<Asset> pictures, List<Integer> cells, SheetGr
         css.put(target(e), "translate", CssText.pair(shift(first), 4, "px"));
         css.put(picture, "width", CssText.px(grid.columns() * (w + 2) * kx));
         css.put(picture, "height", CssText.px(grid.rows() * (h + 2) * ky));
-        return "<div class=\"" + window + "\"><div class=\"" + target(e) + "\"><img class=\"" + picture + "\" src=\"" + path + "\" alt=\"\" decoding=\"sync\" draggable=\"false\"></div></div>";
+        return "<div class=\"" + window + "\"><div class=\"" + target(e) + "\"><img class=\"" + picture + "\" src=\"" + path
+                + "\" alt=\"\" decoding=\"sync\" draggable=\"false\"></div></div>";
     }
 }

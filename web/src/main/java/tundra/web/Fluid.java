@@ -29,7 +29,8 @@ final class Fluid {
     /** What goes with the width, and is not said where it is as usual. */
     static final Map<String, String> USUAL = Map.of("scale", "1 1");
     private static final Pattern NUMBER = Pattern.compile("#[0-9A-Fa-f]{3,8}\\b|(-?\\d*\\.?\\d+(?:e-?\\d+)?)([a-z%]*)");
-    private static final Pattern TAG = Pattern.compile("<([a-zA-Z]+)((?:\\s[\\w-]+(?:=\"[^\"]*\")?)*)\\s*/?>"), ATTRIBUTE = Pattern.compile("([\\w-]+)=\"([^\"]*)\"");
+    private static final Pattern TAG = Pattern.compile("<([a-zA-Z]+)((?:\\s[\\w-]+(?:=\"[^\"]*\")?)*)\\s*/?>"),
+            ATTRIBUTE = Pattern.compile("([\\w-]+)=\"([^\"]*)\"");
     /** What names a part, or what it is for; it never goes with the width. */
     private static final Set<String> NAMES = Set.of("class", "id", "aria-label", "role", "tabindex", "src", "alt");
 
@@ -149,7 +150,8 @@ final class Fluid {
             List<Map<String, JsonNode>> others = grown.stream().map(g -> byTrack(g.get(at).get("tracks"))).toList();
             for (JsonNode track : timelines.get(i).get("tracks")) {
                 if (others.stream().allMatch(o -> o.containsKey(name(track)))) {
-                    keys((ObjectNode) track, (ArrayNode) track.get("keys"), others.stream().map(o -> (ArrayNode) o.get(name(track)).get("keys")).toList());
+                    keys((ObjectNode) track, (ArrayNode) track.get("keys"), others.stream().map(o -> (ArrayNode) o.get(name(track)).get("keys"))
+                            .toList());
                 }
             }
         }
@@ -169,7 +171,8 @@ final class Fluid {
         for (int i = 0; together && i < drawn.size(); i++) {
             JsonNode key = drawn.get(i);
             int at = i;
-            if (!put(out, key.get(0).decimalValue(), key.size() > 2 ? key.get(2).asString() : "linear", key.get(1).asString(), grown.stream().map(g -> g.get(at).get(1).asString()).toList())) {
+            if (!put(out, key.get(0).decimalValue(), key.size() > 2 ? key.get(2).asString() : "linear", key.get(1).asString(), grown.stream()
+                    .map(g -> g.get(at).get(1).asString()).toList())) {
                 return;
             }
         }
@@ -179,7 +182,8 @@ final class Fluid {
             // where any of them jumps there are two
             boolean jumps = all.stream().anyMatch(x -> Collections.frequency(offsets(x), offset) > 1);
             for (boolean after : jumps ? new boolean[] {false, true} : new boolean[] {true}) {
-                if (!put(out, new BigDecimal(Numbers.plain(offset, 9)), "linear", value(drawn, offset, after), grown.stream().map(g -> value(g, offset, after)).toList())) {
+                if (!put(out, new BigDecimal(Numbers.plain(offset, 9)), "linear", value(drawn, offset, after), grown.stream()
+                        .map(g -> value(g, offset, after)).toList())) {
                     return;
                 }
             }
@@ -235,7 +239,8 @@ final class Fluid {
         var out = new StringBuilder();
         while (a.find() && b.find()) {
             a.appendReplacement(out, Matcher.quoteReplacement(a.group(1) == null || b.group(1) == null ? a.group()
-                    : Numbers.plain(Double.parseDouble(a.group(1)) + (Double.parseDouble(b.group(1)) - Double.parseDouble(a.group(1))) * p, 6) + a.group(2)));
+                    : Numbers.plain(Double.parseDouble(a.group(1)) + (Double.parseDouble(b.group(1)) - Double.parseDouble(a.group(1))) * p, 6)
+                    + a.group(2)));
         }
         return a.appendTail(out).toString();
     }

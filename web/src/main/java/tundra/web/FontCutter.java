@@ -39,7 +39,8 @@ final class FontCutter {
         in.export("_initialize").apply();
         int at = (int) call(in, "malloc", font.length);
         in.memory().write(at, font);
-        long face = call(in, "hb_face_create", call(in, "hb_blob_create", at, font.length, WRITABLE, 0, 0), 0), input = call(in, "hb_subset_input_create_or_fail");
+        long face = call(in, "hb_face_create", call(in, "hb_blob_create", at, font.length, WRITABLE, 0, 0), 0),
+                input = call(in, "hb_subset_input_create_or_fail");
         long set = call(in, "hb_subset_input_unicode_set", input);
         letters.forEach(c -> in.export("hb_set_add").apply(set, c));
         long cut = call(in, "hb_subset_or_fail", face, input);

@@ -70,7 +70,8 @@ final class FormChannel implements Channel {
     }
 
     /** @param contour the one that is meant; -1 for all */
-    private static void forms(PageElement e, Content.Path p, Track<Outline> track, Track<Point> size, boolean apart, String target, int contour, Tracks out) {
+    private static void forms(PageElement e, Content.Path p, Track<Outline> track, Track<Point> size, boolean apart, String target, int contour,
+            Tracks out) {
         var keys = new ArrayList<PageTrack.PageKey>();
         double d = out.timeline().duration();
         if (size == null) {

@@ -73,7 +73,8 @@ final class GalleryMarkup extends BlockHtml {
 
     void dots(Content.Block b) {
         Content.Block of = Blocks.of(board.find(b.text(Blocks.OF_GALLERY)));
-        int n = of == null ? 0 : (int) of.children().stream().filter(c -> !c.hidden() && !c.guide()).count(), first = of == null ? 0 : Gallery.of(of, n).first();
+        int n = of == null ? 0 : (int) of.children().stream().filter(c -> !c.hidden() && !c.guide()).count(), first = of == null ? 0
+                : Gallery.of(of, n).first();
         double d = b.number(Blocks.DOT), step = d + b.number(Blocks.SPACING), left = (b.box().x() - (n - 1) * step - d) / 2;
         whole(name + "-k");
         css.put(name + "-k button", "--dot", hex(b, Blocks.LINE));
@@ -82,7 +83,8 @@ final class GalleryMarkup extends BlockHtml {
         for (int i = 0; i < n; i++) {
             String one = name + "-k" + i;
             place(one, new Rect(left + i * step, (b.box().y() - d) / 2, d, d));
-            open("button", one + " t--dot t--b", " type=\"button\" aria-label=\"Item " + (i + 1) + " of " + n + "\"" + (i == first ? " aria-current=\"true\"" : ""));
+            open("button", one + " t--dot t--b", " type=\"button\" aria-label=\"Item " + (i + 1) + " of " + n + "\""
+                    + (i == first ? " aria-current=\"true\"" : ""));
             out.append("</button>");
         }
         out.append("</div>\n");

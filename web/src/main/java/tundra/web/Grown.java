@@ -14,7 +14,8 @@ import tundra.core.model.Properties;
  */
 record Grown(String variable, int step, boolean down, boolean smaller) {
     /** Wider, narrower, taller, shorter; the player's {@code STEPS} are the same. */
-    static final List<Grown> ALL = List.of(new Grown("--w", 200, false, false), new Grown("--n", 40, false, true), new Grown("--h", 200, true, false), new Grown("--m", 40, true, true));
+    static final List<Grown> ALL = List.of(new Grown("--w", 200, false, false), new Grown("--n", 40, false, true),
+            new Grown("--h", 200, true, false), new Grown("--m", 40, true, true));
 
     /** Those that a scene is looked at by: its height counts of its own only where it is the window's. */
     static List<Grown> of(Board b) {

@@ -25,8 +25,10 @@ final class Keyed {
     private Keyed(Board b) {
         board = new WeakReference<>(b);
         if (b != null) {
-            b.timelines().forEach(t -> drawn(b, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(keyed))));
-            b.layouts().forEach(l -> b.timelines().forEach(t -> in(b, l, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(keyed)))));
+            b.timelines().forEach(t -> drawn(b, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>())
+                    .add(Set.copyOf(keyed))));
+            b.layouts().forEach(l -> b.timelines()
+                    .forEach(t -> in(b, l, t).forEach((id, keyed) -> sets.computeIfAbsent(id, k -> new LinkedHashSet<>()).add(Set.copyOf(keyed)))));
         }
     }
 
@@ -37,7 +39,8 @@ final class Keyed {
         if (base == null) {
             t.tracks().forEach((id, tracks) -> out.put(id, new LinkedHashSet<>(tracks.keySet())));
         } else {
-            base.differs().timelines().getOrDefault(t.id(), Differs.OfTimeline.NOTHING).tracks().keySet().forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
+            base.differs().timelines().getOrDefault(t.id(), Differs.OfTimeline.NOTHING).tracks().keySet()
+                    .forEach(k -> out.computeIfAbsent(k.owner(), x -> new LinkedHashSet<>()).add(k.property()));
         }
         return out;
     }

@@ -114,10 +114,12 @@ final class LayoutPages {
     private static Variant variant(Project p, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared) {
         Board b = p.place(scene).board();
         return compiled(p, scene, l, measure, prepared, p.scene(scene) == null || !Fluid.is(b) ? List.of()
-                : Grown.of(b).stream().map(g -> compiled(p, scene, l, measure, (piece, values) -> prepared.apply(piece, values).mapBoard(scene, g::apply), List.of())).toList());
+                : Grown.of(b).stream().map(g -> compiled(p, scene, l, measure, (piece, values) -> prepared.apply(piece, values)
+                .mapBoard(scene, g::apply), List.of())).toList());
     }
 
-    private static Variant compiled(Project piece, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared, List<Variant> grown) {
+    private static Variant compiled(Project piece, String scene, Layout l, TextMeasurer measure, BiFunction<Project, ValueTexts, Project> prepared,
+            List<Variant> grown) {
         var values = new ValueTexts();
         Project p = prepared.apply(piece, values);
         var markup = new Markup(p, measure, values);
@@ -161,7 +163,8 @@ final class LayoutPages {
             // nothing is seen before it is known which layout it is
             css.put(Markup.sceneTarget(s) + ":not([" + StyleSheet.LAYOUT + "])", "visibility", "hidden");
         }
-        int sides = Math.max(drawn.containsKey(s.id()) ? drawn.get(s.id()).grown().size() : 0, of(s).stream().mapToInt(v -> v.grown().size()).max().orElse(0));
+        int sides = Math.max(drawn.containsKey(s.id()) ? drawn.get(s.id()).grown().size() : 0, of(s).stream().mapToInt(v -> v.grown().size()).max()
+                .orElse(0));
         Grown.ALL.subList(0, sides).forEach(g -> css.put(Markup.sceneTarget(s), g.variable(), "0"));
     }
 

@@ -9,7 +9,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 
 /**
- * An HTTP server on a free port of the loopback address, unless another one is asked for. Requests that are only half sent are closed after 10 s, answers after 120 s.
+ * An HTTP server on a free port of the loopback address, unless another one is asked for. Requests that are only half sent are closed after 10 s,
+ * answers after 120 s.
  * All servers of this program are made here: the JDK reads these limits once, when its first server is made.
  */
 final class LoopbackServer implements AutoCloseable {

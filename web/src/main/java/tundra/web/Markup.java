@@ -68,7 +68,8 @@ final class Markup {
         this.measure = measure;
         var nothing = new Board(new Point(1, 1), Values.NONE, List.of(), List.of(), List.of());
         // stands for whatever instance a reaction of a motif happens in: only its outer box is known, and nothing of it is written
-        elements.put(Slot.INSTANCE, new PageElement(nothing, Reactions.INSTANCE, PartNames.of(nothing, Reactions.INSTANCE, new Point(1, 1)), measure, false));
+        elements.put(Slot.INSTANCE, new PageElement(nothing, Reactions.INSTANCE, PartNames.of(nothing, Reactions.INSTANCE, new Point(1, 1)), measure,
+                false));
     }
 
     String html() {
@@ -149,7 +150,8 @@ final class Markup {
             out.append(Scrolling.rests(b, wrap, css));
         }
         still = StillParts.of(project, b);
-        out.append("<section class=\"").append(name).append(" t-scene\" aria-label=\"").append(escape(s.name())).append('"').append(first ? ">\n" : " hidden>\n<template>\n");
+        out.append("<section class=\"").append(name).append(" t-scene\" aria-label=\"").append(escape(s.name())).append('"')
+                .append(first ? ">\n" : " hidden>\n<template>\n");
         board(b);
         out.append(first ? "</section>\n" : "</template>\n</section>\n");
         if (scrolls > 0) {
@@ -205,7 +207,8 @@ final class Markup {
             if (!r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE)) {
                 reactive.add((String) r.when().slots().get(Events.ELEMENT));
             }
-            (r.off() ? Stream.<Action>of() : Stream.concat(r.actions().stream(), r.otherwise().stream())).filter(a -> a.kind() == Actions.WAIT_UNTIL).forEach(a -> reactive.add((String) a.slots().get(Events.ELEMENT)));
+            (r.off() ? Stream.<Action>of() : Stream.concat(r.actions().stream(), r.otherwise().stream())).filter(a -> a.kind() == Actions.WAIT_UNTIL)
+                    .forEach(a -> reactive.add((String) a.slots().get(Events.ELEMENT)));
         });
         Motifs.instances(b, id -> project.motif(id) instanceof Motif m && (m.states() != null || tapped(m))).forEach(e -> reactive.add(e.id()));
         TouchAreas.catching(project, b).forEach(id -> {
@@ -218,7 +221,8 @@ final class Markup {
 
     /** Whether the instances of a motif are places to tap. */
     static boolean tapped(Motif m) {
-        return m.board().reactions().stream().anyMatch(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE) && r.when().slots().names(Slot.INSTANCE));
+        return m.board().reactions().stream().anyMatch(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE)
+                && r.when().slots().names(Slot.INSTANCE));
     }
 
     /** Of neighbours that stay as they are all are written as one SVG. */
@@ -278,7 +282,8 @@ final class Markup {
         }
         out.append("<div class=\"").append(box.outer());
         if (reactive.contains(e.id()) && !(e.content() instanceof Content.Block)) {
-            out.append(" t-tap\" role=\"").append(Spoken.role(board, e)).append("\" tabindex=\"0\" aria-label=\"").append(escape(Spoken.name(project, e)));
+            out.append(" t-tap\" role=\"").append(Spoken.role(board, e)).append("\" tabindex=\"0\" aria-label=\"")
+                    .append(escape(Spoken.name(project, e)));
         } else if (ContentMarkup.ofPictures(e)) {
             out.append("\" role=\"img\" aria-label=\"").append(escape(e.called()));
         } else if (HeadingChannel.level(page) > 0) {
@@ -306,7 +311,8 @@ final class Markup {
             elements(board, e.children(), reactive);
         }
         tapped -= tap ? 1 : 0;
-        out.append("</div>".repeat(1 + effects.size() + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0) + (parallax ? 1 : 0))).append('\n');
+        out.append("</div>".repeat(1 + effects.size() + (box.inner() == null ? 0 : 1) + (box.span() == null ? 0 : 1) + (dragged ? 1 : 0)
+                + (parallax ? 1 : 0))).append('\n');
     }
 
     /** What a group holds is taken along by its ties while the group's own size is keyed or set: CSS knows that size. */
@@ -343,7 +349,8 @@ final class Markup {
 
     private boolean blending(Board b, Element e) {
         boards.put(e.id(), b);
-        return !e.rest().get(Properties.BLEND).equals("normal") || b != null && Keyed.any(b, e.id(), Properties.BLEND) || (b == null || Blending.passes(b, e)) && blends(e);
+        return !e.rest().get(Properties.BLEND).equals("normal") || b != null && Keyed.any(b, e.id(), Properties.BLEND)
+                || (b == null || Blending.passes(b, e)) && blends(e);
     }
 
     private Point box(Element e) {

@@ -42,7 +42,8 @@ final class MediaMarkup extends BlockHtml {
     }
 
     private void media(Content.Block b, String tag, Asset a, String more, boolean muted, boolean timed) {
-        open(tag, name + "-k t--b", more + " aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.CONTROLS) && !timed ? " controls" : "") + (muted ? " muted" : "") + (a == null ? "" : attribute("src", mediaPath(a))));
+        open(tag, name + "-k t--b", more + " aria-label=\"" + spoken(b) + "\"" + (b.is(Blocks.CONTROLS) && !timed ? " controls" : "")
+                + (muted ? " muted" : "") + (a == null ? "" : attribute("src", mediaPath(a))));
         out.append("</").append(tag).append(">\n");
     }
 
@@ -66,11 +67,13 @@ final class MediaMarkup extends BlockHtml {
                 css.put(name + "-y", "padding", "0");
                 css.put(name + "-y", "cursor", "pointer");
                 open("button", name + "-y t--b", " type=\"button\" aria-label=\"" + PageLayout.SHOW + ": " + Markup.escape(l.words()) + "\"");
-                words(b, name + "-yt", PageLayout.SHOW, Blocks.GROUND, b.number(Blocks.LETTERS), new Point(0, (l.button().height() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), l.button().width());
+                words(b, name + "-yt", PageLayout.SHOW, Blocks.GROUND, b.number(Blocks.LETTERS),
+                        new Point(0, (l.button().height() - b.number(Blocks.LETTERS) * FieldLayout.LINE) / 2), l.button().width());
                 out.append("</button>");
             }
         } else if (!src.isEmpty()) {
-            out.append("<iframe").append(attribute("src", src)).append(attribute("sandbox", rights(b))).append(" title=\"").append(spoken(b)).append("\" loading=\"lazy\" referrerpolicy=\"no-referrer\"></iframe>");
+            out.append("<iframe").append(attribute("src", src)).append(attribute("sandbox", rights(b))).append(" title=\"").append(spoken(b))
+                    .append("\" loading=\"lazy\" referrerpolicy=\"no-referrer\"></iframe>");
         }
         out.append("</div>\n");
     }
@@ -80,6 +83,8 @@ final class MediaMarkup extends BlockHtml {
     }
 
     private static String rights(Content.Block b) {
-        return ((b.is(Blocks.MAY_SCRIPT) ? "allow-scripts " : "") + (b.is(Blocks.MAY_FILL) ? "allow-same-origin " : "") + (b.is(Blocks.MAY_SEND) ? "allow-forms " : "") + (b.is(Blocks.MAY_OPEN) ? "allow-popups allow-top-navigation-by-user-activation " : "")).strip();
+        return ((b.is(Blocks.MAY_SCRIPT) ? "allow-scripts " : "") + (b.is(Blocks.MAY_FILL) ? "allow-same-origin " : "")
+                + (b.is(Blocks.MAY_SEND) ? "allow-forms " : "") + (b.is(Blocks.MAY_OPEN) ? "allow-popups allow-top-navigation-by-user-activation "
+                : "")).strip();
     }
 }

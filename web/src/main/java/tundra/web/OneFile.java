@@ -13,7 +13,8 @@ import tundra.core.file.FileProblem;
 public final class OneFile {
     /** Browsers are slow with longer ones. */
     private static final long MOST = 64L << 20;
-    private static final Pattern SCRIPT = Pattern.compile("<script src=\"([^\"]+)\"></script>"), STYLE = Pattern.compile("<link rel=\"stylesheet\" href=\"([^\"]+)\">");
+    private static final Pattern SCRIPT = Pattern.compile("<script src=\"([^\"]+)\"></script>"),
+            STYLE = Pattern.compile("<link rel=\"stylesheet\" href=\"([^\"]+)\">");
 
     private OneFile() {}
 
@@ -49,7 +50,8 @@ public final class OneFile {
     private static String within(String text, Map<String, String> addresses) {
         String out = text;
         for (var e : addresses.entrySet()) {
-            out = out.replace("\"" + e.getKey() + "\"", "\"" + e.getValue() + "\"").replace("(" + e.getKey() + ")", "(" + e.getValue() + ")").replace("'" + e.getKey() + "'", "'" + e.getValue() + "'");
+            out = out.replace("\"" + e.getKey() + "\"", "\"" + e.getValue() + "\"").replace("(" + e.getKey() + ")", "(" + e.getValue() + ")")
+                    .replace("'" + e.getKey() + "'", "'" + e.getValue() + "'");
         }
         return out;
     }

@@ -32,7 +32,8 @@ final class OpacityChannel implements Channel {
         }
         DoubleFunction<Double> at = t -> track.at(t, Properties.OPACITY.type()::lerp);
         if (Baker.leaves(track, at, v -> v < -1e-9 || v > 1 + 1e-9)) {
-            out.baked(e.box().outer(), "opacity", t -> new double[] {Numbers.clamp(at.apply(t), 0, 1) * WEIGHT}, Tracks.times(track), v -> Channels.plain(v[0] / WEIGHT));
+            out.baked(e.box().outer(), "opacity", t -> new double[] {Numbers.clamp(at.apply(t), 0, 1) * WEIGHT}, Tracks.times(track),
+                    v -> Channels.plain(v[0] / WEIGHT));
         } else {
             out.eased(e.box().outer(), "opacity", track, (a, b, p) -> Channels.plain(a + (b - a) * p));
         }

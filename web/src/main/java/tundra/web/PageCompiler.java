@@ -28,7 +28,8 @@ import tundra.core.series.SeriesPainter;
 /** Compiles a project to a web page of plain HTML, SVG and Web Animations, with the small player that runs them. */
 public final class PageCompiler {
     /** What stands for the piece where scripts are off. */
-    private static final String STILL = "still", UNMOVED = "This is a still picture: the piece itself moves and answers with JavaScript, which is switched off here.",
+    private static final String STILL = "still",
+            UNMOVED = "This is a still picture: the piece itself moves and answers with JavaScript, which is switched off here.",
             PRINTED = "This is a still picture: the piece itself moves and answers on its page.";
     /** What stands in for the piece on paper and without scripts; a browser loads it only then. */
     private static final String STILL_CSS = """
@@ -104,9 +105,11 @@ public final class PageCompiler {
         if (icon != null) {
             files.put(Markup.picturePath(icon), Page.Part.of(icon.source()));
         }
-        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null, headLines(piece, head, icon, shared != null)))));
+        files.put("index.html", Page.Part.of(utf8(html(project, markup.html(), extraScript, still != null,
+                headLines(piece, head, icon, shared != null)))));
         String snaps = project.scenes().stream().anyMatch(x -> Scrolling.rests(x.board())) ? "html{scroll-snap-type:y proximity}\n" : "";
-        files.put("piece.css", Page.Part.of(utf8(css(markup, pack) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css().css(scope(project)))));
+        files.put("piece.css", Page.Part.of(utf8(css(markup, pack) + around(head) + (still == null ? "" : STILL_CSS) + snaps + markup.css()
+                .css(scope(project)))));
         var used = new HashSet<String>();
         String data = new PageData(series != null).data(project, motifs, markup, layouts, extraScript != null, used);
         if (extraScript != null) {
@@ -134,7 +137,8 @@ public final class PageCompiler {
             files.put(soundPath(a), Page.Part.of(a.source()));
         })));
         for (Reaction r : project.allReactions()) {
-            r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get).forEach(a -> files.put(soundPath(a), Page.Part.of(a.source())));
+            r.slots().stream().map(s -> s.first(Slot.Type.SOUND)).filter(Objects::nonNull).map(project.assets()::get)
+                    .forEach(a -> files.put(soundPath(a), Page.Part.of(a.source())));
         }
         BlockWriter.files(project, series, files);
         PackedFonts packed = pack ? new PackedFonts(piece) : null;
@@ -163,7 +167,8 @@ public final class PageCompiler {
     /** A file for each, so that one that can't be read takes nothing else with it; comments stay where they are wanted. */
     private static String script(Project p, Script s, boolean tried) {
         String source = ScriptReader.plain(s.comments() || tried ? s.source() : Scripts.withoutComments(s.source()));
-        return "Tundra.scripts[\"" + p.id() + " " + s.id() + "\"] = (() => {\n" + (tried ? ScriptReader.guarded(source, s.name()) : source) + "\nreturn " + s.name() + ";\n})();\n";
+        return "Tundra.scripts[\"" + p.id() + " " + s.id() + "\"] = (() => {\n" + (tried ? ScriptReader.guarded(source, s.name()) : source)
+                + "\nreturn " + s.name() + ";\n})();\n";
     }
 
     /** The class of a piece, by which its own names are told from those of others on the same page. */
@@ -199,9 +204,12 @@ public final class PageCompiler {
     private static String html(Project p, String main, String extraScript, boolean still, String headLines) {
         var s = new StringBuilder("<!doctype html>\n<html lang=\"" + Markup.escape(p.page().language()) + "\">\n<head>\n<meta charset=\"utf-8\">\n");
         s.append("<meta name=\"viewport\" content=\"width=device-width,initial-scale=1\">\n<meta name=\"generator\" content=\"").append(GENERATOR)
-                .append("\">\n").append(headLines).append("<link rel=\"stylesheet\" href=\"piece.css\">\n").append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
-                .append("</head>\n<body>\n").append(still ? "<div class=\"t-still\"><img src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name()) + "\" loading=\"lazy\"><p class=\"t-unmoved\">" + UNMOVED
-                        + "</p><p class=\"t-printed\">" + PRINTED + "</p></div>\n" : "").append("<main class=\"tundra ").append(scope(p)).append("\">\n");
+                .append("\">\n").append(headLines).append("<link rel=\"stylesheet\" href=\"piece.css\">\n")
+                .append(still ? "<noscript><link rel=\"stylesheet\" href=\"" + STILL + ".css\"></noscript>\n" : "")
+                .append("</head>\n<body>\n").append(still ? "<div class=\"t-still\"><img src=\"" + STILL + ".png\" alt=\"" + Markup.escape(p.name())
+                + "\" loading=\"lazy\"><p class=\"t-unmoved\">" + UNMOVED
+                        + "</p><p class=\"t-printed\">" + PRINTED + "</p></div>\n" : "").append("<main class=\"tundra ").append(scope(p))
+                        .append("\">\n");
         s.append("<h1 class=\"t--title\">").append(Markup.escape(p.name())).append("</h1>\n").append(main).append("</main>\n");
         if (extraScript != null) {
             s.append("<script src=\"").append(extraScript).append("\"></script>\n");

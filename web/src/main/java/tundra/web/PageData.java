@@ -165,7 +165,8 @@ final class PageData {
     private static void instance(ObjectNode o, Project p, Board b, Element e, Markup markup) {
         var i = (Content.Instance) e.content();
         Clock c = p.motif(i.motif()).clock(i);
-        o.put("of", markup.of(e.id()).box().box()).put("outer", markup.of(e.id()).box().outer()).put("motif", i.motif()).put("repeat", c.repeat().name().toLowerCase(Locale.ROOT));
+        o.put("of", markup.of(e.id()).box().box()).put("outer", markup.of(e.id()).box().outer()).put("motif", i.motif())
+                .put("repeat", c.repeat().name().toLowerCase(Locale.ROOT));
         if (!p.motif(i.motif()).board().layouts().isEmpty()) {
             o.put("wide", Math.abs(e.rest().get(Properties.SCALE).x()) * i.box().x());
         }
@@ -187,7 +188,8 @@ final class PageData {
 
     /** What a sound does besides being heard from its start to its end is said only where it does. */
     private static void sound(ObjectNode o, Asset a, PlacedSound x, Timeline t) {
-        o.put("src", PageCompiler.soundPath(a)).put("at", x.start() / 1000.0).put("length", Math.max(PlacedSound.SHORTEST, x.part(a.duration())) / 1000.0).put("volume", x.volume());
+        o.put("src", PageCompiler.soundPath(a)).put("at", x.start() / 1000.0)
+                .put("length", Math.max(PlacedSound.SHORTEST, x.part(a.duration())) / 1000.0).put("volume", x.volume());
         if (x.from() > 0) {
             o.put("from", x.from() / 1000.0);
         }

@@ -52,7 +52,8 @@ record PageElement(Board board, Element element, PartNames box, TextMeasurer mea
         if (!(content() instanceof Content.Shape)) {
             return List.of();
         }
-        return StrokeText.split(board, element) ? IntStream.range(0, StrokeText.contours(board, element)).mapToObj(i -> box.shape() + "-" + i).toList()
+        return StrokeText.split(board, element) ? IntStream.range(0, StrokeText.contours(board, element)).mapToObj(i -> box.shape() + "-" + i)
+                .toList()
                 : List.of(box.shape());
     }
 }

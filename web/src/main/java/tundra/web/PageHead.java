@@ -20,7 +20,8 @@ public record PageHead(String title, String description, String words, String ad
     /** @param o of the kind {@link Outputs#PAGE} */
     public static PageHead of(Output o) {
         String address = o.text(Outputs.ADDRESS);
-        return new PageHead(o.text(Outputs.TITLE).strip(), o.text(Outputs.DESCRIPTION).strip(), o.text(Outputs.WORDS).strip(), address.isEmpty() || address.endsWith("/") ? address : address + "/", o.time(Outputs.SHARED_AT),
+        return new PageHead(o.text(Outputs.TITLE).strip(), o.text(Outputs.DESCRIPTION).strip(), o.text(Outputs.WORDS).strip(), address.isEmpty()
+                || address.endsWith("/") ? address : address + "/", o.time(Outputs.SHARED_AT),
                 o.text(Outputs.ICON), Color.parse(o.text(Outputs.PAGE_GROUND)), o.text(Outputs.LOADING).equals("the ground alone"));
     }
 }

@@ -4,7 +4,8 @@ import java.util.regex.Pattern;
 
 /** The ids of elements on the page. What is added to one for a part of it begins with - alone, so no two can be the same whatever the ids are. */
 public final class PageId {
-    private static final Pattern NAME = Pattern.compile("^t-((?:[A-Za-z0-9]|_[_-]|_x[0-9a-f]+_)+)"), PART = Pattern.compile("_([_-])|_x([0-9a-f]+)_|[A-Za-z0-9]");
+    private static final Pattern NAME = Pattern.compile("^t-((?:[A-Za-z0-9]|_[_-]|_x[0-9a-f]+_)+)"),
+            PART = Pattern.compile("_([_-])|_x([0-9a-f]+)_|[A-Za-z0-9]");
 
     private PageId() {}
 
@@ -31,7 +32,8 @@ public final class PageId {
         }
         var out = new StringBuilder();
         for (var part = PART.matcher(m.group(1)); part.find(); ) {
-            out.append(part.group(2) != null ? Character.toString(Integer.parseInt(part.group(2), 16)) : part.group(1) != null ? part.group(1) : part.group());
+            out.append(part.group(2) != null ? Character.toString(Integer.parseInt(part.group(2), 16)) : part.group(1) != null ? part.group(1)
+                    : part.group());
         }
         return out.toString();
     }

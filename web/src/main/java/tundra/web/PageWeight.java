@@ -55,7 +55,8 @@ public final class PageWeight {
     }
 
     private static Kind kind(String name) {
-        return name.matches("(pictures|sheets)/.*") ? Kind.PICTURES : name.startsWith("fonts/") ? Kind.FONTS : name.matches("(sounds|videos)/.*") ? Kind.SOUND
+        return name.matches("(pictures|sheets)/.*") ? Kind.PICTURES : name.startsWith("fonts/") ? Kind.FONTS : name.matches("(sounds|videos)/.*")
+                ? Kind.SOUND
                 : name.startsWith("tundra-player") ? Kind.PLAYER : name.matches("index\\.html|piece.*") ? Kind.DRAWING : Kind.PAGE;
     }
 

@@ -74,7 +74,8 @@ final class PaintText {
             return "";
         }
         var out = new StringBuilder("<defs>");
-        all.forEach((id, g) -> GradientText.definition(out, id, g, byShape ? "objectBoundingBox" : "userSpaceOnUse", g.toBox(byShape ? new Point(1, 1) : box)));
+        all.forEach((id, g) -> GradientText.definition(out, id, g, byShape ? "objectBoundingBox" : "userSpaceOnUse",
+                g.toBox(byShape ? new Point(1, 1) : box)));
         blends.forEach((id, pair) -> GradientText.definition(out, id, pair.from(), byShape ? "objectBoundingBox" : "userSpaceOnUse",
                 pair.from().toBox(byShape ? new Point(1, 1) : box), true));
         return out.append("</defs>").toString();

@@ -20,11 +20,15 @@ import tundra.core.model.Properties;
 record PartNames(String outer, String inner, String span, String shape, Point shift, Point size) {
     static PartNames of(Board board, Element e, Point size) {
         String name = PageId.of(e.id());
-        boolean split = FilterChannel.inside(board, e) || Tied.wraps(e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream().anyMatch(p -> Keyed.any(board, e.id(), p)));
+        boolean split = FilterChannel.inside(board, e) || Tied.wraps(e) || Channels.TABLE.stream().anyMatch(c -> c.movesBox() && c.of().stream()
+                .anyMatch(p -> Keyed.any(board, e.id(), p)));
         // the same in all layouts
-        boolean spans = (board.timelines().stream().anyMatch(t -> t.shown().containsKey(e.id())) || board.layouts().stream().anyMatch(l -> l.differs().timelines().values().stream().anyMatch(t -> t.shown().containsKey(e.id()))))
-                && (Keyed.any(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no") || board.layouts().stream().anyMatch(l -> l.differs().values().containsKey(e.id()) && l.differs().values().get(e.id()).has(Properties.SHOWN)));
-        return new PartNames(name, split ? name + "-b" : null, spans ? name + "-v" : null, e.content() instanceof Content.Parent || e.content() instanceof Content.Instance ? null : name + "-s",
+        boolean spans = (board.timelines().stream().anyMatch(t -> t.shown().containsKey(e.id())) || board.layouts().stream()
+                .anyMatch(l -> l.differs().timelines().values().stream().anyMatch(t -> t.shown().containsKey(e.id()))))
+                && (Keyed.any(board, e.id(), Properties.SHOWN) || e.rest().get(Properties.SHOWN).equals("no") || board.layouts().stream()
+                .anyMatch(l -> l.differs().values().containsKey(e.id()) && l.differs().values().get(e.id()).has(Properties.SHOWN)));
+        return new PartNames(name, split ? name + "-b" : null, spans ? name + "-v" : null, e.content() instanceof Content.Parent
+                || e.content() instanceof Content.Instance ? null : name + "-s",
                 split ? Point.ZERO : e.rest().get(Properties.PIVOT).times(size), size);
     }
 

@@ -65,7 +65,8 @@ public final class PhoneServer implements AutoCloseable {
     public void serve(Page p) {
         var files = new LinkedHashMap<>(p.files());
         String html = new String(files.get("index.html").bytes(), StandardCharsets.UTF_8);
-        files.put("index.html", Page.Part.of(html.replace("</body>", "<script src=\"" + RELOAD + "\"></script>\n</body>").getBytes(StandardCharsets.UTF_8)));
+        files.put("index.html", Page.Part.of(html.replace("</body>", "<script src=\"" + RELOAD + "\"></script>\n</body>")
+                .getBytes(StandardCharsets.UTF_8)));
         files.put(RELOAD, Page.Part.of(SCRIPT.getBytes(StandardCharsets.UTF_8)));
         synchronized (this) {
             page = new Page(files);

@@ -82,7 +82,8 @@ final class PlaceChannel implements Channel {
     private static List<Double> cuts(Track<Point> track, MotionPath path) {
         Easing whole = track.shape().whole();
         return whole == null ? Tracks.times(track)
-                : Tracks.all(Tracks.times(new Track<>(List.of(track.keys().getFirst().with(whole), track.keys().getLast().at(last(track))))), passes(track, path));
+                : Tracks.all(Tracks.times(new Track<>(List.of(track.keys().getFirst().with(whole), track.keys().getLast().at(last(track))))),
+                passes(track, path));
     }
 
     private static long last(Track<?> track) {

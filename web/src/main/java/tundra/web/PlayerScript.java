@@ -19,13 +19,19 @@ import tundra.core.model.Blocks;
  * every piece, and each file begins with it.
  */
 final class PlayerScript {
-    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", EASES = "eases", REACTIONS = "reactions", VALUES = "values", DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance", SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit", LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks", WAYS = "ways", HISTORY = "history", OVER = "over", KEEPS = "keeps", RECORD = "record", NAMED_SETS = "named sets";
+    static final String MOTIFS = "motifs", STATES = "states", MIXES = "mixes", EASES = "eases", REACTIONS = "reactions", VALUES = "values",
+            DRAGS = "drags", VOICE = "voice", SCROLL = "scroll", BOX = "box", SCRIPTS = "scripts", WHOLE = "whole", INSTANCE = "instance",
+            SOUNDS = "sounds", CUES = "cues", PATHS = "paths", CHIPS = "chips", WRAPS = "wraps", MARKS = "marks", THROUGH = "through", FIT = "fit",
+            LAYOUTS = "layouts", INLAYS = "inlays", BLOCKS = "blocks", WAYS = "ways", HISTORY = "history", OVER = "over", KEEPS = "keeps",
+            RECORD = "record", NAMED_SETS = "named sets";
     private static final String MARK = "//# ", CORE = "core";
     private static final Pattern PRIVATE = Pattern.compile("#[a-z][A-Za-z]*");
     /** Sections that stand within others, without which there is no place for them. */
-    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT, INLAYS, MOTIFS, WAYS, REACTIONS, HISTORY, REACTIONS, NAMED_SETS, REACTIONS);
+    private static final Map<String, String> WITHIN = Map.of(MARKS, MOTIFS, PATHS, DRAGS, WRAPS, CHIPS, LAYOUTS, FIT, INLAYS, MOTIFS, WAYS,
+            REACTIONS, HISTORY, REACTIONS, NAMED_SETS, REACTIONS);
     /** In the order in which they need each other. */
-    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through", "layouts", "blocks", "galleries", "media", "maps", "fields", "board", "motifs", "drags", "scroll", "scripts", "piece");
+    private static final List<String> FILES = List.of("slots", "mixes", "clock", "timeline", "events", "conditions", "actions", "words", "through",
+            "layouts", "blocks", "galleries", "media", "maps", "fields", "board", "motifs", "drags", "scroll", "scripts", "piece");
     private static final String SOURCE = source();
 
     private PlayerScript() {}
@@ -64,7 +70,8 @@ final class PlayerScript {
     /** What is private to a class is named by one or two letters. */
     private static String shortened(String script) {
         var names = new LinkedHashMap<String, String>();
-        return PRIVATE.matcher(script).replaceAll(m -> names.computeIfAbsent(m.group(), k -> "#" + Integer.toString(names.size() + 10, 36).replaceFirst("^(?=[0-9])", "x")));
+        return PRIVATE.matcher(script).replaceAll(m -> names.computeIfAbsent(m.group(), k -> "#" + Integer.toString(names.size() + 10, 36)
+                .replaceFirst("^(?=[0-9])", "x")));
     }
 
     /** By what pieces on one page tell the players that they need from those of others. */
@@ -88,7 +95,8 @@ final class PlayerScript {
             if (line.startsWith(MARK)) {
                 String name = line.substring(MARK.length()).strip();
                 // whatever hears of the pointer looks through what is faded
-                on = name.equals(CORE) || used.contains(name) && used.contains(WITHIN.getOrDefault(name, name)) || name.equals(THROUGH) && (used.contains(REACTIONS) || used.contains(STATES));
+                on = name.equals(CORE) || used.contains(name) && used.contains(WITHIN.getOrDefault(name, name)) || name.equals(THROUGH)
+                        && (used.contains(REACTIONS) || used.contains(STATES));
             } else if (on && !s.isEmpty() && !s.startsWith("//")) {
                 out.append(s).append('\n');
             }

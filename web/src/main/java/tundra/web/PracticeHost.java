@@ -93,7 +93,8 @@ public final class PracticeHost implements AutoCloseable {
         }
         try {
             String words = new String(Base64.getDecoder().decode(said.substring(6)), StandardCharsets.UTF_8);
-            return MessageDigest.isEqual(words.substring(words.indexOf(':') + 1).getBytes(StandardCharsets.UTF_8), manner.token.getBytes(StandardCharsets.UTF_8));
+            return MessageDigest.isEqual(words.substring(words.indexOf(':') + 1).getBytes(StandardCharsets.UTF_8),
+                    manner.token.getBytes(StandardCharsets.UTF_8));
         } catch (IllegalArgumentException e) {
             return false;
         }

@@ -167,7 +167,8 @@ public final class PreviewServer implements AutoCloseable {
         }
         // from-to, from- or -last (RFC 9110, section 14.1.2)
         long from = range.group(1).isEmpty() ? Math.max(0, body.length() - Long.parseLong(range.group(2))) : Long.parseLong(range.group(1));
-        long to = range.group(1).isEmpty() || range.group(2).isEmpty() ? body.length() - 1 : Math.min(body.length() - 1, Long.parseLong(range.group(2)));
+        long to = range.group(1).isEmpty() || range.group(2).isEmpty() ? body.length() - 1
+                : Math.min(body.length() - 1, Long.parseLong(range.group(2)));
         if (from > to) {
             x.getResponseHeaders().set("Content-Range", "bytes */" + body.length());
             send(x, 416, "text/plain", "There is no such part.".getBytes(StandardCharsets.UTF_8));
@@ -187,7 +188,8 @@ public final class PreviewServer implements AutoCloseable {
     private void take(byte[] body) {
         try {
             JsonNode n = JSON.readTree(body);
-            log.accept(new LogLine(n.path("time").asDouble(0), n.path("reaction").asString(""), n.path("text").asString(""), n.path("scene").asString(""), n.path("timeline").asString(""), n.path("at").asDouble(0)));
+            log.accept(new LogLine(n.path("time").asDouble(0), n.path("reaction").asString(""), n.path("text").asString(""), n.path("scene")
+                    .asString(""), n.path("timeline").asString(""), n.path("at").asDouble(0)));
         } catch (tools.jackson.core.JacksonException e) {
             log.accept(new LogLine(0, "", "the page sent a log line that can't be read"));
         }

@@ -49,7 +49,8 @@ public final class Publisher {
             return false;
         }
         if (!Files.readString(index, StandardCharsets.ISO_8859_1).contains("name=\"generator\" content=\"" + PageCompiler.GENERATOR + "\"")) {
-            throw new FileProblem("“" + folder.toAbsolutePath().getFileName() + "” holds a page that Tundra did not make, and it was left as it is. Choose another folder.");
+            throw new FileProblem("“" + folder.toAbsolutePath().getFileName()
+                    + "” holds a page that Tundra did not make, and it was left as it is. Choose another folder.");
         }
         return true;
     }

@@ -95,8 +95,10 @@ final class ReactionWriter {
             }
             Dragging.Motion motion = d.motion();
             Dragging.Fit fit = d.fit();
-            o.put("way", word(motion.way())).put("missed", word(fit.missed())).put("back", fit.back() / 1000.0).put("easing", EasingPieces.single(fit.easing())).put("overlap", word(fit.overlap())).put("share", fit.share())
-                    .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt()).put("cursor", d.carried().cursor().css);
+            o.put("way", word(motion.way())).put("missed", word(fit.missed())).put("back", fit.back() / 1000.0)
+                    .put("easing", EasingPieces.single(fit.easing())).put("overlap", word(fit.overlap())).put("share", fit.share())
+                    .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt())
+                    .put("cursor", d.carried().cursor().css);
             if (motion.area() != null && markup.of(motion.area()) != null) {
                 o.put("area", PageId.of(motion.area()));
             }
@@ -116,7 +118,8 @@ final class ReactionWriter {
         if (d.motion().way() == Dragging.Way.PATH && Draggings.pathOf(board, part) instanceof Timeline t) {
             ArrayNode points = o.withObject("paths").putObject(PageId.of(part)).put("timeline", t.id()).putArray("points");
             used.add(PlayerScript.PATHS);
-            Draggings.along(board, part, STEPS).forEach(a -> points.addArray().add(number(a.time() / 1000.0)).add(number(a.at().x())).add(number(a.at().y())));
+            Draggings.along(board, part, STEPS).forEach(a -> points.addArray().add(number(a.time() / 1000.0)).add(number(a.at().x()))
+                    .add(number(a.at().y())));
         }
     }
 
@@ -171,7 +174,8 @@ final class ReactionWriter {
     private void actions(ArrayNode out, Reaction r, boolean otherwise, List<Action> actions) {
         for (int i = 0; i < actions.size(); i++) {
             Action a = actions.get(i);
-            Slots there = a.slots().mapIds(Set.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER), id -> markup.of(id) == null && board.timeline(id) == null ? null : id);
+            Slots there = a.slots().mapIds(Set.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER), id -> markup.of(id) == null
+                    && board.timeline(id) == null ? null : id);
             if (there == null) {
                 continue;
             }
@@ -228,14 +232,17 @@ final class ReactionWriter {
                     ArrayNode all = o.putArray(k);
                     ((List<?>) value).forEach(id -> all.add(id.equals(Slot.EVERYTHING) ? Slot.EVERYTHING : PageId.of((String) id)));
                 }
-                case PLAYER -> o.put(k, board.timeline((String) value) != null || value.equals(Slot.EVERYTHING) ? (String) value : PageId.of((String) value));
+                case PLAYER -> o.put(k, board.timeline((String) value) != null || value.equals(Slot.EVERYTHING)
+                        ? (String) value : PageId.of((String) value));
                 case MARKER -> {
                     Timeline t = Sentences.timelineOf(board, (String) value);
                     o.put("timeline", t.id()).put("time", Sentences.marker(board, (String) value).time() / 1000.0);
                 }
                 case MOTIF_MARKER -> {
-                    Board inner = project.motifs().stream().map(Motif::board).filter(b -> Sentences.marker(b, (String) value) != null).findFirst().orElseThrow();
-                    o.put("timeline", Sentences.timelineOf(inner, (String) value).id()).put("time", Sentences.marker(inner, (String) value).time() / 1000.0);
+                    Board inner = project.motifs().stream().map(Motif::board).filter(b -> Sentences.marker(b, (String) value) != null).findFirst()
+                            .orElseThrow();
+                    o.put("timeline", Sentences.timelineOf(inner, (String) value).id()).put("time", Sentences.marker(inner, (String) value)
+                            .time() / 1000.0);
                 }
                 case TIME, DURATION -> o.put(k, (Long) value / 1000.0);
                 case NUMBER -> o.put(k, (Double) value);

@@ -14,7 +14,8 @@ import java.util.regex.Pattern;
 /** Reads the source of a script: whether it can be read at all, and where its loops are. */
 public final class ScriptReader {
     private static final Pattern EXPORT = Pattern.compile("(?m)^(\\s*)export\\s+(?=(async\\s+)?function\\b|const\\b|let\\b|class\\b)");
-    private static final Config CONFIG = Config.builder().setLanguageMode(Config.LanguageMode.UNSUPPORTED).setStrictMode(Config.StrictMode.SLOPPY).setJsDocParsingMode(Config.JsDocParsing.TYPES_ONLY)
+    private static final Config CONFIG = Config.builder().setLanguageMode(Config.LanguageMode.UNSUPPORTED).setStrictMode(Config.StrictMode.SLOPPY)
+            .setJsDocParsingMode(Config.JsDocParsing.TYPES_ONLY)
             .setRunMode(Config.RunMode.STOP_AFTER_ERROR).build();
 
     private ScriptReader() {}

@@ -16,14 +16,18 @@ import tundra.core.motion.Easing;
 import tundra.core.motion.Key;
 
 /**
- * The easings that CSS has no one function for: a key that goes by one says its number in place of all the keyframes that it is cut into, and the player cuts it.
+ * The easings that CSS has no one function for: a key that goes by one says its number in place of all the keyframes that it is cut into, and the
+ * player cuts it.
  * The pieces of each are told once for the whole page.
  */
 final class SharedEasings {
     private static final Pattern NUMBER = Pattern.compile("#[0-9A-Fa-f]{3,8}\\b|-?\\d*\\.?\\d+(?:e-?\\d+)?");
     /** Offsets have nine digits behind the point. */
     private static final double SAME_OFFSET = 3e-9;
-    /** By how much a length or an angle may differ from what the player mixes, and by which share of it a plain number: what the last written digits leave open. */
+    /**
+     * By how much a length or an angle may differ from what the player mixes, and by which share of it a plain number: what the last written digits
+     * leave open.
+     */
     private static final double SAME_LENGTH = 2e-4, SAME_NUMBER = 2e-5;
     private static final String WHERE = "eases";
     private final List<List<EasingPieces.Piece>> all = new ArrayList<>();
@@ -35,7 +39,9 @@ final class SharedEasings {
     /** @param p as it is compiled */
     SharedEasings(Project p) {
         Set<Easing> easings = new LinkedHashSet<>();
-        p.places().forEach(x -> x.board().timelines().forEach(t -> t.tracks().values().forEach(of -> of.values().forEach(track -> track.keys().stream().map(Key::easing).forEach(easings::add)))));
+        p.places().forEach(x -> x.board().timelines()
+                .forEach(t -> t.tracks().values().forEach(of -> of.values().forEach(track -> track.keys().stream().map(Key::easing)
+                .forEach(easings::add)))));
         for (Easing e : easings) {
             List<EasingPieces.Piece> pieces = EasingPieces.of(e);
             if (pieces.size() > 1) {
@@ -112,7 +118,8 @@ final class SharedEasings {
     /** Whether the player's mix of the numbers of two texts is a third one. */
     private static boolean mixed(String from, String to, double p, String is) {
         Matcher a = NUMBER.matcher(from), b = NUMBER.matcher(to), c = NUMBER.matcher(is);
-        if (!NUMBER.matcher(from).replaceAll("0").equals(NUMBER.matcher(to).replaceAll("0")) || !NUMBER.matcher(from).replaceAll("0").equals(NUMBER.matcher(is).replaceAll("0"))) {
+        if (!NUMBER.matcher(from).replaceAll("0").equals(NUMBER.matcher(to).replaceAll("0")) || !NUMBER.matcher(from).replaceAll("0")
+                .equals(NUMBER.matcher(is).replaceAll("0"))) {
             return false;
         }
         while (a.find() && b.find() && c.find()) {
@@ -120,7 +127,8 @@ final class SharedEasings {
                 return false;
             }
             double x = Double.parseDouble(a.group()), y = Double.parseDouble(b.group()), z = Double.parseDouble(c.group());
-            if (Math.abs(x + (y - x) * p - z) > (is.startsWith("px", c.end()) || is.startsWith("deg", c.end()) || is.startsWith("%", c.end()) ? SAME_LENGTH : SAME_NUMBER * Math.max(1, Math.abs(z)))) {
+            if (Math.abs(x + (y - x) * p - z) > (is.startsWith("px", c.end()) || is.startsWith("deg", c.end()) || is.startsWith("%", c.end())
+                    ? SAME_LENGTH : SAME_NUMBER * Math.max(1, Math.abs(z)))) {
                 return false;
             }
         }

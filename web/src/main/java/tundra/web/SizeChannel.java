@@ -92,7 +92,8 @@ final class SizeChannel implements Channel {
     static void sized(Tracks out, String target, String property, Track<Point> track, Function<Point, String> css) {
         DoubleFunction<Point> at = t -> track.at(t, Properties.SIZE.type()::lerp);
         if (Baker.leaves(track, at, s -> s.x() < 0 || s.y() < 0)) {
-            out.baked(target, property, t -> new double[] {Math.max(0, at.apply(t).x()), Math.max(0, at.apply(t).y())}, Tracks.times(track), v -> css.apply(new Point(v[0], v[1])));
+            out.baked(target, property, t -> new double[] {Math.max(0, at.apply(t).x()), Math.max(0, at.apply(t).y())}, Tracks.times(track),
+                    v -> css.apply(new Point(v[0], v[1])));
         } else {
             out.eased(target, property, track, (a, b, p) -> css.apply(a.lerp(b, p)));
         }

@@ -43,7 +43,8 @@ final class Spoken {
 
     /** What leads to an address first of all is a link; anything else that is tapped is a button. */
     static String role(Board b, Element e) {
-        List<Action> first = b.reactions().stream().filter(r -> !r.off() && r.when().kind() == Events.TAPPED && e.id().equals(r.when().slots().get(Events.ELEMENT)))
+        List<Action> first = b.reactions().stream().filter(r -> !r.off() && r.when().kind() == Events.TAPPED && e.id()
+                .equals(r.when().slots().get(Events.ELEMENT)))
                 .flatMap(r -> Stream.concat(r.actions().stream(), r.otherwise().stream())).toList();
         return !first.isEmpty() && first.stream().allMatch(a -> a.kind() == Actions.OPEN_LINK) ? "link" : "button";
     }

@@ -14,18 +14,22 @@ import tundra.core.model.Property;
 import tundra.core.model.Slots;
 
 /**
- * Which elements of a board stay on the page as they are: no key, reaction, drag, block or script can change or ask for them, and none blends or has effects.
+ * Which elements of a board stay on the page as they are: no key, reaction, drag, block or script can change or ask for them, and none blends or has
+ * effects.
  * Shapes of that kind, and groups of nothing else, need no boxes of their own: neighbours share one SVG.
  *
- * <p>Between what moves each SVG is a layer of the browser's, as large as the scene. Where there would be very many, simple shapes that only move, turn, fade or change colour are
+ * <p>Between what moves each SVG is a layer of the browser's, as large as the scene. Where there would be very many, simple shapes that only move,
+ * turn, fade or change colour are
  * written among the others too: then the page's own thread paints them, which is several times as quick as so many layers.
  */
 final class StillParts {
     /** What an element has to have so; of everything else CSS says the same of shapes in an SVG as of boxes. */
-    private static final Map<Property<String>, String> USUAL = Map.of(Properties.BLEND, "normal", Properties.ISOLATE, "no", Properties.OVERFLOW, "shown", Properties.SHOWN, "yes",
+    private static final Map<Property<String>, String> USUAL = Map.of(Properties.BLEND, "normal", Properties.ISOLATE, "no", Properties.OVERFLOW,
+            "shown", Properties.SHOWN, "yes",
             Properties.TOUCH, "what is seen", Properties.CURSOR, "auto");
     /** What such simple shapes may have keys of. */
-    private static final Set<Property<?>> SIMPLE = Set.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION, Properties.SCALE, Properties.OPACITY, Properties.FILL,
+    private static final Set<Property<?>> SIMPLE = Set.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION,
+            Properties.SCALE, Properties.OPACITY, Properties.FILL,
             Properties.STROKE, Properties.STROKE_WIDTH);
     /** So many SVGs in one group, or directly in a scene, are layers of their own. */
     private static final int LAYERS = 200;
@@ -99,7 +103,8 @@ final class StillParts {
             before = is;
         }
         if (runs > LAYERS && free) {
-            in.stream().filter(e -> moving.contains(e.id()) && e.content() instanceof Content.Shape && plain(b, e) && b.timelines().stream().allMatch(t -> SIMPLE.containsAll(t.tracks().getOrDefault(e.id(), Map.of()).keySet())))
+            in.stream().filter(e -> moving.contains(e.id()) && e.content() instanceof Content.Shape && plain(b, e) && b.timelines().stream()
+                    .allMatch(t -> SIMPLE.containsAll(t.tracks().getOrDefault(e.id(), Map.of()).keySet())))
                     .forEach(e -> still.add(e.id()));
         }
         return all;
@@ -115,7 +120,8 @@ final class StillParts {
     }
 
     private boolean usual(Element e) {
-        return e.effects().isEmpty() && !named.contains(e.id()) && e.rest().get(Properties.PARALLAX) == 0 && USUAL.entrySet().stream().allMatch(u -> e.rest().get(u.getKey()).equals(u.getValue()));
+        return e.effects().isEmpty() && !named.contains(e.id()) && e.rest().get(Properties.PARALLAX) == 0 && USUAL.entrySet().stream()
+                .allMatch(u -> e.rest().get(u.getKey()).equals(u.getValue()));
     }
 
     static boolean unpublished(Element e) {

@@ -36,7 +36,8 @@ final class StyleSheet {
                     rules.get(name).putIfAbsent(property, usual);
                 }
             });
-            rules.get(name).replaceAll((property, text) -> Fluid.css(text, others.stream().map(o -> o.getOrDefault(property, Fluid.USUAL.getOrDefault(property, text))).toList()));
+            rules.get(name).replaceAll((property, text) ->
+                    Fluid.css(text, others.stream().map(o -> o.getOrDefault(property, Fluid.USUAL.getOrDefault(property, text))).toList()));
         }
     }
 
@@ -64,7 +65,8 @@ final class StyleSheet {
             of.forEach((layout, s) -> each.put(layout, s.rules.getOrDefault(name, Map.of())));
             // what differs anywhere is said for each layout alone, so that none has anything of another
             rules.remove(name);
-            each.forEach((layout, rule) -> layouts.put(name.equals(scene) ? name + "[" + LAYOUT + "=\"" + layout + "\"]" : scene + "[" + LAYOUT + "=\"" + layout + "\"] ." + name, rule));
+            each.forEach((layout, rule) -> layouts.put(name.equals(scene) ? name + "[" + LAYOUT + "=\"" + layout + "\"]" : scene + "[" + LAYOUT
+                    + "=\"" + layout + "\"] ." + name, rule));
         }
     }
 
@@ -73,7 +75,10 @@ final class StyleSheet {
         return camelCase.replaceAll("([A-Z])", "-$1").toLowerCase(Locale.ROOT);
     }
 
-    /** @param scope the class of the piece: what several pieces on one page name alike stays apart; it makes the rules weigh more than those of the page itself */
+    /**
+     * @param scope the class of the piece: what several pieces on one page name alike stays apart; it makes the rules weigh more than those of the
+     * page itself
+     */
     String css(String scope) {
         var alike = new LinkedHashMap<String, List<String>>();
         var all = new LinkedHashMap<>(rules);

@@ -127,7 +127,8 @@ final class TextChannel implements Channel {
         out.put("gradients", GradientChannels.maps(e).keySet());
         var faces = new LinkedHashMap<String, Object>();
         var weights = weights(e);
-        weights.forEach(w -> faces.put("" + w, List.of(PageCompiler.family(t.family(), w), e.measure().ascent(t.family(), w), e.measure().descent(t.family(), w))));
+        weights.forEach(w -> faces.put("" + w, List.of(PageCompiler.family(t.family(), w), e.measure().ascent(t.family(), w), e.measure()
+                .descent(t.family(), w))));
         out.put("faces", faces);
         out.put("ways", ways(e).stream().map(way -> {
             var lines = new ArrayList<Object>();

@@ -53,7 +53,8 @@ final class TurnChannel implements Channel {
             double front = fronts == null ? e.rest(Properties.FRONT) : fronts.at(t, Properties.FRONT.type()::lerp);
             return new double[] {(on ? r + path.direction(t) - front : r) * TURN};
         };
-        out.baked(target, "rotate", turn, Tracks.all(Tracks.times(own), Tracks.times(places), Tracks.times(faces), Tracks.times(fronts)), v -> CssText.deg(v[0] / TURN));
+        out.baked(target, "rotate", turn, Tracks.all(Tracks.times(own), Tracks.times(places), Tracks.times(faces), Tracks.times(fronts)),
+                v -> CssText.deg(v[0] / TURN));
     }
 
     /** The parts of a turn that are keyed here, where others are keyed elsewhere. */
@@ -65,7 +66,8 @@ final class TurnChannel implements Channel {
         Track<Point> places = out.of(e, Properties.POSITION);
         if (places != null) {
             var path = new MotionPath(places);
-            out.baked(target, Mixes.part("turn", 2), t -> new double[] {path.direction(t) * TURN}, Tracks.times(places), v -> Numbers.plain(v[0] / TURN, 5));
+            out.baked(target, Mixes.part("turn", 2), t -> new double[] {path.direction(t) * TURN}, Tracks.times(places),
+                    v -> Numbers.plain(v[0] / TURN, 5));
         }
         out.number(target, Mixes.part("turn", 3), out.of(e, Properties.FRONT));
     }

@@ -33,7 +33,8 @@ final class UsedLetters {
         }
         p.values().forEach(v -> out.add(v.start() + "yesno"));
         p.allReactions().forEach(r -> r.slots().forEach(out::slots));
-        if (p.values().stream().anyMatch(v -> v.kind() == PieceValue.Kind.TEXT) || p.scripts().stream().anyMatch(s -> s.source().matches("(?s).*\\btext\\b.*"))) {
+        if (p.values().stream().anyMatch(v -> v.kind() == PieceValue.Kind.TEXT) || p.scripts().stream()
+                .anyMatch(s -> s.source().matches("(?s).*\\btext\\b.*"))) {
             out.latin();
         }
         return out.letters;

@@ -48,7 +48,8 @@ final class ValueTexts {
 
     /** What the player needs to break a text anew: the width, what a line takes, and the words, with the ids of values in lists of their own. */
     String wrapped(String element, Content.Text t) {
-        ArrayNode out = JSON.createArrayNode().add(new BigDecimal(Numbers.plain(t.wrap(), 4))).add(new BigDecimal(Numbers.plain(t.size() * t.lineHeight(), 4)));
+        ArrayNode out = JSON.createArrayNode().add(new BigDecimal(Numbers.plain(t.wrap(), 4)))
+                .add(new BigDecimal(Numbers.plain(t.size() * t.lineHeight(), 4)));
         ArrayNode parts = out.addArray();
         int at = 0;
         for (ValueWords.Span s : places.getOrDefault(element, List.of())) {
@@ -64,7 +65,8 @@ final class ValueTexts {
 
     /** Whether a value stands in a text between two indices of what it shows. */
     boolean within(String element, int from, int to) {
-        return places.getOrDefault(element, List.of()).stream().anyMatch(s -> s.from() < to && s.to() > from || s.from() == s.to() && s.from() >= from && s.from() <= to);
+        return places.getOrDefault(element, List.of()).stream().anyMatch(s -> s.from() < to && s.to() > from || s.from() == s.to()
+                && s.from() >= from && s.from() <= to);
     }
 
     /** A line of a text's markup, from an index of its words on. A value that goes over the line's end goes on in the next line until it changes. */
@@ -77,7 +79,8 @@ final class ValueTexts {
             if (a > b || a < at || !begins && a == b) {
                 continue;
             }
-            out.append(Markup.escape(line.substring(at, a))).append("<tspan data-").append(begins ? "value" : "more").append("=\"").append(Markup.escape(s.value().id())).append("\">")
+            out.append(Markup.escape(line.substring(at, a))).append("<tspan data-").append(begins ? "value" : "more").append("=\"")
+                    .append(Markup.escape(s.value().id())).append("\">")
                     .append(Markup.escape(line.substring(a, b))).append("</tspan>");
             at = b;
         }

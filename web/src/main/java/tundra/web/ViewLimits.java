@@ -34,6 +34,7 @@ public final class ViewLimits {
     }
 
     private static String listed(List<String> names) {
-        return String.join(", ", names.subList(0, Math.min(NAMED, names.size()))) + (names.size() > NAMED ? " and " + (names.size() - NAMED) + " more" : "");
+        return String.join(", ", names.subList(0, Math.min(NAMED, names.size()))) + (names.size() > NAMED ? " and " + (names.size() - NAMED)
+                + " more" : "");
     }
 }

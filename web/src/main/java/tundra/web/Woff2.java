@@ -14,8 +14,10 @@ import java.util.List;
 final class Woff2 {
     private static final int SIGNATURE = 0x774F4632, HEADER = 48, BEST = 11;
     /** The tags that have a number of their own, section 4.1. */
-    private static final List<String> KNOWN = List.of("cmap", "head", "hhea", "hmtx", "maxp", "name", "OS/2", "post", "cvt ", "fpgm", "glyf", "loca", "prep", "CFF ", "VORG", "EBDT", "EBLC", "gasp", "hdmx", "kern", "LTSH", "PCLT", "VDMX", "vhea", "vmtx", "BASE",
-            "GDEF", "GPOS", "GSUB", "EBSC", "JSTF", "MATH", "CBDT", "CBLC", "COLR", "CPAL", "SVG ", "sbix", "acnt", "avar", "bdat", "bloc", "bsln", "cvar", "fdsc", "feat", "fmtx", "fvar", "gvar", "hsty", "just", "lcar", "mort", "morx", "opbd", "prop", "trak",
+    private static final List<String> KNOWN = List.of("cmap", "head", "hhea", "hmtx", "maxp", "name", "OS/2", "post", "cvt ", "fpgm", "glyf", "loca",
+            "prep", "CFF ", "VORG", "EBDT", "EBLC", "gasp", "hdmx", "kern", "LTSH", "PCLT", "VDMX", "vhea", "vmtx", "BASE",
+            "GDEF", "GPOS", "GSUB", "EBSC", "JSTF", "MATH", "CBDT", "CBLC", "COLR", "CPAL", "SVG ", "sbix", "acnt", "avar", "bdat", "bloc", "bsln",
+            "cvar", "fdsc", "feat", "fmtx", "fvar", "gvar", "hsty", "just", "lcar", "mort", "morx", "opbd", "prop", "trak",
             "Zapf", "Silf", "Glat", "Gloc", "Feat", "Sill");
     /** For glyf and loca: not transformed. */
     private static final int AS_THEY_ARE = 3;
@@ -66,7 +68,8 @@ final class Woff2 {
         byte[] packed = Encoder.compress(all.toByteArray(), new Encoder.Parameters().setQuality(BEST).setMode(Encoder.Mode.FONT));
         int length = HEADER + directory.size() + packed.length;
         var out = ByteBuffer.allocate(length + 3 & ~3);
-        out.putInt(SIGNATURE).putInt(flavor).putInt(out.capacity()).putShort((short) tables.size()).putShort((short) 0).putInt(size).putInt(packed.length);
+        out.putInt(SIGNATURE).putInt(flavor).putInt(out.capacity()).putShort((short) tables.size()).putShort((short) 0).putInt(size)
+                .putInt(packed.length);
         out.position(HEADER);
         out.put(directory.toByteArray()).put(packed);
         return out.array();

@@ -10,7 +10,8 @@ import tundra.core.model.Property;
  * @param targets the parts of an element that have it
  * @param css in camel case
  */
-record WordChannel(Property<String> property, Function<PageElement, List<String>> targets, String css, Function<String, String> text) implements Channel {
+record WordChannel(Property<String> property, Function<PageElement, List<String>> targets, String css, Function<String,
+        String> text) implements Channel {
     @Override
     public List<Property<?>> of() {
         return List.of(property);

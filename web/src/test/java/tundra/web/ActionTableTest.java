@@ -73,7 +73,8 @@ class ActionTableTest extends TablesPage {
         m.put(tundra.core.model.Actions.SAY, "document.querySelector('.t-say[aria-live=polite]')?.textContent === 'Hello'");
         m.put(tundra.core.model.Actions.RUN, "Tundra.pieces[0].value('v') === 41");
         m.put(tundra.core.model.Actions.COPY_TEXT, "copied.includes('Hello')");
-        String gallery = "Tundra.pieces[0].shown.board.block('t-gallery')", map = "Tundra.pieces[0].shown.board.block('t-chart')", player = "Tundra.pieces[0].shown.board.block('t-player')";
+        String gallery = "Tundra.pieces[0].shown.board.block('t-gallery')", map = "Tundra.pieces[0].shown.board.block('t-chart')",
+                player = "Tundra.pieces[0].shown.board.block('t-player')";
         m.put(tundra.core.model.Actions.SHOW_ITEM, gallery + ".item === 0 && told.includes('showItem')");
         m.put(tundra.core.model.Actions.NEXT_ITEM, gallery + ".item === 1");
         m.put(tundra.core.model.Actions.PREVIOUS_ITEM, gallery + ".item === 2");
@@ -103,7 +104,8 @@ class ActionTableTest extends TablesPage {
         var reactions = new ArrayList<Reaction>();
         for (ActionKind k : tundra.core.model.Actions.ALL) {
             Action a = Reactions.as(tundra.core.model.Actions.of(tundra.core.model.Actions.PAUSE, "main"), k, near(bare, "mover"));
-            List<Action> all = k == tundra.core.model.Actions.STOP ? List.of(a, tundra.core.model.Actions.of(tundra.core.model.Actions.WAIT, 1000L)) : List.of(a);
+            List<Action> all = k == tundra.core.model.Actions.STOP ? List.of(a, tundra.core.model.Actions.of(tundra.core.model.Actions.WAIT, 1000L))
+                    : List.of(a);
             // each by a key of its own
             reactions.add(new Reaction("r-" + k.key(), Events.of(Events.KEY_PRESSED, "F" + (reactions.size() + 1)), all));
         }
@@ -126,9 +128,11 @@ class ActionTableTest extends TablesPage {
             browser.run("Tundra.pieces[0].show('A'); told.length = 0; left.length = 0; played.length = 0; Tundra.pieces[0].put('v', 0);");
             browser.run("const d = Tundra.pieces[0].shown.board.parts.get('t-mover'); d.x = 50; d.show();");
             if (k == tundra.core.model.Actions.PAUSE || k == tundra.core.model.Actions.PLAY_BACK) {
-                browser.run("Tundra.pieces[0].timeline('Main').goTo(400); " + (k == tundra.core.model.Actions.PAUSE ? "Tundra.pieces[0].timeline('Main').play()" : ""));
+                browser.run("Tundra.pieces[0].timeline('Main').goTo(400); " + (k == tundra.core.model.Actions.PAUSE
+                        ? "Tundra.pieces[0].timeline('Main').play()" : ""));
             }
-            browser.run("dispatchEvent(new Event('x')); document.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }))", "F" + (i + 1));
+            browser.run("dispatchEvent(new Event('x')); document.dispatchEvent(new KeyboardEvent('keydown', { key: arguments[0], bubbles: true }))",
+                    "F" + (i + 1));
             try {
                 browser.until("return !!(" + effects.get(k) + ")");
             } catch (AssertionError e) {
@@ -148,7 +152,8 @@ class ActionTableTest extends TablesPage {
     }
 
     private static String script(Project p) {
-        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js").bytes(), StandardCharsets.UTF_8);
+        return new String(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null).files().get("script-celebrate.js")
+                .bytes(), StandardCharsets.UTF_8);
     }
 
     @Test
@@ -165,14 +170,19 @@ class ActionTableTest extends TablesPage {
         holds.put(Conditions.KEY, "dispatchEvent(new KeyboardEvent('keydown', { key: 'h' }))");
         assertThat(holds.keySet()).as("less motion is asked for in a browser of its own").containsExactlyInAnyOrderElementsOf(
                 Conditions.ALL.stream().filter(k -> k != Conditions.MOTION).toList());
-        Map<ConditionKind, String> not = Map.of(Conditions.WIDTH, "window.innerWidth = 700", Conditions.LAYOUT, "document.body.style.width = '600px'", Conditions.VALUE, "Tundra.pieces[0].put('v', 4)", Conditions.SHOWN, "document.querySelector('.t-mover').hidden = true",
+        Map<ConditionKind, String> not = Map.of(Conditions.WIDTH, "window.innerWidth = 700", Conditions.LAYOUT,
+                "document.body.style.width = '600px'", Conditions.VALUE, "Tundra.pieces[0].put('v', 4)", Conditions.SHOWN,
+                "document.querySelector('.t-mover').hidden = true",
                 Conditions.PLAYS, "Tundra.pieces[0].timeline('Main').pause()", Conditions.TIME, "Tundra.pieces[0].timeline('Main').goTo(500)",
                 Conditions.KEY, "dispatchEvent(new KeyboardEvent('keyup', { key: 'h' }))");
-        var all = List.of(Conditions.of(Conditions.VALUE, "v", "is", "5"), Conditions.of(Conditions.SHOWN, "mover", "shown"), Conditions.of(Conditions.PLAYS, "main", "plays"),
-                Conditions.of(Conditions.TIME, "main", "before", 100_000L), Conditions.of(Conditions.WIDTH, "narrower", 600.0), Conditions.of(Conditions.KEY, "H", "held"), Conditions.of(Conditions.LAYOUT, "is", NARROW));
+        var all = List.of(Conditions.of(Conditions.VALUE, "v", "is", "5"), Conditions.of(Conditions.SHOWN, "mover", "shown"),
+                Conditions.of(Conditions.PLAYS, "main", "plays"),
+                Conditions.of(Conditions.TIME, "main", "before", 100_000L), Conditions.of(Conditions.WIDTH, "narrower", 600.0),
+                Conditions.of(Conditions.KEY, "H", "held"), Conditions.of(Conditions.LAYOUT, "is", NARROW));
         var reactions = new ArrayList<Reaction>();
         for (Condition c : all) {
-            reactions.add(new Reaction("r-" + c.kind().key(), Events.tapped("button"), List.of(c), false, List.of(add("yes")), List.of(add("no")), false, ""));
+            reactions.add(new Reaction("r-" + c.kind().key(), Events.tapped("button"), List.of(c), false, List.of(add("yes")), List.of(add("no")),
+                    false, ""));
         }
         for (int i = 0; i < all.size(); i++) {
             Condition c = all.get(i);
@@ -192,7 +202,8 @@ class ActionTableTest extends TablesPage {
         // all of them, or any
         for (boolean any : new boolean[] {false, true}) {
             var both = List.of(Conditions.of(Conditions.VALUE, "v", "is more than", "3"), Conditions.of(Conditions.SHOWN, "mover", "hidden"));
-            open(piece(elements, List.of(new Reaction("r", Events.tapped("button"), both, any, List.of(add("yes")), List.of(add("no")), false, "")), values), "both-" + any);
+            open(piece(elements, List.of(new Reaction("r", Events.tapped("button"), both, any, List.of(add("yes")), List.of(add("no")), false, "")),
+                    values), "both-" + any);
             browser.run("Tundra.pieces[0].put('v', 4)");
             browser.click(40, 40);
             browser.until("return Tundra.pieces[0].value('" + (any ? "yes" : "no") + "') === 1");
@@ -221,9 +232,12 @@ class ActionTableTest extends TablesPage {
     /** From what is seen: a second change that comes midway begins where the first one is. */
     @Test
     void whatIsSetOverATimeIsInterruptedWithoutAJump() throws Exception {
-        var to = tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("mover"), Setting.of(Properties.POSITION, new Point(640, 320)), 1_000_000L, "linear");
-        var back = tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("mover"), Setting.of(Properties.POSITION, new Point(40, 320)), 1_000_000L, "linear");
-        open(piece(List.of(), List.of(when("r1", Events.of(Events.KEY_PRESSED, "A"), to), when("r2", Events.of(Events.KEY_PRESSED, "B"), back)), List.of()), "midway");
+        var to = tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("mover"), Setting.of(Properties.POSITION, new Point(640, 320)),
+                1_000_000L, "linear");
+        var back = tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("mover"), Setting.of(Properties.POSITION, new Point(40, 320)),
+                1_000_000L, "linear");
+        open(piece(List.of(), List.of(when("r1", Events.of(Events.KEY_PRESSED, "A"), to), when("r2", Events.of(Events.KEY_PRESSED, "B"), back)),
+                List.of()), "midway");
         browser.run("""
                 window.seen = [];
                 const el = document.querySelector('.t-mover');

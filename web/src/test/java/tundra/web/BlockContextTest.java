@@ -49,7 +49,8 @@ class BlockContextTest extends InBrowser {
         if (kind == Blocks.TURNTABLE) {
             b = b.with(Blocks.RADIUS, 80.0);
         }
-        return (kind.setting(Blocks.LABEL) == null ? b : b.with(Blocks.LABEL, "Label")).withBox(new Point(200, kind.gallery() || kind == Blocks.MAP_BLOCK ? 110 : 60));
+        return (kind.setting(Blocks.LABEL) == null ? b : b.with(Blocks.LABEL, "Label"))
+                .withBox(new Point(200, kind.gallery() || kind == Blocks.MAP_BLOCK ? 110 : 60));
     }
 
     private static Element at(String id, Content.Block b, double x, double y) {
@@ -69,23 +70,32 @@ class BlockContextTest extends InBrowser {
     private static Project piece(BlockKind kind) {
         Project p = BlockPiece.of(new Point(800, 500), List.of());
         Element plain = filled(p, at("plain", block(kind), 130, 90)), keyed = filled(p, at("keyed", block(kind), 400, 90));
-        var group = new Element("group", "group", false, false, Values.NONE.with(Properties.POSITION, new Point(650, 110)).with(Properties.ROTATION, 20.0), new Content.Group(List.of(filled(p, at("inside", block(kind), 110, 60))), new Point(220, 120)));
-        var motif = new Motif("m", "M", new Board(new Point(220, 120), Values.NONE, List.of(filled(p, at("of", block(kind), 110, 60))), List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()));
+        var group = new Element("group", "group", false, false, Values.NONE.with(Properties.POSITION, new Point(650, 110))
+                .with(Properties.ROTATION, 20.0), new Content.Group(List.of(filled(p, at("inside", block(kind), 110, 60))), new Point(220, 120)));
+        var motif = new Motif("m", "M", new Board(new Point(220, 120), Values.NONE, List.of(filled(p, at("of", block(kind), 110, 60))),
+                List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()));
         var all = new ArrayList<Element>(List.of(plain, keyed, group));
         for (int i = 0; i < 2; i++) {
-            all.add(new Element("i" + i, "i" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(140 + 300 * i, 330)).with(Properties.SCALE, new Point(1 + 0.2 * i, 1 + 0.2 * i)), new Content.Instance("m", new Point(220, 120), Clock.OWN)));
+            all.add(new Element("i" + i, "i" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(140 + 300 * i, 330))
+                    .with(Properties.SCALE, new Point(1 + 0.2 * i, 1 + 0.2 * i)), new Content.Instance("m", new Point(220, 120), Clock.OWN)));
         }
-        var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("keyed", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(400, 90), Easing.LINEAR), new Key<>(2_000_000, new Point(400, 150), Easing.LINEAR))))
-                .with("keyed", Properties.SIZE, new Track<>(List.of(new Key<>(0, block(kind).box(), Easing.LINEAR), new Key<>(2_000_000, block(kind).box().plus(new Point(40, 0)), Easing.LINEAR))));
+        var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("keyed", Properties.POSITION,
+                new Track<>(List.of(new Key<>(0, new Point(400, 90), Easing.LINEAR), new Key<>(2_000_000, new Point(400, 150), Easing.LINEAR))))
+                .with("keyed", Properties.SIZE,
+                new Track<>(List.of(new Key<>(0, block(kind).box(), Easing.LINEAR), new Key<>(2_000_000, block(kind).box().plus(new Point(40, 0)),
+                Easing.LINEAR))));
         if (kind.family() != BlockKind.Family.GALLERY && kind != Blocks.PROGRESS) {
             // what a size moves inside of these is laid out anew with a layout, not while it is keyed
             main = main.withTracks("keyed", Map.of(Properties.POSITION, main.track("keyed", Properties.POSITION)));
         }
         Timeline t = main;
-        p = p.withMotifs(List.of(p.motifs().getFirst(), motif)).mapBoard(p.scenes().getFirst().id(), b -> new Board(b.size(), b.canvas(), all, List.of(t), List.of()).withLayouts(List.of(new Layout("phone", "Phone", 0, 500, new Point(420, 700)))));
+        p = p.withMotifs(List.of(p.motifs().getFirst(), motif)).mapBoard(p.scenes().getFirst().id(), b -> new Board(b.size(), b.canvas(), all,
+                List.of(t), List.of()).withLayouts(List.of(new Layout("phone", "Phone", 0, 500, new Point(420, 700)))));
         return p.mapBoard(p.scenes().getFirst().id(), b -> {
             Board phone = Lens.get(b, "phone");
-            Board now = phone.withRest("plain", v -> v.with(Properties.POSITION, new Point(210, 90)).with(Properties.SIZE, new Point(380, block(kind).box().y()))).withRest("group", v -> v.with(Properties.POSITION, new Point(210, 250)).with(Properties.ROTATION, 0.0))
+            Board now = phone.withRest("plain", v -> v.with(Properties.POSITION, new Point(210, 90))
+                    .with(Properties.SIZE, new Point(380, block(kind).box().y())))
+                    .withRest("group", v -> v.with(Properties.POSITION, new Point(210, 250)).with(Properties.ROTATION, 0.0))
                     .withRest("i0", v -> v.with(Properties.POSITION, new Point(210, 420))).withRest("i1", v -> v.with(Properties.SHOWN, "no"));
             return Lens.put(b, "phone", now, Lens.Scope.ONLY_HERE);
         });
@@ -126,7 +136,8 @@ class BlockContextTest extends InBrowser {
         browser.run(plain + ".go(2, 0)");
         browser.run("window.boards = [...document.querySelectorAll('.t-of-k')]; boards[0].focus(); boards[0].dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }))");
         browser.until("return [...boards[0].querySelectorAll('li')].findIndex((x) => +x.style.zIndex === 0) === 1");
-        assertThat(((Number) browser.run("return [...boards[1].querySelectorAll('li')].findIndex((x) => +x.style.zIndex === 0)")).intValue()).isZero();
+        assertThat(((Number) browser.run("return [...boards[1].querySelectorAll('li')].findIndex((x) => +x.style.zIndex === 0)")).intValue())
+                .isZero();
         browser.resize(420, 700);
         browser.until("return Tundra.pieces[0].shown.layout === 'Phone'");
         assertThat(((Number) browser.run("return " + plain + ".item")).intValue()).isEqualTo(2);
@@ -147,7 +158,9 @@ class BlockContextTest extends InBrowser {
         var s = new StringBuilder("<!doctype html><body>");
         for (Path x : List.of(one, two)) {
             String html = Files.readString(x.resolve("index.html"), StandardCharsets.UTF_8), name = x.getFileName().toString();
-            s.append("<link rel=\"stylesheet\" href=\"../").append(name).append('/').append(html.replaceAll("(?s).*<link rel=\"stylesheet\" href=\"(piece[^\"]*)\".*", "$1")).append("\"><div style=\"width:800px\">").append(html.replaceAll("(?s).*(<main.*</main>).*", "$1")).append("</div>");
+            s.append("<link rel=\"stylesheet\" href=\"../").append(name).append('/')
+                    .append(html.replaceAll("(?s).*<link rel=\"stylesheet\" href=\"(piece[^\"]*)\".*", "$1")).append("\"><div style=\"width:800px\">")
+                    .append(html.replaceAll("(?s).*(<main.*</main>).*", "$1")).append("</div>");
             for (var m = Pattern.compile("<script src=\"([^\"]+)\"").matcher(html); m.find();) {
                 s.append("<script src=\"../").append(name).append('/').append(m.group(1)).append("\"></script>");
             }
@@ -165,17 +178,23 @@ class BlockContextTest extends InBrowser {
     void aPageWithinThePageIsShutOffAndAsksFirst() throws Exception {
         var zip = new ByteArrayOutputStream();
         try (var out = new ZipOutputStream(zip)) {
-            for (var e : Map.of("index.html", "<!doctype html><title>Inside</title><script src=\"a/b.js\"></script><p>Inside", "a/b.js", "document.title = 'ran'").entrySet()) {
+            for (var e : Map.of("index.html", "<!doctype html><title>Inside</title><script src=\"a/b.js\"></script><p>Inside", "a/b.js",
+                    "document.title = 'ran'").entrySet()) {
                 out.putNextEntry(new ZipEntry(e.getKey()));
                 out.write(e.getValue().getBytes(StandardCharsets.UTF_8));
             }
         }
         Asset files = Asset.file("Inside", Asset.FILES, zip.toByteArray());
-        Project p = BlockPiece.of(new Point(800, 400), List.of(at("own", Blocks.PAGE.made().with(Blocks.FOLDER, files.hash()), 250, 200), at("far", Blocks.PAGE.made().with(Blocks.ADDRESS, "https://fellmark.example/open").with(Blocks.MAY_SCRIPT, "yes"), 620, 200))).withAsset(files);
+        Project p = BlockPiece.of(new Point(800, 400), List.of(at("own", Blocks.PAGE.made().with(Blocks.FOLDER, files.hash()), 250, 200),
+                at("far", Blocks.PAGE.made().with(Blocks.ADDRESS, "https://fellmark.example/open").with(Blocks.MAY_SCRIPT, "yes"), 620, 200)))
+                .withAsset(files);
         open(p, "pages", 800, 400);
-        assertThat(Files.exists(folder.resolve("pages").resolve("pages").resolve(files.hash().substring(0, 16)).resolve("a").resolve("b.js"))).isTrue();
-        assertThat((String) browser.run("const f = document.querySelector('.t-own-k iframe'); return f.getAttribute('sandbox') + '|' + f.title + '|' + f.src.endsWith('index.html')")).isEqualTo("|own|true");
-        assertThat((Boolean) browser.run("return document.querySelector('.t-far-k iframe') === null && document.querySelector('.t-far-t').textContent === 'From fellmark.example'")).isTrue();
+        assertThat(Files.exists(folder.resolve("pages").resolve("pages").resolve(files.hash().substring(0, 16)).resolve("a").resolve("b.js")))
+                .isTrue();
+        assertThat((String) browser.run(
+                "const f = document.querySelector('.t-own-k iframe'); return f.getAttribute('sandbox') + '|' + f.title + '|' + f.src.endsWith('index.html')")).isEqualTo("|own|true");
+        assertThat((Boolean) browser.run(
+                "return document.querySelector('.t-far-k iframe') === null && document.querySelector('.t-far-t').textContent === 'From fellmark.example'")).isTrue();
         browser.run("window.made = []; const real = HTMLIFrameElement.prototype, src = Object.getOwnPropertyDescriptor(real, 'src'); Object.defineProperty(real, 'src', { set(v) { made.push(v); } });");
         browser.run("document.querySelector('.t-far-y').click()");
         browser.until("const f = document.querySelector('.t-far-k iframe'); return f?.getAttribute('sandbox') === 'allow-scripts' && made[0] === 'https://fellmark.example/open'");

@@ -32,13 +32,19 @@ import tundra.core.model.Reaction;
 import tundra.core.model.Timeline;
 import tundra.core.model.Values;
 
-/** What happens in blocks and what is done with them, by mouse, finger and keyboard: as drawn, in a layout and in a motif, with a second one of each beside it that nobody touches. */
+/**
+ * What happens in blocks and what is done with them, by mouse, finger and keyboard: as drawn, in a layout and in a motif, with a second one of each
+ * beside it that nobody touches.
+ */
 @Tag("long")
 class BlockHandsTest extends InBrowser {
     private static final Point SIZE = new Point(900, 640);
-    private static final List<ActionKind> ACTIONS = List.of(tundra.core.model.Actions.SHOW_ITEM, tundra.core.model.Actions.NEXT_ITEM, tundra.core.model.Actions.PREVIOUS_ITEM, tundra.core.model.Actions.TURN_ONCE, tundra.core.model.Actions.PLAY_GALLERY,
-            tundra.core.model.Actions.PAUSE_GALLERY, tundra.core.model.Actions.PLAY_MEDIA, tundra.core.model.Actions.SEEK_MEDIA, tundra.core.model.Actions.MEDIA_VOLUME, tundra.core.model.Actions.MUTE_MEDIA, tundra.core.model.Actions.PAUSE_MEDIA,
-            tundra.core.model.Actions.TOGGLE_MEDIA, tundra.core.model.Actions.GO_TO_PLACE, tundra.core.model.Actions.ZOOM_MAP, tundra.core.model.Actions.SEND);
+    private static final List<ActionKind> ACTIONS = List.of(tundra.core.model.Actions.SHOW_ITEM, tundra.core.model.Actions.NEXT_ITEM,
+            tundra.core.model.Actions.PREVIOUS_ITEM, tundra.core.model.Actions.TURN_ONCE, tundra.core.model.Actions.PLAY_GALLERY,
+            tundra.core.model.Actions.PAUSE_GALLERY, tundra.core.model.Actions.PLAY_MEDIA, tundra.core.model.Actions.SEEK_MEDIA,
+            tundra.core.model.Actions.MEDIA_VOLUME, tundra.core.model.Actions.MUTE_MEDIA, tundra.core.model.Actions.PAUSE_MEDIA,
+            tundra.core.model.Actions.TOGGLE_MEDIA, tundra.core.model.Actions.GO_TO_PLACE, tundra.core.model.Actions.ZOOM_MAP,
+            tundra.core.model.Actions.SEND);
 
     /** What a visitor has. */
     private enum Hand {
@@ -51,7 +57,8 @@ class BlockHandsTest extends InBrowser {
 
     private void put(String id, Content c, double x, double y) {
         Values rest = Values.NONE.with(Properties.POSITION, new Point(x, y));
-        elements.add(new Element(id, id, false, false, c instanceof Content.Block ? rest : rest.with(Properties.SIZE, new Point(44, 30)).with(Properties.FILL, Color.parse("#1C6A5E")), c));
+        elements.add(new Element(id, id, false, false, c instanceof Content.Block ? rest : rest.with(Properties.SIZE, new Point(44, 30))
+                .with(Properties.FILL, Color.parse("#1C6A5E")), c));
     }
 
     private void counts(String id, Event e, Action... first) {
@@ -70,16 +77,23 @@ class BlockHandsTest extends InBrowser {
     private void blocks(String of, double dy) {
         var items = new ArrayList<Element>();
         for (int i = 0; i < 4; i++) {
-            items.add(new Element(of + "item" + i, of + "item" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40)).with(Properties.SIZE, new Point(100, 70)), new Content.Rectangle()));
+            items.add(new Element(of + "item" + i, of + "item" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40))
+                    .with(Properties.SIZE, new Point(100, 70)), new Content.Rectangle()));
         }
-        put(of + "gallery", named(Blocks.STRIP, of + "gallery").with(Blocks.ITEM_WIDTH, 120.0).with(Blocks.ITEM_HEIGHT, 80.0).with(Blocks.TURN_TIME, 60_000L).withChildren(items).withBox(new Point(300, 90)), 170, 60 + dy);
-        put(of + "map", named(Blocks.MAP_BLOCK, of + "map").with(Blocks.LONGITUDE, 10.0).with(Blocks.LATITUDE, 70.0).with(Blocks.MAP, new MapData(List.of(new MapData.Feature(MapData.Form.POINT, "place", "Pier", List.of(List.of(new Point(10, 70))))))).withBox(new Point(220, 110)), 450, 60 + dy);
+        put(of + "gallery", named(Blocks.STRIP, of + "gallery").with(Blocks.ITEM_WIDTH, 120.0).with(Blocks.ITEM_HEIGHT, 80.0)
+                .with(Blocks.TURN_TIME, 60_000L).withChildren(items).withBox(new Point(300, 90)), 170, 60 + dy);
+        put(of + "map", named(Blocks.MAP_BLOCK, of + "map").with(Blocks.LONGITUDE, 10.0).with(Blocks.LATITUDE, 70.0)
+                .with(Blocks.MAP, new MapData(List.of(new MapData.Feature(MapData.Form.POINT, "place", "Pier", List.of(List.of(new Point(10, 70)))))))
+                .withBox(new Point(220, 110)), 450, 60 + dy);
         put(of + "field", named(Blocks.TEXT_FIELD, of + "field").withBox(new Point(200, 66)), 120, 150 + dy);
         put(of + "tick", named(Blocks.TICK, of + "tick").withBox(new Point(160, 28)), 320, 150 + dy);
-        put(of + "choice", named(Blocks.CHOICE, of + "choice").with(Blocks.CHOICES, "North\nSouth").with(Blocks.SHOWN_AS, "buttons").withBox(new Point(200, 66)), 520, 150 + dy);
+        put(of + "choice", named(Blocks.CHOICE, of + "choice").with(Blocks.CHOICES, "North\nSouth").with(Blocks.SHOWN_AS, "buttons")
+                .withBox(new Point(200, 66)), 520, 150 + dy);
         put(of + "slider", named(Blocks.SLIDER, of + "slider").withBox(new Point(200, 56)), 740, 150 + dy);
-        put(of + "player", named(Blocks.SOUND, of + "player").with(Blocks.SOUND_FILE, TablesPage.BELL.hash()).with(Blocks.CONTROLS, "no").withBox(new Point(60, 20)), 620, 40 + dy);
-        put(of + "endless", named(Blocks.SOUND, of + "endless").with(Blocks.SOUND_FILE, TablesPage.BELL.hash()).with(Blocks.CONTROLS, "no").with(Blocks.LOOPS, "yes").withBox(new Point(60, 20)), 620, 80 + dy);
+        put(of + "player", named(Blocks.SOUND, of + "player").with(Blocks.SOUND_FILE, TablesPage.BELL.hash()).with(Blocks.CONTROLS, "no")
+                .withBox(new Point(60, 20)), 620, 40 + dy);
+        put(of + "endless", named(Blocks.SOUND, of + "endless").with(Blocks.SOUND_FILE, TablesPage.BELL.hash()).with(Blocks.CONTROLS, "no")
+                .with(Blocks.LOOPS, "yes").withBox(new Point(60, 20)), 620, 80 + dy);
         counts(of + "itemShown", Events.of(Events.ITEM_SHOWN, of + "gallery", 4.0));
         counts(of + "itemChanged", Events.of(Events.ITEM_CHANGED, of + "gallery"));
         counts(of + "galleryEnded", Events.of(Events.GALLERY_ENDED, of + "gallery"));
@@ -113,9 +127,11 @@ class BlockHandsTest extends InBrowser {
         blocks("", 0);
         blocks("other-", 220);
         put("start", new Content.Rectangle(), 720, 40);
-        reactions.add(new Reaction("r-start", Events.tapped("start"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.PLAY_MEDIA, "player"), tundra.core.model.Actions.of(tundra.core.model.Actions.PLAY_MEDIA, "endless"))));
+        reactions.add(new Reaction("r-start", Events.tapped("start"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.PLAY_MEDIA,
+                "player"), tundra.core.model.Actions.of(tundra.core.model.Actions.PLAY_MEDIA, "endless"))));
         put("halt", new Content.Rectangle(), 780, 40);
-        reactions.add(new Reaction("r-halt", Events.tapped("halt"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.PAUSE_MEDIA, "endless"))));
+        reactions.add(new Reaction("r-halt", Events.tapped("halt"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.PAUSE_MEDIA,
+                "endless"))));
         for (int i = 0; i < ACTIONS.size(); i++) {
             ActionKind k = ACTIONS.get(i);
             put("do-" + k.key(), new Content.Rectangle(), 40 + 60 * i, 590);
@@ -126,7 +142,9 @@ class BlockHandsTest extends InBrowser {
         Project p = Project.empty("Hands", SIZE, 24).withAsset(TablesPage.BELL).withValues(values);
         String scene = p.scenes().getFirst().id();
         return switch (where) {
-            case "motif" -> p.withMotifs(List.of(new Motif("m", "M", all))).mapBoard(scene, b -> b.withElements(List.of(new Element("i", "i", false, false, Values.NONE.with(Properties.POSITION, SIZE.times(0.5)), new Content.Instance("m", SIZE, Clock.OWN)))));
+            case "motif" -> p.withMotifs(List.of(new Motif("m", "M", all)))
+                    .mapBoard(scene, b -> b.withElements(List.of(new Element("i", "i", false, false, Values.NONE.with(Properties.POSITION,
+                    SIZE.times(0.5)), new Content.Instance("m", SIZE, Clock.OWN)))));
             case "layout" -> p.mapBoard(scene, b -> {
                 Board base = all.withLayouts(List.of(new Layout("l", "L", 0, 2000, SIZE)));
                 Board moved = Lens.get(base, "l");
@@ -140,7 +158,9 @@ class BlockHandsTest extends InBrowser {
     }
 
     private static Point middle(String of) {
-        var r = (List<?>) browser.run("const e = document.querySelector(arguments[0]), r = e.getBoundingClientRect(); return [r.left + r.width / 2, r.top + r.height / 2]", of);
+        var r = (List<?>) browser.run(
+                "const e = document.querySelector(arguments[0]), r = e.getBoundingClientRect(); return [r.left + r.width / 2, r.top + r.height / 2]",
+                of);
         return new Point(((Number) r.get(0)).doubleValue(), ((Number) r.get(1)).doubleValue());
     }
 

@@ -43,7 +43,8 @@ class BlockPageTest extends InBrowser {
         for (LabelledSlot s : kind.settings()) {
             for (Object v : BlockPiece.others(s)) {
                 Content.Block b = based(kind).with(s.slot(), v);
-                b = s.slot() == Blocks.LETTERS ? b.with(kind.setting(Blocks.CAPTIONS) == null ? Blocks.LETTERS : Blocks.CAPTIONS, kind.setting(Blocks.CAPTIONS) == null ? v : "over") : b;
+                b = s.slot() == Blocks.LETTERS ? b.with(kind.setting(Blocks.CAPTIONS) == null ? Blocks.LETTERS : Blocks.CAPTIONS,
+                        kind.setting(Blocks.CAPTIONS) == null ? v : "over") : b;
                 out.add(new Variant(variant(kind, out.size(), b), s.label() + " " + (v instanceof MapData ? "a map" : v)));
             }
         }
@@ -80,7 +81,8 @@ class BlockPageTest extends InBrowser {
 
     private static void alike(BlockKind kind, SoftAssertions soft) throws Exception {
         List<Variant> all = variants(kind);
-        double bottom = all.stream().mapToDouble(v -> v.element().rest().get(Properties.POSITION).y()).max().orElse(0) + (kind.box().y() + BlockPiece.GAP) / 2;
+        double bottom = all.stream().mapToDouble(v -> v.element().rest().get(Properties.POSITION).y()).max().orElse(0)
+                + (kind.box().y() + BlockPiece.GAP) / 2;
         Project p = BlockPiece.of(new Point(1280, Math.ceil(bottom)), all.stream().map(Variant::element).toList());
         for (Variant v : kind.gallery() ? all : List.<Variant>of()) {
             p = BlockPiece.filled(p, v.element().id());
@@ -90,7 +92,8 @@ class BlockPageTest extends InBrowser {
             p = BlockPiece.filled(p.mapBoard(p.scenes().getFirst().id(), b -> {
                 var more = new ArrayList<>(b.elements());
                 more.add(strip);
-                return b.withElements(more).mapElements(Set.copyOf(all.stream().map(v -> v.element().id()).toList()), e -> e.withContent(Blocks.of(e).with(Blocks.OF_GALLERY, "strip")));
+                return b.withElements(more).mapElements(Set.copyOf(all.stream().map(v -> v.element().id()).toList()),
+                        e -> e.withContent(Blocks.of(e).with(Blocks.OF_GALLERY, "strip")));
             }), "strip");
         }
         Board b = p.scenes().getFirst().board();

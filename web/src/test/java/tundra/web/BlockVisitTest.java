@@ -37,7 +37,8 @@ class BlockVisitTest extends InBrowser {
     private static final String AT = "Tundra.pieces[0].shown.board.block";
 
     private static Project gallery(BlockKind kind, Content.Block b) {
-        return BlockPiece.filled(BlockPiece.of(new Point(800, 400), List.of(BlockPiece.element("g", kind, new Point(400, 200)).withContent(b.withBox(new Point(640, 260))))), "g");
+        return BlockPiece.filled(BlockPiece.of(new Point(800, 400), List.of(BlockPiece.element("g", kind, new Point(400, 200))
+                .withContent(b.withBox(new Point(640, 260))))), "g");
     }
 
     private static double number(String script) {
@@ -87,7 +88,8 @@ class BlockVisitTest extends InBrowser {
                 var g = new Gallery(b.withBox(new Point(640, 260)), 5, new Point(640, 260));
                 for (double p = -0.4; p < 4.6; p += 0.37) {
                     // what is moved by hand stands between two items
-                    var seen = (List<List<Number>>) browser.run("const g = " + AT + "('t-g'); g.position = arguments[0]; g.again(); const r = g.el.getBoundingClientRect();"
+                    var seen = (List<List<Number>>) browser.run("const g = " + AT
+                            + "('t-g'); g.position = arguments[0]; g.again(); const r = g.el.getBoundingClientRect();"
                             + "return g.items.map((x) => { const s = getComputedStyle(x), [a, b] = s.translate.split(' ').map(parseFloat); return [s.visibility === 'hidden' ? 0 : 1, a + x.offsetWidth / 2, (b || 0) + x.offsetHeight / 2, parseFloat(s.scale), parseFloat(s.rotate) || 0, +s.opacity]; })", p);
                     for (int i = 0; i < 5; i++) {
                         Placement at = g.place(i, p);
@@ -108,7 +110,8 @@ class BlockVisitTest extends InBrowser {
 
     @Test
     void aGalleryThatLeafsByItselfStopsUnderThePointerAndForWhoWantsLessMotion() throws Exception {
-        Project p = gallery(Blocks.STRIP, Blocks.STRIP.made().with(Blocks.LOOPS, "yes").with(Blocks.BY_ITSELF, "yes").with(Blocks.EVERY, 250_000L).with(Blocks.TURN_TIME, 50_000L));
+        Project p = gallery(Blocks.STRIP, Blocks.STRIP.made().with(Blocks.LOOPS, "yes").with(Blocks.BY_ITSELF, "yes").with(Blocks.EVERY, 250_000L)
+                .with(Blocks.TURN_TIME, 50_000L));
         open(p, "by-itself", 800, 400);
         browser.mouse("mouseMoved", 5, 5, 0);
         browser.until("return " + AT + "('t-g').item >= 2");
@@ -140,9 +143,12 @@ class BlockVisitTest extends InBrowser {
 
     @Test
     void theMapIsPannedZoomedSearchedAndItsPlacesChosen() throws Exception {
-        Content.Block b = Blocks.MAP_BLOCK.made().with(Blocks.MAP, BlockPiece.MAP).with(Blocks.LONGITUDE, 10.002).with(Blocks.LATITUDE, 70.001).with(Blocks.SEARCHES, "yes").withBox(new Point(600, 360));
+        Content.Block b = Blocks.MAP_BLOCK.made().with(Blocks.MAP, BlockPiece.MAP).with(Blocks.LONGITUDE, 10.002).with(Blocks.LATITUDE, 70.001)
+                .with(Blocks.SEARCHES, "yes").withBox(new Point(600, 360));
         Project p = BlockPiece.of(new Point(800, 400), List.of(BlockPiece.element("m", Blocks.MAP_BLOCK, new Point(400, 200)).withContent(b)));
-        p = p.mapBoard(p.scenes().getFirst().id(), x -> x.withReactions(List.of(new Reaction("r", Events.of(Events.PLACE_CHOSEN, "Pier", "m"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "n", 1.0))))));
+        p = p.mapBoard(p.scenes().getFirst().id(),
+                x -> x.withReactions(List.of(new Reaction("r", Events.of(Events.PLACE_CHOSEN, "Pier", "m"),
+                List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "n", 1.0))))));
         open(p, "map", 800, 400);
         Point pier = Mercator.px(new Point(10, 70), 13).minus(Mercator.px(new Point(10.002, 70.001), 13)).plus(new Point(400, 200));
         place("Pier", pier);
@@ -170,7 +176,8 @@ class BlockVisitTest extends InBrowser {
     }
 
     private static void place(String name, Point at) {
-        var r = (List<?>) browser.run("const r = [...document.querySelectorAll('.t--pin')].find((x) => x.getAttribute('aria-label') === arguments[0]).getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", name);
+        var r = (List<?>) browser.run(
+                "const r = [...document.querySelectorAll('.t--pin')].find((x) => x.getAttribute('aria-label') === arguments[0]).getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", name);
         assertThat(((Number) r.get(0)).doubleValue()).as(name + " x").isCloseTo(at.x(), within(0.6));
         assertThat(((Number) r.get(1)).doubleValue()).as(name + " y").isCloseTo(at.y(), within(0.6));
     }
@@ -188,18 +195,23 @@ class BlockVisitTest extends InBrowser {
         server.start();
         try {
             var all = new ArrayList<Element>();
-            all.add(field("name", Blocks.TEXT_FIELD, Blocks.TEXT_FIELD.made().with(Blocks.LABEL, "Your name").with(Blocks.NEEDED, "yes").with(Blocks.ERROR, "Please tell us your name").with(Blocks.OF_VALUE, "words"), 60));
+            all.add(field("name", Blocks.TEXT_FIELD, Blocks.TEXT_FIELD.made().with(Blocks.LABEL, "Your name").with(Blocks.NEEDED, "yes")
+                    .with(Blocks.ERROR, "Please tell us your name").with(Blocks.OF_VALUE, "words"), 60));
             all.add(field("coming", Blocks.TICK, Blocks.TICK.made().with(Blocks.LABEL, "I am coming").with(Blocks.OF_VALUE, "yes"), 130));
             all.add(field("by", Blocks.CHOICE, Blocks.CHOICE.made().with(Blocks.CHOICES, "Train\nSled").with(Blocks.SHOWN_AS, "buttons"), 200));
             all.add(field("how", Blocks.SLIDER, Blocks.SLIDER.made().with(Blocks.OF_VALUE, "n"), 280));
-            all.add(new Element("send", "Send", false, false, Values.NONE.with(Properties.POSITION, new Point(600, 200)).with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, Color.BLACK), new Content.Rectangle()));
+            all.add(new Element("send", "Send", false, false, Values.NONE.with(Properties.POSITION, new Point(600, 200))
+                    .with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, Color.BLACK), new Content.Rectangle()));
             String address = "http://127.0.0.1:" + server.getAddress().getPort() + "/come";
             Project p = BlockPiece.of(new Point(800, 400), all);
-            p = p.withValues(Stream.concat(p.values().stream(), Stream.of(new PieceValue("ok", "ok", PieceValue.Kind.NUMBER, "0", false), new PieceValue("bad", "bad", PieceValue.Kind.NUMBER, "0", false))).toList());
+            p = p.withValues(Stream.concat(p.values().stream(), Stream.of(new PieceValue("ok", "ok", PieceValue.Kind.NUMBER, "0", false),
+                    new PieceValue("bad", "bad", PieceValue.Kind.NUMBER, "0", false))).toList());
             p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withReactions(List.of(
-                    new Reaction("s", Events.tapped("send"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SEND, List.of("name", "coming", "by", "how"), address))),
+                    new Reaction("s", Events.tapped("send"),
+                    List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SEND, List.of("name", "coming", "by", "how"), address))),
                     new Reaction("ok", Events.of(Events.SENT), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "ok", 1.0))),
-                    new Reaction("bad", Events.of(Events.NOT_SENT), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "bad", 1.0))))));
+                    new Reaction("bad", Events.of(Events.NOT_SENT), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "bad",
+                    1.0))))));
             open(p, "form", 800, 400);
             browser.click(600, 200);
             browser.until("return document.querySelector('.t-name-e').textContent === 'Please tell us your name' && !document.querySelector('.t-name-e').hidden && document.activeElement.className.includes('t-name-f')");
@@ -231,9 +243,11 @@ class BlockVisitTest extends InBrowser {
 
     @Test
     void progressFollowsItsTimelineAndTheCountdownItsDate() throws Exception {
-        var all = List.of(BlockPiece.element("bar", Blocks.PROGRESS, new Point(200, 40)).withContent(Blocks.PROGRESS.made().with(Blocks.OF_TIMELINE, "main")),
+        var all = List.of(BlockPiece.element("bar", Blocks.PROGRESS, new Point(200, 40))
+                .withContent(Blocks.PROGRESS.made().with(Blocks.OF_TIMELINE, "main")),
                 BlockPiece.element("worth", Blocks.PROGRESS, new Point(200, 80)).withContent(Blocks.PROGRESS.made().with(Blocks.OF_VALUE, "n")),
-                BlockPiece.element("left", Blocks.COUNTDOWN, new Point(200, 140)).withContent(Blocks.COUNTDOWN.made().with(Blocks.UNTIL, LocalDateTime.now().plusDays(3).plusHours(2).toString().substring(0, 19))));
+                BlockPiece.element("left", Blocks.COUNTDOWN, new Point(200, 140))
+                .withContent(Blocks.COUNTDOWN.made().with(Blocks.UNTIL, LocalDateTime.now().plusDays(3).plusHours(2).toString().substring(0, 19))));
         open(BlockPiece.of(new Point(800, 400), all), "shown", 800, 400);
         browser.run("Tundra.pieces[0].timeline('Main').goTo(1000); Tundra.pieces[0].timeline('Main').pause()");
         browser.until("return Math.abs(document.querySelector('.t-bar-a').getBoundingClientRect().width - 70) < 0.6 && document.querySelector('.t-bar-k').getAttribute('aria-valuenow') === '25'");

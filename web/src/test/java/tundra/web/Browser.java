@@ -60,7 +60,8 @@ final class Browser implements AutoCloseable {
 
     /** Has pages take the visitor for one who asks for less motion, or not. */
     void lessMotion(boolean on) {
-        driver.executeCdpCommand("Emulation.setEmulatedMedia", Map.of("features", List.of(Map.of("name", "prefers-reduced-motion", "value", on ? "reduce" : "no-preference"))));
+        driver.executeCdpCommand("Emulation.setEmulatedMedia",
+                Map.of("features", List.of(Map.of("name", "prefers-reduced-motion", "value", on ? "reduce" : "no-preference"))));
     }
 
     void open(Path folder, int width, int height) {
@@ -79,7 +80,8 @@ final class Browser implements AutoCloseable {
 
     /** Makes the window of the page that is open another size. */
     void resize(int width, int height) {
-        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+        driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile",
+                false));
         until("return innerWidth === " + width + " && innerHeight === " + height);
     }
 
@@ -104,7 +106,8 @@ final class Browser implements AutoCloseable {
 
     /** A picture of the page as it is, as PNG; packed quickly rather than small. */
     byte[] shot() {
-        return Base64.getDecoder().decode((String) driver.executeCdpCommand("Page.captureScreenshot", Map.of("format", "png", "optimizeForSpeed", true)).get("data"));
+        return Base64.getDecoder().decode((String) driver.executeCdpCommand("Page.captureScreenshot", Map.of("format", "png", "optimizeForSpeed",
+                true)).get("data"));
     }
 
     WebElement id(String id) {
@@ -135,7 +138,8 @@ final class Browser implements AutoCloseable {
 
     /** @param type mousePressed, mouseMoved or mouseReleased */
     void mouse(String type, double x, double y, int buttons) {
-        driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", type.equals("mouseMoved") && buttons == 0 ? "none" : "left", "buttons", buttons, "clickCount", 1));
+        driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", type.equals("mouseMoved") && buttons == 0
+                ? "none" : "left", "buttons", buttons, "clickCount", 1));
     }
 
     void click(double x, double y) {
@@ -147,7 +151,8 @@ final class Browser implements AutoCloseable {
     void doubleClick(double x, double y) {
         for (int n = 1; n <= 2; n++) {
             for (String type : List.of("mousePressed", "mouseReleased")) {
-                driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", "left", "buttons", type.equals("mousePressed") ? 1 : 0, "clickCount", n));
+                driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", type, "x", x, "y", y, "button", "left", "buttons",
+                        type.equals("mousePressed") ? 1 : 0, "clickCount", n));
             }
         }
     }

@@ -25,12 +25,15 @@ import tundra.core.model.Values;
 /** A button on the page, tried with mouse and keyboard: it looks as its states do and goes from one to the other without a jump. */
 class ButtonTest extends InBrowser {
     private static Project piece(Clock clock) {
-        var face = new Element("face", "Face", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 25)).with(Properties.SIZE, new Point(160, 50))
+        var face = new Element("face", "Face", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 25))
+                .with(Properties.SIZE, new Point(160, 50))
                 .with(Properties.FILL, Color.parse("#B0553F")).with(Properties.CORNER_RADIUS, 12.0), new Content.Rectangle());
         Motif m = ButtonMotif.of("button", "Button", new Point(160, 50), List.of(face));
-        var e = new Element("one", "One", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)), new Content.Instance("button", new Point(160, 50), clock));
+        var e = new Element("one", "One", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)),
+                new Content.Instance("button", new Point(160, 50), clock));
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
-        var board = new Board(new Point(300, 200), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), List.of(e), List.of(main), List.of());
+        var board = new Board(new Point(300, 200), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), List.of(e), List.of(main),
+                List.of());
         return new Project("buttons", "Buttons", 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of()).withMotifs(List.of(m));
     }
 
@@ -84,7 +87,8 @@ class ButtonTest extends InBrowser {
         var seen = (List<List<Number>>) browser.run("return seen");
         double most = 0;
         for (int i = 1; i < seen.size(); i++) {
-            double ms = seen.get(i).get(0).doubleValue() - seen.get(i - 1).get(0).doubleValue(), by = Math.abs(seen.get(i).get(1).doubleValue() - seen.get(i - 1).get(1).doubleValue());
+            double ms = seen.get(i).get(0).doubleValue() - seen.get(i - 1).get(0).doubleValue(),
+                    by = Math.abs(seen.get(i).get(1).doubleValue() - seen.get(i - 1).get(1).doubleValue());
             most = Math.max(most, by - 500 / 200.0 * ms);
         }
         assertThat(most).as("more than its speed allows, in ms of the motif").isLessThan(60);

@@ -24,11 +24,14 @@ class ClearFilmTest extends InBrowser {
     @Test
     void aWebmIsSeenThroughWhereThePieceHasNothing() throws Exception {
         Project p = Project.empty("P", new Point(160, 96), 24);
-        var square = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 48)).with(Properties.SIZE, new Point(60, 60)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+        var square = new Element("a", "A", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 48))
+                .with(Properties.SIZE, new Point(60, 60)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
         Project piece = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(square)));
         Path to = Files.createDirectories(folder.resolve("clear"));
-        new Filming(piece, Outputs.FILM.made().with(Outputs.FILM_FORMAT, "WebM").with(Outputs.CLEAR, "yes").with(Outputs.QUALITY, "best").with(Outputs.UNTIL, 500_000L)).write(to.resolve("film.webm"), Progress.NONE);
-        Files.writeString(to.resolve("index.html"), "<!doctype html><body style='margin:0;background:#C8503A'><video src='film.webm' muted style='display:block' width=160 height=96></video>");
+        new Filming(piece, Outputs.FILM.made().with(Outputs.FILM_FORMAT, "WebM").with(Outputs.CLEAR, "yes").with(Outputs.QUALITY, "best")
+                .with(Outputs.UNTIL, 500_000L)).write(to.resolve("film.webm"), Progress.NONE);
+        Files.writeString(to.resolve("index.html"),
+                "<!doctype html><body style='margin:0;background:#C8503A'><video src='film.webm' muted style='display:block' width=160 height=96></video>");
         browser.open(to, 160, 96);
         browser.until("return document.querySelector('video').readyState >= 2");
         var seen = ImageIO.read(new ByteArrayInputStream(browser.shot()));

@@ -26,7 +26,8 @@ import tundra.samples.OpenNight;
 
 /** The demo's arrival in its four layouts and at the widths between, on the page as in the editor, and its menu as visitors meet it. */
 class DemoLayoutsTest extends InBrowser {
-    private static final List<String> BOXES = List.of("s-sky", "s-wall", "s-roof", "s-menu-ground", "s-visit-row", "s-bell-cup", "s-mast-lamp", "s-tower", "s-hub");
+    private static final List<String> BOXES = List.of("s-sky", "s-wall", "s-roof", "s-menu-ground", "s-visit-row", "s-bell-cup", "s-mast-lamp",
+            "s-tower", "s-hub");
 
     private static Project demo() {
         Project p = OpenNight.project();
@@ -46,7 +47,8 @@ class DemoLayoutsTest extends InBrowser {
     private static Project at(Project p, int width) {
         Board b = p.scenes().getFirst().board();
         Layout l = Layouts.at(b, width);
-        return p.mapBoard(p.scenes().getFirst().id(), x -> Layouts.seen(x, l, new Point(width, (l == null ? b.size() : l.size()).y()), Fonts.BUNDLED));
+        return p.mapBoard(p.scenes().getFirst().id(), x -> Layouts.seen(x, l, new Point(width, (l == null ? b.size() : l.size()).y()),
+                Fonts.BUNDLED));
     }
 
     @Test
@@ -68,7 +70,8 @@ class DemoLayoutsTest extends InBrowser {
                 Moment m = Moment.main(b, time);
                 visit.seek(m);
                 var frame = new FrameBuilder(b, Fonts.BUNDLED).at(m);
-                var page = (Map<?, ?>) browser.run("return Object.fromEntries(arguments[0].map((id) => [id, document.querySelector('.' + id)]).filter(([, x]) => x?.checkVisibility()).map(([id, x]) => {"
+                var page = (Map<?, ?>) browser.run(
+                        "return Object.fromEntries(arguments[0].map((id) => [id, document.querySelector('.' + id)]).filter(([, x]) => x?.checkVisibility()).map(([id, x]) => {"
                         + "const r = (x.querySelector(':scope > .t-p > *, :scope > div > .t-p > *') ?? x).getBoundingClientRect(); return [id, [r.x, r.y, r.width, r.height]]; }))", BOXES.stream().map(PageId::of).toList());
                 for (String id : BOXES) {
                     if (frame.find(id) == null || b.find(id).rest().get(Properties.SHOWN).equals("no")) {
@@ -81,7 +84,8 @@ class DemoLayoutsTest extends InBrowser {
                     }
                     looked++;
                     double[] box = there.stream().mapToDouble(x -> ((Number) x).doubleValue()).toArray();
-                    soft.assertThat(Math.abs(box[0] - r.x()) + Math.abs(box[1] - r.y())).as("%s at %d px, %d µs: %s", id, width, time, r).isLessThan(0.1);
+                    soft.assertThat(Math.abs(box[0] - r.x()) + Math.abs(box[1] - r.y())).as("%s at %d px, %d µs: %s", id, width, time, r)
+                            .isLessThan(0.1);
                 }
             }
             if (width % 7 == 0) {
@@ -113,10 +117,13 @@ class DemoLayoutsTest extends InBrowser {
         browser.click(350, 46);
         browser.until("return " + panel + ".x >= 390");
         browser.resize(768, 900);
-        browser.until("return Tundra.pieces[0].shown.layout === 'Tablet' && Math.abs(" + panel + ".x) < 0.1 && Math.abs(" + panel + ".width - 768) < 0.1");
-        assertThat(browser.run("return document.querySelector('." + PageId.of("s-menu") + "').checkVisibility({ visibilityProperty: true, opacityProperty: true })")).isEqualTo(false);
+        browser.until("return Tundra.pieces[0].shown.layout === 'Tablet' && Math.abs(" + panel + ".x) < 0.1 && Math.abs(" + panel
+                + ".width - 768) < 0.1");
+        assertThat(browser.run("return document.querySelector('." + PageId.of("s-menu")
+                + "').checkVisibility({ visibilityProperty: true, opacityProperty: true })")).isEqualTo(false);
         // the third entry leads to the visit
-        var at = (List<?>) browser.run("const r = document.querySelector('." + PageId.of("s-visit-row") + " .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]");
+        var at = (List<?>) browser.run("const r = document.querySelector('." + PageId.of("s-visit-row")
+                + " .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]");
         browser.click(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue());
         browser.until("return Tundra.pieces[0].shown.name === 'Visit'");
     }
@@ -128,7 +135,8 @@ class DemoLayoutsTest extends InBrowser {
         String html = Files.readString(to.resolve("index.html"));
         String main = html.substring(html.indexOf("<main"), html.indexOf("</main>") + "</main>".length());
         String script = html.replaceFirst("(?s).*(<script src=\"piece[^\"]*\"></script>).*", "$1");
-        Files.writeString(to.resolve("index.html"), html.replace(main, "<div id='moved' style='width:1280px'>" + main + "</div><div id='left' style='width:1280px'>" + main + "</div>").replace(script, script + script));
+        Files.writeString(to.resolve("index.html"), html.replace(main, "<div id='moved' style='width:1280px'>" + main
+                + "</div><div id='left' style='width:1280px'>" + main + "</div>").replace(script, script + script));
         browser.open(to, 1900, 1300);
         browser.until("return Tundra.pieces.length === 2 && Tundra.pieces.every((p) => p.shown.layout === null)");
         int seconds = Integer.getInteger("tundra.dragged", 3);
@@ -140,15 +148,19 @@ class DemoLayoutsTest extends InBrowser {
                 + "  names.add(a.shown.layout);"
                 + "  for (const t of b.shown.timelines) { const d = Math.abs(t.time - a.timeline(t.name).time); far = Math.max(far, Math.min(d, Math.abs(t.duration - d))); if (t.playing !== a.timeline(t.name).playing) far = 1e9; }"
                 + "  const go = s / arguments[0]; box.style.width = go < 1 ? Math.round(1005 + 675 * Math.cos(2 * Math.PI * 2 * go)) + 'px' : '1280px';"
-                + "  if (go < 1) requestAnimationFrame(step); else requestAnimationFrame(() => requestAnimationFrame(() => (over = 1))); };", seconds);
+                + "  if (go < 1) requestAnimationFrame(step); else requestAnimationFrame(() => requestAnimationFrame(() => (over = 1))); };",
+                seconds);
         for (int i = 0; i < 4 && ((Number) browser.run("return over")).intValue() == 0; i++) {
-            browser.driver.executeAsyncScript("const done = arguments[0], end = performance.now() + 9000, look = () => over || performance.now() > end ? done(1) : setTimeout(look, 20); look()");
+            browser.driver.executeAsyncScript(
+                    "const done = arguments[0], end = performance.now() + 9000, look = () => over || performance.now() > end ? done(1) : setTimeout(look, 20); look()");
         }
         assertThat(browser.run("return over")).isEqualTo(1L);
         assertThat((List<?>) browser.run("return [...names].map(String)")).containsAll((List) List.of("Phone", "Tablet", "null", "Low banner"));
-        assertThat(((Number) browser.run("return far")).doubleValue()).as("ms between the one that was dragged and the one that was not").isLessThanOrEqualTo(2);
+        assertThat(((Number) browser.run("return far")).doubleValue()).as("ms between the one that was dragged and the one that was not")
+                .isLessThanOrEqualTo(2);
         browser.until("return Tundra.pieces.every((p) => p.shown.layout === null && p.el.querySelector('.t-scene').getBoundingClientRect().width === 1280)");
         assertThat(browser.run("const of = (id) => document.querySelector(id).getAnimations({ subtree: true }).length; return of('#moved') - of('#left')")).as("animations too many").isEqualTo(0L);
-        System.out.println("Dragged through all layouts for " + seconds + " s: " + browser.run("const t = tasks.toSorted((x, y) => x - y), at = (p) => t[Math.floor(p * (t.length - 1))].toFixed(1); return t.length + ' frames, each ' + at(0.5) + ' ms in the middle, ' + at(0.95) + ' at 95 %, ' + at(1) + ' at most; apart by ' + far.toFixed(3) + ' ms'"));
+        System.out.println("Dragged through all layouts for " + seconds + " s: "
+                + browser.run("const t = tasks.toSorted((x, y) => x - y), at = (p) => t[Math.floor(p * (t.length - 1))].toFixed(1); return t.length + ' frames, each ' + at(0.5) + ' ms in the middle, ' + at(0.95) + ' at 95 %, ' + at(1) + ' at most; apart by ' + far.toFixed(3) + ' ms'"));
     }
 }

@@ -29,7 +29,8 @@ class DemoVisitTest extends InBrowser {
 
     @SuppressWarnings("unchecked")
     private Point middle(String selector) {
-        var p = (List<Number>) browser.run("const all = [...document.querySelector(arguments[0]).querySelectorAll('.t-p > *')].map(x => x.getBoundingClientRect());"
+        var p = (List<Number>) browser.run(
+                "const all = [...document.querySelector(arguments[0]).querySelectorAll('.t-p > *')].map(x => x.getBoundingClientRect());"
                 + "const l = Math.min(...all.map(r => r.left)), r = Math.max(...all.map(r => r.right)), t = Math.min(...all.map(r => r.top)), b = Math.max(...all.map(r => r.bottom)); return [(l + r) / 2, (t + b) / 2]", selector);
         return new Point(p.get(0).doubleValue(), p.get(1).doubleValue());
     }
@@ -67,7 +68,8 @@ class DemoVisitTest extends InBrowser {
         drag(vane, of("Raise the mast", "Vane slot"));
         drag(dome, of("Raise the mast", "Dome slot"));
         click(of("Raise the mast", "Start over"));
-        browser.until("return parseFloat(getComputedStyle(document.querySelector('" + vane + "-h')).translate) === 0 || getComputedStyle(document.querySelector('" + vane + "-h')).translate === '0px'");
+        browser.until("return parseFloat(getComputedStyle(document.querySelector('" + vane
+                + "-h')).translate) === 0 || getComputedStyle(document.querySelector('" + vane + "-h')).translate === '0px'");
         assertThat(middle(vane).distance(home)).isLessThan(1);
         drag(vane, of("Raise the mast", "Vane slot"));
         drag(dome, of("Raise the mast", "Dome slot"));
@@ -76,7 +78,8 @@ class DemoVisitTest extends InBrowser {
         new Actions(browser.driver).sendKeys(Keys.SPACE, Keys.ARROW_RIGHT, Keys.SPACE).perform();
         browser.until("return Tundra.pieces[0].timeline('Aurora comes').time > 0");
         shown("Visit");
-        assertThat(browser.run("return document.querySelector(arguments[0] + ' text').textContent", of("Visit", "Raised"))).isEqualTo("The mast was raised 1 times on this screen.");
+        assertThat(browser.run("return document.querySelector(arguments[0] + ' text').textContent", of("Visit", "Raised")))
+                .isEqualTo("The mast was raised 1 times on this screen.");
         new Actions(browser.driver).sendKeys(Keys.ESCAPE).perform();
         shown("Arrival");
         browser.run("Tundra.pieces[0].show('Night walk')");
@@ -84,7 +87,8 @@ class DemoVisitTest extends InBrowser {
         for (double share : new double[] {0.32, 0.72, 0.32}) {
             browser.run("scrollTo({ top: arguments[0], behavior: 'instant' })", 2600 * share);
             browser.until("return Math.abs(Tundra.pieces[0].timeline('Main').time - " + 10_000 * share + ") < 60");
-            browser.until("return getComputedStyle(document.querySelector('" + (share < 0.5 ? words : of("Night walk", "rest-two")) + "')).opacity > 0.98");
+            browser.until("return getComputedStyle(document.querySelector('" + (share < 0.5 ? words : of("Night walk", "rest-two"))
+                    + "')).opacity > 0.98");
         }
         new Actions(browser.driver).sendKeys(Keys.ESCAPE).perform();
         shown("Arrival");

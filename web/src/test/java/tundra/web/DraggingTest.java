@@ -45,22 +45,28 @@ class DraggingTest extends InBrowser {
     /** Vane and dome left, their slots right; the dome lies in a group that is turned by a quarter and twice as large. */
     private void open(String name, UnaryOperator<Dragging> how, Element... more) throws Exception {
         Element dome = box("dome", 20, 15, 20, 30).with(Properties.ROTATION, 0.0);
-        Element group = new Element("group", "group", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 220)).with(Properties.ROTATION, 90.0).with(Properties.SCALE, new Point(2, 2)),
+        Element group = new Element("group", "group", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 220))
+                .with(Properties.ROTATION, 90.0).with(Properties.SCALE, new Point(2, 2)),
                 new Content.Group(List.of(dome), new Point(40, 30), null));
-        var elements = new ArrayList<>(List.of(box("vane slot", 400, 80, 70, 50), box("dome slot", 400, 220, 80, 60), box("vane", 80, 80, 60, 40), group));
+        var elements = new ArrayList<>(List.of(box("vane slot", 400, 80, 70, 50), box("dome slot", 400, 220, 80, 60), box("vane", 80, 80, 60, 40),
+                group));
         elements.addAll(0, List.of(more));
         elements.replaceAll(e -> e.withId(e.id().replace(' ', '-')));
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, true, true, Map.of()).with("vane", Properties.OPACITY,
                 new Track<>(List.of(new Key<>(0, 1.0, Easing.LINEAR), new Key<>(1_000_000, 0.9, Easing.LINEAR))));
-        var drag = how.apply(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("vane-slot")), new Dragging.Pair("dome", List.of("dome-slot", "vane-slot")))).withFit(f -> f.withBack(50_000)));
+        var drag = how.apply(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("vane-slot")),
+                new Dragging.Pair("dome", List.of("dome-slot", "vane-slot")))).withFit(f -> f.withBack(50_000)));
         var values = new ArrayList<PieceValue>();
         var reactions = new ArrayList<Reaction>();
-        Map.of("landed", Events.of(Events.LANDED, "vane"), "dome", Events.of(Events.LANDED_ON, "dome", "dome-slot"), "missed", Events.of(Events.MISSED, "vane"), "all", Events.of(Events.ALL_LANDED),
-                "started", Events.of(Events.DRAG_STARTED, "vane"), "moved", Events.of(Events.DRAGGED, "vane"), "ended", Events.of(Events.DRAG_ENDED, "vane")).forEach((id, e) -> {
+        Map.of("landed", Events.of(Events.LANDED, "vane"), "dome", Events.of(Events.LANDED_ON, "dome", "dome-slot"), "missed",
+                Events.of(Events.MISSED, "vane"), "all", Events.of(Events.ALL_LANDED),
+                "started", Events.of(Events.DRAG_STARTED, "vane"), "moved", Events.of(Events.DRAGGED, "vane"), "ended",
+                Events.of(Events.DRAG_ENDED, "vane")).forEach((id, e) -> {
             values.add(new PieceValue(id, id, PieceValue.Kind.NUMBER, "0", false));
             reactions.add(counts(id, e));
         });
-        reactions.add(new Reaction("home", Events.of(Events.KEY_PRESSED, "H"), List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SEND_HOME, List.of("vane", "dome"), 0L))));
+        reactions.add(new Reaction("home", Events.of(Events.KEY_PRESSED, "H"),
+                List.of(tundra.core.model.Actions.of(tundra.core.model.Actions.SEND_HOME, List.of("vane", "dome"), 0L))));
         var board = new Board(new Point(600, 320), Values.NONE, elements, List.of(main), reactions).withDrags(List.of(drag));
         Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(values);
         open(p, name, 600, 320);
@@ -68,12 +74,15 @@ class DraggingTest extends InBrowser {
 
     @SuppressWarnings("unchecked")
     private Point middle(String id) {
-        var p = (List<Number>) browser.run("const all = document.querySelector('.t-' + arguments[0]).querySelectorAll('.t-p > *'); const r = all[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", id);
+        var p = (List<Number>) browser.run(
+                "const all = document.querySelector('.t-' + arguments[0]).querySelectorAll('.t-p > *'); const r = all[0].getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", id);
         return new Point(p.get(0).doubleValue(), p.get(1).doubleValue());
     }
 
     private void at(String id, double x, double y) throws Exception {
-        browser.until("const r = document.querySelector('.t-" + id + "').querySelector('.t-p > *').getBoundingClientRect(); return Math.hypot(r.x + r.width / 2 - " + x + ", r.y + r.height / 2 - " + y + ") < 0.6");
+        browser.until("const r = document.querySelector('.t-" + id
+                + "').querySelector('.t-p > *').getBoundingClientRect(); return Math.hypot(r.x + r.width / 2 - " + x + ", r.y + r.height / 2 - " + y
+                + ") < 0.6");
     }
 
     @Test
@@ -118,12 +127,15 @@ class DraggingTest extends InBrowser {
     void whileItIsCarriedItLooksAndTiltsAsSaid() throws Exception {
         open("eased", d -> d.withFit(f -> f.withBack(200_000).withEasing(EasingText.parse("cubic-bezier(0.3, 0.1, 0.2, 1.4)"))));
         browser.drag(new Point(80, 80), new Point(250, 250));
-        assertThat((String) browser.run("return document.querySelector('.t-vane-h').style.transition")).contains("200ms cubic-bezier(0.3, 0.1, 0.2, 1.4)");
+        assertThat((String) browser.run("return document.querySelector('.t-vane-h').style.transition"))
+                .contains("200ms cubic-bezier(0.3, 0.1, 0.2, 1.4)");
         at("vane", 80, 80);
         open("carried", d -> d.withCarried(c -> c.withOpacity(0.5).withTilt(10)));
         browser.mouse("mousePressed", 85, 85, 1);
         browser.mouse("mouseMoved", 200, 150, 1);
-        assertThat((String) browser.run("const s = getComputedStyle(document.querySelector('.t-vane-h')); return s.opacity + ' ' + s.rotate + ' ' + s.cursor")).isEqualTo("0.5 10deg grabbing");
+        assertThat((String) browser.run(
+                "const s = getComputedStyle(document.querySelector('.t-vane-h')); return s.opacity + ' ' + s.rotate + ' ' + s.cursor"))
+                .isEqualTo("0.5 10deg grabbing");
         assertThat(middle("vane").distance(new Point(195, 145))).as("it tilts around its middle").isLessThan(1);
         browser.mouse("mouseReleased", 200, 150, 0);
         at("vane", 80, 80);
@@ -189,12 +201,14 @@ class DraggingTest extends InBrowser {
 
     /** A part on a curved way of two keys, and one that fades on the same timeline. */
     private void openPath(String name, boolean glides) throws Exception {
-        var path = new Track<>(List.of(new Key<>(0, new Point(100, 260), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 60), Easing.LINEAR), new Key<>(2_000_000, new Point(500, 260), Easing.LINEAR)));
+        var path = new Track<>(List.of(new Key<>(0, new Point(100, 260), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 60), Easing.LINEAR),
+                new Key<>(2_000_000, new Point(500, 260), Easing.LINEAR)));
         var ride = new Timeline("ride", "Ride", 2_000_000, false, false, Map.of()).with("vane", Properties.POSITION, path)
                 .with("lamp", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 1.0, Easing.LINEAR))));
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, true, true, Map.of());
         var drag = Dragging.of("d", List.of(new Dragging.Pair("vane", List.of()))).withMotion(m -> m.withWay(Dragging.Way.PATH).withGlides(glides));
-        var board = new Board(new Point(600, 320), Values.NONE, List.of(box("vane", 100, 260, 60, 40), box("lamp", 40, 40, 30, 30)), List.of(main, ride), List.of()).withDrags(List.of(drag));
+        var board = new Board(new Point(600, 320), Values.NONE, List.of(box("vane", 100, 260, 60, 40), box("lamp", 40, 40, 30, 30)),
+                List.of(main, ride), List.of()).withDrags(List.of(drag));
         Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of());
         open(p, name, 600, 320);
     }
@@ -264,7 +278,8 @@ class DraggingTest extends InBrowser {
 
     @Test
     void whileCarriedItLooksAsItIsSaid() throws Exception {
-        open("look", d -> d.withCarried(c -> c.withCursor(Dragging.Cursor.CROSSHAIR).with(Setting.of(Properties.FILL, Color.parse("#C96F1F"))).with(Setting.of(Properties.SCALE, new Point(1.5, 1.5)))));
+        open("look", d -> d.withCarried(c -> c.withCursor(Dragging.Cursor.CROSSHAIR).with(Setting.of(Properties.FILL, Color.parse("#C96F1F")))
+                .with(Setting.of(Properties.SCALE, new Point(1.5, 1.5)))));
         String seen = "const s = document.querySelector('.t-vane-s'), o = document.querySelector('.t-vane'); return getComputedStyle(s).fill + ' ' + getComputedStyle(o).scale + ' ' + document.querySelector('.t-vane-h').style.cursor";
         browser.mouse("mousePressed", 80, 80, 1);
         browser.until("return (() => { " + seen + " })() === 'rgb(201, 111, 31) 1.5 crosshair'");

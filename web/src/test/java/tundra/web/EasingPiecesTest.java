@@ -32,7 +32,8 @@ class EasingPiecesTest {
 
     @Test
     void partsOfAnEasingAreFollowedToo() {
-        for (String text : List.of("part(bounce-out, 0.2, 0.83)", "part(elastic-out, 0.1, 0.6)", "part(spring(180, 8, 1), 0, 0.4)", "part(expo-in, 0.5, 1)", "part(sine-both, 0.25, 0.75)")) {
+        for (String text : List.of("part(bounce-out, 0.2, 0.83)", "part(elastic-out, 0.1, 0.6)", "part(spring(180, 8, 1), 0, 0.4)",
+                "part(expo-in, 0.5, 1)", "part(sine-both, 0.25, 0.75)")) {
             var pieces = EasingPieces.of(EasingText.parse(text));
             for (double p = 0.00013; p < 1; p += 0.00171) {
                 assertThat(together(pieces, p)).as(text + " at " + p).isCloseTo(EasingText.parse(text).at(p), within(6e-6));

@@ -40,17 +40,20 @@ final class EffectPiece {
     }
 
     private static Gradient sky() {
-        return Gradient.linear(List.of(new Gradient.Stop(0, Color.parse("#2E5D73")), new Gradient.Stop(0.5, Color.parse("#C8503A")), new Gradient.Stop(1, Color.parse("#FFE39A"))));
+        return Gradient.linear(List.of(new Gradient.Stop(0, Color.parse("#2E5D73")), new Gradient.Stop(0.5, Color.parse("#C8503A")),
+                new Gradient.Stop(1, Color.parse("#FFE39A"))));
     }
 
     private static Element shape(String id, Content c, double x, double y, double w, double h, Paint fill) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(w, h)).with(Properties.FILL, fill), c);
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(w, h))
+                .with(Properties.FILL, fill), c);
     }
 
     /** Two shapes that overlap, one of them see-through. */
     private static Element subject(String id, double x, double y) {
         return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)), new Content.Group(List.of(
-                shape(id + "a", new Content.Rectangle(), 18, 18, 32, 32, sky()), shape(id + "b", new Content.Ellipse(), 32, 30, 26, 26, Color.parse("#48C9A6B0"))), new Point(44, 44)));
+                shape(id + "a", new Content.Rectangle(), 18, 18, 32, 32, sky()), shape(id + "b", new Content.Ellipse(), 32, 30, 26, 26,
+                Color.parse("#48C9A6B0"))), new Point(44, 44)));
     }
 
     private void cell(Effect... effects) {
@@ -92,14 +95,18 @@ final class EffectPiece {
         // blurs along one axis, shadows with every number keyed, what is switched off, and effects in both orders
         p.cell(fx(EffectKind.BLUR).with(Properties.BLUR, new Point(8, 0)));
         p.cell(p.keyed(fx(EffectKind.BLUR), Properties.BLUR, new Point(0, 6), new Point(6, 0)));
-        p.cell(p.keyed(p.keyed(fx(EffectKind.DROP_SHADOW), Properties.SHADOW_COLOR, Color.parse("#1D2926C0"), Color.parse("#DB7A22")), Properties.SHADOW_BLUR, 1.0, 7.0));
-        p.cell(p.keyed(p.keyed(fx(EffectKind.LONG_SHADOW).with(Properties.LONG_LENGTH, 30.0), Properties.LONG_DIRECTION, 0.0, 180.0), Properties.LONG_FADE, 1.0, 0.2));
+        p.cell(p.keyed(p.keyed(fx(EffectKind.DROP_SHADOW), Properties.SHADOW_COLOR, Color.parse("#1D2926C0"), Color.parse("#DB7A22")),
+                Properties.SHADOW_BLUR, 1.0, 7.0));
+        p.cell(p.keyed(p.keyed(fx(EffectKind.LONG_SHADOW).with(Properties.LONG_LENGTH, 30.0), Properties.LONG_DIRECTION, 0.0, 180.0),
+                Properties.LONG_FADE, 1.0, 0.2));
         p.cell(p.keyed(fx(EffectKind.TINT).with(Properties.TINT_AMOUNT, 0.7), Properties.TINT, Color.parse("#2F78A3"), Color.parse("#E9B44C")));
         p.cell(fx(EffectKind.INVERT).withOn(false), fx(EffectKind.HUE).with(Properties.HUE, 90.0));
         p.cell(fx(EffectKind.CONTRAST).with(Properties.CONTRAST, 4.0), fx(EffectKind.BLUR));
         p.cell(fx(EffectKind.BLUR), fx(EffectKind.CONTRAST).with(Properties.CONTRAST, 4.0));
-        p.cell(fx(EffectKind.BRIGHTNESS).with(Properties.BRIGHTNESS, 0.2), fx(EffectKind.BRIGHTNESS).with(Properties.BRIGHTNESS, 5.0), p.keyed(fx(EffectKind.SATURATION), Properties.SATURATION, 1.0, 2.0));
-        p.cell(fx(EffectKind.TINT).with(Properties.TINT_AMOUNT, 0.5), fx(EffectKind.DROP_SHADOW), p.keyed(fx(EffectKind.BLUR), Properties.BLUR, new Point(0, 0), new Point(3, 3)));
+        p.cell(fx(EffectKind.BRIGHTNESS).with(Properties.BRIGHTNESS, 0.2), fx(EffectKind.BRIGHTNESS).with(Properties.BRIGHTNESS, 5.0),
+                p.keyed(fx(EffectKind.SATURATION), Properties.SATURATION, 1.0, 2.0));
+        p.cell(fx(EffectKind.TINT).with(Properties.TINT_AMOUNT, 0.5), fx(EffectKind.DROP_SHADOW), p.keyed(fx(EffectKind.BLUR), Properties.BLUR,
+                new Point(0, 0), new Point(3, 3)));
         p.cell(fx(EffectKind.INNER_SHADOW), fx(EffectKind.LONG_SHADOW).with(Properties.LONG_LENGTH, 20.0).with(Properties.LONG_FADE, 0.4));
         p.elements.replaceAll(e -> e.id().equals("s57") ? e.with(Properties.ROTATION, 30.0).with(Properties.SCALE, new Point(1.3, 0.9)) : e);
         return project("effects", p, Color.parse("#F3F7FA"), List.of());
@@ -110,17 +117,20 @@ final class EffectPiece {
         p.elements.add(shape("sky", new Content.Rectangle(), 400, 300, 760, 560, sky()));
         List<String> modes = ((ValueType.ChoiceType) Properties.BLEND.type()).options();
         for (int i = 0; i < modes.size(); i++) {
-            p.elements.add(subject("m" + i, 70 + 110 * (i % 7), 70 + 90 * (i / 7)).with(Properties.BLEND, modes.get(i)).with(Properties.SCALE, new Point(1.4, 1.4)));
+            p.elements.add(subject("m" + i, 70 + 110 * (i % 7), 70 + 90 * (i / 7)).with(Properties.BLEND, modes.get(i))
+                    .with(Properties.SCALE, new Point(1.4, 1.4)));
         }
         var keyed = subject("keyed", 730, 250);
         p.elements.add(keyed);
-        p.main = p.main.with("keyed", Properties.BLEND, new Track<>(List.of(new Key<>(0, "multiply", Easing.HOLD), new Key<>(2_000_000, "screen", Easing.HOLD))));
+        p.main = p.main.with("keyed", Properties.BLEND,
+                new Track<>(List.of(new Key<>(0, "multiply", Easing.HOLD), new Key<>(2_000_000, "screen", Easing.HOLD))));
         // groups: passing, isolated by the tick, faded, turned, a group in a group, and a motif that passes
         int k = 0;
         for (String how : List.of("passes", "isolated", "faded", "turned", "nested", "moved")) {
             Element inner = shape("g" + how, new Content.Ellipse(), 40, 40, 60, 60, Color.parse("#48C9A6")).with(Properties.BLEND, "difference");
             Element below = shape("b" + how, new Content.Rectangle(), 30, 50, 50, 40, Color.parse("#DB7A22"));
-            Element g = new Element("G" + how, how, false, false, Values.NONE.with(Properties.POSITION, new Point(80 + 120 * k++, 400)), new Content.Group(List.of(below, inner), new Point(80, 80)));
+            Element g = new Element("G" + how, how, false, false, Values.NONE.with(Properties.POSITION, new Point(80 + 120 * k++, 400)),
+                    new Content.Group(List.of(below, inner), new Point(80, 80)));
             g = switch (how) {
                 case "isolated" -> g.with(Properties.ISOLATE, "yes");
                 case "faded" -> g.with(Properties.OPACITY, 0.6);
@@ -130,14 +140,17 @@ final class EffectPiece {
                 default -> g;
             };
             if (how.equals("moved")) {
-                p.main = p.main.with(g.id(), Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(680, 400), GENTLE), new Key<>(4_000_000, new Point(660, 380), GENTLE))));
+                p.main = p.main.with(g.id(), Properties.POSITION,
+                        new Track<>(List.of(new Key<>(0, new Point(680, 400), GENTLE), new Key<>(4_000_000, new Point(660, 380), GENTLE))));
             }
             p.elements.add(g);
         }
-        var spot = new Motif("spot", "Spot", new Board(new Point(60, 60), Values.NONE, List.of(shape("q", new Content.Ellipse(), 30, 30, 50, 50, Color.parse("#2F78A3")).with(Properties.BLEND, "screen")),
+        var spot = new Motif("spot", "Spot", new Board(new Point(60, 60), Values.NONE,
+                List.of(shape("q", new Content.Ellipse(), 30, 30, 50, 50, Color.parse("#2F78A3")).with(Properties.BLEND, "screen")),
                 List.of(new Timeline("spot-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()));
         for (int i = 0; i < 3; i++) {
-            p.elements.add(new Element("spot" + i, "spot" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(120 + 40 * i, 520)).with(Properties.ISOLATE, i == 1 ? "yes" : "no"),
+            p.elements.add(new Element("spot" + i, "spot" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(120 + 40 * i, 520))
+                    .with(Properties.ISOLATE, i == 1 ? "yes" : "no"),
                     new Content.Instance("spot", new Point(60, 60), Clock.OWN)));
         }
         return project("blends", p, Color.parse("#F3F7FA"), List.of(spot));

@@ -93,7 +93,8 @@ class EventTableTest extends TablesPage {
         m.put(Events.ALL_LANDED, (x, y) -> {
             home();
             for (String part : PARTS) {
-                var at = (List<?>) browser.run("const r = document.querySelector('.' + arguments[0] + ' .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", PageId.of(part));
+                var at = (List<?>) browser.run(
+                        "const r = document.querySelector('.' + arguments[0] + ' .t-p > *').getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]", PageId.of(part));
                 browser.drag(new Point(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue()), mover);
             }
         });
@@ -153,17 +154,20 @@ class EventTableTest extends TablesPage {
         });
         m.put(Events.MEDIA_ENDED, sound);
         m.put(Events.PLACE_CHOSEN, (x, y) -> browser.run("document.querySelector('.t-chart-k .t--pin').click()"));
-        m.put(Events.FIELD_CHANGED, (x, y) -> browser.run("const f = document.querySelector('.t-filled-f'); f.value = 'x'; f.dispatchEvent(new Event('input')); f.dispatchEvent(new Event('change'))"));
+        m.put(Events.FIELD_CHANGED, (x, y) ->
+                browser.run("const f = document.querySelector('.t-filled-f'); f.value = 'x'; f.dispatchEvent(new Event('input')); f.dispatchEvent(new Event('change'))"));
         m.put(Events.SENT, (x, y) -> browser.run("Tundra.pieces[0].arrived.forEach((f) => f(true))"));
         m.put(Events.NOT_SENT, (x, y) -> browser.run("Tundra.pieces[0].arrived.forEach((f) => f(false))"));
-        m.put(Events.COUNTDOWN_OVER, (x, y) -> browser.run("const c = " + block + "('t-zero'); c.turned(false); c.data.until = Date.now() + 150; c.turned(true)"));
+        m.put(Events.COUNTDOWN_OVER, (x, y) ->
+                browser.run("const c = " + block + "('t-zero'); c.turned(false); c.data.until = Date.now() + 150; c.turned(true)"));
         m.put(Events.AFTER, (x, y) -> { });
         m.put(Events.EVERY, (x, y) -> { });
         return m;
     }
 
     private void width(int w) {
-        browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", w, "height", 300, "deviceScaleFactor", 1, "mobile", false));
+        browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", w, "height", 300, "deviceScaleFactor", 1, "mobile",
+                false));
     }
 
     private static Event event(EventKind k, Project p, String element) {
@@ -196,10 +200,14 @@ class EventTableTest extends TablesPage {
         var reactions = new ArrayList<Reaction>();
         for (EventKind k : Events.ALL) {
             // what plays, opens or leaves comes with the test of the actions; here a few kinds each, and what counts last
-            reactions.add(when("r-" + k.key(), event(k, bare, "e-" + k.key()), tundra.core.model.Actions.of(tundra.core.model.Actions.SHOW, List.of("mover")),
-                    tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("mover"), Setting.of(Properties.ROTATION, 45.0), 1000L, "linear"),
-                    tundra.core.model.Actions.of(tundra.core.model.Actions.TO_FRONT, List.of("mover")), tundra.core.model.Actions.of(tundra.core.model.Actions.PUT_TEXT, "aside", "words"),
-                    tundra.core.model.Actions.of(tundra.core.model.Actions.SAY, "told"), tundra.core.model.Actions.of(tundra.core.model.Actions.RANDOM_VALUE, "aside", 1.0, 6.0),
+            reactions.add(when("r-" + k.key(), event(k, bare, "e-" + k.key()), tundra.core.model.Actions.of(tundra.core.model.Actions.SHOW,
+                    List.of("mover")),
+                    tundra.core.model.Actions.of(tundra.core.model.Actions.SET, List.of("mover"), Setting.of(Properties.ROTATION, 45.0), 1000L,
+                    "linear"),
+                    tundra.core.model.Actions.of(tundra.core.model.Actions.TO_FRONT, List.of("mover")),
+                    tundra.core.model.Actions.of(tundra.core.model.Actions.PUT_TEXT, "aside", "words"),
+                    tundra.core.model.Actions.of(tundra.core.model.Actions.SAY, "told"),
+                    tundra.core.model.Actions.of(tundra.core.model.Actions.RANDOM_VALUE, "aside", 1.0, 6.0),
                     tundra.core.model.Actions.of(tundra.core.model.Actions.ADD_VALUE, "n-" + k.key(), 1.0)));
         }
         open(piece(elements, reactions, values), "events");
@@ -223,15 +231,18 @@ class EventTableTest extends TablesPage {
 
     /** Every action of the table, those that leave the scene behind the others, and the one that ends the reaction last. */
     private static List<Action> everyAction(Project p, String count) {
-        List<ActionKind> leaving = List.of(tundra.core.model.Actions.WAIT, tundra.core.model.Actions.NEXT_SCENE, tundra.core.model.Actions.PREVIOUS_SCENE, tundra.core.model.Actions.OPEN_SCENE,
+        List<ActionKind> leaving = List.of(tundra.core.model.Actions.WAIT, tundra.core.model.Actions.NEXT_SCENE,
+                tundra.core.model.Actions.PREVIOUS_SCENE, tundra.core.model.Actions.OPEN_SCENE,
                 tundra.core.model.Actions.BACK, tundra.core.model.Actions.STOP);
         var kinds = new ArrayList<>(List.of(tundra.core.model.Actions.ADD_VALUE));
         tundra.core.model.Actions.ALL.stream().filter(k -> !leaving.contains(k) && !kinds.contains(k)).toList().forEach(kinds::add);
         kinds.addAll(leaving);
         var out = new ArrayList<Action>();
         for (ActionKind k : kinds) {
-            out.add(k == tundra.core.model.Actions.ADD_VALUE ? tundra.core.model.Actions.of(k, count, 1.0) : k == tundra.core.model.Actions.WAIT ? tundra.core.model.Actions.of(k, 1000L)
-                    : k == tundra.core.model.Actions.SET_VALUE ? tundra.core.model.Actions.of(k, "aside", "3") : k == tundra.core.model.Actions.TOGGLE_VALUE ? tundra.core.model.Actions.of(k, "aside")
+            out.add(k == tundra.core.model.Actions.ADD_VALUE ? tundra.core.model.Actions.of(k, count, 1.0) : k == tundra.core.model.Actions.WAIT
+                    ? tundra.core.model.Actions.of(k, 1000L)
+                    : k == tundra.core.model.Actions.SET_VALUE ? tundra.core.model.Actions.of(k, "aside", "3")
+                    : k == tundra.core.model.Actions.TOGGLE_VALUE ? tundra.core.model.Actions.of(k, "aside")
                     : k == tundra.core.model.Actions.RANDOM_VALUE ? tundra.core.model.Actions.of(k, "aside", 1.0, 6.0)
                     : Reactions.as(tundra.core.model.Actions.of(tundra.core.model.Actions.PAUSE, "main"), k, near(p, "mover")));
         }
@@ -260,9 +271,12 @@ class EventTableTest extends TablesPage {
             var sentences = new Sentences(bare, bare.scenes().getFirst().board());
             List<String> words = all.stream().map(a -> sentences.of(a.kind(), a.slots())).toList();
             // without the script that can't be read, which is told of as the page loads
-            Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values).withScripts(bare.scripts().subList(0, 1));
-            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i), Progress.NONE);
-            Files.writeString(folder.resolve("every-" + i).resolve(TOLD), "window.fetch = () => Promise.resolve({ ok: true }); window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
+            Project p = piece(elements, List.of(new Reaction("r", event(k, bare, id), once, false, all, List.of(), false, "")), values)
+                    .withScripts(bare.scripts().subList(0, 1));
+            Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, TOLD), folder.resolve("every-" + i),
+                    Progress.NONE);
+            Files.writeString(folder.resolve("every-" + i).resolve(TOLD),
+                    "window.fetch = () => Promise.resolve({ ok: true }); window.told = []; window.wrong = []; addEventListener('tundra', e => e.detail.reaction && told.push(e.detail.text)); addEventListener('error', e => wrong.push(e.message));"
                     // what is waited for comes
                     + "addEventListener('tundra', e => e.detail.text.startsWith('wait here until') && setTimeout(() => { Tundra.pieces[0].shown.board.spent = false; document.querySelector('.t-mover .t-p > *').dispatchEvent(new MouseEvent('click', { bubbles: true })); }));"
                     + "document.addEventListener('click', e => { if (e.target.closest('a')) e.preventDefault(); }, true);");

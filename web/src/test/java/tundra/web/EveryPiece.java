@@ -43,7 +43,8 @@ final class EveryPiece {
         p.add("pic", new Content.Picture(a.hash()), 620, 470, 120, 80);
         p.key("pic", Properties.SIZE, new Point(120, 80), new Point(60, 100), Easing.LINEAR);
         p.timeline = p.timeline.with(Board.CANVAS, Properties.BACKGROUND,
-                new Track<>(List.of(new Key<>(0, Color.parse("#FFFFFF"), Easing.LINEAR), new Key<>(4_000_000, Color.parse("#C9D3CF"), Easing.LINEAR))));
+                new Track<>(List.of(new Key<>(0, Color.parse("#FFFFFF"), Easing.LINEAR), new Key<>(4_000_000, Color.parse("#C9D3CF"),
+                Easing.LINEAR))));
         var board = new Board(new Point(WIDTH, HEIGHT), Values.NONE, p.elements, List.of(p.timeline), List.of());
         return new Project("every", "Every property", 24, List.of(new Scene("scene", "Scene", board)), Map.of(a.hash(), a), Map.of());
     }

@@ -95,7 +95,8 @@ class FirefoxTest {
             }
             byte[] body = Files.readAllBytes(file);
             String ending = file.toString().replaceFirst(".*\\.", "");
-            x.getResponseHeaders().set("Content-Type", Map.of("html", "text/html", "css", "text/css", "js", "text/javascript", "ttf", "font/ttf", "png", "image/png").getOrDefault(ending, "text/plain"));
+            x.getResponseHeaders().set("Content-Type", Map.of("html", "text/html", "css", "text/css", "js", "text/javascript", "ttf", "font/ttf",
+                    "png", "image/png").getOrDefault(ending, "text/plain"));
             x.sendResponseHeaders(200, body.length);
             x.getResponseBody().write(body);
         }
@@ -125,15 +126,19 @@ class FirefoxTest {
         var apart = new ArrayList<String>();
         int count = 0;
         for (int seed = 1; seed <= PIECES; seed++) {
-            Project p = seed == PIECES ? LayoutPageTest.tied(4, false) : seed % 4 == 3 ? RandomPiece.told(seed) : RandomPiece.make(seed, seed % 2 == 0);
+            Project p = seed == PIECES ? LayoutPageTest.tied(4, false) : seed % 4 == 3 ? RandomPiece.told(seed)
+                    : RandomPiece.make(seed, seed % 2 == 0);
             Path page = folder.resolve("piece" + seed);
             Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), page, Progress.NONE);
             Path index = page.resolve("index.html");
-            Files.writeString(index, Files.readString(index).replace("</head>", "<script>window.errs = []; addEventListener('error', (e) => errs.push(e.message + ' ' + e.filename + ':' + e.lineno + ':' + e.colno));</script></head>").replace("</body>", "<script src=\"reader.js\"></script></body>"));
+            Files.writeString(index, Files.readString(index)
+                    .replace("</head>", "<script>window.errs = []; addEventListener('error', (e) => errs.push(e.message + ' ' + e.filename + ':' + e.lineno + ':' + e.colno));</script></head>").replace("</body>", "<script src=\"reader.js\"></script></body>"));
             Files.writeString(page.resolve("reader.js"), READER);
         }
-        List<JsonNode> inChromium = read("chromium", "--headless", "--no-sandbox", "--disable-gpu", "--no-first-run", "--user-data-dir=" + folder.resolve("chromium"));
-        List<JsonNode> inFirefox = read("firefox-esr", "--headless", "--no-remote", "--profile", Files.createDirectory(folder.resolve("firefox")).toString());
+        List<JsonNode> inChromium = read("chromium", "--headless", "--no-sandbox", "--disable-gpu", "--no-first-run", "--user-data-dir="
+                + folder.resolve("chromium"));
+        List<JsonNode> inFirefox = read("firefox-esr", "--headless", "--no-remote", "--profile", Files.createDirectory(folder.resolve("firefox"))
+                .toString());
         for (int seed = 1; seed <= PIECES; seed++) {
             JsonNode chromium = inChromium.get(seed - 1), firefox = inFirefox.get(seed - 1);
             assertThat(chromium.size()).isEqualTo(6);
@@ -169,7 +174,8 @@ class FirefoxTest {
 
     /** Browsers shorten differently: none for no movement, one number for two alike, no second one that is zero, no alpha that is whole. */
     private static String plain(String s) {
-        return s.equals("none") ? "0" : s.replaceAll("^rgba\\((.*), 1\\)$", "rgb($1)").replaceAll("^(-?[\\d.]+)(px|deg)? \\1(px)?$", "$1").replaceAll(" 0px$", "").replaceAll("^(-?[\\d.]+)(px|deg)$", "$1");
+        return s.equals("none") ? "0" : s.replaceAll("^rgba\\((.*), 1\\)$", "rgb($1)").replaceAll("^(-?[\\d.]+)(px|deg)? \\1(px)?$", "$1")
+                .replaceAll(" 0px$", "").replaceAll("^(-?[\\d.]+)(px|deg)$", "$1");
     }
 
     private static String form(String s) {

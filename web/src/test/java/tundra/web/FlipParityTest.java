@@ -86,7 +86,8 @@ class FlipParityTest extends InBrowser {
     void everyFrameOfEveryKindLooksTheSame() throws Exception {
         Project p = new FlipPiece(cards(5)).make();
         Page page = published(p, "flip");
-        assertThat(page.files().keySet()).as("the pictures go as one sheet").contains("pictures/sheet-pictures.png").noneMatch(f -> f.matches("pictures/[0-9a-f]{16}.*"));
+        assertThat(page.files().keySet()).as("the pictures go as one sheet").contains("pictures/sheet-pictures.png")
+                .noneMatch(f -> f.matches("pictures/[0-9a-f]{16}.*"));
         Board b = p.scenes().getFirst().board();
         var builder = new FrameBuilder(b, Fonts.BUNDLED);
         browser.open(folder.resolve("flip"), 500, 320);
@@ -110,7 +111,8 @@ class FlipParityTest extends InBrowser {
         Board all = demo.scenes().getFirst().board();
         // the hare by itself on a low canvas, so that a cut shows nothing else
         Project p = demo.mapBoard(demo.scenes().getFirst().id(), b -> Placing.shift(Arrange.delete(b,
-                b.elements().stream().map(Element::id).filter(id -> !id.equals("s-hare")).toList()), "s-hare", new Point(0, -440)).withSize(new Point(1280, 140)));
+                b.elements().stream().map(Element::id).filter(id -> !id.equals("s-hare")).toList()), "s-hare", new Point(0, -440))
+                .withSize(new Point(1280, 140)));
         Board b = p.scenes().getFirst().board();
         published(p, "hare");
         var builder = Frames.of(p, b, Fonts.BUNDLED);
@@ -155,13 +157,17 @@ class FlipParityTest extends InBrowser {
         for (int start : new int[] {0, 5}) {
             var drawings = new ArrayList<Drawing>();
             for (int i = 0; i < 5; i++) {
-                var ink = new Element("ink" + i, "ink" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(10 + 10 * i, 20)).with(Properties.SIZE, new Point(8, 8))
+                var ink = new Element("ink" + i, "ink" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(10 + 10 * i, 20))
+                        .with(Properties.SIZE, new Point(8, 8))
                         .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
-                drawings.add(new Drawing(new Element("d" + i, "d" + i, false, false, Values.NONE, new Content.Group(List.of(ink), new Point(60, 40), null)), start + 2 * i, i == 2 ? 1 : 2));
+                drawings.add(new Drawing(new Element("d" + i, "d" + i, false, false, Values.NONE, new Content.Group(List.of(ink), new Point(60, 40),
+                        null)), start + 2 * i, i == 2 ? 1 : 2));
             }
-            var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 50)), new Flipbook(drawings, new Point(60, 40), 12, Flipbook.Ending.LOOP));
+            var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 50)),
+                    new Flipbook(drawings, new Point(60, 40), 12, Flipbook.Ending.LOOP));
             for (boolean loop : new boolean[] {false, true}) {
-                var board = new Board(new Point(120, 100), Values.NONE, List.of(book), List.of(new Timeline("main", Timeline.MAIN, day, loop, true, Map.of())), List.of());
+                var board = new Board(new Point(120, 100), Values.NONE, List.of(book),
+                        List.of(new Timeline("main", Timeline.MAIN, day, loop, true, Map.of())), List.of());
                 Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of());
                 Page page = published(p, "day" + start + loop);
                 assertThat(page.files().get("piece.js").length()).as("bytes").isLessThan(20_000);
@@ -169,8 +175,10 @@ class FlipParityTest extends InBrowser {
                 var builder = new FrameBuilder(board, Fonts.BUNDLED);
                 var random = new Random(4);
                 // within the first rounds, and anywhere; not on a drawing's very edge
-                var times = IntStream.range(0, 60).mapToLong(n -> Math.round((n < 20 ? n : random.nextInt(86_000 * 12)) * 1e6 / 12) + 20_000).boxed().toList();
-                var drawn = times.stream().map(t -> IntStream.range(0, 5).filter(i -> builder.at(t).find("d" + i) != null).mapToObj(String::valueOf).collect(Collectors.joining(","))).toList();
+                var times = IntStream.range(0, 60).mapToLong(n -> Math.round((n < 20 ? n : random.nextInt(86_000 * 12)) * 1e6 / 12) + 20_000).boxed()
+                        .toList();
+                var drawn = times.stream().map(t -> IntStream.range(0, 5).filter(i -> builder.at(t).find("d" + i) != null).mapToObj(String::valueOf)
+                        .collect(Collectors.joining(","))).toList();
                 Object seen = browser.run("""
                         const t = Tundra.pieces[0].timeline('Main');
                         t.pause();

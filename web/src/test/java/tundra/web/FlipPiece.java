@@ -59,8 +59,10 @@ final class FlipPiece {
         var elements = new ArrayList<Element>();
         elements.add(book("vanish", 90, 70, drawn("v", Flipbook.Ending.VANISH, 2, 3, 5, 1, 9, 4, 13, 7)));
         elements.add(book("hold", 250, 70, drawn("h", Flipbook.Ending.HOLD, 0, 5, 7, 2, 9, 6)));
-        var turned = new Element("turned", "turned", false, false, Values.NONE.with(Properties.POSITION, new Point(410, 90)).with(Properties.ROTATION, 24.0)
-                .with(Properties.SCALE, new Point(1.2, 0.9)), new Content.Group(List.of(book("loop", 60, 45, drawn("l", Flipbook.Ending.LOOP, 3, 2, 5, 1, 7, 3, 10, 1, 11, 2))),
+        var turned = new Element("turned", "turned", false, false, Values.NONE.with(Properties.POSITION, new Point(410, 90))
+                .with(Properties.ROTATION, 24.0)
+                .with(Properties.SCALE, new Point(1.2, 0.9)),
+                new Content.Group(List.of(book("loop", 60, 45, drawn("l", Flipbook.Ending.LOOP, 3, 2, 5, 1, 7, 3, 10, 1, 11, 2))),
                         new Point(120, 90)));
         elements.add(turned);
         var p = Project.empty("Flip", new Point(500, 320), 24);
@@ -68,18 +70,22 @@ final class FlipPiece {
         for (int i = 0; i < pictures.size(); i++) {
             Asset a = pictures.get(i);
             p = p.withAsset(a);
-            var picture = new Element("pic" + i, "pic" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 45)).with(Properties.SIZE, new Point(96, 72)),
+            var picture = new Element("pic" + i, "pic" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(60, 45))
+                    .with(Properties.SIZE, new Point(96, 72)),
                     new Content.Picture(a.hash()));
             drawings.add(new Drawing(art("p" + i, picture), 1 + 3 * i + (i > 2 ? 4 : 0), 3));
         }
         elements.add(book("pictures", 100, 230, new Flipbook(drawings, new Point(120, 90), 24, Flipbook.Ending.LOOP)));
         // a part that moves by keys while its drawing is held
-        Element still = shape("stands", new Content.Rectangle(), 30, 50, 40, 40, "#2F78A3"), goes = shape("goes", new Content.Ellipse(), 30, 50, 30, 30, "#E9B44C");
-        elements.add(book("mixed", 300, 230, new Flipbook(List.of(new Drawing(art("m0", still), 0, 6), new Drawing(art("m1", goes), 6, 20)), new Point(120, 90), 24,
+        Element still = shape("stands", new Content.Rectangle(), 30, 50, 40, 40, "#2F78A3"), goes = shape("goes", new Content.Ellipse(), 30, 50, 30,
+                30, "#E9B44C");
+        elements.add(book("mixed", 300, 230, new Flipbook(List.of(new Drawing(art("m0", still), 0, 6), new Drawing(art("m1", goes), 6, 20)),
+                new Point(120, 90), 24,
                 Flipbook.Ending.LOOP)));
         var main = new Timeline("main", Timeline.MAIN, DURATION, true, true, Map.of()).with("goes", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0L, new Point(20, 50), Easing.LINEAR), new Key<>(1_500_000L, new Point(100, 40), Easing.LINEAR))));
-        var board = new Board(new Point(500, 320), Values.NONE.with(Properties.BACKGROUND, Color.parse("#DCE8ED")), elements, List.of(main), List.of());
+        var board = new Board(new Point(500, 320), Values.NONE.with(Properties.BACKGROUND, Color.parse("#DCE8ED")), elements, List.of(main),
+                List.of());
         return p.withScenes(List.of(new Scene("scene", "Scene", board)));
     }
 }

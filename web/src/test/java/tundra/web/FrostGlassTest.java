@@ -36,7 +36,8 @@ class FrostGlassTest extends InBrowser {
         for (int i = 0; i + 1 < at.length; i++) {
             neighbours = at[i + 1] == at[i] + 1 ? Math.min(neighbours, Psnr.of(frames.get(i), frames.get(i + 1))) : neighbours;
         }
-        assertThat(Psnr.of(frames.getLast(), frames.getFirst())).as("the last and the first, beside the most different neighbours: " + neighbours).isGreaterThanOrEqualTo(neighbours - 0.5);
+        assertThat(Psnr.of(frames.getLast(), frames.getFirst())).as("the last and the first, beside the most different neighbours: " + neighbours)
+                .isGreaterThanOrEqualTo(neighbours - 0.5);
         assertThat(Psnr.of(Still.png(p, builder.at(LOOP), 480, 270), frames.getFirst())).as("a whole turn on it is the same").isGreaterThan(60);
         assertThat(Motifs.instances(p.motif("m-driver").board(), x -> true)).hasSize(140);
     }

@@ -53,9 +53,11 @@ class FuzzTest {
     private static final int EACH = Integer.getInteger("tundra.fuzz", 150);
     private static final long FROM = Long.getLong("tundra.fuzz.from", 1);
     private static final int SECONDS = 10;
-    private static final String[] ODD = {"0", "-1", "1e308", "-1e308", "1e-320", "999999999999", "0.0000001", "null", "true", "\"\"", "\"x\"", "[]", "{}", "[1,2]", "\"#12\"", "NaN", "1e400", "-0.0",
+    private static final String[] ODD = {"0", "-1", "1e308", "-1e308", "1e-320", "999999999999", "0.0000001", "null", "true", "\"\"", "\"x\"", "[]",
+            "{}", "[1,2]", "\"#12\"", "NaN", "1e400", "-0.0",
         "2147483648", "\"steps(0)\"", "\"cubic-bezier(9,9,9,9)\"", "\"spring(0 0 0)\"", "\"\\u0000\"", "\"</script>\"", "1000001", "0.5"};
-    private static final String[] ODD_SVG = {"0", "-1", "1e30", "1e-30", "NaN", "", "100%", "-50%", "url(#a)", "url(#g1)", "none", "inherit", "1 2 3", "matrix(0 0 0 0 0 0)", "scale(1e6)",
+    private static final String[] ODD_SVG = {"0", "-1", "1e30", "1e-30", "NaN", "", "100%", "-50%", "url(#a)", "url(#g1)", "none", "inherit",
+            "1 2 3", "matrix(0 0 0 0 0 0)", "scale(1e6)",
         "rotate(90) skewX(90)", "M0 0L1e9 1e9", "M0 0C", "#b", "currentColor", "rgb(1,2)", "0 0 0 0", "0 0 1e-9 1e9", "\u0001", "9999999"};
     @TempDir
     private Path folder;
@@ -65,7 +67,9 @@ class FuzzTest {
     private static List<byte[]> projects() throws Exception {
         var out = new ArrayList<byte[]>();
         // by names that are the same each time, as the changes fall where the random numbers say
-        for (Project p : Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(), EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(), LayoutPageTest.inlays(), Hop.project(),
+        for (Project p : Ids.seeded(1, () -> List.of(EveryPiece.make(), MotionPiece.make(), PaintPiece.make(), MotifPiece.make(),
+                EffectPiece.effects(), EffectPiece.blends(), TypePiece.make(), scattered(), LayoutPageTest.tied(3, true), LayoutPageTest.sized(),
+                LayoutPageTest.inlays(), Hop.project(),
                 OpenNight.project()))) {
             out.add(ProjectFile.bytes(p));
         }
@@ -164,7 +168,8 @@ class FuzzTest {
                 slowest = Math.max(slowest, System.nanoTime() - start);
             }
         }
-        System.out.printf("%s: %d inputs, %d refused, %d went all the way, the slowest took %d ms%n", kind, EACH, refused, whole, slowest / 1_000_000);
+        System.out.printf("%s: %d inputs, %d refused, %d went all the way, the slowest took %d ms%n", kind, EACH, refused, whole,
+                slowest / 1_000_000);
         assertThat(trouble).isEmpty();
     }
 
@@ -209,12 +214,14 @@ class FuzzTest {
 
     private static String difference(String a, String b) {
         int at = Arrays.mismatch(a.toCharArray(), b.toCharArray());
-        return at < 0 ? "in what isn't shown" : a.substring(Math.max(0, at - 80), Math.min(a.length(), at + 60)) + " / " + b.substring(at, Math.min(b.length(), at + 60));
+        return at < 0 ? "in what isn't shown" : a.substring(Math.max(0, at - 80), Math.min(a.length(), at + 60)) + " / "
+                + b.substring(at, Math.min(b.length(), at + 60));
     }
 
     // --- changes ---
 
-    private static final Pattern JSON_VALUE = Pattern.compile("(?<=[:\\[,] )(-?\\d+(\\.\\d+)?([eE]-?\\d+)?|\"[^\"\\n]{0,80}\"(?= ?[,\\n])|true|false)");
+    private static final Pattern JSON_VALUE =
+            Pattern.compile("(?<=[:\\[,] )(-?\\d+(\\.\\d+)?([eE]-?\\d+)?|\"[^\"\\n]{0,80}\"(?= ?[,\\n])|true|false)");
     private static final Pattern SVG_VALUE = Pattern.compile("(?<==)\"[^\"<]{0,80}\"");
 
     private static String changed(String json, Random r) {

@@ -19,7 +19,8 @@ class LargeGalleryTest extends InBrowser {
     @SuppressWarnings("unchecked")
     private static double spent() {
         var metrics = (List<Map<String, Object>>) browser.driver.executeCdpCommand("Performance.getMetrics", Map.of()).get("metrics");
-        return metrics.stream().filter(m -> m.get("name").equals("TaskDuration")).mapToDouble(m -> ((Number) m.get("value")).doubleValue()).findFirst().orElseThrow() * 1000;
+        return metrics.stream().filter(m -> m.get("name").equals("TaskDuration")).mapToDouble(m -> ((Number) m.get("value")).doubleValue())
+                .findFirst().orElseThrow() * 1000;
     }
 
     private static void pass(int ms) {
@@ -29,7 +30,8 @@ class LargeGalleryTest extends InBrowser {
     @Test
     void twoHundredPicturesRestAndAreLeafed() throws Exception {
         for (BlockKind kind : List.of(Blocks.STRIP, Blocks.STACK, Blocks.TURNTABLE)) {
-            Project p = BlockPiece.of(new Point(800, 400), List.of(BlockPiece.element("g", kind, new Point(400, 200)).withContent(kind.made().with(Blocks.LOOPS, "yes").with(Blocks.TURN_TIME, 400_000L))));
+            Project p = BlockPiece.of(new Point(800, 400), List.of(BlockPiece.element("g", kind, new Point(400, 200))
+                    .withContent(kind.made().with(Blocks.LOOPS, "yes").with(Blocks.TURN_TIME, 400_000L))));
             List<Asset> pictures = BlockPiece.pictures(p);
             var many = new ArrayList<Asset>();
             for (int i = 0; i < 200; i++) {
@@ -52,10 +54,14 @@ class LargeGalleryTest extends InBrowser {
                 browser.run("Tundra.pieces[0].shown.board.block('t-g').leaf(1)");
                 browser.until("return !Tundra.pieces[0].shown.board.block('t-g').running");
             }
-            double worst = ((Number) browser.run("return Math.max(...slow)")).doubleValue(), mean = ((Number) browser.run("return slow.reduce((a, b) => a + b, 0) / slow.length")).doubleValue();
-            System.out.printf(Locale.ROOT, "200 pictures on a %s: %.1f ms/s at rest, %.2f ms a frame of leafing, %.1f ms at worst%n", kind, rest, mean, worst);
+            double worst = ((Number) browser.run("return Math.max(...slow)")).doubleValue(),
+                    mean = ((Number) browser.run("return slow.reduce((a, b) => a + b, 0) / slow.length")).doubleValue();
+            System.out.printf(Locale.ROOT, "200 pictures on a %s: %.1f ms/s at rest, %.2f ms a frame of leafing, %.1f ms at worst%n", kind, rest,
+                    mean, worst);
             assertThat(((Number) browser.run("return Tundra.pieces[0].shown.board.block('t-g').item")).intValue()).isEqualTo(5);
-            assertThat(((Number) browser.run("return [...document.querySelectorAll('.t-g-k li')].filter((x) => getComputedStyle(x).visibility !== 'hidden').length")).intValue()).as("what can't be seen is not there").isLessThanOrEqualTo(kind == Blocks.TURNTABLE ? 200 : 6);
+            assertThat(((Number) browser.run(
+                    "return [...document.querySelectorAll('.t-g-k li')].filter((x) => getComputedStyle(x).visibility !== 'hidden').length"))
+                    .intValue()).as("what can't be seen is not there").isLessThanOrEqualTo(kind == Blocks.TURNTABLE ? 200 : 6);
         }
     }
 }

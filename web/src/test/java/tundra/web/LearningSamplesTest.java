@@ -30,7 +30,8 @@ class LearningSamplesTest extends InBrowser {
         assertThat(opacity(lamp)).isCloseTo(0.55, within(0.001));
         tap(340, 1);
         assertThat(opacity(lamp)).isCloseTo(0.4, within(0.001));
-        assertThat((String) browser.run("return document.querySelector('." + PageId.of("count") + "').textContent.trim()")).isEqualTo("1 lamps are lit");
+        assertThat((String) browser.run("return document.querySelector('." + PageId.of("count") + "').textContent.trim()"))
+                .isEqualTo("1 lamps are lit");
         tap(510, 0);
         assertThat(opacity(lamp)).isCloseTo(0.25, within(0.001));
     }

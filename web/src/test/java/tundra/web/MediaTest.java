@@ -39,7 +39,8 @@ import tundra.render.VideoWriter;
 class MediaTest extends InBrowser {
     private static final int W = 320, H = 180;
     private static Asset film;
-    private static final Asset WORDS = Asset.file("Film.vtt", Asset.WORDS, "WEBVTT\n\n00:00.000 --> 00:10.000\nThe wind rises\n".getBytes(StandardCharsets.UTF_8));
+    private static final Asset WORDS = Asset.file("Film.vtt", Asset.WORDS,
+            "WEBVTT\n\n00:00.000 --> 00:10.000\nThe wind rises\n".getBytes(StandardCharsets.UTF_8));
 
     @BeforeAll
     static void film() throws Exception {
@@ -60,7 +61,9 @@ class MediaTest extends InBrowser {
     }
 
     private static Project piece(Content.Block b, Reaction... reactions) {
-        Project p = BlockPiece.of(new Point(400, 260), List.of(new Element("film", "Film", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 130)), b.withBox(new Point(W, H)))));
+        Project p = BlockPiece.of(new Point(400, 260),
+                List.of(new Element("film", "Film", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 130)),
+                b.withBox(new Point(W, H)))));
         var values = new ArrayList<>(p.values());
         for (String v : List.of("started", "passed", "paused", "ended")) {
             values.add(new PieceValue(v, v, PieceValue.Kind.NUMBER, "0", false));
@@ -80,11 +83,14 @@ class MediaTest extends InBrowser {
 
     @Test
     void aPartIsPlayedAndToldOf() throws Exception {
-        Content.Block b = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, film.hash()).with(Blocks.WORDS_FILE, WORDS.hash()).with(Blocks.FROM, 1_000_000L).with(Blocks.TO, 2_000_000L);
-        opened(piece(b, counts("started", Events.of(Events.MEDIA_STARTED, "film")), counts("passed", Events.of(Events.MEDIA_PASSED, "film", 1_500_000L)), counts("paused", Events.of(Events.MEDIA_PAUSED, "film")),
+        Content.Block b = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, film.hash()).with(Blocks.WORDS_FILE, WORDS.hash()).with(Blocks.FROM, 1_000_000L)
+                .with(Blocks.TO, 2_000_000L);
+        opened(piece(b, counts("started", Events.of(Events.MEDIA_STARTED, "film")),
+                counts("passed", Events.of(Events.MEDIA_PASSED, "film", 1_500_000L)), counts("paused", Events.of(Events.MEDIA_PAUSED, "film")),
                 counts("ended", Events.of(Events.MEDIA_ENDED, "film"))), "part");
         browser.until("return document.querySelector('video').readyState >= 2 && document.querySelector('video').currentTime >= 0.99");
-        assertThat((Boolean) browser.run("const v = document.querySelector('video'); return v.controls && v.poster.endsWith('.jpg') && v.textTracks[0].cues[0].text === 'The wind rises' && v.paused")).isTrue();
+        assertThat((Boolean) browser.run(
+                "const v = document.querySelector('video'); return v.controls && v.poster.endsWith('.jpg') && v.textTracks[0].cues[0].text === 'The wind rises' && v.paused")).isTrue();
         browser.click(5, 5);
         browser.run("Tundra.pieces[0].shown.board.block('t-film').play()");
         browser.until("return Tundra.pieces[0].value('ended') === 1");
@@ -100,7 +106,8 @@ class MediaTest extends InBrowser {
     /** What the canvas and a still show of a video in step with the timeline is the picture that the page shows. */
     @Test
     void inStepWithTheTimelineItIsTheSamePicture() throws Exception {
-        Content.Block b = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, film.hash()).with(Blocks.TIME_BY, "the timeline's").with(Blocks.CONTROLS, "no").with(Blocks.RADIUS_OF_CORNERS, 12.0);
+        Content.Block b = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, film.hash()).with(Blocks.TIME_BY, "the timeline's").with(Blocks.CONTROLS, "no")
+                .with(Blocks.RADIUS_OF_CORNERS, 12.0);
         Project p = piece(b);
         opened(p, "step");
         Board board = p.scenes().getFirst().board();
@@ -109,8 +116,10 @@ class MediaTest extends InBrowser {
         var seen = new ArrayList<String>();
         for (long t : new long[] {3_900_000, 300_000, 1_140_000, 2_020_000, 3_460_000}) {
             browser.run("window.presented = -1; const v = document.querySelector('video'), each = (now, { mediaTime }) => { presented = mediaTime; v.requestVideoFrameCallback(each); }; v.requestVideoFrameCallback(each); Tundra.pieces[0].timeline('Main').pause(); Tundra.pieces[0].timeline('Main').goTo(arguments[0])", t / 1000.0);
-            browser.until("const v = document.querySelector('video'); return Math.abs(v.currentTime - " + t / 1e6 + ") < 0.002 && !v.seeking && Math.abs(presented - " + t / 1e6 + ") < 0.05");
-            browser.driver.executeAsyncScript("const done = arguments[0], v = document.querySelector('video'); requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
+            browser.until("const v = document.querySelector('video'); return Math.abs(v.currentTime - " + t / 1e6
+                    + ") < 0.002 && !v.seeking && Math.abs(presented - " + t / 1e6 + ") < 0.05");
+            browser.driver.executeAsyncScript(
+                    "const done = arguments[0], v = document.querySelector('video'); requestAnimationFrame(() => requestAnimationFrame(() => done(1)))");
             double db = Psnr.of(Still.png(p, frames.at(Moment.opened(board, t))), browser.shot());
             seen.add(String.format(Locale.ROOT, "%.1f", db));
             if (t == 3_900_000) {
@@ -128,7 +137,8 @@ class MediaTest extends InBrowser {
 
     @Test
     void whatStartsByItselfIsSilentOrWaitsForATap() throws Exception {
-        opened(piece(Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, film.hash()).with(Blocks.STARTS, "yes").with(Blocks.LOOPS, "yes").with(Blocks.TO, 600_000L), counts("started", Events.of(Events.MEDIA_STARTED, "film"))), "starts");
+        opened(piece(Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, film.hash()).with(Blocks.STARTS, "yes").with(Blocks.LOOPS, "yes")
+                .with(Blocks.TO, 600_000L), counts("started", Events.of(Events.MEDIA_STARTED, "film"))), "starts");
         browser.run("window.rounds = 0; document.querySelector('video').addEventListener('seeked', () => rounds++)");
         browser.until("const v = document.querySelector('video'); return v.muted && !v.paused && rounds > 2 && v.currentTime < 0.75 && Tundra.pieces[0].value('started') === 1");
     }

@@ -37,10 +37,13 @@ class MendedTest extends InBrowser {
     }
 
     @ParameterizedTest
-    @CsvSource({"r1-hold-last,44", "r2-morph-reveal,44", "r3-spans,44", "r4-canvas-alpha,44", "r5-wrap,40", "r6-size-overshoot,44", "r7-cross,44", "r8-books,44", "r9-strokes,40",
+    @CsvSource({"r1-hold-last,44", "r2-morph-reveal,44", "r3-spans,44", "r4-canvas-alpha,44", "r5-wrap,40", "r6-size-overshoot,44", "r7-cross,44",
+            "r8-books,44", "r9-strokes,40",
         "min-a-split-hold,44", "min-b-split-two-timelines,44", "v3-tap,40", "v4-menu,40", "v6-ghost,44", "v7-wait,44", "v8-skip,44",
-        "min-fid-b-two-long,44", "min-fid-e-set-gradient-to-colour,44", "min-fid-f-set-colour-to-gradient,44", "min-fid-g-set-gradient-to-gradient,44", "min-fid-i-effect-two-timelines,38", "min-fid-i2-two-effects-two-timelines,44",
-        "min-fid-j-clip-effect,44", "min-fid-k-right-wrap-value,40", "min-fid-m-button-parent,44", "min-fid-n-button-own,44", "min-fid-p-touch-group,40"})
+        "min-fid-b-two-long,44", "min-fid-e-set-gradient-to-colour,44", "min-fid-f-set-colour-to-gradient,44",
+        "min-fid-g-set-gradient-to-gradient,44", "min-fid-i-effect-two-timelines,38", "min-fid-i2-two-effects-two-timelines,44",
+        "min-fid-j-clip-effect,44", "min-fid-k-right-wrap-value,40", "min-fid-m-button-parent,44", "min-fid-n-button-own,44",
+        "min-fid-p-touch-group,40"})
     void looksTheSame(String name, double least) throws Exception {
         var visit = new Visit(browser, folder, name, Visit.piece(name));
         var soft = new SoftAssertions();

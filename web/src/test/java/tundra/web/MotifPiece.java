@@ -67,11 +67,13 @@ final class MotifPiece {
         var left = instance("p-own", VANE, 20, 30, Clock.OWN.withPhase(400_000), 60);
         var right = instance("p-step", VANE, 60, 30, Clock.PARENT.withSpeed(2), 60);
         Timeline main = new Timeline("p-main", Timeline.MAIN, 800_000, false, true, Map.of());
-        return new Motif(PAIR, "Pair", new Board(new Point(80, 60), Values.NONE, List.of(left, right), List.of(keyed(main, "p-own", Properties.ROTATION, 0.0, 90.0)), List.of()));
+        return new Motif(PAIR, "Pair", new Board(new Point(80, 60), Values.NONE, List.of(left, right),
+                List.of(keyed(main, "p-own", Properties.ROTATION, 0.0, 90.0)), List.of()));
     }
 
     private static Element instance(String id, String motif, double x, double y, Clock c, double size) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)), new Content.Instance(motif, new Point(motif.equals(PAIR) ? 80 : 60, size), c));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)),
+                new Content.Instance(motif, new Point(motif.equals(PAIR) ? 80 : 60, size), c));
     }
 
     static Project make() {
@@ -90,10 +92,13 @@ final class MotifPiece {
         p.elements.add(instance("late", VANE, 700, 360, Clock.PARENT, 60));
         p.elements.add(instance("pair", PAIR, 90, 520, Clock.OWN.withSpeed(0.5), 60).with(Properties.SCALE, new Point(1.5, 1.5)));
         p.elements.add(instance("steps", PAIR, 260, 520, Clock.PARENT, 60));
-        p.elements.add(instance("turned", PAIR, 430, 520, Clock.PARENT.withRepeat(Clock.Repeat.ONCE), 60).with(Properties.ROTATION, 30.0).with(Properties.OPACITY, 0.6));
+        p.elements.add(instance("turned", PAIR, 430, 520, Clock.PARENT.withRepeat(Clock.Repeat.ONCE), 60).with(Properties.ROTATION, 30.0)
+                .with(Properties.OPACITY, 0.6));
         Timeline main = new Timeline("main", Timeline.MAIN, 4_000_000, false, true, Map.of()).withShown("late", new Span(900_000, 3_700_000));
         main = keyed(main, "turned", Properties.POSITION, new Point(430, 520), new Point(600, 500));
-        var board = new Board(new Point(800, 600), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), p.elements, List.of(main), List.of());
-        return new Project("motifs", "Motifs", 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of()).withMotifs(List.of(vane(), pair()));
+        var board = new Board(new Point(800, 600), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), p.elements, List.of(main),
+                List.of());
+        return new Project("motifs", "Motifs", 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of())
+                .withMotifs(List.of(vane(), pair()));
     }
 }

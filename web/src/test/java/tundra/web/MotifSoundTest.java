@@ -31,7 +31,8 @@ class MotifSoundTest extends InBrowser {
     private static List<Double> heard(Clock clock, int times) throws Exception {
         Asset bell = Asset.sound("bell.wav", "audio/wav", 500_000, PlayerTest.tone());
         var ring = new Motif("ring", "Ring", new Board(new Point(10, 10), Values.NONE, List.of(),
-                List.of(new Timeline("in", Timeline.MAIN, 800_000, true, true, Map.of()).withSounds(List.of(new PlacedSound("s", bell.hash(), 400_000, 1)))), List.of()));
+                List.of(new Timeline("in", Timeline.MAIN, 800_000, true, true, Map.of())
+                .withSounds(List.of(new PlacedSound("s", bell.hash(), 400_000, 1)))), List.of()));
         Project p = Project.empty("Rings", new Point(100, 100), 24).withMotifs(List.of(ring)).withAsset(bell);
         Project with = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(ring("one", clock))));
         Path page = folder.resolve("rings" + clock.hashCode());

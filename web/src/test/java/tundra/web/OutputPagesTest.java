@@ -77,13 +77,15 @@ class OutputPagesTest extends InBrowser {
     @Test
     void theHeadSaysWhatThePageIs() throws Exception {
         Project demo = OpenNight.project();
-        var output = Outputs.PAGE.made().with(Outputs.TITLE, "A <night> out").with(Outputs.DESCRIPTION, "Come \"and\" see").with(Outputs.WORDS, "snow, stars").with(Outputs.ADDRESS, "https://fellmark.example/night").with(Outputs.PAGE_GROUND, "#102030")
+        var output = Outputs.PAGE.made().with(Outputs.TITLE, "A <night> out").with(Outputs.DESCRIPTION, "Come \"and\" see")
+                .with(Outputs.WORDS, "snow, stars").with(Outputs.ADDRESS, "https://fellmark.example/night").with(Outputs.PAGE_GROUND, "#102030")
                 .with(Outputs.LOADING, "the ground alone").with(Outputs.SHARED_AT, 2_000_000L);
         Path to = written(compiled(demo, PageHead.of(output)), "head");
         browser.open(to, 1280, 640);
         assertThat(browser.run("return document.title")).isEqualTo("A <night> out");
         assertThat(browser.run("return document.querySelector('meta[name=description]').content")).isEqualTo("Come \"and\" see");
-        assertThat(browser.run("return document.querySelector('meta[property=\"og:image\"]').content")).isEqualTo("https://fellmark.example/night/shared.png");
+        assertThat(browser.run("return document.querySelector('meta[property=\"og:image\"]').content"))
+                .isEqualTo("https://fellmark.example/night/shared.png");
         assertThat(browser.run("return getComputedStyle(document.body).backgroundColor")).isEqualTo("rgb(16, 32, 48)");
         assertThat(browser.run("return getComputedStyle(document.querySelector('.tundra')).visibility")).as("it is ready").isEqualTo("visible");
         var shared = ImageIO.read(to.resolve("shared.png").toFile());
@@ -96,12 +98,14 @@ class OutputPagesTest extends InBrowser {
     void elementsStandInAHostilePageAndLeaveItAlone() throws Exception {
         var pieces = List.of(OpenNight.project(), MotionPiece.make(), SeveralPiecesTest.slides("one", "#1C6A5E"));
         Path to = Files.createDirectories(folder.resolve("embeds"));
-        var html = new StringBuilder("<!doctype html><meta charset='utf-8'><meta http-equiv='Content-Security-Policy' content=\"default-src 'self'\"><link rel='stylesheet' href='reset.css'><section id='mine'>Mine</section>");
+        var html = new StringBuilder(
+                "<!doctype html><meta charset='utf-8'><meta http-equiv='Content-Security-Policy' content=\"default-src 'self'\"><link rel='stylesheet' href='reset.css'><section id='mine'>Mine</section>");
         for (Project p : pieces) {
             written(Embed.of(p, compiled(p, PageHead.USUAL)), "embeds/" + p.id());
             html.append("<section>").append(Embed.snippet(p, p.id()).replace("></", " starts='at once'></")).append("</section>");
         }
-        Files.writeString(to.resolve("reset.css"), "body{margin:0}section{color:red;font:italic 40px serif;letter-spacing:9px}#mine{position:static}main,h1,.tundra,.t-scene,svg,text{display:none!important;opacity:.3!important;transform:rotate(9deg)!important}"
+        Files.writeString(to.resolve("reset.css"),
+                "body{margin:0}section{color:red;font:italic 40px serif;letter-spacing:9px}#mine{position:static}main,h1,.tundra,.t-scene,svg,text{display:none!important;opacity:.3!important;transform:rotate(9deg)!important}"
                 + "div{border:9px solid red!important}p{all:unset}");
         Files.writeString(to.resolve("index.html"), html);
         browser.open(to, 1280, 2000);
@@ -116,9 +120,11 @@ class OutputPagesTest extends InBrowser {
         List<Double> times = demo.scenes().getFirst().board().timelines().stream().map(t -> 3000.0).toList();
         browser.run("const p = document.querySelector(arguments[1]).piece, s = p.scenes[0]; s.timelines.forEach((t, i) => { t.reset(); if (t.starts) t.goTo(arguments[0][i]); }); s.board.run({ playing: false, at: 3000 });", times, tags.getFirst());
         browser.until("return document.fonts.status === 'loaded'");
-        var box = (List<?>) browser.run("const r = document.querySelector(arguments[0]).piece.el.getBoundingClientRect(); return [r.x, r.y]", tags.getFirst());
+        var box = (List<?>) browser.run("const r = document.querySelector(arguments[0]).piece.el.getBoundingClientRect(); return [r.x, r.y]",
+                tags.getFirst());
         browser.run("const p = document.querySelector(arguments[0]).piece; for (const a of p.el.getAnimations({ subtree: true })) { a.commitStyles(); a.cancel(); }", tags.getFirst());
-        var shot = ImageIO.read(new ByteArrayInputStream(browser.shot())).getSubimage(((Number) box.get(0)).intValue(), ((Number) box.get(1)).intValue(), 1280, 640);
+        var shot = ImageIO.read(new ByteArrayInputStream(browser.shot())).getSubimage(((Number) box.get(0)).intValue(), ((Number) box.get(1))
+                .intValue(), 1280, 640);
         var out = new ByteArrayOutputStream();
         ImageIO.write(shot, "png", out);
         double db = Psnr.of(out.toByteArray(), still(demo, 3_000_000));
@@ -126,17 +132,21 @@ class OutputPagesTest extends InBrowser {
         assertThat(db).isGreaterThan(38);
         // nothing of it is seen outside
         assertThat(browser.run("return document.querySelectorAll('body .t-scene, body main, body .tundra').length")).isEqualTo(0L);
-        assertThat(browser.run("const s = getComputedStyle(document.querySelector('#mine')); return [s.position, s.color, s.fontStyle].join()")).isEqualTo("static,rgb(255, 0, 0),italic");
+        assertThat(browser.run("const s = getComputedStyle(document.querySelector('#mine')); return [s.position, s.color, s.fontStyle].join()"))
+                .isEqualTo("static,rgb(255, 0, 0),italic");
         // tapped, asked, told, opened
-        browser.run("window.told = []; const x = document.querySelector('" + tags.get(2) + "'); for (const e of ['value', 'scene']) x.addEventListener('tundra-' + e, (v) => told.push(e + ' ' + JSON.stringify(v.detail)));");
+        browser.run("window.told = []; const x = document.querySelector('" + tags.get(2)
+                + "'); for (const e of ['value', 'scene']) x.addEventListener('tundra-' + e, (v) => told.push(e + ' ' + JSON.stringify(v.detail)));");
         browser.run("document.querySelector('" + tags.get(2) + "').scrollIntoView()");
-        var at = (List<?>) browser.run("const r = document.querySelector(arguments[0]).piece.el.querySelector('.t-box .t-p > *').getBoundingClientRect(); return [r.x + 20, r.y + 20]", tags.get(2));
+        var at = (List<?>) browser.run(
+                "const r = document.querySelector(arguments[0]).piece.el.querySelector('.t-box .t-p > *').getBoundingClientRect(); return [r.x + 20, r.y + 20]", tags.get(2));
         browser.click(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue());
         browser.until("return document.querySelector('" + tags.get(2) + "').value('taps') === 1");
         assertThat(browser.run("return told.join()")).isEqualTo("value {\"name\":\"taps\",\"value\":1}");
         browser.run("document.querySelector('" + tags.get(2) + "').set('taps', 7)");
         assertThat(browser.run("return document.querySelector('" + tags.get(2) + "').value('taps')")).isEqualTo(7L);
-        browser.run("window.scenes = []; const x = document.querySelector('" + tags.getFirst() + "'); x.addEventListener('tundra-scene', (v) => scenes.push(v.detail.scene)); x.scene = 'Raise the mast';");
+        browser.run("window.scenes = []; const x = document.querySelector('" + tags.getFirst()
+                + "'); x.addEventListener('tundra-scene', (v) => scenes.push(v.detail.scene)); x.scene = 'Raise the mast';");
         browser.until("return document.querySelector('" + tags.getFirst() + "').scene === 'Raise the mast'");
         assertThat(browser.run("return scenes.join()")).isEqualTo("Raise the mast");
     }
@@ -147,7 +157,8 @@ class OutputPagesTest extends InBrowser {
         Path to = Files.createDirectories(folder.resolve("near"));
         written(Embed.of(p, compiled(p, PageHead.USUAL)), "near/one");
         String tag = Embed.tag(p);
-        Files.writeString(to.resolve("index.html"), "<!doctype html><meta charset='utf-8'><body style='margin:0'><" + tag + "></" + tag + "><p style='height:3000px'></p><" + tag + " width='120'></" + tag + "><script src='one/embed.js' async></script>");
+        Files.writeString(to.resolve("index.html"), "<!doctype html><meta charset='utf-8'><body style='margin:0'><" + tag + "></" + tag
+                + "><p style='height:3000px'></p><" + tag + " width='120'></" + tag + "><script src='one/embed.js' async></script>");
         browser.open(to, 600, 400);
         browser.until("return document.querySelectorAll('" + tag + "')[0].piece !== null");
         assertThat(browser.run("return document.querySelectorAll('" + tag + "')[1].piece")).as("it is far below").isNull();
@@ -158,7 +169,8 @@ class OutputPagesTest extends InBrowser {
         assertThat(browser.run("return document.querySelectorAll('" + tag + "')[1].piece.room")).isEqualTo(120L);
         assertThat(((Number) browser.run("return Tundra.pieces[1].el.getBoundingClientRect().width")).doubleValue()).isBetween(119.0, 121.0);
         browser.run("document.querySelectorAll('" + tag + "')[1].set('taps', 3)");
-        assertThat(browser.run("return [...document.querySelectorAll('" + tag + "')].map(x => x.value('taps')).join()")).as("each counts for itself").isEqualTo("0,3");
+        assertThat(browser.run("return [...document.querySelectorAll('" + tag + "')].map(x => x.value('taps')).join()")).as("each counts for itself")
+                .isEqualTo("0,3");
     }
 
     /** A drawing that moves shows what the stills show, at twelve moments, without any script. */
@@ -180,7 +192,8 @@ class OutputPagesTest extends InBrowser {
                 worst = Math.min(worst, db);
                 assertThat(db).as("%s at %d ms", p.name(), time / 1000).isGreaterThan(38);
             }
-            System.out.println("PSNR of " + p.name() + " as an animated SVG: " + worst + " dB, " + made.text().length() / 1024 + " KB; " + made.leftOut());
+            System.out.println("PSNR of " + p.name() + " as an animated SVG: " + worst + " dB, " + made.text().length() / 1024 + " KB; "
+                    + made.leftOut());
         }
     }
 
@@ -193,7 +206,8 @@ class OutputPagesTest extends InBrowser {
         var bytes = new ByteArrayOutputStream();
         ImageIO.write(large, "png", bytes);
         Asset a = Asset.picture("sky.png", "image/png", 1600, 800, bytes.toByteArray());
-        var e = new Element("sky", "Sky", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 60)).with(Properties.SIZE, new Point(160, 80)),
+        var e = new Element("sky", "Sky", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 60))
+                .with(Properties.SIZE, new Point(160, 80)),
                 new Content.Picture(a.hash()));
         Project p = Project.empty("P", new Point(200, 120), 24).withAsset(a);
         Project piece = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(e)));
@@ -240,7 +254,8 @@ class OutputPagesTest extends InBrowser {
     void thePagesAreValidHtml() throws Exception {
         assertThat(invalid("<!doctype html><html lang=en><title>x</title><p id=a><p id=a>")).as("what isn't valid is told").isNotEmpty();
         for (Project p : List.of(OpenNight.project(), MotionPiece.make())) {
-            Page page = compiled(p, PageHead.of(Outputs.PAGE.made().with(Outputs.DESCRIPTION, "A \"night\" out").with(Outputs.ADDRESS, "https://fellmark.example/")));
+            Page page = compiled(p, PageHead.of(Outputs.PAGE.made().with(Outputs.DESCRIPTION, "A \"night\" out")
+                    .with(Outputs.ADDRESS, "https://fellmark.example/")));
             String html = new String(page.files().get("index.html").bytes(), StandardCharsets.UTF_8), shown = html;
             // what lies in templates is a tree of its own, with ids of its own, which the checker doesn't know
             assertThat(invalid(html).stream().filter(m -> !m.startsWith("Duplicate ID")).toList()).as(p.name()).isEmpty();
@@ -255,12 +270,16 @@ class OutputPagesTest extends InBrowser {
 
     @Test
     void textsAreHeadingsWhereTheyAreMarkedAsSuch() throws Exception {
-        var title = new Element("title", "Title", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 40)).with(Properties.HEADING, "second")
-                .with(Properties.FILL, tundra.core.model.Color.BLACK), new Content.Text("How to get there", "Figtree", 600, 18, Content.Align.LEFT, 1.2));
+        var title = new Element("title", "Title", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 40))
+                .with(Properties.HEADING, "second")
+                .with(Properties.FILL, tundra.core.model.Color.BLACK), new Content.Text("How to get there", "Figtree", 600, 18, Content.Align.LEFT,
+                1.2));
         var plain = new Element("plain", "Plain", false, false, title.rest().with(Properties.HEADING, "none"), title.content());
         Project p = Project.empty("P", new Point(240, 120), 24);
-        browser.open(written(compiled(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(title, plain))), PageHead.USUAL), "headings"), 240, 120);
-        assertThat(browser.run("return [...document.querySelectorAll('[role=heading]')].map(x => x.ariaLevel + ' ' + x.textContent.trim()).join()")).isEqualTo("3 How to get there");
+        browser.open(written(compiled(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(title, plain))), PageHead.USUAL),
+                "headings"), 240, 120);
+        assertThat(browser.run("return [...document.querySelectorAll('[role=heading]')].map(x => x.ariaLevel + ' ' + x.textContent.trim()).join()"))
+                .isEqualTo("3 How to get there");
         var tree = (Map<?, ?>) browser.driver.executeCdpCommand("Accessibility.getFullAXTree", Map.of());
         assertThat(tree.toString()).contains("value=heading").contains("How to get there");
     }

@@ -21,7 +21,8 @@ class PageIdTest {
 
     @Test
     void fontsWhoseNamesLookAlikeAreToldApart() {
-        var families = List.of("Снег", "Лёд", "雪", "Fig tree", "Fig-tree", "Fig  tree", "Figtree", "F".repeat(300), "F".repeat(301), "a/../b", "'}</style>");
+        var families = List.of("Снег", "Лёд", "雪", "Fig tree", "Fig-tree", "Fig  tree", "Figtree", "F".repeat(300), "F".repeat(301), "a/../b",
+                "'}</style>");
         assertThat(families.stream().map(f -> PageCompiler.family(f, 400)).distinct()).hasSize(families.size())
                 .allSatisfy(f -> assertThat(f).matches("[A-Za-z0-9-]{1,80}"));
         assertThat(PageCompiler.family("JetBrains Mono", 700)).isEqualTo("t-JetBrains-Mono-700");

@@ -154,7 +154,8 @@ final class PaintPiece {
                 row++;
             }
         }
-        var wrapped = new Content.Text("The night the station opens its doors, the aurora is the only lamp.", "Lora", 400, 20, Content.Align.RIGHT, 1.3)
+        var wrapped = new Content.Text("The night the station opens its doors, the aurora is the only lamp.", "Lora", 400, 20, Content.Align.RIGHT,
+                1.3)
                 .withWrap(190);
         p.elements.add(new Element("wrapped", "wrapped", false, false, fill(Color.BLACK).with(Properties.POSITION, new Point(560, 40))
                 .with(Properties.PIVOT, Point.ZERO), wrapped));

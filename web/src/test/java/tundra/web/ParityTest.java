@@ -86,7 +86,8 @@ class ParityTest extends InBrowser {
 
     @Test
     void everyPropertyIsComparedSomewhere() throws Exception {
-        EveryPiece.assertAllKeyed(Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make(), EffectPiece.effects(), EffectPiece.blends())
+        EveryPiece.assertAllKeyed(Stream.of(EveryPiece.make(), PaintPiece.make(), MotionPiece.make(), TypePiece.make(), EffectPiece.effects(),
+                EffectPiece.blends())
                 .flatMap(p -> p.scenes().getFirst().board().timelines().stream()).toList());
     }
 

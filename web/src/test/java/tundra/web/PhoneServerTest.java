@@ -49,10 +49,12 @@ class PhoneServerTest extends InBrowser {
             var web = HttpClient.newHttpClient();
             URI outside = URI.create(url.replaceFirst("/[0-9a-f]{32}/", "/"));
             assertThat(web.send(HttpRequest.newBuilder(outside).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(404);
-            assertThat(web.send(HttpRequest.newBuilder(URI.create(url)).POST(HttpRequest.BodyPublishers.noBody()).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(404);
+            assertThat(web.send(HttpRequest.newBuilder(URI.create(url)).POST(HttpRequest.BodyPublishers.noBody()).build(),
+                    HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(404);
         }
         String closed = url;
-        Assertions.assertThatThrownBy(() -> HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(closed)).build(), HttpResponse.BodyHandlers.discarding())).isInstanceOf(IOException.class);
+        Assertions.assertThatThrownBy(() -> HttpClient.newHttpClient().send(HttpRequest.newBuilder(URI.create(closed)).build(),
+                HttpResponse.BodyHandlers.discarding())).isInstanceOf(IOException.class);
     }
 
     @Test

@@ -63,11 +63,13 @@ class PlayerTest extends InBrowser {
     }
 
     private static Project piece() {
-        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 150)).with(Properties.FILL, Color.BLACK),
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 150))
+                .with(Properties.FILL, Color.BLACK),
                 new Content.Text(NAME, "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", "Main", 3_000_000, false, false, Map.of()).with("mover", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(40, 200), Easing.LINEAR), new Key<>(3_000_000, new Point(1240, 200), Easing.LINEAR))))
-                .with("morph", Properties.SIZE, new Track<>(List.of(new Key<>(0, new Point(40, 40), Easing.LINEAR), new Key<>(3_000_000, new Point(160, 40), Easing.LINEAR))));
+                .with("morph", Properties.SIZE,
+                new Track<>(List.of(new Key<>(0, new Point(40, 40), Easing.LINEAR), new Key<>(3_000_000, new Point(160, 40), Easing.LINEAR))));
         var loop = new Timeline("loop", "Loop", 500_000, true, true, Map.of()).with("mover", Properties.ROTATION,
                 new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 360.0, Easing.LINEAR))));
         var path = new Element("morph", "Morph", false, false, box("x", "x", 600).rest(), new Content.Path(
@@ -81,7 +83,8 @@ class PlayerTest extends InBrowser {
     }
 
     private static Reaction tap(String id, String element, ActionKind kind) {
-        return new Reaction(id, Events.tapped(element), List.of(kind == Actions.GO_TO ? Actions.of(kind, "main", 250_000L) : Actions.of(kind, "main")));
+        return new Reaction(id, Events.tapped(element), List.of(kind == Actions.GO_TO ? Actions.of(kind, "main", 250_000L)
+                : Actions.of(kind, "main")));
     }
 
     private void open() {
@@ -160,7 +163,8 @@ class PlayerTest extends InBrowser {
     static byte[] tone() {
         byte[] data = new byte[44 + 4000];
         var b = ByteBuffer.wrap(data).order(ByteOrder.LITTLE_ENDIAN);
-        b.put("RIFF".getBytes()).putInt(36 + 4000).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(8000).putInt(8000)
+        b.put("RIFF".getBytes()).putInt(36 + 4000).put("WAVEfmt ".getBytes()).putInt(16).putShort((short) 1).putShort((short) 1).putInt(8000)
+                .putInt(8000)
                 .putShort((short) 1).putShort((short) 8).put("data".getBytes()).putInt(4000);
         Arrays.fill(data, 44, data.length, (byte) 128);
         return data;
@@ -283,7 +287,8 @@ class PlayerTest extends InBrowser {
         browser.lessMotion(true);
         try {
             open();
-            assertThat(browser.run("return parseFloat(getComputedStyle(document.querySelector('.t-mover')).translate)")).as("what waits to be started").isEqualTo(20L);
+            assertThat(browser.run("return parseFloat(getComputedStyle(document.querySelector('.t-mover')).translate)"))
+                    .as("what waits to be started").isEqualTo(20L);
             assertThat(browser.run("return Tundra.pieces[0].timeline('Loop').playing")).isEqualTo(false);
             browser.id("t-goto").click();
             assertThat(browser.run("return Tundra.pieces[0].timeline('Main').time")).isEqualTo(250L);
@@ -306,7 +311,8 @@ class PlayerTest extends InBrowser {
         browser.open(to, 700, 300);
         assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).isEqualTo(1L);
         browser.run("Tundra.pieces[0].show('nowhere')");
-        assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).as("a name that is none").isEqualTo(1L);
+        assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).as("a name that is none")
+                .isEqualTo(1L);
     }
 
     @Test
@@ -318,7 +324,8 @@ class PlayerTest extends InBrowser {
                 Path file = folder.resolve("strict" + name);
                 byte[] body = Files.exists(file) ? Files.readAllBytes(file) : new byte[0];
                 x.getResponseHeaders().set("Content-Security-Policy", policy);
-                x.getResponseHeaders().set("Content-Type", name.endsWith(".html") ? "text/html" : name.endsWith(".css") ? "text/css" : name.endsWith(".js") ? "text/javascript" : "application/octet-stream");
+                x.getResponseHeaders().set("Content-Type", name.endsWith(".html") ? "text/html" : name.endsWith(".css") ? "text/css"
+                        : name.endsWith(".js") ? "text/javascript" : "application/octet-stream");
                 x.sendResponseHeaders(body.length == 0 ? 404 : 200, body.length == 0 ? -1 : body.length);
                 x.getResponseBody().write(body);
             }
@@ -350,8 +357,10 @@ class PlayerTest extends InBrowser {
             but.add(PlayerScript.REACTIONS);
             assertThat(ScriptReader.problem(PlayerScript.with(but))).as("all but %s", a).isNull();
             // those of single events, conditions and actions are entries of a table
-            for (String b : a.contains(" ") ? List.of(a) : sections.subList(0, sections.indexOf(a) + 1).stream().filter(x -> !x.contains(" ")).toList()) {
-                assertThat(ScriptReader.problem(PlayerScript.with(new HashSet<>(List.of(a, b, PlayerScript.REACTIONS))))).as("%s and %s", a, b).isNull();
+            for (String b : a.contains(" ") ? List.of(a) : sections.subList(0, sections.indexOf(a) + 1).stream().filter(x -> !x.contains(" "))
+                    .toList()) {
+                assertThat(ScriptReader.problem(PlayerScript.with(new HashSet<>(List.of(a, b, PlayerScript.REACTIONS))))).as("%s and %s", a, b)
+                        .isNull();
             }
         }
     }
@@ -360,10 +369,12 @@ class PlayerTest extends InBrowser {
     @Test
     void withoutScriptsThereIsAStill() throws Exception {
         Path page = folder.resolve("still");
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries()).compile(OpenNight.project(), null), page, Progress.NONE);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets(), new SkiaSeries()).compile(OpenNight.project(), null),
+                page, Progress.NONE);
         browser.driver.executeCdpCommand("Emulation.setScriptExecutionDisabled", Map.of("value", true));
         try {
-            browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1, "mobile", false));
+            browser.driver.executeCdpCommand("Emulation.setDeviceMetricsOverride", Map.of("width", 1280, "height", 800, "deviceScaleFactor", 1,
+                    "mobile", false));
             browser.driver.get(page.resolve("index.html").toUri().toString());
             var seen = ImageIO.read(new ByteArrayInputStream(browser.shot()));
             Path file;

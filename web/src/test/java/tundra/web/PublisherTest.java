@@ -86,12 +86,15 @@ class PublisherTest {
     @Test
     void whatStandsInTheWayIsNamed() throws Exception {
         Files.createDirectories(folder.resolve("a.js"));
-        assertThatThrownBy(() -> publish(page("index.html", "a.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("“a.js”").hasMessageContaining("a folder where a file is to be");
+        assertThatThrownBy(() -> publish(page("index.html", "a.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("“a.js”")
+                .hasMessageContaining("a folder where a file is to be");
         Files.delete(folder.resolve("a.js"));
         Files.writeString(folder.resolve("pictures"), "mine");
-        assertThatThrownBy(() -> publish(page("index.html", "pictures/a.png"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("a file where a folder is to be");
+        assertThatThrownBy(() -> publish(page("index.html", "pictures/a.png"), folder)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("a file where a folder is to be");
         Files.writeString(folder.resolve("b.js"), "mine");
-        assertThatThrownBy(() -> publish(page("index.html", "b.js"), folder)).isInstanceOf(FileProblem.class).hasMessageContaining("Tundra did not make it");
+        assertThatThrownBy(() -> publish(page("index.html", "b.js"), folder)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("Tundra did not make it");
         assertThat(Files.readString(folder.resolve("b.js"))).isEqualTo("mine");
         assertThat(names()).containsExactly("b.js", "pictures");
     }
@@ -102,7 +105,8 @@ class PublisherTest {
         publish(page("index.html", "a.js"), folder);
         Path precious = Files.writeString(folder.resolveSibling(folder.getFileName() + "-precious.txt"), "x");
         Files.createDirectories(folder.resolve("kept"));
-        Files.write(folder.resolve(".tundra-files"), ("../" + precious.getFileName() + "\n" + precious + "\nkept\n\u0000\n-- before:\n../" + precious.getFileName() + "\nkept\n").getBytes(StandardCharsets.ISO_8859_1));
+        Files.write(folder.resolve(".tundra-files"), ("../" + precious.getFileName() + "\n" + precious + "\nkept\n\u0000\n-- before:\n../"
+                + precious.getFileName() + "\nkept\n").getBytes(StandardCharsets.ISO_8859_1));
         publish(page("index.html", "b.js"), folder);
         publish(page("index.html", "b.js"), folder);
         assertThat(precious).exists();
@@ -123,7 +127,8 @@ class PublisherTest {
         publish(page("index.html", "a.js"), folder);
         String before = Files.readString(folder.resolve("index.html"));
         var asked = new AtomicInteger();
-        boolean done = Publisher.publish(new Page(Map.of("index.html", Page.Part.of(new byte[] {1}), "b.js", Page.Part.of(new byte[] {2}), "c.js", Page.Part.of(new byte[] {3}))), folder,
+        boolean done = Publisher.publish(new Page(Map.of("index.html", Page.Part.of(new byte[] {1}), "b.js", Page.Part.of(new byte[] {2}), "c.js",
+                Page.Part.of(new byte[] {3}))), folder,
                 Progress.of(x -> { }, () -> asked.incrementAndGet() > 2));
         assertThat(done).isFalse();
         assertThat(names()).containsExactly("a.js", "index.html");
@@ -202,20 +207,25 @@ class PublisherTest {
             assertThat(get(root + "0".repeat(32) + "/index.html").statusCode()).isEqualTo(404);
             assertThat(get(s.url()).headers().firstValue("Cross-Origin-Resource-Policy")).contains("same-origin");
             for (String method : List.of("PUT", "DELETE", "POST", "OPTIONS")) {
-                assertThat(c.send(HttpRequest.newBuilder(at).method(method, HttpRequest.BodyPublishers.ofString("x")).build(), HttpResponse.BodyHandlers.discarding()).statusCode())
+                assertThat(c.send(HttpRequest.newBuilder(at).method(method, HttpRequest.BodyPublishers.ofString("x")).build(),
+                        HttpResponse.BodyHandlers.discarding()).statusCode())
                         .as(method).isEqualTo(405);
             }
             // the stand-ins for services: one knows places, one takes what is filled in
             assertThat(get(s.url() + "places?q=fell%20m").body()).doesNotContain("Fellmark market");
             assertThat(get(s.url() + "places?q=Fell").body()).contains("Fellmark market", "Ferry to Outer Fell").doesNotContain("Tarn");
-            assertThat(c.send(HttpRequest.newBuilder(URI.create(s.url() + "sent")).POST(HttpRequest.BodyPublishers.ofString("name=Ada")).build(), HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(204);
+            assertThat(c.send(HttpRequest.newBuilder(URI.create(s.url() + "sent")).POST(HttpRequest.BodyPublishers.ofString("name=Ada")).build(),
+                    HttpResponse.BodyHandlers.discarding()).statusCode()).isEqualTo(204);
             assertThat(get(s.url() + "log").statusCode()).isEqualTo(405);
-            var lie = HttpRequest.newBuilder(URI.create(s.url() + "log")).header("Origin", other.url().replaceAll("/[0-9a-f]+/$", "")).POST(HttpRequest.BodyPublishers.ofString("{}"));
+            var lie = HttpRequest.newBuilder(URI.create(s.url() + "log")).header("Origin", other.url().replaceAll("/[0-9a-f]+/$", ""))
+                    .POST(HttpRequest.BodyPublishers.ofString("{}"));
             assertThat(c.send(lie.build(), HttpResponse.BodyHandlers.discarding()).statusCode()).as("another page of this machine").isEqualTo(403);
             assertThat(heard).isEmpty();
             // parts of a sound, as a player asks for them to seek
-            for (var e : Map.of("bytes=0-9", new int[] {0, 10}, "bytes=990-", new int[] {990, 1000}, "bytes=-5", new int[] {995, 1000}, "bytes=10-99999", new int[] {10, 1000}).entrySet()) {
-                var part = c.send(HttpRequest.newBuilder(URI.create(s.url() + "sounds/a.mp3")).header("Range", e.getKey()).build(), HttpResponse.BodyHandlers.ofByteArray());
+            for (var e : Map.of("bytes=0-9", new int[] {0, 10}, "bytes=990-", new int[] {990, 1000}, "bytes=-5", new int[] {995, 1000},
+                    "bytes=10-99999", new int[] {10, 1000}).entrySet()) {
+                var part = c.send(HttpRequest.newBuilder(URI.create(s.url() + "sounds/a.mp3")).header("Range", e.getKey()).build(),
+                        HttpResponse.BodyHandlers.ofByteArray());
                 assertThat(part.statusCode()).isEqualTo(206);
                 assertThat(part.headers().firstValue("Content-Type")).contains("audio/mpeg");
                 assertThat(part.headers().firstValue("Content-Range")).contains("bytes " + e.getValue()[0] + "-" + (e.getValue()[1] - 1) + "/1000");

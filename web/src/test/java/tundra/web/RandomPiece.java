@@ -39,7 +39,8 @@ import tundra.core.motion.Track;
 
 /** A piece of elements of every kind, its properties, timelines, spans and easings drawn by lot; the same seed always gives the same one. */
 final class RandomPiece {
-    private static final List<String> EASINGS = List.of("linear", "hold", "sine-both", "cubic-out", "back-both", "bounce-out", "elastic-out", "cubic-bezier(0.4, 0, 0.2, 1)",
+    private static final List<String> EASINGS = List.of("linear", "hold", "sine-both", "cubic-out", "back-both", "bounce-out", "elastic-out",
+            "cubic-bezier(0.4, 0, 0.2, 1)",
             "steps(3, jump-start)", "steps(4, jump-end)", "steps(3, jump-both)", "steps(3, jump-none)");
     private final Random random;
     private final boolean text;
@@ -73,7 +74,8 @@ final class RandomPiece {
                 for (int n = r.random.nextInt(2) == 0 ? 0 : 1 + r.random.nextInt(3); n > 0; n--) {
                     effects.add(r.effect(e.id() + "x" + n, timelines));
                 }
-                Content c = e.content() instanceof Content.Group g && r.random.nextBoolean() ? new Content.Group(g.children(), g.box(), Outline.ellipse(new Rect(10, 10, 80, 70))) : e.content();
+                Content c = e.content() instanceof Content.Group g && r.random.nextBoolean() ? new Content.Group(g.children(), g.box(),
+                        Outline.ellipse(new Rect(10, 10, 80, 70))) : e.content();
                 String touch = List.of("what is seen", "its whole box", "lets through").get(r.random.nextInt(3));
                 return e.withContent(c).with(Properties.TOUCH, touch).withEffects(effects);
             });
@@ -85,16 +87,20 @@ final class RandomPiece {
     static Project told(long seed) {
         var r = new RandomPiece(seed + 99_000, false);
         Project p = rich(seed);
-        Element face = new Element("face", "face", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 20)).with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, r.color()), new Content.Rectangle());
+        Element face = new Element("face", "face", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 20))
+                .with(Properties.SIZE, new Point(80, 40)).with(Properties.FILL, r.color()), new Content.Rectangle());
         Motif button = ButtonMotif.of("button", "Button", new Point(80, 40), List.of(face));
         var value = new PieceValue("v", "score", PieceValue.Kind.NUMBER, "" + r.random.nextInt(2000), false);
         return p.withMotifs(List.of(button)).withValues(List.of(value)).mapBoard("scene", b -> {
             var all = new ArrayList<>(b.elements());
             for (int i = 0; i < 3; i++) {
-                all.add(new Element("button" + i, "button" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(r.between(50, 350), r.between(40, 260))).with(Properties.ROTATION, r.between(-40, 40)),
+                all.add(new Element("button" + i, "button" + i, false, false, Values.NONE.with(Properties.POSITION,
+                        new Point(r.between(50, 350), r.between(40, 260))).with(Properties.ROTATION, r.between(-40, 40)),
                         new Content.Instance("button", new Point(80, 40), Clock.OWN.withPhase(500_000L * i))));
-                all.add(new Element("says" + i, "says" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(r.between(60, 300), r.between(40, 260))).with(Properties.FILL, r.color()),
-                        new Content.Text(i == 0 ? "{score} points" : "After {score} points the light goes out", "Figtree", 400, Math.rint(r.between(14, 26)), Content.Align.values()[i], 1.25, i == 2 ? 1 : 0, i == 0 ? 0 : Math.rint(r.between(90, 160)))));
+                all.add(new Element("says" + i, "says" + i, false, false, Values.NONE.with(Properties.POSITION,
+                        new Point(r.between(60, 300), r.between(40, 260))).with(Properties.FILL, r.color()),
+                        new Content.Text(i == 0 ? "{score} points" : "After {score} points the light goes out", "Figtree", 400,
+                        Math.rint(r.between(14, 26)), Content.Align.values()[i], 1.25, i == 2 ? 1 : 0, i == 0 ? 0 : Math.rint(r.between(90, 160)))));
             }
             return b.withElements(all);
         });
@@ -111,10 +117,13 @@ final class RandomPiece {
             case SATURATION -> keyed(x.with(Properties.SATURATION, between(0, 2)), Properties.SATURATION, timelines, () -> between(0, 2));
             case HUE -> keyed(x.with(Properties.HUE, between(0, 360)), Properties.HUE, timelines, () -> between(0, 360));
             case INVERT -> keyed(x.with(Properties.INVERT, between(0, 1)), Properties.INVERT, timelines, () -> between(0, 1));
-            case TINT -> keyed(keyed(x.with(Properties.TINT, color()), Properties.TINT_AMOUNT, timelines, () -> between(0, 1)), Properties.TINT, timelines, this::color);
+            case TINT -> keyed(keyed(x.with(Properties.TINT, color()), Properties.TINT_AMOUNT, timelines, () -> between(0, 1)), Properties.TINT,
+                    timelines, this::color);
             case CHANNELS -> x.with(Properties.SLOPE, new Quad(between(0.5, 1), 1, between(0.5, 1), 1));
-            case DROP_SHADOW, INNER_SHADOW -> x.with(Properties.SHADOW_OFFSET, new Point(random.nextInt(9) - 4, random.nextInt(9) - 4)).with(Properties.SHADOW_BLUR, (double) random.nextInt(6)).with(Properties.SHADOW_COLOR, color());
-            case LONG_SHADOW -> x.with(Properties.LONG_DIRECTION, between(0, 360)).with(Properties.LONG_LENGTH, between(4, 30)).with(Properties.SHADOW_COLOR, color());
+            case DROP_SHADOW, INNER_SHADOW -> x.with(Properties.SHADOW_OFFSET, new Point(random.nextInt(9) - 4, random.nextInt(9) - 4))
+                    .with(Properties.SHADOW_BLUR, (double) random.nextInt(6)).with(Properties.SHADOW_COLOR, color());
+            case LONG_SHADOW -> x.with(Properties.LONG_DIRECTION, between(0, 360)).with(Properties.LONG_LENGTH, between(4, 30))
+                    .with(Properties.SHADOW_COLOR, color());
         };
     }
 
@@ -127,7 +136,9 @@ final class RandomPiece {
         if (random.nextInt(3) == 0) {
             int i = random.nextInt(timelines.size());
             Timeline t = timelines.get(i);
-            timelines.set(i, t.with(x.id(), p, new Track<>(List.of(new Key<>(0, value.get(), Easing.LINEAR), new Key<>(t.duration() / 2, value.get(), EasingText.parse("sine-both")), new Key<>(t.duration(), value.get(), Easing.LINEAR)))));
+            timelines.set(i, t.with(x.id(), p,
+                    new Track<>(List.of(new Key<>(0, value.get(), Easing.LINEAR), new Key<>(t.duration() / 2, value.get(),
+                    EasingText.parse("sine-both")), new Key<>(t.duration(), value.get(), Easing.LINEAR)))));
         }
         return x;
     }
@@ -144,7 +155,8 @@ final class RandomPiece {
             case 2 -> new Content.Polygon(3 + random.nextInt(6), between(0.3, 1));
             case 3 -> new Content.Path(outline(), new Point(80, 80));
             case 4 -> outer ? new Content.Group(List.of(element(random.nextInt(4), place, false)), new Point(100, 90), null) : new Content.Ellipse();
-            case 6 -> text ? new Content.Text("Frost on the\nwindow", "Figtree", 600, 20, Content.Align.values()[random.nextInt(3)], 1.2) : new Content.Rectangle();
+            case 6 -> text ? new Content.Text("Frost on the\nwindow", "Figtree", 600, 20, Content.Align.values()[random.nextInt(3)],
+                    1.2) : new Content.Rectangle();
             default -> new Content.Path(outline(), new Point(80, 80));
         };
         Values v = Values.NONE.with(Properties.POSITION, new Point(80 + 145 * (place % 4), 100 + 190 * (place / 4)));

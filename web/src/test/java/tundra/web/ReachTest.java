@@ -61,8 +61,10 @@ class ReachTest extends InBrowser {
                 new Reaction("changed", Events.of(Events.CHANGED, "opened"), List.of(Conditions.of(Conditions.VALUE, "opened", "is", "3")), false,
                         List.of(Actions.of(Actions.SET_VALUE, "third", "1")), List.of(), false, ""),
                 new Reaction("all", Events.of(Events.KEY_PRESSED, "P"), List.of(Actions.of(Actions.PAUSE, Slot.EVERYTHING))),
-                new Reaction("off", Events.of(Events.KEY_PRESSED, "N"), List.of(), false, List.of(Actions.of(Actions.SET_VALUE, "third", "9")), List.of(), true, ""));
-        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50))), scene("B", List.of(box("b", 50, 50))), scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
+                new Reaction("off", Events.of(Events.KEY_PRESSED, "N"), List.of(), false, List.of(Actions.of(Actions.SET_VALUE, "third", "9")),
+                List.of(), true, ""));
+        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50))), scene("B", List.of(box("b", 50, 50))),
+                scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
                 .withValues(List.of(number("opened"), number("closed"), number("ticks"), number("third"))).withReactions(reactions);
         open(p, "whole", 600, 300);
         assertThat(value("opened")).isEqualTo(1);
@@ -90,14 +92,19 @@ class ReachTest extends InBrowser {
     void anInstanceTellsOfItsMarkersAndItsEnd() throws Exception {
         var turns = new Timeline("turns", Timeline.MAIN, 600_000, true, true, Map.of()).withMarkers(List.of(new Marker("mark", "Half", 300_000)));
         var motif = new Motif("m", "Vane", new Board(new Point(50, 50), Values.NONE, List.of(box("blade", 25, 25)), List.of(turns), List.of()));
-        var elements = List.of(placed("loops", Clock.OWN), placed("once", Clock.OWN.withRepeat(Clock.Repeat.ONCE)), placed("back", Clock.OWN.withSpeed(-1)), placed("driven", Clock.PARENT));
+        var elements = List.of(placed("loops", Clock.OWN), placed("once", Clock.OWN.withRepeat(Clock.Repeat.ONCE)),
+                placed("back", Clock.OWN.withSpeed(-1)), placed("driven", Clock.PARENT));
         var reactions = elements.stream().flatMap(e -> Stream.of(
-                new Reaction(e.id() + "-m", Events.of(Events.INSTANCE_REACHED, e.id(), "mark"), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-m", 1.0))),
-                new Reaction(e.id() + "-e", Events.of(Events.ENDED, e.id()), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-e", 1.0))))).toArray(Reaction[]::new);
+                new Reaction(e.id() + "-m", Events.of(Events.INSTANCE_REACHED, e.id(), "mark"),
+                List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-m", 1.0))),
+                new Reaction(e.id() + "-e", Events.of(Events.ENDED, e.id()), List.of(Actions.of(Actions.ADD_VALUE, e.id() + "-e", 1.0)))))
+                .toArray(Reaction[]::new);
         reactions = Arrays.copyOf(reactions, reactions.length + 1);
-        reactions[reactions.length - 1] = new Reaction("set", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("driven"), Setting.of(Properties.OPACITY, 0.5), 100_000L, "linear")));
+        reactions[reactions.length - 1] = new Reaction("set", Events.of(Events.KEY_PRESSED, "S"),
+                List.of(Actions.of(Actions.SET, List.of("driven"), Setting.of(Properties.OPACITY, 0.5), 100_000L, "linear")));
         var values = elements.stream().flatMap(e -> Stream.of(number(e.id() + "-m"), number(e.id() + "-e"))).toList();
-        Project p = new Project("p", "P", 24, List.of(scene("A", elements, reactions), scene("B", List.of(box("b", 50, 50)))), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(values);
+        Project p = new Project("p", "P", 24, List.of(scene("A", elements, reactions), scene("B", List.of(box("b", 50, 50)))), Map.of(), Map.of())
+                .withMotifs(List.of(motif)).withValues(values);
         open(p, "marks", 600, 300);
         for (String id : List.of("loops", "back")) {
             browser.until("return Tundra.pieces[0].value('" + id + "-m') >= 3 && Tundra.pieces[0].value('" + id + "-e') >= 3");
@@ -130,10 +137,14 @@ class ReachTest extends InBrowser {
         var turns = new Timeline("turns", Timeline.MAIN, 400_000, true, true, Map.of());
         var inner = new Board(new Point(50, 50), Values.NONE, List.of(box("blade", 25, 25)), List.of(turns), List.of(
                 new Reaction("ends", Events.of(Events.ENDED, Slot.INSTANCE), List.of(Actions.of(Actions.ADD_VALUE, "ends", 1.0))),
-                new Reaction("tap", Events.tapped(Slot.INSTANCE), List.of(Actions.of(Actions.PAUSE, Slot.INSTANCE), Actions.of(Actions.SET, List.of(Slot.INSTANCE), Setting.of(Properties.OPACITY, 0.5), 0L, "linear")))));
-        var pair = new Board(new Point(200, 60), Values.NONE, List.of(placed("left", Clock.OWN), placed("right", Clock.OWN).with(Properties.POSITION, new Point(250, 100))), List.of(main("pair-main")), List.of());
-        var outer = new Element("outer", "outer", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)).with(Properties.PIVOT, Point.ZERO), new Content.Instance("pair", new Point(200, 60), Clock.OWN));
-        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(outer))), Map.of(), Map.of()).withMotifs(List.of(new Motif("m", "Vane", inner), new Motif("pair", "Pair", pair)))
+                new Reaction("tap", Events.tapped(Slot.INSTANCE), List.of(Actions.of(Actions.PAUSE, Slot.INSTANCE),
+                Actions.of(Actions.SET, List.of(Slot.INSTANCE), Setting.of(Properties.OPACITY, 0.5), 0L, "linear")))));
+        var pair = new Board(new Point(200, 60), Values.NONE, List.of(placed("left", Clock.OWN), placed("right", Clock.OWN)
+                .with(Properties.POSITION, new Point(250, 100))), List.of(main("pair-main")), List.of());
+        var outer = new Element("outer", "outer", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100))
+                .with(Properties.PIVOT, Point.ZERO), new Content.Instance("pair", new Point(200, 60), Clock.OWN));
+        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(outer))), Map.of(), Map.of())
+                .withMotifs(List.of(new Motif("m", "Vane", inner), new Motif("pair", "Pair", pair)))
                 .withValues(List.of(number("ends")));
         open(p, "nested", 600, 300);
         browser.until("return Tundra.pieces[0].value('ends') >= 4");
@@ -151,11 +162,14 @@ class ReachTest extends InBrowser {
     @Test
     void whatAReactionDoesDoesNotSetItOffAgain() throws Exception {
         var reactions = new Reaction[] {
-            new Reaction("cue", Events.of(Events.PASSED, "main-A", 200_000L, "forwards"), List.of(Actions.of(Actions.ADD_VALUE, "cues", 1.0), Actions.of(Actions.PLAY_FROM_TIME, "main-A", 200_000L))),
+            new Reaction("cue", Events.of(Events.PASSED, "main-A", 200_000L, "forwards"), List.of(Actions.of(Actions.ADD_VALUE, "cues", 1.0),
+                    Actions.of(Actions.PLAY_FROM_TIME, "main-A", 200_000L))),
             new Reaction("counts", Events.of(Events.CHANGED, "n"), List.of(Actions.of(Actions.ADD_VALUE, "n", 1.0))),
-            new Reaction("there", Events.of(Events.CHANGED, "a"), List.of(Actions.of(Actions.ADD_VALUE, "b", 1.0))), new Reaction("back", Events.of(Events.CHANGED, "b"), List.of(Actions.of(Actions.ADD_VALUE, "a", 1.0))),
+            new Reaction("there", Events.of(Events.CHANGED, "a"), List.of(Actions.of(Actions.ADD_VALUE, "b", 1.0))),
+            new Reaction("back", Events.of(Events.CHANGED, "b"), List.of(Actions.of(Actions.ADD_VALUE, "a", 1.0))),
             new Reaction("leaves", Events.of(Events.CLOSED), List.of(Actions.of(Actions.OPEN_SCENE, "C")))};
-        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50)), reactions), scene("B", List.of(box("b", 50, 50))), scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
+        Project p = new Project("p", "P", 24, List.of(scene("A", List.of(box("a", 50, 50)), reactions), scene("B", List.of(box("b", 50, 50))),
+                scene("C", List.of(box("c", 50, 50)))), Map.of(), Map.of())
                 .withValues(List.of(number("cues"), number("n"), number("a"), number("b")));
         open(p, "again", 600, 300);
         browser.run("window.wrong = []; addEventListener('error', e => wrong.push(e.message)); Tundra.pieces[0].timeline('Main').playFromStart()");
@@ -166,12 +180,14 @@ class ReachTest extends InBrowser {
         assertThat(value("a")).isEqualTo(2);
         assertThat(value("b")).isEqualTo(1);
         browser.run("Tundra.pieces[0].show('B')");
-        assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).as("one scene is shown").isEqualTo(1L);
+        assertThat(browser.run("return [...document.querySelectorAll('.t-scene')].filter(s => !s.hidden).length")).as("one scene is shown")
+                .isEqualTo(1L);
         assertThat((List<?>) browser.run("return wrong")).isEmpty();
     }
 
     private static Element placed(String id, Clock clock) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)), new Content.Instance("m", new Point(50, 50), clock));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)),
+                new Content.Instance("m", new Point(50, 50), clock));
     }
 
     /** Further than the property goes, from one that stands in the middle: it ends at its limit. */
@@ -181,8 +197,10 @@ class ReachTest extends InBrowser {
         lamp = lamp.withRest(lamp.rest().with(Properties.OPACITY, 0.5));
         Scene s = scene("A", List.of(lamp));
         s = s.withBoard(s.board().withReactions(List.of(
-                new Reaction("out", Events.of(Events.KEY_PRESSED, "A"), List.of(Actions.of(Actions.CHANGE_BY, List.of("lamp"), Setting.of(Properties.OPACITY, -0.9), 0L, "linear"))),
-                new Reaction("on", Events.of(Events.KEY_PRESSED, "B"), List.of(Actions.of(Actions.CHANGE_BY, List.of("lamp"), Setting.of(Properties.OPACITY, 0.9), 0L, "linear"))))));
+                new Reaction("out", Events.of(Events.KEY_PRESSED, "A"),
+                List.of(Actions.of(Actions.CHANGE_BY, List.of("lamp"), Setting.of(Properties.OPACITY, -0.9), 0L, "linear"))),
+                new Reaction("on", Events.of(Events.KEY_PRESSED, "B"),
+                List.of(Actions.of(Actions.CHANGE_BY, List.of("lamp"), Setting.of(Properties.OPACITY, 0.9), 0L, "linear"))))));
         open(new Project("p", "P", 24, List.of(s), Map.of(), Map.of()), "limits", 600, 300);
         String opacity = "return +getComputedStyle(document.querySelector('.t-lamp')).opacity";
         browser.run("document.dispatchEvent(new KeyboardEvent('keydown', { key: 'A', bubbles: true }))");
@@ -194,22 +212,27 @@ class ReachTest extends InBrowser {
     @Test
     void anInstanceReactsByItself() throws Exception {
         var inner = List.of(new Reaction("over", Events.of(Events.KEY_PRESSED, "X"), List.of(Actions.of(Actions.SET_VALUE, "x", "1"))),
-                new Reaction("fade", Events.tapped(Slot.INSTANCE), List.of(Actions.of(Actions.SET, List.of(Slot.INSTANCE, "vane"), Setting.of(Properties.OPACITY, 0.5), 0L, "linear"),
+                new Reaction("fade", Events.tapped(Slot.INSTANCE),
+                List.of(Actions.of(Actions.SET, List.of(Slot.INSTANCE, "vane"), Setting.of(Properties.OPACITY, 0.5), 0L, "linear"),
                         Actions.of(Actions.CHANGE_BY, List.of(Slot.INSTANCE), Setting.of(Properties.ROTATION, 10.0), 0L, "linear"))),
                 new Reaction("hide", Events.of(Events.TAPPED, "knob"), List.of(Actions.of(Actions.HIDE, List.of(Slot.INSTANCE)))),
-                new Reaction("landed", Events.of(Events.LANDED, Slot.INSTANCE), List.of(Actions.of(Actions.ADD_VALUE, "landed", 1.0), Actions.of(Actions.SEND_HOME, List.of(Slot.INSTANCE), 0L))));
-        var board = new Board(new Point(100, 100), Values.NONE, List.of(box("vane", 30, 20), box("knob", 30, 80)), List.of(main("motif-main")), inner);
+                new Reaction("landed", Events.of(Events.LANDED, Slot.INSTANCE), List.of(Actions.of(Actions.ADD_VALUE, "landed", 1.0),
+                Actions.of(Actions.SEND_HOME, List.of(Slot.INSTANCE), 0L))));
+        var board = new Board(new Point(100, 100), Values.NONE, List.of(box("vane", 30, 20), box("knob", 30, 80)), List.of(main("motif-main")),
+                inner);
         var motif = new Motif("m", "Vane", board);
         var content = new Content.Instance("m", new Point(100, 100), Clock.OWN);
         var instances = List.of(new Element("one", "One", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)), content),
                 new Element("two", "Two", false, false, Values.NONE.with(Properties.POSITION, new Point(250, 100)), content), box("slot", 450, 100));
         Scene s = scene("A", instances);
         s = s.withBoard(s.board().withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("two", List.of("slot")))))));
-        Project p = new Project("p", "P", 24, List.of(s), Map.of(), Map.of()).withMotifs(List.of(motif)).withValues(List.of(number("x"), number("landed")));
+        Project p = new Project("p", "P", 24, List.of(s), Map.of(), Map.of()).withMotifs(List.of(motif))
+                .withValues(List.of(number("x"), number("landed")));
         open(p, "instance", 600, 300);
         String opacity = "return ['one', 'two'].map(x => +getComputedStyle(document.querySelector('.t-' + x)).opacity).join()";
         String turn = "return ['one', 'two'].map(x => getComputedStyle(document.querySelector('.t-' + x)).rotate).join()";
-        assertThat(browser.run("return ['one', 'two'].map(x => document.querySelector('.t-' + x).getAttribute('role')).join()")).as("both can be reached by keyboard").isEqualTo("button,button");
+        assertThat(browser.run("return ['one', 'two'].map(x => document.querySelector('.t-' + x).getAttribute('role')).join()"))
+                .as("both can be reached by keyboard").isEqualTo("button,button");
         browser.click(80, 70);
         browser.until(opacity + " === '0.5,1'");
         browser.until(turn + " === '10deg,none'");

@@ -32,7 +32,8 @@ class RestingTest {
     private Path folder;
 
     private static Element cloth(String id, double x) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 60)).with(Properties.FILL, Color.BLACK), new Content.Path(Outline.rectangle(new Rect(0, 0, 40, 40), 0), new Point(40, 40)));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 60)).with(Properties.FILL, Color.BLACK),
+                new Content.Path(Outline.rectangle(new Rect(0, 0, 40, 40), 0), new Point(40, 40)));
     }
 
     /** Goes so many px a second, to and fro. */
@@ -47,7 +48,8 @@ class RestingTest {
         var fast = new Timeline("fast", "Fast", 2_000_000, true, true, Map.of()).with("sail", Properties.OUTLINE, sways(90));
         var board = new Board(new Point(300, 120), Values.NONE, List.of(cloth("flag", 60), cloth("sail", 180)), List.of(slow, fast), List.of());
         Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of());
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"), Progress.NONE);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null), folder.resolve("page"),
+                Progress.NONE);
         try (Browser browser = Browser.fresh()) {
             browser.open(folder.resolve("page"), 300, 200);
             browser.run("""
@@ -58,7 +60,8 @@ class RestingTest {
                     window.from = document.timeline.currentTime;""");
             browser.until("return document.timeline.currentTime - from > 2000");
             double seconds = ((Number) browser.run("return (document.timeline.currentTime - from) / 1000")).doubleValue();
-            long slowly = (Long) browser.run("return set.flag"), fastly = (Long) browser.run("return set.sail"), frames = (Long) browser.run("return frames");
+            long slowly = (Long) browser.run("return set.flag"), fastly = (Long) browser.run("return set.sail"),
+                    frames = (Long) browser.run("return frames");
             System.out.printf("in %.1f s %d pictures: the slow one set %d times, the fast one %d times%n", seconds, frames, slowly, fastly);
             // a px at a time: 12 times a second, less where a frame is waited for
             assertThat(slowly / seconds).isBetween(6.0, 13.0);

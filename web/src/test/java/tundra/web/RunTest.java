@@ -26,7 +26,8 @@ import tundra.samples.OpenNight;
 
 /** What a visitor sees, written down by the player and evaluated here, is what the browser shows. */
 class RunTest extends InBrowser {
-    private static final String SEEN = "const short = (_, v) => typeof v === 'number' ? Math.round(v * 1000) / 1000 : v; return JSON.stringify({ time: arguments[0], seen: Tundra.pieces[0].seen }, short)";
+    private static final String SEEN =
+            "const short = (_, v) => typeof v === 'number' ? Math.round(v * 1000) / 1000 : v; return JSON.stringify({ time: arguments[0], seen: Tundra.pieces[0].seen }, short)";
     private final Project demo = OpenNight.project(), visited = VisitedProject.of(demo);
     private int compared;
     private double worst = 99;
@@ -40,7 +41,8 @@ class RunTest extends InBrowser {
 
     @SuppressWarnings("unchecked")
     private Point middle(String selector) {
-        var p = (List<Number>) browser.run("const all = [...document.querySelector(arguments[0]).querySelectorAll('.t-p > *')].map(x => x.getBoundingClientRect());"
+        var p = (List<Number>) browser.run(
+                "const all = [...document.querySelector(arguments[0]).querySelectorAll('.t-p > *')].map(x => x.getBoundingClientRect());"
                 + "const l = Math.min(...all.map(r => r.left)), r = Math.max(...all.map(r => r.right)), t = Math.min(...all.map(r => r.top)), b = Math.max(...all.map(r => r.bottom)); return [(l + r) / 2, (t + b) / 2]", selector);
         return new Point(p.get(0).doubleValue(), p.get(1).doubleValue());
     }
@@ -50,7 +52,10 @@ class RunTest extends InBrowser {
         browser.click(p.x(), p.y());
     }
 
-    /** Stops everything where it is, compares, and lets it go on. A paused animation that the compositor moves differs at its edges, so its values are written into the styles for the picture. */
+    /**
+     * Stops everything where it is, compares, and lets it go on. A paused animation that the compositor moves differs at its edges, so its values are
+     * written into the styles for the picture.
+     */
     private void compare(String what) throws Exception {
         browser.run("""
                 const s = Tundra.pieces[0].shown, now = document.timeline.currentTime;
@@ -107,7 +112,8 @@ class RunTest extends InBrowser {
 
     private void opened(String name) throws Exception {
         Path to = folder.resolve(name);
-        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(demo, PreviewServer.LOG_SCRIPT), to, Progress.NONE);
+        Publisher.publish(new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(demo, PreviewServer.LOG_SCRIPT), to,
+                Progress.NONE);
         browser.open(to, 1280, 640);
         browser.run("HTMLMediaElement.prototype.play = function () { return Promise.resolve(); };");
     }

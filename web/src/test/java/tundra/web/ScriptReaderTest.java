@@ -9,7 +9,9 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class ScriptReaderTest {
     @ParameterizedTest
-    @ValueSource(strings = {"export function f(page) { return 1; }", "async function f() { for await (const x of y) { x?.a ?? 5n; } } class A { #p = 1; static {} }", "const r = /[/]\\/\"/g, t = `a${1 + `b`}`;",
+    @ValueSource(strings = {"export function f(page) { return 1; }",
+            "async function f() { for await (const x of y) { x?.a ?? 5n; } } class A { #p = 1; static {} }",
+            "const r = /[/]\\/\"/g, t = `a${1 + `b`}`;",
             "", "// nothing\n"})
     void whatBrowsersReadIsRead(String source) {
         assertThat(ScriptReader.problem(source)).isNull();

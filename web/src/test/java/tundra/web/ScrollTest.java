@@ -31,7 +31,8 @@ import tundra.render.PictureSheets;
 /** Timelines and elements that the page's scrolling moves, as a visitor scrolls. */
 class ScrollTest extends InBrowser {
     private static Element box(String id, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(40, 40))
+                .with(Properties.FILL, Color.parse("#1C6A5E")), new Content.Rectangle());
     }
 
     /** A dot goes 200 px to the right in a second of Main, which scrolling moves over 600 px. */
@@ -39,13 +40,16 @@ class ScrollTest extends InBrowser {
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of()).with("dot", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(100, 150), Easing.LINEAR), new Key<>(1_000_000, new Point(300, 150), Easing.LINEAR))))
                 .withMarkers(List.of(new Marker("m", "Rest", 500_000))).withScroll(scroll);
-        var elements = new ArrayList<>(List.of(box("dot", 100, 150), box("near", 100, 240).with(Properties.PARALLAX, 0.5), box("far", 200, 240).with(Properties.PARALLAX, -0.25)));
-        Project p = new Project("p", "Page", 24, List.of(new Scene("s", "S", new Board(new Point(400, 300), Values.NONE, elements, List.of(main), List.of()))), Map.of(), Map.of());
+        var elements = new ArrayList<>(List.of(box("dot", 100, 150), box("near", 100, 240).with(Properties.PARALLAX, 0.5), box("far", 200, 240)
+                .with(Properties.PARALLAX, -0.25)));
+        Project p = new Project("p", "Page", 24,
+                List.of(new Scene("s", "S", new Board(new Point(400, 300), Values.NONE, elements, List.of(main), List.of()))), Map.of(), Map.of());
         Page page = new PageCompiler(Fonts.BUNDLED, Fonts.BUNDLED, new PictureSheets()).compile(p, null);
         Publisher.publish(page, folder.resolve(name), Progress.NONE);
         if (!before.isEmpty()) {
             var index = folder.resolve(name).resolve("index.html");
-            Files.writeString(index, Files.readString(index).replace("<body>", "<body>" + before).replace("</main>", "</main><div style=\"height:900px\">after</div>"));
+            Files.writeString(index, Files.readString(index).replace("<body>", "<body>" + before)
+                    .replace("</main>", "</main><div style=\"height:900px\">after</div>"));
         }
         browser.open(folder.resolve(name), 400, 300);
     }
@@ -63,11 +67,13 @@ class ScrollTest extends InBrowser {
     }
 
     /** Says true once nothing has scrolled for ten frames. */
-    private static final String STANDS = "if (!window.stood || stood.y !== scrollY) { window.stood = { y: scrollY, frames: 0 }; const f = () => { if (stood.y === scrollY && stood.frames++ < 10) requestAnimationFrame(f); }; f(); }"
+    private static final String STANDS =
+            "if (!window.stood || stood.y !== scrollY) { window.stood = { y: scrollY, frames: 0 }; const f = () => { if (stood.y === scrollY && stood.frames++ < 10) requestAnimationFrame(f); }; f(); }"
             + " return stood.frames > 10 && (window.stood = null, true);";
 
     private double y(String id) {
-        return ((Number) browser.run("const r = document.querySelector('.t-" + id + " .t-p > *').getBoundingClientRect(); return r.y + 20")).doubleValue();
+        return ((Number) browser.run("const r = document.querySelector('.t-" + id + " .t-p > *').getBoundingClientRect(); return r.y + 20"))
+                .doubleValue();
     }
 
     @Test
@@ -96,7 +102,8 @@ class ScrollTest extends InBrowser {
         browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", "mouseWheel", "x", 200, "y", 150, "deltaX", 0, "deltaY", 300));
         x(200);
         for (int y : new int[] {250, 240, 220, 190, 150, 110, 70}) {
-            browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", y == 250 ? "touchStart" : "touchMove", "touchPoints", List.of(Map.of("x", 200, "y", y))));
+            browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", y == 250 ? "touchStart" : "touchMove", "touchPoints",
+                    List.of(Map.of("x", 200, "y", y))));
         }
         browser.driver.executeCdpCommand("Input.dispatchTouchEvent", Map.of("type", "touchEnd", "touchPoints", List.of()));
         browser.until("return scrollY > 400 && Math.abs(document.querySelector('.t-dot .t-p > *').getBoundingClientRect().x - 80 - scrollY / 3) < 1");
@@ -106,7 +113,8 @@ class ScrollTest extends InBrowser {
     @Test
     void theBrowserItselfMovesWhatGoesExactlyByIt() throws Exception {
         open("native", new Scroll(600, 0.25, 0.75, false, false, null), "<div style=\"height:500px\">before</div>");
-        assertThat(browser.run("return document.getAnimations().filter(a => a.timeline instanceof ViewTimeline).length")).as("the dot and two at a share").isEqualTo(3L);
+        assertThat(browser.run("return document.getAnimations().filter(a => a.timeline instanceof ViewTimeline).length"))
+                .as("the dot and two at a share").isEqualTo(3L);
         browser.run("Tundra.pieces[0].timeline('Main').goTo = () => {}");
         scroll(500 + 300);
         x(200);
@@ -127,7 +135,8 @@ class ScrollTest extends InBrowser {
         for (boolean without : new boolean[] {false, true}) {
             for (int height : new int[] {180, 420}) {
                 String name = "window-" + without + height;
-                open(name, new Scroll(600, 0.5, 1, false, false, null), "<div style=\"height:500px\">before</div>" + (without ? "<script src=\"without.js\"></script>" : ""));
+                open(name, new Scroll(600, 0.5, 1, false, false, null), "<div style=\"height:500px\">before</div>"
+                        + (without ? "<script src=\"without.js\"></script>" : ""));
                 Files.writeString(folder.resolve(name).resolve("without.js"), "delete window.ViewTimeline;");
                 browser.open(folder.resolve(name), 400, height);
                 assertThat(browser.run("return typeof ViewTimeline")).isEqualTo(without ? "undefined" : "function");
@@ -189,12 +198,16 @@ class ScrollTest extends InBrowser {
     @Test
     void scrollingComesToRestAtMarkers() throws Exception {
         open("rests", new Scroll(600, 0, 1, false, true, null), "");
-        assertThat(browser.run("return getComputedStyle(document.documentElement).scrollSnapType")).as("proximity, which is what it is without a word").isEqualTo("y");
-        assertThat(((Number) browser.run("return [...document.querySelectorAll('div')].filter(d => getComputedStyle(d).scrollSnapAlign === 'start').map(d => d.getBoundingClientRect().y)[0]")).doubleValue()).isEqualTo(300);
+        assertThat(browser.run("return getComputedStyle(document.documentElement).scrollSnapType"))
+                .as("proximity, which is what it is without a word").isEqualTo("y");
+        assertThat(((Number) browser.run(
+                "return [...document.querySelectorAll('div')].filter(d => getComputedStyle(d).scrollSnapAlign === 'start').map(d => d.getBoundingClientRect().y)[0]")).doubleValue()).isEqualTo(300);
         // a wheel that turns before the page was painted is lost: it is turned again
         for (int turns = 0; turns < 5 && ((Number) browser.run("return scrollY")).intValue() == 0; turns++) {
-            browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", "mouseWheel", "x", 200, "y", 150, "deltaX", 0, "deltaY", 270));
-            browser.driver.executeAsyncScript("const done = arguments[0], end = performance.now() + 2000, look = () => scrollY || performance.now() > end ? done() : requestAnimationFrame(look); look()");
+            browser.driver.executeCdpCommand("Input.dispatchMouseEvent", Map.of("type", "mouseWheel", "x", 200, "y", 150, "deltaX", 0, "deltaY",
+                    270));
+            browser.driver.executeAsyncScript(
+                    "const done = arguments[0], end = performance.now() + 2000, look = () => scrollY || performance.now() > end ? done() : requestAnimationFrame(look); look()");
         }
         browser.until("return scrollY === 300");
         x(200);

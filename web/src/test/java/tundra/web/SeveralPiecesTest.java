@@ -47,27 +47,35 @@ class SeveralPiecesTest extends InBrowser {
         Files.write(to.resolve("index.html"), html.replace(main, main + main).replace(script, script + script).getBytes(StandardCharsets.UTF_8));
         browser.open(to, 800, 1200);
         assertThat(browser.run("return Tundra.pieces.length")).isEqualTo(2L);
-        assertThat(browser.run("const ids = [...document.querySelectorAll('[id]')].map(x => x.id); return ids.length - new Set(ids).size")).as("names that stand twice").isEqualTo(0L);
+        assertThat(browser.run("const ids = [...document.querySelectorAll('[id]')].map(x => x.id); return ids.length - new Set(ids).size"))
+                .as("names that stand twice").isEqualTo(0L);
         browser.run("Tundra.pieces[0].timeline('Main').pause(); Tundra.pieces[1].timeline('Main').pause(); Tundra.pieces[0].timeline('Main').goTo(700); Tundra.pieces[1].timeline('Main').goTo(2900)");
         browser.until("return document.getAnimations().length === 0");
         BufferedImage first = shot();
         browser.run("Tundra.pieces[0].timeline('Main').goTo(2900); Tundra.pieces[1].timeline('Main').goTo(700)");
         browser.until("return document.getAnimations().length === 0");
         BufferedImage second = shot();
-        assertThat(Psnr.of(half(second, 0), half(first, 600))).as("the second piece looks as the first did, its gradients are its own").isGreaterThan(50);
+        assertThat(Psnr.of(half(second, 0), half(first, 600))).as("the second piece looks as the first did, its gradients are its own")
+                .isGreaterThan(50);
         assertThat(Psnr.of(half(second, 600), half(first, 0))).isGreaterThan(50);
         assertThat(Psnr.of(half(first, 0), half(first, 600))).as("the two times look otherwise").isLessThan(30);
     }
 
     /** A piece of a box that slides when it is tapped, counted by a script of the piece. */
     static Project slides(String id, String color) {
-        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 50)).with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse(color)), new Content.Rectangle());
-        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 20)).with(Properties.FILL, Color.BLACK), new Content.Text("{taps}", "Lora", 400, 14, Content.Align.LEFT, 1.2));
+        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 50))
+                .with(Properties.SIZE, new Point(40, 40)).with(Properties.FILL, Color.parse(color)), new Content.Rectangle());
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 20))
+                .with(Properties.FILL, Color.BLACK), new Content.Text("{taps}", "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", Timeline.MAIN, 200_000, false, false, Map.of()).with("box", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(40, 50), Easing.LINEAR), new Key<>(200_000, new Point(140, 50), Easing.LINEAR))));
-        var board = new Board(new Point(200, 100), Values.NONE, List.of(box, words), List.of(main), List.of(new Reaction("r", Events.tapped("box"), List.of(Actions.of(Actions.PLAY_FROM_START, "main"), Actions.of(Actions.RUN, "count")))));
-        return new Project(id, id, 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(List.of(new PieceValue("taps", "taps", PieceValue.Kind.NUMBER, "0", false)))
-                .withScripts(List.of(new Script("count", "count", "export function count(page) {\n  page.set(\"taps\", page.value(\"taps\") + " + (id.equals("one") ? 1 : 10) + ");\n}\n", true)));
+        var board = new Board(new Point(200, 100), Values.NONE, List.of(box, words), List.of(main),
+                List.of(new Reaction("r", Events.tapped("box"), List.of(Actions.of(Actions.PLAY_FROM_START, "main"),
+                Actions.of(Actions.RUN, "count")))));
+        return new Project(id, id, 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of())
+                .withValues(List.of(new PieceValue("taps", "taps", PieceValue.Kind.NUMBER, "0", false)))
+                .withScripts(List.of(new Script("count", "count", "export function count(page) {\n  page.set(\"taps\", page.value(\"taps\") + "
+                + (id.equals("one") ? 1 : 10) + ");\n}\n", true)));
     }
 
     private static String main(Path folder) throws Exception {
@@ -80,7 +88,8 @@ class SeveralPiecesTest extends InBrowser {
         var out = new StringBuilder();
         var m = Pattern.compile("<script src=\"([^\"]+)\"></script>").matcher(Files.readString(folder.resolve("index.html")));
         while (m.find()) {
-            out.append("<script src='").append(folder.getFileName()).append('/').append(m.group(1)).append("'></script>").append(m.group(1).startsWith("tundra-player") ? "<script src='keep.js'></script>" : "");
+            out.append("<script src='").append(folder.getFileName()).append('/').append(m.group(1)).append("'></script>")
+                    .append(m.group(1).startsWith("tundra-player") ? "<script src='keep.js'></script>" : "");
         }
         return out.toString();
     }
@@ -90,7 +99,9 @@ class SeveralPiecesTest extends InBrowser {
         return m.find() ? "<link rel='stylesheet' href='" + folder.getFileName() + "/" + m.group(1) + "'>" : "";
     }
 
-    /** With different sections of the player, scripts of one name, boxes of one name, among markup of somebody else; and once more in a shadow root. */
+    /**
+     * With different sections of the player, scripts of one name, boxes of one name, among markup of somebody else; and once more in a shadow root.
+     */
     @Test
     void differentPiecesStandOnOnePage() throws Exception {
         Path to = folder.resolve("both");
@@ -98,17 +109,21 @@ class SeveralPiecesTest extends InBrowser {
         publish(slides("one", "#1C6A5E"), "both/one");
         publish(slides("two", "#C8503A"), "both/two");
         publish(MotionPiece.make(), "both/three");
-        Files.writeString(to.resolve("keep.js"), "for (const p of Object.values(Tundra.players)) if (!p.kept) { const start = p.start; Object.assign(p, { kept: [], start: (data, ...more) => (p.kept.push(data), start(data, ...more)) }); }");
+        Files.writeString(to.resolve("keep.js"),
+                "for (const p of Object.values(Tundra.players)) if (!p.kept) { const start = p.start; Object.assign(p, { kept: [], start: (data, ...more) => (p.kept.push(data), start(data, ...more)) }); }");
         String styles = style(to.resolve("one")) + style(to.resolve("two")) + style(to.resolve("three"));
-        Files.writeString(to.resolve("index.html"), "<!doctype html><meta charset='utf-8'>" + styles + "<p id='mine'>Mine</p>" + main(to.resolve("one")) + main(to.resolve("three")) + main(to.resolve("two"))
+        Files.writeString(to.resolve("index.html"), "<!doctype html><meta charset='utf-8'>" + styles + "<p id='mine'>Mine</p>"
+                + main(to.resolve("one")) + main(to.resolve("three")) + main(to.resolve("two"))
                 + scripts(to.resolve("one")) + scripts(to.resolve("two")) + scripts(to.resolve("three")));
         browser.open(to, 800, 900);
         assertThat(browser.run("return Tundra.pieces.map(p => p.id).join()")).isEqualTo("one,two," + MotionPiece.make().id());
-        assertThat(browser.run("return Object.keys(Tundra.players).length")).as("a player for those that need the same, another one for the rest").isEqualTo(2L);
+        assertThat(browser.run("return Object.keys(Tundra.players).length")).as("a player for those that need the same, another one for the rest")
+                .isEqualTo(2L);
         assertThat(browser.run("return Tundra.pieces.every(p => p.el.classList.contains('tundra') && Tundra.pieces.filter(x => x.el === p.el).length === 1)")).isEqualTo(true);
         for (String id : List.of("one", "two", "one")) {
             browser.run("const p = Tundra.pieces.find(p => p.id === arguments[0]); p.el.querySelector('.t-box').scrollIntoView()", id);
-            var at = (List<?>) browser.run("const r = Tundra.pieces.find(p => p.id === arguments[0]).el.querySelector('.t-box .t-p > *').getBoundingClientRect(); return [r.x + 20, r.y + 20]", id);
+            var at = (List<?>) browser.run(
+                    "const r = Tundra.pieces.find(p => p.id === arguments[0]).el.querySelector('.t-box .t-p > *').getBoundingClientRect(); return [r.x + 20, r.y + 20]", id);
             browser.click(((Number) at.get(0)).doubleValue(), ((Number) at.get(1)).doubleValue());
             browser.until("return Tundra.pieces.find(p => p.id === '" + id + "').timeline('Main').time === 200");
             browser.run("Tundra.pieces.find(p => p.id === arguments[0]).timeline('Main').goTo(0)", id);
@@ -143,7 +158,8 @@ class SeveralPiecesTest extends InBrowser {
     }
 
     private static Scene scene(String id, String color) {
-        return new Scene(id, id, new Board(new Point(200, 100), Values.NONE.with(Properties.BACKGROUND, Color.parse(color)), MotionPiece.make().scenes().getFirst().board().elements(),
+        return new Scene(id, id, new Board(new Point(200, 100), Values.NONE.with(Properties.BACKGROUND, Color.parse(color)), MotionPiece.make()
+                .scenes().getFirst().board().elements(),
                 List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of()));
     }
 

@@ -55,7 +55,8 @@ class ShelfOnPageTest {
         new Random(7).nextBytes(data);
         Asset a = Asset.picture("thing", type, 10, 10, data);
         Project p = empty().withAsset(a);
-        Page page = published(p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Thing", new Content.Picture(a.hash()), Values.NONE)))));
+        Page page = published(p.mapBoard(p.scenes().getFirst().id(),
+                b -> b.withElements(List.of(new Element("Thing", new Content.Picture(a.hash()), Values.NONE)))));
         String name = page.files().entrySet().stream().filter(e -> Arrays.equals(e.getValue().bytes(), data)).findFirst().orElseThrow().getKey();
         assertThat(new String(page.files().get("index.html").bytes(), StandardCharsets.UTF_8)).contains(name);
     }

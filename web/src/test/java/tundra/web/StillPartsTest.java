@@ -32,21 +32,31 @@ import tundra.render.Still;
 /** What nothing on the page ever changes shares one SVG with its neighbours, and looks as it does in the editor. */
 class StillPartsTest extends InBrowser {
     private static Element box(String id, double x, double y, String color, Content content) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, Color.parse(color)), content);
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(60, 40))
+                .with(Properties.FILL, Color.parse(color)), content);
     }
 
     private static Element with(Element e, UnaryOperator<Values> change) {
         return e.withRest(change.apply(e.rest()));
     }
 
-    /** Turned, stretched, faded, skewed and stroked shapes about odd pivots, alone and in two nested groups that are turned and faded too; one in their middle moves. */
+    /**
+     * Turned, stretched, faded, skewed and stroked shapes about odd pivots, alone and in two nested groups that are turned and faded too; one in
+     * their middle moves.
+     */
     private static List<Element> elements() {
-        Element star = with(box("star", 90, 70, "#E9B44C", new Content.Polygon(5, 0.5)), v -> v.with(Properties.ROTATION, 25.0).with(Properties.PIVOT, new Point(0.2, 0.9)));
-        Element pill = with(box("pill", 200, 70, "#5F8FA3", new Content.Rectangle()), v -> v.with(Properties.CORNER_RADIUS, 14.0).with(Properties.SCALE, new Point(1.4, 0.6)).with(Properties.OPACITY, 0.6));
-        Element egg = with(box("egg", 120, 90, "#C23B3B", new Content.Ellipse()), v -> v.with(Properties.SKEW, new Point(20, 0)).with(Properties.STROKE, Color.parse("#1D2926")).with(Properties.STROKE_WIDTH, 3.0));
-        Element inner = new Element("inner", "inner", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)).with(Properties.ROTATION, -12.0).with(Properties.OPACITY, 0.7),
-                new Content.Group(List.of(box("a", 20, 20, "#1C6A5E", new Content.Rectangle()), box("b", 50, 34, "#7A4B94", new Content.Ellipse())), new Point(90, 60), null));
-        Element group = new Element("group", "group", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 210)).with(Properties.ROTATION, 8.0).with(Properties.SCALE, new Point(1.2, 1.2)),
+        Element star = with(box("star", 90, 70, "#E9B44C", new Content.Polygon(5, 0.5)), v -> v.with(Properties.ROTATION, 25.0)
+                .with(Properties.PIVOT, new Point(0.2, 0.9)));
+        Element pill = with(box("pill", 200, 70, "#5F8FA3", new Content.Rectangle()), v -> v.with(Properties.CORNER_RADIUS, 14.0)
+                .with(Properties.SCALE, new Point(1.4, 0.6)).with(Properties.OPACITY, 0.6));
+        Element egg = with(box("egg", 120, 90, "#C23B3B", new Content.Ellipse()), v -> v.with(Properties.SKEW, new Point(20, 0))
+                .with(Properties.STROKE, Color.parse("#1D2926")).with(Properties.STROKE_WIDTH, 3.0));
+        Element inner = new Element("inner", "inner", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50))
+                .with(Properties.ROTATION, -12.0).with(Properties.OPACITY, 0.7),
+                new Content.Group(List.of(box("a", 20, 20, "#1C6A5E", new Content.Rectangle()), box("b", 50, 34, "#7A4B94", new Content.Ellipse())),
+                new Point(90, 60), null));
+        Element group = new Element("group", "group", false, false, Values.NONE.with(Properties.POSITION, new Point(120, 210))
+                .with(Properties.ROTATION, 8.0).with(Properties.SCALE, new Point(1.2, 1.2)),
                 new Content.Group(List.of(inner, box("c", 110, 40, "#E9B44C", new Content.Polygon(6, 1))), new Point(140, 80), null));
         return List.of(star, pill, box("moves", 150, 150, "#2F78A3", new Content.Rectangle()), egg, group);
     }
@@ -70,7 +80,8 @@ class StillPartsTest extends InBrowser {
         assertThat(count("svg")).isEqualTo(3);
         assertThat(count("div")).isEqualTo(1);
         assertThat(count("svg > g > g > *")).as("the two in the inner group").isEqualTo(2);
-        byte[] theirs = browser.still(List.of(500.0), 500), ours = Still.png(p, Frames.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED).at(500_000));
+        byte[] theirs = browser.still(List.of(500.0), 500), ours = Still.png(p, Frames.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED)
+                .at(500_000));
         assertThat(Psnr.of(ours, theirs)).isGreaterThan(40);
     }
 
@@ -105,11 +116,14 @@ class StillPartsTest extends InBrowser {
         var t = new Timeline("main", Timeline.MAIN, 2_000_000, true, true, Map.of());
         for (int i = 0; i < 500; i++) {
             Point at = new Point(10 + i % 25 * 11, 10 + i / 25 * 14);
-            Element e = box("e" + i, at.x(), at.y(), i % 2 == 0 ? "#2F78A3" : "#E9B44C", i % 3 == 0 ? new Content.Ellipse() : new Content.Rectangle()).with(Properties.SIZE, new Point(9, 11));
+            Element e = box("e" + i, at.x(), at.y(), i % 2 == 0 ? "#2F78A3" : "#E9B44C", i % 3 == 0 ? new Content.Ellipse() : new Content.Rectangle())
+                    .with(Properties.SIZE, new Point(9, 11));
             elements.add(e);
             if (i % 2 == 0) {
-                t = t.with(e.id(), Properties.POSITION, new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(2_000_000, at.plus(new Point(12, 7)), Easing.LINEAR))))
-                        .with(e.id(), Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR))));
+                t = t.with(e.id(), Properties.POSITION,
+                        new Track<>(List.of(new Key<>(0, at, Easing.LINEAR), new Key<>(2_000_000, at.plus(new Point(12, 7)), Easing.LINEAR))))
+                        .with(e.id(), Properties.ROTATION,
+                        new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 90.0, Easing.LINEAR))));
             }
         }
         var board = new Board(new Point(300, 300), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), elements, List.of(t), List.of());

@@ -20,7 +20,8 @@ class SvgLooksTest extends InBrowser {
         Board b = p.scenes().getFirst().board();
         Frame f = Frames.of(p, b, Fonts.BUNDLED).at(Moment.opened(b, time));
         Path at = Files.createDirectories(folder.resolve("svg-" + p.id()));
-        Files.writeString(at.resolve("index.html"), "<!DOCTYPE html><meta charset=utf-8><body style='margin:0'>" + SvgWriter.write(p, f, Fonts.BUNDLED));
+        Files.writeString(at.resolve("index.html"), "<!DOCTYPE html><meta charset=utf-8><body style='margin:0'>"
+                + SvgWriter.write(p, f, Fonts.BUNDLED));
         browser.open(at, (int) b.size().x(), (int) b.size().y());
         return Psnr.of(Still.png(p, f), browser.shot());
     }

@@ -56,8 +56,11 @@ class ThroughTest extends InBrowser {
             all.add(new PieceValue(v, v, PieceValue.Kind.NUMBER, "0", false));
         }
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
-        var other = new Board(new Point(600, 300), Values.NONE, List.of(box("there", 300, 150)), List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
-        return new Project("p", "P", 24, List.of(new Scene("a", "A", new Board(new Point(600, 300), Values.NONE, elements, List.of(main), reactions)), new Scene("b", "B", other)), Map.of(), Map.of()).withValues(all);
+        var other = new Board(new Point(600, 300), Values.NONE, List.of(box("there", 300, 150)),
+                List.of(new Timeline("other", Timeline.MAIN, 1_000_000, false, false, Map.of())), List.of());
+        return new Project("p", "P", 24,
+                List.of(new Scene("a", "A", new Board(new Point(600, 300), Values.NONE, elements, List.of(main), reactions)),
+                new Scene("b", "B", other)), Map.of(), Map.of()).withValues(all);
     }
 
     /** Each of these happens to what lies behind, and to nothing in front of it. */
@@ -69,11 +72,13 @@ class ThroughTest extends InBrowser {
                     new Reaction(id + "-" + k.key(), new Event(k, Slots.of(k.slots(), id)), List.of(count(id + "-" + k.key())))));
             events.add(new Reaction(id + "-swiped", Events.of(Events.SWIPED, id, "right"), List.of(count(id + "-swiped"))));
         }
-        events.add(new Reaction("see", Events.of(Events.KEY_PRESSED, "S"), List.of(Actions.of(Actions.SET, List.of("front"), Setting.of(Properties.OPACITY, 1.0), 0L, "linear"))));
+        events.add(new Reaction("see", Events.of(Events.KEY_PRESSED, "S"),
+                List.of(Actions.of(Actions.SET, List.of("front"), Setting.of(Properties.OPACITY, 1.0), 0L, "linear"))));
         // the second drawing, over the place, comes after the end of Main, which never plays
         var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150)), new Flipbook(List.of(
                 new Drawing(new Element("empty", "empty", false, false, Values.NONE, new Content.Group(List.of(), new Point(1, 1), null)), 0, 12),
-                new Drawing(new Element("one", "one", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 30)), new Content.Group(List.of(box("drawn", 0, 0)), new Point(80, 60), null)), 12, 12)), new Point(80, 60), 24, Flipbook.Ending.HOLD));
+                new Drawing(new Element("one", "one", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 30)),
+                new Content.Group(List.of(box("drawn", 0, 0)), new Point(80, 60), null)), 12, 12)), new Point(80, 60), 24, Flipbook.Ending.HOLD));
         var names = new ArrayList<String>();
         for (String id : List.of("front", "drawn", "back")) {
             List.of("pressed", "released", "over", "held", "tapped", "swiped").forEach(k -> names.add(id + "-" + k));
@@ -92,7 +97,8 @@ class ThroughTest extends InBrowser {
         browser.touch("touchEnd");
         browser.until("return Tundra.pieces[0].value('back-swiped') === 1");
         for (String n : names) {
-            assertThat(value(n)).as(n).isEqualTo(!n.startsWith("back") ? 0 : n.endsWith("over") || n.endsWith("held") || n.endsWith("swiped") ? 1 : value(n));
+            assertThat(value(n)).as(n).isEqualTo(!n.startsWith("back") ? 0 : n.endsWith("over") || n.endsWith("held") || n.endsWith("swiped") ? 1
+                    : value(n));
         }
         assertThat(value("back-pressed")).isEqualTo(3);
         assertThat(value("back-tapped")).as("what was held is no tap").isEqualTo(1);
@@ -110,13 +116,20 @@ class ThroughTest extends InBrowser {
 
     @Test
     void aFadedPartIsNotDraggedAndAFadedButtonHasNoLooks() throws Exception {
-        var states = new Motif("m", "Knob", new Board(new Point(80, 60), Values.NONE, List.of(box("face", 40, 30)), List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())
-                .with("face", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))))), List.of()),
+        var states = new Motif("m", "Knob", new Board(new Point(80, 60), Values.NONE, List.of(box("face", 40, 30)),
+                List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())
+                .with("face", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))))), List.of()),
                 new States(Map.of(), 0).with(States.State.REST, 0L).with(States.State.OVER, 500_000L).with(States.State.PRESSED, 900_000L), false);
-        var knob = new Element("knob", "knob", false, false, Values.NONE.with(Properties.POSITION, new Point(420, 150)).with(Properties.OPACITY, 0.0), new Content.Instance("m", new Point(80, 60), Clock.PARENT));
-        Project p = piece(List.of(box("behind", 150, 150), faded(box("part", 150, 150)), box("under", 420, 150), knob), List.of(new Reaction("r", Events.of(Events.DRAG_STARTED, "part"), List.of(count("part"))),
-                new Reaction("r2", Events.of(Events.DRAG_STARTED, "behind"), List.of(count("behind"))), new Reaction("r3", Events.of(Events.PRESSED, "under"), List.of(count("under")))), "part", "behind", "under").withMotifs(List.of(states));
-        Project with = p.mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("part", List.of()), new Dragging.Pair("behind", List.of()))))));
+        var knob = new Element("knob", "knob", false, false, Values.NONE.with(Properties.POSITION, new Point(420, 150))
+                .with(Properties.OPACITY, 0.0), new Content.Instance("m", new Point(80, 60), Clock.PARENT));
+        Project p = piece(List.of(box("behind", 150, 150), faded(box("part", 150, 150)), box("under", 420, 150), knob),
+                List.of(new Reaction("r", Events.of(Events.DRAG_STARTED, "part"), List.of(count("part"))),
+                new Reaction("r2", Events.of(Events.DRAG_STARTED, "behind"), List.of(count("behind"))),
+                new Reaction("r3", Events.of(Events.PRESSED, "under"), List.of(count("under")))), "part", "behind", "under")
+                .withMotifs(List.of(states));
+        Project with = p.mapBoard("a",
+                b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("part", List.of()), new Dragging.Pair("behind", List.of()))))));
         open(with, "faded", 600, 300);
         browser.drag(new Point(150, 150), new Point(200, 170));
         browser.until("return Tundra.pieces[0].value('behind') === 1");
@@ -146,13 +159,19 @@ class ThroughTest extends InBrowser {
     /** Of what is hidden by the eye, and so is not on the page: it is hidden, it does not play, and what depends on that happens. */
     @Test
     void conditionsOnWhatIsNotOnThePageHold() throws Exception {
-        var motif = new Motif("m", "M", new Board(new Point(20, 20), Values.NONE, List.of(box("inner", 10, 10)), List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, true, true, Map.of())), List.of()));
-        var gone = new Element("gone", "gone", false, true, Values.NONE.with(Properties.POSITION, new Point(300, 100)), new Content.Instance("m", new Point(20, 20), Clock.OWN));
+        var motif = new Motif("m", "M", new Board(new Point(20, 20), Values.NONE, List.of(box("inner", 10, 10)),
+                List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, true, true, Map.of())), List.of()));
+        var gone = new Element("gone", "gone", false, true, Values.NONE.with(Properties.POSITION, new Point(300, 100)),
+                new Content.Instance("m", new Point(20, 20), Clock.OWN));
         var reactions = List.of(
-                new Reaction("r1", Events.of(Events.KEY_PRESSED, "K"), List.of(Conditions.of(Conditions.SHOWN, "gone", "hidden")), false, List.of(count("hidden")), List.of(), false, ""),
-                new Reaction("r2", Events.of(Events.KEY_PRESSED, "K"), List.of(Conditions.of(Conditions.SHOWN, "gone", "shown")), false, List.of(count("wrong")), List.of(count("otherwise")), false, ""),
-                new Reaction("r3", Events.of(Events.KEY_PRESSED, "K"), List.of(Conditions.of(Conditions.PLAYS, "gone", "does not play")), false, List.of(count("still")), List.of(), false, ""));
-        open(piece(List.of(box("a", 50, 50), gone), reactions, "hidden", "wrong", "otherwise", "still").withMotifs(List.of(motif)), "conditions", 600, 300);
+                new Reaction("r1", Events.of(Events.KEY_PRESSED, "K"), List.of(Conditions.of(Conditions.SHOWN, "gone", "hidden")), false,
+                List.of(count("hidden")), List.of(), false, ""),
+                new Reaction("r2", Events.of(Events.KEY_PRESSED, "K"), List.of(Conditions.of(Conditions.SHOWN, "gone", "shown")), false,
+                List.of(count("wrong")), List.of(count("otherwise")), false, ""),
+                new Reaction("r3", Events.of(Events.KEY_PRESSED, "K"), List.of(Conditions.of(Conditions.PLAYS, "gone", "does not play")), false,
+                List.of(count("still")), List.of(), false, ""));
+        open(piece(List.of(box("a", 50, 50), gone), reactions, "hidden", "wrong", "otherwise", "still").withMotifs(List.of(motif)), "conditions",
+                600, 300);
         key("k");
         assertThat(List.of(value("hidden"), value("wrong"), value("otherwise"), value("still"))).containsExactly(1.0, 0.0, 1.0, 1.0);
     }

@@ -47,16 +47,19 @@ import tundra.render.SkiaSeries;
 /** What of a page is told besides what is seen: names, states and roles of what can be tapped, and what stands on paper. */
 class ToldTest extends InBrowser {
     private static Element box(String id, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60))
+                .with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
     }
 
     private static Element words(String id, String text, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.FILL, Color.BLACK), new Content.Text(text, "Figtree", 400, 18, Content.Align.LEFT, 1.2));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.FILL, Color.BLACK),
+                new Content.Text(text, "Figtree", 400, 18, Content.Align.LEFT, 1.2));
     }
 
     private static Project piece(List<Element> elements, List<Reaction> reactions) {
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
-        return new Project("p", "Walk", 24, List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE, elements, List.of(main), reactions))), Map.of(), Map.of());
+        return new Project("p", "Walk", 24,
+                List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE, elements, List.of(main), reactions))), Map.of(), Map.of());
     }
 
     private static Reaction tapped(String id, Action... actions) {
@@ -98,7 +101,8 @@ class ToldTest extends InBrowser {
     void switchesSayWhetherTheyAreOn() throws Exception {
         var on = new PieceValue("on", "on", PieceValue.Kind.YES_NO, "yes", false);
         open(piece(List.of(box("a", 100, 60), box("b", 250, 60), box("c", 400, 60), box("plain", 500, 200)),
-                List.of(tapped("a", Actions.of(Actions.TOGGLE_VALUE, "on")), tapped("b", Actions.of(Actions.TOGGLE_SHOWN, List.of("c"))), tapped("plain", Actions.of(Actions.SHOW, List.of("c")))))
+                List.of(tapped("a", Actions.of(Actions.TOGGLE_VALUE, "on")), tapped("b", Actions.of(Actions.TOGGLE_SHOWN, List.of("c"))),
+                tapped("plain", Actions.of(Actions.SHOW, List.of("c")))))
                 .withValues(List.of(on)), "switches", 600, 300);
         assertThat(told("a", "aria-pressed")).isEqualTo("true");
         assertThat(told("b", "aria-expanded")).isEqualTo("true");
@@ -115,9 +119,12 @@ class ToldTest extends InBrowser {
     void aButtonIsCalledByItsWordsAndALinkIsOne() throws Exception {
         Project p = piece(List.of(box("ground", 100, 60), words("label", "Visit the\nmast", 60, 40)), List.of());
         var made = ButtonMotif.make(p, "s", List.of("ground", "label"), "Button", Frames.of(p, p.scenes().getFirst().board(), Fonts.BUNDLED).at(0));
-        Element group = new Element("g", "Group 3", false, false, Values.NONE.with(Properties.POSITION, new Point(400, 60)), new Content.Group(List.of(box("in", 40, 30), words("way", "To the station", 0, 20)), new Point(80, 60)));
-        Project q = made.project().mapBoard("s", b -> b.withElements(Stream.concat(b.elements().stream(), Stream.of(group, box("bare", 250, 200))).toList())
-                .withReactions(List.of(tapped(made.instance(), Actions.of(Actions.OPEN_LINK, "https://example.org", "the same tab")), tapped("g", Actions.of(Actions.NEXT_SCENE)), tapped("bare", Actions.of(Actions.NEXT_SCENE)))));
+        Element group = new Element("g", "Group 3", false, false, Values.NONE.with(Properties.POSITION, new Point(400, 60)),
+                new Content.Group(List.of(box("in", 40, 30), words("way", "To the station", 0, 20)), new Point(80, 60)));
+        Project q = made.project().mapBoard("s", b -> b.withElements(Stream.concat(b.elements().stream(), Stream.of(group, box("bare", 250, 200)))
+                .toList())
+                .withReactions(List.of(tapped(made.instance(), Actions.of(Actions.OPEN_LINK, "https://example.org", "the same tab")),
+                tapped("g", Actions.of(Actions.NEXT_SCENE)), tapped("bare", Actions.of(Actions.NEXT_SCENE)))));
         open(q, "called", 600, 300);
         String of = PageId.of(made.instance()).substring(2);
         assertThat(told(of, "role")).isEqualTo("link");
@@ -129,8 +136,10 @@ class ToldTest extends InBrowser {
 
     @Test
     void everyPartGoesHome() throws Exception {
-        Project p = piece(List.of(box("slot", 450, 200), box("vane", 100, 80), box("dome", 100, 220), box("back", 300, 40)), List.of(tapped("back", Actions.of(Actions.SEND_HOME, List.of(Slot.EVERYTHING), 0L))));
-        open(p.mapBoard("s", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("slot")))), Dragging.of("e", List.of(new Dragging.Pair("dome", List.of())))))), "home", 600, 300);
+        Project p = piece(List.of(box("slot", 450, 200), box("vane", 100, 80), box("dome", 100, 220), box("back", 300, 40)),
+                List.of(tapped("back", Actions.of(Actions.SEND_HOME, List.of(Slot.EVERYTHING), 0L))));
+        open(p.mapBoard("s", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("slot")))),
+                Dragging.of("e", List.of(new Dragging.Pair("dome", List.of())))))), "home", 600, 300);
         browser.drag(new Point(100, 80), new Point(450, 200));
         browser.drag(new Point(100, 220), new Point(250, 250));
         browser.until("return document.querySelector('.t-vane').getAttribute('aria-label') === 'vane, slot'");
@@ -143,13 +152,19 @@ class ToldTest extends InBrowser {
         var elements = new ArrayList<Element>();
         Timeline t = new Timeline("m-main", Timeline.MAIN, 1_000_000, true, true, Map.of());
         for (int i = 0; i < 8; i++) {
-            elements.add(new Element("c" + i, "c" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(40 + 60 * i, 60)).with(Properties.SIZE, new Point(70, 70)).with(Properties.FILL, Color.parse("#E9B44C")), new Content.Ellipse()));
-            t = t.with("c" + i, Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(40 + 60 * i, 60), Easing.LINEAR), new Key<>(500_000, new Point(40 + 60 * i, 190 - 10 * i), Easing.LINEAR), new Key<>(1_000_000, new Point(40 + 60 * i, 60), Easing.LINEAR))));
+            elements.add(new Element("c" + i, "c" + i, false, false, Values.NONE.with(Properties.POSITION, new Point(40 + 60 * i, 60))
+                    .with(Properties.SIZE, new Point(70, 70)).with(Properties.FILL, Color.parse("#E9B44C")), new Content.Ellipse()));
+            t = t.with("c" + i, Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(40 + 60 * i, 60), Easing.LINEAR),
+                    new Key<>(500_000, new Point(40 + 60 * i, 190 - 10 * i), Easing.LINEAR), new Key<>(1_000_000, new Point(40 + 60 * i, 60),
+                    Easing.LINEAR))));
         }
         var m = new Motif("m", "Waves", new Board(new Point(500, 250), Values.NONE, elements, List.of(t), List.of())).withPictures(true);
-        var one = new Element("one", "Waves", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 150)), new Content.Instance("m", new Point(500, 250), Clock.OWN));
+        var one = new Element("one", "Waves", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 150)),
+                new Content.Instance("m", new Point(500, 250), Clock.OWN));
         var main = new Timeline("main", Timeline.MAIN, 4_000_000, true, true, Map.of());
-        return new Project("p", "Waves", 24, List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE.with(Properties.BACKGROUND, Color.WHITE), List.of(one), List.of(main), List.of()))), Map.of(), Map.of()).withMotifs(List.of(m));
+        return new Project("p", "Waves", 24,
+                List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE.with(Properties.BACKGROUND, Color.WHITE), List.of(one),
+                List.of(main), List.of()))), Map.of(), Map.of()).withMotifs(List.of(m));
     }
 
     private static Path published(Project p, String name) throws Exception {
@@ -173,7 +188,8 @@ class ToldTest extends InBrowser {
             }
             assertThat(ink).as("moment %d", i).isGreaterThan(800);
         }
-        assertThat((List<Object>) browser.run("return [...document.querySelectorAll('.tundra [role=img], .tundra img:not([alt=\"\"])')].map(x => x.getAttribute('aria-label') ?? x.alt)")).containsExactly("Waves");
+        assertThat((List<Object>) browser.run(
+                "return [...document.querySelectorAll('.tundra [role=img], .tundra img:not([alt=\"\"])')].map(x => x.getAttribute('aria-label') ?? x.alt)")).containsExactly("Waves");
     }
 
     /** On paper, and without scripts, the still stands with one sentence, motifs and all; on the screen it isn't even loaded. */
@@ -182,8 +198,10 @@ class ToldTest extends InBrowser {
         Path page = published(series(), "paper");
         browser.open(page, 600, 300);
         assertThat(browser.run("return getComputedStyle(document.querySelector('.t-still')).display")).isEqualTo("none");
-        assertThat(browser.run("return document.querySelector('.t-still img').complete && document.querySelector('.t-still img').naturalWidth > 0")).isEqualTo(false);
-        String pdf = new String(Base64.getDecoder().decode((String) browser.driver.executeCdpCommand("Page.printToPDF", Map.of("printBackground", true)).get("data")), StandardCharsets.ISO_8859_1);
+        assertThat(browser.run("return document.querySelector('.t-still img').complete && document.querySelector('.t-still img').naturalWidth > 0"))
+                .isEqualTo(false);
+        String pdf = new String(Base64.getDecoder().decode((String) browser.driver.executeCdpCommand("Page.printToPDF",
+                Map.of("printBackground", true)).get("data")), StandardCharsets.ISO_8859_1);
         assertThat(pdf).contains("/Subtype /Image").contains("/Width 600").contains("/Height 300");
         assertThat(pdf.split("/Type /Page\\b(?!s)", -1).length - 1).as("pages").isEqualTo(1);
         browser.driver.executeCdpCommand("Emulation.setEmulatedMedia", Map.of("media", "print"));

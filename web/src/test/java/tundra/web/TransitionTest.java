@@ -39,19 +39,22 @@ class TransitionTest extends InBrowser {
     private static final Easing EASE = EasingText.parse("cubic-bezier(0.3, 0, 0.2, 1)");
 
     private static Element box(String id, double x, String fill) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 100)).with(Properties.SIZE, new Point(60, 40)).with(Properties.FILL, Color.parse(fill)), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 100)).with(Properties.SIZE, new Point(60, 40))
+                .with(Properties.FILL, Color.parse(fill)), new Content.Rectangle());
     }
 
     private static Scene scene(String id, Opening opening, Action... onTap) {
         var main = new Timeline(id + "-main", Timeline.MAIN, 4_000_000, false, true, Map.of()).with(id + "-box", Properties.POSITION,
                 new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(4_000_000, new Point(500, 100), Easing.LINEAR))));
-        var b = new Board(new Point(W, H), Values.NONE.with(Properties.BACKGROUND, Color.parse(id.equals("a") ? "#2F78A3" : "#1C6A5E")), List.of(box(id + "-box", 100, "#FFFFFF"), box(id + "-tap", 300, "#DB7A22")), List.of(main),
+        var b = new Board(new Point(W, H), Values.NONE.with(Properties.BACKGROUND, Color.parse(id.equals("a") ? "#2F78A3" : "#1C6A5E")),
+                List.of(box(id + "-box", 100, "#FFFFFF"), box(id + "-tap", 300, "#DB7A22")), List.of(main),
                 List.of(new Reaction(id + "-r", Events.tapped(id + "-tap"), List.of(onTap))));
         return new Scene(id, id.toUpperCase(), b, opening);
     }
 
     private static Project piece(PageSettings page, Scene... scenes) {
-        return new Project("p", "P", 24, List.of(scenes), Map.of(), Map.of()).withPage(page).withValues(List.of(new PieceValue("n", "n", PieceValue.Kind.NUMBER, "0", false)));
+        return new Project("p", "P", 24, List.of(scenes), Map.of(), Map.of()).withPage(page)
+                .withValues(List.of(new PieceValue("n", "n", PieceValue.Kind.NUMBER, "0", false)));
     }
 
     private static Transition transition(Transition.Kind k, Transition.Side s) {
@@ -61,7 +64,8 @@ class TransitionTest extends InBrowser {
     /** Left, top, width over that of the scene, and opacity; null where it isn't seen. */
     @SuppressWarnings("unchecked")
     private static double[] seen(String scene) {
-        var r = (List<Number>) browser.run("const s = Tundra.pieces[0].scenes.find((x) => x.name === arguments[0]); if (s.el.hidden) return null; const r = s.outer.getBoundingClientRect(); return [r.left, r.top, r.width / " + W + ", +getComputedStyle(s.outer).opacity]", scene);
+        var r = (List<Number>) browser.run(
+                "const s = Tundra.pieces[0].scenes.find((x) => x.name === arguments[0]); if (s.el.hidden) return null; const r = s.outer.getBoundingClientRect(); return [r.left, r.top, r.width / " + W + ", +getComputedStyle(s.outer).opacity]", scene);
         return r == null ? null : r.stream().mapToDouble(Number::doubleValue).toArray();
     }
 
@@ -83,14 +87,18 @@ class TransitionTest extends InBrowser {
 
     /** What one is that comes, and what one is that goes, a share of the way on. */
     private static double[] comes(Transition t, double p) {
-        double x = t.side() == Transition.Side.LEFT ? -1 : t.side() == Transition.Side.RIGHT ? 1 : 0, y = t.side() == Transition.Side.UP ? -1 : t.side() == Transition.Side.DOWN ? 1 : 0;
-        return t.kind() == Transition.Kind.FADE ? new double[] {0, 0, 1, p} : t.kind() == Transition.Kind.ZOOM ? new double[] {270 * (1 - p), 80 * (1 - p), 0.1 + 0.9 * p, p}
+        double x = t.side() == Transition.Side.LEFT ? -1 : t.side() == Transition.Side.RIGHT ? 1 : 0, y = t.side() == Transition.Side.UP ? -1
+                : t.side() == Transition.Side.DOWN ? 1 : 0;
+        return t.kind() == Transition.Kind.FADE ? new double[] {0, 0, 1, p} : t.kind() == Transition.Kind.ZOOM
+                ? new double[] {270 * (1 - p), 80 * (1 - p), 0.1 + 0.9 * p, p}
                 : new double[] {-x * W * (1 - p), -y * H * (1 - p), 1, 1};
     }
 
     private static double[] goes(Transition t, double p) {
-        double x = t.side() == Transition.Side.LEFT ? -1 : t.side() == Transition.Side.RIGHT ? 1 : 0, y = t.side() == Transition.Side.UP ? -1 : t.side() == Transition.Side.DOWN ? 1 : 0;
-        return t.kind() == Transition.Kind.PUSH ? new double[] {x * W * p, y * H * p, 1, 1} : t.kind() == Transition.Kind.SLIDE ? new double[] {0, 0, 1, 1 - p} : new double[] {0, 0, 1, 1};
+        double x = t.side() == Transition.Side.LEFT ? -1 : t.side() == Transition.Side.RIGHT ? 1 : 0, y = t.side() == Transition.Side.UP ? -1
+                : t.side() == Transition.Side.DOWN ? 1 : 0;
+        return t.kind() == Transition.Kind.PUSH ? new double[] {x * W * p, y * H * p, 1, 1} : t.kind() == Transition.Kind.SLIDE
+                ? new double[] {0, 0, 1, 1 - p} : new double[] {0, 0, 1, 1};
     }
 
     @Test
@@ -99,8 +107,11 @@ class TransitionTest extends InBrowser {
             for (Transition.Side side : k.moves() ? Transition.Side.values() : new Transition.Side[] {Transition.Side.LEFT}) {
                 Transition t = transition(k, side);
                 // said by the sentence in one, by the scene that is opened in the other
-                Project p = side == Transition.Side.LEFT ? piece(PageSettings.USUAL, scene("a", Opening.USUAL, Actions.of(Actions.OPEN_SCENE, "b", t.text())), scene("b", Opening.USUAL, Actions.of(Actions.BACK)))
-                        : piece(PageSettings.USUAL, scene("a", Opening.USUAL, Actions.of(Actions.NEXT_SCENE)), scene("b", Opening.USUAL.with(t), Actions.of(Actions.BACK)));
+                Project p = side == Transition.Side.LEFT
+                        ? piece(PageSettings.USUAL, scene("a", Opening.USUAL, Actions.of(Actions.OPEN_SCENE, "b", t.text())),
+                        scene("b", Opening.USUAL, Actions.of(Actions.BACK)))
+                        : piece(PageSettings.USUAL, scene("a", Opening.USUAL, Actions.of(Actions.NEXT_SCENE)),
+                        scene("b", Opening.USUAL.with(t), Actions.of(Actions.BACK)));
                 open(p, "turn-" + k + side, (int) W, (int) H);
                 browser.run("window.told = []; addEventListener('tundra', (e) => told.push(e.detail.text))");
                 for (boolean back : new boolean[] {false, true}) {
@@ -109,7 +120,8 @@ class TransitionTest extends InBrowser {
                     try {
                         browser.until("return Tundra.pieces[0].shown.name === '" + to + "'");
                     } catch (AssertionError e) {
-                        throw new AssertionError(k + " " + side + " " + back + browser.run("const p = Tundra.pieces[0]; return [document.elementsFromPoint(300,100).map((x) => x.getAttribute('class')).join(), p.shown.board.spent, p.shown.name, p.scenes.map((s) => s.el.inert + ' ' + s.el.hidden).join(), told.join()].join(' | ')"), e);
+                        throw new AssertionError(k + " " + side + " " + back
+                                + browser.run("const p = Tundra.pieces[0]; return [document.elementsFromPoint(300,100).map((x) => x.getAttribute('class')).join(), p.shown.board.spent, p.shown.name, p.scenes.map((s) => s.el.inert + ' ' + s.el.hidden).join(), told.join()].join(' | ')"), e);
                     }
                     if (k == Transition.Kind.CUT) {
                         assertThat(seen(from)).isNull();
@@ -135,7 +147,9 @@ class TransitionTest extends InBrowser {
     @Test
     void anotherOneInTheMiddleJumpsNowhere() throws Exception {
         Transition push = transition(Transition.Kind.PUSH, Transition.Side.LEFT), up = transition(Transition.Kind.COVER, Transition.Side.UP);
-        open(piece(PageSettings.USUAL, scene("a", Opening.USUAL.with(up), Actions.of(Actions.NEXT_SCENE)), scene("b", Opening.USUAL.with(push), Actions.of(Actions.NEXT_SCENE)), scene("c", Opening.USUAL.with(up), Actions.of(Actions.OPEN_SCENE, "a"))), "middle", (int) W, (int) H);
+        open(piece(PageSettings.USUAL, scene("a", Opening.USUAL.with(up), Actions.of(Actions.NEXT_SCENE)), scene("b", Opening.USUAL.with(push),
+                Actions.of(Actions.NEXT_SCENE)), scene("c", Opening.USUAL.with(up), Actions.of(Actions.OPEN_SCENE, "a"))), "middle", (int) W,
+                (int) H);
         browser.click(300, 100);
         browser.until("return Tundra.pieces[0].shown.name === 'B'");
         at(400);
@@ -162,7 +176,9 @@ class TransitionTest extends InBrowser {
     void whoWantsLessMotionSeesCuts() throws Exception {
         browser.lessMotion(true);
         try {
-            open(piece(PageSettings.USUAL, scene("a", Opening.USUAL, Actions.of(Actions.NEXT_SCENE)), scene("b", Opening.USUAL.with(transition(Transition.Kind.PUSH, Transition.Side.LEFT)), Actions.of(Actions.BACK))), "quiet", (int) W, (int) H);
+            open(piece(PageSettings.USUAL, scene("a", Opening.USUAL, Actions.of(Actions.NEXT_SCENE)),
+                    scene("b", Opening.USUAL.with(transition(Transition.Kind.PUSH, Transition.Side.LEFT)), Actions.of(Actions.BACK))), "quiet",
+                    (int) W, (int) H);
             browser.click(300, 100);
             browser.until("return Tundra.pieces[0].shown.name === 'B'");
             assertThat(seen("A")).isNull();
@@ -175,7 +191,8 @@ class TransitionTest extends InBrowser {
     @Test
     void aSceneKeepsWhereItWasOrBeginsAnew() throws Exception {
         for (boolean keeps : new boolean[] {false, true}) {
-            Project p = piece(PageSettings.USUAL, scene("a", Opening.USUAL.withKeeps(keeps), Actions.of(Actions.NEXT_SCENE)), scene("b", Opening.USUAL, Actions.of(Actions.BACK)));
+            Project p = piece(PageSettings.USUAL, scene("a", Opening.USUAL.withKeeps(keeps), Actions.of(Actions.NEXT_SCENE)),
+                    scene("b", Opening.USUAL, Actions.of(Actions.BACK)));
             p = p.mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("a-tap", List.of()))))));
             open(p, "keeps-" + keeps, (int) W, (int) H);
             browser.until("return Tundra.pieces[0].timeline('Main').time > 700");
@@ -202,7 +219,8 @@ class TransitionTest extends InBrowser {
     void theBrowsersHistoryFollows() throws Exception {
         PageSettings page = PageSettings.USUAL.withHistory(true);
         Opening fade = Opening.USUAL.with(new Transition(Transition.Kind.FADE, Transition.Side.LEFT, 30_000, EASE));
-        open(piece(page, scene("a", fade, Actions.of(Actions.NEXT_SCENE)), scene("b", fade, Actions.of(Actions.NEXT_SCENE)), scene("c", fade, Actions.of(Actions.BACK))), "history", (int) W, (int) H);
+        open(piece(page, scene("a", fade, Actions.of(Actions.NEXT_SCENE)), scene("b", fade, Actions.of(Actions.NEXT_SCENE)),
+                scene("c", fade, Actions.of(Actions.BACK))), "history", (int) W, (int) H);
         var random = new Random(11);
         var way = new ArrayList<>(List.of("A"));
         int at = 0;
@@ -226,10 +244,12 @@ class TransitionTest extends InBrowser {
             }
             String now = way.get(at);
             try {
-                browser.until("const p = Tundra.pieces[0]; return p.shown.name === '" + now + "' && (location.hash === '#" + now + "' || " + at + " === 0) && p.scenes.every((s) => s.moves || s.el.hidden === (s !== p.shown))"
+                browser.until("const p = Tundra.pieces[0]; return p.shown.name === '" + now + "' && (location.hash === '#" + now + "' || " + at
+                        + " === 0) && p.scenes.every((s) => s.moves || s.el.hidden === (s !== p.shown))"
                         + " && (document.activeElement === document.body || p.shown.el.contains(document.activeElement)) && p.timeline('Main').playing");
             } catch (AssertionError e) {
-                throw new AssertionError("step " + i + " of " + way + " at " + at + ": " + browser.run("const p = Tundra.pieces[0]; return [p.shown.name, location.hash, p.timeline('Main').playing, document.activeElement.className].join()"), e);
+                throw new AssertionError("step " + i + " of " + way + " at " + at + ": "
+                        + browser.run("const p = Tundra.pieces[0]; return [p.shown.name, location.hash, p.timeline('Main').playing, document.activeElement.className].join()"), e);
             }
         }
         // an address opens its scene
@@ -241,8 +261,10 @@ class TransitionTest extends InBrowser {
     @Test
     void oneSceneLiesOverAllOthers() throws Exception {
         Scene over = scene("o", Opening.USUAL, Actions.of(Actions.NEXT_SCENE), Actions.of(Actions.ADD_VALUE, "n", 1.0));
-        over = over.withBoard(over.board().withElements(List.of(box("o-tap", 500, "#C23B3B"))).withTimelines(List.of(new Timeline("o-main", Timeline.MAIN, 1_000_000, false, true, Map.of()))));
-        Project p = piece(PageSettings.USUAL.withOver("o"), scene("a", Opening.USUAL, Actions.of(Actions.ADD_VALUE, "n", 10.0)), scene("b", Opening.USUAL, Actions.of(Actions.ADD_VALUE, "n", 100.0)), over);
+        over = over.withBoard(over.board().withElements(List.of(box("o-tap", 500, "#C23B3B")))
+                .withTimelines(List.of(new Timeline("o-main", Timeline.MAIN, 1_000_000, false, true, Map.of()))));
+        Project p = piece(PageSettings.USUAL.withOver("o"), scene("a", Opening.USUAL, Actions.of(Actions.ADD_VALUE, "n", 10.0)),
+                scene("b", Opening.USUAL, Actions.of(Actions.ADD_VALUE, "n", 100.0)), over);
         var visit = new Visit(browser, folder, "over", p);
         Moment m = Moment.opened(p.scenes().getFirst().board(), 1_000_000);
         visit.go(m);

@@ -32,7 +32,8 @@ final class TypePiece {
         var p = new TypePiece();
         p.texts();
         p.groups();
-        var board = new Board(new Point(800, 600), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), p.elements, List.of(p.timeline), List.of());
+        var board = new Board(new Point(800, 600), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), p.elements, List.of(p.timeline),
+                List.of());
         return new Project("type", "Type", 24, List.of(new Scene("scene", "Scene", board)), Map.of(), Map.of());
     }
 
@@ -46,7 +47,8 @@ final class TypePiece {
     }
 
     private void text(String id, double x, double y, double wrap, Content.Align align) {
-        elements.add(new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.FILL, Color.parse("#1D2926")),
+        elements.add(new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y))
+                .with(Properties.FILL, Color.parse("#1D2926")),
                 new Content.Text(WORDS, "Figtree", 400, 18, align, 1.3).withWrap(wrap)));
     }
 
@@ -73,7 +75,8 @@ final class TypePiece {
 
     private void group(String id, double x, double y, Values v, Outline clip) {
         elements.add(new Element(id, id, false, false, v.with(Properties.POSITION, new Point(x, y)), new Content.Group(List.of(
-                box(id + "sun", 30, 30, 90, 90, "#E9B44C", new Content.Ellipse()), box(id + "hut", 90, 60, 80, 50, "#C23B3B", new Content.Rectangle())), new Point(120, 80), clip)));
+                box(id + "sun", 30, 30, 90, 90, "#E9B44C", new Content.Ellipse()), box(id + "hut", 90, 60, 80, 50, "#C23B3B",
+                new Content.Rectangle())), new Point(120, 80), clip)));
     }
 
     private void groups() {
@@ -86,6 +89,7 @@ final class TypePiece {
         key("blink", Properties.SHOWN, Easing.HOLD, "no", "yes", "no", "yes", "no");
         timeline = timeline.withShown("blink", new Span(0, 3_300_000)).withShown("blinksun", new Span(1_400_000, 4_000_000));
         Values off = Values.NONE.with(Properties.SHOWN, "no");
-        elements.add(new Element("off", "off", false, false, off.with(Properties.POSITION, new Point(400, 550)).with(Properties.SIZE, new Point(700, 40)), new Content.Rectangle()));
+        elements.add(new Element("off", "off", false, false, off.with(Properties.POSITION, new Point(400, 550))
+                .with(Properties.SIZE, new Point(700, 40)), new Content.Rectangle()));
     }
 }

@@ -64,7 +64,8 @@ final class Visit {
     /** Pauses all that plays and says where the timelines stand. */
     @SuppressWarnings("unchecked")
     Moment paused() throws Exception {
-        var told = (List<List<Object>>) browser.run("const s = Tundra.pieces[0].scenes[0]; s.timelines.forEach(t => t.pause()); return Tundra.pieces[0].moment;");
+        var told = (List<List<Object>>) browser.run(
+                "const s = Tundra.pieces[0].scenes[0]; s.timelines.forEach(t => t.pause()); return Tundra.pieces[0].moment;");
         settled();
         var out = new ArrayList<Moment.Standing>();
         told.forEach(t -> out.add(new Moment.Standing((String) t.get(0), Math.round(((Number) t.get(1)).doubleValue() * 1000))));

@@ -39,10 +39,13 @@ class VisitPageTest extends InBrowser {
         try (InputStream in = VisitPageTest.class.getResourceAsStream("/axe.min.js")) {
             browser.run(new String(in.readAllBytes(), StandardCharsets.UTF_8) + "; window.axe = axe;");
         }
-        var found = (List<Map<String, Object>>) browser.driver.executeAsyncScript("const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((r) => done(r.violations.map((v) => ({ id: v.id, help: v.help, nodes: v.nodes.map((n) => n.html).join() }))))");
+        var found = (List<Map<String, Object>>) browser.driver.executeAsyncScript(
+                "const done = arguments[0]; axe.run(document, { resultTypes: ['violations'] }).then((r) => done(r.violations.map((v) => ({ id: v.id, help: v.help, nodes: v.nodes.map((n) => n.html).join() }))))");
         assertThat(found).isEmpty();
-        var told = (List<String>) browser.run("return [...document.querySelectorAll('.t-scene:not([hidden]) [role], .t-scene:not([hidden]) a, .t-scene:not([hidden]) video')].map((x) => (x.getAttribute('role') ?? x.tagName.toLowerCase()) + ': ' + x.getAttribute('aria-label'))");
-        assertThat(told).contains("group: What there is to see", "group: Gallery dots", "group: The way to the station", "video: The mast by night", "a: Call the station", "button: Back to the station");
+        var told = (List<String>) browser.run(
+                "return [...document.querySelectorAll('.t-scene:not([hidden]) [role], .t-scene:not([hidden]) a, .t-scene:not([hidden]) video')].map((x) => (x.getAttribute('role') ?? x.tagName.toLowerCase()) + ': ' + x.getAttribute('aria-label'))");
+        assertThat(told).contains("group: What there is to see", "group: Gallery dots", "group: The way to the station", "video: The mast by night",
+                "a: Call the station", "button: Back to the station");
     }
 
     /** As a folder on a host that allows nothing but itself, and as files: what is asked for is the page's own. */
@@ -55,7 +58,9 @@ class VisitPageTest extends InBrowser {
             Path file = page.resolve(x.getRequestURI().getPath().substring(1).isEmpty() ? "index.html" : x.getRequestURI().getPath().substring(1));
             asked.add(file.getFileName().toString());
             x.getResponseHeaders().add("Content-Security-Policy", "default-src 'self'");
-            x.getResponseHeaders().add("Content-Type", file.toString().endsWith(".css") ? "text/css" : file.toString().endsWith(".js") ? "text/javascript" : file.toString().endsWith(".html") ? "text/html" : file.toString().endsWith(".webm") ? "video/webm" : "application/octet-stream");
+            x.getResponseHeaders().add("Content-Type", file.toString().endsWith(".css") ? "text/css" : file.toString().endsWith(".js")
+                    ? "text/javascript" : file.toString().endsWith(".html") ? "text/html" : file.toString().endsWith(".webm") ? "video/webm"
+                    : "application/octet-stream");
             byte[] body = Files.exists(file) ? Files.readAllBytes(file) : new byte[0];
             x.sendResponseHeaders(Files.exists(file) ? 200 : 404, body.length == 0 ? -1 : body.length);
             x.getResponseBody().write(body);
@@ -69,7 +74,8 @@ class VisitPageTest extends InBrowser {
             browser.run("window.refused = []; addEventListener('securitypolicyviolation', (e) => refused.push(e.violatedDirective + ' ' + e.blockedURI)); Tundra.pieces[0].show('Visit')");
             browser.until("return document.querySelector('video')?.readyState >= 2");
             assertThat((List<?>) browser.run("return refused")).isEmpty();
-            assertThat((List<?>) browser.run("return performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith(arguments[0]))", host)).isEmpty();
+            assertThat((List<?>) browser.run(
+                    "return performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith(arguments[0]))", host)).isEmpty();
             assertThat(asked).anyMatch(n -> n.endsWith(".webm")).anyMatch(n -> n.endsWith(".jpg"));
         } finally {
             server.stop(0);
@@ -77,6 +83,7 @@ class VisitPageTest extends InBrowser {
         browser.open(page, 1280, 700);
         browser.run("Tundra.pieces[0].show('Visit')");
         browser.until("return document.querySelector('video')?.readyState >= 2");
-        assertThat((List<?>) browser.run("return performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith('file:'))")).isEmpty();
+        assertThat((List<?>) browser.run("return performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith('file:'))"))
+                .isEmpty();
     }
 }

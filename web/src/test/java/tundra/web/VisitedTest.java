@@ -67,16 +67,20 @@ class VisitedTest extends InBrowser {
             expected.add((String) tap[2]);
             browser.until("return said.length >= " + 2 * expected.size() + " || performance.now() > 8000");
         }
-        assertThat((List<Object>) browser.run("return said.filter((x, i) => i % 2)")).containsExactlyElementsOf(expected.stream().map(x -> (Object) x).toList());
+        assertThat((List<Object>) browser.run("return said.filter((x, i) => i % 2)")).containsExactlyElementsOf(expected.stream().map(x -> (Object) x)
+                .toList());
     }
 
     private static Element box(String id, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60)).with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(80, 60))
+                .with(Properties.FILL, Color.parse("#2F78A3")), new Content.Rectangle());
     }
 
     private static Project piece(List<Element> elements, List<Timeline> timelines, List<Reaction> reactions) {
-        return new Project("p", "P", 24, List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE, elements, timelines, reactions))), Map.of(), Map.of())
-                .withValues(List.of(new PieceValue("n", "n", PieceValue.Kind.NUMBER, "0", false), new PieceValue("over", "over", PieceValue.Kind.NUMBER, "0", false)));
+        return new Project("p", "P", 24, List.of(new Scene("s", "S", new Board(new Point(600, 300), Values.NONE, elements, timelines, reactions))),
+                Map.of(), Map.of())
+                .withValues(List.of(new PieceValue("n", "n", PieceValue.Kind.NUMBER, "0", false),
+                new PieceValue("over", "over", PieceValue.Kind.NUMBER, "0", false)));
     }
 
     private static Reaction counts(String value, Event when) {
@@ -86,11 +90,13 @@ class VisitedTest extends InBrowser {
     /** A label on a button takes nothing away from it: neither taps nor the pointer. */
     @Test
     void whatHasNoReactionLetsThrough() throws Exception {
-        var label = new Element("label", "Label", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.FILL, Color.BLACK),
+        var label = new Element("label", "Label", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                .with(Properties.FILL, Color.BLACK),
                 new Content.Text("Start", "Figtree", 400, 20, Content.Align.LEFT, 1.2));
         Element cover = box("cover", 300, 100), under = box("under", 300, 100), catches = cover.with(Properties.TOUCH, "its whole box");
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
-        open(piece(List.of(box("button", 100, 100), label, under, catches), List.of(main), List.of(counts("n", Events.tapped("button")), counts("over", Events.of(Events.OVER, "button")),
+        open(piece(List.of(box("button", 100, 100), label, under, catches), List.of(main), List.of(counts("n", Events.tapped("button")),
+                counts("over", Events.of(Events.OVER, "button")),
                 new Reaction("r-under", Events.tapped("under"), List.of(Actions.of(Actions.ADD_VALUE, "n", 10.0))))), "label", 600, 300);
         browser.mouse("mouseMoved", 20, 20, 0);
         browser.mouse("mouseMoved", 100, 100, 0);
@@ -108,7 +114,8 @@ class VisitedTest extends InBrowser {
     void theKeyboardReachesOnlyWhatIsSeen() throws Exception {
         Element first = box("first", 100, 100), ghost = box("ghost", 250, 100).with(Properties.OPACITY, 0.0), last = box("last", 400, 100);
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, false, Map.of());
-        var fades = new Reaction("fades", Events.of(Events.KEY_PRESSED, "F"), List.of(Actions.of(Actions.SET, List.of("last"), Setting.of(Properties.OPACITY, 0.0), 0L, "linear")));
+        var fades = new Reaction("fades", Events.of(Events.KEY_PRESSED, "F"),
+                List.of(Actions.of(Actions.SET, List.of("last"), Setting.of(Properties.OPACITY, 0.0), 0L, "linear")));
         open(piece(List.of(first, ghost, last), List.of(main), List.of(counts("over", Events.tapped("ghost")), counts("n", Events.tapped("last")),
                 new Reaction("r-first", Events.tapped("first"), List.of(Actions.of(Actions.SAY, "x"))), fades)), "ghost", 600, 300);
         var keys = new org.openqa.selenium.interactions.Actions(browser.driver);
@@ -131,8 +138,10 @@ class VisitedTest extends InBrowser {
     @Test
     void aCueThatPausesStandsAtItsTime() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
-        var pauses = new Reaction("pauses", Events.of(Events.PASSED, "main", 300_000L, "forwards"), List.of(Actions.of(Actions.PAUSE, "main"), Actions.of(Actions.ADD_VALUE, "n", 1.0)));
-        open(piece(List.of(box("a", 100, 100)), List.of(main), List.of(pauses, new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.PLAY, "main"))),
+        var pauses = new Reaction("pauses", Events.of(Events.PASSED, "main", 300_000L, "forwards"), List.of(Actions.of(Actions.PAUSE, "main"),
+                Actions.of(Actions.ADD_VALUE, "n", 1.0)));
+        open(piece(List.of(box("a", 100, 100)), List.of(main),
+                List.of(pauses, new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.PLAY, "main"))),
                 counts("over", Events.of(Events.ENDED, "main")))), "cue", 600, 300);
         browser.until("return Tundra.pieces[0].value('n') === 1");
         assertThat(browser.run("return Tundra.pieces[0].timeline('Main').playing")).isEqualTo(false);
@@ -151,8 +160,10 @@ class VisitedTest extends InBrowser {
     void elsewhereIsBesideIt() throws Exception {
         Element menu = box("menu", 100, 100), button = box("button", 300, 100);
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
-        var closes = new Reaction("closes", Events.of(Events.TAPPED_ELSEWHERE, "menu"), List.of(Conditions.of(Conditions.VALUE, "n", "is", "1")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "0"), Actions.of(Actions.ADD_VALUE, "over", 1.0)), List.of(), false, "");
-        var opens = new Reaction("opens", Events.tapped("button"), List.of(Conditions.of(Conditions.VALUE, "over", "is", "0")), false, List.of(Actions.of(Actions.SET_VALUE, "n", "1")), List.of(), false, "");
+        var closes = new Reaction("closes", Events.of(Events.TAPPED_ELSEWHERE, "menu"), List.of(Conditions.of(Conditions.VALUE, "n", "is", "1")),
+                false, List.of(Actions.of(Actions.SET_VALUE, "n", "0"), Actions.of(Actions.ADD_VALUE, "over", 1.0)), List.of(), false, "");
+        var opens = new Reaction("opens", Events.tapped("button"), List.of(Conditions.of(Conditions.VALUE, "over", "is", "0")), false,
+                List.of(Actions.of(Actions.SET_VALUE, "n", "1")), List.of(), false, "");
         open(piece(List.of(menu, button), List.of(main), List.of(closes, opens)), "elsewhere", 600, 300);
         browser.click(300, 100);
         browser.until("return Tundra.pieces[0].value('n') === 1");
@@ -167,7 +178,8 @@ class VisitedTest extends InBrowser {
     @Test
     void whatIsHeldIsNotTappedToo() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
-        open(piece(List.of(box("a", 100, 100)), List.of(main), List.of(counts("n", Events.of(Events.HELD, "a")), counts("over", Events.tapped("a")))), "held", 600, 300);
+        open(piece(List.of(box("a", 100, 100)), List.of(main), List.of(counts("n", Events.of(Events.HELD, "a")),
+                counts("over", Events.tapped("a")))), "held", 600, 300);
         browser.mouse("mouseMoved", 100, 100, 0);
         browser.mouse("mousePressed", 100, 100, 1);
         browser.until("return Tundra.pieces[0].value('n') === 1");
@@ -182,7 +194,8 @@ class VisitedTest extends InBrowser {
     @Test
     void aTapOnWhatHasLandedIsNoLanding() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
-        Project p = piece(List.of(box("slot", 400, 200), box("vane", 100, 100)), List.of(main), List.of(counts("n", Events.of(Events.LANDED, "vane")), counts("over", Events.of(Events.TAKEN_OUT, "vane"))));
+        Project p = piece(List.of(box("slot", 400, 200), box("vane", 100, 100)), List.of(main),
+                List.of(counts("n", Events.of(Events.LANDED, "vane")), counts("over", Events.of(Events.TAKEN_OUT, "vane"))));
         open(p.mapBoard("s", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("vane", List.of("slot"))))))), "landed", 600, 300);
         browser.drag(new Point(100, 100), new Point(398, 199));
         browser.until("return Tundra.pieces[0].value('n') === 1");
@@ -197,8 +210,10 @@ class VisitedTest extends InBrowser {
     @Test
     void theKeyboardGoesAlongIntoAScene() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
-        Project p = piece(List.of(box("a", 100, 100)), List.of(main), List.of(new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.OPEN_SCENE, "z")))));
-        var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)), List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
+        Project p = piece(List.of(box("a", 100, 100)), List.of(main),
+                List.of(new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.OPEN_SCENE, "z")))));
+        var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)),
+                List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
         open(p.withScenes(List.of(p.scenes().getFirst(), new Scene("z", "Night walk", there))), "scenes", 600, 300);
         var keys = new org.openqa.selenium.interactions.Actions(browser.driver);
         keys.sendKeys(Keys.TAB).sendKeys(Keys.ENTER).perform();
@@ -211,7 +226,8 @@ class VisitedTest extends InBrowser {
     @Test
     void itWaitsUntilSomethingIsTapped() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 600_000, false, false, Map.of());
-        var cue = new Reaction("cue", Events.of(Events.PASSED, "main", 200_000L, "forwards"), List.of(Actions.of(Actions.PAUSE, "main"), Actions.of(Actions.WAIT_UNTIL, "lamp"), Actions.of(Actions.ADD_VALUE, "n", 1.0), Actions.of(Actions.PLAY, "main")));
+        var cue = new Reaction("cue", Events.of(Events.PASSED, "main", 200_000L, "forwards"), List.of(Actions.of(Actions.PAUSE, "main"),
+                Actions.of(Actions.WAIT_UNTIL, "lamp"), Actions.of(Actions.ADD_VALUE, "n", 1.0), Actions.of(Actions.PLAY, "main")));
         open(piece(List.of(box("lamp", 100, 100)), List.of(main), List.of(cue, counts("over", Events.of(Events.ENDED, "main")))), "until", 600, 300);
         browser.run("Tundra.pieces[0].timeline('Main').playFromStart()");
         browser.until("return !Tundra.pieces[0].timeline('Main').playing && Tundra.pieces[0].timeline('Main').time === 200");
@@ -239,7 +255,8 @@ class VisitedTest extends InBrowser {
     void twoFingersNeverSwipe() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
         Element wide = box("wide", 300, 150).with(Properties.SIZE, new Point(500, 200));
-        open(piece(List.of(wide), List.of(main), List.of(counts("n", Events.of(Events.SWIPED, "wide", "left")), counts("over", Events.of(Events.RELEASED, "wide")))), "fingers", 600, 300);
+        open(piece(List.of(wide), List.of(main), List.of(counts("n", Events.of(Events.SWIPED, "wide", "left")),
+                counts("over", Events.of(Events.RELEASED, "wide")))), "fingers", 600, 300);
         browser.touch("touchStart", new Point(400, 120), new Point(420, 200));
         for (int x = 0; x <= 150; x += 50) {
             browser.touch("touchMove", new Point(400 - x, 120), new Point(420 - x, 200));
@@ -258,8 +275,10 @@ class VisitedTest extends InBrowser {
     @Test
     void aDoubleTapAtADoorTapsNothingBehindIt() throws Exception {
         var main = new Timeline("main", Timeline.MAIN, 100_000, false, false, Map.of());
-        Project p = piece(List.of(box("a", 100, 100)), List.of(main), List.of(new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.OPEN_SCENE, "z")))));
-        var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)), List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
+        Project p = piece(List.of(box("a", 100, 100)), List.of(main),
+                List.of(new Reaction("on", Events.tapped("a"), List.of(Actions.of(Actions.OPEN_SCENE, "z")))));
+        var there = new Board(new Point(600, 300), Values.NONE, List.of(box("b", 100, 100)),
+                List.of(new Timeline("zm", Timeline.MAIN, 100_000, false, false, Map.of())), List.of(counts("n", Events.tapped("b"))));
         open(p.withScenes(List.of(p.scenes().getFirst(), new Scene("z", "Night walk", there))), "door", 600, 300);
         browser.mouse("mouseMoved", 100, 100, 0);
         browser.doubleClick(100, 100);

@@ -79,9 +79,11 @@ class VisitorTest extends InBrowser {
         Visit v = open(browser, "v1-clock");
         for (int i = 1; i <= 3; i++) {
             // both at the beginning of a picture: what the machine does within one is not the timeline's
-            browser.driver.executeAsyncScript("const done = arguments[0]; requestAnimationFrame(() => { window.began = performance.now(); Tundra.pieces[0].timeline('Main').playFromStart(); done(1); })");
+            browser.driver.executeAsyncScript(
+                    "const done = arguments[0]; requestAnimationFrame(() => { window.began = performance.now(); Tundra.pieces[0].timeline('Main').playFromStart(); done(1); })");
             until(browser, "Main", "t.time > " + 400 * i);
-            var at = (List<?>) browser.driver.executeAsyncScript("const done = arguments[0]; requestAnimationFrame(() => done([Tundra.pieces[0].timeline('Main').time, performance.now() - began]))");
+            var at = (List<?>) browser.driver.executeAsyncScript(
+                    "const done = arguments[0]; requestAnimationFrame(() => done([Tundra.pieces[0].timeline('Main').time, performance.now() - began]))");
             double time = ((Number) at.get(0)).doubleValue(), clock = ((Number) at.get(1)).doubleValue();
             assertThat(time).as("ms by the clock").isCloseTo(clock, within(34.0));
             Moment m = v.paused();
@@ -111,9 +113,12 @@ class VisitorTest extends InBrowser {
         Moment m = v.paused();
         for (int i = 1; i <= 8; i++) {
             var b = v.board.find("b" + i).rest().get(Properties.POSITION);
-            boolean seen = HitTest.under(new FrameBuilder(v.board, Fonts.BUNDLED).at(m), b, 0).stream().filter(path -> path.stream().anyMatch(TouchAreas.catching(v.project, v.board)::contains)).findFirst().orElseThrow().getLast().equals("b" + i);
+            boolean seen = HitTest.under(new FrameBuilder(v.board, Fonts.BUNDLED).at(m), b, 0).stream()
+                    .filter(path -> path.stream().anyMatch(TouchAreas.catching(v.project, v.board)::contains)).findFirst().orElseThrow().getLast()
+                    .equals("b" + i);
             browser.click(b.x(), b.y());
-            assertThat(browser.run("return Tundra.pieces[0].timeline('Tb" + i + "').time > 0 || Tundra.pieces[0].timeline('Tb" + i + "').playing")).as("b%d, seen %s", i, seen).isEqualTo(i <= 5 || seen);
+            assertThat(browser.run("return Tundra.pieces[0].timeline('Tb" + i + "').time > 0 || Tundra.pieces[0].timeline('Tb" + i + "').playing"))
+                    .as("b%d, seen %s", i, seen).isEqualTo(i <= 5 || seen);
         }
     }
 

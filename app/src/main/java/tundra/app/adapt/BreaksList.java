@@ -34,7 +34,8 @@ public final class BreaksList extends VBox {
         this.studio = studio;
         this.jobs = jobs;
         getStyleClass().add("layout-section");
-        getChildren().addAll(new HBox(6, Buttons.text(commands.get(CommandIds.BREAKS), "Where it breaks"), Buttons.text(commands.get(CommandIds.SHARE_WIDTH), "Share the width")), rows);
+        getChildren().addAll(new HBox(6, Buttons.text(commands.get(CommandIds.BREAKS), "Where it breaks"),
+                Buttons.text(commands.get(CommandIds.SHARE_WIDTH), "Share the width")), rows);
         studio.listen(what -> {
             // what was found is of a board as it was
             if (of != null && of != studio.drawn()) {
@@ -86,7 +87,8 @@ public final class BreaksList extends VBox {
         int from = width < drawn ? here == null ? 0 : here.from() : width, to = width < drawn ? width + 1 : here == null ? Layout.WIDEST : here.to();
         var made = new String[1];
         studio.editBase("New layout", null, b -> {
-            Board out = Layouts.add(b, width < drawn ? "Up to " + width : "From " + width, from, to, new Point(width, studio.drawn().size().y()), here == null ? null : here.id());
+            Board out = Layouts.add(b, width < drawn ? "Up to " + width : "From " + width, from, to, new Point(width, studio.drawn().size().y()),
+                    here == null ? null : here.id());
             made[0] = out.layouts().stream().filter(l -> base.layout(l.id()) == null).findFirst().orElseThrow().id();
             return out;
         });

@@ -84,7 +84,8 @@ public final class DiffersTable extends VBox {
 
     private void refresh(boolean anew) {
         Board base = studio.base();
-        String now = search.getText() + selected.isSelected() + (selected.isSelected() ? studio.selection() : "") + (studio.layout() == null ? "" : studio.layout().id());
+        String now = search.getText() + selected.isSelected() + (selected.isSelected() ? studio.selection() : "")
+                + (studio.layout() == null ? "" : studio.layout().id());
         if (!anew && base == of && now.equals(asked)) {
             return;
         }
@@ -106,7 +107,8 @@ public final class DiffersTable extends VBox {
         for (int i = 0; i < Math.min(MOST, rows.size()); i++) {
             row(1 + i, rows.get(i));
         }
-        more.setText(base.layouts().isEmpty() ? "a layout begins with nothing that differs: make one, and change it" : rows.isEmpty() ? words.isEmpty() ? "nothing differs yet" : "nothing of that name differs"
+        more.setText(base.layouts().isEmpty() ? "a layout begins with nothing that differs: make one, and change it" : rows.isEmpty()
+                ? words.isEmpty() ? "nothing differs yet" : "nothing of that name differs"
                 : rows.size() > MOST ? "and " + (rows.size() - MOST) + " more: search for them" : "");
     }
 
@@ -159,7 +161,8 @@ public final class DiffersTable extends VBox {
 
     private ContextMenu menu(WhatDiffers.Row r, WhatDiffers.Cell cell) {
         var items = new ArrayList<MenuItem>();
-        items.add(item("Hand back", () -> studio.editBase("Hand back " + r.name(), null, b -> Layouts.handBack(b, cell.layout(), List.of(r.what())))));
+        items.add(item("Hand back", () -> studio.editBase("Hand back " + r.name(), null, b -> Layouts.handBack(b, cell.layout(),
+                List.of(r.what())))));
         items.add(item("Hand back in every layout", () -> studio.editBase("Hand back " + r.name(), null, b -> {
             Board out = b;
             for (Layout l : b.layouts()) {
@@ -167,10 +170,12 @@ public final class DiffersTable extends VBox {
             }
             return out;
         })));
-        items.add(item("Make this the scene's as drawn", () -> studio.editBase("Make " + r.name() + " the scene's", null, b -> Override.toBase(b, cell.layout(), r.what()))));
+        items.add(item("Make this the scene's as drawn", () -> studio.editBase("Make " + r.name() + " the scene's", null,
+                b -> Override.toBase(b, cell.layout(), r.what()))));
         for (Layout l : studio.base().layouts()) {
             if (!l.id().equals(cell.layout())) {
-                items.add(item("Copy to " + l.name(), () -> studio.editBase("Copy " + r.name() + " to " + l.name(), null, b -> Layouts.copy(b, cell.layout(), r.what(), l.id()))));
+                items.add(item("Copy to " + l.name(), () -> studio.editBase("Copy " + r.name() + " to " + l.name(), null,
+                        b -> Layouts.copy(b, cell.layout(), r.what(), l.id()))));
             }
         }
         return new ContextMenu(items.toArray(MenuItem[]::new));

@@ -112,7 +112,8 @@ public final class LayoutBar extends HBox {
     /** All layouts beside each other where they have the room, otherwise the one that is worked on with a menu of the others. */
     private void fit() {
         boolean here = studio.layout() != null;
-        double whole = getInsets().getLeft() + getInsets().getRight() + title.prefWidth(-1) + layouts.prefWidth(-1) + (here ? goes.prefWidth(-1) + scopes.prefWidth(-1) + 2 * getSpacing() : 0) + getSpacing();
+        double whole = getInsets().getLeft() + getInsets().getRight() + title.prefWidth(-1) + layouts.prefWidth(-1)
+                + (here ? goes.prefWidth(-1) + scopes.prefWidth(-1) + 2 * getSpacing() : 0) + getSpacing();
         boolean narrow = getWidth() > 0 && whole > getWidth();
         show(title, !narrow);
         show(layouts, !narrow);

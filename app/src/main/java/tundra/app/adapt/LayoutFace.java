@@ -63,7 +63,8 @@ final class LayoutFace extends Button {
      */
     void show(Layouts.Range range, Board seen) {
         Layout l = range.layout();
-        String called = l == null ? "as drawn" : l.name(), widths = range.from() == 0 ? "up to " + (range.to() - 1) : range.to() == Layout.WIDEST ? range.from() + " and up" : range.from() + "–" + (range.to() - 1);
+        String called = l == null ? "as drawn" : l.name(), widths = range.from() == 0 ? "up to " + (range.to() - 1) : range.to() == Layout.WIDEST
+                ? range.from() + " and up" : range.from() + "–" + (range.to() - 1);
         name.setText(called + "  " + widths);
         setId("face-" + (l == null ? "base" : l.id()));
         setAccessibleText("Work on " + (l == null ? "the scene as it is drawn" : "layout " + called) + ", for " + widths + " px");

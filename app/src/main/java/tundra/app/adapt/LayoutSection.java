@@ -71,7 +71,8 @@ public final class LayoutSection extends VBox {
         });
         var rename = Buttons.text(commands.get(CommandIds.LAYOUT_RENAME), "Rename");
         var delete = Buttons.text(commands.get(CommandIds.LAYOUT_DELETE), "Delete");
-        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried, triedHigh), ended);
+        getChildren().addAll(Words.section("Layout"), new HBox(6, make, rename, delete), widths, size, new NamedRow("Try at", tried, triedHigh),
+                ended);
         studio.listen(what -> refresh());
         refresh();
     }

@@ -30,7 +30,8 @@ public final class TieOverlay implements Overlay {
         }
         String id = studio.selected().id();
         var path = Tree.path(studio.board().elements(), id);
-        Rect box = placed.bounds(), around = path.size() > 1 && studio.placed(path.get(path.size() - 2)) instanceof Frame.Placed p ? p.bounds() : new Rect(0, 0, studio.board().size().x(), studio.board().size().y());
+        Rect box = placed.bounds(), around = path.size() > 1 && studio.placed(path.get(path.size() - 2)) instanceof Frame.Placed p ? p.bounds()
+                : new Rect(0, 0, studio.board().size().x(), studio.board().size().y());
         Palette c = Palette.of(studio.dark());
         g.setFont(Font.font("JetBrains Mono", 10));
         g.setTextAlign(TextAlignment.CENTER);

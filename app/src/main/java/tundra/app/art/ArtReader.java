@@ -19,7 +19,8 @@ public final class ArtReader {
     public static ImportedArt read(Path file) throws IOException {
         String name = file.getFileName().toString();
         if (Files.exists(file) && !Files.isRegularFile(file)) {
-            throw new IOException("“" + name + "” can't be brought in: it is " + (Files.isDirectory(file) ? "a folder" : "no file, but a pipe or a device") + ". Nothing was changed.");
+            throw new IOException("“" + name + "” can't be brought in: it is " + (Files.isDirectory(file) ? "a folder"
+                    : "no file, but a pipe or a device") + ". Nothing was changed.");
         }
         ImportedArt part = PartReader.read(name, file);
         if (part != null) {

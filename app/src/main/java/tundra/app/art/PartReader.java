@@ -46,7 +46,8 @@ public final class PartReader {
         }
         if (ending.endsWith(".geojson") || ending.endsWith(".json")) {
             MapData map = map(name, file);
-            return new ImportedArt.Part(name.replaceFirst("\\.(geo)?json$", ""), null, Blocks.MAP_BLOCK.box(), (b, at) -> PlacedBlock.map(b, name.replaceFirst("\\.(geo)?json$", ""), map, at));
+            return new ImportedArt.Part(name.replaceFirst("\\.(geo)?json$", ""), null, Blocks.MAP_BLOCK.box(), (b, at) ->
+                    PlacedBlock.map(b, name.replaceFirst("\\.(geo)?json$", ""), map, at));
         }
         if (ending.endsWith(".vtt")) {
             return new ImportedArt.Kept(words(name, file));
@@ -58,7 +59,8 @@ public final class PartReader {
     public static MapData map(String name, Path file) throws IOException {
         try {
             if (Files.size(file) > GeoJson.MOST) {
-                throw new FileProblem("it has " + (Files.size(file) >> 20) + " MB, and " + (GeoJson.MOST >> 20) + " MB is the most that a map can have");
+                throw new FileProblem("it has " + (Files.size(file) >> 20) + " MB, and " + (GeoJson.MOST >> 20)
+                        + " MB is the most that a map can have");
             }
             return GeoJson.read(Files.readAllBytes(file));
         } catch (FileProblem e) {

@@ -135,10 +135,12 @@ public final class SheetPanel extends StackPane {
         Buttons.tip(guess, "Looks for the grid in the picture once more");
         guess.setOnAction(e -> show(sheet.guess()));
         var cells = new NamedRow("Cells", field("columns", "Columns", "columns"), field("rows", "Rows", "rows"), guess);
-        var margins = new NamedRow("Margins", field("left", "Margin at the left", "left"), field("top", "Margin at the top", "top"), field("right", "Margin at the right", "right"),
+        var margins = new NamedRow("Margins", field("left", "Margin at the left", "left"), field("top", "Margin at the top", "top"),
+                field("right", "Margin at the right", "right"),
                 field("bottom", "Margin at the bottom", "bottom"));
         var spacing = new NamedRow("Spacing", field("across", "Spacing across", "across"), field("down", "Spacing down", "down"));
-        var which = new NamedRow("Drawings", order, field("first", "First cell", "from"), field("last", "Last cell", "to"), field("hold", "Frames for each drawing", "hold"), skip);
+        var which = new NamedRow("Drawings", order, field("first", "First cell", "from"), field("last", "Last cell", "to"),
+                field("hold", "Frames for each drawing", "hold"), skip);
         return new VBox(7, cells, margins, spacing, which);
     }
 
@@ -183,7 +185,8 @@ public final class SheetPanel extends StackPane {
     }
 
     private void read() {
-        var next = new SheetGrid(Math.max(1, number("columns")), Math.max(1, number("rows")), number("left"), number("top"), number("right"), number("bottom"),
+        var next = new SheetGrid(Math.max(1, number("columns")), Math.max(1, number("rows")), number("left"), number("top"), number("right"),
+                number("bottom"),
                 number("across"), number("down"));
         if (next.columns() * next.rows() != grid.columns() * grid.rows()) {
             fields.get("last").show(next.columns() * next.rows());
@@ -205,7 +208,8 @@ public final class SheetPanel extends StackPane {
     }
 
     private List<SheetGrid.Cell> range(List<SheetGrid.Cell> all) {
-        int from = Math.max(1, Math.min(all.size(), number("first"))), to = Math.max(from, Math.min(all.size(), number("last") == 0 ? all.size() : number("last")));
+        int from = Math.max(1, Math.min(all.size(), number("first"))),
+                to = Math.max(from, Math.min(all.size(), number("last") == 0 ? all.size() : number("last")));
         var out = new ArrayList<>(all.subList(from - 1, to));
         if (skip.isSelected()) {
             out.removeIf(this::isEmpty);
@@ -223,7 +227,8 @@ public final class SheetPanel extends StackPane {
     private void draw() {
         GraphicsContext g = over.getGraphicsContext2D();
         Palette c = Palette.of(dark);
-        double w = sheet.asset().width(), h = sheet.asset().height(), k = Math.min((WIDE - 16) / w, (HIGH - 16) / h), x = (WIDE - w * k) / 2, y = (HIGH - h * k) / 2;
+        double w = sheet.asset().width(), h = sheet.asset().height(), k = Math.min((WIDE - 16) / w, (HIGH - 16) / h), x = (WIDE - w * k) / 2,
+                y = (HIGH - h * k) / 2;
         g.clearRect(0, 0, WIDE, HIGH);
         checkers(g, x, y, w * k, h * k);
         g.setImageSmoothing(k < 1);

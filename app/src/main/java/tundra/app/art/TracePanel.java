@@ -149,7 +149,8 @@ public final class TracePanel extends StackPane {
         Project p = Project.empty("trace", new Point(Math.max(1, size.x() * k), Math.max(1, size.y() * k)), 24).withAsset(asset);
         Element there = e.with(Properties.POSITION, size.times(k / 2)).with(Properties.PIVOT, new Point(0.5, 0.5)).with(Properties.ROTATION, 0.0)
                 .with(Properties.SCALE, new Point(k, k)).with(Properties.OPACITY, 1.0);
-        return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(there)).withCanvas(b.canvas().with(Properties.BACKGROUND, Color.WHITE)));
+        return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(there))
+                .withCanvas(b.canvas().with(Properties.BACKGROUND, Color.WHITE)));
     }
 
     /** What was traced is of other settings: it can't be taken any more. */

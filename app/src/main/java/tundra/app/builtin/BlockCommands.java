@@ -43,7 +43,8 @@ public final class BlockCommands {
             w.notices.news(g.name() + " is leafed by two arrows and by dots now; all three can look and lie otherwise.");
         });
         c.add("map-choose", "Show another GeoJSON file on the map…", null, () -> map() != null, () -> w.files.blocks.chooseMap(map().id()));
-        c.add("map-write", "Write the map to a GeoJSON file…", null, () -> map() != null && !((MapData) Blocks.of(map()).get(Blocks.MAP)).features().isEmpty(), () -> w.files.blocks.writeMap(map()));
+        c.add("map-write", "Write the map to a GeoJSON file…", null, () -> map() != null && !((MapData) Blocks.of(map()).get(Blocks.MAP)).features()
+                .isEmpty(), () -> w.files.blocks.writeMap(map()));
         c.add("map-whole", "Show all of the map", null, () -> map() != null, () -> {
             Element m = map();
             s.edit("Show all of " + m.name(), b -> b.mapElement(m.id(), e -> e.withContent(PlacedBlock.whole(Blocks.of(e)))));

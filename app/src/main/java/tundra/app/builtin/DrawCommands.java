@@ -55,7 +55,8 @@ public final class DrawCommands {
 
     /** Whether so many shapes are selected that aren't locked; no more of the selection is looked at than that takes. */
     private boolean shapes(int many) {
-        return s.selection().stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof Content.Shape && !e.locked()).limit(many).count() == many;
+        return s.selection().stream().map(s.board()::find).filter(e -> e != null && e.content() instanceof Content.Shape && !e.locked()).limit(many)
+                .count() == many;
     }
 
     private void nodes(Commands c) {
@@ -154,14 +155,17 @@ public final class DrawCommands {
             });
         });
         c.add(CommandIds.SOLO, () -> s.groups().solo().isEmpty() ? "Show only what is selected" : "Show everything again", "Shift+H",
-                () -> !s.groups().solo().isEmpty() || !s.selection().isEmpty(), () -> s.groups().setSolo(s.groups().solo().isEmpty() ? s.selection() : Set.of()));
+                () -> !s.groups().solo().isEmpty() || !s.selection().isEmpty(), () -> s.groups().setSolo(s.groups().solo().isEmpty() ? s.selection()
+                : Set.of()));
         c.add(CommandIds.FLIP_LEVEL, "Flip across", "Shift+X", () -> !s.selection().isEmpty(), () -> flip("Flip across", new Point(-1, 1)));
-        c.add(CommandIds.FLIP_UPRIGHT, "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(), () -> flip("Flip upside down", new Point(1, -1)));
+        c.add(CommandIds.FLIP_UPRIGHT, "Flip upside down", "Shift+V", () -> !s.selection().isEmpty(),
+                () -> flip("Flip upside down", new Point(1, -1)));
         turns(c);
         c.add(CommandIds.FIT_BOUNDS, "Fit the group's bounds to its content", null,
                 () -> s.selected() != null && s.selected().content() instanceof Content.Parent, this::fitBounds);
         c.add(CommandIds.READ_SWATCHES, "Read swatches from a palette (.gpl)", null, () -> true, w.files.swatches::read);
-        c.add(CommandIds.WRITE_SWATCHES, "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(), w.files.swatches::write);
+        c.add(CommandIds.WRITE_SWATCHES, "Write the swatches to a palette (.gpl)", null, () -> !s.project().swatches().isEmpty(),
+                w.files.swatches::write);
         c.add("rulers", () -> w.canvas.rulers() ? "Hide rulers" : "Show rulers", "Shortcut+R", () -> s.desk() == Desk.DRAW,
                 () -> w.canvas.setRulers(!w.canvas.rulers()));
         c.add("clear-lines", "Take away all ruler lines", null, () -> !s.board().lines().isEmpty(),
@@ -172,7 +176,8 @@ public final class DrawCommands {
         c.add("turn-right", "Turn a quarter to the right", null, () -> !s.selection().isEmpty(), () -> turn("Turn a quarter to the right", 90));
         c.add("turn-left", "Turn a quarter to the left", null, () -> !s.selection().isEmpty(), () -> turn("Turn a quarter to the left", -90));
         c.add("pivot-middle", "Pivot to the middle", null, () -> !s.selection().isEmpty(), () -> pivot("Pivot to the middle", new Point(0.5, 0.5)));
-        c.add("pivot-feet", "Pivot to the middle of the lower edge", null, () -> !s.selection().isEmpty(), () -> pivot("Pivot to the lower edge", new Point(0.5, 1)));
+        c.add("pivot-feet", "Pivot to the middle of the lower edge", null, () -> !s.selection().isEmpty(), () -> pivot("Pivot to the lower edge",
+                new Point(0.5, 1)));
     }
 
     private void turn(String name, double degrees) {

@@ -68,8 +68,10 @@ public final class EditCommands {
 
     private void history() {
         var c = w.commands;
-        c.add(CommandIds.UNDO, () -> s.history().undoName() == null ? "Undo" : "Undo " + lower(s.history().undoName()), "Shortcut+Z", () -> s.history().undoName() != null, s.history()::undo);
-        c.add(CommandIds.REDO, () -> s.history().redoName() == null ? "Redo" : "Redo " + lower(s.history().redoName()), "Shortcut+Shift+Z", () -> s.history().redoName() != null, s.history()::redo);
+        c.add(CommandIds.UNDO, () -> s.history().undoName() == null ? "Undo" : "Undo " + lower(s.history().undoName()), "Shortcut+Z",
+                () -> s.history().undoName() != null, s.history()::undo);
+        c.add(CommandIds.REDO, () -> s.history().redoName() == null ? "Redo" : "Redo " + lower(s.history().redoName()), "Shortcut+Shift+Z",
+                () -> s.history().redoName() != null, s.history()::redo);
         c.alsoBy(CommandIds.REDO, "Shortcut+Y");
     }
 
@@ -103,7 +105,8 @@ public final class EditCommands {
         c.add("copy-svg", "Copy as SVG text", "Shortcut+Shift+C", this::any, () -> SystemClip.put(s, s.selection(), null));
         c.add(CommandIds.DUPLICATE, "Duplicate with its keys", "Shortcut+D", this::any,
                 () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), PASTE_OFFSET));
-        c.add("duplicate-here", "Duplicate in place", "Shortcut+Alt+D", this::any, () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), Point.ZERO));
+        c.add("duplicate-here", "Duplicate in place", "Shortcut+Alt+D", this::any,
+                () -> paste("Duplicate " + what(), k -> taken(k.project(), k.board()), Point.ZERO));
         c.add(CommandIds.DELETE, () -> s.keys().isEmpty() ? "Delete" : s.keys().size() == 1 ? "Delete key" : "Delete " + s.keys().size() + " keys",
                 "Delete", this::deletable, this::delete);
         c.alsoBy(CommandIds.DELETE, "BACK_SPACE");
@@ -123,7 +126,8 @@ public final class EditCommands {
 
     private void copy() {
         if (s.book().drawingsMeant()) {
-            w.copied.drawings(s.book().book().withDrawings(s.book().book().drawings().stream().filter(d -> s.book().meant().contains(d.id())).toList()),
+            w.copied.drawings(s.book().book().withDrawings(s.book().book().drawings().stream().filter(d -> s.book().meant().contains(d.id()))
+                    .toList()),
                     s.project());
             return;
         }
@@ -223,7 +227,8 @@ public final class EditCommands {
             w.commands.run(CommandIds.MARKER_DELETE);
         } else if (s.sound() != null) {
             String id = s.sound().id();
-            s.edit("Take off sound", b -> b.mapTimeline(s.timeline().id(), t -> t.withSounds(t.sounds().stream().filter(x -> !x.id().equals(id)).toList())));
+            s.edit("Take off sound", b -> b.mapTimeline(s.timeline().id(), t -> t.withSounds(t.sounds().stream().filter(x -> !x.id().equals(id))
+                    .toList())));
         } else if (!s.keys().isEmpty()) {
             var refs = s.keys();
             s.edit(refs.size() == 1 ? "Delete key" : "Delete " + refs.size() + " keys", b -> Keys.delete(b, s.timeline().id(), refs));
@@ -232,7 +237,8 @@ public final class EditCommands {
             String name = what();
             s.edit("Delete " + name, b -> Arrange.delete(b, s.selection()));
             if (named > 0) {
-                w.notices.news("Deleted " + name + ", with what named it in " + (named == 1 ? "one sentence." : named + " sentences.") + " Undo brings all of it back.");
+                w.notices.news("Deleted " + name + ", with what named it in " + (named == 1 ? "one sentence." : named + " sentences.")
+                        + " Undo brings all of it back.");
             }
         }
     }
@@ -329,7 +335,8 @@ public final class EditCommands {
                 Board out = b;
                 for (String id : s.selection()) {
                     if (!b.find(id).locked()) {
-                        out = s.target().drag(out, id, Properties.POSITION, s.target().valueAt(id, Properties.POSITION), s.target().valueAt(id, Properties.POSITION).plus(way));
+                        out = s.target().drag(out, id, Properties.POSITION, s.target().valueAt(id, Properties.POSITION), s.target()
+                                .valueAt(id, Properties.POSITION).plus(way));
                     }
                 }
                 return out;

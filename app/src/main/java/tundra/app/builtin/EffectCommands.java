@@ -23,7 +23,8 @@ public final class EffectCommands {
 
     private void add(Studio s, Commands c) {
         for (EffectKind k : EffectKind.values()) {
-            c.add(CommandIds.EFFECT + k, "Effect: " + k.label.toLowerCase(Locale.ROOT), null, () -> !s.selection().isEmpty(), () -> s.edit("Add " + k.label.toLowerCase(Locale.ROOT), b -> {
+            c.add(CommandIds.EFFECT + k, "Effect: " + k.label.toLowerCase(Locale.ROOT), null, () -> !s.selection().isEmpty(),
+                    () -> s.edit("Add " + k.label.toLowerCase(Locale.ROOT), b -> {
                 Board out = b;
                 for (String id : s.selection()) {
                     out = Effects.add(out, id, k);
@@ -31,8 +32,10 @@ public final class EffectCommands {
                 return out;
             }));
         }
-        c.add("effects-copy", "Copy effects", "Alt+Shift+G", () -> s.selected() != null && !s.selected().effects().isEmpty(), () -> copied = s.selected().effects());
-        c.add(CommandIds.EFFECTS_PASTE, "Paste effects", "Alt+Shift+J", () -> !copied.isEmpty() && !s.selection().isEmpty(), () -> s.edit("Paste effects", b -> {
+        c.add("effects-copy", "Copy effects", "Alt+Shift+G", () -> s.selected() != null && !s.selected().effects().isEmpty(),
+                () -> copied = s.selected().effects());
+        c.add(CommandIds.EFFECTS_PASTE, "Paste effects", "Alt+Shift+J", () -> !copied.isEmpty() && !s.selection().isEmpty(),
+                () -> s.edit("Paste effects", b -> {
             Board out = b;
             for (String id : s.selection()) {
                 out = Effects.paste(out, id, copied);

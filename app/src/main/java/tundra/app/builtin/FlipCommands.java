@@ -59,8 +59,10 @@ public final class FlipCommands {
     }
 
     private void making(Commands c) {
-        c.add(CommandIds.FLIPBOOK, () -> s.selection().isEmpty() ? "New flipbook" : "Make a flipbook of the selection", "Shortcut+Shift+F", () -> true, this::make);
-        c.add("replace-picture", () -> s.selected() == null && open.is() ? "Replace the picture of this drawing…" : "Replace the picture…", null, () -> picture() != null,
+        c.add(CommandIds.FLIPBOOK, () -> s.selection().isEmpty() ? "New flipbook" : "Make a flipbook of the selection", "Shortcut+Shift+F",
+                () -> true, this::make);
+        c.add("replace-picture", () -> s.selected() == null && open.is() ? "Replace the picture of this drawing…" : "Replace the picture…", null,
+                () -> picture() != null,
                 () -> w.files.importing.replacePicture(picture()));
         c.add("flipbook-fit", "Fit the flipbook's bounds to its drawings", null, this::here, this::fit);
     }
@@ -88,7 +90,8 @@ public final class FlipCommands {
             s.edit("Make a flipbook", b -> grouped.board().mapElement(id, g -> {
                 var group = (Content.Group) g.content();
                 Element art = Flipbook.blank("Drawing 1", group.box()).withChildren(group.children());
-                return g.withName(Names.free(b, "Flipbook")).withContent(new Flipbook(List.of(new Drawing(art, 0, 2)), group.box(), rate, Flipbook.Ending.LOOP));
+                return g.withName(Names.free(b, "Flipbook")).withContent(new Flipbook(List.of(new Drawing(art, 0, 2)), group.box(), rate,
+                        Flipbook.Ending.LOOP));
             }));
             s.select(List.of(id));
         }
@@ -142,7 +145,8 @@ public final class FlipCommands {
     private void drawings(Commands c) {
         c.add("drawing-before", "Go to the drawing before", "OPEN_BRACKET", this::here, () -> open.goTo(open.neighbour(-1)));
         c.add("drawing-next", "Go to the next drawing", "CLOSE_BRACKET", this::here, () -> open.goTo(open.neighbour(1)));
-        c.add(CommandIds.DRAWING_NEW, "New blank drawing after this one", "Alt+N", this::here, () -> blank(open.current() < 0 ? open.book().drawings().size() : open.current() + 1));
+        c.add(CommandIds.DRAWING_NEW, "New blank drawing after this one", "Alt+N", this::here, () -> blank(open.current() < 0 ? open.book().drawings()
+                .size() : open.current() + 1));
         c.add(CommandIds.DRAWING_APPEND, "New blank drawing at the end", null, this::here, () -> blank(open.book().drawings().size()));
         c.add(CommandIds.DRAWING_COPY, "Copy this drawing to the next", "Alt+D", this::current, () -> copy(false));
         c.add(CommandIds.DRAWING_COPY_ON, "Copy to the next and move on by the last step", "Alt+Shift+D", this::current, () -> copy(true));
@@ -153,12 +157,14 @@ public final class FlipCommands {
         });
         c.add(CommandIds.DRAWING_EARLIER, "Put the drawing one place earlier", "Alt+Shift+OPEN_BRACKET", this::current, () -> order(-1));
         c.add(CommandIds.DRAWING_LATER, "Put the drawing one place later", "Alt+Shift+CLOSE_BRACKET", this::current, () -> order(1));
-        c.add(CommandIds.DRAWING_DELETE, () -> many() ? "Delete " + open.meant().size() + " drawings" : "Delete this drawing", "Alt+DELETE", this::current, this::delete);
+        c.add(CommandIds.DRAWING_DELETE, () -> many() ? "Delete " + open.meant().size() + " drawings" : "Delete this drawing", "Alt+DELETE",
+                this::current, this::delete);
         c.add(CommandIds.DRAWING_CLEAR, "Delete and leave the frames empty", null, this::current, () -> {
             Set<String> ids = open.meant();
             edit("Clear " + count(ids), b -> Drawings.clear(b, ids));
         });
-        c.add("drawings-all", "Choose all drawings", "Alt+Shift+A", this::here, () -> open.choose(open.book().drawings().stream().map(Drawing::id).toList()));
+        c.add("drawings-all", "Choose all drawings", "Alt+Shift+A", this::here, () -> open.choose(open.book().drawings().stream().map(Drawing::id)
+                .toList()));
         c.add(CommandIds.DRAWING_PASTE, "Paste drawings after this one", null, () -> here() && w.copied.drawings() != null, this::paste);
     }
 
@@ -171,7 +177,8 @@ public final class FlipCommands {
     }
 
     private void blank(int index) {
-        int hold = open.book().drawings().isEmpty() ? 2 : open.book().drawings().get(Math.max(0, Math.min(open.book().drawings().size(), index) - 1)).frames();
+        int hold = open.book().drawings().isEmpty() ? 2 : open.book().drawings().get(Math.max(0, Math.min(open.book().drawings().size(), index) - 1))
+                .frames();
         edit("New drawing", b -> Drawings.insert(b, index, List.of(new Drawing(Flipbook.blank(Drawings.name(b), b.box()), 0, hold))));
         open.goTo(index);
     }
@@ -205,8 +212,10 @@ public final class FlipCommands {
         List<Drawing> here = Drawings.atRate(copies, w.copied.drawings().rate(), b.rate());
         int at = open.current() < 0 ? b.drawings().size() : open.current() + 1;
         String id = open.id();
-        List<String> pasted = s.make(here.size() == 1 ? "Paste a drawing" : "Paste " + here.size() + " drawings", k -> k.of(w.copied.withParts(k.project()),
-                k.board().mapElement(id, e -> e.withContent(Drawings.insert((Flipbook) e.content(), at, here))), here.stream().map(Drawing::id).toList()));
+        List<String> pasted = s.make(here.size() == 1 ? "Paste a drawing" : "Paste " + here.size() + " drawings", k ->
+                k.of(w.copied.withParts(k.project()),
+                k.board().mapElement(id, e -> e.withContent(Drawings.insert((Flipbook) e.content(), at, here))), here.stream().map(Drawing::id)
+                .toList()));
         if (pasted != null) {
             open.goTo(at);
             open.choose(pasted);
@@ -221,7 +230,8 @@ public final class FlipCommands {
         c.add("drawing-shift-on", "Move drawings a frame later", "Alt+Shift+PERIOD", () -> open.drawingsMeant(), () -> shift(1));
         for (double k : new double[] {2, 3, 0.5}) {
             String word = k == 2 ? "twice as long" : k == 3 ? "three times as long" : "half as long";
-            c.add(k == 2 ? CommandIds.HOLD_DOUBLE : k == 3 ? "hold-triple" : CommandIds.HOLD_HALF, () -> "Hold " + (many() ? "the chosen drawings " : "all drawings ") + word, null, this::here,
+            c.add(k == 2 ? CommandIds.HOLD_DOUBLE : k == 3 ? "hold-triple" : CommandIds.HOLD_HALF, () -> "Hold " + (many() ? "the chosen drawings "
+                    : "all drawings ") + word, null, this::here,
                     () -> scale(k, "Hold drawings " + word));
         }
         for (Flipbook.Ending e : Flipbook.Ending.values()) {
@@ -267,12 +277,14 @@ public final class FlipCommands {
     }
 
     private void skin(Commands c) {
-        c.add(CommandIds.ONION, () -> open.skin().on() ? "Hide the onion skin" : "Show the onion skin", "O", this::here, () -> open.setSkin(open.skin().withOn(!open.skin().on())));
+        c.add(CommandIds.ONION, () -> open.skin().on() ? "Hide the onion skin" : "Show the onion skin", "O", this::here,
+                () -> open.setSkin(open.skin().withOn(!open.skin().on())));
         c.add(CommandIds.ONION_OUTLINES, () -> open.skin().outlines() ? "Onion skin with tinted fills" : "Onion skin in outlines", null, this::here,
                 () -> open.setSkin(open.skin().withOutlines(!open.skin().outlines())));
         c.add(CommandIds.ONION_PIN, () -> pinned() ? "Take the pin off this drawing" : "Pin this drawing on the onion skin", null, this::current,
                 () -> open.setSkin(open.skin().withPinned(pinned() ? null : open.drawing().id())));
-        c.add(CommandIds.KEEP_AREA, () -> open.keepArea() ? "Resize freely" : "Keep the area when resizing", "Alt+K", () -> s.desk() == Desk.DRAW, () -> open.setKeepArea(!open.keepArea()));
+        c.add(CommandIds.KEEP_AREA, () -> open.keepArea() ? "Resize freely" : "Keep the area when resizing", "Alt+K", () -> s.desk() == Desk.DRAW,
+                () -> open.setKeepArea(!open.keepArea()));
     }
 
     private boolean pinned() {
@@ -281,8 +293,10 @@ public final class FlipCommands {
 
     private void lines(Commands c) {
         for (Registration.By by : Registration.By.values()) {
-            c.add(CommandIds.REGISTER + by.name().toLowerCase(Locale.ROOT), () -> "Bring " + (many() ? "the chosen drawings" : "all drawings") + " into line by " + by.word, null,
-                    () -> here() && open.run().size() > (by == Registration.By.LINE ? 0 : 1) && (by != Registration.By.LINE || Registering.line(s) != null),
+            c.add(CommandIds.REGISTER + by.name().toLowerCase(Locale.ROOT), () -> "Bring " + (many() ? "the chosen drawings" : "all drawings")
+                    + " into line by " + by.word, null,
+                    () -> here() && open.run().size() > (by == Registration.By.LINE ? 0 : 1)
+                    && (by != Registration.By.LINE || Registering.line(s) != null),
                     () -> w.registering.apply(s, by, moved -> {
                         if (!moved) {
                             w.notices.news("The drawings are in line already.");

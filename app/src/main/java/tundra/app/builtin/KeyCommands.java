@@ -92,7 +92,8 @@ public final class KeyCommands {
         c.add(CommandIds.COPY_MOVE, "Copy the whole move", "Alt+C", this::moves, () -> w.copied.keys(KeyClip.whole(s.timeline(), s.selection())));
         c.add(CommandIds.PASTE_KEYS, "Paste keys at the playhead", null, () -> w.copied.keys() != null, () -> pasteKeys(true));
         c.add(CommandIds.PASTE_IN_PLACE, "Paste keys where they stood", "Shortcut+Shift+V", () -> w.copied.keys() != null, () -> pasteKeys(false));
-        c.add(CommandIds.PASTE_AS_MOVE, "Use the copied shape as a motion path", null, () -> copiedPath() != null && s.selected() != null, this::pasteAsMove);
+        c.add(CommandIds.PASTE_AS_MOVE, "Use the copied shape as a motion path", null, () -> copiedPath() != null && s.selected() != null,
+                this::pasteAsMove);
         c.add(CommandIds.PASTE_AS_SHAPE, "Draw the copied motion path", null, () -> w.copied.keys() != null, () -> pasteAsShape());
         c.add("key-all", "Key everything that can change here", "Shift+K", () -> s.selected() != null, () -> {
             Element e = s.selected();
@@ -133,7 +134,8 @@ public final class KeyCommands {
         KeyClip clip = w.copied.keys();
         var onto = clip.targets(s.board(), s.selection());
         if (onto.isEmpty()) {
-            w.notices.news("The elements that these keys were copied from are not in this scene. Select " + (clip.moves().size() == 1 ? "an element" : clip.moves().size() + " elements")
+            w.notices.news("The elements that these keys were copied from are not in this scene. Select " + (clip.moves().size() == 1 ? "an element"
+                    : clip.moves().size() + " elements")
                     + " to take them.");
             return;
         }
@@ -156,7 +158,8 @@ public final class KeyCommands {
 
     private Element copiedPath() {
         var clip = w.copied.elements();
-        return clip != null && clip.elements().size() == 1 && clip.elements().getFirst().content() instanceof Content.Path ? clip.elements().getFirst() : null;
+        return clip != null && clip.elements().size() == 1 && clip.elements().getFirst().content() instanceof Content.Path ? clip.elements()
+                .getFirst() : null;
     }
 
     private void pasteAsMove() {
@@ -172,7 +175,8 @@ public final class KeyCommands {
                 : Math.max(s.project().frameTime(1), Math.min(2_000_000, s.timeline().duration() - s.playhead()));
         KeyClip clip = KeyClip.along((Content.Path) shape.content(), shape.rest().get(Properties.SIZE), inParent.times(placed), duration);
         KeyClip.Pasted result = s.make("Move " + e.name() + " along " + shape.name(), k -> {
-            var pasted = clip.paste(k.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(), Map.of(e.id(), 0),
+            var pasted = clip.paste(k.board().mapTimeline(s.timeline().id(), t -> t.with(e.id(), Properties.POSITION, null)), s.timeline().id(),
+                    Map.of(e.id(), 0),
                     from, false);
             return k.with(pasted.board(), pasted);
         });
@@ -248,7 +252,8 @@ public final class KeyCommands {
             String t = s.timelineOf(e.id(), Properties.POSITION).id();
             s.edit("Split position of " + e.name(), b -> SplitPosition.split(b, t, e.id(), s.project()::snap));
         });
-        c.add(CommandIds.POSITION_JOIN, "Join x and y into one position", null, () -> s.selected() != null && SplitPosition.is(s.timeline(), s.selected().id()), () -> {
+        c.add(CommandIds.POSITION_JOIN, "Join x and y into one position", null, () -> s.selected() != null && SplitPosition.is(s.timeline(),
+                s.selected().id()), () -> {
             Element e = s.selected();
             s.edit("Join position of " + e.name(), b -> SplitPosition.join(b, s.timeline().id(), e.id(), s.project()::snap));
         });
@@ -283,9 +288,12 @@ public final class KeyCommands {
     }
 
     private void times(Commands c) {
-        c.add(CommandIds.MARKER, () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE, this::marker);
-        c.add(CommandIds.MARKER_RENAME, () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null, () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
-        c.add(CommandIds.MARKER_DELETE, () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M", () -> target() != null, () -> {
+        c.add(CommandIds.MARKER, () -> here() == null ? "Set marker here" : "Rename marker " + here().name(), "M", () -> s.desk() == Desk.ANIMATE,
+                this::marker);
+        c.add(CommandIds.MARKER_RENAME, () -> s.marker() == null ? "Rename marker" : "Rename marker " + s.marker().name(), null,
+                () -> s.marker() != null, () -> lanes.get().nameMarker(s.marker().id()));
+        c.add(CommandIds.MARKER_DELETE, () -> target() == null ? "Delete marker here" : "Delete marker " + target().name(), "Shift+M",
+                () -> target() != null, () -> {
             Marker m = target();
             s.edit("Delete marker " + m.name(), b -> b.mapTimeline(s.timeline().id(), t -> Markers.delete(t, m.id())));
         });
@@ -295,7 +303,8 @@ public final class KeyCommands {
                 edit("Set the part that plays again", t -> t.withRange(new Span(times.getMin(), times.getMax())));
             }
         });
-        c.add(CommandIds.RANGE_OFF, "Play all of the timeline", "Alt+Shift+L", () -> s.timeline().range() != null, () -> edit("Play all of it", t -> t.withRange(null)));
+        c.add(CommandIds.RANGE_OFF, "Play all of the timeline", "Alt+Shift+L", () -> s.timeline().range() != null,
+                () -> edit("Play all of it", t -> t.withRange(null)));
         c.add(CommandIds.SHOWN_FROM, "Seen from here on", "Alt+OPEN_BRACKET", () -> s.selected() != null, () -> seen(true));
         c.add(CommandIds.SHOWN_TO, "Seen until here", "Alt+CLOSE_BRACKET", () -> s.selected() != null, () -> seen(false));
         c.add(CommandIds.SHOWN_ALWAYS, "Seen all the time", null, () -> s.selected() != null && s.timeline().shown().containsKey(s.selected().id()),
@@ -308,7 +317,8 @@ public final class KeyCommands {
             s.showTimeline(copy);
             name();
         });
-        c.add(CommandIds.DELETE_TIMELINE, () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1 && s.timeline() != s.board().main(), () -> {
+        c.add(CommandIds.DELETE_TIMELINE, () -> "Delete timeline " + s.timeline().name(), null, () -> s.board().timelines().size() > 1
+                && s.timeline() != s.board().main(), () -> {
             String id = s.timeline().id();
             s.edit("Delete timeline " + s.timeline().name(), b -> Arrange.deleteTimeline(b, id));
         });
@@ -362,7 +372,8 @@ public final class KeyCommands {
         BooleanSupplier animating = () -> s.desk() == Desk.ANIMATE;
         c.add("time-in", "Zoom into time", "Alt+PERIOD", animating, () -> lanes.get().zoom(1.5));
         c.add("time-out", "Zoom out of time", "Alt+COMMA", animating, () -> lanes.get().zoom(1 / 1.5));
-        c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get().pickEasing());
+        c.add("pick-easing", "Choose an easing…", "Shift+E", () -> s.desk() == Desk.ANIMATE && (chosen() || moves()), () -> w.details.get()
+                .pickEasing());
         c.add(CommandIds.LANE_GROW, "Curve editor for the first lane", "Alt+E", animating, () -> lanes.get().growLane());
         c.add(CommandIds.FOLD_ALL, "Fold all rows of the timeline", null, animating, () -> lanes.get().foldAll());
         c.add("only-keyed", "Show only rows with keys, or all rows", null, animating, () -> lanes.get().toggleOnlyKeyed());

@@ -43,12 +43,15 @@ public final class KeyboardCommands {
         c.add("bead-next", "Choose the next key", "F8", this::keyed, () -> choose(1, false));
         c.add("bead-previous", "Choose the key before", "Shift+F8", this::keyed, () -> choose(-1, false));
         c.add("bead-also", "Choose the next key as well", null, this::keyed, () -> choose(1, true));
-        c.add("element-next", "Select the next element", "Shortcut+CLOSE_BRACKET", () -> !s.board().elements().isEmpty() && s.desk() != Desk.PUBLISH, () -> step(-1));
-        c.add("element-previous", "Select the element before", "Shortcut+OPEN_BRACKET", () -> !s.board().elements().isEmpty() && s.desk() != Desk.PUBLISH, () -> step(1));
+        c.add("element-next", "Select the next element", "Shortcut+CLOSE_BRACKET", () -> !s.board().elements().isEmpty() && s.desk() != Desk.PUBLISH,
+                () -> step(-1));
+        c.add("element-previous", "Select the element before", "Shortcut+OPEN_BRACKET", () -> !s.board().elements().isEmpty()
+                && s.desk() != Desk.PUBLISH, () -> step(1));
     }
 
     private boolean sizes() {
-        return s.desk() != Desk.PUBLISH && !s.selection().isEmpty() && s.selection().stream().map(s.board()::find).anyMatch(e -> e != null && !e.locked() && (e.content() instanceof Content.Parent || Properties.SIZE.appliesTo(e)));
+        return s.desk() != Desk.PUBLISH && !s.selection().isEmpty() && s.selection().stream().map(s.board()::find)
+                .anyMatch(e -> e != null && !e.locked() && (e.content() instanceof Content.Parent || Properties.SIZE.appliesTo(e)));
     }
 
     private void size(Point way) {
@@ -71,7 +74,8 @@ public final class KeyboardCommands {
     private Board sized(Board b, Element e, Point way) {
         if (e.content() instanceof Content.Parent p) {
             Point box = p.box(), from = s.target().valueAt(e.id(), Properties.SCALE);
-            return s.target().drag(b, e.id(), Properties.SCALE, from, new Point(from.x() + way.x() / Math.max(1, box.x()), from.y() + way.y() / Math.max(1, box.y())));
+            return s.target().drag(b, e.id(), Properties.SCALE, from, new Point(from.x() + way.x() / Math.max(1, box.x()), from.y()
+                    + way.y() / Math.max(1, box.y())));
         }
         if (!Properties.SIZE.appliesTo(e)) {
             return b;

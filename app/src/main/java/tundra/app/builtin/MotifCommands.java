@@ -54,7 +54,8 @@ public final class MotifCommands {
     }
 
     private boolean any() {
-        return !s.selection().isEmpty() && s.board().find(s.selection().iterator().next()) instanceof Element e && e.content() instanceof Content.Instance
+        return !s.selection().isEmpty() && s.board().find(s.selection().iterator().next()) instanceof Element e
+                && e.content() instanceof Content.Instance
                 && !instances().isEmpty();
     }
 
@@ -66,21 +67,26 @@ public final class MotifCommands {
 
     private void places(Commands c) {
         c.add(CommandIds.MOTIF_MAKE, "Make a motif of the selection", "Shortcut+M", () -> !s.selection().isEmpty(), this::make);
-        c.add(CommandIds.MOTIF_OPEN, () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place", "Shortcut+ENTER",
-                () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.navigation().openInPlace(s.selected().id()));
+        c.add(CommandIds.MOTIF_OPEN, () -> s.selected() == null ? "Open motif in place" : "Open " + s.selected().name() + " in place",
+                "Shortcut+ENTER",
+                () -> s.selected() != null && s.selected().content() instanceof Content.Instance, () -> s.navigation()
+                .openInPlace(s.selected().id()));
         c.add("motif-up", "Go up from the motif", "Shortcut+Shift+ENTER", () -> !s.open().way().isEmpty(), s.navigation()::goUp);
         c.add(CommandIds.MOTIF_APART, "Break apart into a group", "Shortcut+Shift+M", this::any, () -> {
             var ids = List.copyOf(s.selection());
             s.edit("Break apart", b -> BrokenApart.of(s.project(), b, ids, s.builder(), s.moment()));
         });
-        c.add(CommandIds.MOTIF_COPY, () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null, () -> meant() != null, this::copy);
+        c.add(CommandIds.MOTIF_COPY, () -> meant() == null ? "Duplicate as a new motif" : "Duplicate " + meant().name() + " as a new motif", null,
+                () -> meant() != null, this::copy);
         c.add("button-make", "Make a button of the selection", "Alt+Shift+B", () -> !s.selection().isEmpty(), this::button);
-        c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null, () -> meant() != null, () -> w.files.motifs.save(meant()));
+        c.add("motif-save", () -> meant() == null ? "Save a motif to a file…" : "Save the motif " + meant().name() + " to a file…", null,
+                () -> meant() != null, () -> w.files.motifs.save(meant()));
         c.add("motif-bring", "Bring in a motif from a file…", null, () -> true, w.files.motifs::bringIn);
         c.add("scatter", "Scatter", "Alt+Shift+N", this::any, () -> {
             boolean[] inside = new boolean[1];
             String scatter = s.make("Scatter", k -> {
-                var made = Scattering.make(k.project(), k.board(), s.selection(), 24, k.board().size().times(0.5), k.board().size(), System.nanoTime() % 10_000);
+                var made = Scattering.make(k.project(), k.board(), s.selection(), 24, k.board().size().times(0.5), k.board().size(),
+                        System.nanoTime() % 10_000);
                 inside[0] = made.scatter() == null;
                 return inside[0] ? k.nothing() : k.with(made.board(), made.scatter());
             });
@@ -96,7 +102,8 @@ public final class MotifCommands {
                 return k.with(made.project(), made.motif());
             }));
         });
-        c.add("motif-delete", () -> meant() == null ? "Delete motif" : "Delete the motif " + meant().name(), null, () -> meant() != null, () -> delete(meant()));
+        c.add("motif-delete", () -> meant() == null ? "Delete motif" : "Delete the motif " + meant().name(), null, () -> meant() != null,
+                () -> delete(meant()));
     }
 
     private void make() {
@@ -152,14 +159,16 @@ public final class MotifCommands {
         if (made == null) {
             return;
         }
-        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif of its own" + (shown ? ", and the selected instance shows it." : "."));
+        w.notices.news("“" + made.project().motif(made.motif()).name() + "” is a motif of its own" + (shown ? ", and the selected instance shows it."
+                : "."));
     }
 
     /** Takes a motif away with all that shows it, and says how many that were. */
     private void delete(Motif m) {
         var uses = Motifs.uses(s.kept(), m.id());
         s.editProject("Delete motif " + m.name(), null, p -> Motifs.delete(p, m.id()));
-        w.notices.news("“" + m.name() + "” is gone" + (uses.count() == 0 ? "." : ", and with it what showed it: " + (uses.count() == 1 ? "one instance" : uses.count() + " instances")
+        w.notices.news("“" + m.name() + "” is gone" + (uses.count() == 0 ? "." : ", and with it what showed it: "
+                + (uses.count() == 1 ? "one instance" : uses.count() + " instances")
                 + " in " + String.join(", ", uses.where()) + ". Undo brings all of it back."));
     }
 
@@ -169,7 +178,8 @@ public final class MotifCommands {
         for (Clock.Repeat r : Clock.Repeat.values()) {
             c.add("repeat-" + r, "Repeat: " + r.words, null, this::any, () -> clock("Repeat: " + r.words, k -> k.withRepeat(r)));
         }
-        c.add("phase-spread", "Spread phases evenly", null, () -> instances().size() > 1, () -> phases("Spread phases evenly", b -> Motifs.spread(b, s.project(), s.selection())));
+        c.add("phase-spread", "Spread phases evenly", null, () -> instances().size() > 1, () -> phases("Spread phases evenly",
+                b -> Motifs.spread(b, s.project(), s.selection())));
         c.add("phase-shuffle", "Phases at random", null, () -> !instances().isEmpty(), () -> {
             long seed = System.nanoTime();
             phases("Phases at random", b -> Motifs.shuffle(b, s.project(), s.selection(), seed));
@@ -189,8 +199,10 @@ public final class MotifCommands {
         var out = new ArrayList<Command>();
         for (Motif m : s.project().motifs()) {
             out.add(new Command("motif-go", () -> "Open the motif " + m.name(), null, () -> true, () -> s.navigation().showPlace(m.id())));
-            out.add(new Command("motif-place", () -> "Place " + m.name() + " on the canvas", null, () -> Motifs.fits(s.project(), s.place().id(), m.id()), () -> place(s, m.id(), s.board().size().times(0.5))));
-            out.add(new Command("motif-swap", () -> "Show " + m.name() + " instead", null, () -> any() && Motifs.fits(s.project(), s.place().id(), m.id()), () -> swap(m)));
+            out.add(new Command("motif-place", () -> "Place " + m.name() + " on the canvas", null, () -> Motifs.fits(s.project(), s.place().id(),
+                    m.id()), () -> place(s, m.id(), s.board().size().times(0.5))));
+            out.add(new Command("motif-swap", () -> "Show " + m.name() + " instead", null, () -> any() && Motifs.fits(s.project(), s.place().id(),
+                    m.id()), () -> swap(m)));
         }
         return out;
     }
@@ -207,7 +219,8 @@ public final class MotifCommands {
         }
         String gallery = Galleries.under(s.board(), s.frame(), at);
         if (gallery != null) {
-            s.edit("Add " + s.project().motif(motif).name() + " to the gallery", b -> Galleries.withMotif(s.project(), b, gallery, s.project().motif(motif), -1));
+            s.edit("Add " + s.project().motif(motif).name() + " to the gallery", b -> Galleries.withMotif(s.project(), b, gallery, s.project()
+                    .motif(motif), -1));
             return;
         }
         Element e = Motifs.instance(s.project(), motif, at);

@@ -36,7 +36,8 @@ public final class SheetCommands {
     /** @param over lays a panel over the window and gives what takes it off */
     public static void add(Workshop w, Function<Node, Runnable> over) {
         var c = new SheetCommands(w, over);
-        w.commands.add("sheet", () -> c.picture() != null ? "Cut the picture into a flipbook…" : "Bring in a sheet of drawings…", "Shortcut+Shift+B", () -> true, c::bringIn);
+        w.commands.add("sheet", () -> c.picture() != null ? "Cut the picture into a flipbook…" : "Bring in a sheet of drawings…", "Shortcut+Shift+B",
+                () -> true, c::bringIn);
         w.commands.add(CommandIds.SAVE_SHEET, () -> "Save " + c.what() + " as a sheet…", null, () -> true, c::saveSheet);
         w.commands.add(CommandIds.SAVE_SERIES, () -> "Save " + c.what() + " as a series of pictures…", null, () -> true, c::saveSeries);
     }
@@ -75,7 +76,8 @@ public final class SheetCommands {
         w.jobs.run(() -> sheet.cut(cut.cells()), pictures -> {
             String book = s.make("Make a flipbook of " + sheet.asset().title(), k -> {
                 Board board = k.board();
-                Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), k.project().frameRate(), board.size().times(0.5));
+                Element made = SheetBook.of(Names.free(board, in == null ? sheet.asset().title() : in.name()), pictures, cut.hold(), k.project()
+                        .frameRate(), board.size().times(0.5));
                 Element placed = in == null || board.find(in.id()) == null ? made : SheetBook.like(made, in, sheet.asset());
                 return k.with(SheetBook.place(k.project(), k.place(), placed, pictures, in == null ? null : in.id()), placed.id());
             });
@@ -98,7 +100,8 @@ public final class SheetCommands {
         }
         var range = s.board().main().range();
         long from = range == null ? 0 : range.from(), to = range == null ? s.board().main().duration() : range.to();
-        return SheetFile.of(s.project(), s.place().name(), s.board(), Frames.of(s.project(), s.board(), s.fonts()), s.project().frameAt(from), s.project().frameAt(to));
+        return SheetFile.of(s.project(), s.place().name(), s.board(), Frames.of(s.project(), s.board(), s.fonts()), s.project().frameAt(from),
+                s.project().frameAt(to));
     }
 
     private void saveSheet() {
@@ -107,7 +110,8 @@ public final class SheetCommands {
         w.dialogs.save("Save as a sheet", name + ".png", s.file() == null ? null : s.file().toAbsolutePath().getParent()).ifPresent(to -> {
             var pictures = series();
             w.jobs.run(() -> SheetSaver.sheet(p, pictures, pictures.grid(0, 1, 2), 1, to),
-                    written -> w.notices.news("Wrote " + written.getFirst().getFileName() + " with " + pictures.pictures().size() + " pictures, and " + written.getLast().getFileName() + "."));
+                    written -> w.notices.news("Wrote " + written.getFirst().getFileName() + " with " + pictures.pictures().size() + " pictures, and "
+                    + written.getLast().getFileName() + "."));
         });
     }
 

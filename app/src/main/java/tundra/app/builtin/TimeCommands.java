@@ -45,13 +45,15 @@ public final class TimeCommands {
             EditScope scope = scopes[i];
             c.add("scope-" + (i + 1), names.get(i), "DIGIT" + (i + 1), () -> s.desk() == Desk.ANIMATE, () -> s.target().setScope(scope));
         }
-        c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE, () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
+        c.add(CommandIds.CUE, "Cue at the playhead", null, () -> s.desk() == Desk.ANIMATE,
+                () -> s.edit("Add cue", b -> Reactions.cue(b, s.timeline().id(), s.playhead())));
         c.add(CommandIds.TOUCH_AREAS, () -> w.touches.on() ? "Hide touch areas" : "Show touch areas", null, () -> s.desk() == Desk.INTERACT, () -> {
             w.touches.setOn(!w.touches.on());
             s.changed(Aspect.SCOPE);
             w.canvas.redrawOverlay();
         });
-        c.add(CommandIds.TOUCH_NEW, () -> s.selection().isEmpty() ? "Draw a touch area" : "New touch area over the selection", null, () -> true, () -> {
+        c.add(CommandIds.TOUCH_NEW, () -> s.selection().isEmpty() ? "Draw a touch area" : "New touch area over the selection", null, () -> true,
+                () -> {
             if (s.selection().isEmpty()) {
                 w.touches.setOn(true);
                 w.tools.take(ToolKind.TOUCH);
@@ -62,12 +64,14 @@ public final class TimeCommands {
             s.edit("New touch area", b -> s.add(b, area));
             s.select(List.of(area.id()));
         });
-        c.add(CommandIds.MATCH_PAIRS, () -> s.selection().isEmpty() ? "Match pairs: select the parts first" : "Match pairs: let " + (s.selected() == null ? s.selection().size() + " elements" : s.selected().name()) + " be dragged", null,
+        c.add(CommandIds.MATCH_PAIRS, () -> s.selection().isEmpty() ? "Match pairs: select the parts first" : "Match pairs: let "
+                + (s.selected() == null ? s.selection().size() + " elements" : s.selected().name()) + " be dragged", null,
                 () -> !s.selection().isEmpty(), () -> {
                     s.edit("Match pairs", b -> Draggings.add(b, s.selection()));
                     s.setDesk(Desk.INTERACT);
                 });
-        c.add(CommandIds.OPEN_CLOSE, () -> s.selection().size() < 2 ? "Open and close: select what opens, then what it is tapped open by" : "Open and close " + opened(s) + " by " + s.board().find(by(s)).called(), null,
+        c.add(CommandIds.OPEN_CLOSE, () -> s.selection().size() < 2 ? "Open and close: select what opens, then what it is tapped open by"
+                : "Open and close " + opened(s) + " by " + s.board().find(by(s)).called(), null,
                 () -> s.selection().size() > 1, () -> {
                     String by = by(s);
                     List<String> all = s.selection().stream().filter(id -> !id.equals(by)).toList();
@@ -76,7 +80,8 @@ public final class TimeCommands {
                     s.setDesk(Desk.INTERACT);
                     w.notices.news(what + " rests closed now. Its timeline shows it open, and two sentences play that on and back.");
                 });
-        c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name() + " is tapped…",
+        c.add(CommandIds.ADD_REACTION, () -> s.selected() == null ? "Add reaction: when this scene opens…" : "When " + s.selected().name()
+                + " is tapped…",
                 null, () -> true, () -> react(w));
         c.add("value-new", "New value", null, () -> true, () -> {
             s.editProject("New value", null, p -> PieceValues.add(p, "value", PieceValue.Kind.NUMBER));

@@ -34,10 +34,12 @@ public final class ViewCommands {
         c.add(CommandIds.FIT_TIME, "Fit timeline", "Shortcut+Shift+DIGIT0", () -> s.desk() == Desk.ANIMATE, fitTime);
         c.add("zoom-in", "Zoom in", "Shortcut+EQUALS", () -> true, () -> w.canvas.zoom(1.25));
         c.add("zoom-out", "Zoom out", "Shortcut+MINUS", () -> true, () -> w.canvas.zoom(0.8));
-        c.add(CommandIds.RENAME, () -> s.marker() != null ? "Rename marker " + s.marker().name() : "Rename", "F2", () -> s.marker() != null || s.selected() != null && s.desk() != Desk.PUBLISH, rename);
+        c.add(CommandIds.RENAME, () -> s.marker() != null ? "Rename marker " + s.marker().name() : "Rename", "F2", () -> s.marker() != null
+                || s.selected() != null && s.desk() != Desk.PUBLISH, rename);
         c.add("trace", "Trace the picture into paths", "Shortcut+Shift+R",
                 () -> s.selected() != null && s.selected().content() instanceof Content.Picture, trace);
-        c.add("at-rest", () -> s.atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null, () -> s.desk() == Desk.DRAW, () -> s.setAtRest(!s.atRest()));
+        c.add("at-rest", () -> s.atRest() ? "Show the canvas at the playhead" : "Show things as they rest", null, () -> s.desk() == Desk.DRAW,
+                () -> s.setAtRest(!s.atRest()));
         c.add(CommandIds.THEME, () -> s.dark() ? "Day theme" : "Polar night theme", null, () -> true, () -> {
             s.setDark(!s.dark());
             w.settings.setDark(s.dark());
@@ -74,7 +76,8 @@ public final class ViewCommands {
             }
         }, problem -> {
             if (problem != null) {
-                w.notices.problem("The page can't be opened from here: " + problem + ". Open this address yourself: " + address, "Copy the address", () -> {
+                w.notices.problem("The page can't be opened from here: " + problem + ". Open this address yourself: " + address, "Copy the address",
+                        () -> {
                     var content = new ClipboardContent();
                     content.putString(address);
                     Clipboard.getSystemClipboard().setContent(content);

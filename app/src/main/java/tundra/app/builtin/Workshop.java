@@ -94,7 +94,8 @@ public final class Workshop {
         typing = new TextEditing(studio);
         canvas = new CanvasView(studio, tools);
         files = new FileJobs(studio, settings, dialogs, jobs, notices, () -> commands.run(CommandIds.FLIPBOOK));
-        details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, files.blocks, options, paints, registering, () -> tools.take(ToolKind.GRADIENT)));
+        details = new Lazy<>(() -> new DetailsPanel(studio, settings, jobs, commands, files.blocks, options, paints, registering,
+                () -> tools.take(ToolKind.GRADIENT)));
         autosave = new Autosave(studio, new Recovery(settings.folder().resolve("recovery")), notices);
         path = new PathOverlay(studio);
         addTools();
@@ -111,7 +112,8 @@ public final class Workshop {
             case ADAPT -> List.of(blocks, selection, ties, typing, tool);
             case PUBLISH -> List.of();
         });
-        canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage() + "). The piece itself is safe; undo what was done last, or go to another time."));
+        canvas.onProblem(e -> notices.problem("The picture can't be shown here (" + e.getMessage()
+                + "). The piece itself is safe; undo what was done last, or go to another time."));
         canvas.onBlock((kind, at) -> BlockCommands.place(studio, Blocks.byKey(kind), at));
         canvas.onMotif((motif, at) -> MotifCommands.place(studio, motif, at));
         canvas.onDrop((dropped, at) -> files.importing.bringIn(dropped.stream().map(File::toPath).toList(), at));

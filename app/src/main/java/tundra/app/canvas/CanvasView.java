@@ -193,7 +193,8 @@ public final class CanvasView extends Pane {
     public void zoomTo(Rect area) {
         fitted = false;
         Point middle = new Point(getWidth() / 2, getHeight() / 2);
-        viewport = viewport.moved(middle.minus(area.centre())).zoomed(Math.min(getWidth() / Math.max(1, area.width()), getHeight() / Math.max(1, area.height())), middle);
+        viewport = viewport.moved(middle.minus(area.centre()))
+                .zoomed(Math.min(getWidth() / Math.max(1, area.width()), getHeight() / Math.max(1, area.height())), middle);
         redraw();
     }
 
@@ -239,7 +240,8 @@ public final class CanvasView extends Pane {
     /** Only worked out when a screen reader asks. */
     @Override
     public Object queryAccessibleAttribute(AccessibleAttribute what, Object... more) {
-        return what == AccessibleAttribute.TEXT ? SpokenWords.canvas(studio.place().name(), studio.board(), studio.selection(), new SpokenWords.Seen() {
+        return what == AccessibleAttribute.TEXT ? SpokenWords.canvas(studio.place().name(), studio.board(), studio.selection(),
+                new SpokenWords.Seen() {
             @Override
             public Point position(String id) {
                 return studio.target().valueAt(id, Properties.POSITION);
@@ -350,7 +352,8 @@ public final class CanvasView extends Pane {
     }
 
     private void drawOverlay() {
-        if (overlay.width() == 0 && !pointerSeen && studio.presence().unseen() == null && studio.selection().isEmpty() && studio.board().reactions().isEmpty()) {
+        if (overlay.width() == 0 && !pointerSeen && studio.presence().unseen() == null && studio.selection().isEmpty() && studio.board().reactions()
+                .isEmpty()) {
             return;
         }
         overlay.setSize(getWidth(), getHeight());

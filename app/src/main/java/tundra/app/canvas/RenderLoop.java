@@ -28,10 +28,12 @@ import tundra.render.StillStore;
  */
 final class RenderLoop implements AutoCloseable {
     /** What to paint: the frame at a scale, in a view of device pixels. */
-    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion, boolean veiled) {
+    record Request(Frame frame, Map<String, Asset> assets, double scale, double x, double y, int width, int height, int surround, boolean inMotion,
+            boolean veiled) {
         /** The same with a fraction of the pixels. */
         Request coarse(int by) {
-            return by == 1 ? this : new Request(frame, assets, scale / by, x / by, y / by, Math.ceilDiv(width, by), Math.ceilDiv(height, by), surround, inMotion, veiled);
+            return by == 1 ? this : new Request(frame, assets, scale / by, x / by, y / by, Math.ceilDiv(width, by), Math.ceilDiv(height, by),
+                    surround, inMotion, veiled);
         }
 
         int pixels() {

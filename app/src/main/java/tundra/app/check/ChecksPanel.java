@@ -186,7 +186,8 @@ public final class ChecksPanel extends VBox implements Settles {
         Work.start("checks", () -> {
             List<Finding> found;
             try (var eyes = new SkiaImageComparer()) {
-                found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, Progress.of(x -> Platform.runLater(() -> progress.setProgress(x)), mine::get));
+                found = Checks.run(p, Fonts.of(p.assets()), eyes, limit / 100, Progress.of(x -> Platform.runLater(() -> progress.setProgress(x)),
+                        mine::get));
             } catch (RuntimeException e) {
                 Platform.runLater(() -> {
                     progress.setVisible(false);
@@ -208,11 +209,14 @@ public final class ChecksPanel extends VBox implements Settles {
 
     private void show(List<Finding> all) {
         Project p = studio.project();
-        List<Finding> told = all.stream().filter(f -> f.muted(p) == null).sorted(Comparator.comparing((Finding f) -> f.check().severity)).toList(), quiet = all.stream().filter(f -> f.muted(p) != null).toList();
+        List<Finding> told = all.stream().filter(f -> f.muted(p) == null).sorted(Comparator.comparing((Finding f) -> f.check().severity))
+                .toList(), quiet = all.stream().filter(f -> f.muted(p) != null).toList();
         count.setText(told.isEmpty() ? "nothing found" : told.size() + (docked ? " to look at" : ""));
         list.getChildren().setAll(told.stream().map(this::card).toList());
         if (told.isEmpty()) {
-            var none = new Label(docked ? "The piece was looked over for " + Check.values().length + " kinds of faults." : "The piece was looked over for " + String.join(", ", Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT)).toList())
+            var none = new Label(docked ? "The piece was looked over for " + Check.values().length + " kinds of faults."
+                    : "The piece was looked over for " + String.join(", ", Arrays.stream(Check.values()).map(c -> c.title.toLowerCase(Locale.ROOT))
+                    .toList())
                     + ". All of it is fine.");
             none.getStyleClass().addAll("quiet", "small");
             none.setWrapText(true);
@@ -313,7 +317,8 @@ public final class ChecksPanel extends VBox implements Settles {
             FrameBuilder builder = Frames.of(p, place.board(), Fonts.of(p.assets()));
             int w = docked ? END / 2 : END, h = (int) Math.max(1, Math.round(w * place.board().size().y() / place.board().size().x()));
             long last = Math.max(0, place.board().main().duration() - p.frameTime(1));
-            byte[] end = Still.png(p, builder.at(Moment.main(place.board(), last)), w, h), start = Still.png(p, builder.at(Moment.main(place.board(), 0)), w, h);
+            byte[] end = Still.png(p, builder.at(Moment.main(place.board(), last)), w, h),
+                    start = Still.png(p, builder.at(Moment.main(place.board(), 0)), w, h);
             Platform.runLater(() -> both.getChildren().setAll(end("last picture", end), end("first picture", start)));
         });
     }

@@ -25,7 +25,8 @@ final class CheckCommand implements Callable<Integer> {
     private Path file;
     @Option(names = "--json", description = "as JSON")
     private boolean json;
-    @Option(names = "--jump", defaultValue = "25", paramLabel = "PERCENT", description = "the change of a drawing's area that is told (default ${DEFAULT-VALUE})")
+    @Option(names = "--jump", defaultValue = "25", paramLabel = "PERCENT",
+            description = "the change of a drawing's area that is told (default ${DEFAULT-VALUE})")
     private double jump;
     @Mixin
     private LayoutOptions layout;
@@ -42,7 +43,8 @@ final class CheckCommand implements Callable<Integer> {
             quiet = everything.stream().filter(f -> f.muted(p) != null).toList();
             found = everything.stream().filter(f -> f.muted(p) == null).toList();
         }
-        System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts(p, found, quiet)) : text(p, found, quiet));
+        System.out.println(json ? JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(facts(p, found, quiet))
+                : text(p, found, quiet));
         return found.isEmpty() ? 0 : 2;
     }
 
@@ -79,7 +81,8 @@ final class CheckCommand implements Callable<Integer> {
             return p.name() + ": nothing found" + but + ".";
         }
         var s = new StringBuilder(p.name() + ": " + (found.size() == 1 ? "1 finding" : found.size() + " findings") + but);
-        found.forEach(f -> s.append("\n  ").append(f.check().title).append(" · ").append(p.place(f.scene()).name()).append(" at ").append(TimeText.seconds(f.time()))
+        found.forEach(f -> s.append("\n  ").append(f.check().title).append(" · ").append(p.place(f.scene()).name()).append(" at ")
+                .append(TimeText.seconds(f.time()))
                 .append(" · ").append(f.text()));
         return s.toString();
     }

@@ -11,11 +11,13 @@ import tundra.app.job.Troubles;
 /** The command line. Exit code 0, or 1 with one sentence on standard error. */
 @Command(name = "tundra", mixinStandardHelpOptions = true, version = "Tundra 0.1",
         description = "Draw, animate and publish interactive 2D pieces for the web. Without a command: opens the desktop, with a FILE if one is named.",
-        subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, SvgCommand.class, ImportCommand.class, CheckCommand.class, SheetCommand.class,
+        subcommands = {PublishCommand.class, StillCommand.class, InfoCommand.class, NewCommand.class, SvgCommand.class, ImportCommand.class,
+        CheckCommand.class, SheetCommand.class,
                 ShotCommand.class, MakeCommand.class, HostCommand.class, SendCommand.class,
                 DiffCommand.class, MergeCommand.class, UnpackCommand.class, PackCommand.class})
 public final class CommandLine implements Runnable {
-    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "make", "host", "send", "diff", "merge", "unpack", "pack", "help", "--help", "-h", "--version", "-V");
+    private static final Set<String> WORDS = Set.of("publish", "still", "info", "new", "svg", "import", "check", "sheet", "shot", "make", "host",
+            "send", "diff", "merge", "unpack", "pack", "help", "--help", "-h", "--version", "-V");
 
     public static boolean knows(String word) {
         return WORDS.contains(word) || OutputCommand.words().contains(word) || word.startsWith("-");
@@ -24,7 +26,8 @@ public final class CommandLine implements Runnable {
     /** Says that a word is neither a command nor a file that could be opened; null when it could. */
     public static String unknown(String word) {
         return word.endsWith(".tundra") || Files.exists(Path.of(word)) ? null
-                : "“" + word + "” is neither a command nor a file that is there. The commands are " + String.join(", ", made().getSubcommands().keySet())
+                : "“" + word + "” is neither a command nor a file that is there. The commands are " + String.join(", ", made().getSubcommands()
+                .keySet())
                 + "; with a project's file, or with nothing, the desktop opens.";
     }
 

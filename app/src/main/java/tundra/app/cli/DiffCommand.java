@@ -7,7 +7,8 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Parameters;
 import tundra.core.compare.Differences;
 
-@Command(name = "diff", mixinStandardHelpOptions = true, description = "Says in words what changed between two versions of a project. Exit code 0 when nothing did, 2 when something did, 1 when one can't be read.")
+@Command(name = "diff", mixinStandardHelpOptions = true,
+        description = "Says in words what changed between two versions of a project. Exit code 0 when nothing did, 2 when something did, 1 when one can't be read.")
 final class DiffCommand implements Callable<Integer> {
     @Parameters(index = "0", paramLabel = "BEFORE", description = "a project")
     private Path before;

@@ -23,7 +23,8 @@ final class FrameOptions {
     private String scene;
     @Option(names = "--at", defaultValue = "0", paramLabel = "SECONDS", description = "seconds after the scene was opened (default ${DEFAULT-VALUE})")
     private double at;
-    @Option(names = "--timeline", paramLabel = "NAME[=SECONDS]", description = "a timeline that was started last, and where it stands; without seconds where --at says")
+    @Option(names = "--timeline", paramLabel = "NAME[=SECONDS]",
+            description = "a timeline that was started last, and where it stands; without seconds where --at says")
     private String timeline;
 
     @Mixin

@@ -10,7 +10,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.web.PracticeHost;
 
-@Command(name = "host", mixinStandardHelpOptions = true, description = "Runs a small host on this machine to practise sending pages with, until it is stopped.")
+@Command(name = "host", mixinStandardHelpOptions = true,
+        description = "Runs a small host on this machine to practise sending pages with, until it is stopped.")
 final class HostCommand implements Callable<Integer> {
     @Parameters(paramLabel = "DIR", description = "the folder that it keeps its files in")
     private Path root;

@@ -31,7 +31,8 @@ final class ImportCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         if (Files.exists(to) && !(force && Files.isRegularFile(to))) {
-            throw new IllegalArgumentException("“" + to.getFileName() + "” is there already and was left as it is. Name another file, or write over it with --force.");
+            throw new IllegalArgumentException("“" + to.getFileName()
+                    + "” is there already and was left as it is. Name another file, or write over it with --force.");
         }
         var all = new LinkedHashMap<Path, ImportedArt>();
         for (Path file : art) {

@@ -77,7 +77,8 @@ final class InfoCommand implements Callable<Integer> {
 
     @SuppressWarnings("unchecked")
     private static void text(StringBuilder s, String kind, Map<String, Object> place) {
-        s.append("\n  ").append(kind).append(place.get("name")).append(": ").append(place.get("width")).append("×").append(place.get("height")).append(", ")
+        s.append("\n  ").append(kind).append(place.get("name")).append(": ").append(place.get("width")).append("×").append(place.get("height"))
+                .append(", ")
                 .append(place.get("elements")).append(" elements, ").append(place.get("reactions")).append(" reactions")
                 .append(place.containsKey("uses") ? ", placed " + place.get("uses") + " times" : "");
         for (var t : (List<Map<String, Object>>) place.get("timelines")) {

@@ -11,7 +11,8 @@ import tundra.render.Fonts;
 
 /** The words that name a layout of a scene, or another size of its canvas. */
 final class LayoutOptions {
-    @Option(names = "--layout", paramLabel = "NAME", description = "the scene's layout; when it is left out the scene as it is drawn, or with --canvas the layout for that width")
+    @Option(names = "--layout", paramLabel = "NAME",
+            description = "the scene's layout; when it is left out the scene as it is drawn, or with --canvas the layout for that width")
     private String layout;
     @Option(names = "--canvas", paramLabel = "WxH", description = "another size of the canvas: everything is where its ties take it")
     private String canvas;
@@ -26,7 +27,8 @@ final class LayoutOptions {
     /** The layout of a scene that is called so. */
     static Layout named(String place, Board b, String layout) {
         return b.layouts().stream().filter(x -> x.name().equalsIgnoreCase(layout)).findFirst().orElseThrow(() ->
-                new IllegalArgumentException("There is no layout “" + layout + "” in " + place + "; " + (b.layouts().isEmpty() ? "it has none" : "there is " + names(b)) + "."));
+                new IllegalArgumentException("There is no layout “" + layout + "” in " + place + "; " + (b.layouts().isEmpty() ? "it has none"
+                        : "there is " + names(b)) + "."));
     }
 
     private static String names(Board b) {
@@ -39,6 +41,7 @@ final class LayoutOptions {
             throw new IllegalArgumentException("No scene has a layout “" + layout + "”.");
         }
         return layout == null && canvas == null ? p
-                : p.withScenes(p.scenes().stream().map(s -> layout != null && s.board().layouts().stream().noneMatch(l -> l.name().equalsIgnoreCase(layout)) ? s : s.withBoard(of(s.name(), s.board(), Fonts.of(p.assets())))).toList());
+                : p.withScenes(p.scenes().stream().map(s -> layout != null && s.board().layouts().stream()
+                .noneMatch(l -> l.name().equalsIgnoreCase(layout)) ? s : s.withBoard(of(s.name(), s.board(), Fonts.of(p.assets())))).toList());
     }
 }

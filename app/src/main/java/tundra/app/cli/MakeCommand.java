@@ -17,7 +17,8 @@ import tundra.core.model.Output;
 import tundra.core.model.Project;
 
 /** Makes outputs that are saved with a piece. One that can't be made is told, and the others are made all the same. */
-@Command(name = "make", mixinStandardHelpOptions = true, description = "Makes the outputs that are saved with a project: all of them, or those that are named.")
+@Command(name = "make", mixinStandardHelpOptions = true,
+        description = "Makes the outputs that are saved with a project: all of them, or those that are named.")
 final class MakeCommand implements Callable<Integer> {
     @Parameters(index = "0", paramLabel = "FILE", description = "the project")
     private Path file;
@@ -68,8 +69,10 @@ final class MakeCommand implements Callable<Integer> {
         }
         var out = new ArrayList<Output>();
         for (String name : names) {
-            out.add(p.outputs().stream().filter(o -> o.name().equalsIgnoreCase(name)).findFirst().orElseThrow(() -> new IllegalArgumentException("There is no output “" + name + "”; "
-                    + (p.outputs().isEmpty() ? "the piece has none." : "there is " + p.outputs().stream().map(Output::name).collect(Collectors.joining(", ")) + "."))));
+            out.add(p.outputs().stream().filter(o -> o.name().equalsIgnoreCase(name)).findFirst()
+                    .orElseThrow(() -> new IllegalArgumentException("There is no output “" + name + "”; "
+                    + (p.outputs().isEmpty() ? "the piece has none." : "there is " + p.outputs().stream().map(Output::name)
+                    .collect(Collectors.joining(", ")) + "."))));
         }
         return out;
     }

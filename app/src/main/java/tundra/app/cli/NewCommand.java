@@ -27,7 +27,8 @@ final class NewCommand implements Callable<Integer> {
             throw new IllegalArgumentException("“" + file + "” is a folder; name the project's file. Nothing was written.");
         }
         if (Files.exists(file) && !(force && Files.isRegularFile(file))) {
-            throw new IllegalArgumentException("“" + file.getFileName() + "” is there already and was left as it is. Name another file, or write over it with --force.");
+            throw new IllegalArgumentException("“" + file.getFileName()
+                    + "” is there already and was left as it is. Name another file, or write over it with --force.");
         }
         if (fps < 1 || fps > 240) {
             throw new IllegalArgumentException("The frame rate must lie between 1 and 240.");

@@ -68,7 +68,8 @@ final class OutputCommand implements Callable<Integer> {
             if (NAMED.contains(s.slot().type())) {
                 continue;
             }
-            var option = OptionSpec.builder("--" + s.slot().key()).type(String.class).paramLabel(s.unit().isEmpty() ? "VALUE" : s.unit()).description(about(s)).setter(new picocli.CommandLine.Model.ISetter() {
+            var option = OptionSpec.builder("--" + s.slot().key()).type(String.class).paramLabel(s.unit().isEmpty() ? "VALUE" : s.unit())
+                    .description(about(s)).setter(new picocli.CommandLine.Model.ISetter() {
                 @Override
                 @SuppressWarnings("unchecked")
                 public <T> T set(T value) {
@@ -81,8 +82,10 @@ final class OutputCommand implements Callable<Integer> {
     }
 
     private static String about(LabelledSlot s) {
-        String first = s.slot().standard() instanceof Number n ? n.doubleValue() == 0 ? "as in the piece" : String.valueOf(n.intValue()) : s.slot().standard().toString();
-        return s.label() + (s.slot().type() == Slot.Type.CHOICE ? ": " + String.join(", ", s.slot().choices()) : "") + " (" + first + " when it is left out)";
+        String first = s.slot().standard() instanceof Number n ? n.doubleValue() == 0 ? "as in the piece" : String.valueOf(n.intValue()) : s.slot()
+                .standard().toString();
+        return s.label() + (s.slot().type() == Slot.Type.CHOICE ? ": " + String.join(", ", s.slot().choices()) : "") + " (" + first
+                + " when it is left out)";
     }
 
     @Override
@@ -103,7 +106,8 @@ final class OutputCommand implements Callable<Integer> {
             Place place = of.takesAll() && scene.equals("all") ? null : PlaceFinder.of(p, scene);
             if (place != null && p.scene(place.id()) == null) {
                 // a motif is shown as a scene of its own
-                p = p.withScenes(Stream.concat(p.scenes().stream(), Stream.of(new Scene(place.id() + "-scene", place.name(), place.board()))).toList());
+                p = p.withScenes(Stream.concat(p.scenes().stream(), Stream.of(new Scene(place.id() + "-scene", place.name(), place.board())))
+                        .toList());
                 output = output.with(of, place.id() + "-scene");
             } else {
                 output = output.with(of, place == null ? Slot.EVERYTHING : place.id());
@@ -115,7 +119,8 @@ final class OutputCommand implements Callable<Integer> {
         if (!Outputs.ending(output).isEmpty()) {
             writes.allow(to, FileStart.of(Outputs.ending(output)), file);
         }
-        Made made = run != null && kind == Outputs.FILM ? Makers.visit(p, output, RunFile.read(Files.readString(run), PageId::idOf), to, Percent.shown()) : Makers.make(p, output, to, writes.force(), Percent.shown());
+        Made made = run != null && kind == Outputs.FILM ? Makers.visit(p, output, RunFile.read(Files.readString(run), PageId::idOf), to,
+                Percent.shown()) : Makers.make(p, output, to, writes.force(), Percent.shown());
         System.out.println(to + ", " + made.words());
         if (!made.leftOut().isEmpty()) {
             System.err.println(made.leftOut());
@@ -128,21 +133,24 @@ final class OutputCommand implements Callable<Integer> {
         Scene s = OutputEdits.scene(p, o);
         List<Marker> all = s == null ? List.of() : s.board().main().markers();
         return all.stream().filter(m -> m.name().equals(name)).findFirst().map(Marker::id).orElseThrow(() -> new IllegalArgumentException(
-                "There is no marker “" + name + "” on Main" + (all.isEmpty() ? ", which has none." : "; there is " + String.join(", ", all.stream().map(Marker::name).toList()) + ".")));
+                "There is no marker “" + name + "” on Main" + (all.isEmpty() ? ", which has none." : "; there is "
+                + String.join(", ", all.stream().map(Marker::name).toList()) + ".")));
     }
 
     /** By the ending of the file. */
     private String format(Slot slot) {
         String name = to.getFileName().toString().toLowerCase(Locale.ROOT), ending = name.substring(name.lastIndexOf('.') + 1);
         return slot.choices().stream().filter(c -> Outputs.endingOf(c).equals(ending)).findFirst().orElseThrow(() -> new IllegalArgumentException(
-                "“" + to.getFileName() + "” doesn't end as a " + kind.label().toLowerCase(Locale.ROOT) + " does; there is " + String.join(", ", slot.choices()) + "."));
+                "“" + to.getFileName() + "” doesn't end as a " + kind.label().toLowerCase(Locale.ROOT) + " does; there is "
+                + String.join(", ", slot.choices()) + "."));
     }
 
     private static Object value(Slot slot, String text) {
         String name = "--" + slot.key();
         switch (slot.type()) {
             case CHOICE -> {
-                return slot.choices().stream().filter(c -> c.equalsIgnoreCase(text)).findFirst().orElseThrow(() -> new IllegalArgumentException(name + " is one of " + String.join(", ", slot.choices()) + "."));
+                return slot.choices().stream().filter(c -> c.equalsIgnoreCase(text)).findFirst()
+                        .orElseThrow(() -> new IllegalArgumentException(name + " is one of " + String.join(", ", slot.choices()) + "."));
             }
             case COLOR -> {
                 try {

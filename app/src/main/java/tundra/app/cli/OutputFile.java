@@ -33,7 +33,8 @@ final class OutputFile {
         try {
             FileStart.allow(to, kind.name(), force);
         } catch (FileProblem e) {
-            throw new IllegalArgumentException(e.getMessage().replace("Choose another name.", "Name another file, or write over it with --force."), e);
+            throw new IllegalArgumentException(e.getMessage().replace("Choose another name.", "Name another file, or write over it with --force."),
+                    e);
         }
     }
 

@@ -28,7 +28,8 @@ final class Patience {
         try {
             return done.get(seconds, TimeUnit.SECONDS);
         } catch (TimeoutException e) {
-            System.err.println("That took longer than " + (seconds == 1 ? "one second" : seconds + " seconds") + ", so it was given up; the project is unchanged. Look at it with “check”, or allow more: JAVA_TOOL_OPTIONS=-Dtundra.patience=SECONDS.");
+            System.err.println("That took longer than " + (seconds == 1 ? "one second" : seconds + " seconds")
+                    + ", so it was given up; the project is unchanged. Look at it with “check”, or allow more: JAVA_TOOL_OPTIONS=-Dtundra.patience=SECONDS.");
             return 1;
         } catch (ExecutionException e) {
             if (e.getCause() instanceof Error x) {

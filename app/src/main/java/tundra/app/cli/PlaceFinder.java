@@ -14,6 +14,7 @@ final class PlaceFinder {
             return p.scenes().getFirst();
         }
         return p.places().stream().filter(s -> s.name().equalsIgnoreCase(name)).findFirst().orElseThrow(() -> new IllegalArgumentException(
-                "There is no scene or motif “" + name + "”; there is " + p.places().stream().map(Place::name).collect(Collectors.joining(", ")) + "."));
+                "There is no scene or motif “" + name + "”; there is " + p.places().stream().map(Place::name).collect(Collectors.joining(", "))
+                + "."));
     }
 }

@@ -32,7 +32,8 @@ final class PublishCommand implements Callable<Integer> {
             throw new IllegalArgumentException("Name the folder to write the page into: --to DIR. Nothing was written.");
         }
         Project project = layout.of(Opening.of(file));
-        Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries()).compile(project, null);
+        Page page = new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), new SkiaSeries())
+                .compile(project, null);
         Publisher.publish(page, to, force, Progress.NONE);
         System.out.println(to.resolve("index.html"));
         return 0;

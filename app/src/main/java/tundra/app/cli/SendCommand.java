@@ -17,15 +17,18 @@ import tundra.core.model.Outputs;
 import tundra.core.model.Project;
 import tundra.core.work.Progress;
 
-@Command(name = "send", mixinStandardHelpOptions = true, description = "Sends the web page of a project to a host: only what changed, and whole or not at all.")
+@Command(name = "send", mixinStandardHelpOptions = true,
+        description = "Sends the web page of a project to a host: only what changed, and whole or not at all.")
 final class SendCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "the project")
     private Path file;
-    @Option(names = "--to", required = true, paramLabel = "ADDRESS", description = "sftp://host/folder, dav://host/folder, davs://host/folder, or a folder of this machine")
+    @Option(names = "--to", required = true, paramLabel = "ADDRESS",
+            description = "sftp://host/folder, dav://host/folder, davs://host/folder, or a folder of this machine")
     private String to;
     @Option(names = "--user", defaultValue = "", paramLabel = "NAME", description = "the name on the host")
     private String user;
-    @Option(names = "--secret-file", paramLabel = "FILE", description = "a file whose first line is the secret; without it TUNDRA_SECRET of the environment is taken")
+    @Option(names = "--secret-file", paramLabel = "FILE",
+            description = "a file whose first line is the secret; without it TUNDRA_SECRET of the environment is taken")
     private Path secretFile;
     @Option(names = "--look", description = "says what would change, and sends nothing")
     private boolean look;
@@ -35,7 +38,8 @@ final class SendCommand implements Callable<Integer> {
     @Override
     public Integer call() throws Exception {
         Place place = Place.of(to, user);
-        String secret = secretFile != null ? Files.readString(secretFile).lines().findFirst().orElse("") : System.getenv().getOrDefault("TUNDRA_SECRET", "");
+        String secret = secretFile != null ? Files.readString(secretFile).lines().findFirst().orElse("") : System.getenv()
+                .getOrDefault("TUNDRA_SECRET", "");
         Settings settings = Settings.load();
         try (Sending s = Sending.to(place, secret, new KnownHosts(settings::knownHost, settings::setKnownHost))) {
             if (back) {
@@ -49,7 +53,8 @@ final class SendCommand implements Callable<Integer> {
             Sending.Plan plan = look ? s.plan(page) : s.send(page, Percent.shown());
             plan.changed().forEach(x -> System.out.println("changed  " + x));
             plan.removed().forEach(x -> System.out.println("gone     " + x));
-            System.out.println(plan.changed().size() + " changed, " + plan.removed().size() + " gone, " + plan.same() + " as they were, " + Made.size(plan.bytes()) + (look ? " to send." : " sent to " + place.words() + "."));
+            System.out.println(plan.changed().size() + " changed, " + plan.removed().size() + " gone, " + plan.same() + " as they were, "
+                    + Made.size(plan.bytes()) + (look ? " to send." : " sent to " + place.words() + "."));
         }
         return 0;
     }

@@ -96,7 +96,8 @@ final class SheetCommand implements Callable<Integer> {
             }
         });
         Element e = books.stream().filter(x -> x.name().equalsIgnoreCase(flipbook)).findFirst().orElseThrow(() -> new IllegalArgumentException(
-                "There is no flipbook “" + flipbook + "” in " + of.name() + (books.isEmpty() ? "." : "; there is " + String.join(", ", books.stream().map(Element::name).toList()) + ".")));
+                "There is no flipbook “" + flipbook + "” in " + of.name() + (books.isEmpty() ? "." : "; there is "
+                + String.join(", ", books.stream().map(Element::name).toList()) + ".")));
         return SheetFile.of(board, e, builder);
     }
 }

@@ -91,7 +91,8 @@ final class ShotApp {
         s.open(state.project(), state.file());
         s.setDark(state.dark());
         if (state.scene() != null) {
-            s.navigation().showPlace(s.project().places().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow().id());
+            s.navigation().showPlace(s.project().places().stream().filter(x -> x.name().equalsIgnoreCase(state.scene())).findFirst().orElseThrow()
+                    .id());
         }
         if (state.layout() != null) {
             s.layouts().setLayout(LayoutOptions.named(s.place().name(), s.base(), state.layout()).id());
@@ -170,13 +171,15 @@ final class ShotApp {
                         if (w.jobs.busy()) {
                             take();
                         } else {
-                            close(new IllegalArgumentException("The work was done within " + state.working() + " s. No picture was made; choose a shorter time."));
+                            close(new IllegalArgumentException("The work was done within " + state.working()
+                                    + " s. No picture was made; choose a shorter time."));
                         }
                     }
                     return;
                 }
                 boolean publishing = state.desk() == Desk.PUBLISH;
-                still = page && !publishing || page && !w.jobs.busy() && !checking(stage) || w.canvas.settled() && !w.jobs.busy() && !tracing(stage) && !checking(stage) ? still + 1 : 0;
+                still = page && !publishing || page && !w.jobs.busy() && !checking(stage) || w.canvas.settled() && !w.jobs.busy() && !tracing(stage)
+                        && !checking(stage) ? still + 1 : 0;
                 if (pulses > SETTLED + 10 && still >= (page ? 260 : STILL_PULSES) || pulses > (publishing ? 3000 : 1200)) {
                     if (state.working() > 0) {
                         ran = now;
@@ -220,7 +223,8 @@ final class ShotApp {
     }
 
     private static boolean checking(Stage stage) {
-        return Stream.of("checks", "desk-checks", "start", "history", "earlier").anyMatch(id -> stage.getScene().lookup("#" + id) instanceof Settles s && !s.settled());
+        return Stream.of("checks", "desk-checks", "start", "history", "earlier")
+                .anyMatch(id -> stage.getScene().lookup("#" + id) instanceof Settles s && !s.settled());
     }
 
     private void save(Stage stage) {

@@ -19,7 +19,8 @@ final class ShotCommand implements Callable<Integer> {
     private String desk;
     @Option(names = "--scene", paramLabel = "NAME", description = "the scene or motif; the first scene when it is left out")
     private String scene;
-    @Option(names = "--layout", paramLabel = "NAME", description = "the scene's layout that is worked on; the scene as it is drawn when it is left out")
+    @Option(names = "--layout", paramLabel = "NAME",
+            description = "the scene's layout that is worked on; the scene as it is drawn when it is left out")
     private String layout;
     @Option(names = "--at", defaultValue = "0", paramLabel = "S", description = "the playhead in seconds")
     private double at;
@@ -33,7 +34,8 @@ final class ShotCommand implements Callable<Integer> {
     private String tool;
     @Option(names = "--run", paramLabel = "COMMAND", description = "the id of a command to run, or several with commas between")
     private String run;
-    @Option(names = "--working", defaultValue = "0", paramLabel = "S", description = "takes the picture while the command works: so many seconds after it was run")
+    @Option(names = "--working", defaultValue = "0", paramLabel = "S",
+            description = "takes the picture while the command works: so many seconds after it was run")
     private double working;
     @Option(names = "--caret", paramLabel = "WORDS", description = "puts the script's caret behind these words, before a command runs")
     private String caret;
@@ -51,13 +53,15 @@ final class ShotCommand implements Callable<Integer> {
     private Path to;
 
     /** What the window is to show. */
-    record State(Project project, Path file, Desk desk, String scene, String layout, long at, String select, String find, boolean tryIt, boolean dark, Point size,
+    record State(Project project, Path file, Desk desk, String scene, String layout, long at, String select, String find, boolean tryIt,
+            boolean dark, Point size,
             Path to, String tool, double zoom, String run, Path bringIn, String caret, String language, double working) {}
 
     @Override
     public Integer call() throws Exception {
         if (working != 0 && (run == null || !(working > 0))) {
-            throw new IllegalArgumentException("--working says how many seconds after the command of --run the picture is taken; it needs one, and a time above 0. No picture was made.");
+            throw new IllegalArgumentException(
+                    "--working says how many seconds after the command of --run the picture is taken; it needs one, and a time above 0. No picture was made.");
         }
         Desk d;
         try {

@@ -32,7 +32,8 @@ final class StillCommand implements Callable<Integer> {
         Frame frame = of.frame(p);
         Point s = size == null ? frame.size() : Sizes.parse(size);
         if (s.x() * s.y() > Limits.PIXELS) {
-            throw new IllegalArgumentException("That picture would have " + Math.round(s.x() * s.y() / 1e6) + " million pixels; up to " + Limits.PIXELS / 1_000_000 + " are possible.");
+            throw new IllegalArgumentException("That picture would have " + Math.round(s.x() * s.y() / 1e6) + " million pixels; up to "
+                    + Limits.PIXELS / 1_000_000 + " are possible.");
         }
         SafeReplace.put(to, Still.png(p, frame, (int) Math.ceil(s.x()), (int) Math.ceil(s.y())));
         System.out.println(to);

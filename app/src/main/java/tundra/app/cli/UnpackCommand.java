@@ -7,7 +7,8 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import tundra.core.file.ProjectFolder;
 
-@Command(name = "unpack", mixinStandardHelpOptions = true, description = "Writes a project as a folder of text and brought-in files, for version control.")
+@Command(name = "unpack", mixinStandardHelpOptions = true,
+        description = "Writes a project as a folder of text and brought-in files, for version control.")
 final class UnpackCommand implements Callable<Integer> {
     @Parameters(paramLabel = "FILE", description = "the project")
     private Path file;

@@ -75,7 +75,8 @@ final class PaintPopover {
         box.getStylesheets().setAll(at.getScene().getStylesheets());
         Bounds b = at.localToScreen(at.getBoundsInLocal());
         var window = at.getScene().getWindow();
-        popup.show(at, Math.max(window.getX(), b.getMinX() - 300), Math.max(window.getY() + 40, Math.min(b.getMinY() - 60, window.getY() + window.getHeight() - 560)));
+        popup.show(at, Math.max(window.getX(), b.getMinX() - 300),
+                Math.max(window.getY() + 40, Math.min(b.getMinY() - 60, window.getY() + window.getHeight() - 560)));
     }
 
     private Node kinds(boolean gradients) {

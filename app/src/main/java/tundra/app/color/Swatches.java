@@ -38,7 +38,10 @@ final class Swatches {
         }
     }
 
-    /** A paint across a rectangle with round corners of diameter {@code arc}; gradients run from left to right. A stroke through it is no paint at all. */
+    /**
+     * A paint across a rectangle with round corners of diameter {@code arc}; gradients run from left to right. A stroke through it is no paint at
+     * all.
+     */
     static void paint(Canvas c, Paint p, double arc) {
         GraphicsContext g = c.getGraphicsContext2D();
         double w = c.getWidth(), h = c.getHeight();

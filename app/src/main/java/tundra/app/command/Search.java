@@ -38,7 +38,9 @@ final class Search {
 
     private record Ranked(Command command, int rank) {}
 
-    /** Those that fit, best first; of equally good ones in the order given. What can't be done now is among them only where nothing else is called so. */
+    /**
+     * Those that fit, best first; of equally good ones in the order given. What can't be done now is among them only where nothing else is called so.
+     */
     List<Command> in(List<Command> all) {
         if (query.isEmpty()) {
             return all.stream().filter(Search::can).toList();
@@ -65,7 +67,8 @@ final class Search {
             }
         }
         // of two names that hold a word the shorter says it more
-        return found.stream().sorted(Comparator.comparingInt(Ranked::rank).thenComparingInt(r -> r.rank == WHOLE ? SPACES.split(name(r.command)).length : 0)).toList();
+        return found.stream().sorted(Comparator.comparingInt(Ranked::rank).thenComparingInt(r -> r.rank == WHOLE
+                ? SPACES.split(name(r.command)).length : 0)).toList();
     }
 
     private static boolean can(Command c) {
@@ -74,7 +77,8 @@ final class Search {
 
     /** The few whose names are most like the query, where nothing fits. */
     List<Command> nearest(List<Command> all) {
-        return all.stream().filter(Search::can).sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" ")).mapToDouble(w -> LIKE.apply(query, w)).max().orElse(0)))
+        return all.stream().filter(Search::can).sorted(Comparator.comparingDouble(c -> -Arrays.stream(name(c).split(" "))
+                .mapToDouble(w -> LIKE.apply(query, w)).max().orElse(0)))
                 .limit(NEAREST).toList();
     }
 
@@ -89,7 +93,8 @@ final class Search {
         if (r > EXACT && r < WORDS_BEGIN && AROUND.matcher(c.id()).matches()) {
             return WORDS_BEGIN;
         }
-        return r > EXACT && r < OTHER_WORDS && c.id().endsWith("-delete") && words.stream().noneMatch(name(c).split(" ")[0]::startsWith) ? OTHER_WORDS : r;
+        return r > EXACT && r < OTHER_WORDS && c.id().endsWith("-delete") && words.stream().noneMatch(name(c).split(" ")[0]::startsWith)
+                ? OTHER_WORDS : r;
     }
 
     private int fits(Command c) {

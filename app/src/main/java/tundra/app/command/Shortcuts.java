@@ -17,7 +17,8 @@ import tundra.app.language.Language;
 /** The keys of commands: those that they come with, further ones, and those that somebody chose instead. */
 public final class Shortcuts {
     /** What these keys do depends on where the keyboard is, so that no command can have them alone. */
-    private static final Set<KeyCode> RESERVED = Set.of(KeyCode.ESCAPE, KeyCode.TAB, KeyCode.ENTER, KeyCode.UP, KeyCode.DOWN, KeyCode.LEFT, KeyCode.RIGHT, KeyCode.Q, KeyCode.W);
+    private static final Set<KeyCode> RESERVED = Set.of(KeyCode.ESCAPE, KeyCode.TAB, KeyCode.ENTER, KeyCode.UP, KeyCode.DOWN, KeyCode.LEFT,
+            KeyCode.RIGHT, KeyCode.Q, KeyCode.W);
     private final Map<String, KeyCombination> standard = new LinkedHashMap<>(), own = new LinkedHashMap<>();
     private final Map<KeyCombination, String> further = new LinkedHashMap<>();
     /** Told of each change: the id, and how it is kept; null where it is the standard again. */
@@ -64,7 +65,8 @@ public final class Shortcuts {
         if (e.getCode().isModifierKey() || e.getCode() == KeyCode.UNDEFINED) {
             return null;
         }
-        return parse((e.isShortcutDown() ? "Shortcut+" : "") + (e.isShiftDown() ? "Shift+" : "") + (e.isAltDown() ? "Alt+" : "") + e.getCode().name());
+        return parse((e.isShortcutDown() ? "Shortcut+" : "") + (e.isShiftDown() ? "Shift+" : "") + (e.isAltDown() ? "Alt+" : "") + e.getCode()
+                .name());
     }
 
     void add(String id, String keys) {
@@ -114,13 +116,15 @@ public final class Shortcuts {
                 }
             }
         }
-        return further.entrySet().stream().filter(x -> x.getKey().match(e) && can.apply(x.getValue())).map(Map.Entry::getValue).findFirst().orElse(null);
+        return further.entrySet().stream().filter(x -> x.getKey().match(e) && can.apply(x.getValue())).map(Map.Entry::getValue).findFirst()
+                .orElse(null);
     }
 
     /** Why keys can't be chosen; null when they can. */
     public static String problem(KeyCombination keys) {
         boolean plain = keys.getShortcut() != KeyCombination.ModifierValue.DOWN && keys.getAlt() != KeyCombination.ModifierValue.DOWN;
-        return plain && RESERVED.contains(((KeyCodeCombination) keys).getCode()) ? words(keys) + " does something else wherever the keyboard is; choose it with Ctrl or Alt, or another key." : null;
+        return plain && RESERVED.contains(((KeyCodeCombination) keys).getCode()) ? words(keys)
+                + " does something else wherever the keyboard is; choose it with Ctrl or Alt, or another key." : null;
     }
 
     /** Gives a command other keys, taking them from whoever has them. @param keys null for none */

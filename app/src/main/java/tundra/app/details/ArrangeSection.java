@@ -19,10 +19,13 @@ import tundra.app.widget.WordsOf;
 final class ArrangeSection extends VBox {
     private record Part(String command, Icon icon) {}
 
-    private static final List<Part> PARTS = List.of(new Part(CommandIds.ALIGN_LEFT, Icon.ALIGN_LEFT), new Part(CommandIds.ALIGN_CENTRE, Icon.ALIGN_CENTRE),
-            new Part(CommandIds.ALIGN_RIGHT, Icon.ALIGN_RIGHT), new Part(CommandIds.ALIGN_TOP, Icon.ALIGN_TOP), new Part(CommandIds.ALIGN_MIDDLE, Icon.ALIGN_MIDDLE),
+    private static final List<Part> PARTS = List.of(new Part(CommandIds.ALIGN_LEFT, Icon.ALIGN_LEFT),
+            new Part(CommandIds.ALIGN_CENTRE, Icon.ALIGN_CENTRE),
+            new Part(CommandIds.ALIGN_RIGHT, Icon.ALIGN_RIGHT), new Part(CommandIds.ALIGN_TOP, Icon.ALIGN_TOP),
+            new Part(CommandIds.ALIGN_MIDDLE, Icon.ALIGN_MIDDLE),
             new Part(CommandIds.ALIGN_BOTTOM, Icon.ALIGN_BOTTOM));
-    private static final List<Part> MORE = List.of(new Part(CommandIds.DISTRIBUTE_LEVEL, Icon.SPREAD_LEVEL), new Part(CommandIds.DISTRIBUTE_UPRIGHT, Icon.SPREAD_UPRIGHT),
+    private static final List<Part> MORE = List.of(new Part(CommandIds.DISTRIBUTE_LEVEL, Icon.SPREAD_LEVEL), new Part(CommandIds.DISTRIBUTE_UPRIGHT,
+            Icon.SPREAD_UPRIGHT),
             new Part(CommandIds.MATCH_WIDTH, Icon.SAME_WIDTH), new Part(CommandIds.MATCH_HEIGHT, Icon.SAME_HEIGHT));
 
     ArrangeSection(Commands commands, ToolOptions options, boolean several) {

@@ -58,7 +58,8 @@ final class CanvasSection extends VBox {
         choice.getChildren().add(tooShort);
         loop.setOnAction(e -> timeline(loop.isSelected() ? "Loop timeline" : "Play timeline once", null, t -> t.withLoop(loop.isSelected())));
         starts.setOnAction(e -> timeline("Change start of timeline", null, t -> t.withStarts(starts.isSelected())));
-        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate), Words.section("Timeline"), loop, starts, new NamedRow("Duration", duration), choice, scroll);
+        getChildren().addAll(Words.section("Canvas"), new NamedRow("Size", width, height), new NamedRow("Frame rate", rate),
+                Words.section("Timeline"), loop, starts, new NamedRow("Duration", duration), choice, scroll);
         refresh();
     }
 
@@ -103,8 +104,10 @@ final class CanvasSection extends VBox {
         tooShort.setText("The last key stands at " + TimeText.seconds(last) + ". To end at " + TimeText.seconds(wanted) + ":");
         String id = studio.timeline().id();
         offered = null;
-        var trim = choice("trim-keys", "Trim keys", "Keys beyond the end go; what is seen at the end stays", () -> studio.edit("Trim keys", b -> Durations.trimmed(b, id, wanted)));
-        var squeeze = choice("squeeze-keys", "Squeeze them", "All keys come nearer together", () -> studio.edit("Squeeze keys", b -> Durations.squeezed(b, id, wanted)));
+        var trim = choice("trim-keys", "Trim keys", "Keys beyond the end go; what is seen at the end stays",
+                () -> studio.edit("Trim keys", b -> Durations.trimmed(b, id, wanted)));
+        var squeeze = choice("squeeze-keys", "Squeeze them", "All keys come nearer together",
+                () -> studio.edit("Squeeze keys", b -> Durations.squeezed(b, id, wanted)));
         choice.getChildren().add(new HBox(6, trim, squeeze));
         choice.setVisible(true);
         choice.setManaged(true);
@@ -121,8 +124,10 @@ final class CanvasSection extends VBox {
         boolean longer = wanted > was.duration();
         offeredTo = wanted;
         tooShort.setText("All on it keeps its time.");
-        var stretch = choice("stretch-keys", longer ? "Stretch it all" : "Squeeze it all", "Keys, markers, sounds, cues and when things are seen go along with the new duration",
-                () -> studio.edit(longer ? "Stretch timeline" : "Squeeze timeline", b -> Durations.stretched(b.mapTimeline(was.id(), t -> t.withDuration(was.duration())), was.id(), wanted)));
+        var stretch = choice("stretch-keys", longer ? "Stretch it all" : "Squeeze it all",
+                "Keys, markers, sounds, cues and when things are seen go along with the new duration",
+                () -> studio.edit(longer ? "Stretch timeline" : "Squeeze timeline",
+                b -> Durations.stretched(b.mapTimeline(was.id(), t -> t.withDuration(was.duration())), was.id(), wanted)));
         choice.getChildren().add(stretch);
         choice.setVisible(true);
         choice.setManaged(true);

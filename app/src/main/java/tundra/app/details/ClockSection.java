@@ -80,13 +80,15 @@ final class ClockSection extends VBox {
         open.setManaged(ids.size() == 1);
         open.setOnAction(() -> studio.navigation().openInPlace(ids.getFirst()));
         Buttons.tip(open, "Opens the motif where it stands; a double click does it too");
-        getChildren().addAll(Words.section("Motif"), new NamedRow("Shows", motif, open), Words.section("Clock"), choice, new NamedRow("Phase", seconds, frames),
+        getChildren().addAll(Words.section("Motif"), new NamedRow("Shows", motif, open), Words.section("Clock"), choice,
+                new NamedRow("Phase", seconds, frames),
                 new NamedRow("Repeat", repeat), new NamedRow("Speed", speed));
         refresh();
     }
 
     private List<Content.Instance> instances() {
-        return ids.stream().map(studio.board()::find).filter(e -> e != null && e.content() instanceof Content.Instance).map(e -> (Content.Instance) e.content()).toList();
+        return ids.stream().map(studio.board()::find).filter(e -> e != null && e.content() instanceof Content.Instance)
+                .map(e -> (Content.Instance) e.content()).toList();
     }
 
     private void change(String name, UnaryOperator<Clock> change, Object merge) {

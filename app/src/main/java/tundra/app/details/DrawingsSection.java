@@ -104,15 +104,19 @@ final class DrawingsSection extends VBox {
         HBox.setHgrow(strength, Priority.ALWAYS);
         outlines.setId("onion-outlines");
         outlines.setOnAction(e -> open.setSkin(open.skin().withOutlines(outlines.isSelected())));
-        back = new PaintField(studio, "Tint of the drawings before", false).onChange((c, m) -> open.setSkin(open.skin().withTints(c.main(), open.skin().aheadTint())));
-        ahead = new PaintField(studio, "Tint of the drawings after", false).onChange((c, m) -> open.setSkin(open.skin().withTints(open.skin().backTint(), c.main())));
+        back = new PaintField(studio, "Tint of the drawings before", false)
+                .onChange((c, m) -> open.setSkin(open.skin().withTints(c.main(), open.skin().aheadTint())));
+        ahead = new PaintField(studio, "Tint of the drawings after", false)
+                .onChange((c, m) -> open.setSkin(open.skin().withTints(open.skin().backTint(), c.main())));
         back.setId("onion-back-tint");
         ahead.setId("onion-ahead-tint");
         HBox.setHgrow(back, Priority.ALWAYS);
         HBox.setHgrow(ahead, Priority.ALWAYS);
         together();
-        getChildren().addAll(Words.section("Drawings"), new NamedRow("Held for", held), new NamedRow("The run takes", takes), error, moved, turned, new NamedRow("Register by", by, line), graph,
-                new NamedRow("Keep area", keep, change), Words.section("Onion skin"), new NamedRow("Strength", strength), new NamedRow("Before", back), new NamedRow("After", ahead), outlines);
+        getChildren().addAll(Words.section("Drawings"), new NamedRow("Held for", held), new NamedRow("The run takes", takes), error, moved, turned,
+                new NamedRow("Register by", by, line), graph,
+                new NamedRow("Keep area", keep, change), Words.section("Onion skin"), new NamedRow("Strength", strength),
+                new NamedRow("Before", back), new NamedRow("After", ahead), outlines);
         soon.setOnFinished(e -> ask());
         refresh();
     }
@@ -252,7 +256,8 @@ final class DrawingsSection extends VBox {
         }
         graph.show(Registering.places(studio, chosen(), inks), chosen());
         int now = open.current(), before = open.neighbour(-1);
-        Ink one = now < 0 ? null : inks.get(b.drawings().get(now).id()), other = before < 0 || before == now ? null : inks.get(b.drawings().get(before).id());
+        Ink one = now < 0 ? null : inks.get(b.drawings().get(now).id()), other = before < 0 || before == now ? null
+                : inks.get(b.drawings().get(before).id());
         change.setText(one == null || other == null || one.empty() || other.empty() ? ""
                 : String.format(Locale.ROOT, "%+.1f%% vs drawing %d", Ink.change(other, one) * 100, before + 1));
     }

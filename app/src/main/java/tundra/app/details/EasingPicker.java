@@ -199,7 +199,8 @@ final class EasingPicker {
     }
 
     private void spring(SpringEasing s) {
-        var fields = List.of(new NumberField("Stiffness", "stiffness", 1), new NumberField("Damping", "damping", 1), new NumberField("Mass", "mass", 2));
+        var fields = List.of(new NumberField("Stiffness", "stiffness", 1), new NumberField("Damping", "damping", 1),
+                new NumberField("Mass", "mass", 2));
         double[] v = {s.stiffness(), s.damping(), s.mass()};
         for (int i = 0; i < 3; i++) {
             int n = i;

@@ -80,7 +80,8 @@ final class GalleryItems extends VBox {
 
     private Node row(Element e) {
         var name = field(e.name(), "Read out as", words -> studio.edit("Change the words of an item", typing, b -> Names.rename(b, e.id(), words)));
-        var caption = field(((Map<?, ?>) of.get(Blocks.CAPTION_WORDS)).get(e.id()) instanceof String own ? own : "", "Caption: as read out", words -> studio.edit("Change a caption", typing, b -> b.mapElement(gallery, x -> {
+        var caption = field(((Map<?, ?>) of.get(Blocks.CAPTION_WORDS)).get(e.id()) instanceof String own ? own : "", "Caption: as read out", words ->
+                studio.edit("Change a caption", typing, b -> b.mapElement(gallery, x -> {
             var all = new TreeMap<String, String>();
             ((Map<?, ?>) Blocks.of(x).get(Blocks.CAPTION_WORDS)).forEach((id, own) -> all.put((String) id, (String) own));
             if (words.isEmpty()) {

@@ -60,7 +60,8 @@ final class JitterGraph extends Pane {
         g.setTextAlign(TextAlignment.LEFT);
         g.setFill(c.ink2());
         if (places.size() < 2) {
-            g.fillText(by == Registration.By.LINE && studio.board().lines().isEmpty() ? "drag a line out of a ruler first" : "two drawings or more make a run", 8, 8);
+            g.fillText(by == Registration.By.LINE && studio.board().lines().isEmpty() ? "drag a line out of a ruler first"
+                    : "two drawings or more make a run", 8, 8);
             return;
         }
         double most = Math.max(0.5, most()), middle = HEIGHT / 2 + 8, tall = HEIGHT / 2 - 16;

@@ -71,11 +71,13 @@ final class OpeningSection extends VBox {
         Buttons.tip(ground, "Its ground is one with that of all scenes that have it");
         Buttons.tip(over, "Such as a menu or a score: it is seen in every scene, above it, and its own ground isn't");
         keeps.setOnAction(e -> opening(keeps.isSelected() ? "Go on where it was left" : "Begin anew", null, o -> o.withKeeps(keeps.isSelected())));
-        ground.setOnAction(e -> opening(ground.isSelected() ? "Have the ground of the piece" : "Have an own ground", null, o -> o.withPieceGround(ground.isSelected())));
+        ground.setOnAction(e -> opening(ground.isSelected() ? "Have the ground of the piece" : "Have an own ground", null,
+                o -> o.withPieceGround(ground.isSelected())));
         over.setOnAction(e -> {
             if (!showing) {
                 String id = studio.scene().id();
-                studio.editProject(over.isSelected() ? "Lie over all scenes" : "Be a scene among the others", null, p -> p.withPage(p.page().withOver(over.isSelected() ? id : "")));
+                studio.editProject(over.isSelected() ? "Lie over all scenes" : "Be a scene among the others", null,
+                        p -> p.withPage(p.page().withOver(over.isSelected() ? id : "")));
             }
         });
         var ways = new LightButton("Ways through the piece");

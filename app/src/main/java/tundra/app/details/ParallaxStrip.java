@@ -45,7 +45,8 @@ final class ParallaxStrip extends StackPane {
         GraphicsContext g = canvas.getGraphicsContext2D();
         g.clearRect(0, 0, canvas.getWidth(), canvas.getHeight());
         for (int i = 0; i < WINDOWS; i++) {
-            double x = i * (WIDTH + GAP), line = HEIGHT - 6 - i * STEP, square = HEIGHT / 2 + (WINDOWS - 1) * STEP * 0.5 * Math.signum(share) * Math.min(1, Math.abs(share)) - i * STEP * share;
+            double x = i * (WIDTH + GAP), line = HEIGHT - 6 - i * STEP, square = HEIGHT / 2
+                    + (WINDOWS - 1) * STEP * 0.5 * Math.signum(share) * Math.min(1, Math.abs(share)) - i * STEP * share;
             g.setFill(colors.field());
             g.fillRect(x, 0, WIDTH, HEIGHT);
             g.setFill(colors.ink3());

@@ -119,7 +119,8 @@ final class PicturesSection extends VBox {
         live.setText(cost.words());
         Series known = hindrance == null ? SkiaSeries.known(p, m) : null;
         series.setText(hindrance != null ? (m.pictures() ? "It is shown live: " : "No pictures: ") + hindrance
-                : known != null ? known.words() + (known.memory() > cost.bytes() ? " That is more than live." : "") : "As pictures: " + MotifSeries.frames(p, m) + " frames, painted when the page is made.");
+                : known != null ? known.words() + (known.memory() > cost.bytes() ? " That is more than live." : "") : "As pictures: "
+                + MotifSeries.frames(p, m) + " frames, painted when the page is made.");
         work.setText(giveUp == null ? "Work it out" : "Give up");
         seen(work, hindrance == null && known == null);
         seen(bar, giveUp != null);

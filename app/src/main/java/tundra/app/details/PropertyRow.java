@@ -247,7 +247,8 @@ final class PropertyRow<T> extends NamedRow {
 
     private Board set(Board b, String element, T value) {
         if (property == Properties.PIVOT) {
-            return Pivots.set(b, element, (Point) value, studio.target().propertyEdit(element, property), studio.target().propertyEdit(element, Properties.POSITION), studio.builder());
+            return Pivots.set(b, element, (Point) value, studio.target().propertyEdit(element, property), studio.target()
+                    .propertyEdit(element, Properties.POSITION), studio.builder());
         }
         return studio.target().set(b, element, property, value);
     }
@@ -300,7 +301,8 @@ final class PropertyRow<T> extends NamedRow {
 
     private void showKey() {
         // what is keyed nowhere needs not be looked for at each of them
-        boolean any = false, all = studio.board().timelines().stream().anyMatch(t -> t.tracks().values().stream().anyMatch(of -> of.containsKey(property) || property == Properties.POSITION && !of.isEmpty()));
+        boolean any = false, all = studio.board().timelines().stream().anyMatch(t -> t.tracks().values().stream()
+                .anyMatch(of -> of.containsKey(property) || property == Properties.POSITION && !of.isEmpty()));
         for (String element : all ? elements : List.<String>of()) {
             Timeline t = studio.timelineOf(element, property);
             var track = t.track(element, property);

@@ -39,7 +39,8 @@ final class ScrollSection extends VBox {
         by.setAccessibleText("Moved by");
         by.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(by, Priority.ALWAYS);
-        by.setConverter(new WordsOf<>(s -> s.equals(CLOCK) ? "the clock" : s.equals(SCENE) ? "the page's scrolling" : studio.board().find(s) instanceof Element e ? "the way of " + e.name() : "?"));
+        by.setConverter(new WordsOf<>(s -> s.equals(CLOCK) ? "the clock" : s.equals(SCENE) ? "the page's scrolling" : studio.board()
+                .find(s) instanceof Element e ? "the way of " + e.name() : "?"));
         by.setOnAction(e -> {
             String v = by.getValue();
             if (!showing && v != null) {
@@ -52,9 +53,12 @@ final class ScrollSection extends VBox {
         to.setId("field-scroll-to");
         smooth.setId("field-scroll-smooth");
         rests.setId("field-scroll-rests");
-        length.onChange((v, merge) -> change(merge, s -> new Scroll(Math.max(1, Math.min(1_000_000, v)), s.from(), s.to(), s.smooth(), s.rests(), s.through())));
-        from.onChange((v, merge) -> change(merge, s -> new Scroll(s.length(), Math.max(0, Math.min(s.to() - 0.01, v / 100)), s.to(), s.smooth(), s.rests(), s.through())));
-        to.onChange((v, merge) -> change(merge, s -> new Scroll(s.length(), s.from(), Math.min(1, Math.max(s.from() + 0.01, v / 100)), s.smooth(), s.rests(), s.through())));
+        length.onChange((v, merge) -> change(merge, s -> new Scroll(Math.max(1, Math.min(1_000_000, v)), s.from(), s.to(), s.smooth(), s.rests(),
+                s.through())));
+        from.onChange((v, merge) -> change(merge, s -> new Scroll(s.length(), Math.max(0, Math.min(s.to() - 0.01, v / 100)), s.to(), s.smooth(),
+                s.rests(), s.through())));
+        to.onChange((v, merge) -> change(merge, s -> new Scroll(s.length(), s.from(), Math.min(1, Math.max(s.from() + 0.01, v / 100)), s.smooth(),
+                s.rests(), s.through())));
         smooth.setOnAction(e -> change(null, s -> new Scroll(s.length(), s.from(), s.to(), smooth.isSelected(), s.rests(), s.through())));
         rests.setOnAction(e -> change(null, s -> new Scroll(s.length(), s.from(), s.to(), s.smooth(), rests.isSelected(), s.through())));
         getChildren().addAll(new NamedRow("Moved by", by), lengths, shares, smooth, rests);

@@ -99,7 +99,8 @@ final class SettingRow extends VBox {
             return;
         }
         String of = ids.size() > 1 ? ids.size() + " blocks" : studio.board().find(ids.getFirst()).name();
-        studio.edit("Change " + setting.label().toLowerCase(Locale.ROOT) + " of " + of, merge, b -> BlockSettings.with(b, ids, setting.slot(), value));
+        studio.edit("Change " + setting.label().toLowerCase(Locale.ROOT) + " of " + of, merge, b -> BlockSettings.with(b, ids, setting.slot(),
+                value));
         refresh();
     }
 
@@ -225,7 +226,8 @@ final class SettingRow extends VBox {
             }
         });
         show = () -> {
-            if (!f.isFocused() && !f.getText().equals(now()) || SettingWords.problem(setting.slot(), f.getText().strip()) == null && !f.getText().strip().equals(((String) now()).strip())) {
+            if (!f.isFocused() && !f.getText().equals(now()) || SettingWords.problem(setting.slot(), f.getText().strip()) == null && !f.getText()
+                    .strip().equals(((String) now()).strip())) {
                 f.setText((String) now());
             }
         };
@@ -260,7 +262,8 @@ final class SettingRow extends VBox {
         f.setMaxWidth(Double.MAX_VALUE);
         Buttons.menu(f, () -> {
             var out = new ArrayList<MenuItem>();
-            studio.project().assets().values().stream().filter(a -> BlockSettings.takes(setting, a)).forEach((Asset a) -> out.add(item(a.title(), () -> put(a.hash(), null))));
+            studio.project().assets().values().stream().filter(a -> BlockSettings.takes(setting, a))
+                    .forEach((Asset a) -> out.add(item(a.title(), () -> put(a.hash(), null))));
             out.add(item(setting.slot() == Blocks.FOLDER ? "A folder…" : "From a file…", () -> files.choose(ids.getFirst(), setting)));
             if (!"".equals(now())) {
                 out.add(item("None", () -> put("", null)));
@@ -283,10 +286,12 @@ final class SettingRow extends VBox {
         f.setMark(Buttons.opener(), LightLabel.Place.AFTER);
         f.getStyleClass().add("small-press");
         f.setMaxWidth(Double.MAX_VALUE);
-        Buttons.menu(f, () -> List.of("map-choose", "map-whole", "map-write").stream().map(commands::get).filter(c -> c.enabled().getAsBoolean()).map(c -> item(c.name().get(), () -> commands.run(c.id()))).toList());
+        Buttons.menu(f, () -> List.of("map-choose", "map-whole", "map-write").stream().map(commands::get).filter(c -> c.enabled().getAsBoolean())
+                .map(c -> item(c.name().get(), () -> commands.run(c.id()))).toList());
         show = () -> {
             var m = (MapData) now();
-            f.setText(m.features().isEmpty() ? "choose a file…" : m.features().size() + (m.features().size() == 1 ? " thing, " : " things, ") + m.places().size() + (m.places().size() == 1 ? " place" : " places"));
+            f.setText(m.features().isEmpty() ? "choose a file…" : m.features().size() + (m.features().size() == 1 ? " thing, " : " things, ")
+                    + m.places().size() + (m.places().size() == 1 ? " place" : " places"));
         };
         return f;
     }

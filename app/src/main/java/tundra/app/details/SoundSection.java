@@ -40,7 +40,8 @@ final class SoundSection extends VBox {
         var off = new Button("Take it off the timeline");
         off.setId("sound-off");
         off.setOnAction(e -> commands.run(CommandIds.DELETE));
-        getChildren().addAll(Words.section("Sound"), new NamedRow("Heard at", at), new NamedRow("Volume", volume), new NamedRow("Fades in, out", fadeIn, fadeOut),
+        getChildren().addAll(Words.section("Sound"), new NamedRow("Heard at", at), new NamedRow("Volume", volume),
+                new NamedRow("Fades in, out", fadeIn, fadeOut),
                 new NamedRow("From, length", from, length), loop, new HBox(off));
         refresh();
     }
@@ -63,7 +64,9 @@ final class SoundSection extends VBox {
         PlacedSound s = studio.sound();
         if (s != null) {
             Timeline t = studio.timeline();
-            studio.edit(name, merge, b -> b.mapTimeline(t.id(), x -> x.withSounds(x.sounds().stream().map(y -> y.id().equals(s.id()) ? bounded(change.apply(y), t) : y).toList())));
+            studio.edit(name, merge, b ->
+                    b.mapTimeline(t.id(), x -> x.withSounds(x.sounds().stream().map(y -> y.id().equals(s.id()) ? bounded(change.apply(y), t) : y)
+                    .toList())));
         }
         refresh();
     }

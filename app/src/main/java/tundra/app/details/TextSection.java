@@ -61,7 +61,8 @@ final class TextSection extends VBox {
         }
         var fresh = new MenuItem("A new number");
         fresh.setId("text-value-new");
-        fresh.setOnAction(e -> studio.editProject("Show a new value", null, p -> PieceValues.addShown(p, studio.place().id(), ids.getFirst(), caret(), "score")));
+        fresh.setOnAction(e -> studio.editProject("Show a new value", null, p -> PieceValues.addShown(p, studio.place().id(), ids.getFirst(),
+                caret(), "score")));
         out.add(fresh);
         return out;
     }

@@ -45,7 +45,8 @@ final class TieDiagram extends HBox {
             side.getStyleClass().add("tie-side");
             side.setAccessibleText("Tied at the " + e.word);
             Buttons.tip(side, "Tie it at the " + e.word + ", or free it there");
-            double x = e == Ties.Edge.LEFT ? INX / 2 : e == Ties.Edge.RIGHT ? WIDE - INX / 2 : WIDE / 2, y = e == Ties.Edge.TOP ? INY / 2 : e == Ties.Edge.BOTTOM ? HIGH - INY / 2 : HIGH / 2;
+            double x = e == Ties.Edge.LEFT ? INX / 2 : e == Ties.Edge.RIGHT ? WIDE - INX / 2 : WIDE / 2, y = e == Ties.Edge.TOP ? INY / 2
+                    : e == Ties.Edge.BOTTOM ? HIGH - INY / 2 : HIGH / 2;
             side.setMinSize(HOLD, HOLD);
             side.setMaxSize(HOLD, HOLD);
             side.relocate(x - HOLD / 2, y - HOLD / 2);
@@ -93,7 +94,8 @@ final class TieDiagram extends HBox {
             var d = Ties.distance(studio.board(), e.id(), edge);
             sides.get(edge).setSelected(d.tied());
             boolean middle = e.rest().get(edge.tie).equals("middle"), says = d.tied() || middle && edge.near();
-            words.get(edge).setText(middle && edge.near() ? (edge.across() ? "middle across, " : "middle down, ") + (d.inShare() ? "in %" : "in px") : edge.word + " " + d.words());
+            words.get(edge).setText(middle && edge.near() ? (edge.across() ? "middle across, " : "middle down, ") + (d.inShare() ? "in %" : "in px")
+                    : edge.word + " " + d.words());
             words.get(edge).setDisable(!says);
             g.setStroke(d.tied() ? c.fitting() : c.line());
             g.setLineWidth(d.tied() ? 3 : 1.5);

@@ -118,7 +118,8 @@ public final class Autosave implements AutoCloseable {
         kept = null;
         if (!failed) {
             failed = true;
-            notices.problem("What you do can't be kept for the case of a crash (" + e.getMessage() + "). The piece itself is as it was: save it yourself now and then.");
+            notices.problem("What you do can't be kept for the case of a crash (" + e.getMessage()
+                    + "). The piece itself is as it was: save it yourself now and then.");
         }
     }
 

@@ -62,7 +62,8 @@ public final class BlockFiles {
             return out;
         }, pictures -> {
             String scene = studio.place().id();
-            studio.editProject(pictures.size() == 1 ? "Add a picture to the gallery" : "Add " + pictures.size() + " pictures to the gallery", null, p -> {
+            studio.editProject(pictures.size() == 1 ? "Add a picture to the gallery" : "Add " + pictures.size() + " pictures to the gallery", null,
+                    p -> {
                 Project out = p;
                 for (Asset a : pictures) {
                     out = out.withAsset(a);
@@ -74,8 +75,10 @@ public final class BlockFiles {
 
     /** Chooses another map for a block. */
     public void chooseMap(String block) {
-        dialogs.open("Choose a map", "GeoJSON maps", List.of("*.geojson", "*.json"), beside.get()).ifPresent(file -> jobs.run(() -> PartReader.map(file.getFileName().toString(), file), map ->
-                studio.edit("Show another map", b -> b.mapElement(block, e -> e.withContent(PlacedBlock.whole(Blocks.of(e).with(Blocks.MAP, map)))))));
+        dialogs.open("Choose a map", "GeoJSON maps", List.of("*.geojson", "*.json"), beside.get())
+                .ifPresent(file -> jobs.run(() -> PartReader.map(file.getFileName().toString(), file), map ->
+                studio.edit("Show another map",
+                        b -> b.mapElement(block, e -> e.withContent(PlacedBlock.whole(Blocks.of(e).with(Blocks.MAP, map)))))));
     }
 
     /** Writes the map of a block to a file of its own. */
@@ -92,7 +95,8 @@ public final class BlockFiles {
         if (setting.slot() == Blocks.FOLDER) {
             dialogs.folder("Choose a folder with a page in it", beside.get()).ifPresent(folder -> jobs.run(() -> {
                 if (!PartReader.isPage(folder)) {
-                    throw new FileProblem("The folder “" + folder.getFileName() + "” can't be embedded: it holds no index.html. Nothing was changed.");
+                    throw new FileProblem("The folder “" + folder.getFileName()
+                            + "” can't be embedded: it holds no index.html. Nothing was changed.");
                 }
                 return ((ImportedArt.Part) PartReader.folder(folder)).asset();
             }, a -> take(block, setting, a)));
@@ -114,10 +118,12 @@ public final class BlockFiles {
 
     private void take(String block, LabelledSlot setting, Asset a) {
         if (!BlockSettings.takes(setting, a)) {
-            notices.problem("“" + a.name() + "” can't stand here: " + setting.label().toLowerCase(Locale.ROOT) + " wants another kind of file. Nothing was changed.");
+            notices.problem("“" + a.name() + "” can't stand here: " + setting.label().toLowerCase(Locale.ROOT)
+                    + " wants another kind of file. Nothing was changed.");
             return;
         }
         String scene = studio.place().id();
-        studio.editProject("Show " + a.title(), null, p -> p.withAsset(a).mapBoard(scene, b -> BlockSettings.with(b, List.of(block), setting.slot(), a.hash())));
+        studio.editProject("Show " + a.title(), null, p -> p.withAsset(a).mapBoard(scene, b -> BlockSettings.with(b, List.of(block), setting.slot(),
+                a.hash())));
     }
 }

@@ -124,7 +124,8 @@ public final class FileJobs {
             notices.problem("“" + name + "” was changed by someone else. What you see is as it was before.", "Take theirs", () -> openRecent(file));
             return;
         }
-        notices.problem("“" + name + "” was changed by someone else while you work on it. Yours is safe, and nothing is written yet.", "Choose…", () -> {
+        notices.problem("“" + name + "” was changed by someone else while you work on it. Yours is safe, and nothing is written yet.", "Choose…",
+                () -> {
             if (studio.document() != document) {
                 notices.news("Another piece is open now; nothing was done to “" + name + "”.");
                 return;
@@ -152,12 +153,14 @@ public final class FileJobs {
         watch.of(file, read.stamp);
         settings.addRecent(file);
         if (!opened.leftOut().isEmpty()) {
-            dialogs.report("Opened, with some parts left out", "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
+            dialogs.report("Opened, with some parts left out",
+                    "They are damaged or unknown to this version. The file is as it was; saving leaves them out for good,"
                     + " and keeps the version before it beside it as " + file.getFileName() + ".previous.", opened.leftOut());
         }
         var lost = Fonts.unreadable(project.assets());
         if (!lost.isEmpty()) {
-            notices.problem("The font “" + lost.getFirst().name() + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
+            notices.problem("The font “" + lost.getFirst().name()
+                    + "” in this piece can't be read; texts in it are shown in another one. Bring the font in again, or take it off the shelf.");
         }
     }
 
@@ -165,12 +168,14 @@ public final class FileJobs {
     public void goOnWith(Recovery recovery, Recovery.Found f, boolean lookOnly) {
         whenSafe(() -> jobs.run(() -> recovery.open(f), opened -> {
             studio.openUnsaved(opened.project(), f.file());
-            watch.of(f.file(), f.file() != null && Files.exists(f.file()) && FileStamp.of(f.file()).time() < f.time() ? FileStamp.of(f.file()) : null);
+            watch.of(f.file(), f.file() != null && Files.exists(f.file()) && FileStamp.of(f.file()).time() < f.time() ? FileStamp.of(f.file())
+                    : null);
             if (!opened.leftOut().isEmpty()) {
                 dialogs.report("Some parts could not be kept", "All else is as it was.", opened.leftOut());
             }
             if (lookOnly) {
-                notices.news("This is “" + f.name() + "” as it was kept last. It stays kept until you go on with it or let it go.", "Go on with it", () -> recovery.drop(f));
+                notices.news("This is “" + f.name() + "” as it was kept last. It stays kept until you go on with it or let it go.", "Go on with it",
+                        () -> recovery.drop(f));
             } else {
                 recovery.drop(f);
                 notices.news("“" + f.name() + "” is here again. Save it to make it last.");
@@ -214,7 +219,8 @@ public final class FileJobs {
         Project open = studio.kept();
         boolean copy = studio.file() != null && !studio.file().toAbsolutePath().equals(to.toAbsolutePath());
         // a piece that was never saved takes the name of its file; a copy is a piece of its own, with outputs of its own
-        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy ? OutputEdits.named(open.withId(Ids.next())) : open;
+        Project project = studio.file() == null && open.name().equals("Untitled") ? open.withName(name) : copy
+                ? OutputEdits.named(open.withId(Ids.next())) : open;
         Object document = studio.document();
         jobs.run(() -> {
             byte[] face = PieceFace.orNone(project, 2 * PICTURE);

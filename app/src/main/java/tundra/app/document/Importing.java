@@ -62,7 +62,8 @@ public final class Importing {
 
     /** Shows another file in the place of a picture. */
     public void replacePicture(Element picture) {
-        dialogs.open("Replace the picture", "Pictures", PICTURES, files.beside()).ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
+        dialogs.open("Replace the picture", "Pictures", PICTURES, files.beside())
+                .ifPresent(file -> jobs.run(() -> PictureReader.read(file), asset -> {
             String scene = studio.place().id();
             studio.editProject("Replace the picture of " + picture.name(), null,
                     p -> p.withAsset(asset).mapBoard(scene, b -> b.mapElement(picture.id(), e -> SheetBook.replaced(e, asset))));
@@ -135,7 +136,8 @@ public final class Importing {
     }
 
     public void bringIn() {
-        dialogs.open("Bring in art", "Pictures, drawings, videos, sounds, maps, fonts and motifs", Stream.concat(ART.stream(), Stream.of("*" + MotifFiles.ENDING)).toList(), files.beside()).ifPresent(p -> bringIn(List.of(p)));
+        dialogs.open("Bring in art", "Pictures, drawings, videos, sounds, maps, fonts and motifs",
+                Stream.concat(ART.stream(), Stream.of("*" + MotifFiles.ENDING)).toList(), files.beside()).ifPresent(p -> bringIn(List.of(p)));
     }
 
     /** Brings art in and places it in the middle of the canvas; a project alone is opened. */
@@ -175,7 +177,8 @@ public final class Importing {
     public void keep(List<Path> files) {
         jobs.run(() -> read(files, Progress.NONE), all -> {
             // a map lies in its block
-            var drawings = all.stream().filter(b -> b instanceof ImportedArt.Drawing || b instanceof ImportedArt.Part x && x.asset() == null).toList();
+            var drawings = all.stream().filter(b -> b instanceof ImportedArt.Drawing || b instanceof ImportedArt.Part x && x.asset() == null)
+                    .toList();
             studio.editProject("Keep on the shelf", null, p -> {
                 Project out = p;
                 for (ImportedArt b : all) {
@@ -210,7 +213,8 @@ public final class Importing {
             return new Placed(all, into, plain ? placed(into, scene, all, at) : null);
         }, x -> { }, done -> {
             notices.hide();
-            place(done.all, k -> done.placing != null && k.project() == into && k.place().equals(scene) ? done.placing : placed(k.project(), k.place(), done.all, at));
+            place(done.all, k -> done.placing != null && k.project() == into && k.place().equals(scene) ? done.placing
+                    : placed(k.project(), k.place(), done.all, at));
         }, () -> notices.news("Given up; nothing was brought in."));
         notices.working("Bringing in " + what + "…", giveUp);
     }
@@ -231,8 +235,10 @@ public final class Importing {
             out = added.project();
             if (added.id() != null) {
                 Board board = out.place(place).board();
-                Point by = (at == null ? Point.ZERO : at.minus(board.size().times(0.5))).plus(new Point(BESIDE, BESIDE).times(at == null ? 0 : ids.size()));
-                out = out.mapBoard(place, x -> x.mapElement(added.id(), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by))));
+                Point by = (at == null ? Point.ZERO : at.minus(board.size().times(0.5)))
+                        .plus(new Point(BESIDE, BESIDE).times(at == null ? 0 : ids.size()));
+                out = out.mapBoard(place, x -> x.mapElement(added.id(), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION)
+                        .plus(by))));
                 ids.add(added.id());
             }
         }

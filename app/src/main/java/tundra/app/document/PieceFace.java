@@ -21,7 +21,8 @@ public final class PieceFace {
     public static byte[] png(Project p, Board b, Point room) {
         Point size = b.size();
         double scale = Math.min(1, Math.min(room.x() / Math.max(1, size.x()), room.y() / Math.max(1, size.y())));
-        return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration() / 4)), (int) Math.max(1, Math.round(size.x() * scale)), (int) Math.max(1, Math.round(size.y() * scale)));
+        return Still.png(p, Frames.of(p, b, Fonts.of(p.assets())).at(Moment.opened(b, b.main().duration() / 4)),
+                (int) Math.max(1, Math.round(size.x() * scale)), (int) Math.max(1, Math.round(size.y() * scale)));
     }
 
     /** The same; null where it can't be painted, which keeps nobody from saving. */

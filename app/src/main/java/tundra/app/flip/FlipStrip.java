@@ -29,8 +29,10 @@ import tundra.core.model.Flipbook;
 
 /** The strip of drawings under the canvas of the Draw desk, with what is done most. */
 public final class FlipStrip extends VBox {
-    private static final String[] MENU = {CommandIds.DRAWING_NEW, CommandIds.DRAWING_COPY, CommandIds.DRAWING_COPY_ON, CommandIds.DRAWING_SPLIT, CommandIds.DRAWING_PASTE, null, CommandIds.DRAWING_LONGER, CommandIds.DRAWING_SHORTER,
-            CommandIds.HOLD_DOUBLE, CommandIds.HOLD_HALF, null, CommandIds.DRAWING_EARLIER, CommandIds.DRAWING_LATER, CommandIds.DRAWING_CLEAR, CommandIds.DRAWING_DELETE, null, CommandIds.ONION_PIN, CommandIds.ONION_OUTLINES, CommandIds.SAVE_SHEET, CommandIds.SAVE_SERIES};
+    private static final String[] MENU = {CommandIds.DRAWING_NEW, CommandIds.DRAWING_COPY, CommandIds.DRAWING_COPY_ON, CommandIds.DRAWING_SPLIT,
+            CommandIds.DRAWING_PASTE, null, CommandIds.DRAWING_LONGER, CommandIds.DRAWING_SHORTER,
+            CommandIds.HOLD_DOUBLE, CommandIds.HOLD_HALF, null, CommandIds.DRAWING_EARLIER, CommandIds.DRAWING_LATER, CommandIds.DRAWING_CLEAR,
+            CommandIds.DRAWING_DELETE, null, CommandIds.ONION_PIN, CommandIds.ONION_OUTLINES, CommandIds.SAVE_SHEET, CommandIds.SAVE_SERIES};
     private final Studio studio;
     private final Commands commands;
     private final StripCanvas strip;
@@ -152,7 +154,8 @@ public final class FlipStrip extends VBox {
             Element last = studio.book().last();
             if (last != null) {
                 enter.setText((last == studio.groups().left() ? "Back into " : "Draw on ") + last.name());
-                lands.setText(studio.groups().inside() == null ? "What is drawn now lands in the scene, not on a drawing." : "What is drawn now lands in " + studio.board().find(studio.groups().inside()).name() + ", not on a drawing.");
+                lands.setText(studio.groups().inside() == null ? "What is drawn now lands in the scene, not on a drawing."
+                        : "What is drawn now lands in " + studio.board().find(studio.groups().inside()).name() + ", not on a drawing.");
                 strip.redraw();
             }
             return;

@@ -17,6 +17,7 @@ record RangeEnds(double back, double from, double to, double ahead) {
         Drawing d = b.drawings().get(before);
         double from = at.x(d.start()) - 2, to = at.x(d.end()) - 2;
         int first = Math.max(0, before - open.skin().back()), last = Math.min(b.drawings().size() - 1, before + open.skin().ahead());
-        return new RangeEnds(first < before ? at.x(b.drawings().get(first).start()) : from, from, to, last > before ? at.x(b.drawings().get(last).end()) - 4 : to);
+        return new RangeEnds(first < before ? at.x(b.drawings().get(first).start()) : from, from, to, last > before
+                ? at.x(b.drawings().get(last).end()) - 4 : to);
     }
 }

@@ -45,7 +45,8 @@ record StripLayout(double left, double scroll, double perFrame) {
         if (x(from) < left) {
             return new StripLayout(left, from * perFrame, perFrame);
         }
-        return x(to) > width - left ? new StripLayout(left, Math.max(0, Math.min(from * perFrame, to * perFrame - (width - 2 * left))), perFrame) : this;
+        return x(to) > width - left ? new StripLayout(left, Math.max(0, Math.min(from * perFrame, to * perFrame - (width - 2 * left))), perFrame)
+                : this;
     }
 
     /** The drawing under a place; -1 for none. */

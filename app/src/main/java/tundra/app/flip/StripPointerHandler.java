@@ -180,7 +180,8 @@ final class StripPointerHandler {
                 int by = (int) Math.rint((e.getX() - s.from) / at().perFrame());
                 studio.cancel(s.merge);
                 if (by != 0) {
-                    open.edit(s.ids.size() == 1 ? "Move a drawing in time" : "Move " + s.ids.size() + " drawings in time", s.merge, x -> Drawings.shift(x, s.ids, by));
+                    open.edit(s.ids.size() == 1 ? "Move a drawing in time" : "Move " + s.ids.size() + " drawings in time", s.merge,
+                            x -> Drawings.shift(x, s.ids, by));
                 }
             }
             case Gesture.Order o -> insert = place(b, e.getX());

@@ -38,7 +38,8 @@ public record HelpPage(String key, String title, List<String> panels, List<Strin
 
     private static HelpPage page(List<String> lines) {
         String[] head = lines.get(0).split(" \\| ");
-        return new HelpPage(head[0], head[1], List.of(lines.get(1).substring("of: ".length()).split(" ")), List.of(lines.get(2).substring("commands: ".length()).split(" ")), lines.get(3),
+        return new HelpPage(head[0], head[1], List.of(lines.get(1).substring("of: ".length()).split(" ")),
+                List.of(lines.get(2).substring("commands: ".length()).split(" ")), lines.get(3),
                 lines.subList(4, lines.size()).stream().map(l -> l.substring(2)).toList());
     }
 

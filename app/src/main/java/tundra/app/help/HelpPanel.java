@@ -54,7 +54,8 @@ public final class HelpPanel extends VBox {
             return;
         }
         List<HelpPage> found = HelpPage.ALL.stream().filter(p -> p.holds(words)).toList();
-        page.getChildren().setAll(Words.of(found.isEmpty() ? "No page holds these words." : found.size() == 1 ? "One page" : found.size() + " pages", "quiet", "small"));
+        page.getChildren().setAll(Words.of(found.isEmpty() ? "No page holds these words." : found.size() == 1 ? "One page" : found.size() + " pages",
+                "quiet", "small"));
         found.forEach(p -> page.getChildren().add(link(p)));
     }
 

@@ -112,7 +112,8 @@ public final class HistoryPanel extends VBox implements Settles {
 
     /** The place that a change changed, else the first. */
     private static Place place(Project before, Project after) {
-        return after.places().stream().filter(p -> before == null || before.place(p.id()) == null || before.place(p.id()).board() != p.board()).findFirst().orElse(after.scenes().getFirst());
+        return after.places().stream().filter(p -> before == null || before.place(p.id()) == null || before.place(p.id()).board() != p.board())
+                .findFirst().orElse(after.scenes().getFirst());
     }
 
     private static Image face(Project before, Project after) {

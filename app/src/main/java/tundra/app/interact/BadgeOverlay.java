@@ -46,6 +46,7 @@ public final class BadgeOverlay implements Overlay {
 
     /** How many earlier reactions are to the same element, so that their badges stand side by side. */
     private static long earlier(List<Reaction> all, int i) {
-        return all.subList(0, i).stream().filter(r -> Objects.equals(r.when().slots().first(Slot.Type.ELEMENT), all.get(i).when().slots().first(Slot.Type.ELEMENT))).count();
+        return all.subList(0, i).stream().filter(r -> Objects.equals(r.when().slots().first(Slot.Type.ELEMENT), all.get(i).when().slots()
+                .first(Slot.Type.ELEMENT))).count();
     }
 }

@@ -50,7 +50,8 @@ final class DragCard extends VBox {
         setId("drag-" + number);
         getStyleClass().addAll("sentence", "drag-card");
         getChildren().addAll(head(number), table(), look());
-        if (drag.pairs().stream().anyMatch(p -> studio.selection().contains(p.part()) || p.places().stream().anyMatch(studio.selection()::contains))) {
+        if (drag.pairs().stream().anyMatch(p -> studio.selection().contains(p.part()) || p.places().stream()
+                .anyMatch(studio.selection()::contains))) {
             getStyleClass().add("picked");
         }
         setFocusTraversable(true);
@@ -79,7 +80,8 @@ final class DragCard extends VBox {
         what.setWrapText(true);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var byName = Chips.chip("Pair by name", "drag-by-name-" + number, "chip-more", n -> change("Pair by name", d -> Draggings.pairByName(studio.board(), d)));
+        var byName = Chips.chip("Pair by name", "drag-by-name-" + number, "chip-more",
+                n -> change("Pair by name", d -> Draggings.pairByName(studio.board(), d)));
         Buttons.tip(byName, "Finds places that are called like their parts with a word more, such as “Vane” and “Vane slot”");
         var delete = new Button();
         delete.setGraphic(Icon.CLOSE.node(14));
@@ -110,8 +112,10 @@ final class DragCard extends VBox {
             Dragging.Pair p = drag.pairs().get(i);
             int row = i + 1;
             grid.add(Chips.chip(name(p.part()), "pair-part-" + row, "chip-space", n -> Picker.choose(n, part(p))), 0, row);
-            String fits = p.places().isEmpty() ? "anywhere" : p.places().size() > 2 ? p.places().size() + " places" : String.join(", ", p.places().stream().map(this::name).toList());
-            grid.add(Chips.chip(fits, "pair-fits-" + row, p.places().isEmpty() ? "chip-more" : "chip-space", n -> Picker.choose(n, places(p))), 1, row);
+            String fits = p.places().isEmpty() ? "anywhere" : p.places().size() > 2 ? p.places().size() + " places"
+                    : String.join(", ", p.places().stream().map(this::name).toList());
+            grid.add(Chips.chip(fits, "pair-fits-" + row, p.places().isEmpty() ? "chip-more" : "chip-space", n -> Picker.choose(n, places(p))), 1,
+                    row);
             String missed = p.places().isEmpty() ? "stays" : drag.fit().missed().words;
             grid.add(Chips.chip(missed, "pair-missed-" + row, "chip-more", n -> change("Change what becomes of a missed part",
                     d -> d.withFit(x -> x.withMissed(x.missed() == Dragging.Missed.HOME ? Dragging.Missed.STAYS : Dragging.Missed.HOME)))), 2, row);
@@ -138,19 +142,22 @@ final class DragCard extends VBox {
 
     private List<Picker.Choice> part(Dragging.Pair p) {
         return List.of(new Picker.Choice("Select it", () -> studio.select(List.of(p.part()))),
-                new Picker.Choice("Take it off the table", () -> change("Take a part off the table", d -> d.withPairs(d.pairs().stream().filter(x -> !x.equals(p)).toList()))));
+                new Picker.Choice("Take it off the table", () -> change("Take a part off the table",
+                d -> d.withPairs(d.pairs().stream().filter(x -> !x.equals(p)).toList()))));
     }
 
     private List<Picker.Choice> places(Dragging.Pair p) {
         var out = new ArrayList<Picker.Choice>();
-        out.add(new Picker.Choice("Point at them on the canvas…", () -> Pointing.several(studio, ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
+        out.add(new Picker.Choice("Point at them on the canvas…",
+                () -> Pointing.several(studio, ids -> change("Give it a place", d -> Draggings.pair(d, p.part(), List.copyOf(ids))))));
         if (!p.places().isEmpty()) {
             out.add(new Picker.Choice("anywhere", () -> change("Let it go anywhere", d -> with(d, p, List.of()))));
         }
         Tree.each(studio.board().elements(), e -> {
             if (!e.id().equals(p.part())) {
                 boolean in = p.places().contains(e.id());
-                out.add(new Picker.Choice((in ? "✓ " : "") + e.name(), in ? "take away" : e.content().word(), () -> change(in ? "Take a place away" : "Give it a place", d -> {
+                out.add(new Picker.Choice((in ? "✓ " : "") + e.name(), in ? "take away" : e.content().word(),
+                        () -> change(in ? "Take a place away" : "Give it a place", d -> {
                     var next = new ArrayList<>(p.places());
                     if (!next.remove(e.id())) {
                         next.add(e.id());
@@ -180,12 +187,15 @@ final class DragCard extends VBox {
     }
 
     private Button number(String words, String id, String now, String hint, double min, double max, BiFunction<Dragging, Double, Dragging> put) {
-        return Chips.chip(words, id, "chip-more", n -> Picker.read(n, now, hint, t -> Arithmetic.within(t, min, max), v -> change("Change how it is dragged", d -> put.apply(d, v))));
+        return Chips.chip(words, id, "chip-more", n -> Picker.read(n, now, hint, t -> Arithmetic.within(t, min, max),
+                v -> change("Change how it is dragged", d -> put.apply(d, v))));
     }
 
     /** Opens all of some words to choose from. */
     private <E> Button choice(String words, String id, List<E> all, Function<E, String> text, BiFunction<Dragging, E, Dragging> put) {
-        return Chips.chip(words, id, "chip-more", n -> Picker.choose(n, all.stream().map(x -> new Picker.Choice(text.apply(x), () -> change("Change how it is dragged", d -> put.apply(d, x)))).toList()));
+        return Chips.chip(words, id, "chip-more",
+                n -> Picker.choose(n, all.stream()
+                .map(x -> new Picker.Choice(text.apply(x), () -> change("Change how it is dragged", d -> put.apply(d, x)))).toList()));
     }
 
     /** Turns one of two words into the other. */
@@ -197,30 +207,43 @@ final class DragCard extends VBox {
         Dragging.Carried c = drag.carried();
         Dragging.Motion m = drag.motion();
         Dragging.Fit fit = drag.fit();
-        FlowPane moves = Chips.line(List.of(Chips.word("moves"), choice(m.way().words, "drag-way", ways(), w -> w.words, (d, w) -> d.withMotion(x -> x.withWay(w))),
+        FlowPane moves = Chips.line(List.of(Chips.word("moves"), choice(m.way().words, "drag-way", ways(), w -> w.words, (d, w) ->
+                d.withMotion(x -> x.withWay(w))),
                 Chips.chip(m.area() == null ? "everywhere" : "within " + name(m.area()), "drag-area", "chip-more", n -> Picker.choose(n, areas())),
-                either(m.glides() ? "glides on when let go" : "stops when let go", "drag-glides", d -> d.withMotion(x -> x.withGlides(!x.glides())))));
-        FlowPane carried = Chips.line(List.of(Chips.word("while carried"), number("opacity " + Numbers.plain(c.opacity() * 100, 0) + " %", "drag-opacity", Numbers.plain(c.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withCarried(x -> x.withOpacity(v / 100))),
-                number("tilt " + Numbers.plain(c.tilt(), 1) + "°", "drag-tilt", Numbers.plain(c.tilt(), 1), "In degrees.", -180, 180, (d, v) -> d.withCarried(x -> x.withTilt(v))),
-                choice(c.cursor().words, "drag-cursor", List.of(Dragging.Cursor.values()), x -> x.words, (d, x) -> d.withCarried(y -> y.withCursor(x)))));
+                either(m.glides() ? "glides on when let go" : "stops when let go", "drag-glides",
+                d -> d.withMotion(x -> x.withGlides(!x.glides())))));
+        FlowPane carried = Chips.line(List.of(Chips.word("while carried"), number("opacity " + Numbers.plain(c.opacity() * 100, 0) + " %",
+                "drag-opacity", Numbers.plain(c.opacity() * 100, 0), "In %.", 0, 100, (d, v) -> d.withCarried(x -> x.withOpacity(v / 100))),
+                number("tilt " + Numbers.plain(c.tilt(), 1) + "°", "drag-tilt", Numbers.plain(c.tilt(), 1), "In degrees.", -180, 180, (d, v) ->
+                d.withCarried(x -> x.withTilt(v))),
+                choice(c.cursor().words, "drag-cursor", List.of(Dragging.Cursor.values()), x -> x.words, (d, x) ->
+                d.withCarried(y -> y.withCursor(x)))));
         for (Setting s : c.look()) {
             carried.getChildren().add(Chips.chip(Sentences.setting(s), "drag-look-" + s.property().key(), "chip-more", n -> Picker.choose(n, List.of(
-                    new Picker.Choice("another value…", SettingText.of(s), () -> SettingPicker.value(n, s.property(), SettingText.of(s), this::wears)),
-                    new Picker.Choice("as at rest", () -> change("Change how it looks while carried", d -> d.withCarried(x -> x.without(s.property()))))))));
+                    new Picker.Choice("another value…", SettingText.of(s), () -> SettingPicker.value(n, s.property(), SettingText.of(s),
+                    this::wears)),
+                    new Picker.Choice("as at rest", () -> change("Change how it looks while carried",
+                    d -> d.withCarried(x -> x.without(s.property()))))))));
         }
-        var more = Chips.chip("+", "drag-look", "chip-more", n -> Picker.choose(n, SettingPicker.of(n, studio.board().find(drag.pairs().getFirst().part()), this::wears)));
+        var more = Chips.chip("+", "drag-look", "chip-more",
+                n -> Picker.choose(n, SettingPicker.of(n, studio.board().find(drag.pairs().getFirst().part()), this::wears)));
         more.setAccessibleText("Another property while carried");
         Buttons.tip(more, "Another property while carried");
         carried.getChildren().add(more);
         var out = new VBox(6, moves, carried);
         if (drag.matches()) {
-            FlowPane fits = Chips.line(List.of(Chips.word("it fits by"), Chips.chip(fit.overlap() == Dragging.Overlap.AREA ? Numbers.plain(fit.share() * 100, 0) + " % of its area" : fit.overlap().words, "drag-overlap", "chip-more", n -> Picker.choose(n, overlaps())),
+            FlowPane fits = Chips.line(List.of(Chips.word("it fits by"), Chips.chip(fit.overlap() == Dragging.Overlap.AREA
+                    ? Numbers.plain(fit.share() * 100, 0) + " % of its area" : fit.overlap().words, "drag-overlap", "chip-more",
+                    n -> Picker.choose(n, overlaps())),
                     either(fit.snaps() ? "to the middle" : "where it is let go", "drag-snaps", d -> d.withFit(x -> x.withSnaps(!x.snaps()))),
                     either(fit.many() ? "many to a place" : "one to a place", "drag-many", d -> d.withFit(x -> x.withMany(!x.many())))));
             if (fit.missed() == Dragging.Missed.HOME) {
-                fits.getChildren().addAll(Chips.word("and goes home in"), number(Numbers.plain(fit.back() / 1e6, 2) + " s", "drag-back", Numbers.plain(fit.back() / 1e6, 2), "In seconds.", 0, 60,
+                fits.getChildren().addAll(Chips.word("and goes home in"), number(Numbers.plain(fit.back() / 1e6, 2) + " s", "drag-back",
+                        Numbers.plain(fit.back() / 1e6, 2), "In seconds.", 0, 60,
                         (d, v) -> d.withFit(x -> x.withBack(Math.round(v * 1e6)))),
-                        choice(NamedEasing.ALL.stream().filter(n -> n.easing().equals(fit.easing())).map(NamedEasing::feel).findFirst().orElse("slower at its end"), "drag-easing", NamedEasing.ALL, NamedEasing::feel, (d, n) -> d.withFit(x -> x.withEasing(n.easing()))));
+                        choice(NamedEasing.ALL.stream().filter(n -> n.easing().equals(fit.easing())).map(NamedEasing::feel).findFirst()
+                        .orElse("slower at its end"), "drag-easing", NamedEasing.ALL, NamedEasing::feel, (d, n) ->
+                        d.withFit(x -> x.withEasing(n.easing()))));
             }
             out.getChildren().add(fits);
         }

@@ -53,13 +53,16 @@ final class GroupHead extends HBox {
                 Sentence.item(off ? "Switch all on" : "Switch all off", "group-switch", () -> site.edit(off ? "Switch group on" : "Switch group off",
                         all -> all.stream().map(r -> r.group().equals(name) ? r.withOff(!off) : r).toList())),
                 Sentence.item("Move up", "group-up", () -> site.edit("Move group", all -> Reactions.moveGroup(all, name, false))),
-                Sentence.item("Move down", "group-down", () -> site.edit("Move group", all -> Reactions.moveGroup(all, name, true))), new SeparatorMenuItem(),
-                Sentence.item("Take the group apart", "group-apart", () -> site.edit("Take group apart", all -> Reactions.renameGroup(all, name, ""))));
+                Sentence.item("Move down", "group-down", () -> site.edit("Move group", all -> Reactions.moveGroup(all, name, true))),
+                new SeparatorMenuItem(),
+                Sentence.item("Take the group apart", "group-apart", () -> site.edit("Take group apart", all -> Reactions.renameGroup(all, name,
+                ""))));
         return m;
     }
 
     private void rename() {
-        Picker.type(fold, name, "What the group is called. A group that is called so already takes these in.", t -> t.isBlank() ? "It needs a name." : null,
+        Picker.type(fold, name, "What the group is called. A group that is called so already takes these in.", t -> t.isBlank() ? "It needs a name."
+                : null,
                 t -> site.edit("Rename group", all -> Reactions.renameGroup(all, name, t.strip())));
     }
 }

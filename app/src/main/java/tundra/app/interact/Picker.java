@@ -133,7 +133,8 @@ final class Picker {
         if (all.size() > SEARCHED) {
             box.getChildren().add(search);
         } else {
-            list.addEventFilter(KeyEvent.KEY_TYPED, e -> all.stream().filter(c -> !e.getCharacter().isBlank() && c.text().toLowerCase(Locale.ROOT).startsWith(e.getCharacter().toLowerCase(Locale.ROOT)))
+            list.addEventFilter(KeyEvent.KEY_TYPED, e -> all.stream().filter(c -> !e.getCharacter().isBlank() && c.text().toLowerCase(Locale.ROOT)
+                    .startsWith(e.getCharacter().toLowerCase(Locale.ROOT)))
                     .findFirst().ifPresent(list.getSelectionModel()::select));
         }
         box.getChildren().add(list);

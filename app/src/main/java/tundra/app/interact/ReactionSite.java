@@ -32,7 +32,8 @@ record ReactionSite(Studio studio, Reach reach) {
     }
 
     void moveToOther(Reaction r) {
-        studio.editProject(reach == Reach.PLACE ? "React in the whole piece" : "React here only", null, p -> reach.moved(p, studio.place().id(), r.id()));
+        studio.editProject(reach == Reach.PLACE ? "React in the whole piece" : "React here only", null, p -> reach.moved(p, studio.place().id(),
+                r.id()));
     }
 
     /** What the sentences can name. */
@@ -55,7 +56,8 @@ record ReactionSite(Studio studio, Reach reach) {
             return new SlotDefaults(studio.kept(), board(), null, null, 0);
         }
         String own = r == null ? null : (String) r.when().slots().first(Slot.Type.ELEMENT);
-        return new SlotDefaults(studio.kept(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(), studio.playhead());
+        return new SlotDefaults(studio.kept(), board(), studio.selected() != null ? studio.selected().id() : own, studio.timeline().id(),
+                studio.playhead());
     }
 
     /** What begins the names of its parts in the window. */

@@ -140,7 +140,8 @@ public final class ReactionsPanel extends VBox {
 
     /** Brings a sentence of the open place into view, by its id. */
     public void find(String id) {
-        Stream.concat(studio.board().reactions().stream(), studio.project().reactions().stream()).filter(r -> r.id().equals(id)).findFirst().ifPresent(this::show);
+        Stream.concat(studio.board().reactions().stream(), studio.project().reactions().stream()).filter(r -> r.id().equals(id)).findFirst()
+                .ifPresent(this::show);
     }
 
     /** Brings a sentence into view, with the keyboard on it. */

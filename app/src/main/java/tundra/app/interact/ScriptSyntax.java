@@ -13,7 +13,8 @@ import tundra.web.ScriptReader;
 
 /** Colours of JavaScript, and whether a source can be read at all. */
 final class ScriptSyntax {
-    private static final Pattern WORDS = Pattern.compile("(?<comment>//[^\\n]*|/\\*(?s:.*?)\\*/)|(?<string>\"(?:[^\"\\\\\\n]|\\\\.)*+\"|'(?:[^'\\\\\\n]|\\\\.)*+'|`(?:[^`\\\\]|\\\\.)*+`)"
+    private static final Pattern WORDS =
+            Pattern.compile("(?<comment>//[^\\n]*|/\\*(?s:.*?)\\*/)|(?<string>\"(?:[^\"\\\\\\n]|\\\\.)*+\"|'(?:[^'\\\\\\n]|\\\\.)*+'|`(?:[^`\\\\]|\\\\.)*+`)"
             + "|\\b(?<keyword>export|function|const|let|var|return|if|else|for|while|do|of|in|new|async|await|try|catch|finally|throw|class|extends|this|true|false|null|undefined|switch|case|break|continue|default|typeof)\\b"
             + "|\\b(?<number>\\d+(?:\\.\\d+)?)\\b|(?<called>[A-Za-z_$][A-Za-z0-9_$]*)(?=\\s*\\()");
     private static final List<String> GROUPS = List.of("comment", "string", "keyword", "number", "called");
@@ -63,6 +64,7 @@ final class ScriptSyntax {
             from = source.indexOf('\n', from) + 1;
         }
         int to = source.indexOf('\n', from) < 0 ? source.length() : source.indexOf('\n', from);
-        return new Scripts.Problem(Math.min(from, source.length()), Math.max(Math.min(from + 1, source.length()), to), "It can't be read: " + problem.text() + ".");
+        return new Scripts.Problem(Math.min(from, source.length()), Math.max(Math.min(from + 1, source.length()), to), "It can't be read: "
+                + problem.text() + ".");
     }
 }

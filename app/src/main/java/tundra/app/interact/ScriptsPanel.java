@@ -41,7 +41,8 @@ import tundra.core.model.Script;
 
 /** The scripts of the piece: each a function, with colours, completion of names, and what is wrong with it while it is typed. */
 public final class ScriptsPanel extends VBox {
-    private static final Pattern BEFORE = Pattern.compile("(?:\\bpage\\s*\\.\\s*(?<named>find|timeline|value|set|open)\\(\\s*[\"'](?<name>[^\"'\\n]*)|\\bpage\\s*\\.\\s*(?<of>find|timeline)\\([^()\\n]*\\)\\s*\\.\\s*(?<member>[A-Za-z]*)|\\bpage\\s*\\.\\s*(?<page>[A-Za-z]*))$");
+    private static final Pattern BEFORE =
+            Pattern.compile("(?:\\bpage\\s*\\.\\s*(?<named>find|timeline|value|set|open)\\(\\s*[\"'](?<name>[^\"'\\n]*)|\\bpage\\s*\\.\\s*(?<of>find|timeline)\\([^()\\n]*\\)\\s*\\.\\s*(?<member>[A-Za-z]*)|\\bpage\\s*\\.\\s*(?<page>[A-Za-z]*))$");
     private final Studio studio;
     private final HBox tabs = new HBox(4);
     private final Label state = new Label();
@@ -165,7 +166,8 @@ public final class ScriptsPanel extends VBox {
         add.getStyleClass().add("small-press");
         add.setAccessibleText("New script");
         Buttons.tip(add, "A function in JavaScript that reactions can run");
-        add.setOnAction(() -> Picker.type(add, "", "What the function is called, such as celebrate.", t -> t.strip().matches(Script.NAME) ? null : "Letters and digits, beginning with a letter.", this::add));
+        add.setOnAction(() -> Picker.type(add, "", "What the function is called, such as celebrate.", t -> t.strip().matches(Script.NAME) ? null
+                : "Letters and digits, beginning with a letter.", this::add));
         tabs.getChildren().add(add);
         code.setDisable(now == null);
         shown = now == null ? null : now.id();
@@ -206,7 +208,8 @@ public final class ScriptsPanel extends VBox {
     private ContextMenu menu(Script s) {
         var rename = new MenuItem("Rename…");
         rename.setId("script-rename");
-        rename.setOnAction(e -> Picker.type(tabs, s.name(), "What the function is called.", t -> t.strip().matches(Script.NAME) ? null : "Letters and digits, beginning with a letter.",
+        rename.setOnAction(e -> Picker.type(tabs, s.name(), "What the function is called.", t -> t.strip().matches(Script.NAME) ? null
+                : "Letters and digits, beginning with a letter.",
                 name -> studio.editProject("Rename script " + s.name(), null, p -> Scripts.rename(p, s.id(), name.strip()))));
         int named = Reactions.naming(studio.project(), s.id());
         var delete = new MenuItem(named == 0 ? "Delete" : "Delete, with what runs it in " + (named == 1 ? "one reaction" : named + " reactions"));
@@ -215,7 +218,8 @@ public final class ScriptsPanel extends VBox {
         var comments = new CheckMenuItem("Publish its comments");
         comments.setId("script-comments");
         comments.setSelected(s.comments());
-        comments.setOnAction(e -> studio.editProject(comments.isSelected() ? "Publish comments" : "Leave comments out", null, p -> Scripts.comments(p, s.id(), comments.isSelected())));
+        comments.setOnAction(e -> studio.editProject(comments.isSelected() ? "Publish comments" : "Leave comments out", null,
+                p -> Scripts.comments(p, s.id(), comments.isSelected())));
         return new ContextMenu(rename, comments, delete);
     }
 
@@ -248,7 +252,8 @@ public final class ScriptsPanel extends VBox {
             }
         }
         problems = found;
-        state.setText(s == null ? "none yet" : found.isEmpty() ? "no problems" : found.size() == 1 ? found.getFirst().text() : found.getFirst().text() + " And " + (found.size() - 1) + " more.");
+        state.setText(s == null ? "none yet" : found.isEmpty() ? "no problems" : found.size() == 1 ? found.getFirst().text() : found.getFirst()
+                .text() + " And " + (found.size() - 1) + " more.");
         state.getStyleClass().remove("problem-text");
         if (!found.isEmpty()) {
             state.getStyleClass().add("problem-text");

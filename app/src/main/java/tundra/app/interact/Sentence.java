@@ -156,9 +156,11 @@ final class Sentence extends HBox {
                         x -> change("Add otherwise", r -> r.withOtherwise(Reactions.plus(r.otherwise(), x)))))));
         m.getItems().getLast().setDisable(reaction.conditions().isEmpty());
         if (reaction.conditions().size() > 1) {
-            m.getItems().add(item(reaction.any() ? "All conditions must hold" : "One condition is enough", "any", () -> change("Change conditions", r -> r.withAny(!r.any()))));
+            m.getItems().add(item(reaction.any() ? "All conditions must hold" : "One condition is enough", "any",
+                    () -> change("Change conditions", r -> r.withAny(!r.any()))));
         }
-        m.getItems().addAll(new SeparatorMenuItem(), item(reaction.off() ? "Switch on" : "Switch off", "switch", () -> change(reaction.off() ? "Switch reaction on" : "Switch reaction off", r -> r.withOff(!r.off()))),
+        m.getItems().addAll(new SeparatorMenuItem(), item(reaction.off() ? "Switch on" : "Switch off", "switch",
+                () -> change(reaction.off() ? "Switch reaction on" : "Switch reaction off", r -> r.withOff(!r.off()))),
                 item("Duplicate", "duplicate-reaction", () -> site.edit("Duplicate reaction", all -> Reactions.duplicate(all, reaction.id()))));
         List<String> others = studio.selection().stream().filter(id -> !id.equals(reaction.when().slots().first(Slot.Type.ELEMENT))).toList();
         if (!others.isEmpty() && reaction.when().slots().first(Slot.Type.ELEMENT) != null) {
@@ -170,9 +172,11 @@ final class Sentence extends HBox {
         }
         m.getItems().add(groups());
         if (site.moves(reaction)) {
-            m.getItems().add(item(site.reach() == Reach.PIECE ? "React here only" : "React in the whole piece", "other-reach", () -> site.moveToOther(reaction)));
+            m.getItems().add(item(site.reach() == Reach.PIECE ? "React here only" : "React in the whole piece", "other-reach",
+                    () -> site.moveToOther(reaction)));
         }
-        m.getItems().addAll(item("Move up", "move-up", () -> move(number - 2)), item("Move down", "move-down", () -> move(number)), new SeparatorMenuItem(), item("Delete", "delete-reaction", this::delete));
+        m.getItems().addAll(item("Move up", "move-up", () -> move(number - 2)), item("Move down", "move-down", () -> move(number)),
+                new SeparatorMenuItem(), item("Delete", "delete-reaction", this::delete));
         return m;
     }
 
@@ -185,7 +189,8 @@ final class Sentence extends HBox {
                 continue;
             }
             CopiedSentence copy = CopiedSentence.of(reaction, studio.board(), s.board());
-            MenuItem one = item(copy.reaction() != null ? s.name() : s.name() + ", which has no " + String.join(", ", copy.missing()), "copy-to-" + s.name(),
+            MenuItem one = item(copy.reaction() != null ? s.name() : s.name() + ", which has no " + String.join(", ", copy.missing()), "copy-to-"
+                    + s.name(),
                     () -> studio.editProject("Copy reaction to " + s.name(), null, p -> p.mapBoard(s.id(), b -> Reactions.with(b, copy.reaction()))));
             one.setDisable(copy.reaction() == null);
             m.getItems().add(one);
@@ -198,13 +203,16 @@ final class Sentence extends HBox {
         m.setId("group");
         for (String g : Reactions.groups(site.all())) {
             if (!g.equals(reaction.group())) {
-                m.getItems().add(item("Into “" + g + "”", "into-group", () -> site.edit("Put into group", all -> Reactions.group(all, reaction.id(), g))));
+                m.getItems().add(item("Into “" + g + "”", "into-group", () -> site.edit("Put into group", all -> Reactions.group(all, reaction.id(),
+                        g))));
             }
         }
-        m.getItems().add(item("New group…", "new-group", () -> Picker.type(this, "", "What the group is called, such as Menu or Sounds.", t -> t.isBlank() ? "It needs a name." : null,
+        m.getItems().add(item("New group…", "new-group", () -> Picker.type(this, "", "What the group is called, such as Menu or Sounds.",
+                t -> t.isBlank() ? "It needs a name." : null,
                 t -> site.edit("New group " + t.strip(), all -> Reactions.group(all, reaction.id(), t.strip())))));
         if (!reaction.group().isEmpty()) {
-            m.getItems().add(item("Out of its group", "out-of-group", () -> site.edit("Take out of group", all -> Reactions.group(all, reaction.id(), ""))));
+            m.getItems().add(item("Out of its group", "out-of-group", () -> site.edit("Take out of group", all -> Reactions.group(all, reaction.id(),
+                    ""))));
         }
         return m;
     }
@@ -253,17 +261,21 @@ final class Sentence extends HBox {
             }
             Picker.choose(at, out);
         };
-        return Chips.line(sentence(e.kind(), e.slots(), "chip-event", "chip-interaction", kinds, slots -> change("Change when it happens", r -> r.withWhen(new Event(e.kind(), slots)))));
+        return Chips.line(sentence(e.kind(), e.slots(), "chip-event", "chip-interaction", kinds, slots -> change("Change when it happens",
+                r -> r.withWhen(new Event(e.kind(), slots)))));
     }
 
     private FlowPane condition(int i) {
         Condition c = reaction.conditions().get(i);
-        Consumer<Node> kinds = at -> Picker.choose(at, conditions(c, x -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> x))), true,
+        Consumer<Node> kinds = at ->
+                Picker.choose(at, conditions(c, x -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> x))),
+                true,
                 () -> change("Delete condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> null)))));
         List<Node> words = new ArrayList<>();
         words.add(Chips.word(i == 0 ? "and if" : reaction.any() ? "or" : "and"));
         words.addAll(sentence(c.kind(), c.slots(), "chip-condition", "chip-interaction", kinds,
-                slots -> change("Change condition", r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> new Condition(c.kind(), slots))))));
+                slots -> change("Change condition",
+                r -> r.withConditions(Reactions.mapped(r.conditions(), i, y -> new Condition(c.kind(), slots))))));
         return Chips.line(words);
     }
 
@@ -293,13 +305,16 @@ final class Sentence extends HBox {
             if (i == 0 && !before.isEmpty()) {
                 line.add(Chips.word(before));
             }
-            Consumer<Node> kinds = node -> Picker.choose(node, kinds(a, all.size() > 1 || reaction.actions().size() + reaction.otherwise().size() > 1, x -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> x)))));
-            line.addAll(sentence(a.kind(), a.slots(), "chip-verb", "chip-verb", kinds, slots -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> new Action(a.kind(), slots))))));
+            Consumer<Node> kinds = node -> Picker.choose(node, kinds(a, all.size() > 1 || reaction.actions().size() + reaction.otherwise()
+                    .size() > 1, x -> change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> x)))));
+            line.addAll(sentence(a.kind(), a.slots(), "chip-verb", "chip-verb", kinds, slots ->
+                    change("Change reaction", r -> put.apply(r, Reactions.mapped(all, at, y -> new Action(a.kind(), slots))))));
             if (i + 1 < all.size()) {
                 line.add(Chips.word("then"));
             } else {
                 var more = Chips.chip("+", before.isEmpty() ? "chip-then" : "chip-then-otherwise", "chip-more",
-                        n -> Picker.choose(n, kinds(Reactions.next(site.board()), false, x -> change("Add action", r -> put.apply(r, Reactions.plus(all, x))))));
+                        n -> Picker.choose(n, kinds(Reactions.next(site.board()), false,
+                        x -> change("Add action", r -> put.apply(r, Reactions.plus(all, x))))));
                 more.setAccessibleText("Then do more");
                 Buttons.tip(more, "Then do more");
                 line.add(more);

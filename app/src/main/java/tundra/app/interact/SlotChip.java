@@ -93,20 +93,28 @@ final class SlotChip {
             case PLAYER -> Picker.choose(chip, players());
             case TIMELINE -> Picker.choose(chip, site.board().timelines().stream().map(t -> new Picker.Choice(t.name(), () -> put(t.id()))).toList());
             case MARKER -> Picker.choose(chip, markers());
-            case MOTIF_MARKER -> Picker.choose(chip, near().markers(slots.values()).stream().map(id -> new Picker.Choice(Motifs.marker(studio.project(), id).name(), () -> put(id))).toList());
+            case MOTIF_MARKER -> Picker.choose(chip, near().markers(slots.values()).stream()
+                    .map(id -> new Picker.Choice(Motifs.marker(studio.project(), id).name(), () -> put(id))).toList());
             case TIME -> Picker.choose(chip, times());
-            case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.", v -> Math.round(Arithmetic.within(v, 0, 86_400) * 1e6));
-            case NUMBER -> typed(Numbers.plain((Double) now, 4), "A number from " + Numbers.plain(slot.min(), 2) + " to " + Numbers.plain(slot.max(), 2) + ".", v -> Arithmetic.within(v, slot.min(), slot.max()));
+            case DURATION -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds, such as 0.4.",
+                    v -> Math.round(Arithmetic.within(v, 0, 86_400) * 1e6));
+            case NUMBER -> typed(Numbers.plain((Double) now, 4), "A number from " + Numbers.plain(slot.min(), 2) + " to "
+                    + Numbers.plain(slot.max(), 2) + ".", v -> Arithmetic.within(v, slot.min(), slot.max()));
             case TEXT -> typed((String) now, "Any words.", v -> v);
             case CONTENT -> content();
             case CHOICE -> Picker.choose(chip, slot.choices().stream().map(c -> new Picker.Choice(c, () -> put(c))).toList());
             case LAYOUT -> Picker.choose(chip, layouts());
             case SCENE -> Picker.choose(chip, studio.project().scenes().stream().map(s -> new Picker.Choice(s.name(), () -> put(s.id()))).toList());
-            case VALUE -> Picker.choose(chip, studio.project().values().stream().map(v -> new Picker.Choice(v.name(), v.kind().words, () -> put(v.id()))).toList());
-            case SCRIPT -> Picker.choose(chip, studio.project().scripts().stream().map(s -> new Picker.Choice(s.name() + "()", () -> put(s.id()))).toList());
-            case SOUND -> Picker.choose(chip, studio.project().assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> new Picker.Choice(a.title(), () -> put(a.hash()))).toList());
-            case EASING -> Picker.choose(chip, NamedEasing.ALL.stream().map(n -> new Picker.Choice(n.feel(), n.trade(), () -> put(n.easing().text()))).toList());
-            case LINK -> checked("A web address, such as https://example.org or ../visit.html.", Links::web, "That is no web address: http, https, or relative to the page.");
+            case VALUE -> Picker.choose(chip, studio.project().values().stream()
+                    .map(v -> new Picker.Choice(v.name(), v.kind().words, () -> put(v.id()))).toList());
+            case SCRIPT -> Picker.choose(chip, studio.project().scripts().stream().map(s -> new Picker.Choice(s.name() + "()", () -> put(s.id())))
+                    .toList());
+            case SOUND -> Picker.choose(chip, studio.project().assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND)
+                    .map(a -> new Picker.Choice(a.title(), () -> put(a.hash()))).toList());
+            case EASING -> Picker.choose(chip, NamedEasing.ALL.stream().map(n -> new Picker.Choice(n.feel(), n.trade(), () -> put(n.easing().text())))
+                    .toList());
+            case LINK -> checked("A web address, such as https://example.org or ../visit.html.", Links::web,
+                    "That is no web address: http, https, or relative to the page.");
             case PHONE -> checked("A telephone number.", Links::phone, "That is no telephone number.");
             case MAIL -> checked("A mail address.", Links::mail, "That is no mail address.");
             case MAP_PLACE -> Picker.choose(chip, near().places().map(n -> new Picker.Choice(n, () -> put(n))).toList());
@@ -160,7 +168,8 @@ final class SlotChip {
         }
         Set<String> selected = studio.selection();
         if (!selected.isEmpty() && !selected.equals(has)) {
-            out.add(new Picker.Choice(selected.size() == 1 ? "What is selected" : "The " + selected.size() + " selected ones", "", () -> put(List.copyOf(selected))));
+            out.add(new Picker.Choice(selected.size() == 1 ? "What is selected" : "The " + selected.size() + " selected ones", "",
+                    () -> put(List.copyOf(selected))));
         }
         if (site.ofMotif() && !now.equals(List.of(Slot.INSTANCE))) {
             out.add(new Picker.Choice("this instance", "of the motif", () -> put(List.of(Slot.INSTANCE))));
@@ -213,10 +222,13 @@ final class SlotChip {
         var out = new ArrayList<Picker.Choice>();
         long playhead = studio.playhead();
         out.add(new Picker.Choice("the playhead, " + TimeText.seconds(playhead), "", () -> put(playhead)));
-        out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project().snap(Math.round(Arithmetic.within(v, 0, 86_400) * 1e6)))));
-        Timeline t = slots.first(Slot.Type.TIMELINE) instanceof String id ? site.board().timeline(id) : slots.first(Slot.Type.PLAYER) instanceof String id ? site.board().timeline(id) : null;
+        out.add(new Picker.Choice("a time…", "", () -> typed(Numbers.plain((Long) now / 1e6, 3), "In seconds.", v -> studio.project()
+                .snap(Math.round(Arithmetic.within(v, 0, 86_400) * 1e6)))));
+        Timeline t = slots.first(Slot.Type.TIMELINE) instanceof String id ? site.board().timeline(id)
+                : slots.first(Slot.Type.PLAYER) instanceof String id ? site.board().timeline(id) : null;
         if (t != null) {
-            t.markers().stream().sorted(Comparator.comparingLong(Marker::time)).forEach(m -> out.add(new Picker.Choice(m.name(), TimeText.seconds(m.time()), () -> put(m.time()))));
+            t.markers().stream().sorted(Comparator.comparingLong(Marker::time))
+                    .forEach(m -> out.add(new Picker.Choice(m.name(), TimeText.seconds(m.time()), () -> put(m.time()))));
             out.add(new Picker.Choice("its start", "0 s", () -> put(0L)));
             out.add(new Picker.Choice("its end", TimeText.seconds(t.duration()), () -> put(t.duration())));
         }

@@ -60,7 +60,8 @@ public final class TouchOverlay implements Overlay {
         }
         TouchAreas.Area first = covered.getFirst();
         String by = first.covered().keySet().iterator().next();
-        String words = studio.board().find(first.element()).name() + " is covered by " + (studio.board().find(by) == null ? "something" : studio.board().find(by).name()) + ": " + Math.round(100 * first.hidden()) + " %";
+        String words = studio.board().find(first.element()).name() + " is covered by " + (studio.board().find(by) == null ? "something"
+                : studio.board().find(by).name()) + ": " + Math.round(100 * first.hidden()) + " %";
         return covered.size() == 1 ? words : words + ", and " + (covered.size() - 1) + " more";
     }
 

@@ -22,11 +22,13 @@ final class TransitionChoice {
         for (Transition.Kind k : Transition.Kind.values()) {
             for (Transition.Side s : k.moves() ? Transition.Side.values() : new Transition.Side[] {like.side()}) {
                 String text = like.with(k).with(s).text();
-                out.add(new Picker.Choice(Sentences.transition(text).replaceFirst(" in [0-9.]+ s$", ""), k == Transition.Kind.ZOOM ? "from what was tapped" : "", () -> put.accept(text)));
+                out.add(new Picker.Choice(Sentences.transition(text).replaceFirst(" in [0-9.]+ s$", ""), k == Transition.Kind.ZOOM
+                        ? "from what was tapped" : "", () -> put.accept(text)));
             }
         }
         if (t != null && t.kind() != Transition.Kind.CUT) {
-            out.add(new Picker.Choice("another time…", Numbers.plain(t.time() / 1e6, 3) + " s", () -> Picker.read(at, Numbers.plain(t.time() / 1e6, 3), "In seconds, such as 0.4.",
+            out.add(new Picker.Choice("another time…", Numbers.plain(t.time() / 1e6, 3) + " s",
+                    () -> Picker.read(at, Numbers.plain(t.time() / 1e6, 3), "In seconds, such as 0.4.",
                     v -> t.withTime(Math.round(Arithmetic.within(v, 0, Transition.LONGEST / 1e6) * 1e6)).text(), v -> put.accept((String) v))));
             NamedEasing.ALL.forEach(n -> out.add(new Picker.Choice(n.feel(), n.trade(), () -> put.accept(t.with(n.easing()).text()))));
         }

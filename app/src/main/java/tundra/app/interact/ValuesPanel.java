@@ -44,7 +44,8 @@ final class ValuesPanel extends VBox {
                 live.clear();
             } else {
                 String text = tryIt.log().getLast().text();
-                studio.project().values().stream().filter(v -> text.startsWith(v.name() + " = ")).forEach(v -> live.put(v.id(), text.substring(v.name().length() + 3)));
+                studio.project().values().stream().filter(v -> text.startsWith(v.name() + " = "))
+                        .forEach(v -> live.put(v.id(), text.substring(v.name().length() + 3)));
             }
             build();
         });
@@ -103,7 +104,8 @@ final class ValuesPanel extends VBox {
         var kept = new CheckBox("kept for the next visit");
         kept.setId("value-kept");
         kept.setSelected(v.kept());
-        Runnable take = () -> change(v, "Change value " + v.name(), x -> x.withName(name.getText()).withKind(kind.getValue()).withStart(start.getText()).withKept(kept.isSelected()));
+        Runnable take = () -> change(v, "Change value " + v.name(), x -> x.withName(name.getText()).withKind(kind.getValue())
+                .withStart(start.getText()).withKept(kept.isSelected()));
         popup.setOnHidden(e -> take.run());
         name.setOnAction(e -> popup.hide());
         start.setOnAction(e -> popup.hide());
@@ -112,7 +114,8 @@ final class ValuesPanel extends VBox {
         delete.getStyleClass().add("small");
         int named = Reactions.naming(studio.project(), v.id());
         int texts = PieceValues.showing(studio.project(), v.id());
-        Buttons.tip(delete, (named == 0 ? "No reaction names it" : named + (named == 1 ? " reaction names it" : " reactions name it") + "; what does goes with it")
+        Buttons.tip(delete, (named == 0 ? "No reaction names it" : named + (named == 1 ? " reaction names it" : " reactions name it")
+                + "; what does goes with it")
                 + (texts == 0 ? "" : "; " + (texts == 1 ? "1 text keeps" : texts + " texts keep") + " what it is at first"));
         delete.setOnAction(e -> {
             popup.setOnHidden(null);

@@ -19,17 +19,20 @@ public final class Troubles {
         return f instanceof AccessDeniedException || why.contains("Read-only") ? "You may not write to " + name + "."
                 : why.contains("No space left") ? "There is no room left on the disk for " + name + "."
                 : f instanceof NoSuchFileException ? "There is no " + name + "."
-                : f instanceof FileAlreadyExistsException || why.contains("Is a directory") || f instanceof NotDirectoryException ? name + " is there already and is something else." : null;
+                : f instanceof FileAlreadyExistsException || why.contains("Is a directory") || f instanceof NotDirectoryException ? name
+                + " is there already and is something else." : null;
     }
 
     /** The sentence of an exception, or, for errors that have none, what they mean to who works with Tundra. */
     public static String sentence(Throwable e) {
         return switch (e) {
-            case OutOfMemoryError m -> "There is not enough memory for that. Nothing was changed; make pictures and sounds smaller, or close other programs, and try again.";
+            case OutOfMemoryError m ->
+                    "There is not enough memory for that. Nothing was changed; make pictures and sounds smaller, or close other programs, and try again.";
             case StackOverflowError s -> "That is nested too deep. Nothing was changed; take some groups apart and try again.";
             case FileProblem f when f.getMessage() != null -> f.getMessage();
             case FileSystemException f when reason(f) != null -> reason(f) + " Nothing was changed.";
-            case IOException i when i.getMessage() != null && i.getMessage().contains("No space left") -> "There is no room left on the disk. Nothing was changed.";
+            case IOException i when i.getMessage() != null && i.getMessage().contains("No space left") ->
+                    "There is no room left on the disk. Nothing was changed.";
             case Error x -> "That could not be done (" + x + "). Nothing was changed; save the piece under another name and go on there.";
             default -> e.getMessage() == null || e.getMessage().isBlank() ? e.toString() : e.getMessage();
         };

@@ -48,7 +48,8 @@ public final class HintBar extends StackPane {
             settings.remember(GONE + shown.id(), "gone");
         }
         var gone = settings.all(GONE);
-        shown = gone.containsKey("all") ? null : Hint.ALL.stream().filter(h -> !gone.containsKey(h.id()) && h.when().test(studio)).findFirst().orElse(null);
+        shown = gone.containsKey("all") ? null : Hint.ALL.stream().filter(h -> !gone.containsKey(h.id()) && h.when().test(studio)).findFirst()
+                .orElse(null);
         words.setText(shown == null ? "" : commands.withKeys(shown.words()));
         setVisible(shown != null);
     }

@@ -27,12 +27,18 @@ public final class Lesson {
 
     /** Your first piece: a sun that rises when it is tapped. */
     public static final List<Step> FIRST = List.of(
-            new Step("Draw a sun", "Press {tool-ELLIPSE} for the ellipse and drag on the canvas; hold Shift for a circle.", s -> sun(s.board()) != null),
-            new Step("Give it a colour", "With the sun selected, choose its fill in the details at the right.", s -> sun(s.board()) != null && sun(s.board()).rest().has(Properties.FILL) && sun(s.board()).rest().get(Properties.FILL).main().alpha() > 0 && colored(sun(s.board()))),
-            new Step("Go to the Animate desk", "Press {desk-ANIMATE}, or take it at the left edge.", s -> s.studio.desk() == Desk.ANIMATE || keyed(s.board())),
+            new Step("Draw a sun", "Press {tool-ELLIPSE} for the ellipse and drag on the canvas; hold Shift for a circle.",
+            s -> sun(s.board()) != null),
+            new Step("Give it a colour", "With the sun selected, choose its fill in the details at the right.", s -> sun(s.board()) != null
+            && sun(s.board()).rest().has(Properties.FILL) && sun(s.board()).rest().get(Properties.FILL).main().alpha() > 0
+            && colored(sun(s.board()))),
+            new Step("Go to the Animate desk", "Press {desk-ANIMATE}, or take it at the left edge.", s -> s.studio.desk() == Desk.ANIMATE
+            || keyed(s.board())),
             new Step("Let it rise", "Press {key} for a key where it is. Move the playhead to another time and drag the sun: the second key is set by itself.", s -> keyed(s.board())),
             new Step("Watch it", "Press {play} to play, and once more to stop.", Seen::played),
-            new Step("Say when it rises", "Go to the Interact desk with {desk-INTERACT}, select the sun, and add a reaction: when it is tapped, play Main from start.", s -> !s.board().reactions().isEmpty()),
+            new Step("Say when it rises",
+            "Go to the Interact desk with {desk-INTERACT}, select the sun, and add a reaction: when it is tapped, play Main from start.",
+            s -> !s.board().reactions().isEmpty()),
             new Step("Be a visitor", "Press {try} and tap your sun. Escape comes back.", Seen::tried),
             new Step("Make a page of it", "Go to the Publish desk with {desk-PUBLISH} and press Make on the web page.", Seen::made));
 

@@ -35,7 +35,8 @@ public final class LessonPanel extends VBox {
     private int done;
 
     /** @param making whether an output was made since the window was opened */
-    public LessonPanel(Studio studio, Commands commands, List<Lesson.Step> steps, BooleanSupplier playing, BooleanSupplier trying, BooleanSupplier making, Runnable leave) {
+    public LessonPanel(Studio studio, Commands commands, List<Lesson.Step> steps, BooleanSupplier playing, BooleanSupplier trying,
+            BooleanSupplier making, Runnable leave) {
         super(8);
         this.studio = studio;
         this.commands = commands;
@@ -85,7 +86,8 @@ public final class LessonPanel extends VBox {
             seen = new Lesson.Seen(studio, false, false, false);
         }
         head.setText(done == steps.size() ? "Your first piece is made" : "Your first piece  " + done + " of " + steps.size());
-        how.setText(commands.withKeys(done == steps.size() ? "All of it can be changed at any time. Save it with {save}; the samples on the start page show more." : steps.get(done).how()));
+        how.setText(commands.withKeys(done == steps.size()
+                ? "All of it can be changed at any time. Save it with {save}; the samples on the start page show more." : steps.get(done).how()));
         for (int i = 0; i < rows.size(); i++) {
             Label row = rows.get(i);
             row.setText((i < done ? "✓  " : i == done ? "→  " : "     ") + steps.get(i).words());

@@ -151,7 +151,8 @@ public final class OutlinePanel extends VBox {
     /** What the list is made from; the playhead says which drawing of a flipbook. A drag of keys leaves all of it as it is. */
     private record Seen(List<Element> elements, long playhead, Set<String> selection, String renaming, Set<String> open) {
         boolean same(Seen o) {
-            return o != null && o.elements == elements && o.playhead == playhead && o.selection.equals(selection) && Objects.equals(o.renaming, renaming) && o.open.equals(open);
+            return o != null && o.elements == elements && o.playhead == playhead && o.selection.equals(selection)
+                    && Objects.equals(o.renaming, renaming) && o.open.equals(open);
         }
     }
 
@@ -252,7 +253,8 @@ public final class OutlinePanel extends VBox {
     }
 
     private static Where where(Element onto, double height) {
-        if (onto.content() instanceof Content.Parent && !(onto.content() instanceof Content.Block b && !b.kind().gallery()) && height > 0.28 && height < 0.72) {
+        if (onto.content() instanceof Content.Parent && !(onto.content() instanceof Content.Block b && !b.kind().gallery()) && height > 0.28
+                && height < 0.72) {
             return Where.INTO;
         }
         return height < 0.5 ? Where.ABOVE : Where.BELOW;

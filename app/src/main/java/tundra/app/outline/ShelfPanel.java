@@ -232,7 +232,8 @@ public final class ShelfPanel extends VBox {
             case PICTURE -> "Place " + a.name() + " on the canvas";
             case FONT -> "Set the selected text in " + Fonts.familyOf(a);
             case VIDEO -> "Place " + a.title() + ", " + TimeText.seconds(a.duration()) + ", as a video";
-            case FILE -> a.mediaType().equals(Asset.WORDS) ? "Show " + a.title() + " as the captions of the selected video" : "Place the page in " + a.title();
+            case FILE -> a.mediaType().equals(Asset.WORDS) ? "Show " + a.title() + " as the captions of the selected video" : "Place the page in "
+                    + a.title();
             case SOUND -> "Place " + a.title() + ", " + TimeText.seconds(a.duration()) + ", at the playhead of " + studio.timeline().name();
         };
         var name = new Label(a.kind() == Asset.Kind.FONT ? Fonts.familyOf(a) : a.name());

@@ -49,7 +49,8 @@ final class ShelfUse {
                     place(a);
                 } else {
                     studio.chooseInTime(there.id());
-                    notices.news(a.title() + " is placed already, at " + TimeText.seconds(there.start()) + " of " + studio.timeline().name() + ".", "Place it again here", () -> place(a));
+                    notices.news(a.title() + " is placed already, at " + TimeText.seconds(there.start()) + " of " + studio.timeline().name() + ".",
+                            "Place it again here", () -> place(a));
                 }
             }
         }

@@ -35,7 +35,8 @@ public record Expected(String words, byte[] sample) {
         String words = filming.frames() + " pictures, about " + Made.size(filming.expected(progress.part(0, 0.5)));
         if (o.kind() == Outputs.LOOP && !o.is(Outputs.BACK)) {
             Filming.Seam s = filming.seam(progress.part(0.5, 0.8));
-            words += s.ratio() > STEP ? ". It does not close: from its last picture to its first " + Numbers.plain(100 * s.step(), 1) + " % changes, between others at most " + Numbers.plain(100 * s.within(), 1) + " %." : ". It closes.";
+            words += s.ratio() > STEP ? ". It does not close: from its last picture to its first " + Numbers.plain(100 * s.step(), 1)
+                    + " % changes, between others at most " + Numbers.plain(100 * s.within(), 1) + " %." : ". It closes.";
         } else {
             words += ".";
         }

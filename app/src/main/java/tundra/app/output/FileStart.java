@@ -9,7 +9,8 @@ import tundra.core.file.FileProblem;
 
 /** What files start with, by which it is seen whether one is of the kind that its name says. */
 public enum FileStart {
-    PNG("a PNG picture"), SVG("an SVG drawing"), MP4("an MP4 film"), WEBM("a WebM film"), GIF("a GIF picture"), WEBP("a WebP picture"), AVIF("an AVIF picture"), PDF("a PDF"), HTML("a web page"), ZIP("a ZIP"), JSON("the JSON of a piece"), TUNDRA("a project");
+    PNG("a PNG picture"), SVG("an SVG drawing"), MP4("an MP4 film"), WEBM("a WebM film"), GIF("a GIF picture"), WEBP("a WebP picture"),
+            AVIF("an AVIF picture"), PDF("a PDF"), HTML("a web page"), ZIP("a ZIP"), JSON("the JSON of a piece"), TUNDRA("a project");
 
     private static final int LOOKED_AT = 1000;
     private final String words;

@@ -57,7 +57,8 @@ public final class Makers {
         Made make(Job j) throws IOException;
     }
 
-    private static final Map<OutputKind, Maker> ALL = Map.of(Outputs.PAGE, Makers::page, Outputs.EMBED, Makers::embed, Outputs.FILM, Makers::film, Outputs.LOOP, Makers::film, Outputs.FRAMES, Makers::frames, Outputs.SHEET, Makers::sheet,
+    private static final Map<OutputKind, Maker> ALL = Map.of(Outputs.PAGE, Makers::page, Outputs.EMBED, Makers::embed, Outputs.FILM, Makers::film,
+            Outputs.LOOP, Makers::film, Outputs.FRAMES, Makers::frames, Outputs.SHEET, Makers::sheet,
             Outputs.SVG, Makers::svg, Outputs.EXCHANGE, Makers::exchange);
     /** The year in which zips begin to count time, so that the same page makes the same zip. */
     private static final long NO_TIME = 315_619_200_000L;
@@ -91,7 +92,8 @@ public final class Makers {
         } catch (FileProblem e) {
             throw e;
         } catch (IOException e) {
-            throw new FileProblem("“" + to.getFileName() + "” can't be written (" + WriteTrouble.words(e) + "). What was there before is as it was; choose another folder.", e);
+            throw new FileProblem("“" + to.getFileName() + "” can't be written (" + WriteTrouble.words(e)
+                    + "). What was there before is as it was; choose another folder.", e);
         }
     }
 
@@ -200,11 +202,13 @@ public final class Makers {
         }
         long from = p.frameAt(range.from()), to = Math.max(from + 1, p.frameAt(range.until()));
         if (to - from > SheetSaver.MOST) {
-            throw new FileProblem("These are " + (to - from) + " frames; up to " + SheetSaver.MOST + " are possible on a sheet. Choose another range. Nothing was written.");
+            throw new FileProblem("These are " + (to - from) + " frames; up to " + SheetSaver.MOST
+                    + " are possible on a sheet. Choose another range. Nothing was written.");
         }
         SheetFile.Series s = SheetFile.of(p, OutputEdits.scene(p, j.output).name(), b, Frames.of(p, b, j.fonts()), from, to);
         double width = j.output.number(Outputs.WIDTH), scale = width == 0 ? 1 : width / b.size().x();
-        List<Path> made = SheetSaver.sheet(p, s, s.grid((int) j.output.number(Outputs.COLUMNS), (int) j.output.number(Outputs.MARGIN), (int) j.output.number(Outputs.SPACING)), scale, j.to);
+        List<Path> made = SheetSaver.sheet(p, s, s.grid((int) j.output.number(Outputs.COLUMNS), (int) j.output.number(Outputs.MARGIN),
+                (int) j.output.number(Outputs.SPACING)), scale, j.to);
         long bytes = 0;
         for (Path x : made) {
             bytes += Files.size(x);

@@ -6,7 +6,10 @@ import tundra.core.model.Output;
 import tundra.core.model.Outputs;
 import tundra.core.model.Project;
 
-/** Where the outputs of a piece go: into the folder of all of them, under the name that the piece gives each; elsewhere where that was chosen on this machine. */
+/**
+ * Where the outputs of a piece go: into the folder of all of them, under the name that the piece gives each; elsewhere where that was chosen on this
+ * machine.
+ */
 public final class OutputPlaces {
     private static final String PLACE = "place";
     private final Settings settings;

@@ -25,7 +25,8 @@ public final class SheetSaver {
         any(s);
         int w = s.sheetWidth(grid, scale), h = s.sheetHeight(grid, scale);
         if (w > Limits.SIDE || h > Limits.SIDE || (long) w * h > Limits.PIXELS) {
-            throw new FileProblem("The sheet would measure " + w + "×" + h + " pixels; up to " + Limits.SIDE + " a side are possible. Make the drawings smaller with a "
+            throw new FileProblem("The sheet would measure " + w + "×" + h + " pixels; up to " + Limits.SIDE
+                    + " a side are possible. Make the drawings smaller with a "
                     + "scale, or save a series of pictures. Nothing was written.");
         }
         byte[] picture = SheetPainter.sheet(p, s, grid, scale);

@@ -145,9 +145,11 @@ final class PageMain {
                 web.getEngine().load("about:blank");
             }
             case Pointer m -> mouse(m);
-            case Wheel m -> Event.fireEvent(web, new ScrollEvent(ScrollEvent.SCROLL, m.x(), m.y(), m.x(), m.y(), false, false, false, false, false, false, m.dx(), m.dy(), m.dx(), m.dy(),
+            case Wheel m -> Event.fireEvent(web, new ScrollEvent(ScrollEvent.SCROLL, m.x(), m.y(), m.x(), m.y(), false, false, false, false, false,
+                    false, m.dx(), m.dy(), m.dx(), m.dy(),
                     ScrollEvent.HorizontalTextScrollUnits.NONE, 0, ScrollEvent.VerticalTextScrollUnits.NONE, 0, 0, null));
-            case Key m -> Event.fireEvent(web, new KeyEvent(type(KeyEvent.ANY, m.type()), m.character(), m.text(), m.code(), m.shift(), false, false, false));
+            case Key m -> Event.fireEvent(web, new KeyEvent(type(KeyEvent.ANY, m.type()), m.character(), m.text(), m.code(), m.shift(), false, false,
+                    false));
             case Focus m -> focus(m.on());
             case Ask m -> tell(new Answer(m.number(), answer(() -> web.getEngine().executeScript(m.script()))));
             default -> throw new IllegalStateException("not for the page: " + message);
@@ -174,7 +176,8 @@ final class PageMain {
 
     private void mouse(Pointer m) {
         Message.Held h = m.buttons();
-        Event.fireEvent(web, new MouseEvent(type(MouseEvent.ANY, m.type()), m.x(), m.y(), m.x(), m.y(), m.button(), m.clicks(), false, false, false, false, h.primary(), h.middle(), h.secondary(),
+        Event.fireEvent(web, new MouseEvent(type(MouseEvent.ANY, m.type()), m.x(), m.y(), m.x(), m.y(), m.button(), m.clicks(), false, false, false,
+                false, h.primary(), h.middle(), h.secondary(),
                 true, false, m.clicks() < 2, null));
     }
 
@@ -182,7 +185,8 @@ final class PageMain {
     private static <E extends Event> EventType<E> type(EventType<E> family, String name) {
         return (EventType<E>) (family == (EventType<?>) KeyEvent.ANY
                 ? Stream.of(KeyEvent.KEY_PRESSED, KeyEvent.KEY_RELEASED, KeyEvent.KEY_TYPED)
-                : Stream.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_MOVED, MouseEvent.MOUSE_DRAGGED, MouseEvent.MOUSE_ENTERED, MouseEvent.MOUSE_EXITED))
+                : Stream.of(MouseEvent.MOUSE_PRESSED, MouseEvent.MOUSE_RELEASED, MouseEvent.MOUSE_MOVED, MouseEvent.MOUSE_DRAGGED,
+                MouseEvent.MOUSE_ENTERED, MouseEvent.MOUSE_EXITED))
                 .filter(t -> t.getName().equals(name)).findFirst().orElseThrow();
     }
 }

@@ -82,7 +82,8 @@ final class PageProcess {
     /** Memory that both processes have; where there is no such place, a file. */
     private static Path memory(long bytes) throws IOException {
         Path shared = Path.of("/dev/shm");
-        return Files.isWritable(shared) && Files.getFileStore(shared).getUsableSpace() > 2 * bytes ? shared : Path.of(System.getProperty("java.io.tmpdir"));
+        return Files.isWritable(shared) && Files.getFileStore(shared).getUsableSpace() > 2 * bytes ? shared
+                : Path.of(System.getProperty("java.io.tmpdir"));
     }
 
     /** This program once more, without a display. */
@@ -93,9 +94,11 @@ final class PageProcess {
         if (modules == null) {
             out.add(open + "ALL-UNNAMED");
         } else {
-            out.addAll(List.of(open + "javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED", "--module-path", modules, "--add-modules", "javafx.controls,javafx.swing,javafx.web"));
+            out.addAll(List.of(open + "javafx.graphics,javafx.web,javafx.media,ALL-UNNAMED", "--module-path", modules, "--add-modules",
+                    "javafx.controls,javafx.swing,javafx.web"));
         }
-        out.addAll(List.of("-Dglass.platform=Headless", "-Dprism.order=sw", "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"), PageMain.class.getName(), file.toString(),
+        out.addAll(List.of("-Dglass.platform=Headless", "-Dprism.order=sw", "-Xmx512m", "-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-cp",
+                System.getProperty("java.class.path"), PageMain.class.getName(), file.toString(),
                 Integer.toString(room)));
         return out;
     }

@@ -269,7 +269,8 @@ public final class PageView extends Region {
         if (e.getEventType() == MouseEvent.MOUSE_PRESSED && hands) {
             requestFocus();
         }
-        if (hands && e.getEventType() != MouseEvent.MOUSE_CLICKED && e.getEventType() != MouseEvent.DRAG_DETECTED && e.getEventType() != MouseEvent.MOUSE_ENTERED_TARGET
+        if (hands && e.getEventType() != MouseEvent.MOUSE_CLICKED && e.getEventType() != MouseEvent.DRAG_DETECTED
+                && e.getEventType() != MouseEvent.MOUSE_ENTERED_TARGET
                 && e.getEventType() != MouseEvent.MOUSE_EXITED_TARGET) {
             send(new Message.Pointer(e.getEventType().getName(), e.getX() / zoom, e.getY() / zoom, e.getButton(), e.getClickCount(),
                     new Message.Held(e.isPrimaryButtonDown(), e.isMiddleButtonDown(), e.isSecondaryButtonDown())));

@@ -24,7 +24,8 @@ public final class Dots {
         var look = new Look(radius, fill, ink, line, density);
         Image image = MADE.computeIfAbsent(look, Dots::make);
         int half = look.half();
-        g.drawImage(image, Math.rint((x - half) * density) / density, Math.rint((y - half) * density) / density, image.getWidth() / density, image.getHeight() / density);
+        g.drawImage(image, Math.rint((x - half) * density) / density, Math.rint((y - half) * density) / density, image.getWidth() / density,
+                image.getHeight() / density);
     }
 
     private static Image make(Look l) {

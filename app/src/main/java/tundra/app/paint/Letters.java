@@ -23,7 +23,8 @@ final class Letters {
 
     /** A line in one of the window's fonts. */
     static Line of(String text, Font font) {
-        Line known = LINES.computeIfAbsent(new Words(text, font.getFamily().equals(font.getName()) ? font.getFamily() : font.getName(), font.getSize()), Letters::shaped);
+        Line known = LINES.computeIfAbsent(new Words(text, font.getFamily().equals(font.getName()) ? font.getFamily() : font.getName(),
+                font.getSize()), Letters::shaped);
         if (LINES.size() > KEPT) {
             var oldest = LINES.entrySet().iterator();
             oldest.next().getValue().shaped.close();

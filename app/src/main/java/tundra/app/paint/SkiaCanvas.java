@@ -11,7 +11,8 @@ import javafx.scene.image.ImageView;
 import tundra.app.job.Work;
 
 /**
- * What is drawn by hand in the window: recorded on the interface thread, painted by Skia on a thread of its own, and shown at the next pulse. Where there is no graphics card that is
+ * What is drawn by hand in the window: recorded on the interface thread, painted by Skia on a thread of its own, and shown at the next pulse. Where
+ * there is no graphics card that is
  * several times as quick as JavaFX's own canvas. Methods are for the interface thread.
  */
 public final class SkiaCanvas extends ImageView {

@@ -28,7 +28,8 @@ import javafx.scene.text.Font;
 import javafx.scene.text.TextAlignment;
 
 /**
- * Paints with Skia what is drawn by hand in the window. Its methods, and what stands at first, are those of JavaFX's {@code GraphicsContext}: lengths in px of the window, angles in
+ * Paints with Skia what is drawn by hand in the window. Its methods, and what stands at first, are those of JavaFX's {@code GraphicsContext}: lengths
+ * in px of the window, angles in
  * degrees, ends of lines square. Colours only. Interface thread only.
  */
 public final class SkiaGraphics {
@@ -158,7 +159,8 @@ public final class SkiaGraphics {
     }
 
     private static int argb(Color c, double alpha) {
-        return (int) Math.round(c.getOpacity() * alpha * 255) << 24 | (int) Math.round(c.getRed() * 255) << 16 | (int) Math.round(c.getGreen() * 255) << 8 | (int) Math.round(c.getBlue() * 255);
+        return (int) Math.round(c.getOpacity() * alpha * 255) << 24 | (int) Math.round(c.getRed() * 255) << 16 | (int) Math.round(
+                c.getGreen() * 255) << 8 | (int) Math.round(c.getBlue() * 255);
     }
 
     private io.github.humbleui.skija.Paint filled() {
@@ -167,7 +169,8 @@ public final class SkiaGraphics {
 
     /** Does something with the paint of lines. */
     private void stroked(Runnable work) {
-        paint.setMode(PaintMode.STROKE).setColor(argb(now.stroke, now.alpha)).setStrokeWidth((float) now.width).setStrokeCap(now.cap).setStrokeJoin(now.join).setStrokeMiter(10);
+        paint.setMode(PaintMode.STROKE).setColor(argb(now.stroke, now.alpha)).setStrokeWidth((float) now.width).setStrokeCap(now.cap)
+                .setStrokeJoin(now.join).setStrokeMiter(10);
         if (now.dashes.length == 0) {
             paint.setPathEffect(null);
             work.run();

@@ -75,7 +75,8 @@ final class OutputCard extends VBox {
             case WORKS -> Math.round(100 * s.share()) + " %" + (s.left() < 0 ? "" : " · " + left(s.left()) + " left");
             case FAILED -> s.words();
             case GIVEN_UP -> "given up; nothing was written";
-            case NONE, MADE -> made == null ? "not made yet" : made.words() + "\nmade " + Times.day(made.when()) + (current == null || current ? "" : ", changed since");
+            case NONE, MADE -> made == null ? "not made yet" : made.words() + "\nmade " + Times.day(made.when())
+                    + (current == null || current ? "" : ", changed since");
         });
         setAccessibleText(o.name() + ", " + about.getText() + ", " + state.getText());
     }

@@ -52,7 +52,8 @@ final class OutputDetails extends VBox {
     private final VBox rows = new VBox(5), page = new VBox(5);
     private final Label where = new Label(), told = new Label();
     private final ImageView sample = new ImageView();
-    private final Button make = new Button("Make"), open = new Button("Open"), folder = new Button("Show in folder"), copy = new Button("Copy the code");
+    private final Button make = new Button("Make"), open = new Button("Open"), folder = new Button("Show in folder"),
+            copy = new Button("Copy the code");
     private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
     private final CheckBox history = new CheckBox("Scenes in browser history");
     private final TextField language = new TextField();
@@ -145,7 +146,8 @@ final class OutputDetails extends VBox {
         });
         history.setId("publish-history");
         Buttons.tip(history, "Each scene has an address of its own, and the browser's way back goes from scene to scene");
-        history.setOnAction(e -> set(history.isSelected() ? "Let the browser go from scene to scene" : "Keep scenes from the browser's history", now().withHistory(history.isSelected())));
+        history.setOnAction(e -> set(history.isSelected() ? "Let the browser go from scene to scene" : "Keep scenes from the browser's history",
+                now().withHistory(history.isSelected())));
         page.getChildren().addAll(new NamedRow("Seen", fit), new NamedRow("Language", language), history);
         HBox.setHgrow(fit, Priority.ALWAYS);
     }
@@ -219,7 +221,8 @@ final class OutputDetails extends VBox {
             shown = o.kind();
             fields.clear();
             o.kind().settings().forEach(s -> fields.add(new OutputField(studio, s, this::output,
-                    (v, merge) -> panel.edit("Change " + s.label().toLowerCase(Locale.ROOT) + " of " + output().name(), merge, p -> OutputEdits.set(p, id, s.slot(), v)))));
+                    (v, merge) -> panel.edit("Change " + s.label().toLowerCase(Locale.ROOT) + " of " + output().name(), merge,
+                    p -> OutputEdits.set(p, id, s.slot(), v)))));
             rows.getChildren().setAll(fields);
         }
         fields.forEach(OutputField::refresh);

@@ -153,7 +153,8 @@ final class OutputField extends VBox {
     private List<Choice> pictures() {
         var out = new ArrayList<Choice>();
         out.add(new Choice("", "none"));
-        studio.project().assets().values().stream().filter(a -> a.kind() == Asset.Kind.PICTURE).forEach(a -> out.add(new Choice(a.hash(), a.title())));
+        studio.project().assets().values().stream().filter(a -> a.kind() == Asset.Kind.PICTURE)
+                .forEach(a -> out.add(new Choice(a.hash(), a.title())));
         return out;
     }
 

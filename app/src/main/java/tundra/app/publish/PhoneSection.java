@@ -53,7 +53,8 @@ final class PhoneSection extends VBox {
     }
 
     private void shown() {
-        words.setText(server == null ? "A phone in the same network shows the page and follows what you change. Off until you switch it on." : server.url());
+        words.setText(server == null ? "A phone in the same network shows the page and follows what you change. Off until you switch it on."
+                : server.url());
         code.setVisible(server != null);
         on.setSelected(server != null);
         on.setText(server == null ? "Share on the network" : "Stop sharing");

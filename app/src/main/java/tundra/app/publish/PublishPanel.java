@@ -78,7 +78,8 @@ public final class PublishPanel extends VBox {
         add.setId("outputs-add");
         add.setAccessibleText("Another output");
         Buttons.tip(add, "Another output of this piece");
-        Buttons.menu(add, () -> Outputs.ALL.stream().map(k -> item("outputs-add-" + k.key(), k.label() + " – " + k.hint().substring(0, 1).toLowerCase(Locale.ROOT) + k.hint().substring(1), () -> add(k))).toList());
+        Buttons.menu(add, () -> Outputs.ALL.stream().map(k -> item("outputs-add-" + k.key(), k.label() + " – " + k.hint().substring(0, 1)
+                .toLowerCase(Locale.ROOT) + k.hint().substring(1), () -> add(k))).toList());
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
         var head = new HBox(8, Words.section("Outputs"), gap, add);
@@ -226,7 +227,8 @@ public final class PublishPanel extends VBox {
         Path now = place(o);
         boolean folder = Outputs.ending(o).isEmpty();
         Optional<Path> chosen = folder ? dialogs.folder("Folder for “" + o.name() + "”", now == null ? null : now.getParent())
-                : dialogs.save("Make “" + o.name() + "”", now == null ? OutputPlaces.name(studio.project(), o, studio.file()) : now.getFileName().toString(), now == null ? null : now.getParent());
+                : dialogs.save("Make “" + o.name() + "”", now == null ? OutputPlaces.name(studio.project(), o, studio.file()) : now.getFileName()
+                .toString(), now == null ? null : now.getParent());
         chosen.ifPresent(to -> {
             String name = places.name(studio.project(), to, studio.file());
             places.setElsewhere(studio.project(), o, name == null ? to : null);
@@ -247,7 +249,8 @@ public final class PublishPanel extends VBox {
         for (Output o : some) {
             Path to = place(o);
             if (taken.contains(to)) {
-                notices.problem("Two outputs would go to “" + to.getFileName() + "”. Give “" + o.name() + "” another name or place; it was not made.");
+                notices.problem("Two outputs would go to “" + to.getFileName() + "”. Give “" + o.name()
+                        + "” another name or place; it was not made.");
             } else {
                 taken.add(to);
                 queue.add(p, p.output(o.id()) == null ? o : p.output(o.id()), to);
@@ -273,15 +276,18 @@ public final class PublishPanel extends VBox {
     }
 
     private void finished(OutputQueue.Finished f, int together) {
-        new LastMade(System.currentTimeMillis(), f.made().size() + " · " + f.made().words(), f.fingerprint(), f.made().path()).keep(settings, f.project(), f.output());
+        new LastMade(System.currentTimeMillis(), f.made().size() + " · " + f.made().words(), f.fingerprint(), f.made().path())
+                .keep(settings, f.project(), f.output());
         current.put(f.output().id(), f.project() == studio.kept() ? Boolean.TRUE : null);
         looked = f.project() == studio.kept() ? looked : null;
         shown();
         String more = f.made().leftOut().isEmpty() ? "" : " " + f.made().leftOut();
         if (together > 1) {
-            notices.news(together + " outputs are made, " + ShownFolders.shown(f.made().path().toAbsolutePath().getParent(), studio.file()) + ".", "Show the folder", () -> open(f.made().path().toAbsolutePath().getParent()));
+            notices.news(together + " outputs are made, " + ShownFolders.shown(f.made().path().toAbsolutePath().getParent(), studio.file()) + ".",
+                    "Show the folder", () -> open(f.made().path().toAbsolutePath().getParent()));
         } else if (together == 1) {
-            notices.news("“" + f.output().name() + "” is made: " + f.made().size() + ", " + ShownFolders.shown(f.made().path(), studio.file()) + "." + more, "Open", () -> open(opened(f.output(), f.made().path())));
+            notices.news("“" + f.output().name() + "” is made: " + f.made().size() + ", " + ShownFolders.shown(f.made().path(), studio.file()) + "."
+                    + more, "Open", () -> open(opened(f.output(), f.made().path())));
         }
     }
 

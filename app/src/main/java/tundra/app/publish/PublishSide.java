@@ -47,7 +47,8 @@ public final class PublishSide extends TallPane {
     public PublishSide(Studio studio, Settings settings, Dialogs dialogs, Jobs jobs, Notices notices, TryIt tryIt, Consumer<String> open) {
         this.studio = studio;
         this.jobs = jobs;
-        weight = new WeightSection(() -> studio.editProject("Make pictures smaller", null, p -> OutputEdits.set(p, page().id(), Outputs.PICTURES, "smaller")), () -> measure(tryIt, open));
+        weight = new WeightSection(() -> studio.editProject("Make pictures smaller", null, p -> OutputEdits.set(p, page().id(), Outputs.PICTURES,
+                "smaller")), () -> measure(tryIt, open));
         tryIt.onMeasured(weight::measured);
         phone = new PhoneSection(notices);
         send = new SendSection(studio, settings, dialogs, jobs, notices, this::page);

@@ -36,7 +36,8 @@ public final class RunFilm {
     /** Offers a film of what was recorded. @param lines as the page wrote them */
     public void offer(String lines) {
         Project p = studio.kept();
-        jobs.run(() -> RunFile.read(lines, PageId::idOf), run -> notices.news("Recorded " + TimeText.seconds(run.length() / 100_000 * 100_000) + " of your visit.", "Make a film of it…", () -> make(p, run)));
+        jobs.run(() -> RunFile.read(lines, PageId::idOf), run -> notices.news("Recorded " + TimeText.seconds(run.length() / 100_000 * 100_000)
+                + " of your visit.", "Make a film of it…", () -> make(p, run)));
     }
 
     private void make(Project p, Run run) {
@@ -48,6 +49,7 @@ public final class RunFilm {
         }
         Runnable[] giveUp = {() -> { }};
         DoubleConsumer share = notices.working("Making a film of the visit…", () -> giveUp[0].run());
-        giveUp[0] = jobs.start(progress -> Makers.visit(p, film, run, to, progress), share, made -> notices.news("The film of the visit is made: " + made.size() + ".", "Open", () -> show.accept(to.toUri().toString())), () -> notices.news("Given up; nothing was written."));
+        giveUp[0] = jobs.start(progress -> Makers.visit(p, film, run, to, progress), share, made -> notices.news("The film of the visit is made: "
+                + made.size() + ".", "Open", () -> show.accept(to.toUri().toString())), () -> notices.news("Given up; nothing was written."));
     }
 }

@@ -48,7 +48,8 @@ final class SendSection extends VBox {
     private final TextField address = new TextField(), user = new TextField(), folder = new TextField();
     private final Label state = new Label(), last = new Label();
     private final ProgressBar bar = new ProgressBar(0);
-    private final Button look = new Button("What would change"), send = new Button("Send"), back = new Button("Bring back the one before"), cancel = new Button("Cancel");
+    private final Button look = new Button("What would change"), send = new Button("Send"), back = new Button("Bring back the one before"),
+            cancel = new Button("Cancel");
     private Runnable giveUp = () -> { };
     private String piece = "";
 
@@ -99,7 +100,8 @@ final class SendSection extends VBox {
             return "The version before is back. Do it again to undo that.";
         }));
         cancel.setOnAction(e -> giveUp.run());
-        getChildren().addAll(Words.section("Send to"), new NamedRow("Place", kind), new NamedRow("Address", address), new NamedRow("Name", user), new NamedRow("Folder", folder), last, bar, state, new FlowPane(6, 6, look, send, back, cancel));
+        getChildren().addAll(Words.section("Send to"), new NamedRow("Place", kind), new NamedRow("Address", address), new NamedRow("Name", user),
+                new NamedRow("Folder", folder), last, bar, state, new FlowPane(6, 6, look, send, back, cancel));
         HBox.setHgrow(kind, Priority.ALWAYS);
         follow();
     }
@@ -131,20 +133,25 @@ final class SendSection extends VBox {
         user.getParent().setManaged(!local);
         folder.getParent().setVisible(!local);
         folder.getParent().setManaged(!local);
-        address.setPromptText(local ? "/where/it/goes" : kind.getValue() == Place.Kind.SFTP ? "sftp://host" : kind.getValue() == Place.Kind.PRACTICE ? "http://127.0.0.1:…" : "https://host/path");
+        address.setPromptText(local ? "/where/it/goes" : kind.getValue() == Place.Kind.SFTP ? "sftp://host" : kind.getValue() == Place.Kind.PRACTICE
+                ? "http://127.0.0.1:…" : "https://host/path");
         String when = settings.ofSending(LAST, piece);
-        last.setText(when == null ? "Not sent yet." + (kind.getValue() == Place.Kind.PRACTICE ? " “bin/tundra host DIR” runs a host to practise with." : "") : "Last sent " + when);
+        last.setText(when == null ? "Not sent yet." + (kind.getValue() == Place.Kind.PRACTICE
+                ? " “bin/tundra host DIR” runs a host to practise with." : "") : "Last sent " + when);
     }
 
     private void look() {
         at("Looking…", (s, progress) -> {
             Sending.Plan plan = s.plan(Makers.page(studio.kept(), output.get(), progress));
-            return plan.changed().isEmpty() && plan.removed().isEmpty() ? "Nothing has changed since it was sent." : words(plan) + (plan.removed().isEmpty() ? "" : "\nGone: " + String.join(", ", plan.removed().stream().limit(4).toList()) + (plan.removed().size() > 4 ? " …" : ""));
+            return plan.changed().isEmpty() && plan.removed().isEmpty() ? "Nothing has changed since it was sent." : words(plan)
+                    + (plan.removed().isEmpty() ? "" : "\nGone: " + String.join(", ", plan.removed().stream().limit(4).toList())
+                    + (plan.removed().size() > 4 ? " …" : ""));
         });
     }
 
     private static String words(Sending.Plan p) {
-        return p.changed().size() + (p.changed().size() == 1 ? " file changes" : " files change") + (p.removed().isEmpty() ? "" : ", " + p.removed().size() + (p.removed().size() == 1 ? " goes" : " go")) + ", " + Made.size(p.bytes()) + " to send.";
+        return p.changed().size() + (p.changed().size() == 1 ? " file changes" : " files change") + (p.removed().isEmpty() ? "" : ", " + p.removed()
+                .size() + (p.removed().size() == 1 ? " goes" : " go")) + ", " + Made.size(p.bytes()) + " to send.";
     }
 
     private void send() {
@@ -153,7 +160,8 @@ final class SendSection extends VBox {
         at("Sending…", (s, progress) -> {
             var page = Makers.page(p, o, progress.part(0, 0.4));
             Sending.Plan plan = s.send(page, progress.part(0.4, 1));
-            String sent = Times.day(System.currentTimeMillis()) + " · " + plan.changed().size() + (plan.changed().size() == 1 ? " file" : " files") + " changed";
+            String sent = Times.day(System.currentTimeMillis()) + " · " + plan.changed().size() + (plan.changed().size() == 1 ? " file" : " files")
+                    + " changed";
             settings.setOfSending(LAST, p.id(), sent);
             return "Sent: " + plan.changed().size() + " changed, " + plan.removed().size() + " gone, " + plan.same() + " as they were.";
         });
@@ -162,7 +170,8 @@ final class SendSection extends VBox {
     private void at(String doing, Work work) {
         Place place;
         try {
-            place = new Place(kind.getValue(), address.getText(), user.getText().strip(), kind.getValue() == Place.Kind.FOLDER ? "" : folder.getText());
+            place = new Place(kind.getValue(), address.getText(), user.getText().strip(), kind.getValue() == Place.Kind.FOLDER ? ""
+                    : folder.getText());
         } catch (IllegalArgumentException e) {
             state.setText(e.getMessage());
             return;

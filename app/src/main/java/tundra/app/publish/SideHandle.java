@@ -11,7 +11,10 @@ import javafx.scene.layout.StackPane;
 import tundra.app.widget.Buttons;
 import tundra.core.geometry.Numbers;
 
-/** Stands at the right or lower side of the page that is tried, which stays in the middle: dragged, or by the arrow keys, it makes the page's window larger or smaller. */
+/**
+ * Stands at the right or lower side of the page that is tried, which stays in the middle: dragged, or by the arrow keys, it makes the page's window
+ * larger or smaller.
+ */
 final class SideHandle extends StackPane {
     private static final int LEAST = 120, MOST = 4000, STEP = 10;
     private final boolean wide;
@@ -33,7 +36,8 @@ final class SideHandle extends StackPane {
         setCursor(wide ? Cursor.H_RESIZE : Cursor.V_RESIZE);
         setFocusTraversable(true);
         setAccessibleText(wide ? "How wide the page's window is; left and right change it" : "How high the page's window is; up and down change it");
-        Buttons.tip(this, wide ? "Drag to make the page's window wider or narrower while it goes on" : "Drag to make the page's window higher or lower while it goes on");
+        Buttons.tip(this, wide ? "Drag to make the page's window wider or narrower while it goes on"
+                : "Drag to make the page's window higher or lower while it goes on");
         setOnMousePressed(e -> {
             requestFocus();
             grip = fromMiddle(e) - length / 2;

@@ -36,7 +36,8 @@ public final class TryIt implements AutoCloseable {
             server.onRecord(this::take);
         }
         if (project != served) {
-            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), series).compile(project, PreviewServer.LOG_SCRIPT));
+            server.serve(new PageCompiler(Fonts.of(project.assets()), Fonts.of(project.assets()), new PictureSheets(), series)
+                    .compile(project, PreviewServer.LOG_SCRIPT));
             served = project;
         }
         return server.url();

@@ -55,7 +55,8 @@ public final class TryView extends BorderPane {
     private final ToggleButton first = new ToggleButton("From the start"), record = new ToggleButton("Record");
     private final Consumer<String> recorded;
     private final PageView page = new PageView(this::troubled);
-    private final SideHandle handle = new SideHandle(Orientation.HORIZONTAL, this::resize), below = new SideHandle(Orientation.VERTICAL, this::resizeHigh);
+    private final SideHandle handle = new SideHandle(Orientation.HORIZONTAL, this::resize), below = new SideHandle(Orientation.VERTICAL,
+            this::resizeHigh);
     private double zoom = 1;
     private final VBox trouble = new VBox(12);
     private final Label troubleWords = new Label();
@@ -253,9 +254,11 @@ public final class TryView extends BorderPane {
     private void fit() {
         if (stage.getWidth() > 0) {
             // whoever works on a layout tries that one
-            double wide = as.visitor().width() > 0 ? as.visitor().width() : studio.layout() != null ? studio.layout().size().x() : widest(b -> b.size().x());
+            double wide = as.visitor().width() > 0 ? as.visitor().width() : studio.layout() != null ? studio.layout().size().x()
+                    : widest(b -> b.size().x());
             Visitor who = as.visitor();
-            double high = who.height() > 0 ? who.height() : Visitor.height(who.width()) > 0 ? Visitor.height(who.width()) : widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y());
+            double high = who.height() > 0 ? who.height() : Visitor.height(who.width()) > 0 ? Visitor.height(who.width())
+                    : widest(b -> Layouts.at(b, wide) instanceof Layout l ? l.size().y() : b.size().y());
             var held = who.turned() ? new Point(high, wide) : new Point(wide, high);
             zoom = Math.min(1, Math.min((stage.getWidth() - 40) / held.x(), (stage.getHeight() - 40) / held.y()));
             double pixels = getScene() == null || getScene().getWindow() == null ? 1 : getScene().getWindow().getOutputScaleX();

@@ -89,7 +89,8 @@ final class VisitorBar extends HBox {
     }
 
     private void name() {
-        width.setText(words(visitor.width()) + (visitor.height() > 0 ? ", " + visitor.height() + " high" : "") + (visitor.turned() ? ", turned" : "") + (visitor.large() ? ", 200 %" : "") + (visitor.slow() ? ", slow" : "") + (visitor.dark() ? ", dark" : ""));
+        width.setText(words(visitor.width()) + (visitor.height() > 0 ? ", " + visitor.height() + " high" : "") + (visitor.turned() ? ", turned" : "")
+                + (visitor.large() ? ", 200 %" : "") + (visitor.slow() ? ", slow" : "") + (visitor.dark() ? ", dark" : ""));
     }
 
     private void put(Visitor v) {

@@ -60,7 +60,8 @@ final class WeightSection extends VBox {
         long less = saved.values().stream().mapToLong(x -> x).sum();
         long most = w.byKind().values().stream().mapToLong(x -> x).max().orElse(1);
         bars.getChildren().setAll(w.byKind().entrySet().stream().map(e -> row(e, most)).toList());
-        sum.setText("Together " + Made.size(w.bytes()) + " as hosts send it; about " + Numbers.plain(w.slow(), 1) + " s to the first picture on a slow line.");
+        sum.setText("Together " + Made.size(w.bytes()) + " as hosts send it; about " + Numbers.plain(w.slow(), 1)
+                + " s to the first picture on a slow line.");
         lighter.setVisible(less > LEAST);
         lighter.setText("Make pictures smaller: −" + Made.size(less));
         files.getChildren().setAll(w.files().stream().limit(FILES).map(f -> {

@@ -28,7 +28,8 @@ public record Place(Kind kind, String address, String user, String folder) {
             throw new IllegalArgumentException(kind == Kind.FOLDER ? "Name the folder to send to." : "Write the address of the host.");
         }
         if (kind != Kind.FOLDER && !address.matches(kind == Kind.SFTP ? "sftp://[^/@\\s]+" : "https?://[^@\\s]+")) {
-            throw new IllegalArgumentException(kind == Kind.SFTP ? "An SFTP address looks like sftp://host or sftp://host:2222; “" + address + "” is none." : "The address looks like https://host/path; “" + address + "” is none.");
+            throw new IllegalArgumentException(kind == Kind.SFTP ? "An SFTP address looks like sftp://host or sftp://host:2222; “" + address
+                    + "” is none." : "The address looks like https://host/path; “" + address + "” is none.");
         }
         if (folder.matches("(.*/)?\\.{1,2}(/.*)?") || !folder.matches("[^\\\\:*?\"<>|\\p{Cntrl}]*")) {
             throw new IllegalArgumentException("“" + folder + "” can't be a folder on a host.");
@@ -41,7 +42,8 @@ public record Place(Kind kind, String address, String user, String folder) {
             int path = text.indexOf('/', "sftp://".length());
             return new Place(Kind.SFTP, path < 0 ? text : text.substring(0, path), user, path < 0 ? "" : text.substring(path));
         }
-        return text.matches("(dav|http)s?://.*") ? new Place(Kind.WEBDAV, text.replaceFirst("^dav", "http"), user, "") : new Place(Kind.FOLDER, Path.of(text).toString(), "", "");
+        return text.matches("(dav|http)s?://.*") ? new Place(Kind.WEBDAV, text.replaceFirst("^dav", "http"), user, "")
+                : new Place(Kind.FOLDER, Path.of(text).toString(), "", "");
     }
 
     /** As one line, for settings. */

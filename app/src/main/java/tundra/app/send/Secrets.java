@@ -4,7 +4,10 @@ import com.github.javakeyring.Keyring;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
-/** Secrets of places, in the keyring of the system where it has one; otherwise until Tundra ends. Not for the interface thread: a keyring may ask to be opened. */
+/**
+ * Secrets of places, in the keyring of the system where it has one; otherwise until Tundra ends. Not for the interface thread: a keyring may ask to
+ * be opened.
+ */
 public final class Secrets {
     private static final String SERVICE = "Tundra";
     private final Map<String, String> kept = new ConcurrentHashMap<>();

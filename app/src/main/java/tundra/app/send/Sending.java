@@ -76,7 +76,8 @@ public final class Sending implements AutoCloseable {
             case ConnectException c -> "nobody answers there";
             case SocketTimeoutException t -> "the host doesn't answer in time";
             case IOException i when words.contains("No more authentication") -> "the host doesn't accept this name and secret";
-            case IOException i when words.contains("Server key did not validate") -> "the host shows another key than the last time, so it may be another host";
+            case IOException i when words.contains("Server key did not validate") ->
+                    "the host shows another key than the last time, so it may be another host";
             case IOException i -> WriteTrouble.words(i);
             default -> words;
         };
@@ -86,7 +87,8 @@ public final class Sending implements AutoCloseable {
     private static Map<String, String> listed(byte[] list) {
         var out = new LinkedHashMap<String, String>();
         if (list != null) {
-            new String(list, StandardCharsets.UTF_8).lines().filter(l -> l.matches("[0-9a-f]{64} [^\\p{Cntrl}]{1,500}") && !l.contains("..")).forEach(l -> out.put(l.substring(65), l.substring(0, 64)));
+            new String(list, StandardCharsets.UTF_8).lines().filter(l -> l.matches("[0-9a-f]{64} [^\\p{Cntrl}]{1,500}") && !l.contains(".."))
+                    .forEach(l -> out.put(l.substring(65), l.substring(0, 64)));
         }
         return out;
     }
@@ -118,7 +120,8 @@ public final class Sending implements AutoCloseable {
 
     private static Plan plan(Page page, Map<String, String> now, Map<String, String> there) {
         List<String> changed = now.keySet().stream().filter(x -> !now.get(x).equals(there.get(x))).toList();
-        return new Plan(changed, there.keySet().stream().filter(x -> !now.containsKey(x)).toList(), now.size() - changed.size(), changed.stream().mapToLong(x -> page.files().get(x).length()).sum());
+        return new Plan(changed, there.keySet().stream().filter(x -> !now.containsKey(x)).toList(), now.size() - changed.size(), changed.stream()
+                .mapToLong(x -> page.files().get(x).length()).sum());
     }
 
     /**
@@ -134,7 +137,8 @@ public final class Sending implements AutoCloseable {
             now = hashes(page);
             there = listed(target.read(LIST));
             if (there.isEmpty() && target.exists(INDEX)) {
-                throw new FileProblem("“" + place.words() + "” holds a page that Tundra did not send, and it was left as it is. Choose another folder.");
+                throw new FileProblem("“" + place.words()
+                        + "” holds a page that Tundra did not send, and it was left as it is. Choose another folder.");
             }
             plan = plan(page, now, there);
             long sent = 0;

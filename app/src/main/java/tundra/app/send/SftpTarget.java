@@ -78,7 +78,8 @@ final class SftpTarget implements Target {
     @Override
     public void write(String path, OutputFolder.Part part, long length) throws IOException {
         folders(path);
-        try (InputStream in = part.open(); OutputStream out = sftp.write(base + path, SftpClient.OpenMode.Create, SftpClient.OpenMode.Truncate, SftpClient.OpenMode.Write)) {
+        try (InputStream in = part.open(); OutputStream out = sftp.write(base + path, SftpClient.OpenMode.Create, SftpClient.OpenMode.Truncate,
+                SftpClient.OpenMode.Write)) {
             in.transferTo(out);
         }
     }

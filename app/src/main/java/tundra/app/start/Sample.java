@@ -7,8 +7,10 @@ import tundra.core.model.Project;
 
 /** The pieces that ship to be taken apart; each has a page in the help. */
 public enum Sample {
-    OPEN_NIGHT("open-night", "Open Night", "Scenes, layouts, sounds, a map"), FROST_GLASS("frost-glass", "Frost glass", "Light by effects and blending"), HOP("hop", "Hop", "A flipbook in twenty drawings"),
-    DRAWN_MARK("drawn-mark", "Drawn by its line", "Stroke reveal, and a dash that flies along"), BUTTONS("buttons", "A set of buttons", "Looks, reactions, and a value in a text"), STORY("scrolled-story", "Told by scrolling", "A timeline that the page's scrolling moves");
+    OPEN_NIGHT("open-night", "Open Night", "Scenes, layouts, sounds, a map"), FROST_GLASS("frost-glass", "Frost glass",
+            "Light by effects and blending"), HOP("hop", "Hop", "A flipbook in twenty drawings"),
+    DRAWN_MARK("drawn-mark", "Drawn by its line", "Stroke reveal, and a dash that flies along"), BUTTONS("buttons", "A set of buttons",
+    "Looks, reactions, and a value in a text"), STORY("scrolled-story", "Told by scrolling", "A timeline that the page's scrolling moves");
 
     final String file;
     final String words;

@@ -64,7 +64,8 @@ public final class StartPanel extends StackPane implements Settles {
     private long painted;
 
     /** What can be begun here. @param leave takes the panel off, which comes before each of the others */
-    public record Choices(Runnable leave, Consumer<Path> open, Consumer<Project> begin, Consumer<Sample> sample, Runnable play, Runnable lesson, Runnable browse, Runnable free) {}
+    public record Choices(Runnable leave, Consumer<Path> open, Consumer<Project> begin, Consumer<Sample> sample, Runnable play, Runnable lesson,
+            Runnable browse, Runnable free) {}
 
     public StartPanel(List<Path> recent, Choices choices) {
         this.choices = choices;
@@ -74,7 +75,8 @@ public final class StartPanel extends StackPane implements Settles {
         mark.setAlignment(Pos.CENTER_LEFT);
         var gap = new Region();
         HBox.setHgrow(gap, Priority.ALWAYS);
-        var head = new HBox(10, mark, gap, button("start-open", "Open a file…", choices.browse()), button("start-close", "An empty canvas", () -> { }));
+        var head = new HBox(10, mark, gap, button("start-open", "Open a file…", choices.browse()), button("start-close", "An empty canvas",
+                () -> { }));
         head.setAlignment(Pos.CENTER_LEFT);
         ((Button) head.getChildren().getLast()).setCancelButton(true);
 
@@ -82,7 +84,9 @@ public final class StartPanel extends StackPane implements Settles {
         left.getChildren().add(Words.section(recent.isEmpty() ? "Begin something new" : "Go on with"));
         if (!recent.isEmpty()) {
             var files = new FlowPane(10, 10);
-            recent.stream().limit(6).forEach(f -> files.getChildren().add(card("start-recent", name(f), f.toAbsolutePath().getParent().getFileName() == null ? "" : f.toAbsolutePath().getParent().getFileName().toString(), () -> ProjectFile.picture(f), () -> choices.open().accept(f))));
+            recent.stream().limit(6).forEach(f -> files.getChildren()
+                    .add(card("start-recent", name(f), f.toAbsolutePath().getParent().getFileName() == null ? "" : f.toAbsolutePath().getParent()
+                    .getFileName().toString(), () -> ProjectFile.picture(f), () -> choices.open().accept(f))));
             left.getChildren().addAll(files, Words.section("Begin something new"));
         }
         var purposes = new FlowPane(8, 8);

@@ -41,12 +41,14 @@ public final class EditTarget {
     /** How a property of an element is changed now: outside of the Animate desk a change is for the whole move. */
     public PropertyEdit propertyEdit(String element, Property<?> p) {
         if (oneLook()) {
-            return new PropertyEdit(studio.board().main().id(), studio.playhead(), EditScope.KEY, firstKey).keeping(((Motif) studio.place()).states().at().values());
+            return new PropertyEdit(studio.board().main().id(), studio.playhead(), EditScope.KEY, firstKey).keeping(((Motif) studio.place()).states()
+                    .at().values());
         }
         String on = studio.timelineOf(element, p).id();
         // what belongs to the whole way is keyed only by its own button
         boolean whole = (p == Properties.FACE_PATH || p == Properties.FRONT) && studio.board().timeline(on).track(element, p) == null;
-        return new PropertyEdit(on, studio.playhead(), studio.atRest() ? EditScope.REST : studio.desk() != Desk.ANIMATE || whole ? EditScope.WHOLE_MOVE : scope, firstKey);
+        return new PropertyEdit(on, studio.playhead(), studio.atRest() ? EditScope.REST : studio.desk() != Desk.ANIMATE || whole
+                ? EditScope.WHOLE_MOVE : scope, firstKey);
     }
 
     public <T> T valueAt(String element, Property<T> p) {
@@ -70,7 +72,8 @@ public final class EditTarget {
 
     /** The look of the open motif that stands at the playhead; null for none. */
     public States.State look() {
-        return !studio.playing() && studio.place() instanceof Motif m && m.states() != null ? m.states().at().entrySet().stream().filter(e -> e.getValue() == studio.playhead()).map(Map.Entry::getKey)
+        return !studio.playing() && studio.place() instanceof Motif m && m.states() != null ? m.states().at().entrySet().stream()
+                .filter(e -> e.getValue() == studio.playhead()).map(Map.Entry::getKey)
                 .min(Comparator.naturalOrder()).orElse(null) : null;
     }
 
@@ -109,7 +112,8 @@ public final class EditTarget {
     public boolean firstKeyAsked() {
         Element e = studio.selected();
         return e != null && studio.desk() == Desk.ANIMATE && scope == EditScope.KEY && studio.playhead() > 0
-                && studio.timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null && !SplitPosition.is(studio.timeline(), e.id());
+                && studio.timelineOf(e.id(), Properties.POSITION).track(e.id(), Properties.POSITION) == null && !SplitPosition.is(studio.timeline(),
+                e.id());
     }
 
     public void setFirstKey(PropertyEdit.FirstKey f) {

@@ -97,6 +97,7 @@ final class LayoutShown {
         Layout here = of(base);
         return here == null || made.place(place) == null ? made
                 // what became part of a motif can't stay in the scene as well
-                : made.mapBoard(place, b -> b == seen(base) ? base : Lens.put(base, here.id(), b, everywhere || otherMotifs(kept, made, place) ? Lens.Scope.EVERYWHERE : Lens.Scope.ONLY_HERE));
+                : made.mapBoard(place, b -> b == seen(base) ? base : Lens.put(base, here.id(), b, everywhere || otherMotifs(kept, made, place)
+                        ? Lens.Scope.EVERYWHERE : Lens.Scope.ONLY_HERE));
     }
 }

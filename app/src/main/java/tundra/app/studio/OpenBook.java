@@ -99,7 +99,8 @@ public final class OpenBook {
     public long frameInBook() {
         Flipbook b = book();
         long f = frame();
-        return b != null && b.ending() == Flipbook.Ending.LOOP && f >= b.end() && b.end() > b.start() ? b.start() + (f - b.start()) % (b.end() - b.start()) : f;
+        return b != null && b.ending() == Flipbook.Ending.LOOP && f >= b.end() && b.end() > b.start() ? b.start()
+                + (f - b.start()) % (b.end() - b.start()) : f;
     }
 
     /** The place of the drawing at the playhead; -1 for none. */
@@ -221,7 +222,8 @@ public final class OpenBook {
         // of the board that is given, which may have got a drawing since
         Drawing now = ((Flipbook) board.find(id).content()).at(studio.mainTime());
         if (now != null && seen.find(now.id()) != null) {
-            String inner = studio.groups().inside() != null && board.path(studio.groups().inside()).contains(now.id()) ? studio.groups().inside() : now.id();
+            String inner = studio.groups().inside() != null && board.path(studio.groups().inside()).contains(now.id()) ? studio.groups().inside()
+                    : now.id();
             return Arrange.add(board, inner, e, seen);
         }
         // in the flipbook it becomes a drawing of its own, which then goes to the frame, or onto the drawing that was just made there

@@ -75,7 +75,8 @@ public final class OpenPlace {
             Place in = p.place(s.place);
             String next = i + 1 < way.size() ? way.get(i + 1).place : id;
             boolean there = in != null && (s.instance == null ? p.motif(next) != null
-                    : in.board().find(s.instance) != null && in.board().find(s.instance).content() instanceof Content.Instance x && x.motif().equals(next));
+                    : in.board().find(s.instance) != null && in.board().find(s.instance).content() instanceof Content.Instance x && x.motif()
+                    .equals(next));
             if (!there) {
                 if (in != null) {
                     back(i);
@@ -133,7 +134,8 @@ public final class OpenPlace {
             return new Around(p, way, Affine.IDENTITY, List.of(), background);
         }
         var measure = Fonts.of(p.assets());
-        Frame outer = new FrameBuilder(in.board(), measure, null, false, Frames.motifs(p, measure, null)).at(Moment.editing(in.board(), last.timeline, last.playhead));
+        Frame outer = new FrameBuilder(in.board(), measure, null, false, Frames.motifs(p, measure, null))
+                .at(Moment.editing(in.board(), last.timeline, last.playhead));
         Frame.Placed placed = outer.find(last.instance);
         if (placed == null || !placed.toCanvas().invertible()) {
             return new Around(p, way, Affine.IDENTITY, List.of(), background);

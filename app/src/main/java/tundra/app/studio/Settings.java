@@ -175,7 +175,8 @@ public final class Settings {
     /** What is remembered under names that begin with some letters, by the rest of the names. */
     public Map<String, String> all(String begin) {
         var out = new TreeMap<String, String>();
-        values.stringPropertyNames().stream().filter(k -> k.startsWith(begin)).forEach(k -> out.put(k.substring(begin.length()), values.getProperty(k)));
+        values.stringPropertyNames().stream().filter(k -> k.startsWith(begin))
+                .forEach(k -> out.put(k.substring(begin.length()), values.getProperty(k)));
         return out;
     }
 
@@ -262,7 +263,8 @@ public final class Settings {
             changed.clear();
         } catch (IOException e) {
             // not remembered this time; the work itself is not here
-            onProblem.accept("What Tundra remembers between runs can't be kept in “" + file.getFileName() + "”: " + e.getMessage() + ". Your work is not touched by this.");
+            onProblem.accept("What Tundra remembers between runs can't be kept in “" + file.getFileName() + "”: " + e.getMessage()
+                    + ". Your work is not touched by this.");
         }
     }
 }

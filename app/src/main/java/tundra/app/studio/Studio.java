@@ -338,7 +338,8 @@ public final class Studio {
         dropPreview();
         Project before = kept(), worked = layout.in(before, open.id());
         Kept.Edited<N> made = change.apply(new Kept(worked, open.id()));
-        return made.project() != worked && editProject(made.name() == null ? name : made.name(), merge, p -> layout.back(before, open.id(), made.project())) ? made.news() : null;
+        return made.project() != worked && editProject(made.name() == null ? name : made.name(), merge,
+                p -> layout.back(before, open.id(), made.project())) ? made.news() : null;
     }
 
     /**
@@ -466,7 +467,8 @@ public final class Studio {
     /** The board at the playhead. */
     public Frame frame() {
         FrameBuilder b = builder();
-        return seen.frame() != null ? seen.frame() : seen.frame(open.within(project(), book.over(soloed(Parallax.scrolled(b.at(momentAt(book.seen())), seenBoard(), scroll.at())))));
+        return seen.frame() != null ? seen.frame()
+                : seen.frame(open.within(project(), book.over(soloed(Parallax.scrolled(b.at(momentAt(book.seen())), seenBoard(), scroll.at())))));
     }
 
     /** Shows one text with the names of its values, as while it is typed; null for none. */

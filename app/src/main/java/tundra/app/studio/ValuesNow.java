@@ -7,7 +7,9 @@ import tundra.core.frame.Moment;
 import tundra.core.model.Board;
 import tundra.core.model.Values;
 
-/** Where the timelines and the elements' values stand at the playhead: worked out once each, however many fields show them, until something changes. */
+/**
+ * Where the timelines and the elements' values stand at the playhead: worked out once each, however many fields show them, until something changes.
+ */
 final class ValuesNow {
     private final Map<String, Values> known = new HashMap<>();
     private FrameBuilder builder;

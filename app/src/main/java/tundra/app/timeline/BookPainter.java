@@ -43,7 +43,8 @@ final class BookPainter {
         }
     }
 
-    private static void blocks(SkiaGraphics g, Flipbook b, TimeScale scale, long duration, long turn, double y, double height, Color fill, Color ink) {
+    private static void blocks(SkiaGraphics g, Flipbook b, TimeScale scale, long duration, long turn, double y, double height, Color fill,
+            Color ink) {
         g.setFont(Font.font("JetBrains Mono", 10));
         g.setTextAlign(TextAlignment.LEFT);
         for (int i = 0; i < b.drawings().size(); i++) {

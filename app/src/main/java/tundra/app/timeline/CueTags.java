@@ -15,7 +15,8 @@ final class CueTags {
     private CueTags() {}
 
     static List<Reaction> of(Studio s) {
-        return s.board().reactions().stream().filter(r -> r.when().kind() == Events.PASSED && s.timeline().id().equals(r.when().slots().get(Events.TIMELINE))).toList();
+        return s.board().reactions().stream().filter(r -> r.when().kind() == Events.PASSED && s.timeline().id()
+                .equals(r.when().slots().get(Events.TIMELINE))).toList();
     }
 
     static long time(Reaction cue) {
@@ -47,6 +48,7 @@ final class CueTags {
 
     /** The tag at a place of the ruler; null for none. */
     static Reaction at(Studio s, TimeScale scale, double x, double y) {
-        return y > RulerPainter.BAND ? null : of(s).reversed().stream().filter(r -> x >= scale.x(time(r)) - 3 && x <= scale.x(time(r)) + width(s, r)).findFirst().orElse(null);
+        return y > RulerPainter.BAND ? null : of(s).reversed().stream().filter(r -> x >= scale.x(time(r)) - 3 && x <= scale.x(time(r)) + width(s, r))
+                .findFirst().orElse(null);
     }
 }

@@ -109,7 +109,8 @@ public final class HelperPanel extends VBox {
         at = again ? last.at : studio.playhead();
         under = studio.drawn();
         start = again ? last.before : under;
-        title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size() + " elements"));
+        title.setText(helper.name() + " · " + (elements.size() == 1 ? studio.board().find(elements.getFirst()).name() : elements.size()
+                + " elements"));
         fill();
         apply();
     }

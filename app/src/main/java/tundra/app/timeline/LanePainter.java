@@ -67,7 +67,8 @@ final class LanePainter {
                 grid(g, scales.getFirst(), scale.left(), right, p, colors);
             }
             for (int part = curve.parts().length - 1; part >= 0; part--) {
-                line(g, curve.parts()[part], scales.get(part), scale, count, part == 0 ? selected ? colors.space() : colors.ink2() : colors.ink3(), part == 0 ? 1.5 : 1);
+                line(g, curve.parts()[part], scales.get(part), scale, count, part == 0 ? selected ? colors.space() : colors.ink2() : colors.ink3(),
+                        part == 0 ? 1.5 : 1);
             }
             names(g, p, curve, scales, scale, row, colors);
         }

@@ -11,7 +11,10 @@ import tundra.core.model.PlacedSound;
 import tundra.core.model.Span;
 import tundra.core.model.Timeline;
 
-/** Draws the ruler (what reaches to its left lies beneath the buttons): markers and the part that plays again above, ticks, and the sounds' waves below. */
+/**
+ * Draws the ruler (what reaches to its left lies beneath the buttons): markers and the part that plays again above, ticks, and the sounds' waves
+ * below.
+ */
 final class RulerPainter {
     /** The height of the band with the markers. */
     static final double BAND = 17;

@@ -30,7 +30,8 @@ final class TimeRows {
     private Board board;
 
     /** A row; the property is null for the element's own row, the sound for all but the rows of sounds. */
-    record Row(String element, String name, Property<?> property, PlacedSound sound, int depth, double y, double height, boolean locked, boolean group) {
+    record Row(String element, String name, Property<?> property, PlacedSound sound, int depth, double y, double height, boolean locked,
+            boolean group) {
         boolean editor() {
             return property != null && height >= EDITOR;
         }
@@ -114,7 +115,8 @@ final class TimeRows {
 
     /** Whether an element or one within it has keys: a group's still children would only make the list long. */
     private static boolean moves(Timeline t, Element e) {
-        return e.content() instanceof Content.Instance || !t.tracksOf(e.id()).isEmpty() || e.effects().stream().anyMatch(x -> !t.tracksOf(x.id()).isEmpty())
+        return e.content() instanceof Content.Instance || !t.tracksOf(e.id()).isEmpty() || e.effects().stream()
+                .anyMatch(x -> !t.tracksOf(x.id()).isEmpty())
                 || t.shown().containsKey(e.id()) || e.children().stream().anyMatch(c -> moves(t, c));
     }
 

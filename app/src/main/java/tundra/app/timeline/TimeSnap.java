@@ -32,7 +32,8 @@ final class TimeSnap {
         for (TimeRows.Row r : rows.all()) {
             Track<?> track = r.property() == null ? null : t.track(r.element(), r.property());
             if (track != null && magnets.size() < MOST) {
-                track.keys().stream().filter(k -> !moving.contains(new Keys.Ref(r.element(), r.property(), k.time()))).forEach(k -> magnets.add(k.time()));
+                track.keys().stream().filter(k -> !moving.contains(new Keys.Ref(r.element(), r.property(), k.time())))
+                        .forEach(k -> magnets.add(k.time()));
             }
         }
     }

@@ -54,7 +54,8 @@ public final class TimelineCanvas extends Pane {
     /** Only worked out when a screen reader asks. */
     @Override
     public Object queryAccessibleAttribute(AccessibleAttribute what, Object... more) {
-        return what == AccessibleAttribute.TEXT ? SpokenWords.timeline(studio.timeline(), studio.playhead(), studio.keys().size()) : super.queryAccessibleAttribute(what, more);
+        return what == AccessibleAttribute.TEXT ? SpokenWords.timeline(studio.timeline(), studio.playhead(), studio.keys().size())
+                : super.queryAccessibleAttribute(what, more);
     }
 
     public TimelineCanvas(Studio studio) {
@@ -233,7 +234,8 @@ public final class TimelineCanvas extends Pane {
             return;
         }
         studio.chooseInTime(id);
-        NameField.open(this, Math.max(HEAD + 2, Math.min(getWidth() - 132, scale.x(m.time()))), 0, 130, m.name(), name -> studio.edit("Rename marker " + m.name(),
+        NameField.open(this, Math.max(HEAD + 2, Math.min(getWidth() - 132, scale.x(m.time()))), 0, 130, m.name(),
+                name -> studio.edit("Rename marker " + m.name(),
                 b -> b.mapTimeline(studio.timeline().id(), t -> Markers.rename(t, id, name))));
     }
 
@@ -251,7 +253,8 @@ public final class TimelineCanvas extends Pane {
     public static void toggleKey(Studio studio, String element, Property<?> p) {
         Timeline t = studio.timelineOf(element, p);
         long at = studio.playhead();
-        studio.edit((Keys.isAt(t, element, p, at) ? "Delete " : "Add ") + p.label().toLowerCase(Locale.ROOT) + " key", b -> Keys.toggle(b, t.id(), element, p, at));
+        studio.edit((Keys.isAt(t, element, p, at) ? "Delete " : "Add ") + p.label().toLowerCase(Locale.ROOT) + " key",
+                b -> Keys.toggle(b, t.id(), element, p, at));
     }
 
     /** Gives up what the pointer is doing; says whether there was something. */
@@ -287,7 +290,8 @@ public final class TimelineCanvas extends Pane {
     }
 
     public Point place(String element, Property<?> p, long time, int part) {
-        return painter.beads.stream().filter(b -> b.ref().element().equals(element) && b.ref().property() == p && b.ref().time() == time && b.part() == part)
+        return painter.beads.stream().filter(b -> b.ref().element().equals(element) && b.ref().property() == p && b.ref().time() == time
+                && b.part() == part)
                 .map(b -> new Point(b.x(), b.y())).findFirst().orElse(null);
     }
 
@@ -299,7 +303,8 @@ public final class TimelineCanvas extends Pane {
 
     /** The middle of the row of an element, or of one of its lanes. */
     public double rowY(String element, Property<?> p) {
-        return rows.all().stream().filter(r -> r.element().equals(element) && r.property() == p).map(r -> topOf(r) + r.height() / 2).findFirst().orElse(-1.0);
+        return rows.all().stream().filter(r -> r.element().equals(element) && r.property() == p).map(r -> topOf(r) + r.height() / 2).findFirst()
+                .orElse(-1.0);
     }
 
     public double xOf(long time) {

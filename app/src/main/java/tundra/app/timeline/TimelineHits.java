@@ -17,7 +17,8 @@ final class TimelineHits {
     }
 
     LanePainter.Bead beadAt(MouseEvent e) {
-        return e.getX() < TimelineCanvas.HEAD || e.getY() < TimelineCanvas.RULER ? null : pointer.view.painter.beads.stream().filter(b -> TimelinePointerHandler.near(b.x(), b.y(), e))
+        return e.getX() < TimelineCanvas.HEAD || e.getY() < TimelineCanvas.RULER ? null : pointer.view.painter.beads.stream()
+                .filter(b -> TimelinePointerHandler.near(b.x(), b.y(), e))
                 .min(Comparator.comparingDouble(b -> Math.hypot(b.x() - e.getX(), b.y() - e.getY()))).orElse(null);
     }
 
@@ -41,7 +42,8 @@ final class TimelineHits {
     Marker markerAt(double x, double y) {
         // the one that is drawn last lies on top
         return y > RulerPainter.BAND ? null : pointer.studio.timeline().markers().reversed().stream()
-                .filter(m -> x >= pointer.view.scale.x(m.time()) - 3 && x <= pointer.view.scale.x(m.time()) + RulerPainter.width(m)).findFirst().orElse(null);
+                .filter(m -> x >= pointer.view.scale.x(m.time()) - 3 && x <= pointer.view.scale.x(m.time()) + RulerPainter.width(m)).findFirst()
+                .orElse(null);
     }
 
     /** The side of the visible range of a row that is held: -1, 0 for its body, 1; null for none of it. */

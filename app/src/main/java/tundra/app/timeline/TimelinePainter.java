@@ -65,7 +65,8 @@ final class TimelinePainter {
             row(g, t, r, scale, top + r.y() - scrollY, w, colors);
         }
         grips.forEach(x -> LanePainter.grip(g, x, beads, colors));
-        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(), ownKeys(studio.timeline(), b.ref().element(), b.ref().property()), colors));
+        beads.forEach(b -> LanePainter.bead(g, b, studio.keys().contains(b.ref()), b.ref().time() == studio.playhead(),
+                ownKeys(studio.timeline(), b.ref().element(), b.ref().property()), colors));
         for (TimeRows.Row r : seen) {
             side(g, t, r, top + r.y() - scrollY, colors);
         }
@@ -98,7 +99,8 @@ final class TimelinePainter {
         } else if (own) {
             bar(g, t, r, scale, y, w, selected, colors);
         } else {
-            var drawn = LanePainter.draw(g, t, r, r.property(), studio.builder().path(t.id(), r.element()), scale, y, w, selected, studio.keys(), colors);
+            var drawn = LanePainter.draw(g, t, r, r.property(), studio.builder().path(t.id(), r.element()), scale, y, w, selected, studio.keys(),
+                    colors);
             beads.addAll(drawn.beads());
             grips.addAll(drawn.grips());
         }
@@ -130,8 +132,10 @@ final class TimelinePainter {
 
     private void head(SkiaGraphics g, Timeline t, TimeRows.Row r, double y, Palette colors) {
         double x = 12 + r.depth() * 14, mid = y + r.height() / 2;
-        own(g, studio.layouts().differs().contains(new Override.Shown(t.id(), r.element())) || t.tracksOf(r.element()).keySet().stream().anyMatch(p -> ownKeys(t, r.element(), p)), y, r, colors);
-        boolean effects = studio.board().find(r.element()) instanceof Element of && of.effects().stream().anyMatch(f -> !t.tracksOf(f.id()).isEmpty());
+        own(g, studio.layouts().differs().contains(new Override.Shown(t.id(), r.element())) || t.tracksOf(r.element()).keySet().stream()
+                .anyMatch(p -> ownKeys(t, r.element(), p)), y, r, colors);
+        boolean effects = studio.board().find(r.element()) instanceof Element of && of.effects().stream()
+                .anyMatch(f -> !t.tracksOf(f.id()).isEmpty());
         if (r.group() || effects || !t.tracksOf(r.element()).isEmpty()) {
             triangle(g, x, mid, rows.unfolded(r.element()), colors);
         }
@@ -195,7 +199,8 @@ final class TimelinePainter {
             g.fillRect(a, top, 3, tall);
             g.fillRect(b - 3, top, 3, tall);
         }
-        Flipbook book = t == studio.board().main() && studio.board().find(r.element()) instanceof Element e && e.content() instanceof Flipbook f ? f : null;
+        Flipbook book = t == studio.board().main() && studio.board().find(r.element()) instanceof Element e && e.content() instanceof Flipbook f ? f
+                : null;
         Element motion = studio.board().find(r.element());
         if (motion != null && motion.content() instanceof Content.Instance i && studio.project().motif(i.motif()) instanceof Motif m
                 && (t == studio.board().main() || t == Moment.sitsOn(studio.board(), r.element()))) {
@@ -208,7 +213,8 @@ final class TimelinePainter {
             times.stream().distinct().forEach(k -> g.fillRect(scale.x(k) - 1, y + r.height() - 10, 2, 4));
         } else if (times.isEmpty()) {
             g.setFill(colors.ink2());
-            g.fillText(Language.of(span == null ? "still" : "still, seen here only"), Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from()) + 9), mid);
+            g.fillText(Language.of(span == null ? "still" : "still, seen here only"), Math.max(HEAD + 8, scale.x(span == null ? 0 : span.from())
+                    + 9), mid);
         } else {
             long first = times.stream().mapToLong(Long::longValue).min().orElse(0), last = times.stream().mapToLong(Long::longValue).max().orElse(0);
             double a = inView(scale.x(first), w), b = inView(Math.max(a + 8, scale.x(last)), w);

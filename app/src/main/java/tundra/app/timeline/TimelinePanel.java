@@ -96,7 +96,8 @@ public final class TimelinePanel extends StackPane {
         layout();
         var at = sceneToLocal(chooser.localToScene(0, 0));
         String id = studio.timeline().id();
-        NameField.open(this, at.getX(), at.getY(), Math.max(90, chooser.getWidth()), studio.timeline().name(), name -> studio.edit("Rename timeline", b -> {
+        NameField.open(this, at.getX(), at.getY(), Math.max(90, chooser.getWidth()), studio.timeline().name(), name -> studio.edit("Rename timeline",
+                b -> {
             var taken = new HashSet<String>();
             b.timelines().stream().filter(t -> !t.id().equals(id)).forEach(t -> taken.add(t.name()));
             return b.mapTimeline(id, t -> t.withName(Names.free(taken, name)));

@@ -31,7 +31,8 @@ final class TurnsPainter {
                 g.setFill(ink);
                 g.fillRect(Math.max(left, a), top, 3, tall);
             }
-            String words = n == 1 && c.repeat() == Clock.Repeat.HOLD ? "one frame" : n == 1 && c.phase() != 0 ? "from " + Numbers.plain(c.phase() / 1e6, 2) + " s" : "turn " + n;
+            String words = n == 1 && c.repeat() == Clock.Repeat.HOLD ? "one frame" : n == 1 && c.phase() != 0 ? "from "
+                    + Numbers.plain(c.phase() / 1e6, 2) + " s" : "turn " + n;
             if (to - from > 48) {
                 g.setFill(ink);
                 g.fillText(Language.of(words), Math.max(left + 8, a + 8), top + tall / 2);

@@ -68,7 +68,9 @@ public final class BlockOverlay implements Overlay {
         if (b.kind().gallery()) {
             return b.children().isEmpty() ? "Drop pictures here" : null;
         }
-        return b.kind() == Blocks.MAP_BLOCK ? ((MapData) b.get(Blocks.MAP)).features().isEmpty() ? "Drop a GeoJSON file on the canvas, or choose one in the details" : null
-                : b.kind() == Blocks.LINK_AREA ? "" : b.kind() == Blocks.PAGE && b.text(Blocks.ADDRESS).isEmpty() && b.text(Blocks.FOLDER).isEmpty() ? "" : b.kind() == Blocks.PAGE && !b.text(Blocks.FOLDER).isEmpty() ? "The folder's page" : null;
+        return b.kind() == Blocks.MAP_BLOCK ? ((MapData) b.get(Blocks.MAP)).features().isEmpty()
+                ? "Drop a GeoJSON file on the canvas, or choose one in the details" : null
+                : b.kind() == Blocks.LINK_AREA ? "" : b.kind() == Blocks.PAGE && b.text(Blocks.ADDRESS).isEmpty() && b.text(Blocks.FOLDER).isEmpty()
+                ? "" : b.kind() == Blocks.PAGE && !b.text(Blocks.FOLDER).isEmpty() ? "The folder's page" : null;
     }
 }

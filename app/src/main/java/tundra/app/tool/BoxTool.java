@@ -29,7 +29,8 @@ public final class BoxTool implements Tool {
     private Snapping.Snap snap = Snapping.Snap.NONE;
 
     /** @param look what a new one looks like */
-    private BoxTool(Studio studio, ToolBox tools, Supplier<Values> look, Supplier<Content> content, Supplier<String> naming, Consumer<ToolSettings> settings) {
+    private BoxTool(Studio studio, ToolBox tools, Supplier<Values> look, Supplier<Content> content, Supplier<String> naming,
+            Consumer<ToolSettings> settings) {
         this.studio = studio;
         this.tools = tools;
         this.look = look;
@@ -94,7 +95,8 @@ public final class BoxTool implements Tool {
 
     @Override
     public void release(Pointer p) {
-        boolean drawn = start != null && studio.selected() != null && studio.history().undoName() != null && studio.history().undoName().equals("Draw " + name);
+        boolean drawn = start != null && studio.selected() != null && studio.history().undoName() != null && studio.history().undoName()
+                .equals("Draw " + name);
         start = null;
         snap = Snapping.Snap.NONE;
         if (drawn) {
@@ -108,7 +110,8 @@ public final class BoxTool implements Tool {
             return false;
         }
         String called = naming.get();
-        DrawnShapes.add(studio, "Draw " + called, null, new Element(called, content.get(), look.get().with(Properties.POSITION, DrawnShapes.tenth(middle)).with(Properties.SIZE, new Point(Math.rint(1.5 * size), Math.rint(size)))));
+        DrawnShapes.add(studio, "Draw " + called, null, new Element(called, content.get(), look.get()
+                .with(Properties.POSITION, DrawnShapes.tenth(middle)).with(Properties.SIZE, new Point(Math.rint(1.5 * size), Math.rint(size)))));
         tools.drawn();
         return true;
     }

@@ -42,7 +42,8 @@ final class HandleDrags {
         Point at = p.ctrl() ? p.at() : new Point(Math.rint(p.at().x()), Math.rint(p.at().y()));
         Point from = p.ctrl() ? r.from() : new Point(Math.rint(r.from().x()), Math.rint(r.from().y()));
         Point by = r.toParent().inverse().applyOffset(at.minus(from));
-        var result = tool.studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing().drag(by, p.shift(), p.alt());
+        var result = tool.studio.book().keepArea() && !p.shift() ? r.resizing().dragKeepingArea(by, p.alt()) : r.resizing()
+                .drag(by, p.shift(), p.alt());
         Values start = r.resizing().start();
         tool.studio.again("Resize " + tool.studio.board().find(r.id()).name(), r.merge(), b -> tool.studio.target().drag(
                 tool.studio.target().drag(b, r.id(), result.sizing(), start.get(result.sizing()), result.sized()), r.id(), Properties.POSITION,
@@ -53,7 +54,8 @@ final class HandleDrags {
         Point by = p.at().minus(g.from());
         Point way = p.ctrl() ? by : new Point(Math.rint(by.x()), Math.rint(by.y()));
         tool.studio.again("Resize " + g.resizing().parts().size() + " elements", g.merge(),
-                b -> g.resizing().drag(b, way, p.shift(), p.alt(), tool.studio.book().keepArea(), Selected.dragging(tool.studio, g.resizing().parts())));
+                b -> g.resizing().drag(b, way, p.shift(), p.alt(), tool.studio.book().keepArea(), Selected.dragging(tool.studio, g.resizing()
+                .parts())));
     }
 
     void bounds(SelectTool.Gesture.Bounds g, Pointer p) {
@@ -77,6 +79,7 @@ final class HandleDrags {
     void turn(SelectTool.Gesture.Turn t, Pointer p) {
         double now = angle(t.centre(), p.at());
         double value = stepped(t.rotation() + Math.IEEEremainder(now - t.pointer(), 360), p);
-        tool.studio.again("Turn " + tool.studio.board().find(t.id()).name(), t.merge(), b -> tool.studio.target().drag(b, t.id(), Properties.ROTATION, t.rotation(), value));
+        tool.studio.again("Turn " + tool.studio.board().find(t.id()).name(), t.merge(), b -> tool.studio.target()
+                .drag(b, t.id(), Properties.ROTATION, t.rotation(), value));
     }
 }

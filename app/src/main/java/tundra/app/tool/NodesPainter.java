@@ -59,7 +59,8 @@ final class NodesPainter {
             }
         }
         if (tool.hover instanceof NodesTool.Over.OnLine l && tool.gesture == null) {
-            HandleMarks.round(g, v.toView(l.shown().toCanvas().apply(NodeEdit.point(l.shown().outline(), l.at()))), 3, colors.spaceSoft(), colors.space());
+            HandleMarks.round(g, v.toView(l.shown().toCanvas().apply(NodeEdit.point(l.shown().outline(), l.at()))), 3, colors.spaceSoft(),
+                    colors.space());
         }
         if (tool.gesture instanceof NodesTool.Gesture.Marquee m) {
             Rect r = Rect.of(v.toView(m.from()), v.toView(m.to()));

@@ -198,7 +198,8 @@ public final class NodesTool implements Tool {
             Board out = b;
             for (Shown s : m.shown().values()) {
                 Point local = s.toCanvas().inverse().applyOffset(by);
-                out = reshaped(out, s, NodeEdit.map(s.outline(), m.refs().get(s.id()), n -> new Node(n.at().plus(local), n.in(), n.out(), n.smooth())));
+                out = reshaped(out, s, NodeEdit.map(s.outline(), m.refs().get(s.id()), n -> new Node(n.at().plus(local), n.in(), n.out(),
+                        n.smooth())));
             }
             return out;
         });

@@ -86,14 +86,16 @@ public final class PathKeys {
      */
     private Key<Point> bead(Pointer p, Element e, MotionPath path, Affine m) {
         Frame.Placed placed = studio.frame().find(e.id());
-        Point pivot = placed == null ? null : p.viewport().toView(placed.toCanvas().apply(studio.target().valueAt(e.id(), Properties.PIVOT).times(placed.node().box())));
+        Point pivot = placed == null ? null : p.viewport().toView(placed.toCanvas().apply(studio.target().valueAt(e.id(), Properties.PIVOT)
+                .times(placed.node().box())));
         Key<Point> best = null;
         double least = REACH;
         for (Key<Point> k : path.keys()) {
             Point at = p.viewport().toView(m.apply(k.value()));
             double d = at.distance(p.view());
             // keys of a way with one easing stand where they are passed, which is seldom on a frame
-            boolean here = studio.target().scope() == EditScope.KEY && Math.abs(k.time() - studio.playhead()) <= (WholeWay.is(path.track()) ? studio.project().frameTime(1) / 2 : 0);
+            boolean here = studio.target().scope() == EditScope.KEY && Math.abs(k.time() - studio.playhead()) <= (WholeWay.is(path.track())
+                    ? studio.project().frameTime(1) / 2 : 0);
             if (here && d <= REACH) {
                 return k;
             }

@@ -30,7 +30,10 @@ import tundra.core.model.Paint;
 import tundra.core.model.Properties;
 import tundra.core.model.Values;
 
-/** Fills the region that strokes enclose around a click with a new shape beneath them. The net of the drawing is kept and made off the interface thread. */
+/**
+ * Fills the region that strokes enclose around a click with a new shape beneath them. The net of the drawing is kept and made off the interface
+ * thread.
+ */
 public final class RegionTool implements Tool {
     /** How far two boxes of the same region may lie apart, in px. */
     private static final double SAME = 1;

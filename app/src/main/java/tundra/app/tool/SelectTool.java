@@ -225,7 +225,8 @@ public final class SelectTool implements Tool {
             }
         }
         return positions.isEmpty() ? null : new Gesture.Move(from, positions, bounds,
-                Snapping.around(studio.frame(), parent(positions.keySet().iterator().next()), positions.keySet(), studio.board().lines()), new Object());
+                Snapping.around(studio.frame(), parent(positions.keySet().iterator().next()), positions.keySet(), studio.board().lines()),
+                new Object());
     }
 
     private String parent(String id) {

@@ -34,7 +34,8 @@ final class SnapLines {
 
     /** What the end of a drag that draws a box snaps to. */
     static Snapping.Snap corner(Studio studio, Point pressed, Pointer p) {
-        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.groups().inside(), studio.selection(), studio.board().lines()).corner(pressed, whole(p), NEAR / p.viewport().zoom());
+        return p.ctrl() ? Snapping.Snap.NONE : Snapping.around(studio.frame(), studio.groups().inside(), studio.selection(), studio.board().lines())
+                .corner(pressed, whole(p), NEAR / p.viewport().zoom());
     }
 
     static void draw(SkiaGraphics g, Viewport v, Snapping.Snap snap, boolean dark) {

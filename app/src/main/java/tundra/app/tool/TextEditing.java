@@ -145,7 +145,8 @@ public final class TextEditing implements Overlay {
                 return k == KeyCode.X ? caret.insert("") : caret;
             }
             case V -> {
-                return clipboard.hasString() ? caret.insert(clipboard.getString().replace("\r\n", "\n").replaceAll("[\\p{Cntrl}&&[^\n]]", "")) : caret;
+                return clipboard.hasString() ? caret.insert(clipboard.getString().replace("\r\n", "\n").replaceAll("[\\p{Cntrl}&&[^\n]]", ""))
+                        : caret;
             }
             default -> {
                 return null;

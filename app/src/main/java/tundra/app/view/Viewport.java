@@ -24,7 +24,8 @@ public record Viewport(double zoom, Point origin) {
         if (w > area.width() || h > area.height() || Math.max(w, h) < SMALL) {
             return fit(canvas, area);
         }
-        return new Viewport(zoom, new Point(Numbers.clamp(origin.x(), area.x(), area.right() - w), Numbers.clamp(origin.y(), area.y(), area.bottom() - h)));
+        return new Viewport(zoom, new Point(Numbers.clamp(origin.x(), area.x(), area.right() - w),
+                Numbers.clamp(origin.y(), area.y(), area.bottom() - h)));
     }
 
     public Point toView(Point canvas) {

@@ -93,7 +93,8 @@ final class SceneCard extends Region {
         problem.setText(unreachable ? "no way to it" : "no way on");
         problem.setVisible(unreachable || deadEnd);
         problem.setManaged(problem.isVisible());
-        setAccessibleText("Scene " + s.name() + (first ? ", the first" : "") + (unreachable ? ", no way to it" : "") + (deadEnd ? ", no way on" : "") + ". Enter opens it.");
+        setAccessibleText("Scene " + s.name() + (first ? ", the first" : "") + (unreachable ? ", no way to it" : "") + (deadEnd ? ", no way on" : "")
+                + ". Enter opens it.");
         getStyleClass().removeAll("lost", "open");
         if (unreachable || deadEnd) {
             getStyleClass().add("lost");

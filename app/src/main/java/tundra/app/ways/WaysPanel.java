@@ -151,7 +151,8 @@ public final class WaysPanel extends StackPane {
             cards.getChildren().add(c);
         }
         int dead = ways.deadEnds().size(), lost = ways.unreachable().size();
-        says.setText(dead + lost == 0 ? scenes.size() + " scenes, all of them reached and left" : (lost == 0 ? "" : lost + (lost == 1 ? " scene" : " scenes") + " without a way to it") + (dead * lost == 0 ? "" : ", ")
+        says.setText(dead + lost == 0 ? scenes.size() + " scenes, all of them reached and left"
+                : (lost == 0 ? "" : lost + (lost == 1 ? " scene" : " scenes") + " without a way to it") + (dead * lost == 0 ? "" : ", ")
                 + (dead == 0 ? "" : dead + (dead == 1 ? " dead end" : " dead ends")));
         arrange();
     }
@@ -205,7 +206,8 @@ public final class WaysPanel extends StackPane {
         Point back = c.at(0.94).minus(c.p3());
         double l = Math.max(1e-6, back.length());
         Point b = back.times(HEAD / l), n = new Point(-b.y(), b.x()).times(0.5), p = c.p3();
-        g.fillPolygon(new double[] {p.x(), p.x() + b.x() + n.x(), p.x() + b.x() - n.x()}, new double[] {p.y(), p.y() + b.y() + n.y(), p.y() + b.y() - n.y()}, 3);
+        g.fillPolygon(new double[] {p.x(), p.x() + b.x() + n.x(), p.x() + b.x() - n.x()}, new double[] {p.y(), p.y() + b.y() + n.y(),
+                p.y() + b.y() - n.y()}, 3);
     }
 
     private void point(Point p) {
@@ -248,7 +250,8 @@ public final class WaysPanel extends StackPane {
         var at = cards.sceneToLocal(e.getSceneX(), e.getSceneY());
         end = new Point(at.getX(), at.getY());
         from = card.scene().id();
-        String to = layout.cards().entrySet().stream().filter(x -> x.getValue().contains(end) && !x.getKey().equals(from)).map(Map.Entry::getKey).findFirst().orElse(null);
+        String to = layout.cards().entrySet().stream().filter(x -> x.getValue().contains(end) && !x.getKey().equals(from)).map(Map.Entry::getKey)
+                .findFirst().orElse(null);
         shown.forEach((id, c) -> c.setAimed(id.equals(to)));
         if (e.getEventType() == MouseEvent.MOUSE_RELEASED) {
             shown.values().forEach(c -> c.setAimed(false));
@@ -272,7 +275,8 @@ public final class WaysPanel extends StackPane {
         var out = new ArrayList<Element>(s.board().elements());
         out.removeIf(x -> x.locked() || x.hidden() || x.guide() || Blocks.of(x) != null);
         for (Element x : out.reversed().subList(0, Math.min(OFFERED, out.size()))) {
-            menu.getItems().add(item("ways-new-" + (menu.getItems().size() + 1), "When " + x.called() + " is tapped", () -> begin(begin, to, x.id())));
+            menu.getItems().add(item("ways-new-" + (menu.getItems().size() + 1), "When " + x.called() + " is tapped",
+                    () -> begin(begin, to, x.id())));
         }
         menu.getItems().add(item("ways-new-time", "3 s after it opens", () -> begin(begin, to, null)));
         menu.show(cards, e.getScreenX(), e.getScreenY());
@@ -280,7 +284,8 @@ public final class WaysPanel extends StackPane {
 
     private void begin(String begin, String to, String element) {
         Reaction r = Ways.begun(of, begin, to, element);
-        studio.editProject("Lead from " + of.scene(begin).name() + " to " + of.scene(to).name(), null, p -> p.mapBoard(begin, b -> Reactions.with(b, r)));
+        studio.editProject("Lead from " + of.scene(begin).name() + " to " + of.scene(to).name(), null,
+                p -> p.mapBoard(begin, b -> Reactions.with(b, r)));
     }
 
     private static MenuItem item(String id, String words, Runnable run) {

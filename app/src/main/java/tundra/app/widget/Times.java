@@ -8,7 +8,8 @@ import java.util.Locale;
 
 /** Moments as they are said to who sits here. */
 public final class Times {
-    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT), DAY = DateTimeFormatter.ofPattern("d MMMM", Locale.ENGLISH), YEAR = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
+    private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT), DAY = DateTimeFormatter.ofPattern("d MMMM",
+            Locale.ENGLISH), YEAR = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     private Times() {}
 
@@ -16,7 +17,8 @@ public final class Times {
     public static String day(long time) {
         var at = Instant.ofEpochMilli(time).atZone(ZoneId.systemDefault());
         LocalDate day = at.toLocalDate(), today = LocalDate.now();
-        String said = day.equals(today) ? "today" : day.equals(today.minusDays(1)) ? "yesterday" : at.format(day.getYear() == today.getYear() ? DAY : YEAR);
+        String said = day.equals(today) ? "today" : day.equals(today.minusDays(1)) ? "yesterday" : at.format(day.getYear() == today.getYear() ? DAY
+                : YEAR);
         return said + " at " + at.format(CLOCK);
     }
 }

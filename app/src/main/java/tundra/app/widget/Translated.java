@@ -15,7 +15,8 @@ import tundra.app.language.Language;
 
 /**
  * Says the words of all windows in the language that is used: labels, buttons, menus, prompts, tooltips, and what screen readers are told.
- * Captions do it themselves; scripts are nobody's words. What somebody typed, such as the name of an element, stays as it is where it is said to be {@link #own}.
+ * Captions do it themselves; scripts are nobody's words. What somebody typed, such as the name of an element, stays as it is where it is said to be
+ * {@link #own}.
  */
 public final class Translated {
     static final String OWN = "tundra.own-words";
@@ -61,7 +62,8 @@ public final class Translated {
     }
 
     private static void follow(Node n) {
-        if (n == null || n.getProperties().containsKey(OWN) || n.getClass().getName().startsWith("org.fxmisc") || n instanceof LightLabel || n.getClass().getSimpleName().equals("LabeledText") || n.getProperties().put(FOLLOWED, true) != null) {
+        if (n == null || n.getProperties().containsKey(OWN) || n.getClass().getName().startsWith("org.fxmisc") || n instanceof LightLabel
+                || n.getClass().getSimpleName().equals("LabeledText") || n.getProperties().put(FOLLOWED, true) != null) {
             return;
         }
         switch (n) {

@@ -22,11 +22,14 @@ import tundra.core.model.Element;
 final class CanvasMenu {
     private static final List<String> EDIT = List.of(CommandIds.CUT, CommandIds.COPY, CommandIds.PASTE, CommandIds.DUPLICATE, CommandIds.DELETE);
     private static final List<String> ORDER = List.of("front", "forward", "backward", "back", CommandIds.GROUP, CommandIds.UNGROUP);
-    private static final List<String> SHAPE = List.of(CommandIds.TO_PATH, CommandIds.OUTLINE_STROKE, CommandIds.COMBINE_UNION, CommandIds.COMBINE_SUBTRACT, CommandIds.COMBINE_INTERSECT,
+    private static final List<String> SHAPE = List.of(CommandIds.TO_PATH, CommandIds.OUTLINE_STROKE, CommandIds.COMBINE_UNION,
+            CommandIds.COMBINE_SUBTRACT, CommandIds.COMBINE_INTERSECT,
             CommandIds.COMBINE_EXCLUDE, CommandIds.FLIP_LEVEL, CommandIds.FLIP_UPRIGHT);
     private static final List<String> MOTIF = List.of(CommandIds.MOTIF_OPEN, CommandIds.MOTIF_MAKE, CommandIds.MOTIF_APART, CommandIds.MOTIF_COPY);
-    private static final List<String> NODES = List.of(CommandIds.NODES_CORNER, CommandIds.NODES_SMOOTH, CommandIds.NODES_SYMMETRIC, CommandIds.NODES_BREAK, CommandIds.NODES_JOIN);
-    private static final List<String> STATE = List.of(CommandIds.ADD_REACTION, CommandIds.OPEN_CLOSE, CommandIds.LOCK, CommandIds.HIDE, CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
+    private static final List<String> NODES = List.of(CommandIds.NODES_CORNER, CommandIds.NODES_SMOOTH, CommandIds.NODES_SYMMETRIC,
+            CommandIds.NODES_BREAK, CommandIds.NODES_JOIN);
+    private static final List<String> STATE = List.of(CommandIds.ADD_REACTION, CommandIds.OPEN_CLOSE, CommandIds.LOCK, CommandIds.HIDE,
+            CommandIds.SOLO, CommandIds.GUIDE, CommandIds.RENAME);
     private static ContextMenu open;
 
     private CanvasMenu() {}
@@ -90,7 +93,9 @@ final class CanvasMenu {
             item.setId("steer-" + (steer.getItems().size() + 1));
             item.setOnAction(a -> {
                 w.studio.edit("When tapped: " + o.words(), b -> Reactions.with(b, o.reaction()));
-                w.notices.news("Added the sentence “" + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().when().kind(), o.reaction().when().slots()) + ", " + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().actions().getFirst().kind(), o.reaction().actions().getFirst().slots()) + "”.");
+                w.notices.news("Added the sentence “" + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().when().kind(),
+                        o.reaction().when().slots()) + ", " + new Sentences(w.studio.project(), w.studio.board()).of(o.reaction().actions().getFirst()
+                        .kind(), o.reaction().actions().getFirst().slots()) + "”.");
             });
             steer.getItems().add(item);
         }

@@ -199,7 +199,8 @@ final class DeskArrangement {
     /** The shelf stands beside the canvas once there is something on it. */
     void showShelf() {
         if (animateUpper != null && window.studio.desk() == Desk.ANIMATE) {
-            boolean wanted = !window.studio.project().assets().isEmpty() || !window.studio.project().motifs().isEmpty() || !window.studio.project().swatches().isEmpty();
+            boolean wanted = !window.studio.project().assets().isEmpty() || !window.studio.project().motifs().isEmpty() || !window.studio.project()
+                    .swatches().isEmpty();
             if (wanted != (animateUpper.getLeft() != null)) {
                 animateUpper.setLeft(wanted ? side(window.shelf, "left", SHELF) : null);
             }

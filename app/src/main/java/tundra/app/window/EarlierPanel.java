@@ -59,7 +59,8 @@ final class EarlierPanel extends Veil {
         this.leave = leave;
         var title = new Label("Earlier versions");
         title.getStyleClass().add("heading");
-        var words = new Label("Each time that you save is kept, the last " + Versions.SAVES + " times and the last of each day. Bringing something back is a step that can be undone.");
+        var words = new Label("Each time that you save is kept, the last " + Versions.SAVES
+                + " times and the last of each day. Bringing something back is a step that can be undone.");
         words.getStyleClass().add("quiet");
         words.setWrapText(true);
         list.setId("earlier-list");
@@ -87,7 +88,8 @@ final class EarlierPanel extends Veil {
             String place = studio.place().id();
             Set<String> ids = Set.copyOf(ticked);
             leave.run();
-            studio.editProject(ids.size() == 1 ? "Bring back an element" : "Bring back " + ids.size() + " elements", null, p -> BringBack.elements(p, then, place, ids));
+            studio.editProject(ids.size() == 1 ? "Bring back an element" : "Bring back " + ids.size() + " elements", null,
+                    p -> BringBack.elements(p, then, place, ids));
         });
         var more = new VBox(10, head, picture, changes, Words.section("Elements of what is open"), elements);
         more.setMinWidth(0);

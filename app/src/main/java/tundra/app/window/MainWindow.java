@@ -135,13 +135,16 @@ public final class MainWindow {
         EffectCommands.add(w);
         KeyboardCommands.add(w);
         w.commands.add("ways", "Ways through the piece", "Shortcut+Shift+W", () -> true, this::ways);
-        w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true, overlays::checks);
+        w.commands.add(CommandIds.CHECKS, () -> overlays.checking() ? "Hide the checks" : "Show the checks", "Shortcut+J", () -> true,
+                overlays::checks);
         KeyCommands.add(w, this::timeline);
         for (Helper h : Helpers.ALL) {
-            w.commands.add(CommandIds.HELPER + h.name(), "Move: " + h.name() + "…", null, () -> !studio.selection().isEmpty(), () -> overlays.help(h));
+            w.commands.add(CommandIds.HELPER + h.name(), "Move: " + h.name() + "…", null, () -> !studio.selection().isEmpty(),
+                    () -> overlays.help(h));
         }
         for (OutputKind k : Outputs.ALL) {
-            w.commands.add("make-" + k.key(), "Make " + (k == Outputs.FRAMES ? "still frames" : (k.label().matches("[AEIOU].*") ? "an " : "a ") + k.label().substring(0, 1).toLowerCase(Locale.ROOT) + k.label().substring(1)), null, () -> true, () -> make(k));
+            w.commands.add("make-" + k.key(), "Make " + (k == Outputs.FRAMES ? "still frames" : (k.label().matches("[AEIOU].*") ? "an " : "a ")
+                    + k.label().substring(0, 1).toLowerCase(Locale.ROOT) + k.label().substring(1)), null, () -> true, () -> make(k));
         }
         w.commands.add("make-all", "Make all outputs", "Shortcut+Shift+E", () -> !studio.project().outputs().isEmpty(), this::makeAll);
         ScriptCommands.add(w, this::scripts);

@@ -40,14 +40,16 @@ final class Naming {
     void renameLayout() {
         Layout l = window.studio.layout();
         Point2D at = window.layers.sceneToLocal(window.w.canvas.localToScene(Math.max(0, window.w.canvas.getWidth() / 2 - NAME_WIDTH / 2), 8));
-        NameField.open(window.layers, at.getX(), at.getY(), NAME_WIDTH, l.name(), name -> window.studio.editBase("Rename layout " + l.name(), null, b -> Layouts.rename(b, l.id(), name)));
+        NameField.open(window.layers, at.getX(), at.getY(), NAME_WIDTH, l.name(), name -> window.studio.editBase("Rename layout " + l.name(), null,
+                b -> Layouts.rename(b, l.id(), name)));
     }
 
     /** Has a name typed where an element stands on the canvas. */
     void nameOnCanvas(Element e, Consumer<String> take) {
         Frame.Placed there = window.studio.placed(e.id());
         Point corner = window.w.canvas.viewport().toView((there == null ? window.studio.presence().unseenAt(e) : there).bounds().topLeft());
-        Point2D at = window.layers.sceneToLocal(window.w.canvas.localToScene(Math.clamp(corner.x(), 0, Math.max(0, window.w.canvas.getWidth() - NAME_WIDTH)),
+        Point2D at = window.layers.sceneToLocal(window.w.canvas.localToScene(Math.clamp(corner.x(), 0,
+                Math.max(0, window.w.canvas.getWidth() - NAME_WIDTH)),
                 Math.clamp(corner.y() - NAME_HEIGHT, 0, Math.max(0, window.w.canvas.getHeight() - NAME_HEIGHT))));
         NameField.open(window.layers, at.getX(), at.getY(), NAME_WIDTH, e.name(), take);
     }

@@ -208,7 +208,8 @@ final class Overlays {
         if (lesson != null) {
             lesson.leaveIt();
         }
-        lesson = new LessonPanel(studio, w.commands, Lesson.FIRST, studio::playing, trying, () -> studio.kept().outputs().stream().anyMatch(o -> LastMade.of(w.settings, studio.kept(), o) != null), () -> {
+        lesson = new LessonPanel(studio, w.commands, Lesson.FIRST, studio::playing, trying, () -> studio.kept().outputs().stream()
+                .anyMatch(o -> LastMade.of(w.settings, studio.kept(), o) != null), () -> {
             layers.getChildren().remove(lesson);
             lesson = null;
         });
@@ -221,8 +222,10 @@ final class Overlays {
     /** Offers what can be begun; whatever is chosen takes the offer off first. @param tryIt runs the page of what was opened */
     void start(Runnable tryIt) {
         var off = new Runnable[1];
-        var choices = new StartPanel.Choices(() -> off[0].run(), w.files::openRecent, w.files::begin, s -> w.files.openSample(s::read, s.words(), () -> { }),
-                () -> w.files.openSample(Sample.OPEN_NIGHT::read, Sample.OPEN_NIGHT.words(), tryIt), () -> w.commands.run("lesson"), w.files::open, w.files::newPiece);
+        var choices = new StartPanel.Choices(() -> off[0].run(), w.files::openRecent, w.files::begin, s -> w.files.openSample(s::read, s.words(),
+                () -> { }),
+                () -> w.files.openSample(Sample.OPEN_NIGHT::read, Sample.OPEN_NIGHT.words(), tryIt), () -> w.commands.run("lesson"), w.files::open,
+                w.files::newPiece);
         off[0] = over(new StartPanel(w.settings.recent(), choices));
     }
 

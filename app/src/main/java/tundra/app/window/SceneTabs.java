@@ -26,7 +26,8 @@ import tundra.core.model.Scene;
 
 /** A tab for each scene: pressed to open, double clicked to name, dragged to order, with a menu for the rest; behind them one for a new scene. */
 final class SceneTabs extends HBox {
-    private static final List<String> MENU = List.of(CommandIds.SCENE_RENAME, CommandIds.SCENE_DUPLICATE, "scene-from", "scene-over", "ways", CommandIds.SCENE_EARLIER, CommandIds.SCENE_LATER, CommandIds.SCENE_DELETE);
+    private static final List<String> MENU = List.of(CommandIds.SCENE_RENAME, CommandIds.SCENE_DUPLICATE, "scene-from", "scene-over", "ways",
+            CommandIds.SCENE_EARLIER, CommandIds.SCENE_LATER, CommandIds.SCENE_DELETE);
     private final Workshop w;
     private final Studio studio;
     private List<Scene> shown = List.of();
@@ -73,7 +74,8 @@ final class SceneTabs extends HBox {
         double widest = widest(wanted, room), x = snappedLeftInset();
         for (int i = 0; i < getChildren().size(); i++) {
             Node c = getChildren().get(i);
-            double wide = c == add ? c.prefWidth(-1) : Math.max(c.minWidth(-1), Math.min(wanted[i], widest)), high = Math.min(c.prefHeight(-1), getHeight());
+            double wide = c == add ? c.prefWidth(-1) : Math.max(c.minWidth(-1), Math.min(wanted[i], widest)),
+                    high = Math.min(c.prefHeight(-1), getHeight());
             c.resizeRelocate(snapPositionX(x), snapPositionY(getHeight() - snappedBottomInset() - high), snapSizeX(wide), snapSizeY(high));
             x += wide + getSpacing();
         }

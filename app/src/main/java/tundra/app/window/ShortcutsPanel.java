@@ -34,7 +34,8 @@ final class ShortcutsPanel extends Veil {
     private final TextField query = new TextField();
     private final ListView<Command> list = new ListView<>();
     private final Label said = new Label();
-    private final Button change = new Button("Change…"), none = new Button("No keys"), standard = new Button("As it was"), anyway = new Button("Take them");
+    private final Button change = new Button("Change…"), none = new Button("No keys"), standard = new Button("As it was"),
+            anyway = new Button("Take them");
     private boolean waiting;
     private KeyCombination pressed;
 
@@ -102,7 +103,8 @@ final class ShortcutsPanel extends Veil {
     private void refresh() {
         Command before = chosen();
         String q = query.getText().strip().toLowerCase(Locale.ROOT);
-        list.getItems().setAll(commands.all().stream().filter(c -> q.isEmpty() || (c.name().get() + " " + c.shortcutText()).toLowerCase(Locale.ROOT).contains(q)).toList());
+        list.getItems().setAll(commands.all().stream().filter(c -> q.isEmpty() || (c.name().get() + " " + c.shortcutText()).toLowerCase(Locale.ROOT)
+                .contains(q)).toList());
         list.getSelectionModel().select(before);
         if (chosen() == null) {
             list.getSelectionModel().selectFirst();
@@ -114,7 +116,8 @@ final class ShortcutsPanel extends Veil {
         waiting = false;
         pressed = null;
         Command c = chosen();
-        said.setText(c == null ? "No command is called so." : "“" + c.name().get() + "” " + (c.shortcut() == null ? "has no keys." : "is done by " + c.shortcutText() + "."));
+        said.setText(c == null ? "No command is called so." : "“" + c.name().get() + "” " + (c.shortcut() == null ? "has no keys." : "is done by "
+                + c.shortcutText() + "."));
         change.setDisable(c == null);
         none.setDisable(c == null || c.shortcut() == null);
         standard.setDisable(c == null || !keys.changed(c.id()));
@@ -148,7 +151,8 @@ final class ShortcutsPanel extends Veil {
             pressed = k;
             anyway.setVisible(true);
             anyway.requestFocus();
-            said.setText(Shortcuts.words(k) + " does “" + commands.get(holder).name().get() + "” now. Take them, and that has none; or change to others.");
+            said.setText(Shortcuts.words(k) + " does “" + commands.get(holder).name().get()
+                    + "” now. Take them, and that has none; or change to others.");
         } else {
             put(k);
         }
@@ -175,7 +179,8 @@ final class ShortcutsPanel extends Veil {
             }
             int n = keys.take(Files.readString(from), commands.all().stream().map(Command::id).collect(Collectors.toSet()));
             refresh();
-            said.setText(n == 0 ? "There are no shortcuts in " + from.getFileName() + "; nothing was changed." : n + " shortcuts were taken from " + from.getFileName() + ".");
+            said.setText(n == 0 ? "There are no shortcuts in " + from.getFileName() + "; nothing was changed." : n + " shortcuts were taken from "
+                    + from.getFileName() + ".");
         } catch (IOException e) {
             said.setText("“" + from.getFileName() + "” can't be read: " + e.getMessage() + ". Nothing was changed.");
         }

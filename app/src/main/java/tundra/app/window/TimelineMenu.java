@@ -16,10 +16,14 @@ import tundra.core.model.PlacedSound;
 
 /** The menu of the timeline: what can be done with the chosen keys and elements now. */
 final class TimelineMenu {
-    private static final List<List<String>> PARTS = List.of(List.of(CommandIds.CUT, CommandIds.COPY, CommandIds.COPY_MOVE, CommandIds.PASTE_KEYS, CommandIds.PASTE_IN_PLACE, CommandIds.DELETE),
-            List.of(CommandIds.HAND_BACK_KEYS), List.of(CommandIds.KEYS_REVERSE, CommandIds.KEYS_ALL, CommandIds.REST_AS_FIRST, CommandIds.RANGE, CommandIds.RANGE_OFF),
-            List.of(CommandIds.POSITION_SPLIT, CommandIds.POSITION_JOIN, CommandIds.PATH_CLOSE, CommandIds.PATH_MIRROR, CommandIds.PASTE_AS_MOVE, CommandIds.PASTE_AS_SHAPE),
-            List.of(CommandIds.SHOWN_FROM, CommandIds.SHOWN_TO, CommandIds.SHOWN_ALWAYS), List.of(CommandIds.MARKER, CommandIds.MARKER_DELETE), List.of(CommandIds.LANE_GROW, CommandIds.FOLD_ALL, CommandIds.FIT_TIME));
+    private static final List<List<String>> PARTS = List.of(List.of(CommandIds.CUT, CommandIds.COPY, CommandIds.COPY_MOVE, CommandIds.PASTE_KEYS,
+            CommandIds.PASTE_IN_PLACE, CommandIds.DELETE),
+            List.of(CommandIds.HAND_BACK_KEYS), List.of(CommandIds.KEYS_REVERSE, CommandIds.KEYS_ALL, CommandIds.REST_AS_FIRST, CommandIds.RANGE,
+            CommandIds.RANGE_OFF),
+            List.of(CommandIds.POSITION_SPLIT, CommandIds.POSITION_JOIN, CommandIds.PATH_CLOSE, CommandIds.PATH_MIRROR, CommandIds.PASTE_AS_MOVE,
+            CommandIds.PASTE_AS_SHAPE),
+            List.of(CommandIds.SHOWN_FROM, CommandIds.SHOWN_TO, CommandIds.SHOWN_ALWAYS), List.of(CommandIds.MARKER, CommandIds.MARKER_DELETE),
+            List.of(CommandIds.LANE_GROW, CommandIds.FOLD_ALL, CommandIds.FIT_TIME));
     private static final List<List<String>> MARKER = List.of(List.of(CommandIds.MARKER_RENAME, CommandIds.MARKER_DELETE));
     private static ContextMenu open;
 

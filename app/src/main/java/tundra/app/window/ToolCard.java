@@ -15,7 +15,10 @@ import tundra.app.widget.LightButton;
 
 /** The tools in one upright card at the canvas's left edge, on every desk that has a canvas; in several columns where the window is low. */
 final class ToolCard extends FlowPane {
-    /** In px; the padding is the style sheet's. Multiples of four, so that they are whole px of the screen at a scale of 1.25, 1.5 and 1.75, too, and nothing is rounded up. */
+    /**
+     * In px; the padding is the style sheet's. Multiples of four, so that they are whole px of the screen at a scale of 1.25, 1.5 and 1.75, too, and
+     * nothing is rounded up.
+     */
     private static final double SIDE = 32, GAP = 4, PADDING = 4;
     /** Between the card and the canvas's edges. */
     static final double MARGIN = 10;

@@ -71,7 +71,8 @@ final class ToolOptionsBar extends HBox {
             var b = new LightButton(resting ? "resting values" : "");
             b.setId(resting ? "seen-rest" : "seen-playhead");
             b.setOnAction(() -> w.studio.setAtRest(resting));
-            Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests" : "Shows the canvas at the playhead");
+            Buttons.tip(b, resting ? "Shows everything without what its keys do; what is changed is how it rests"
+                    : "Shows the canvas at the playhead");
             time.getChildren().add(b);
         }
         getChildren().addAll(tool, note, place, time, zoom, size);

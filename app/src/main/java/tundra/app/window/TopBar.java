@@ -90,8 +90,10 @@ final class TopBar extends HBox {
             recent.getItems().add(i);
         });
         recent.setDisable(recent.getItems().isEmpty());
-        return List.of(item("start-page"), item(CommandIds.NEW), item(CommandIds.OPEN), recent, item(CommandIds.SAVE), item(CommandIds.SAVE_AS), item("earlier-versions"), new SeparatorMenuItem(),
-                item(CommandIds.BRING_IN), new SeparatorMenuItem(), item(CommandIds.THEME), item(CommandIds.FIND), item("history"), item("shortcuts"), item("help"), new SeparatorMenuItem(), item(CommandIds.QUIT));
+        return List.of(item("start-page"), item(CommandIds.NEW), item(CommandIds.OPEN), recent, item(CommandIds.SAVE), item(CommandIds.SAVE_AS),
+                item("earlier-versions"), new SeparatorMenuItem(),
+                item(CommandIds.BRING_IN), new SeparatorMenuItem(), item(CommandIds.THEME), item(CommandIds.FIND), item("history"),
+                item("shortcuts"), item("help"), new SeparatorMenuItem(), item(CommandIds.QUIT));
     }
 
     private MenuItem item(String id) {

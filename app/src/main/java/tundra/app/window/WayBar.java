@@ -50,7 +50,8 @@ final class WayBar extends HBox {
         }
         var uses = Motifs.uses(studio.project(), studio.place().id());
         States.State look = studio.target().look();
-        String now = (studio.desk() == Desk.DRAW && look != null ? look + " " + studio.target().oneLook() : "") + Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
+        String now = (studio.desk() == Desk.DRAW && look != null ? look + " " + studio.target().oneLook() : "")
+                + Stream.concat(way.stream().map(OpenPlace.Step::place), Stream.of(studio.place().id()))
                 .map(id -> studio.project().place(id)).map(p -> p == null ? "" : p.name()).toList() + " " + uses.count();
         if (now.equals(shown)) {
             return;
@@ -71,7 +72,8 @@ final class WayBar extends HBox {
         }
         var here = new LightLabel(studio.place().name(), "chip", "chip-motif");
         here.setMaxWidth(LONG);
-        var words = new LightLabel("a motif, " + (uses.count() == 1 ? "used once" : "used " + uses.count() + " times: what you change here changes all of them"), "quiet");
+        var words = new LightLabel("a motif, " + (uses.count() == 1 ? "used once" : "used " + uses.count()
+                + " times: what you change here changes all of them"), "quiet");
         words.setMinWidth(0);
         words.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(words, Priority.ALWAYS);
@@ -121,7 +123,8 @@ final class WayBar extends HBox {
         b.setId(id);
         b.setMinWidth(Region.USE_PREF_SIZE);
         b.setSelected(studio.target().oneLook() == one);
-        Buttons.tip(b, one ? "What is changed while drawing becomes a key of this look, and the other looks stay" : "What is changed while drawing changes in all looks");
+        Buttons.tip(b, one ? "What is changed while drawing becomes a key of this look, and the other looks stay"
+                : "What is changed while drawing changes in all looks");
         b.setOnAction(() -> studio.target().setOneLook(one));
         return b;
     }

@@ -25,7 +25,8 @@ final class WindowCommands {
             overlays.lesson(window::isTrying);
         }));
         c.add("help", "Help for where the keyboard is", "F1", () -> true, () -> overlays.help(window.helpHere()));
-        c.addMore(() -> HelpPage.ALL.stream().map(p -> new Command("help-page", () -> "Help: " + p.title(), null, () -> true, () -> overlays.help(p))).toList());
+        c.addMore(() -> HelpPage.ALL.stream().map(p -> new Command("help-page", () -> "Help: " + p.title(), null, () -> true, () -> overlays.help(p)))
+                .toList());
         c.add("hints", () -> window.hints().on() ? "Hide hints" : "Show hints", null, () -> true, () -> window.hints().setOn(!window.hints().on()));
         panels(w, window);
         c.add("new-window", "Open another window", null, () -> true, () -> w.jobs.run(() -> {
@@ -37,21 +38,26 @@ final class WindowCommands {
 
     private static void panels(Workshop w, MainWindow window) {
         for (String side : List.of("left", "right")) {
-            w.commands.add("fold-" + side, () -> (window.desks.folded(side) ? "Show" : "Hide") + " the panels at the " + side, side.equals("left") ? "Shortcut+Alt+L" : "Shortcut+Alt+R",
-                    () -> !window.desks.isAlone() && (side.equals("left") ? w.studio.desk() == Desk.DRAW : w.studio.desk() != Desk.PUBLISH), () -> window.desks.fold(side));
+            w.commands.add("fold-" + side, () -> (window.desks.folded(side) ? "Show" : "Hide") + " the panels at the " + side, side.equals("left")
+                    ? "Shortcut+Alt+L" : "Shortcut+Alt+R",
+                    () -> !window.desks.isAlone() && (side.equals("left") ? w.studio.desk() == Desk.DRAW : w.studio.desk() != Desk.PUBLISH),
+                    () -> window.desks.fold(side));
         }
-        w.commands.add("canvas-alone", () -> window.desks.isAlone() ? "All of the window again" : "The canvas alone, over the whole screen", "F11", () -> w.studio.desk() != Desk.PUBLISH && !window.isTrying(), window.desks::toggleAlone);
+        w.commands.add("canvas-alone", () -> window.desks.isAlone() ? "All of the window again" : "The canvas alone, over the whole screen", "F11",
+                () -> w.studio.desk() != Desk.PUBLISH && !window.isTrying(), window.desks::toggleAlone);
     }
 
     /** What the toolkit takes only when it starts. */
     private static void nextStart(Workshop w) {
         for (int percent : Settings.TEXT_SIZES) {
-            w.commands.add("text-size-" + percent, () -> "Text and everything at " + (percent == 100 ? "its usual size" : percent + " %") + when(w.settings.textSize() == percent), null, () -> true, () -> {
+            w.commands.add("text-size-" + percent, () -> "Text and everything at " + (percent == 100 ? "its usual size" : percent + " %")
+                    + when(w.settings.textSize() == percent), null, () -> true, () -> {
                 w.settings.setTextSize(percent);
                 w.notices.news("From the next start everything is at " + percent + " %.");
             });
         }
-        Language.ALL.forEach((code, name) -> w.commands.add("language-" + code, () -> "Language: " + name + when(w.settings.language().equals(code)), null, () -> true, () -> {
+        Language.ALL.forEach((code, name) -> w.commands.add("language-" + code, () -> "Language: " + name + when(w.settings.language().equals(code)),
+                null, () -> true, () -> {
             w.settings.setLanguage(code);
             w.notices.news(name + ": from the next start.");
         }));

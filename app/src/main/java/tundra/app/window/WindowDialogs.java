@@ -57,7 +57,8 @@ public final class WindowDialogs implements Dialogs {
 
     @Override
     public Optional<List<Path>> openSeveral(String title, String kind, List<String> patterns, Path beside) {
-        return Optional.ofNullable(chooser(title, kind, patterns, beside).showOpenMultipleDialog(owner.get())).map(all -> all.stream().map(File::toPath).toList());
+        return Optional.ofNullable(chooser(title, kind, patterns, beside).showOpenMultipleDialog(owner.get()))
+                .map(all -> all.stream().map(File::toPath).toList());
     }
 
     @Override
@@ -68,7 +69,8 @@ public final class WindowDialogs implements Dialogs {
         if (beside != null && Files.isDirectory(beside)) {
             c.setInitialDirectory(beside.toFile());
         }
-        c.getExtensionFilters().add(name.endsWith(".geojson") ? new FileChooser.ExtensionFilter("GeoJSON maps", "*.geojson") : name.endsWith(".gpl") ? new FileChooser.ExtensionFilter("Palettes", "*.gpl")
+        c.getExtensionFilters().add(name.endsWith(".geojson") ? new FileChooser.ExtensionFilter("GeoJSON maps", "*.geojson") : name.endsWith(".gpl")
+                ? new FileChooser.ExtensionFilter("Palettes", "*.gpl")
                 : new FileChooser.ExtensionFilter("Tundra projects", "*.tundra"));
         return Optional.ofNullable(c.showSaveDialog(owner.get())).map(File::toPath);
     }
@@ -124,7 +126,8 @@ public final class WindowDialogs implements Dialogs {
         var theirs = new ButtonType("Take theirs", ButtonBar.ButtonData.OTHER);
         var mine = new ButtonType("Write mine", ButtonBar.ButtonData.NO);
         d.getDialogPane().getButtonTypes().addAll(both, theirs, mine, new ButtonType("Stay here", ButtonBar.ButtonData.CANCEL_CLOSE));
-        d.setResultConverter(b -> b == both ? Outside.KEEP_BOTH : b == theirs ? Outside.TAKE_THEIRS : b == mine ? Outside.WRITE_MINE : Outside.CANCEL);
+        d.setResultConverter(b -> b == both ? Outside.KEEP_BOTH : b == theirs ? Outside.TAKE_THEIRS : b == mine ? Outside.WRITE_MINE
+                : Outside.CANCEL);
         return d.showAndWait().orElse(Outside.CANCEL);
     }
 
@@ -206,7 +209,8 @@ public final class WindowDialogs implements Dialogs {
         dialog.initOwner(owner.get());
         dialog.setTitle("Secret");
         dialog.setHeaderText("The secret for “" + place + "”");
-        dialog.getDialogPane().setContent(new VBox(8, new Label("It is kept in the keyring of this system where there is one, and nowhere else."), field));
+        dialog.getDialogPane().setContent(new VBox(8, new Label("It is kept in the keyring of this system where there is one, and nowhere else."),
+                field));
         dialog.getDialogPane().getButtonTypes().addAll(ButtonType.OK, ButtonType.CANCEL);
         dialog.setOnShown(e -> field.requestFocus());
         dialog.setResultConverter(b -> b == ButtonType.OK ? field.getText() : null);

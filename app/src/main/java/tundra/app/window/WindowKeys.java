@@ -115,8 +115,10 @@ final class WindowKeys {
 
     /** With the tool in hand, in the middle of what is seen. */
     private boolean drawHere() {
-        Point from = window.w.canvas.viewport().toCanvas(Point.ZERO), to = window.w.canvas.viewport().toCanvas(new Point(window.w.canvas.getWidth(), window.w.canvas.getHeight()));
-        Point size = window.studio.board().size(), middle = new Point(Math.max(0, Math.min(size.x(), (from.x() + to.x()) / 2)), Math.max(0, Math.min(size.y(), (from.y() + to.y()) / 2)));
+        Point from = window.w.canvas.viewport().toCanvas(Point.ZERO), to = window.w.canvas.viewport()
+                .toCanvas(new Point(window.w.canvas.getWidth(), window.w.canvas.getHeight()));
+        Point size = window.studio.board().size(), middle = new Point(Math.max(0, Math.min(size.x(), (from.x() + to.x()) / 2)),
+                Math.max(0, Math.min(size.y(), (from.y() + to.y()) / 2)));
         return window.studio.desk() != Desk.PUBLISH && window.w.tools.active().drawAt(middle, Math.max(4, Math.min(size.x(), size.y()) / 6));
     }
 
@@ -158,10 +160,13 @@ final class WindowKeys {
             window.desks.toggleAlone();
             return;
         }
-        boolean gaveUp = (window.outline.isMade() && window.outline.get().giveUp()) | window.w.canvas.cancel() | window.w.tools.active().cancel() | (window.drawings.isMade() && window.drawings.get().strip().cancel()) | (window.timeline.isMade() && window.timeline.get().lanes().cancel());
+        boolean gaveUp = (window.outline.isMade() && window.outline.get().giveUp()) | window.w.canvas.cancel() | window.w.tools.active()
+                .cancel() | (window.drawings.isMade() && window.drawings.get().strip().cancel()) | (window.timeline.isMade() && window.timeline.get()
+                .lanes().cancel());
         if (!gaveUp && window.w.tools.kind() != ToolKind.SELECT) {
             window.w.tools.take(ToolKind.SELECT);
-        } else if (!gaveUp && (window.studio.desk() == Desk.DRAW && window.studio.groups().leave() || window.studio.selection().isEmpty() && window.studio.navigation().goUp())) {
+        } else if (!gaveUp && (window.studio.desk() == Desk.DRAW && window.studio.groups().leave() || window.studio.selection().isEmpty()
+                && window.studio.navigation().goUp())) {
             window.w.canvas.redrawOverlay();
         } else if (!gaveUp && window.tries.trying) {
             window.tries.leaveTry();

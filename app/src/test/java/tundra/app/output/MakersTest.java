@@ -41,11 +41,14 @@ class MakersTest {
 
     private static Project piece() {
         Project p = Project.empty("Two Lamps", new Point(128, 96), 12);
-        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(30, 40)).with(Properties.SIZE, new Point(30, 30)).with(Properties.FILL, Color.parse("#C8503C")), new Content.Rectangle());
-        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(64, 80)).with(Properties.FILL, Color.BLACK), new Content.Text("Come", "Figtree", 600, 14, Content.Align.LEFT, 1.2));
+        var box = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(30, 40))
+                .with(Properties.SIZE, new Point(30, 30)).with(Properties.FILL, Color.parse("#C8503C")), new Content.Rectangle());
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(64, 80))
+                .with(Properties.FILL, Color.BLACK), new Content.Text("Come", "Figtree", 600, 14, Content.Align.LEFT, 1.2));
         var track = new Track<>(List.of(new Key<>(0, new Point(30, 40), Easing.LINEAR), new Key<>(500_000, new Point(90, 40), Easing.LINEAR)));
         return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(box, words))
-                .withTimelines(List.of(new Timeline(b.main().id(), Timeline.MAIN, 500_000, false, true, Map.of()).with("box", Properties.POSITION, track))));
+                .withTimelines(List.of(new Timeline(b.main().id(), Timeline.MAIN, 500_000, false, true, Map.of()).with("box", Properties.POSITION,
+                track))));
     }
 
     /** Each kind as it is at first, and in each of its formats and ways. */
@@ -53,7 +56,8 @@ class MakersTest {
         var out = new ArrayList<Output>();
         for (OutputKind k : Outputs.ALL) {
             out.add(k.made("o" + out.size(), k.label()));
-            k.settings().stream().filter(s -> s.slot().key().matches("format|as|which|pictures|back")).forEach(s -> s.slot().choices().stream().skip(1)
+            k.settings().stream().filter(s -> s.slot().key().matches("format|as|which|pictures|back")).forEach(s -> s.slot().choices().stream()
+                    .skip(1)
                     .filter(c -> !c.equals("each marker")).forEach(c -> out.add(k.made("o" + out.size(), k.label()).with(s.slot(), c))));
         }
         return out;
@@ -107,7 +111,8 @@ class MakersTest {
                 Files.writeString(other.resolve("00000.png"), "my notes");
             }
             var before = files(folder);
-            assertThatThrownBy(() -> Makers.make(p, o, other, false, Progress.NONE)).as("%s %s", o.kind().key(), o.settings().values()).isInstanceOf(FileProblem.class).satisfies(e -> assertThat(e.getMessage().lines()).hasSize(1));
+            assertThatThrownBy(() -> Makers.make(p, o, other, false, Progress.NONE)).as("%s %s", o.kind().key(), o.settings().values())
+                    .isInstanceOf(FileProblem.class).satisfies(e -> assertThat(e.getMessage().lines()).hasSize(1));
             assertThat(files(folder)).isEqualTo(before);
             // a folder where the file would be, or a file where the folder would be
             Path wrong = to(o, "wrong");
@@ -132,7 +137,8 @@ class MakersTest {
         var before = files(folder);
         for (Output o : all()) {
             if (!Outputs.ending(o).isEmpty()) {
-                assertThatThrownBy(() -> Makers.make(p, o, other, false, Progress.NONE)).as("%s %s", o.kind().key(), o.settings().values()).isInstanceOf(FileProblem.class).hasMessageContaining("should end with");
+                assertThatThrownBy(() -> Makers.make(p, o, other, false, Progress.NONE)).as("%s %s", o.kind().key(), o.settings().values())
+                        .isInstanceOf(FileProblem.class).hasMessageContaining("should end with");
             }
         }
         Path json = Files.writeString(folder.resolve("package.json"), "{\"name\": \"mine\"}");
@@ -153,7 +159,8 @@ class MakersTest {
             Path to = to(o, "given-up");
             var before = files(folder);
             int[] asked = {0};
-            assertThatThrownBy(() -> Makers.make(p, o, to, false, Progress.of(x -> { }, () -> asked[0]++ >= 0))).as("%s %s", o.kind().key(), o.settings().values()).isInstanceOf(CancellationException.class);
+            assertThatThrownBy(() -> Makers.make(p, o, to, false, Progress.of(x -> { }, () -> asked[0]++ >= 0)))
+                    .as("%s %s", o.kind().key(), o.settings().values()).isInstanceOf(CancellationException.class);
             assertThat(files(folder)).as("%s %s", o.kind().key(), o.settings().values()).isEqualTo(before);
         }
     }
@@ -173,9 +180,12 @@ class MakersTest {
         }
         try {
             Project p = piece();
-            for (Output o : List.of(Outputs.PAGE.made("p", "Web page"), Outputs.EMBED.made("e", "Embed"), Outputs.PAGE.made("z", "Zip").with(Outputs.PAGE_AS, "ZIP"), Outputs.FRAMES.made("f", "Frames").with(Outputs.WHICH, "every frame").with(Outputs.WIDTH, 1280.0))) {
+            for (Output o : List.of(Outputs.PAGE.made("p", "Web page"), Outputs.EMBED.made("e", "Embed"), Outputs.PAGE.made("z", "Zip")
+                    .with(Outputs.PAGE_AS, "ZIP"), Outputs.FRAMES.made("f", "Frames").with(Outputs.WHICH, "every frame")
+                    .with(Outputs.WIDTH, 1280.0))) {
                 Path to = small.resolve(to(o, "x").getFileName());
-                assertThatThrownBy(() -> Makers.make(p, o, to, false, Progress.NONE)).as(o.name()).isInstanceOf(FileProblem.class).hasMessageContaining("the disk is full");
+                assertThatThrownBy(() -> Makers.make(p, o, to, false, Progress.NONE)).as(o.name()).isInstanceOf(FileProblem.class)
+                        .hasMessageContaining("the disk is full");
                 assertThat(files(small)).as(o.name()).isEmpty();
             }
         } finally {
@@ -191,7 +201,8 @@ class MakersTest {
         assertThat(files(folder.resolve("out")).keySet()).containsExactly("lamps-for-the-chat.gif", "lamps-mark.svg");
         assertThat(CommandLine.run("make", file.toString(), "Nothing", "--to", folder.resolve("out").toString())).isEqualTo(1);
         Files.writeString(folder.resolve("out/lamps-mark.svg"), "my notes");
-        assertThat(CommandLine.run("make", file.toString(), "--to", folder.resolve("out").toString())).as("one is told, the other is made").isEqualTo(1);
+        assertThat(CommandLine.run("make", file.toString(), "--to", folder.resolve("out").toString())).as("one is told, the other is made")
+                .isEqualTo(1);
         assertThat(Files.readString(folder.resolve("out/lamps-mark.svg"), StandardCharsets.UTF_8)).isEqualTo("my notes");
     }
 }

@@ -44,8 +44,10 @@ class SendingTest {
         return new Page(out);
     }
 
-    private static final Page FIRST = page("index.html", "<p>first", "piece.1.js", "one", "fonts/a b.woff2", "letters", "pictures/x.png", "same", "pictures/y.png", "same"),
-            SECOND = page("index.html", "<p>second", "piece.2.js", "two", "fonts/a b.woff2", "letters", "pictures/x.png", "same", "pictures/y.png", "same");
+    private static final Page FIRST = page("index.html", "<p>first", "piece.1.js", "one", "fonts/a b.woff2", "letters", "pictures/x.png", "same",
+            "pictures/y.png", "same"),
+            SECOND = page("index.html", "<p>second", "piece.2.js", "two", "fonts/a b.woff2", "letters", "pictures/x.png", "same", "pictures/y.png",
+            "same");
 
     private SshServer ssh(Path root) throws IOException {
         SshServer s = SshServer.setUpDefaultServer();
@@ -128,7 +130,8 @@ class SendingTest {
             send(p, FIRST);
             try (Sending s = Sending.to(p, TOKEN, known)) {
                 int[] asked = {0};
-                assertThatThrownBy(() -> s.send(SECOND, Progress.of(x -> { }, () -> ++asked[0] > 1))).as(p.kind().words).isInstanceOf(CancellationException.class);
+                assertThatThrownBy(() -> s.send(SECOND, Progress.of(x -> { }, () -> ++asked[0] > 1))).as(p.kind().words)
+                        .isInstanceOf(CancellationException.class);
                 assertThat(root.resolve("index.html")).hasContent("<p>first");
                 assertThat(root.resolve("piece.2.js")).doesNotExist();
                 s.send(SECOND, Progress.NONE);
@@ -149,7 +152,8 @@ class SendingTest {
     }
 
     private static void refused(ThrowableAssert.ThrowingCallable work, String why) {
-        assertThatThrownBy(work).isInstanceOf(FileProblem.class).hasMessageContaining(why).satisfies(e -> assertThat(e.getMessage().lines()).hasSize(1));
+        assertThatThrownBy(work).isInstanceOf(FileProblem.class).hasMessageContaining(why).satisfies(e -> assertThat(e.getMessage().lines())
+                .hasSize(1));
     }
 
     @Test
@@ -169,8 +173,10 @@ class SendingTest {
             var index = web.send(HttpRequest.newBuilder(URI.create(host.address() + "/site/")).build(), HttpResponse.BodyHandlers.ofString());
             assertThat(index.body()).isEqualTo("<p>first");
             assertThat(index.headers().firstValue("Content-Type")).hasValue("text/html;charset=utf-8");
-            assertThat(web.send(HttpRequest.newBuilder(URI.create(host.address() + "/site/.tundra-sent")).build(), HttpResponse.BodyHandlers.ofString()).statusCode()).isEqualTo(404);
-            assertThat(web.send(HttpRequest.newBuilder(URI.create(host.address() + "/../../etc/passwd")).build(), HttpResponse.BodyHandlers.ofString()).statusCode()).isIn(400, 404);
+            assertThat(web.send(HttpRequest.newBuilder(URI.create(host.address() + "/site/.tundra-sent")).build(),
+                    HttpResponse.BodyHandlers.ofString()).statusCode()).isEqualTo(404);
+            assertThat(web.send(HttpRequest.newBuilder(URI.create(host.address() + "/../../etc/passwd")).build(),
+                    HttpResponse.BodyHandlers.ofString()).statusCode()).isIn(400, 404);
         }
         refused(() -> send(p, SECOND), "nobody answers there");
         // a host that fails after some writings: wherever that is, the page of before or the new one is seen whole, and the next sending ends well

@@ -52,7 +52,8 @@ class TimeScaleTest {
         rows.unfold("front");
         rows.toggle("group");
         rows.build(board, t, Map.of());
-        assertThat(rows.all()).extracting(TimeRows.Row::name).as("still children are left out").containsExactly("Front", "Position", "Group", "Child");
+        assertThat(rows.all()).extracting(TimeRows.Row::name).as("still children are left out").containsExactly("Front", "Position", "Group",
+                "Child");
         assertThat(rows.height()).isEqualTo(3 * TimeRows.ELEMENT + TimeRows.TALL);
         assertThat(rows.at(TimeRows.ELEMENT + 5).property()).isSameAs(Properties.POSITION);
         assertThat(rows.at(5000)).isNull();

@@ -60,7 +60,8 @@ class PaletteTest {
     @ValueSource(strings = {"day", "night"})
     void textIsLegible(String sheet) throws Exception {
         Map<String, Color> c = roles(sheet);
-        String[][] pairs = {{"-ink-1", "-panel"}, {"-ink-1", "-bar"}, {"-ink-1", "-field"}, {"-ink-1", "-space-soft"}, {"-ink-2", "-panel"}, {"-ink-2", "-field"},
+        String[][] pairs = {{"-ink-1", "-panel"}, {"-ink-1", "-bar"}, {"-ink-1", "-field"}, {"-ink-1", "-space-soft"}, {"-ink-2", "-panel"},
+                {"-ink-2", "-field"},
             {"-ink-2", "-bar"}, {"-ink-2", "-time-soft"}, {"-space", "-space-soft"}, {"-space", "-panel"}, {"-time-ink", "-time-soft"},
             {"-interaction-ink", "-interaction-soft"}, {"-verb-ink", "-verb-soft"}, {"-on-space", "-space"}, {"-problem", "-panel"}};
         for (String[] p : pairs) {
@@ -74,7 +75,8 @@ class PaletteTest {
             Map<String, Color> c = roles(dark ? "night" : "day");
             Palette p = Palette.of(dark);
             Map<String, Color> mine = Map.of("-space", p.space(), "-space-soft", p.spaceSoft(), "-time", p.time(), "-time-soft", p.timeSoft(),
-                    "-interaction", p.interaction(), "-fitting", p.fitting(), "-panel", p.panel(), "-line", p.line(), "-surround", p.surround(), "-ink-1", p.ink1());
+                    "-interaction", p.interaction(), "-fitting", p.fitting(), "-panel", p.panel(), "-line", p.line(), "-surround", p.surround(),
+                    "-ink-1", p.ink1());
             mine.forEach((role, color) -> assertThat(color).as(role.toUpperCase(Locale.ROOT)).isEqualTo(c.get(role)));
             assertThat(p.ink2()).isEqualTo(c.get("-ink-2"));
             assertThat(p.field()).isEqualTo(c.get("-field"));

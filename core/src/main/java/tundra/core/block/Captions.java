@@ -13,7 +13,8 @@ import java.util.regex.Pattern;
  * @param text with the tags that WebVTT allows
  */
 public record Captions(long from, long to, String text) {
-    private static final Pattern TIMES = Pattern.compile("(?:(\\d{2,}):)?(\\d\\d):(\\d\\d)\\.(\\d{3})\\s+-->\\s+(?:(\\d{2,}):)?(\\d\\d):(\\d\\d)\\.(\\d{3})(?:\\s.*)?");
+    private static final Pattern TIMES =
+            Pattern.compile("(?:(\\d{2,}):)?(\\d\\d):(\\d\\d)\\.(\\d{3})\\s+-->\\s+(?:(\\d{2,}):)?(\\d\\d):(\\d\\d)\\.(\\d{3})(?:\\s.*)?");
     private static final int MOST = 20_000;
 
     /** Whether a file is one, by how it begins. */

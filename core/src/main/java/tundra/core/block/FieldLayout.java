@@ -22,7 +22,8 @@ public record FieldLayout(Rect label, Rect input, List<Rect> buttons) {
         double line = line(b), w = b.box().x(), h = b.box().y();
         boolean says = !b.text(Blocks.LABEL).isEmpty();
         if (b.kind() == Blocks.TICK) {
-            return new FieldLayout(says ? new Rect(TICK + PAD, (h - line) / 2, Math.max(0, w - TICK - PAD), line) : null, new Rect(0, Math.round((h - TICK) / 2), TICK, TICK), List.of());
+            return new FieldLayout(says ? new Rect(TICK + PAD, (h - line) / 2, Math.max(0, w - TICK - PAD), line) : null,
+                    new Rect(0, Math.round((h - TICK) / 2), TICK, TICK), List.of());
         }
         double top = says ? line + GAP : 0;
         var input = new Rect(0, top, w, Math.max(1, h - top));
@@ -56,7 +57,8 @@ public record FieldLayout(Rect label, Rect input, List<Rect> buttons) {
 
     /** The hook of a tick. */
     public static Outline mark(Rect r) {
-        return Outline.of(false, Node.corner(r.x() + 0.25 * r.width(), r.y() + 0.52 * r.height()), Node.corner(r.x() + 0.43 * r.width(), r.y() + 0.7 * r.height()), Node.corner(r.x() + 0.76 * r.width(), r.y() + 0.3 * r.height()));
+        return Outline.of(false, Node.corner(r.x() + 0.25 * r.width(), r.y() + 0.52 * r.height()), Node.corner(r.x() + 0.43 * r.width(),
+                r.y() + 0.7 * r.height()), Node.corner(r.x() + 0.76 * r.width(), r.y() + 0.3 * r.height()));
     }
 
     /** Says that a list opens. */

@@ -42,7 +42,8 @@ public record Gallery(Content.Block of, int n, Point box) {
      * @param position which item the gallery stands at, from 0; between two while it moves
      */
     public Placement place(int item, double position) {
-        double w = number(Blocks.ITEM_WIDTH), h = number(Blocks.ITEM_HEIGHT), d = away(item, position), near = Math.min(1, Math.abs(d)), offset = number(Blocks.OFFSET);
+        double w = number(Blocks.ITEM_WIDTH), h = number(Blocks.ITEM_HEIGHT), d = away(item, position), near = Math.min(1, Math.abs(d)),
+                offset = number(Blocks.OFFSET);
         double cx = box.x() / 2, cy = box.y() / 2;
         if (of.kind() == Blocks.STRIP) {
             boolean down = of.text(Blocks.ALONG).equals("down");
@@ -55,16 +56,20 @@ public record Gallery(Content.Block of, int n, Point box) {
             double back = Math.max(0, Math.min(BEHIND, d)), gone = Math.max(0, Math.min(1, -d));
             double opacity = d >= BEHIND ? Math.max(0, BEHIND + 1 - d) : d <= -1 ? 0 : thrown ? 1 : 1 - gone;
             // what comes back lies over what it covers
-            return new Placement(cx + back * offset - (thrown ? gone * (w + box.x()) / 2 : 0), cy - back * offset, 1 - 0.05 * back, thrown ? -number(Blocks.TILT) * gone : 0, opacity, -d);
+            return new Placement(cx + back * offset - (thrown ? gone * (w + box.x()) / 2 : 0), cy - back * offset, 1 - 0.05 * back, thrown
+                    ? -number(Blocks.TILT) * gone : 0, opacity, -d);
         }
-        double turn = n == 0 ? 0 : 2 * Math.PI * d / n, r = number(Blocks.RADIUS), behind = 1 - Math.cos(turn), f = number(Blocks.DEPTH) / (number(Blocks.DEPTH) + r * behind);
+        double turn = n == 0 ? 0 : 2 * Math.PI * d / n, r = number(Blocks.RADIUS), behind = 1 - Math.cos(turn),
+                f = number(Blocks.DEPTH) / (number(Blocks.DEPTH) + r * behind);
         return new Placement(cx + r * Math.sin(turn) * f, cy - offset * behind / 2, f, 0, 1 - number(Blocks.FADE) / 100 * behind / 2, f);
     }
 
     /** Whether any of an item can be seen. */
     public boolean seen(Placement p) {
-        double w = number(Blocks.ITEM_WIDTH) * p.scale() / 2, h = number(Blocks.ITEM_HEIGHT) * p.scale() / 2, reach = p.rotation() == 0 ? 0 : Math.hypot(w, h);
-        return p.opacity() > 0 && p.x() + Math.max(w, reach) > 0 && p.x() - Math.max(w, reach) < box.x() && p.y() + Math.max(h, reach) > 0 && p.y() - Math.max(h, reach) < box.y();
+        double w = number(Blocks.ITEM_WIDTH) * p.scale() / 2, h = number(Blocks.ITEM_HEIGHT) * p.scale() / 2, reach = p.rotation() == 0 ? 0
+                : Math.hypot(w, h);
+        return p.opacity() > 0 && p.x() + Math.max(w, reach) > 0 && p.x() - Math.max(w, reach) < box.x() && p.y() + Math.max(h, reach) > 0
+                && p.y() - Math.max(h, reach) < box.y();
     }
 
     /** The items from back to front, where it stands at a position. */
@@ -98,7 +103,8 @@ public record Gallery(Content.Block of, int n, Point box) {
             return n - 1;
         }
         boolean down = of.text(Blocks.ALONG).equals("down");
-        double length = number(down ? Blocks.ITEM_HEIGHT : Blocks.ITEM_WIDTH), step = length + number(Blocks.SPACING), room = down ? box.y() : box.x();
+        double length = number(down ? Blocks.ITEM_HEIGHT : Blocks.ITEM_WIDTH), step = length + number(Blocks.SPACING), room = down ? box.y()
+                : box.x();
         return step <= 0 ? n - 1 : Math.max(0, Math.min(n - 1, Math.ceil(((n - 1) * step + length - room) / step - 1e-9)));
     }
 }

@@ -16,7 +16,8 @@ import tundra.core.model.Slot;
 
 /** What is painted of a map: its outlines in the block's box, from back to front, as canvas and page show it when it is opened. */
 public final class MapView {
-    private static final Set<String> WATER = Set.of("water", "wetland", "bay", "river", "lake", "sea", "coastline", "stream", "canal", "riverbank", "reservoir");
+    private static final Set<String> WATER = Set.of("water", "wetland", "bay", "river", "lake", "sea", "coastline", "stream", "canal", "riverbank",
+            "reservoir");
     private static final Set<String> ROUTES = Set.of("route", "way", "walk", "tour");
     private static final Set<String> BUILDINGS = Set.of("building", "house", "hut", "yes", "hall");
     /** Widths of lines in px. */
@@ -62,12 +63,14 @@ public final class MapView {
         var outline = new Outline(contours);
         Color water = color(map, Blocks.WATER), roads = color(map, Blocks.ROADS);
         if (area) {
-            Color fill = WATER.contains(f.kind()) ? water : BUILDINGS.contains(f.kind()) ? roads : Color.parse(map.text(Blocks.LAND)).lerp(roads, 0.18);
+            Color fill = WATER.contains(f.kind()) ? water : BUILDINGS.contains(f.kind()) ? roads : Color.parse(map.text(Blocks.LAND))
+                    .lerp(roads, 0.18);
             return new Shape(outline, fill, null, 0, 0);
         }
         return ROUTES.contains(f.kind()) ? new Shape(outline, null, color(map, Blocks.ROUTE), ROUTE, 0)
                 : WATER.contains(f.kind()) ? new Shape(outline, null, water, RIVER, 0)
-                : Set.of("path", "footway", "track", "ski", "rail", "railway").contains(f.kind()) ? new Shape(outline, null, roads, PATH, 5) : new Shape(outline, null, roads, ROAD, 0);
+                : Set.of("path", "footway", "track", "ski", "rail", "railway").contains(f.kind()) ? new Shape(outline, null, roads, PATH, 5)
+                : new Shape(outline, null, roads, ROAD, 0);
     }
 
     private static Contour contour(Content.Block map, List<Point> part, boolean closed) {
@@ -81,7 +84,8 @@ public final class MapView {
     }
 
     public static List<Pin> pins(Content.Block map) {
-        return ((MapData) map.get(Blocks.MAP)).features().stream().filter(f -> f.form() == MapData.Form.POINT).map(f -> new Pin(f.name(), at(map, f.at()), f.at())).toList();
+        return ((MapData) map.get(Blocks.MAP)).features().stream().filter(f -> f.form() == MapData.Form.POINT)
+                .map(f -> new Pin(f.name(), at(map, f.at()), f.at())).toList();
     }
 
     public static Color color(Content.Block b, Slot s) {
@@ -106,11 +110,13 @@ public final class MapView {
     /** Plus or minus, in a button. */
     public static Outline sign(boolean in) {
         double m = BUTTON / 2, k = 6;
-        Contour level = new Contour(List.of(Node.corner(m - k, m), Node.corner(m + k, m)), false), upright = new Contour(List.of(Node.corner(m, m - k), Node.corner(m, m + k)), false);
+        Contour level = new Contour(List.of(Node.corner(m - k, m), Node.corner(m + k, m)), false),
+                upright = new Contour(List.of(Node.corner(m, m - k), Node.corner(m, m + k)), false);
         return new Outline(in ? List.of(level, upright) : List.of(level));
     }
 
     public static Rect searchField(Content.Block map) {
-        return new Rect(MARGIN, MARGIN, Math.max(1, Math.min(240, map.box().x() - 2 * MARGIN - (map.is(Blocks.ZOOMS) ? BUTTON + MARGIN : 0))), BUTTON);
+        return new Rect(MARGIN, MARGIN, Math.max(1, Math.min(240, map.box().x() - 2 * MARGIN - (map.is(Blocks.ZOOMS) ? BUTTON + MARGIN : 0))),
+                BUTTON);
     }
 }

@@ -16,7 +16,8 @@ public record PageLayout(String words, double top, Rect button) {
     public static PageLayout of(Content.Block b) {
         double letters = b.number(Blocks.LETTERS), w = Math.min(b.box().x(), letters * 10), h = Math.min(b.box().y() / 2, letters * 2.2);
         String host = host(b.text(Blocks.ADDRESS));
-        return new PageLayout(host.isEmpty() ? "No address yet" : "From " + host, b.box().y() / 2 - letters * FieldLayout.LINE - 8, new Rect((b.box().x() - w) / 2, b.box().y() / 2 + 4, w, h));
+        return new PageLayout(host.isEmpty() ? "No address yet" : "From " + host, b.box().y() / 2 - letters * FieldLayout.LINE - 8,
+                new Rect((b.box().x() - w) / 2, b.box().y() / 2 + 4, w, h));
     }
 
     /** The host that an address asks, or the address where it is relative. */

@@ -30,10 +30,12 @@ final class FlashChecks {
 
     static List<Finding> of(Project p, Scene scene, TextMeasurer measure, ImageComparer eyes, Progress progress) {
         Board b = scene.board();
-        int w = (int) Math.max(1, Math.min(160, Math.round(b.size().x() / CELL))), h = (int) Math.max(1, Math.min(160, Math.round(b.size().y() / CELL)));
+        int w = (int) Math.max(1, Math.min(160, Math.round(b.size().x() / CELL))),
+                h = (int) Math.max(1, Math.min(160, Math.round(b.size().y() / CELL)));
         double cell = b.size().x() * b.size().y() / w / h;
         FrameBuilder builder = Frames.of(p, b, measure);
-        int rate = Math.min(RATE, p.frameRate()), frames = (int) Math.min((long) LONGEST * rate, Math.max(2 * rate, Math.round(b.main().duration() / 1e6 * rate)));
+        int rate = Math.min(RATE, p.frameRate()), frames = (int) Math.min((long) LONGEST * rate,
+                Math.max(2 * rate, Math.round(b.main().duration() / 1e6 * rate)));
         var light = new Changes(w * h, rate);
         var red = new Changes(w * h, rate);
         for (int i = 0; i < frames && !progress.cancelled(); i++) {
@@ -44,8 +46,11 @@ final class FlashChecks {
                 reddened += red.add(k, i, Pixels.red(now[k]), RED, Double.MAX_VALUE) ? 1 : 0;
             }
             if (lit * cell > AREA || reddened * cell > AREA) {
-                return List.of(new Finding(Check.FLASHES, scene.id(), null, null, Math.round(Math.max(0, i - rate) * 1e6 / rate), scene.name() + " flashes more than three times in a second over " + Math.round(Math.max(lit, reddened) * cell / b.size().x() / b.size().y() * 100)
-                        + " % of its canvas" + (reddened * cell > AREA ? " in red" : "") + ". That can set off seizures: make it slower, smaller or fainter.", null));
+                return List.of(new Finding(Check.FLASHES, scene.id(), null, null, Math.round(Math.max(0, i - rate) * 1e6 / rate), scene.name()
+                        + " flashes more than three times in a second over " + Math.round(Math.max(lit, reddened) * cell / b.size().x() / b.size()
+                        .y() * 100)
+                        + " % of its canvas" + (reddened * cell > AREA ? " in red" : "")
+                        + ". That can set off seizures: make it slower, smaller or fainter.", null));
             }
         }
         return List.of();

@@ -78,7 +78,8 @@ final class FlipbookChecks {
     }
 
     private void add(Check check, int drawing, long frame, String text, Finding.Fix fix) {
-        out.add(new Finding(check, scene.id(), element.id(), drawing < 0 ? null : book.drawings().get(drawing).id(), book.timeOf(frame + (loops() ? turnSeen() : 0)),
+        out.add(new Finding(check, scene.id(), element.id(), drawing < 0 ? null : book.drawings().get(drawing).id(),
+                book.timeOf(frame + (loops() ? turnSeen() : 0)),
                 element.name() + ": " + text, fix));
     }
 
@@ -104,8 +105,10 @@ final class FlipbookChecks {
         for (int i = 0; i + 1 < n; i++) {
             int at = i, gap = all.get(i + 1).start() - all.get(i).end();
             if (gap > 0 && gap <= longest() && i >= first && i < last && !inks.get(i).empty() && !inks.get(i + 1).empty()) {
-                add(Check.BLANK, i + 1, all.get(i).end(), frames(gap) + " without a drawing between " + name(i) + " and " + name(i + 1) + " will flash.",
-                        fix("Hold " + name(i) + " over the gap", b -> b.withDrawings(replaced(b.drawings(), at, all.get(at).held(all.get(at).frames() + gap)))));
+                add(Check.BLANK, i + 1, all.get(i).end(), frames(gap) + " without a drawing between " + name(i) + " and " + name(i + 1)
+                        + " will flash.",
+                        fix("Hold " + name(i) + " over the gap",
+                        b -> b.withDrawings(replaced(b.drawings(), at, all.get(at).held(all.get(at).frames() + gap)))));
             }
         }
         for (int i = 0; i < n; i++) {
@@ -114,7 +117,8 @@ final class FlipbookChecks {
             if (inks.get(i).empty() && inside && (all.get(i).frames() <= longest() || all.get(i).art().children().isEmpty())) {
                 int at = i;
                 boolean mends = i > 0 && !inks.get(i - 1).empty() && all.get(i).art().children().isEmpty();
-                add(Check.BLANK, i, all.get(i).start(), name(i) + " shows nothing for " + frames(all.get(i).frames()) + (all.get(i).frames() <= longest() ? ", which will flash." : ": a gap in the run."),
+                add(Check.BLANK, i, all.get(i).start(), name(i) + " shows nothing for " + frames(all.get(i).frames())
+                        + (all.get(i).frames() <= longest() ? ", which will flash." : ": a gap in the run."),
                         mends ? fix("Hold " + name(i - 1) + " instead", b -> Drawings.merge(b, at - 1)) : null);
             }
         }
@@ -153,7 +157,8 @@ final class FlipbookChecks {
             }
         }
         if (!gone.isEmpty()) {
-            add(Check.REPEATED, i, d.start(), name(i) + " holds " + (gone.size() == 1 ? "a part" : gone.size() + " parts") + " twice in the same place.",
+            add(Check.REPEATED, i, d.start(), name(i) + " holds " + (gone.size() == 1 ? "a part" : gone.size() + " parts")
+                    + " twice in the same place.",
                     new Finding.Fix("Delete the copies", board -> Arrange.delete(board, gone)));
         }
     }
@@ -181,7 +186,8 @@ final class FlipbookChecks {
                 Element p = parts.get(a), q = parts.get(b);
                 if (SameArt.form(p, q) && !SameArt.is(p, q) && count(before.art().children(), p) < count(parts, p)
                         && p.rest().get(Properties.POSITION).distance(q.rest().get(Properties.POSITION)) <= ASIDE) {
-                    add(Check.REPEATED, i, book.drawings().get(i).start(), q.name() + " in " + name(i) + " looks left over: it is a copy of " + p.name()
+                    add(Check.REPEATED, i, book.drawings().get(i).start(), q.name() + " in " + name(i) + " looks left over: it is a copy of "
+                            + p.name()
                             + " a little aside, and " + name(i - 1) + " has it once.",
                             new Finding.Fix("Delete " + q.name(), board -> Arrange.delete(board, Set.of(q.id()))));
                     return;
@@ -222,7 +228,8 @@ final class FlipbookChecks {
 
     /** Whether a drawing differs in size from the one before and the one after it, while these two are alike. */
     private boolean alone(int before, int i, int after, boolean there) {
-        return there && before != after && Math.abs(Ink.change(inks.get(before), inks.get(i))) > jump && Math.abs(Ink.change(inks.get(i), inks.get(after))) > jump
+        return there && before != after && Math.abs(Ink.change(inks.get(before), inks.get(i))) > jump
+                && Math.abs(Ink.change(inks.get(i), inks.get(after))) > jump
                 && Math.abs(Ink.change(inks.get(before), inks.get(after))) <= jump;
     }
 
@@ -234,7 +241,8 @@ final class FlipbookChecks {
         double tall = inks.get(i).bounds().height(), feet = inks.get(i).bounds().bottom();
         double up = inks.get(before).bounds().bottom() - feet, down = inks.get(after).bounds().bottom() - feet;
         if (tall > 0 && up * down > 0 && Math.min(Math.abs(up), Math.abs(down)) > tall * Math.max(jump, FAR)) {
-            add(Check.SIZE, i, book.drawings().get(i).start(), String.format(Locale.ROOT, "%s jumps %s: its feet stand %.0f px %s those of its neighbours.", name(i),
+            add(Check.SIZE, i, book.drawings().get(i).start(),
+                    String.format(Locale.ROOT, "%s jumps %s: its feet stand %.0f px %s those of its neighbours.", name(i),
                     up > 0 ? "up" : "down", Math.min(Math.abs(up), Math.abs(down)), up > 0 ? "above" : "below"), null);
         }
     }

@@ -48,7 +48,8 @@ final class LookChecks {
                 String id = e.id();
                 out.add(new Finding(Check.FONT, scene.id(), id, null, 0,
                         e.name() + " is set in “" + t.family() + "”, which isn't in this piece; it is shown in " + FontSource.STANDARD + ".",
-                        new Finding.Fix("Set in " + FontSource.STANDARD, b -> b.mapElement(id, x -> x.withContent(((Content.Text) x.content()).withFamily(FontSource.STANDARD))))));
+                        new Finding.Fix("Set in " + FontSource.STANDARD,
+                        b -> b.mapElement(id, x -> x.withContent(((Content.Text) x.content()).withFamily(FontSource.STANDARD))))));
             }
         });
         Frames.of(project, scene.board(), measure).at(0).nodes().forEach(this::look);
@@ -66,7 +67,8 @@ final class LookChecks {
             };
             if (p != null && n.id() != null && !eyes.paints(p, n.box())) {
                 out.add(new Finding(Check.UNPAINTED, scene.id(), n.id(), null, 0,
-                        scene.board().find(n.id()).name() + " has a gradient that can't be painted; its last colour stands in for it. Lay the gradient anew.", null));
+                        scene.board().find(n.id()).name()
+                        + " has a gradient that can't be painted; its last colour stands in for it. Lay the gradient anew.", null));
                 break;
             }
         }

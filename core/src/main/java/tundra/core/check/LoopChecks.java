@@ -51,7 +51,8 @@ final class LoopChecks {
         for (var entry : tracks.entrySet()) {
             List<? extends Key<?>> keys = entry.getValue().keys();
             boolean blends = keys.size() > 1 && keys.stream().anyMatch(k -> k.easing() != Easing.HOLD);
-            String what = !blends ? null : entry.getKey() == Properties.OUTLINE && Morph.speed((Track<Outline>) entry.getValue()) > FAST ? "changes its form"
+            String what = !blends ? null : entry.getKey() == Properties.OUTLINE && Morph.speed((Track<Outline>) entry.getValue()) > FAST
+                    ? "changes its form"
                     : keys.stream().filter(k -> k.value() instanceof Gradient).count() > 1 ? "moves its gradient" : null;
             if (what != null) {
                 out.add(new Finding(Check.BUSY, place.id(), e.id(), null, keys.getFirst().time(),
@@ -66,7 +67,8 @@ final class LoopChecks {
                 Property<?> p = entry.getKey();
                 Finding.Fix even = entry.getValue().shape().whole() != null ? null : new Finding.Fix("Even speed", b -> even(b, t.id(), e.id(), p));
                 out.add(new Finding(Check.SEAM, place.id(), e.id(), null, t.duration(),
-                        e.name() + " goes on in one direction but halts where " + t.name() + " begins anew: " + p.label().toLowerCase(Locale.ROOT) + " slows down there.", even));
+                        e.name() + " goes on in one direction but halts where " + t.name() + " begins anew: " + p.label().toLowerCase(Locale.ROOT)
+                        + " slows down there.", even));
             }
         }
     }
@@ -84,7 +86,8 @@ final class LoopChecks {
         }
         if (track.shape().closed()) {
             Easing whole = track.shape().whole();
-            return pace(whole != null ? whole : keys.getFirst().easing(), true) < HALT && pace(whole != null ? whole : keys.get(last - 1).easing(), false) < HALT;
+            return pace(whole != null ? whole : keys.getFirst().easing(), true) < HALT && pace(whole != null ? whole : keys.get(last - 1).easing(),
+                    false) < HALT;
         }
         double[] first = numbers(keys.getFirst().value()), end = numbers(keys.get(last).value());
         for (int i = 0; i < first.length; i++) {

@@ -49,7 +49,8 @@ final class MotifChecks {
             LiveCost cost = LiveCost.of(p, m);
             if (cost.heavy() && MotifSeries.hindrance(p, m) == null) {
                 String words = "“" + m.name() + "” is heavy for visitors. " + cost.words() + " A series of pictures spares that.";
-                out.add(new Finding(Check.HEAVY, place.id(), e.id(), null, 0, words, new Finding.Fix("Publish it as pictures", null, x -> Motifs.map(x, m.id(), y -> y.withPictures(true)))));
+                out.add(new Finding(Check.HEAVY, place.id(), e.id(), null, 0, words, new Finding.Fix("Publish it as pictures", null,
+                        x -> Motifs.map(x, m.id(), y -> y.withPictures(true)))));
             }
         }
         return out;

@@ -84,14 +84,17 @@ final class ReactionChecks {
     private void already(Reaction r) {
         for (int i = 0; i < r.actions().size(); i++) {
             Action a = r.actions().get(i);
-            if (a.kind() != Actions.PLAY && a.kind() != Actions.PLAY_FROM_START || !(board.timeline((String) a.slots().get(Actions.PLAYER)) instanceof Timeline t)) {
+            if (a.kind() != Actions.PLAY && a.kind() != Actions.PLAY_FROM_START
+                    || !(board.timeline((String) a.slots().get(Actions.PLAYER)) instanceof Timeline t)) {
                 continue;
             }
             boolean first = r.when().kind() == Events.OPENED && r.conditions().isEmpty();
             if (t.scroll() != null || first && t.starts()) {
                 int at = i;
-                add(Check.ALREADY, null, 0, "“" + new Sentences(project, board).of(a.kind(), a.slots()) + "” does nothing: " + t.name() + (t.scroll() != null ? " goes by the page's scrolling." : " starts by itself when the scene opens."),
-                        new Finding.Fix("Take this action away", b -> b.withReactions(b.reactions().stream().map(x -> x.id().equals(r.id()) ? without(x, at) : x).filter(Objects::nonNull).toList())));
+                add(Check.ALREADY, null, 0, "“" + new Sentences(project, board).of(a.kind(), a.slots()) + "” does nothing: " + t.name()
+                        + (t.scroll() != null ? " goes by the page's scrolling." : " starts by itself when the scene opens."),
+                        new Finding.Fix("Take this action away", b -> b.withReactions(b.reactions().stream()
+                        .map(x -> x.id().equals(r.id()) ? without(x, at) : x).filter(Objects::nonNull).toList())));
             }
         }
     }
@@ -126,19 +129,22 @@ final class ReactionChecks {
     }
 
     private boolean played(Timeline t) {
-        return board.reactions().stream().anyMatch(r -> r.actions().stream().anyMatch(a -> a.slots().names(t.id())) || r.otherwise().stream().anyMatch(a -> a.slots().names(t.id()))
+        return board.reactions().stream().anyMatch(r -> r.actions().stream().anyMatch(a -> a.slots().names(t.id())) || r.otherwise().stream()
+                .anyMatch(a -> a.slots().names(t.id()))
                 || r.slots().stream().anyMatch(s -> t.markers().stream().anyMatch(m -> s.names(m.id()))));
     }
 
     private void mouseOnly() {
         var tapped = new HashSet<String>();
-        board.reactions().stream().filter(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE)).forEach(r -> tapped.add((String) r.when().slots().get(Events.ELEMENT)));
+        board.reactions().stream().filter(r -> !r.off() && (r.when().kind() == Events.TAPPED || r.when().kind() == Events.TAPPED_TWICE))
+                .forEach(r -> tapped.add((String) r.when().slots().get(Events.ELEMENT)));
         boolean keys = board.reactions().stream().anyMatch(r -> !r.off() && r.when().kind() == Events.KEY_PRESSED);
         var told = new HashSet<String>();
         for (Reaction r : board.reactions()) {
             String id = (String) r.when().slots().first(Slot.Type.ELEMENT);
             if (!r.off() && MOUSE.contains(r.when().kind()) && !tapped.contains(id) && !keys && told.add(id)) {
-                add(Check.MOUSE_ONLY, id, 0, "“" + new Sentences(project, board).of(r.when().kind(), r.when().slots()) + "” can't be done from the keyboard: let a tap or a key do the same.", null);
+                add(Check.MOUSE_ONLY, id, 0, "“" + new Sentences(project, board).of(r.when().kind(), r.when().slots())
+                        + "” can't be done from the keyboard: let a tap or a key do the same.", null);
             }
         }
     }
@@ -152,12 +158,14 @@ final class ReactionChecks {
                 String name = over == null ? "something" : over.name();
                 // brought in front only where both lie in the same group
                 boolean beside = board.elements().contains(e) && board.elements().contains(over);
-                add(Check.COVERED, a.element(), board.main().duration(), e.name() + " is covered by " + name + ": " + Numbers.plain(100 * a.covered().get(by), 0) + " %.",
+                add(Check.COVERED, a.element(), board.main().duration(), e.name() + " is covered by " + name + ": "
+                        + Numbers.plain(100 * a.covered().get(by), 0) + " %.",
                         beside ? new Finding.Fix("Bring " + e.name() + " in front", b -> Arrange.reorder(b, e.id(), b.elements().size())) : null);
             }
             double least = Math.min(a.bounds().width(), a.bounds().height());
             if (least < LEAST - 0.01) {
-                add(Check.SMALL, a.element(), 0, e.name() + " is only " + Numbers.plain(a.bounds().width(), 0) + " × " + Numbers.plain(a.bounds().height(), 0) + " px; fingers need " + Numbers.plain(LEAST, 0) + ".", null);
+                add(Check.SMALL, a.element(), 0, e.name() + " is only " + Numbers.plain(a.bounds().width(), 0) + " × "
+                        + Numbers.plain(a.bounds().height(), 0) + " px; fingers need " + Numbers.plain(LEAST, 0) + ".", null);
             }
             if (e.name().matches("(?i)(rectangle|ellipse|path|polygon|group|picture|text|line|instance|element)( \\d+)?")) {
                 add(Check.NAMELESS, a.element(), 0, "Screen readers would call it “" + e.name() + "”: give it a name that says what it does.", null);

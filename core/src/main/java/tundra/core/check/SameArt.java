@@ -27,6 +27,7 @@ final class SameArt {
             }
             return true;
         }
-        return a.content().equals(b.content()) && Properties.of(a).stream().allMatch(p -> Properties.PLACING.contains(p) || a.rest().get(p).equals(b.rest().get(p)));
+        return a.content().equals(b.content()) && Properties.of(a).stream().allMatch(p -> Properties.PLACING.contains(p) || a.rest().get(p)
+                .equals(b.rest().get(p)));
     }
 }

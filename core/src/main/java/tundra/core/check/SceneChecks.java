@@ -18,9 +18,11 @@ final class SceneChecks {
         Ways ways = Ways.of(p);
         for (Scene s : p.screens()) {
             if (ways.unreachable().contains(s.id())) {
-                out.add(new Finding(Check.UNREACHABLE, s.id(), null, null, 0, "Nothing leads to " + s.name() + ": let a sentence of another scene open it, or take it out.", null));
+                out.add(new Finding(Check.UNREACHABLE, s.id(), null, null, 0, "Nothing leads to " + s.name()
+                        + ": let a sentence of another scene open it, or take it out.", null));
             } else if (ways.deadEnds().contains(s.id())) {
-                out.add(new Finding(Check.DEAD_END, s.id(), null, null, 0, "Nothing leads out of " + s.name() + ": visitors have to load the page again to see anything else.", null));
+                out.add(new Finding(Check.DEAD_END, s.id(), null, null, 0, "Nothing leads out of " + s.name()
+                        + ": visitors have to load the page again to see anything else.", null));
             }
         }
         return out;

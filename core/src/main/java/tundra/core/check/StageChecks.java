@@ -68,13 +68,16 @@ final class StageChecks {
             return List.of();
         }
         boolean can = main.tracks().values().stream().flatMap(of -> of.values().stream()).anyMatch(t -> open(main, t));
-        return List.of(new Finding(Check.OPEN_LOOP, place.id(), null, null, main.duration(), place.name() + " loops, but from its last frame to its first " + Numbers.plain(100 * step, 1) + " % of the picture changes at once, between others at most " + Numbers.plain(100 * within, 1) + " %.",
+        return List.of(new Finding(Check.OPEN_LOOP, place.id(), null, null, main.duration(), place.name()
+                + " loops, but from its last frame to its first " + Numbers.plain(100 * step, 1)
+                + " % of the picture changes at once, between others at most " + Numbers.plain(100 * within, 1) + " %.",
                 can ? new Finding.Fix("Last keys as the first", x -> closed(x, main.id())) : null));
     }
 
     private static int[] pixels(ImageComparer eyes, FrameBuilder builder, Board b, long time) {
         double k = SIDE / Math.max(b.size().x(), b.size().y());
-        return eyes.pixels(builder.at(Moment.main(b, time)), new Rect(0, 0, b.size().x(), b.size().y()), (int) Math.max(1, b.size().x() * k), (int) Math.max(1, b.size().y() * k));
+        return eyes.pixels(builder.at(Moment.main(b, time)), new Rect(0, 0, b.size().x(), b.size().y()), (int) Math.max(1, b.size().x() * k),
+                (int) Math.max(1, b.size().y() * k));
     }
 
     private static boolean open(Timeline t, Track<?> track) {
@@ -105,17 +108,22 @@ final class StageChecks {
         var out = new ArrayList<Finding>();
         Board b = s.board();
         List<Reaction> all = Stream.concat(b.reactions().stream(), p.reactions().stream()).filter(r -> !r.off()).toList();
-        boolean pauses = all.stream().flatMap(r -> Stream.concat(r.actions().stream(), r.otherwise().stream())).anyMatch(a -> STOPPING.contains(a.kind()));
+        boolean pauses = all.stream().flatMap(r -> Stream.concat(r.actions().stream(), r.otherwise().stream()))
+                .anyMatch(a -> STOPPING.contains(a.kind()));
         for (Timeline t : b.timelines()) {
             if (t.starts() && t.scroll() == null && !t.tracks().isEmpty() && (t.loop() || t.duration() > PAUSE) && !pauses) {
-                out.add(new Finding(Check.NEVER_STILL, s.id(), null, null, 0, t.name() + " of " + s.name() + " moves " + (t.loop() ? "for ever" : "for " + Math.round(t.duration() / 1e6) + " s") + " by itself, and nothing pauses it: give visitors a button that pauses. For those who ask for less motion it stands still anyway.", null));
+                out.add(new Finding(Check.NEVER_STILL, s.id(), null, null, 0, t.name() + " of " + s.name() + " moves "
+                        + (t.loop() ? "for ever" : "for " + Math.round(t.duration() / 1e6) + " s")
+                        + " by itself, and nothing pauses it: give visitors a button that pauses. For those who ask for less motion it stands still anyway.", null));
                 break;
             }
         }
         for (Timeline t : b.timelines()) {
-            long heard = t.starts() ? AudibleSounds.on(p, b, t).stream().mapToLong(x -> x.loop() ? HEARD + 1 : p.assets().get(x.asset()) instanceof Asset a ? x.heard(a.duration(), t.duration()) : 0).max().orElse(0) : 0;
+            long heard = t.starts() ? AudibleSounds.on(p, b, t).stream().mapToLong(x -> x.loop() ? HEARD + 1 : p.assets()
+                    .get(x.asset()) instanceof Asset a ? x.heard(a.duration(), t.duration()) : 0).max().orElse(0) : 0;
             if (heard > HEARD && !pauses) {
-                out.add(new Finding(Check.UNASKED_SOUND, s.id(), null, null, 0, "A sound on " + t.name() + " of " + s.name() + " is heard for more than three seconds without being asked for, and nothing stops it.", null));
+                out.add(new Finding(Check.UNASKED_SOUND, s.id(), null, null, 0, "A sound on " + t.name() + " of " + s.name()
+                        + " is heard for more than three seconds without being asked for, and nothing stops it.", null));
                 break;
             }
         }
@@ -123,8 +131,10 @@ final class StageChecks {
         weight(p, s, out);
         order(p, s, measure, out);
         Tree.each(b.elements(), e -> {
-            if (e.content() instanceof Content.Picture && !e.guide() && (e.name().matches("(?i).*\\.(png|jpe?g|gif|webp|bmp|avif|tiff?)( \\d+)?") || e.name().matches("(?i)(img|dsc|image|picture|screenshot)[ _-]?\\d*"))) {
-                out.add(new Finding(Check.UNDESCRIBED, s.id(), e.id(), null, 0, "Screen readers call this picture “" + e.name() + "”: give it a name that says what is seen.", null));
+            if (e.content() instanceof Content.Picture && !e.guide() && (e.name().matches("(?i).*\\.(png|jpe?g|gif|webp|bmp|avif|tiff?)( \\d+)?")
+                    || e.name().matches("(?i)(img|dsc|image|picture|screenshot)[ _-]?\\d*"))) {
+                out.add(new Finding(Check.UNDESCRIBED, s.id(), e.id(), null, 0, "Screen readers call this picture “" + e.name()
+                        + "”: give it a name that says what is seen.", null));
             }
         });
         return out;
@@ -154,8 +164,10 @@ final class StageChecks {
         b.drags().forEach(d -> d.pairs().forEach(x -> named.add(x.part())));
         for (Element e : b.elements()) {
             // what layouts bring in is seen there
-            if (!e.guide() && !e.hidden() && !seen.contains(e.id()) && !named.contains(e.id()) && !named.contains(Slot.EVERYTHING) && b.layouts().isEmpty() && e.children().stream().noneMatch(c -> named.contains(c.id()))) {
-                out.add(new Finding(Check.NOT_SEEN, s.id(), e.id(), null, 0, e.name() + " is never seen on the canvas: it lies outside or is transparent all the time, and no sentence names it.", null));
+            if (!e.guide() && !e.hidden() && !seen.contains(e.id()) && !named.contains(e.id()) && !named.contains(Slot.EVERYTHING) && b.layouts()
+                    .isEmpty() && e.children().stream().noneMatch(c -> named.contains(c.id()))) {
+                out.add(new Finding(Check.NOT_SEEN, s.id(), e.id(), null, 0, e.name()
+                        + " is never seen on the canvas: it lies outside or is transparent all the time, and no sentence names it.", null));
             }
         }
     }
@@ -164,7 +176,8 @@ final class StageChecks {
         Rect canvas = new Rect(0, 0, f.size().x(), f.size().y());
         for (FrameNode n : f.nodes()) {
             Rect r = n.reach() == null || n.opacity() <= 0 ? null : n.toParent().bounds(n.reach());
-            if (r != null && n.id() != null && r.x() < canvas.right() && r.right() > canvas.x() && r.y() < canvas.bottom() && r.bottom() > canvas.y()) {
+            if (r != null && n.id() != null && r.x() < canvas.right() && r.right() > canvas.x() && r.y() < canvas.bottom()
+                    && r.bottom() > canvas.y()) {
                 seen.add(n.id());
             }
         }
@@ -181,7 +194,9 @@ final class StageChecks {
         });
         long bytes = pictures.stream().map(p.assets()::get).filter(a -> a != null).mapToLong(a -> 4L * a.width() * a.height()).sum();
         if (bytes > PHONE_BYTES || parts[0] > PHONE_PARTS) {
-            out.add(new Finding(Check.TOO_HEAVY, s.id(), null, null, 0, s.name() + (bytes > PHONE_BYTES ? " shows pictures that take " + (bytes >> 20) + " MB of a visitor's memory; a phone may show it late or not at all." : " has " + parts[0] + " parts; a phone may show it late."), null));
+            out.add(new Finding(Check.TOO_HEAVY, s.id(), null, null, 0, s.name() + (bytes > PHONE_BYTES ? " shows pictures that take "
+                    + (bytes >> 20) + " MB of a visitor's memory; a phone may show it late or not at all." : " has " + parts[0]
+                    + " parts; a phone may show it late."), null));
         }
     }
 
@@ -191,8 +206,10 @@ final class StageChecks {
         Map<String, Point> sizes = ShownPictures.sizes(p, measure);
         for (Asset a : p.assets().values()) {
             Point shown = a.kind() == Asset.Kind.PICTURE ? sizes.get(a.hash()) : null;
-            if (shown != null && a.width() > LARGER * ShownPictures.FINE * shown.x() && a.height() > LARGER * ShownPictures.FINE * shown.y() && (long) a.width() * a.height() > 250_000) {
-                out.add(new Finding(Check.LARGE_PICTURE, p.scenes().getFirst().id(), null, null, 0, "“" + a.title() + "” has " + a.width() + "×" + a.height() + " px and is shown in " + Math.round(shown.x()) + "×" + Math.round(shown.y())
+            if (shown != null && a.width() > LARGER * ShownPictures.FINE * shown.x() && a.height() > LARGER * ShownPictures.FINE * shown.y()
+                    && (long) a.width() * a.height() > 250_000) {
+                out.add(new Finding(Check.LARGE_PICTURE, p.scenes().getFirst().id(), null, null, 0, "“" + a.title() + "” has " + a.width() + "×"
+                        + a.height() + " px and is shown in " + Math.round(shown.x()) + "×" + Math.round(shown.y())
                         + " at most. A page whose pictures are made smaller loads faster and looks the same.", null));
             }
         }
@@ -219,7 +236,8 @@ final class StageChecks {
             turned += areas.get(i + 1).bottom() <= areas.get(i).y() ? 1 : 0;
         }
         if (turned * 2 > areas.size() - 1) {
-            out.add(new Finding(Check.ORDER, s.id(), null, null, 0, "The keyboard goes through the places to tap of " + s.name() + " mostly upwards. Order them in the outline from the top of the canvas to its foot.", null));
+            out.add(new Finding(Check.ORDER, s.id(), null, null, 0, "The keyboard goes through the places to tap of " + s.name()
+                    + " mostly upwards. Order them in the outline from the top of the canvas to its foot.", null));
         }
     }
 }

@@ -35,7 +35,8 @@ public final class TouchAreas {
     private static final int POINTS = 16, FEW = 4;
     /** So many areas are looked at in full. */
     private static final int AREAS = 20;
-    static final Set<EventKind> POINTER = Set.of(Events.TAPPED, Events.TAPPED_TWICE, Events.PRESSED, Events.RELEASED, Events.HELD, Events.OVER, Events.OUT, Events.SWIPED, Events.PINCHED);
+    static final Set<EventKind> POINTER = Set.of(Events.TAPPED, Events.TAPPED_TWICE, Events.PRESSED, Events.RELEASED, Events.HELD, Events.OVER,
+            Events.OUT, Events.SWIPED, Events.PINCHED);
 
     /**
      * One that reacts.
@@ -60,11 +61,13 @@ public final class TouchAreas {
                 out.add((String) r.when().slots().get(Events.ELEMENT));
             }
         }
-        b.reactions().stream().filter(r -> !r.off()).flatMap(r -> Stream.concat(r.actions().stream(), r.otherwise().stream())).filter(a -> a.kind() == Actions.WAIT_UNTIL)
+        b.reactions().stream().filter(r -> !r.off()).flatMap(r -> Stream.concat(r.actions().stream(), r.otherwise().stream()))
+                .filter(a -> a.kind() == Actions.WAIT_UNTIL)
                 .forEach(a -> out.add((String) a.slots().get(Events.ELEMENT)));
         b.drags().forEach(d -> d.pairs().forEach(x -> out.add(x.part())));
         Tree.each(b.elements(), e -> {
-            if (e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m && (m.states() != null || m.board().reactions().stream()
+            if (e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m && (m.states() != null || m.board().reactions()
+                    .stream()
                     .anyMatch(r -> !r.off() && POINTER.contains(r.when().kind()) && r.when().slots().names(Slot.INSTANCE)))) {
                 out.add(e.id());
             }
@@ -79,11 +82,13 @@ public final class TouchAreas {
     public static Set<String> catching(Project p, Board b) {
         Set<String> out = reacting(p, b);
         // a tap on it is none elsewhere
-        b.reactions().stream().filter(r -> !r.off() && r.when().kind() == Events.TAPPED_ELSEWHERE).forEach(r -> out.add((String) r.when().slots().get(Events.ELEMENT)));
+        b.reactions().stream().filter(r -> !r.off() && r.when().kind() == Events.TAPPED_ELSEWHERE)
+                .forEach(r -> out.add((String) r.when().slots().get(Events.ELEMENT)));
         Tree.each(b.elements(), e -> {
             String name = e.name();
             if (!e.rest().get(Properties.CURSOR).equals(Properties.CURSOR.standard())
-                    || p.scripts().stream().anyMatch(s -> s.source().contains("\"" + name + "\"") || s.source().contains("'" + name + "'") || s.source().contains("`" + name + "`"))) {
+                    || p.scripts().stream().anyMatch(s -> s.source().contains("\"" + name + "\"") || s.source().contains("'" + name + "'")
+                    || s.source().contains("`" + name + "`"))) {
                 out.add(e.id());
             }
         });
@@ -143,7 +148,8 @@ public final class TouchAreas {
         }
         int all = inside;
         var shares = new LinkedHashMap<String, Double>();
-        covered.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder())).forEach(e -> shares.put(e.getKey(), (double) e.getValue() / all));
+        covered.entrySet().stream().sorted(Map.Entry.<String, Integer>comparingByValue(Comparator.reverseOrder()))
+                .forEach(e -> shares.put(e.getKey(), (double) e.getValue() / all));
         return new Area(id, r, shares);
     }
 }

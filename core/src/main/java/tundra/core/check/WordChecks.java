@@ -58,9 +58,12 @@ final class WordChecks {
     private void letters() {
         Tree.each(scene.board().elements(), e -> {
             if (e.content() instanceof Content.Text t && !e.guide()) {
-                String missing = t.text().codePoints().filter(c -> c > ' ' && !eyes.hasLetter(t.family(), t.weight(), c)).distinct().limit(5).collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
+                String missing = t.text().codePoints().filter(c -> c > ' ' && !eyes.hasLetter(t.family(), t.weight(), c)).distinct().limit(5)
+                        .collect(StringBuilder::new, StringBuilder::appendCodePoint, StringBuilder::append).toString();
                 if (!missing.isEmpty()) {
-                    out.add(new Finding(Check.LETTERS, scene.id(), e.id(), null, 0, "“" + t.family() + "” has no " + String.join(", ", missing.codePoints().mapToObj(Character::toString).toList()) + ", which " + e.name() + " shows; visitors see another font there, or boxes.", null));
+                    out.add(new Finding(Check.LETTERS, scene.id(), e.id(), null, 0, "“" + t.family() + "” has no "
+                            + String.join(", ", missing.codePoints().mapToObj(Character::toString).toList()) + ", which " + e.name()
+                            + " shows; visitors see another font there, or boxes.", null));
                 }
             }
         });
@@ -95,7 +98,8 @@ final class WordChecks {
             double needed = worst == null ? 0 : needed(worst);
             if (least < needed) {
                 Element e = b.find(id);
-                out.add(new Finding(Check.CONTRAST, scene.id(), id, null, worst.time, e.name() + " has a contrast of " + Numbers.plain(Math.floor(least * 10) / 10, 1) + " : 1 to what is behind it at " + TimeText.seconds(worst.time) + "; "
+                out.add(new Finding(Check.CONTRAST, scene.id(), id, null, worst.time, e.name() + " has a contrast of "
+                        + Numbers.plain(Math.floor(least * 10) / 10, 1) + " : 1 to what is behind it at " + TimeText.seconds(worst.time) + "; "
                         + Numbers.plain(needed, 1) + " : 1 is needed to be read by most people.", null));
             }
         });
@@ -126,7 +130,8 @@ final class WordChecks {
     /** To what is behind the text, at its faintest tenth. */
     private double contrast(Seen s) {
         Rect canvas = new Rect(0, 0, s.frame.size().x(), s.frame.size().y()), r = s.toCanvas.bounds(s.node.inked());
-        double x = Math.max(canvas.x(), r.x()), y = Math.max(canvas.y(), r.y()), right = Math.min(canvas.right(), r.right()), bottom = Math.min(canvas.bottom(), r.bottom());
+        double x = Math.max(canvas.x(), r.x()), y = Math.max(canvas.y(), r.y()), right = Math.min(canvas.right(), r.right()),
+                bottom = Math.min(canvas.bottom(), r.bottom());
         if (right - x < 1 || bottom - y < 1) {
             return 22;
         }
@@ -166,12 +171,14 @@ final class WordChecks {
         Affine m = outer.times(n.toParent());
         double o = opacity * n.opacity();
         Element e = n.id() == null ? null : b.find(n.id());
-        if (o > 0.02 && e != null && e.content() instanceof Content.Text && !e.guide() && n.inked() != null && b.timelines().stream().noneMatch(t -> moves(t, e.id()))) {
+        if (o > 0.02 && e != null && e.content() instanceof Content.Text && !e.guide() && n.inked() != null && b.timelines().stream()
+                .noneMatch(t -> moves(t, e.id()))) {
             Rect r = m.bounds(n.inked());
             double over = Math.max(Math.max(-r.x(), -r.y()), Math.max(r.right() - f.size().x(), r.bottom() - f.size().y()));
             boolean within = r.x() < f.size().x() && r.y() < f.size().y() && r.right() > 0 && r.bottom() > 0;
             if (over > 2 && within) {
-                out.add(new Finding(Check.CUT_TEXT, scene.id(), e.id(), null, b.main().duration(), e.name() + " goes " + Math.round(over) + " px over the edge of the canvas" + (l == null ? "" : " in the layout " + l.name()) + ".", null));
+                out.add(new Finding(Check.CUT_TEXT, scene.id(), e.id(), null, b.main().duration(), e.name() + " goes " + Math.round(over)
+                        + " px over the edge of the canvas" + (l == null ? "" : " in the layout " + l.name()) + ".", null));
             }
         }
         if (n.motif() == null) {

@@ -100,7 +100,8 @@ public final class Differences {
         Map<String, JsonNode> x = keyed(a.get("layouts")), y = keyed(b.get("layouts"));
         for (String id : keys(x, y)) {
             if (!Objects.equals(x.get(id), y.get(id))) {
-                out.add(Names.capital(names.of(id)) + in + (x.get(id) == null ? " was added." : y.get(id) == null ? " was taken away." : " was changed."));
+                out.add(Names.capital(names.of(id)) + in + (x.get(id) == null ? " was added." : y.get(id) == null ? " was taken away."
+                        : " was changed."));
             }
         }
     }
@@ -117,7 +118,8 @@ public final class Differences {
     private void changed(String what, JsonNode a, JsonNode b) {
         if (!Objects.equals(a, b)) {
             String from = words(a), to = words(b);
-            out.add(what + (from == null && to == null ? " was changed." : ": " + (from == null ? "something else" : from) + " → " + (to == null ? "something else" : to) + "."));
+            out.add(what + (from == null && to == null ? " was changed." : ": " + (from == null ? "something else" : from) + " → "
+                    + (to == null ? "something else" : to) + "."));
         }
     }
 
@@ -133,7 +135,8 @@ public final class Differences {
             return String.join(", ", n.valueStream().map(x -> Numbers.plain(x.asDouble(), 3)).toList());
         }
         String s = n.isBoolean() ? n.asBoolean() ? "yes" : "no" : n.isString() ? n.asString() : null;
-        return s == null || s.length() > LONG || s.contains("\n") ? null : n.isString() && !s.startsWith("#") && !s.matches("[\\d.]+ s") ? "“" + s + "”" : s;
+        return s == null || s.length() > LONG || s.contains("\n") ? null : n.isString() && !s.startsWith("#") && !s.matches("[\\d.]+ s") ? "“" + s
+                + "”" : s;
     }
 
     private record Stands(JsonNode node, String parent) {}
@@ -164,7 +167,8 @@ public final class Differences {
             element(id, from, to, in);
         }
         List<String> before = x.keySet().stream().filter(y::containsKey).toList(), after = y.keySet().stream().filter(x::containsKey).toList();
-        if (!before.equals(after) && x.entrySet().stream().allMatch(e -> !y.containsKey(e.getKey()) || y.get(e.getKey()).parent.equals(e.getValue().parent))) {
+        if (!before.equals(after) && x.entrySet().stream().allMatch(e -> !y.containsKey(e.getKey())
+                || y.get(e.getKey()).parent.equals(e.getValue().parent))) {
             out.add("The order of elements" + in + " was changed.");
         }
     }
@@ -196,7 +200,8 @@ public final class Differences {
                 if (f.equals("keys")) {
                     keys(from.get(f), to.get(f), " on " + names.of(id) + in);
                 } else if (!Objects.equals(from.get(f), to.get(f))) {
-                    changed(Names.property(f) + " of " + names.of(id) + in, f.equals("duration") ? seconds(from.get(f)) : from.get(f), f.equals("duration") ? seconds(to.get(f)) : to.get(f));
+                    changed(Names.property(f) + " of " + names.of(id) + in, f.equals("duration") ? seconds(from.get(f)) : from.get(f),
+                            f.equals("duration") ? seconds(to.get(f)) : to.get(f));
                 }
             }
         }
@@ -217,7 +222,8 @@ public final class Differences {
                     changed(Names.property(property) + " of " + names.of(element) + on, p.get(property), q.get(property));
                     continue;
                 }
-                long added = to.keySet().stream().filter(k -> !from.containsKey(k)).count(), gone = from.keySet().stream().filter(k -> !to.containsKey(k)).count();
+                long added = to.keySet().stream().filter(k -> !from.containsKey(k)).count(), gone = from.keySet().stream()
+                        .filter(k -> !to.containsKey(k)).count();
                 long other = to.entrySet().stream().filter(e -> from.containsKey(e.getKey()) && !from.get(e.getKey()).equals(e.getValue())).count();
                 if (added + gone + other > 0) {
                     var told = new ArrayList<String>();
@@ -243,7 +249,8 @@ public final class Differences {
             if (!Objects.equals(from, to)) {
                 Reaction told = to == null ? from : to;
                 var sentences = to == null ? new Sentences(before, was) : new Sentences(after, is);
-                out.add("A reaction" + in + (from == null ? " was added" : to == null ? " was taken away" : " was changed") + ": " + small(sentences.of(told.when().kind(), told.when().slots())) + ".");
+                out.add("A reaction" + in + (from == null ? " was added" : to == null ? " was taken away" : " was changed") + ": "
+                        + small(sentences.of(told.when().kind(), told.when().slots())) + ".");
             }
         }
     }

@@ -50,7 +50,8 @@ public final class Merge {
         try {
             out = ProjectTree.read(tree, assets);
         } catch (FileProblem e) {
-            throw new FileProblem("The two can't be joined: " + e.getMessage() + ". Nothing was written; bring what you need of one into the other by hand.", e);
+            throw new FileProblem("The two can't be joined: " + e.getMessage()
+                    + ". Nothing was written; bring what you need of one into the other by hand.", e);
         }
         // what one uses and the other took away goes with it
         Project tidy = Rules.tidied(mine, out);

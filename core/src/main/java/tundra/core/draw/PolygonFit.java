@@ -39,7 +39,8 @@ final class PolygonFit {
      */
     static Contour of(List<Point> ring) {
         int n = ring.size();
-        Point middle = new Point(ring.stream().mapToDouble(Point::x).average().orElseThrow(), ring.stream().mapToDouble(Point::y).average().orElseThrow());
+        Point middle = new Point(ring.stream().mapToDouble(Point::x).average().orElseThrow(), ring.stream().mapToDouble(Point::y).average()
+                .orElseThrow());
         int one = farthest(ring, middle), other = farthest(ring, ring.get(one)), first = Math.min(one, other), second = Math.max(one, other);
         var marks = new TreeSet<Integer>(List.of(first, second));
         if (!split(ring, first, second, marks) || !split(ring, second, first + n, marks) || marks.size() < 3) {

@@ -169,7 +169,8 @@ public final class Arrange {
         ids.forEach(id -> parents.add(parent(board, id)));
         Board b = board;
         for (String parent : parents) {
-            b = parent == null ? b.withElements(stepped(b.elements(), ids, by)) : b.mapElement(parent, g -> g.withChildren(stepped(g.children(), ids, by)));
+            b = parent == null ? b.withElements(stepped(b.elements(), ids, by))
+                    : b.mapElement(parent, g -> g.withChildren(stepped(g.children(), ids, by)));
         }
         return b;
     }

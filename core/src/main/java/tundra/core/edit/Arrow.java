@@ -19,9 +19,12 @@ final class Arrow {
     /** @param on whether it points to the right */
     static Element of(String name, boolean on, Point at) {
         double w = 8, h = 14;
-        var round = new Element("Round", new Content.Ellipse(), Values.NONE.with(Properties.POSITION, new Point(SIDE / 2, SIDE / 2)).with(Properties.SIZE, new Point(SIDE, SIDE)).with(Properties.FILL, Color.parse("#1D2926B3")));
-        var mark = new Content.Path(Outline.of(false, Node.corner(on ? 0 : w, 0), Node.corner(on ? w : 0, h / 2), Node.corner(on ? 0 : w, h)), new Point(w, h));
-        var arrow = new Element("Arrow", mark, Values.NONE.with(Properties.POSITION, new Point(SIDE / 2 + (on ? 1 : -1), SIDE / 2)).with(Properties.SIZE, new Point(w, h)).with(Properties.STROKE, Color.WHITE)
+        var round = new Element("Round", new Content.Ellipse(), Values.NONE.with(Properties.POSITION, new Point(SIDE / 2, SIDE / 2))
+                .with(Properties.SIZE, new Point(SIDE, SIDE)).with(Properties.FILL, Color.parse("#1D2926B3")));
+        var mark = new Content.Path(Outline.of(false, Node.corner(on ? 0 : w, 0), Node.corner(on ? w : 0, h / 2), Node.corner(on ? 0 : w, h)),
+                new Point(w, h));
+        var arrow = new Element("Arrow", mark, Values.NONE.with(Properties.POSITION, new Point(SIDE / 2 + (on ? 1 : -1), SIDE / 2))
+                .with(Properties.SIZE, new Point(w, h)).with(Properties.STROKE, Color.WHITE)
                 .with(Properties.STROKE_WIDTH, 2.5).with(Properties.STROKE_ENDS, "round").with(Properties.STROKE_JOINS, "round"));
         return new Element(name, new Content.Group(List.of(round, arrow), new Point(SIDE, SIDE)), Values.NONE.with(Properties.POSITION, at));
     }

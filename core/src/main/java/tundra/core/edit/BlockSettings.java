@@ -26,7 +26,8 @@ public final class BlockSettings {
 
     /** Several blocks with one setting changed, where they have it. */
     public static Board with(Board b, Collection<String> ids, Slot slot, Object value) {
-        return b.mapElements(Set.copyOf(ids), e -> Blocks.of(e) instanceof Content.Block k && k.kind().setting(slot) != null ? Galleries.fitted(e.withContent(k.with(slot, value)), slot) : e);
+        return b.mapElements(Set.copyOf(ids), e -> Blocks.of(e) instanceof Content.Block k && k.kind().setting(slot) != null
+                ? Galleries.fitted(e.withContent(k.with(slot, value)), slot) : e);
     }
 
     /** Without what names something that is gone; the same board where nothing is. */
@@ -60,7 +61,8 @@ public final class BlockSettings {
     /** An element whose block names other things of its board. */
     static Element ofBoard(Element e, UnaryOperator<String> change) {
         return Blocks.of(e) instanceof Content.Block k
-                ? e.withContent(k.with(k.settings().mapSettings((slot, id) -> Reactions.OF_BOARD.contains(slot.type()) || slot.type() == Slot.Type.CAPTIONS ? change.apply(id) : id))) : e;
+                ? e.withContent(k.with(k.settings().mapSettings((slot, id) -> Reactions.OF_BOARD.contains(slot.type())
+                || slot.type() == Slot.Type.CAPTIONS ? change.apply(id) : id))) : e;
     }
 
     /** The hashes of the files that an element's block names. */
@@ -94,6 +96,7 @@ public final class BlockSettings {
 
     /** Whether a file may stand in a setting: timed words for a video, a folder's files for a page. */
     public static boolean takes(LabelledSlot s, Asset a) {
-        return a.kind() == kind(s.slot()) && (a.kind() != Asset.Kind.FILE || a.mediaType().equals(s.slot() == Blocks.FOLDER ? Asset.FILES : Asset.WORDS));
+        return a.kind() == kind(s.slot()) && (a.kind() != Asset.Kind.FILE || a.mediaType().equals(s.slot() == Blocks.FOLDER ? Asset.FILES
+                : Asset.WORDS));
     }
 }

@@ -125,7 +125,8 @@ public final class BringBack {
     }
 
     private static List<Element> without(List<Element> all, Set<String> ids) {
-        return all.stream().filter(e -> !ids.contains(e.id())).map(e -> e.children().isEmpty() ? e : e.withChildren(without(e.children(), ids))).toList();
+        return all.stream().filter(e -> !ids.contains(e.id())).map(e -> e.children().isEmpty() ? e : e.withChildren(without(e.children(), ids)))
+                .toList();
     }
 
     /** Motifs that are gone, and all that was brought in. */

@@ -40,7 +40,8 @@ public final class BrokenApart {
         for (String id : ids) {
             if (out.find(id) instanceof Element e && e.content() instanceof Content.Instance i && p.motif(i.motif()) instanceof Motif m) {
                 Moment inner = moment.inside(b, id, m.clock(i), m.board());
-                List<Element> children = apart.posed(m.board().elements(), m.board(), new FrameBuilder(m.board(), null, null, false, seen.motifs()), inner);
+                List<Element> children = apart.posed(m.board().elements(), m.board(), new FrameBuilder(m.board(), null, null, false, seen.motifs()),
+                        inner);
                 out = out.mapElement(id, x -> x.withContent(new Content.Group(children, i.box())));
             }
         }

@@ -45,7 +45,8 @@ public final class ButtonMotif {
 
     /** A button of elements that lie in a box. */
     public static Motif of(String id, String name, Point size, List<Element> elements) {
-        return withStates(looks(new Motif(id, name, new Board(size, Values.NONE, elements, List.of(new Timeline(Timeline.MAIN, 3 * APART)), List.of()))));
+        return withStates(looks(new Motif(id, name, new Board(size, Values.NONE, elements, List.of(new Timeline(Timeline.MAIN, 3 * APART)),
+                List.of()))));
     }
 
     private static Motif withStates(Motif m) {
@@ -60,7 +61,8 @@ public final class ButtonMotif {
     private static Motif looks(Motif m) {
         Board b = m.board();
         Effect light = new Effect(EffectKind.BRIGHTNESS), colour = new Effect(EffectKind.SATURATION);
-        var look = new Element("Look", new Content.Group(b.elements(), b.size()), Values.NONE.with(Properties.POSITION, b.size().times(0.5))).withEffects(List.of(light, colour));
+        var look = new Element("Look", new Content.Group(b.elements(), b.size()), Values.NONE.with(Properties.POSITION, b.size().times(0.5)))
+                .withEffects(List.of(light, colour));
         Timeline main = b.main().withDuration(Math.max(b.main().duration(), 3 * APART)).withLoop(false);
         main = keyed(main, light.id(), Properties.BRIGHTNESS, 1.0, 1.12, 0.9, 1.0);
         main = keyed(main, colour.id(), Properties.SATURATION, 1.0, 1.0, 1.0, 0.15);

@@ -65,7 +65,8 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
 
     /** How some elements are dragged: the rows of the board, each with those parts only. */
     private static List<Dragging> dragged(Board b, Set<String> ids) {
-        return b.drags().stream().map(d -> d.withPairs(d.pairs().stream().filter(p -> ids.contains(p.part())).toList())).filter(d -> !d.pairs().isEmpty()).toList();
+        return b.drags().stream().map(d -> d.withPairs(d.pairs().stream().filter(p -> ids.contains(p.part())).toList()))
+                .filter(d -> !d.pairs().isEmpty()).toList();
     }
 
     /** What a paste gives: the new board and the ids of the pasted elements. */
@@ -142,7 +143,8 @@ public record Clip(List<Element> elements, Map<String, Map<String, Map<Property<
             if (timelines.containsKey(id)) {
                 return b.timelines().stream().filter(t -> t.name().equals(timelines.get(id))).map(Timeline::id).findFirst().orElse(null);
             }
-            boolean here = ids.containsKey(id) || b.find(id) != null || b.timelines().stream().anyMatch(t -> t.markers().stream().anyMatch(m -> m.id().equals(id)));
+            boolean here = ids.containsKey(id) || b.find(id) != null || b.timelines().stream()
+                    .anyMatch(t -> t.markers().stream().anyMatch(m -> m.id().equals(id)));
             return here ? ids.getOrDefault(id, id) : null;
         });
     }

@@ -85,7 +85,8 @@ public final class Draggings {
         if (t == null) {
             return List.of();
         }
-        var times = Stream.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y).flatMap(p -> keys(t, part, p).stream()).mapToLong(Key::time).summaryStatistics();
+        var times = Stream.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y).flatMap(p -> keys(t, part, p).stream())
+                .mapToLong(Key::time).summaryStatistics();
         var builder = new FrameBuilder(b, null);
         int steps = (int) Math.clamp((times.getMax() - times.getMin()) / 40_000, 2, most);
         var out = new ArrayList<Along>();
@@ -97,7 +98,8 @@ public final class Draggings {
     }
 
     public static Board map(Board b, String id, UnaryOperator<Dragging> change) {
-        return b.withDrags(b.drags().stream().map(d -> d.id().equals(id) ? change.apply(d) : d).filter(d -> d != null && !d.pairs().isEmpty()).toList());
+        return b.withDrags(b.drags().stream().map(d -> d.id().equals(id) ? change.apply(d) : d).filter(d -> d != null && !d.pairs().isEmpty())
+                .toList());
     }
 
     /** With a part, or with more places where it is one already. */
@@ -150,7 +152,8 @@ public final class Draggings {
 
     /** The reaction that says what happens when a part lands; null when there is none. */
     public static Reaction landing(Board b, String part) {
-        return b.reactions().stream().filter(r -> r.when().kind() == Events.LANDED && part.equals(r.when().slots().get(Events.ELEMENT))).findFirst().orElse(null);
+        return b.reactions().stream().filter(r -> r.when().kind() == Events.LANDED && part.equals(r.when().slots().get(Events.ELEMENT))).findFirst()
+                .orElse(null);
     }
 
     /** With a reaction to a part's landing. */

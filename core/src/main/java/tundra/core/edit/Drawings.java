@@ -170,7 +170,8 @@ public final class Drawings {
     /** Copies that count another rate's frames, with the same seconds as near as whole frames come. */
     public static List<Drawing> atRate(List<Drawing> drawings, int from, int to) {
         return drawings.isEmpty() || from == to ? drawings
-                : Exposures.scaled(new Flipbook(drawings, new Point(1, 1), from, Flipbook.Ending.HOLD), d -> true, (double) to / from).book().drawings();
+                : Exposures.scaled(new Flipbook(drawings, new Point(1, 1), from, Flipbook.Ending.HOLD), d -> true, (double) to / from).book()
+                .drawings();
     }
 
     /** The same art with new ids. */

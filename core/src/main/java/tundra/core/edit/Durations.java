@@ -83,7 +83,8 @@ public final class Durations {
             all.put(element, tracks);
         });
         return cues(board, timeline, times).mapTimeline(timeline, x -> {
-            Timeline out = x.withAll(all).withSounds(x.sounds().stream().map(s -> s.withStart(times.applyAsLong(s.start()))).toList()).withMarkers(x.markers().stream().map(m -> new Marker(m.id(), m.name(), times.applyAsLong(m.time()))).toList());
+            Timeline out = x.withAll(all).withSounds(x.sounds().stream().map(s -> s.withStart(times.applyAsLong(s.start()))).toList())
+                    .withMarkers(x.markers().stream().map(m -> new Marker(m.id(), m.name(), times.applyAsLong(m.time()))).toList());
             for (Map.Entry<String, Span> e : x.shown().entrySet()) {
                 out = out.withShown(e.getKey(), span(times.applyAsLong(e.getValue().from()), times.applyAsLong(e.getValue().to())));
             }

@@ -69,7 +69,8 @@ public final class Facing {
         Track<Point> done = scales.map(k -> {
             Map.Entry<Long, Double> e = turns.floorEntry(k.time());
             double side = e == null ? 1 : e.getValue();
-            return k.with(faces ? new Point(k.value().x(), side * Math.abs(k.value().y())) : new Point(side * Math.abs(k.value().x()), k.value().y()));
+            return k.with(faces ? new Point(k.value().x(), side * Math.abs(k.value().y())) : new Point(side * Math.abs(k.value().x()), k.value()
+                    .y()));
         });
         return board.mapTimeline(timeline, x -> x.with(element, Properties.SCALE, done));
     }

@@ -36,7 +36,8 @@ public final class Galleries {
     public static Board withPictures(Board b, String gallery, List<Asset> pictures, int at) {
         Content.Block g = Blocks.of(b.find(gallery));
         var names = names(b);
-        return with(b, gallery, pictures.stream().map(a -> new Element(names.take(a.title()), new Content.Picture(a.hash()), Values.NONE.with(Properties.SIZE, new Point(a.width(), a.height())))).map(e -> fitted(e, g)).toList(), at);
+        return with(b, gallery, pictures.stream().map(a -> new Element(names.take(a.title()), new Content.Picture(a.hash()),
+                Values.NONE.with(Properties.SIZE, new Point(a.width(), a.height())))).map(e -> fitted(e, g)).toList(), at);
     }
 
     /** With a motif as a new item. */
@@ -86,7 +87,8 @@ public final class Galleries {
             return item.rest().has(Properties.POSITION) ? item : item.with(Properties.POSITION, cell.times(0.5));
         }
         Element out = item.with(Properties.POSITION, cell.times(0.5)).with(Properties.PIVOT, new Point(0.5, 0.5));
-        Point box = item.content() instanceof Content.Instance i ? i.box() : item.content() instanceof Content.Picture ? item.rest().get(Properties.SIZE) : null;
+        Point box = item.content() instanceof Content.Instance i ? i.box() : item.content() instanceof Content.Picture ? item.rest()
+                .get(Properties.SIZE) : null;
         if (box == null || !(box.x() > 0) || !(box.y() > 0)) {
             return out;
         }

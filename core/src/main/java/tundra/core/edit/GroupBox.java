@@ -10,7 +10,10 @@ import tundra.core.model.Element;
 import tundra.core.model.Properties;
 import tundra.core.model.Timeline;
 
-/** Sets the bounds of a group or a flipbook. What is seen stays where it is; the pivot stays in its place too, so that moves and turns go on as they were. */
+/**
+ * Sets the bounds of a group or a flipbook. What is seen stays where it is; the pivot stays in its place too, so that moves and turns go on as they
+ * were.
+ */
 public final class GroupBox {
     private GroupBox() {}
 
@@ -28,7 +31,8 @@ public final class GroupBox {
             }
         }
         List<Element> children = b.find(id).children();
-        Content content = g instanceof Content.Group c && c.clip() != null ? new Content.Group(children, now, c.clip().through(Affine.translate(by.x(), by.y())), c.scatter())
+        Content content = g instanceof Content.Group c && c.clip() != null ? new Content.Group(children, now, c.clip()
+                .through(Affine.translate(by.x(), by.y())), c.scatter())
                 : g.withChildren(children).withBox(now);
         b = b.mapElement(id, x -> x.withContent(content).with(Properties.PIVOT, pivot(x.rest().get(Properties.PIVOT), old, box)));
         for (Timeline t : board.timelines()) {

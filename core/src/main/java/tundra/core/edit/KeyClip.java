@@ -67,7 +67,8 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
         if (moves.size() == 1 && !chosen.isEmpty()) {
             chosen.forEach(id -> out.put(id, 0));
         } else if (chosen.size() == moves.size() && moves.size() > 1) {
-            List<Integer> from = IntStream.range(0, of.size()).boxed().sorted(Comparator.comparingInt(i -> order.getOrDefault(of.get(i), -1))).toList();
+            List<Integer> from = IntStream.range(0, of.size()).boxed().sorted(Comparator.comparingInt(i -> order.getOrDefault(of.get(i), -1)))
+                    .toList();
             for (int i = 0; i < chosen.size(); i++) {
                 out.put(chosen.get(i), from.get(i));
             }
@@ -121,7 +122,8 @@ public record KeyClip(List<String> of, List<Map<Property<?>, Track<?>>> moves) {
     }
 
     @SuppressWarnings("unchecked")
-    private static <T> Board paste(Board b, String timeline, String id, Property<T> p, Track<?> copied, long at, boolean shifted, List<Keys.Ref> refs) {
+    private static <T> Board paste(Board b, String timeline, String id, Property<T> p, Track<?> copied, long at, boolean shifted,
+            List<Keys.Ref> refs) {
         Track<T> from = (Track<T>) copied;
         Timeline t = b.timeline(timeline);
         T start = from.keys().getFirst().value();

@@ -43,7 +43,8 @@ public final class Keys {
     /** Without the key of a property at a time, or with one where there is none; of a split position both halves. */
     public static Board toggle(Board board, String timeline, String element, Property<?> p, long time) {
         Timeline t = board.timeline(timeline);
-        List<Property<?>> of = p == Properties.POSITION && SplitPosition.is(t, element) ? List.of(Properties.POSITION_X, Properties.POSITION_Y) : List.of(p);
+        List<Property<?>> of = p == Properties.POSITION && SplitPosition.is(t, element) ? List.of(Properties.POSITION_X, Properties.POSITION_Y)
+                : List.of(p);
         boolean there = isAt(t, element, p, time);
         Board b = board;
         if (!Properties.keyed(p)) {
@@ -177,7 +178,8 @@ public final class Keys {
         }
         if (p == Properties.POSITION && WholeWay.is(track)) {
             Track<Point> whole = t.track(element, Properties.POSITION);
-            return p.castTrack(WholeWay.retimed(whole, k -> chosen.contains(k) ? times.applyAsLong(k) : k, k -> chosen.contains(k) ? times.applyAsLong(k) : k));
+            return p.castTrack(WholeWay.retimed(whole, k -> chosen.contains(k) ? times.applyAsLong(k) : k, k -> chosen.contains(k)
+                    ? times.applyAsLong(k) : k));
         }
         var all = new TreeMap<Long, Key<T>>();
         for (Key<T> k : track.keys()) {

@@ -46,9 +46,11 @@ public final class MotifParts {
         Point size = m.board().size();
         Element shown = Motifs.instance(p, m.id(), size.times(0.5));
         var board = new Board(size, Values.NONE, List.of(shown), List.of(new Timeline(Timeline.MAIN, m.board().main().duration())), List.of());
-        var out = new Project(Ids.next(), m.name(), p.frameRate(), List.of(new Scene(Ids.next(), m.name(), board)), Map.of(), Map.of()).withMotifs(used);
+        var out = new Project(Ids.next(), m.name(), p.frameRate(), List.of(new Scene(Ids.next(), m.name(), board)), Map.of(), Map.of())
+                .withMotifs(used);
         var assets = new LinkedHashMap<String, Asset>();
-        p.assets().values().stream().filter(a -> Shelf.used(out, a, a.kind() == Asset.Kind.FONT ? familyOf.apply(a) : null)).forEach(a -> assets.put(a.hash(), a));
+        p.assets().values().stream().filter(a -> Shelf.used(out, a, a.kind() == Asset.Kind.FONT ? familyOf.apply(a) : null))
+                .forEach(a -> assets.put(a.hash(), a));
         // what leads out of the motif stays behind
         return Reactions.tidied(PieceValues.spelled(out.withAssets(assets), p.values()));
     }
@@ -86,7 +88,8 @@ public final class MotifParts {
         out = out.withMotifs(all);
         for (Motif m : all) {
             Point size = m.board().size();
-            out = out.mapBoards(b -> b.mapElements(new HashSet<>(Motifs.instances(b, m.id()::equals).stream().filter(e -> !((Content.Instance) e.content()).box().equals(size)).map(Element::id).toList()),
+            out = out.mapBoards(b -> b.mapElements(new HashSet<>(Motifs.instances(b, m.id()::equals).stream()
+                    .filter(e -> !((Content.Instance) e.content()).box().equals(size)).map(Element::id).toList()),
                     e -> e.withContent(new Content.Instance(m.id(), size, ((Content.Instance) e.content()).clock()))));
         }
         return out;

@@ -155,8 +155,10 @@ public final class Motifs {
             boolean waits = t != b.main() && !t.starts() || t.scroll() != null;
             String moved = !waits ? null : t.tracks().keySet().stream().filter(inside::contains).findFirst().orElse(null);
             if (moved != null) {
-                return "“" + b.holder(moved).name() + "” moves on " + t.name() + ", which " + (t.scroll() != null ? "goes by scrolling" : "does not start by itself")
-                        + "; within a motif nothing could move it. Nothing was changed: leave it out, or have " + t.name() + " start by itself first.";
+                return "“" + b.holder(moved).name() + "” moves on " + t.name() + ", which " + (t.scroll() != null ? "goes by scrolling"
+                        : "does not start by itself")
+                        + "; within a motif nothing could move it. Nothing was changed: leave it out, or have " + t.name()
+                        + " start by itself first.";
             }
         }
         return null;
@@ -222,7 +224,8 @@ public final class Motifs {
                 FrameNode node = at.node();
                 if (inside.contains(node.id()) && last.put(node.id(), node) != node) {
                     Point size = node.box();
-                    all = all.union(Rect.around(node.toParent().corners(new Rect(0, 0, size.x(), size.y())).stream().map(c -> c.minus(corner)).toList()));
+                    all = all.union(Rect.around(node.toParent().corners(new Rect(0, 0, size.x(), size.y())).stream().map(c -> c.minus(corner))
+                            .toList()));
                 }
             }
         }
@@ -280,13 +283,15 @@ public final class Motifs {
     /** A new element that shows a motif around a point, with a clock of its own. */
     public static Element instance(Project p, String motif, Point at) {
         Motif m = p.motif(motif);
-        return new Element(m.name(), new Content.Instance(motif, m.board().size(), Clock.OWN.withRepeat(repeat(m))), Values.NONE.with(Properties.POSITION, at));
+        return new Element(m.name(), new Content.Instance(motif, m.board().size(), Clock.OWN.withRepeat(repeat(m))),
+                Values.NONE.with(Properties.POSITION, at));
     }
 
     /** Lets instances show another motif where they stand, with their keys. */
     public static Project swap(Project p, String place, Collection<String> ids, String motif) {
         Point size = p.motif(motif).board().size();
-        return !fits(p, place, motif) ? p : p.mapBoard(place, b -> b.mapElements(new LinkedHashSet<>(ids), e -> e.content() instanceof Content.Instance i
+        return !fits(p, place, motif) ? p
+                : p.mapBoard(place, b -> b.mapElements(new LinkedHashSet<>(ids), e -> e.content() instanceof Content.Instance i
                 ? e.withContent(new Content.Instance(motif, size, i.clock())) : e));
     }
 
@@ -323,7 +328,8 @@ public final class Motifs {
 
     /** With the clocks of instances changed. */
     public static Board clocks(Board b, Collection<String> ids, UnaryOperator<Clock> change) {
-        return b.mapElements(new LinkedHashSet<>(ids), e -> e.content() instanceof Content.Instance i ? e.withContent(i.withClock(change.apply(i.clock()))) : e);
+        return b.mapElements(new LinkedHashSet<>(ids), e -> e.content() instanceof Content.Instance i
+                ? e.withContent(i.withClock(change.apply(i.clock()))) : e);
     }
 
     /** With the phases of instances, in their order from back to front, spread evenly over the length of what they show. */

@@ -54,19 +54,23 @@ public final class OpenClose {
         var timelines = new ArrayList<>(b.timelines());
         timelines.add(t);
         Board out = Resting.asFirstKeys(b.withTimelines(timelines), t.id(), opened::contains);
-        var closed = new Condition(Conditions.VALUE, Slots.of(Conditions.VALUE.slots(), value, Conditions.IS.standard(), PieceValue.Kind.YES_NO.standard));
+        var closed = new Condition(Conditions.VALUE, Slots.of(Conditions.VALUE.slots(), value, Conditions.IS.standard(),
+                PieceValue.Kind.YES_NO.standard));
         var open = new Condition(Conditions.VALUE, Slots.of(Conditions.VALUE.slots(), value, "is not", PieceValue.Kind.YES_NO.standard));
         var turned = Actions.of(Actions.TOGGLE_VALUE, value);
         var back = Actions.of(Actions.PLAY_BACK, t.id());
         String group = t.name();
         List<String> groups = Reactions.groups(b.reactions());
-        var tapped = new Reaction(Ids.next(), Events.tapped(by), List.of(closed), false, List.of(Actions.of(Actions.PLAY, t.id()), turned), List.of(back, turned), false, groups.contains(group) ? "" : group);
-        var elsewhere = new Reaction(Ids.next(), new Event(Events.TAPPED_ELSEWHERE, Slots.of(Events.TAPPED_ELSEWHERE.slots(), by)), List.of(open), false, List.of(back, turned), List.of(), false, tapped.group());
+        var tapped = new Reaction(Ids.next(), Events.tapped(by), List.of(closed), false, List.of(Actions.of(Actions.PLAY, t.id()), turned),
+                List.of(back, turned), false, groups.contains(group) ? "" : group);
+        var elsewhere = new Reaction(Ids.next(), new Event(Events.TAPPED_ELSEWHERE, Slots.of(Events.TAPPED_ELSEWHERE.slots(), by)), List.of(open),
+                false, List.of(back, turned), List.of(), false, tapped.group());
         Board done = out.withReactions(Stream.concat(out.reactions().stream(), Stream.of(tapped, elsewhere)).toList());
         return with.mapBoard(place, x -> done);
     }
 
     private static <T> Timeline keyed(Timeline t, String id, Property<T> p, T away, T there) {
-        return t.with(id, p, new Track<>(List.of(new Key<>(0, away, EasingText.parse("cubic-out")), new Key<>(TAKES, there, PropertyEdit.NEW_EASING))));
+        return t.with(id, p, new Track<>(List.of(new Key<>(0, away, EasingText.parse("cubic-out")),
+                new Key<>(TAKES, there, PropertyEdit.NEW_EASING))));
     }
 }

@@ -88,8 +88,10 @@ public final class OutputEdits {
     private static Output tidied(Project p, Output o) {
         var scenes = o.settings().mapSettings((slot, id) -> slot.type() != Slot.Type.SCENE || p.scene(id) != null ? id : null);
         Scene shown = scene(p, o.withSettings(scenes));
-        var there = scenes.mapSettings((slot, id) -> slot.type() != Slot.Type.MARKER || shown != null && shown.board().main().markers().stream().anyMatch(m -> m.id().equals(id)) ? id : null);
-        return o.withSettings(there.get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) && (shown == null || shown.board().layout(l) == null) ? there.with(Outputs.LAYOUT, Slot.DRAWN) : there);
+        var there = scenes.mapSettings((slot, id) -> slot.type() != Slot.Type.MARKER || shown != null && shown.board().main().markers().stream()
+                .anyMatch(m -> m.id().equals(id)) ? id : null);
+        return o.withSettings(there.get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN)
+                && (shown == null || shown.board().layout(l) == null) ? there.with(Outputs.LAYOUT, Slot.DRAWN) : there);
     }
 
     /** The scene that an output is made of; null where it is made of all of them. */

@@ -21,6 +21,7 @@ public record OutputRange(long from, long until) {
 
     /** Why nothing can be made of it; null where something can. */
     public String problem() {
-        return until > from ? null : "There is nothing between " + from / 1e6 + " s and " + until / 1e6 + " s; choose another range. Nothing was written.";
+        return until > from ? null : "There is nothing between " + from / 1e6 + " s and " + until / 1e6
+                + " s; choose another range. Nothing was written.";
     }
 }

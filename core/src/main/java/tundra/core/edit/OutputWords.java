@@ -60,7 +60,8 @@ public final class OutputWords {
     private static Point size(Project p, Output o) {
         Scene s = OutputEdits.scene(p, o);
         Scene of = s == null ? p.screens().getFirst() : s;
-        Point drawn = o.settings().get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) && of.board().layout(l) != null ? of.board().layout(l).size() : of.board().size();
+        Point drawn = o.settings().get(Outputs.LAYOUT) instanceof String l && !l.equals(Slot.DRAWN) && of.board().layout(l) != null ? of.board()
+                .layout(l).size() : of.board().size();
         double w = o.number(Outputs.WIDTH), h = o.number(Outputs.HEIGHT), shape = drawn.x() / drawn.y();
         return w > 0 ? new Point(w, h > 0 ? h : w / shape) : h > 0 ? new Point(h * shape, h) : drawn;
     }

@@ -95,6 +95,7 @@ public final class PieceValues {
 
     /** Without a value and the sentences' parts that name it; texts keep what it was at first. */
     public static Project delete(Project p, String id) {
-        return Reactions.tidied(inTexts(p, p.values(), v -> v.id().equals(id) ? v.start() : ValueWords.written(v)).withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
+        return Reactions.tidied(inTexts(p, p.values(), v -> v.id().equals(id) ? v.start() : ValueWords.written(v))
+                .withValues(p.values().stream().filter(v -> !v.id().equals(id)).toList()));
     }
 }

@@ -25,7 +25,8 @@ public final class Pivots {
         boolean keyed = board.timeline(of.timeline()).track(id, Properties.PIVOT) != null;
         Board changed = keyed ? of.set(board, id, Properties.PIVOT, pivot) : Resting.with(board, id, Properties.PIVOT, pivot);
         boolean moves = board.timelines().stream().anyMatch(t -> t.track(id, Properties.POSITION) != null || SplitPosition.is(t, id));
-        if (moves && (board.rest(id).get(Properties.FACE_PATH).equals("yes") || board.timelines().stream().anyMatch(t -> t.track(id, Properties.FACE_PATH) != null))) {
+        if (moves && (board.rest(id).get(Properties.FACE_PATH).equals("yes") || board.timelines().stream()
+                .anyMatch(t -> t.track(id, Properties.FACE_PATH) != null))) {
             return changed;
         }
         Board out = changed;

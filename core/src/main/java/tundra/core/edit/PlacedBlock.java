@@ -27,7 +27,8 @@ public final class PlacedBlock {
     public static Element of(Board b, BlockKind kind, Point at) {
         Content.Block block = kind.made();
         if (kind == Blocks.DOTS) {
-            String gallery = Tree.ids(b.elements()).stream().filter(id -> Blocks.OF_GALLERY.takes(b.find(id).content().word())).findFirst().orElse("");
+            String gallery = Tree.ids(b.elements()).stream().filter(id -> Blocks.OF_GALLERY.takes(b.find(id).content().word())).findFirst()
+                    .orElse("");
             block = block.with(Blocks.OF_GALLERY, gallery);
         }
         if (kind == Blocks.PROGRESS && !b.timelines().isEmpty()) {
@@ -46,7 +47,8 @@ public final class PlacedBlock {
     /** A video of the shelf, no larger than the canvas. */
     public static Element video(Board b, Asset video, Point at) {
         double k = Math.min(1, Math.min(b.size().x() * 0.8 / video.width(), b.size().y() * 0.8 / video.height()));
-        Content.Block block = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, video.hash()).withBox(new Point(Math.round(video.width() * k), Math.round(video.height() * k)));
+        Content.Block block = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, video.hash())
+                .withBox(new Point(Math.round(video.width() * k), Math.round(video.height() * k)));
         return element(b, video.title(), block, at);
     }
 

@@ -91,7 +91,8 @@ public final class Placing {
     public static Board pivot(Board board, String id, Point pivot, Affine toParent, Point box) {
         Point old = board.rest(id).get(Properties.PIVOT);
         boolean faces = board.timelines().stream().anyMatch(t -> t.track(id, Properties.POSITION) != null)
-                && (board.rest(id).get(Properties.FACE_PATH).equals("yes") || board.timelines().stream().anyMatch(t -> t.track(id, Properties.FACE_PATH) != null));
+                && (board.rest(id).get(Properties.FACE_PATH).equals("yes") || board.timelines().stream()
+                .anyMatch(t -> t.track(id, Properties.FACE_PATH) != null));
         Point by = faces ? Point.ZERO : toParent.applyOffset(pivot.minus(old).times(box));
         return shift(board.withRest(id, v -> v.with(Properties.PIVOT, pivot)), id, by);
     }

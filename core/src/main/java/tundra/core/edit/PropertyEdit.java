@@ -154,7 +154,8 @@ public final class PropertyEdit {
         String name = e.name();
         if (scope != EditScope.REST && SplitPosition.is(board.timeline(timeline), e.id())) {
             return scope == EditScope.WHOLE_MOVE ? "dragging " + name + " shifts its whole move, x and y alike"
-                    : "dragging " + name + (SplitPosition.keyed(board.timeline(timeline), e.id(), time) ? " changes its x and y keys here" : " adds x and y keys here");
+                    : "dragging " + name + (SplitPosition.keyed(board.timeline(timeline), e.id(), time) ? " changes its x and y keys here"
+                    : " adds x and y keys here");
         }
         return switch (scope) {
             case REST -> track == null
@@ -166,7 +167,8 @@ public final class PropertyEdit {
             case KEY -> {
                 if (track == null) {
                     yield time == 0 ? "dragging " + name + " sets its first position key, at the start"
-                            : "dragging " + name + " sets its first position key here: " + (first == FirstKey.FROM_START ? "it moves all the way from 0 s" : "it stays as it is until here");
+                            : "dragging " + name + " sets its first position key here: "
+                            + (first == FirstKey.FROM_START ? "it moves all the way from 0 s" : "it stays as it is until here");
                 }
                 if (WholeWay.is(track) && time > track.keys().getFirst().time() && time < track.keys().getLast().time()) {
                     yield "dragging " + name + " bends its way here: one easing runs over all of it, keys only shape it";

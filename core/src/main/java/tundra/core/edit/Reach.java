@@ -44,7 +44,8 @@ public enum Reach {
 
     /** Whether a reaction names nothing that only this scene or motif has, so that it could happen in the whole piece. */
     public static boolean everywhere(Reaction r) {
-        return PIECE.takes(r.when().kind()) && r.slots().stream().allMatch(s -> s.values().entrySet().stream().allMatch(e -> e.getKey().type() != Slot.Type.LAYOUT
+        return PIECE.takes(r.when().kind()) && r.slots().stream().allMatch(s -> s.values().entrySet().stream()
+                .allMatch(e -> e.getKey().type() != Slot.Type.LAYOUT
                 && (!Reactions.OF_BOARD.contains(e.getKey().type()) || e.getValue().equals(Slot.EVERYTHING))));
     }
 

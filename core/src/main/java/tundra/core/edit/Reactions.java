@@ -37,10 +37,12 @@ import tundra.core.model.Values;
 /** Adds, changes and takes away reactions. */
 public final class Reactions {
     /** What names something of the board. */
-    public static final Set<Slot.Type> OF_BOARD = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER);
+    public static final Set<Slot.Type> OF_BOARD = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE,
+            Slot.Type.MARKER);
 
     /** Stands for the instance in which a motif's reaction happens, where an element is asked for. */
-    public static final Element INSTANCE = new Element(Slot.INSTANCE, "this instance", false, false, Values.NONE, new Content.Instance("", new Point(1, 1), Clock.OWN));
+    public static final Element INSTANCE = new Element(Slot.INSTANCE, "this instance", false, false, Values.NONE,
+            new Content.Instance("", new Point(1, 1), Clock.OWN));
 
     private Reactions() {}
 
@@ -51,7 +53,8 @@ public final class Reactions {
 
     /** What actions can set of an element. Of an instance within its own motif it is what doesn't depend on where it stands. */
     public static List<Property<?>> settable(Element e) {
-        return e == INSTANCE ? List.of(Properties.OPACITY, Properties.ROTATION, Properties.SCALE) : Properties.of(e).stream().filter(p -> !Properties.TIES.contains(p)).toList();
+        return e == INSTANCE ? List.of(Properties.OPACITY, Properties.ROTATION, Properties.SCALE) : Properties.of(e).stream()
+                .filter(p -> !Properties.TIES.contains(p)).toList();
     }
 
     /** When the element is tapped, a timeline plays from its start. */
@@ -66,7 +69,8 @@ public final class Reactions {
 
     /** A cue: when a timeline passes a time, it pauses. */
     public static Board cue(Board board, String timeline, long time) {
-        return with(board, new Reaction(Ids.next(), Events.of(Events.PASSED, timeline, time, Events.WAY.standard()), List.of(Actions.of(Actions.PAUSE, timeline))));
+        return with(board, new Reaction(Ids.next(), Events.of(Events.PASSED, timeline, time, Events.WAY.standard()),
+                List.of(Actions.of(Actions.PAUSE, timeline))));
     }
 
     private static Action first(String timeline) {
@@ -82,7 +86,8 @@ public final class Reactions {
     static Board named(Board b, UnaryOperator<String> change) {
         return b.withReactions(b.reactions().stream().map(r -> named(r, change)).toList())
                 .withDrags(b.drags().stream().map(d -> d.map(change)).toList())
-                .withTimelines(b.timelines().stream().map(t -> t.scroll() == null || t.scroll().through() == null ? t : t.withScroll(t.scroll().withThrough(change.apply(t.scroll().through())))).toList());
+                .withTimelines(b.timelines().stream().map(t -> t.scroll() == null || t.scroll().through() == null ? t
+                : t.withScroll(t.scroll().withThrough(change.apply(t.scroll().through())))).toList());
     }
 
     /** Without what names something of the board that is gone; reactions with nothing left to do go with it. */
@@ -107,12 +112,14 @@ public final class Reactions {
         };
         Project own = tidied(p, around);
         return own.places().stream().allMatch(x -> tidied(own, x, around) == x.board()) ? own
-                : own.withScenes(own.scenes().stream().map(x -> x.withBoard(tidied(own, x, around))).toList()).withMotifs(own.motifs().stream().map(x -> x.withBoard(tidied(own, x, around))).toList());
+                : own.withScenes(own.scenes().stream().map(x -> x.withBoard(tidied(own, x, around))).toList())
+                .withMotifs(own.motifs().stream().map(x -> x.withBoard(tidied(own, x, around))).toList());
     }
 
     /** Those of the whole piece name nothing of a board. */
     private static Project tidied(Project p, BiPredicate<Slot.Type, String> around) {
-        var left = p.reactions().stream().map(r -> r.map(s -> s.names(Slot.INSTANCE) ? null : s.mapIds((slot, id) -> !OF_BOARD.contains(slot.type()) && around.test(slot.type(), id) ? id : null)))
+        var left = p.reactions().stream().map(r -> r.map(s -> s.names(Slot.INSTANCE) ? null : s.mapIds((slot, id) -> !OF_BOARD.contains(slot.type())
+                && around.test(slot.type(), id) ? id : null)))
                 .filter(Objects::nonNull).toList();
         return left.equals(p.reactions()) ? p : p.withReactions(left);
     }
@@ -123,7 +130,8 @@ public final class Reactions {
             return b;
         }
         var near = new SlotDefaults(p, b, null, null, 0);
-        var left = b.reactions().stream().filter(r -> r.when().kind() != Events.INSTANCE_REACHED || near.markers(r.when().slots().values()).contains(r.when().slots().get(Events.INNER))).toList();
+        var left = b.reactions().stream().filter(r -> r.when().kind() != Events.INSTANCE_REACHED || near.markers(r.when().slots().values())
+                .contains(r.when().slots().get(Events.INNER))).toList();
         return left.size() == b.reactions().size() ? b : b.withReactions(left);
     }
 
@@ -141,7 +149,8 @@ public final class Reactions {
     private static Board tidied(Board was, BiPredicate<Slot.Type, String> around) {
         Board b = BlockSettings.tidied(was, around);
         if (b.timelines().stream().anyMatch(t -> strayed(b, t))) {
-            return tidied(b.withTimelines(b.timelines().stream().map(t -> strayed(b, t) ? t.withScroll(t.scroll().withThrough(null)) : t).toList()), around);
+            return tidied(b.withTimelines(b.timelines().stream().map(t -> strayed(b, t) ? t.withScroll(t.scroll().withThrough(null)) : t).toList()),
+                    around);
         }
         if (b.reactions().isEmpty() && b.drags().isEmpty()) {
             return b;
@@ -177,7 +186,8 @@ public final class Reactions {
     public static int naming(Project p, String id) {
         int n = 0;
         for (Place x : p.places()) {
-            n += (int) x.board().drags().stream().filter(d -> d.pairs().stream().anyMatch(y -> y.part().equals(id) || y.places().contains(id))).count();
+            n += (int) x.board().drags().stream().filter(d -> d.pairs().stream().anyMatch(y -> y.part().equals(id) || y.places().contains(id)))
+                    .count();
         }
         return n + (int) p.allReactions().stream().filter(r -> r.slots().stream().anyMatch(s -> s.names(id))).count();
     }
@@ -228,7 +238,8 @@ public final class Reactions {
         for (Reaction r : all) {
             out.add(r);
             if (r.id().equals(id) && r.when().slots().first(Slot.Type.ELEMENT) instanceof String of) {
-                elements.stream().filter(e -> !e.equals(of)).forEach(e -> out.add(r.map(s -> s.mapIds(OF_BOARD, x -> x.equals(of) ? e : x)).withId(Ids.next())));
+                elements.stream().filter(e -> !e.equals(of)).forEach(e -> out.add(r.map(s -> s.mapIds(OF_BOARD, x -> x.equals(of) ? e : x))
+                        .withId(Ids.next())));
             }
         }
         return out;
@@ -266,7 +277,8 @@ public final class Reactions {
         String left = r.group();
         int own = all.indexOf(r);
         if (last < 0) {
-            boolean inside = !left.isEmpty() && own > 0 && own + 1 < all.size() && all.get(own - 1).group().equals(left) && all.get(own + 1).group().equals(left);
+            boolean inside = !left.isEmpty() && own > 0 && own + 1 < all.size() && all.get(own - 1).group().equals(left) && all.get(own + 1).group()
+                    .equals(left);
             while (inside && own < out.size() && out.get(own).group().equals(left)) {
                 own++;
             }
@@ -302,7 +314,8 @@ public final class Reactions {
         String passed = rest.get(down ? at : at - 1).group();
         do {
             at += down ? 1 : -1;
-        } while (!passed.isEmpty() && (down ? at < rest.size() && rest.get(at).group().equals(passed) : at > 0 && rest.get(at - 1).group().equals(passed)));
+        } while (!passed.isEmpty() && (down ? at < rest.size() && rest.get(at).group().equals(passed) : at > 0 && rest.get(at - 1).group()
+                .equals(passed)));
         var out = new ArrayList<>(rest);
         out.addAll(at, own);
         return out;

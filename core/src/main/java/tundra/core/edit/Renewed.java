@@ -30,7 +30,8 @@ public final class Renewed {
     private Board board(Board old) {
         Board b = Reactions.named(old, this::id);
         return new Board(b.size(), b.canvas(), b.elements().stream().map(this::element).toList(), b.timelines().stream().map(this::timeline).toList(),
-                b.reactions().stream().map(r -> r.withId(id(r.id()))).toList(), b.lines(), b.drags().stream().map(d -> d.withId(Ids.next())).toList(), b.layouts().stream().map(this::layout).toList());
+                b.reactions().stream().map(r -> r.withId(id(r.id()))).toList(), b.lines(), b.drags().stream().map(d -> d.withId(Ids.next()))
+                .toList(), b.layouts().stream().map(this::layout).toList());
     }
 
     private Layout layout(Layout l) {
@@ -58,6 +59,7 @@ public final class Renewed {
         var shown = new HashMap<String, Span>();
         t.shown().forEach((of, s) -> shown.put(id(of), s));
         return new Timeline(id(t.id()), t.name(), t.duration(), t.loop(), t.starts(), tracks, shown,
-                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream().map(s -> s.withId(Ids.next())).toList(), t.scroll());
+                t.markers().stream().map(m -> new Marker(id(m.id()), m.name(), m.time())).toList(), t.range(), t.sounds().stream()
+                .map(s -> s.withId(Ids.next())).toList(), t.scroll());
     }
 }

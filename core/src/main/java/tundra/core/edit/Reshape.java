@@ -71,7 +71,8 @@ public final class Reshape {
     private static Board settled(Board b, String id, Element before, Rect bounds) {
         var old = (Content.Path) before.content();
         Point p = before.rest().get(Properties.PIVOT);
-        Point by = new Point(bounds.width() == 0 ? bounds.x() - p.x() * old.box().x() : 0, bounds.height() == 0 ? bounds.y() - p.y() * old.box().y() : 0);
+        Point by = new Point(bounds.width() == 0 ? bounds.x() - p.x() * old.box().x() : 0, bounds.height() == 0 ? bounds.y() - p.y() * old.box().y()
+                : 0);
         if (by.equals(Point.ZERO)) {
             return b;
         }

@@ -34,14 +34,16 @@ public record Resizing(Content content, Values start, Point box, Point handle) {
      */
     public Result dragKeepingArea(Point by, boolean fromCentre) {
         Point f = factors(by, fromCentre);
-        boolean wide = handle.y() == 0.5 || handle.x() != 0.5 && Math.abs(Math.log(Math.max(LEAST, f.x()))) >= Math.abs(Math.log(Math.max(LEAST, f.y())));
+        boolean wide = handle.y() == 0.5 || handle.x() != 0.5
+                && Math.abs(Math.log(Math.max(LEAST, f.x()))) >= Math.abs(Math.log(Math.max(LEAST, f.y())));
         double k = Math.max(LEAST, Math.min(1 / LEAST, wide ? f.x() : f.y()));
         return scaled(wide ? new Point(k, 1 / k) : new Point(1 / k, k), fromCentre);
     }
 
     /** Whether its handles change its size; texts and groups are scaled by theirs. */
     static boolean sized(Content content) {
-        return content instanceof Content.Block || !(content instanceof Content.Text || content instanceof Content.Parent || content instanceof Content.Instance);
+        return content instanceof Content.Block || !(content instanceof Content.Text || content instanceof Content.Parent
+                || content instanceof Content.Instance);
     }
 
     /** What a drag would stretch each side by. */

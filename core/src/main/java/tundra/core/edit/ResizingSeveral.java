@@ -64,7 +64,8 @@ public record ResizingSeveral(Rect bounds, Point handle, List<Part> parts) {
         for (Part p : parts) {
             boolean across = p.quarters() % 2 == 1;
             Point k = across ? new Point(ky, kx) : new Point(kx, ky);
-            out = setter.set(out, p.id, Properties.POSITION, p.parent.inverse().apply(stretch.apply(p.parent.apply(p.start.get(Properties.POSITION)))));
+            out = setter.set(out, p.id, Properties.POSITION, p.parent.inverse()
+                    .apply(stretch.apply(p.parent.apply(p.start.get(Properties.POSITION)))));
             boolean sized = Resizing.sized(p.content);
             out = sized ? setter.set(out, p.id, Properties.SIZE, p.box.times(k))
                     : setter.set(out, p.id, Properties.SCALE, p.start.get(Properties.SCALE).times(k));

@@ -9,6 +9,7 @@ public final class Rested {
     private Rested() {}
 
     public static Board board(Board b) {
-        return b.withTimelines(b.timelines().stream().map(t -> new Timeline(t.id(), t.name(), t.duration(), t.loop(), t.starts(), Map.of())).toList());
+        return b.withTimelines(b.timelines().stream().map(t -> new Timeline(t.id(), t.name(), t.duration(), t.loop(), t.starts(), Map.of()))
+                .toList());
     }
 }

@@ -34,7 +34,8 @@ public final class Resting {
         if (p == Properties.POSITION_X || p == Properties.POSITION_Y) {
             Point at = board.rest(element).get(Properties.POSITION);
             double v = (Double) value;
-            return board.withRest(element, x -> x.with(Properties.POSITION, p == Properties.POSITION_X ? new Point(v, at.y()) : new Point(at.x(), v)));
+            return board.withRest(element, x -> x.with(Properties.POSITION, p == Properties.POSITION_X ? new Point(v, at.y())
+                    : new Point(at.x(), v)));
         }
         if (p == Properties.SIZE && board.find(element) instanceof Element e && e.content() instanceof Content.Group) {
             // what it holds stays where it is

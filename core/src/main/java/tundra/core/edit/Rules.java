@@ -90,7 +90,8 @@ public final class Rules {
                 Element stray = stray(after, b);
                 String shown = Shown.problem(after);
                 why = stray != null ? "“" + stray.name() + "” shows a motif that is not in this piece."
-                        : p instanceof Motif && Motifs.holds(after, p.id(), p.id()) ? "The motif “" + p.name() + "” can't show itself, be it through another motif."
+                        : p instanceof Motif && Motifs.holds(after, p.id(), p.id()) ? "The motif “" + p.name()
+                        + "” can't show itself, be it through another motif."
                         : shown != null ? "That would be too much: " + shown + "." : null;
             }
         }
@@ -113,7 +114,8 @@ public final class Rules {
         }
         for (Layout l : b.layouts()) {
             int letters = l.differs().words().values().stream().mapToInt(String::length).max().orElse(0);
-            String why = tooLong(l.name()) ? tooLong("A name", l.name().length()) : letters > Limits.TEXT_CHARS ? tooLong("A text", letters) : ofReactions(List.copyOf(l.differs().reactions().values()));
+            String why = tooLong(l.name()) ? tooLong("A name", l.name().length()) : letters > Limits.TEXT_CHARS ? tooLong("A text", letters)
+                    : ofReactions(List.copyOf(l.differs().reactions().values()));
             if (why != null) {
                 return why;
             }

@@ -45,7 +45,8 @@ public final class Scattering {
         ranges.put(Channel.OPACITY, new Range(1, 1, seed + 5));
         var scatter = new Scatter(count, ranges);
         List<Element> children = filled(p, of, List.of(), scatter);
-        var group = new Element(Names.free(b, "Scatter"), new Content.Group(children, area, null, scatter), Values.NONE.with(Properties.POSITION, at));
+        var group = new Element(Names.free(b, "Scatter"), new Content.Group(children, area, null, scatter), Values.NONE.with(Properties.POSITION,
+                at));
         var all = new ArrayList<Element>();
         boolean put = false;
         for (Element e : b.elements()) {
@@ -155,7 +156,8 @@ public final class Scattering {
 
     /** Forgets the numbers: what is left is a plain group of instances. */
     public static Board settle(Board b, String scatter) {
-        return b.mapElement(scatter, x -> x.content() instanceof Content.Group g ? x.withContent(new Content.Group(g.children(), g.box(), g.clip())) : x);
+        return b.mapElement(scatter, x -> x.content() instanceof Content.Group g ? x.withContent(new Content.Group(g.children(), g.box(), g.clip()))
+                : x);
     }
 
     private static boolean same(double a, double b) {

@@ -80,22 +80,26 @@ public final class Scenes {
         for (Scene s : after.scenes()) {
             Scene was = before.scene(s.id());
             Color now = s.board().canvas().get(Properties.BACKGROUND);
-            if (s.opening().pieceGround() && was != null && was.opening().pieceGround() && !now.equals(was.board().canvas().get(Properties.BACKGROUND))) {
+            if (s.opening().pieceGround() && was != null && was.opening().pieceGround()
+                    && !now.equals(was.board().canvas().get(Properties.BACKGROUND))) {
                 ground = now;
             }
         }
         Color all = ground;
         Project out = all.equals(after.page().ground()) ? after : after.withPage(after.page().withGround(all));
-        return out.scenes().stream().allMatch(s -> grounded(s, all) == s) ? out : out.withScenes(out.scenes().stream().map(s -> grounded(s, all)).toList());
+        return out.scenes().stream().allMatch(s -> grounded(s, all) == s) ? out : out.withScenes(out.scenes().stream().map(s -> grounded(s, all))
+                .toList());
     }
 
     private static Scene grounded(Scene s, Color ground) {
-        return !s.opening().pieceGround() || s.board().canvas().get(Properties.BACKGROUND).equals(ground) ? s : s.withBoard(s.board().withCanvas(s.board().canvas().with(Properties.BACKGROUND, ground)));
+        return !s.opening().pieceGround() || s.board().canvas().get(Properties.BACKGROUND).equals(ground) ? s
+                : s.withBoard(s.board().withCanvas(s.board().canvas().with(Properties.BACKGROUND, ground)));
     }
 
     /** A name that another scene has gets a number. An empty one changes nothing. */
     public static Project rename(Project p, String id, String wanted) {
-        return wanted.isBlank() ? p : p.withScenes(p.scenes().stream().map(s -> s.id().equals(id) ? s.withName(free(p, wanted.strip(), id)) : s).toList());
+        return wanted.isBlank() ? p : p.withScenes(p.scenes().stream().map(s -> s.id().equals(id) ? s.withName(free(p, wanted.strip(), id)) : s)
+                .toList());
     }
 
     /** @param to the place among the others, counted after it was taken out */

@@ -20,12 +20,14 @@ import tundra.core.model.Tree;
 /** The scripts of a piece: added, renamed, kept in step with the names that they use, and looked through for what can't work. */
 public final class Scripts {
     /** What a script asks the page for by a name. */
-    private static final Pattern NAMED = Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline|value|open|set)\\(\\s*(\"((?:[^\"\\\\]|\\\\.)*+)\"|'((?:[^'\\\\]|\\\\.)*+)')");
+    private static final Pattern NAMED =
+            Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline|value|open|set)\\(\\s*(\"((?:[^\"\\\\]|\\\\.)*+)\"|'((?:[^'\\\\]|\\\\.)*+)')");
     private static final Pattern MEMBER = Pattern.compile("\\bpage\\s*\\.\\s*([A-Za-z_$][A-Za-z0-9_$]*)");
     private static final Pattern OF_NAMED = Pattern.compile("\\bpage\\s*\\.\\s*(find|timeline)\\([^()]*\\)\\s*\\.\\s*([A-Za-z_$][A-Za-z0-9_$]*)");
 
     /** Strings, comments (group 1) and regular expressions, one after the other. */
-    private static final Pattern COMMENTS = Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*+\"|'(?:[^'\\\\\n]|\\\\.)*+'|`(?:[^`\\\\]|\\\\(?s:.))*+`|(//[^\n]*|/\\*(?s:.*?)\\*/)"
+    private static final Pattern COMMENTS =
+            Pattern.compile("\"(?:[^\"\\\\\n]|\\\\.)*+\"|'(?:[^'\\\\\n]|\\\\.)*+'|`(?:[^`\\\\]|\\\\(?s:.))*+`|(//[^\n]*|/\\*(?s:.*?)\\*/)"
             + "|(?<=(?:^|[(,=:\\[!&|?{};+\\n]|return)\\s{0,40})/(?:[^/\\\\\n\\[]|\\\\.|\\[(?:[^\\]\\\\\n]|\\\\.)*+])++/");
 
     private Scripts() {}
@@ -65,7 +67,8 @@ public final class Scripts {
         }
         String name = free(p, wanted);
         return p.withScripts(p.scripts().stream().map(s -> s.id().equals(id)
-                ? new Script(id, name, s.source().replaceAll("\\bfunction\\s+" + Pattern.quote(was.name()) + "(?=\\s*\\()", Matcher.quoteReplacement("function " + name)), s.comments()) : s).toList());
+                ? new Script(id, name, s.source().replaceAll("\\bfunction\\s+" + Pattern.quote(was.name()) + "(?=\\s*\\()",
+                Matcher.quoteReplacement("function " + name)), s.comments()) : s).toList());
     }
 
     public static Project comments(Project p, String id, boolean published) {
@@ -212,7 +215,8 @@ public final class Scripts {
         return after.withScripts(after.scripts().stream().map(s -> s.withSource(NAMED.matcher(s.source()).replaceAll(m -> {
             String name = m.group(3) != null ? m.group(3) : m.group(4), kind = m.group(1).equals("set") ? "value" : m.group(1);
             String now = renamed.getOrDefault(kind, Map.of()).get(name);
-            return Matcher.quoteReplacement(now == null ? m.group() : m.group().substring(0, m.start(2) - m.start()) + "\"" + now.replace("\\", "\\\\").replace("\"", "\\\"") + "\"");
+            return Matcher.quoteReplacement(now == null ? m.group() : m.group().substring(0, m.start(2) - m.start()) + "\""
+                    + now.replace("\\", "\\\\").replace("\"", "\\\"") + "\"");
         }))).toList());
     }
 

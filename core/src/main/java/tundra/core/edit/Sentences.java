@@ -44,7 +44,8 @@ public final class Sentences {
 
     /** A whole sentence. */
     public String of(SentenceKind kind, Slots slots) {
-        return kind.parts().stream().map(p -> p.slot() == null ? reach.words(p.words()) : word(p.slot(), slots.get(p.slot()))).collect(Collectors.joining(" "));
+        return kind.parts().stream().map(p -> p.slot() == null ? reach.words(p.words()) : word(p.slot(), slots.get(p.slot())))
+                .collect(Collectors.joining(" "));
     }
 
     /**
@@ -60,7 +61,8 @@ public final class Sentences {
      * @param language gives a sentence, its slots between braces, in the words of another language
      */
     public List<Phrase> phrases(SentenceKind kind, Slots slots, UnaryOperator<String> language) {
-        return kind.parts(language.apply(reach.words(kind.sentence()))).stream().map(p -> p.slot() == null ? new Phrase(p.words(), false) : new Phrase(word(p.slot(), slots.get(p.slot())), true)).toList();
+        return kind.parts(language.apply(reach.words(kind.sentence()))).stream().map(p -> p.slot() == null ? new Phrase(p.words(), false)
+                : new Phrase(word(p.slot(), slots.get(p.slot())), true)).toList();
     }
 
     /** What stands in a slot. */
@@ -68,7 +70,8 @@ public final class Sentences {
         return switch (s.type()) {
             case ELEMENT -> element((String) v);
             case ELEMENTS -> v.equals(List.of(Slot.EVERYTHING)) ? "every part" : elements((List<?>) v);
-            case PLAYER -> v.equals(Slot.EVERYTHING) ? "everything" : board.timeline((String) v) instanceof Timeline t ? t.name() : element((String) v);
+            case PLAYER -> v.equals(Slot.EVERYTHING) ? "everything" : board.timeline((String) v) instanceof Timeline t
+                    ? t.name() : element((String) v);
             case TIMELINE -> board.timeline((String) v) instanceof Timeline t ? t.name() : "?";
             case MARKER -> marker(board, (String) v) instanceof Marker m ? m.name() : "?";
             case MOTIF_MARKER -> Motifs.marker(project, (String) v) instanceof Marker m ? m.name() : "?";
@@ -93,11 +96,14 @@ public final class Sentences {
     /** Such as “with a push to the left in 0.5 s”. */
     public static String transition(String text) {
         Transition t = Transition.parse(text);
-        return t == null ? "as it comes" : t.kind() == Transition.Kind.CUT ? "at once" : "with a " + t.kind().word + (t.kind().moves() ? " to the " + t.side().word().replaceFirst("^up$", "top").replaceFirst("^down$", "bottom") : "") + " in " + TimeText.seconds(t.time());
+        return t == null ? "as it comes" : t.kind() == Transition.Kind.CUT ? "at once" : "with a " + t.kind().word
+                + (t.kind().moves() ? " to the " + t.side().word().replaceFirst("^up$", "top").replaceFirst("^down$", "bottom") : "") + " in "
+                + TimeText.seconds(t.time());
     }
 
     private String layout(String id) {
-        return project.places().stream().flatMap(p -> p.board().layouts().stream()).filter(l -> l.id().equals(id)).map(Layout::name).findFirst().orElse("?");
+        return project.places().stream().flatMap(p -> p.board().layouts().stream()).filter(l -> l.id().equals(id)).map(Layout::name).findFirst()
+                .orElse("?");
     }
 
     private static boolean number(String text) {
@@ -141,6 +147,7 @@ public final class Sentences {
             return v instanceof Paint x ? x.main().hex() : "";
         }
         double[] parts = p.type().parts((T) v);
-        return Arrays.stream(parts).mapToObj(x -> Numbers.plain(x * p.shown(), 3)).collect(Collectors.joining(", ")) + (p.unit().isEmpty() ? "" : " " + p.unit());
+        return Arrays.stream(parts).mapToObj(x -> Numbers.plain(x * p.shown(), 3)).collect(Collectors.joining(", "))
+                + (p.unit().isEmpty() ? "" : " " + p.unit());
     }
 }

@@ -30,7 +30,8 @@ public final class SettingText {
             case String word -> word;
             case Color c -> c.hex();
             case Paint x -> x.main().hex();
-            default -> Arrays.stream(((ValueType<Object>) s.property().type()).parts(s.value())).mapToObj(x -> Numbers.plain(x * s.property().shown(), 3)).collect(Collectors.joining(", "));
+            default -> Arrays.stream(((ValueType<Object>) s.property().type()).parts(s.value()))
+                    .mapToObj(x -> Numbers.plain(x * s.property().shown(), 3)).collect(Collectors.joining(", "));
         };
     }
 
@@ -74,7 +75,8 @@ public final class SettingText {
         for (int i = 0; i < count; i++) {
             double v = Arithmetic.parse(parts[Math.min(i, parts.length - 1)]) / p.shown();
             if (v < min || v > max) {
-                throw new IllegalArgumentException(p.label() + (min < p.min() || max > p.max() ? " changes by something" : " lies") + " between " + Numbers.plain(min * p.shown(), 2) + " and " + Numbers.plain(max * p.shown(), 2) + ".");
+                throw new IllegalArgumentException(p.label() + (min < p.min() || max > p.max() ? " changes by something" : " lies") + " between "
+                        + Numbers.plain(min * p.shown(), 2) + " and " + Numbers.plain(max * p.shown(), 2) + ".");
             }
             out[i] = v;
         }

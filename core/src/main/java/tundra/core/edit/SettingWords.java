@@ -15,7 +15,8 @@ public final class SettingWords {
     /** What is wrong with a text, in one sentence; null where it may stand. */
     public static String problem(Slot slot, String text) {
         return switch (slot.type()) {
-            case LINK -> text.isEmpty() && "".equals(slot.standard()) || Links.web(text) ? null : "That is no web address: http, https, or relative to the page.";
+            case LINK -> text.isEmpty() && "".equals(slot.standard()) || Links.web(text)
+                    ? null : "That is no web address: http, https, or relative to the page.";
             case PHONE -> Links.phone(text) ? null : "That is no telephone number.";
             case MAIL -> Links.mail(text) ? null : "That is no mail address.";
             case DATE -> date(text) ? null : "That is no day and time, such as 2027-01-09T18:00.";

@@ -24,7 +24,8 @@ public final class Shelf {
         p.places().forEach(s -> Tree.each(s.board().elements(), e -> found[0] |= switch (e.content()) {
             case Content.Picture x -> x.asset().equals(a.hash());
             case Content.Text t -> a.kind() == Asset.Kind.FONT && t.family().equals(family);
-            default -> a.kind() == Asset.Kind.FONT ? family != null && family.equals(BlockSettings.family(e)) : BlockSettings.files(e).contains(a.hash());
+            default -> a.kind() == Asset.Kind.FONT ? family != null && family.equals(BlockSettings.family(e)) : BlockSettings.files(e)
+                    .contains(a.hash());
         }));
         p.places().forEach(s -> s.board().timelines().forEach(t -> found[0] |= t.sounds().stream().anyMatch(x -> x.asset().equals(a.hash()))));
         p.allReactions().forEach(r -> found[0] |= r.slots().stream().anyMatch(x -> a.hash().equals(x.first(Slot.Type.SOUND))));
@@ -43,7 +44,8 @@ public final class Shelf {
         for (Asset a : assets) {
             Matcher m = NUMBERED.matcher(a.title());
             if (a.kind() == Asset.Kind.PICTURE && m.matches()) {
-                all.computeIfAbsent(m.group(1) + " " + a.width() + "×" + a.height(), k -> new TreeMap<>()).putIfAbsent(Integer.parseInt(m.group(2)), a);
+                all.computeIfAbsent(m.group(1) + " " + a.width() + "×" + a.height(), k -> new TreeMap<>()).putIfAbsent(Integer.parseInt(m.group(2)),
+                        a);
             }
         }
         var out = new LinkedHashMap<String, List<Asset>>();

@@ -36,7 +36,9 @@ public record SlotDefaults(Project project, Board board, String element, String 
         }
         return switch (s.type()) {
             case ELEMENT -> fits(s, element) ? element : Tree.ids(board.elements()).stream().filter(id -> fits(s, id)).findFirst().orElse(null);
-            case ELEMENTS -> s.takesAll() ? List.of(element != null && Draggings.of(board, element) != null ? element : Slot.EVERYTHING) : element != null ? List.of(element) : board.elements().isEmpty() ? null : List.of(board.elements().getLast().id());
+            case ELEMENTS -> s.takesAll() ? List.of(element != null && Draggings.of(board, element) != null
+                    ? element : Slot.EVERYTHING) : element != null ? List.of(element) : board.elements().isEmpty() ? null
+                    : List.of(board.elements().getLast().id());
             case PLAYER -> timeline == null ? Slot.EVERYTHING : timeline;
             case TIMELINE -> timeline;
             case MARKER -> board.timelines().stream().flatMap(t -> t.markers().stream()).map(m -> (Object) m.id()).findFirst().orElse(null);
@@ -44,10 +46,12 @@ public record SlotDefaults(Project project, Board board, String element, String 
             // goes by what stands in another slot
             case MOTIF_MARKER -> null;
             case LAYOUT -> layouts().isEmpty() ? null : layouts().getFirst().id();
-            case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst().orElse(project.scenes().getFirst().id());
+            case SCENE -> project.scenes().stream().filter(x -> x.board() != board).map(x -> (Object) x.id()).findFirst()
+                    .orElse(project.scenes().getFirst().id());
             case VALUE -> project.values().isEmpty() ? null : project.values().getFirst().id();
             case SCRIPT -> project.scripts().isEmpty() ? null : project.scripts().getFirst().id();
-            case SOUND -> project.assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst().orElse(null);
+            case SOUND -> project.assets().values().stream().filter(a -> a.kind() == Asset.Kind.SOUND).map(a -> (Object) a.hash()).findFirst()
+                    .orElse(null);
             case SETTING -> Setting.of(Properties.OPACITY, 0.5);
             case CHANGE -> Setting.of(Properties.OPACITY, -0.5);
             default -> throw new IllegalStateException(s.key() + " has no standard");
@@ -57,7 +61,8 @@ public record SlotDefaults(Project project, Board board, String element, String 
     /** Those of the scene, also where the board is one as it is in a layout. */
     public List<Layout> layouts() {
         // those of the whole piece have no scene
-        return board.timelines().isEmpty() ? List.of() : project.places().stream().map(Place::board).filter(b -> b.main().id().equals(board.main().id())).findFirst().map(Board::layouts).orElse(List.of());
+        return board.timelines().isEmpty() ? List.of() : project.places().stream().map(Place::board)
+                .filter(b -> b.main().id().equals(board.main().id())).findFirst().map(Board::layouts).orElse(List.of());
     }
 
     /** The names of the places of all maps. */
@@ -73,12 +78,14 @@ public record SlotDefaults(Project project, Board board, String element, String 
 
     /** Whether an element may stand in a slot. */
     public boolean fits(Slot s, String id) {
-        return Slot.INSTANCE.equals(id) ? s.choices().isEmpty() : id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e && s.takes(e.content().word()));
+        return Slot.INSTANCE.equals(id) ? s.choices().isEmpty() : id != null && (s.choices().isEmpty() || board.find(id) instanceof Element e
+                && s.takes(e.content().word()));
     }
 
     /** The ids of the markers of the motif whose instance stands in a slot. */
     public List<String> markers(Map<Slot, Object> slots) {
-        return slots.get(Events.INSTANCE) instanceof String id && board.find(id) instanceof Element e && e.content() instanceof Content.Instance i && project.motif(i.motif()) instanceof Motif m
+        return slots.get(Events.INSTANCE) instanceof String id && board.find(id) instanceof Element e && e.content() instanceof Content.Instance i
+                && project.motif(i.motif()) instanceof Motif m
                 ? m.board().timelines().stream().flatMap(t -> t.markers().stream()).map(Marker::id).toList() : List.of();
     }
 
@@ -100,10 +107,12 @@ public record SlotDefaults(Project project, Board board, String element, String 
     public Slots as(Slots before, SentenceKind kind) {
         var values = new LinkedHashMap<Slot, Object>();
         for (Slot s : kind.slots()) {
-            Object same = before.get(s), alike = same != null ? same : s.standard() != null || !s.choices().isEmpty() && !s.takesAll() || all(before, s) ? null : before.first(s.type());
+            Object same = before.get(s), alike = same != null ? same : s.standard() != null || !s.choices().isEmpty() && !s.takesAll()
+                    || all(before, s) ? null : before.first(s.type());
             Object v = alike != null ? alike : switch (s.type()) {
                 case ELEMENTS -> !s.takesAll() && before.first(Slot.Type.ELEMENT) instanceof String e ? List.of(e) : standard(s);
-                case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l && board.find((String) l.getFirst()) != null && fits(s, (String) l.getFirst()) ? l.getFirst() : standard(s);
+                case ELEMENT -> before.first(Slot.Type.ELEMENTS) instanceof List<?> l && board.find((String) l.getFirst()) != null
+                        && fits(s, (String) l.getFirst()) ? l.getFirst() : standard(s);
                 case TIMELINE -> before.first(Slot.Type.PLAYER) instanceof String t && board.timeline(t) != null ? t : standard(s);
                 case MOTIF_MARKER -> markers(values).stream().findFirst().orElse(null);
                 case PLAYER -> before.first(Slot.Type.TIMELINE) instanceof String t ? t : standard(s);

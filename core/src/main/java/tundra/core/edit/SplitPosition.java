@@ -104,7 +104,8 @@ public final class SplitPosition {
         for (Track<Double> half : x == null ? List.of(y) : y == null ? List.of(x) : List.of(x, y)) {
             half.keys().forEach(k -> times.add(k.time()));
         }
-        DoubleFunction<Point> f = time -> new Point(value(board, element, x, Properties.POSITION_X, time), value(board, element, y, Properties.POSITION_Y, time));
+        DoubleFunction<Point> f = time -> new Point(value(board, element, x, Properties.POSITION_X, time),
+                value(board, element, y, Properties.POSITION_Y, time));
         var all = List.copyOf(times);
         var keys = new ArrayList<Key<Point>>();
         for (int i = 0; i < all.size(); i++) {

@@ -37,7 +37,9 @@ public final class SpokenWords {
         var each = new ArrayList<String>();
         for (Element e : chosen) {
             Point at = seen.position(e.id()), size = seen.size(e.id());
-            each.add(e.name() + " at " + Numbers.plain(at.x(), 0) + ", " + Numbers.plain(at.y(), 0) + (size == null ? ", not seen now" : ", " + Numbers.plain(size.x(), 0) + " by " + Numbers.plain(size.y(), 0)) + (e.hidden() ? ", hidden" : "") + (e.locked() ? ", locked" : ""));
+            each.add(e.name() + " at " + Numbers.plain(at.x(), 0) + ", " + Numbers.plain(at.y(), 0) + (size == null ? ", not seen now" : ", "
+                    + Numbers.plain(size.x(), 0) + " by " + Numbers.plain(size.y(), 0)) + (e.hidden() ? ", hidden" : "")
+                    + (e.locked() ? ", locked" : ""));
         }
         return out.append(". Selected: ").append(String.join("; ", each)).toString();
     }
@@ -45,7 +47,8 @@ public final class SpokenWords {
     /** Of the timeline: its name, the playhead, and what is keyed. */
     public static String timeline(Timeline t, long playhead, int chosen) {
         int keys = t.tracks().values().stream().flatMap(m -> m.values().stream()).mapToInt(x -> x.keys().size()).sum();
-        return "Timeline " + t.name() + ", playhead at " + Numbers.plain(playhead / 1e6, 2) + " of " + Numbers.plain(t.duration() / 1e6, 2) + " seconds, " + count(keys, "key") + (chosen == 0 ? "" : ", " + chosen + " chosen");
+        return "Timeline " + t.name() + ", playhead at " + Numbers.plain(playhead / 1e6, 2) + " of " + Numbers.plain(t.duration() / 1e6, 2)
+                + " seconds, " + count(keys, "key") + (chosen == 0 ? "" : ", " + chosen + " chosen");
     }
 
     private static String count(int n, String of) {

@@ -59,7 +59,8 @@ public final class Steering {
         }
         var actions = new ArrayList<Action>();
         if (k.kind().gallery()) {
-            actions.addAll(List.of(Actions.of(Actions.NEXT_ITEM, e.id()), Actions.of(Actions.PREVIOUS_ITEM, e.id()), Actions.of(Actions.SHOW_ITEM, 1.0, e.id()), Actions.of(Actions.TURN_ONCE, e.id(), Actions.WAY.standard(), 4_000_000L)));
+            actions.addAll(List.of(Actions.of(Actions.NEXT_ITEM, e.id()), Actions.of(Actions.PREVIOUS_ITEM, e.id()),
+                    Actions.of(Actions.SHOW_ITEM, 1.0, e.id()), Actions.of(Actions.TURN_ONCE, e.id(), Actions.WAY.standard(), 4_000_000L)));
         } else if (k.kind() == Blocks.VIDEO || k.kind() == Blocks.SOUND) {
             actions.add(Actions.of(Actions.TOGGLE_MEDIA, e.id()));
             actions.add(Actions.of(Actions.PAUSE_MEDIA, e.id()));

@@ -82,7 +82,8 @@ public record Ways(List<Way> all, Set<String> unreachable, Set<String> deadEnds)
         for (Reaction r : reactions) {
             Stream<Action> actions = r.off() ? Stream.of() : Stream.concat(r.actions().stream(), r.otherwise().stream());
             actions.filter(a -> LEADING.contains(a.kind())).forEach(a -> {
-                String to = a.kind() == Actions.OPEN_SCENE ? (String) a.slots().get(Actions.SCENE) : a.kind() == Actions.NEXT_SCENE ? id(scenes, at + 1) : a.kind() == Actions.PREVIOUS_SCENE ? id(scenes, at - 1) : null;
+                String to = a.kind() == Actions.OPEN_SCENE ? (String) a.slots().get(Actions.SCENE) : a.kind() == Actions.NEXT_SCENE
+                        ? id(scenes, at + 1) : a.kind() == Actions.PREVIOUS_SCENE ? id(scenes, at - 1) : null;
                 if (a.kind() == Actions.BACK || to != null && scenes.stream().anyMatch(s -> s.id().equals(to))) {
                     out.add(new Way(from.id(), to, place, r.id(), words.of(r.when().kind(), r.when().slots())));
                 }
@@ -96,6 +97,7 @@ public record Ways(List<Way> all, Set<String> unreachable, Set<String> deadEnds)
 
     /** A sentence that leads from a scene to another: when something is tapped there, or else a while after it opens. */
     public static Reaction begun(Project p, String from, String to, String element) {
-        return new Reaction(Ids.next(), element == null ? Events.of(Events.AFTER, 3_000_000L) : Events.tapped(element), List.of(Actions.of(Actions.OPEN_SCENE, to)));
+        return new Reaction(Ids.next(), element == null ? Events.of(Events.AFTER, 3_000_000L) : Events.tapped(element),
+                List.of(Actions.of(Actions.OPEN_SCENE, to)));
     }
 }

@@ -23,15 +23,18 @@ public record WaysLayout(Map<String, Rect> cards, List<Arrow> arrows) {
 
     /** @param scenes their ids in order */
     public static WaysLayout of(List<String> scenes, Ways ways, double width, double height, double ratio) {
-        int columns = Math.max(1, Math.min(scenes.size(), (int) Math.ceil(Math.sqrt(scenes.size() * width / Math.max(1, height) / ratio / 1.2)))), rows = (scenes.size() + columns - 1) / columns;
-        double w = Math.max(80, Math.min(360, Math.min((width - GAP * (columns + 1)) / columns, (height - GAP * (rows + 1)) / rows * ratio))), h = w / ratio + LABEL;
+        int columns = Math.max(1, Math.min(scenes.size(), (int) Math.ceil(Math.sqrt(scenes.size() * width / Math.max(1, height) / ratio / 1.2)))),
+                rows = (scenes.size() + columns - 1) / columns;
+        double w = Math.max(80, Math.min(360, Math.min((width - GAP * (columns + 1)) / columns, (height - GAP * (rows + 1)) / rows * ratio))),
+                h = w / ratio + LABEL;
         double left = (width - columns * w - (columns - 1) * GAP) / 2, top = (height - rows * h - (rows - 1) * GAP * 0.8) / 2;
         var cards = new HashMap<String, Rect>();
         for (int i = 0; i < scenes.size(); i++) {
             cards.put(scenes.get(i), new Rect(left + i % columns * (w + GAP), top + i / columns * (h + GAP * 0.8), w, h));
         }
         var between = new LinkedHashMap<List<String>, List<Ways.Way>>();
-        ways.all().stream().filter(x -> x.to() != null && !x.to().equals(x.from())).forEach(x -> between.computeIfAbsent(List.of(x.from(), x.to()), k -> new ArrayList<>()).add(x));
+        ways.all().stream().filter(x -> x.to() != null && !x.to().equals(x.from()))
+                .forEach(x -> between.computeIfAbsent(List.of(x.from(), x.to()), k -> new ArrayList<>()).add(x));
         var arrows = new ArrayList<Arrow>();
         between.forEach((pair, all) -> arrows.add(new Arrow(all, line(cards.get(pair.getFirst()), cards.get(pair.getLast())))));
         return new WaysLayout(cards, arrows);

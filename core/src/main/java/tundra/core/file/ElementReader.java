@@ -58,7 +58,8 @@ final class ElementReader {
             reader.parts.part(() -> effects.add(effect(new Fields(n, "effect " + (effects.size() + 1) + " of " + f.where()))));
         }
         if (effects.size() > Limits.EFFECTS) {
-            throw new Parts.TooMuch("“" + name + "” has " + effects.size() + " effects, and " + Limits.EFFECTS + " is the most that one thing can have");
+            throw new Parts.TooMuch("“" + name + "” has " + effects.size() + " effects, and " + Limits.EFFECTS
+                    + " is the most that one thing can have");
         }
         var e = new Element(id, name, f.flag("locked"), f.flag("hidden"), f.flag("guide"), values, content, effects);
         f.keepUnknown(FileObjects.of("element", id), reader.unknown);
@@ -84,7 +85,8 @@ final class ElementReader {
             case "polygon" -> new Content.Polygon((int) f.whole("points", 3, 100), f.number("inner", 0, 1));
             case "path" -> new Content.Path(outline(f, "outline"), f.pair("box", 0, Limits.LENGTH), f.flag("evenOdd"));
             case "text" -> new Content.Text(f.text("text"), f.text("family"), (int) f.whole("weight", 100, 900),
-                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10), 0, f.has("wrap") ? f.number("wrap", 0, Limits.LENGTH) : 0);
+                    f.number("fontSize", 0.1, 10_000), align(f), f.number("lineHeight", 0.1, 10), 0, f.has("wrap")
+                    ? f.number("wrap", 0, Limits.LENGTH) : 0);
             case "picture" -> picture(f);
             case "group" -> new Content.Group(elements(f, "children"), f.pair("box", 0, Limits.LENGTH),
                     f.has("clip") ? outline(f, "clip") : null,
@@ -137,7 +139,8 @@ final class ElementReader {
         var ranges = new EnumMap<Scatter.Channel, Scatter.Range>(Scatter.Channel.class);
         for (Scatter.Channel c : Scatter.Channel.values()) {
             Fields r = f.object(c.name().toLowerCase(Locale.ROOT));
-            ranges.put(c, new Scatter.Range(r.number("from", -Limits.LENGTH, Limits.LENGTH), r.number("to", -Limits.LENGTH, Limits.LENGTH), r.whole("seed", Long.MIN_VALUE, Long.MAX_VALUE)));
+            ranges.put(c, new Scatter.Range(r.number("from", -Limits.LENGTH, Limits.LENGTH), r.number("to", -Limits.LENGTH, Limits.LENGTH),
+                    r.whole("seed", Long.MIN_VALUE, Long.MAX_VALUE)));
         }
         return new Scatter((int) f.whole("count", 1, Scatter.MOST), ranges);
     }

@@ -27,7 +27,8 @@ public final class Exchange {
     }
 
     private ObjectNode all() {
-        ObjectNode o = Json.MAPPER.createObjectNode().put("tundraTimelines", VERSION).put("name", project.name()).put("frameRate", project.frameRate());
+        ObjectNode o = Json.MAPPER.createObjectNode().put("tundraTimelines", VERSION).put("name", project.name())
+                .put("frameRate", project.frameRate());
         ArrayNode boards = o.putArray("boards");
         for (Place p : project.places()) {
             ObjectNode b = boards.addObject().put("kind", project.scene(p.id()) != null ? "scene" : "motif").put("id", p.id()).put("name", p.name());

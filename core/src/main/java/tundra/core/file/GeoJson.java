@@ -18,7 +18,8 @@ import tundra.core.model.MapData;
 public final class GeoJson {
     /** Bytes of a file. */
     public static final long MOST = 24L << 20;
-    private static final List<String> KINDS = List.of("kind", "natural", "highway", "waterway", "railway", "building", "place", "landuse", "route", "type");
+    private static final List<String> KINDS = List.of("kind", "natural", "highway", "waterway", "railway", "building", "place", "landuse", "route",
+            "type");
     private static final int NAME = 200;
 
     private GeoJson() {}
@@ -56,7 +57,8 @@ public final class GeoJson {
         }
         var m = new MapData(out);
         if (m.size() > MapData.MOST) {
-            throw new FileProblem("it has " + m.size() + " coordinates, and " + MapData.MOST + " is the most that a map can have; leave out what isn't shown");
+            throw new FileProblem("it has " + m.size() + " coordinates, and " + MapData.MOST
+                    + " is the most that a map can have; leave out what isn't shown");
         }
         return m;
     }
@@ -130,7 +132,8 @@ public final class GeoJson {
     }
 
     private static Point point(JsonNode n, Fields g) throws FileProblem {
-        if (!n.isArray() || n.size() < 2 || !n.get(0).isNumber() || !n.get(1).isNumber() || !(Math.abs(n.get(0).doubleValue()) <= 180) || !(Math.abs(n.get(1).doubleValue()) <= 90)) {
+        if (!n.isArray() || n.size() < 2 || !n.get(0).isNumber() || !n.get(1).isNumber() || !(Math.abs(n.get(0).doubleValue()) <= 180)
+                || !(Math.abs(n.get(1).doubleValue()) <= 90)) {
             throw g.problem("coordinates", "should be degrees, a longitude from -180 to 180 and a latitude from -90 to 90");
         }
         return new Point(n.get(0).doubleValue(), n.get(1).doubleValue());

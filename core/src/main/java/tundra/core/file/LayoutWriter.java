@@ -34,7 +34,8 @@ final class LayoutWriter {
         Differs d = l.differs();
         if (!d.values().isEmpty()) {
             ObjectNode rest = o.putObject("rest");
-            ProjectWriter.ordered(d.values(), order).forEach((owner, v) -> rest.set(owner, writer.unknown(writer.values(v), FileObjects.in(l.id(), "rest", owner))));
+            ProjectWriter.ordered(d.values(), order)
+                    .forEach((owner, v) -> rest.set(owner, writer.unknown(writer.values(v), FileObjects.in(l.id(), "rest", owner))));
         }
         if (!d.words().isEmpty()) {
             ObjectNode texts = o.putObject("texts");
@@ -42,11 +43,13 @@ final class LayoutWriter {
         }
         if (!d.timelines().isEmpty()) {
             ObjectNode timelines = o.putObject("timelines");
-            new TreeMap<>(d.timelines()).forEach((id, x) -> timelines.set(id, writer.unknown(timeline(l.id() + "/" + id, x), FileObjects.in(l.id(), "timeline", id))));
+            new TreeMap<>(d.timelines())
+                    .forEach((id, x) -> timelines.set(id, writer.unknown(timeline(l.id() + "/" + id, x), FileObjects.in(l.id(), "timeline", id))));
         }
         if (!d.order().isEmpty()) {
             ObjectNode orders = o.putObject("order");
-            ProjectWriter.ordered(d.order(), order).forEach((parent, children) -> children.forEach(orders.putArray(parent.isEmpty() ? Board.CANVAS : parent)::add));
+            ProjectWriter.ordered(d.order(), order)
+                    .forEach((parent, children) -> children.forEach(orders.putArray(parent.isEmpty() ? Board.CANVAS : parent)::add));
         }
         if (!d.reactions().isEmpty()) {
             ArrayNode reactions = o.putArray("reactions");

@@ -69,7 +69,8 @@ public final class OutputFolder {
         } catch (FileProblem e) {
             throw e;
         } catch (IOException e) {
-            throw new FileProblem(what + " can't be written to " + ShownPath.of(target) + " (" + WriteTrouble.words(e) + "). Choose another folder; the project is unchanged.", e);
+            throw new FileProblem(what + " can't be written to " + ShownPath.of(target) + " (" + WriteTrouble.words(e)
+                    + "). Choose another folder; the project is unchanged.", e);
         } finally {
             if (staging != null) {
                 delete(staging);
@@ -96,18 +97,21 @@ public final class OutputFolder {
             for (Path p = target.resolve(name); !p.equals(target); p = p.getParent()) {
                 boolean meant = !p.equals(target.resolve(name));
                 if (Files.exists(p) && Files.isDirectory(p) != meant) {
-                    throw new FileProblem("“" + target.relativize(p) + "” in “" + target.getFileName() + "” is " + (meant ? "a file where a folder is to be" : "a folder where a file is to be")
+                    throw new FileProblem("“" + target.relativize(p) + "” in “" + target.getFileName() + "” is "
+                            + (meant ? "a file where a folder is to be" : "a folder where a file is to be")
                             + ". Nothing was changed; choose another folder.");
                 }
             }
         }
         if (Files.isDirectory(target.resolve(LIST))) {
-            throw new FileProblem("“" + LIST + "” in “" + target.getFileName() + "” is a folder, where the list of the files would be. Nothing was changed; choose another folder.");
+            throw new FileProblem("“" + LIST + "” in “" + target.getFileName()
+                    + "” is a folder, where the list of the files would be. Nothing was changed; choose another folder.");
         }
         if (!force && !Files.exists(target.resolve(LIST))) {
             for (String name : names) {
                 if (Files.exists(target.resolve(name))) {
-                    throw new FileProblem("“" + name + "” in “" + target.getFileName() + "” is there already, and Tundra did not make it; it was left as it is. Choose another folder.");
+                    throw new FileProblem("“" + name + "” in “" + target.getFileName()
+                            + "” is there already, and Tundra did not make it; it was left as it is. Choose another folder.");
                 }
             }
         }
@@ -116,7 +120,8 @@ public final class OutputFolder {
     private static void move(Set<String> files, String lastOne, Path staging, Path target, Progress progress) throws IOException {
         List<String> lines = listed(target);
         int before = lines.indexOf(BEFORE) < 0 ? lines.size() : lines.indexOf(BEFORE);
-        Set<String> last = new LinkedHashSet<>(lines.subList(0, before)), old = new LinkedHashSet<>(lines.subList(Math.min(lines.size(), before + 1), lines.size()));
+        Set<String> last = new LinkedHashSet<>(lines.subList(0, before)), old =
+                new LinkedHashSet<>(lines.subList(Math.min(lines.size(), before + 1), lines.size()));
         last.removeAll(files);
         List<String> names = new ArrayList<>(files);
         if (names.remove(lastOne)) {
@@ -148,7 +153,8 @@ public final class OutputFolder {
         if (!Files.isRegularFile(list) || Files.size(list) > LONGEST_LIST) {
             return List.of();
         }
-        return Files.readString(list, StandardCharsets.ISO_8859_1).lines().filter(l -> l.equals(BEFORE) || l.matches("[A-Za-z0-9._/-]{1,300}") && !l.contains("..")).toList();
+        return Files.readString(list, StandardCharsets.ISO_8859_1).lines().filter(l -> l.equals(BEFORE) || l.matches("[A-Za-z0-9._/-]{1,300}")
+                && !l.contains("..")).toList();
     }
 
     private static void delete(Path folder) {

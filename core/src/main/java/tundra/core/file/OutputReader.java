@@ -34,7 +34,8 @@ final class OutputReader {
             Fields s = f.object("settings");
             for (LabelledSlot x : kind.settings()) {
                 if (s.has(x.slot().key())) {
-                    o = o.with(x.slot(), Set.of(Slot.Type.SCENE, Slot.Type.LAYOUT, Slot.Type.MARKER).contains(x.slot().type()) ? s.text(x.slot().key()) : SlotReader.plain(s, x.slot()));
+                    o = o.with(x.slot(), Set.of(Slot.Type.SCENE, Slot.Type.LAYOUT, Slot.Type.MARKER).contains(x.slot().type())
+                            ? s.text(x.slot().key()) : SlotReader.plain(s, x.slot()));
                 }
             }
         }

@@ -113,7 +113,8 @@ public final class ProjectFile {
             SafeReplace.write(file, out -> ProjectZip.write(project, thumbnail, out), written -> ProjectZip.check(written, project));
         } catch (SafeReplace.Unfit e) {
             throw new FileProblem("“" + name + "” was not saved: what was written can't be opened again (" + e.getMessage()
-                    + "). The file is as it was, what was written is kept beside it as “" + e.kept.getFileName() + "”, and the project is still open: undo the last steps and save again.", e);
+                    + "). The file is as it was, what was written is kept beside it as “" + e.kept.getFileName()
+                    + "”, and the project is still open: undo the last steps and save again.", e);
         } catch (FileProblem e) {
             throw new FileProblem("“" + name + "” was not saved: " + e.getMessage()
                     + ". The file is as it was and the project is still open: undo the last steps and save again.", e);

@@ -30,7 +30,8 @@ public final class ProjectFolder {
         if (Files.isDirectory(folder) && !Files.exists(folder.resolve(JSON))) {
             try (DirectoryStream<Path> all = Files.newDirectoryStream(folder)) {
                 if (all.iterator().hasNext()) {
-                    throw new FileProblem("“" + folder.getFileName() + "” holds other things; name a new folder, or one that a piece was unpacked into. Nothing was written.");
+                    throw new FileProblem("“" + folder.getFileName()
+                            + "” holds other things; name a new folder, or one that a piece was unpacked into. Nothing was written.");
                 }
             }
         }
@@ -74,9 +75,11 @@ public final class ProjectFolder {
                     }
                 }
             }
-            return ProjectReader.read(new String(Files.readAllBytes(json), StandardCharsets.UTF_8).strip().getBytes(StandardCharsets.UTF_8), data, Parts.strict());
+            return ProjectReader.read(new String(Files.readAllBytes(json), StandardCharsets.UTF_8).strip().getBytes(StandardCharsets.UTF_8), data,
+                    Parts.strict());
         } catch (NoSuchFileException e) {
-            throw new FileProblem("“" + folder.getFileName() + "” holds no project.json; name a folder that a piece was unpacked into. Nothing was written.", e);
+            throw new FileProblem("“" + folder.getFileName()
+                    + "” holds no project.json; name a folder that a piece was unpacked into. Nothing was written.", e);
         } catch (FileProblem | IllegalArgumentException e) {
             throw new FileProblem("“" + folder.getFileName() + "” can't be packed: " + e.getMessage() + ". Nothing was written.", e);
         }

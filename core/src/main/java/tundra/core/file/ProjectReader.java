@@ -157,11 +157,13 @@ final class ProjectReader {
         for (JsonNode n : f.has("muted") ? f.list("muted") : List.<JsonNode>of()) {
             parts.part(() -> {
                 var m = new Fields(n, "muted finding " + (muted.size() + 1));
-                muted.add(new Muted(SlotReader.words(m, "check"), SlotReader.words(m, "place"), m.has("element") ? SlotReader.words(m, "element") : "", SlotReader.words(m, "reason")));
+                muted.add(new Muted(SlotReader.words(m, "check"), SlotReader.words(m, "place"), m.has("element") ? SlotReader.words(m, "element")
+                        : "", SlotReader.words(m, "reason")));
             });
         }
         f.keepUnknown(FileObjects.PROJECT, unknown);
-        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], outputs, muted, Map.copyOf(unknown));
+        var p = new Project(id, name, rate, scenes, assets, swatches, easings, motifs, values, scripts, reactions, page[0], outputs, muted,
+                Map.copyOf(unknown));
         // what led to scenes that were left out goes with them
         p = OutputEdits.tidied(Reactions.tidied(p));
         for (Motif m : motifs) {
@@ -216,7 +218,8 @@ final class ProjectReader {
         } else if (type.matches("font/(ttf|otf)")) {
             a = new Asset(hash, f.text("name"), type, 0, 0, 0, bytes);
         } else if (type.matches("video/(mp4|webm)")) {
-            a = new Asset(hash, f.text("name"), type, (int) f.whole("width", 1, Limits.SIDE), (int) f.whole("height", 1, Limits.SIDE), f.whole("duration", 1, Limits.TIME), bytes);
+            a = new Asset(hash, f.text("name"), type, (int) f.whole("width", 1, Limits.SIDE), (int) f.whole("height", 1, Limits.SIDE),
+                    f.whole("duration", 1, Limits.TIME), bytes);
         } else if (type.equals(Asset.WORDS) || type.equals(Asset.FILES)) {
             a = new Asset(hash, f.text("name"), type, 0, 0, 0, bytes);
         } else {
@@ -335,9 +338,11 @@ final class ProjectReader {
         if (pairs.isEmpty()) {
             throw f.problem("pairs", "names no part");
         }
-        var motion = new Dragging.Motion(ValueReader.word(Dragging.Way.class, f, "way"), f.has("area") ? there(f, "area", f.text("area"), here) : null, f.flag("glides"));
+        var motion = new Dragging.Motion(ValueReader.word(Dragging.Way.class, f, "way"), f.has("area") ? there(f, "area", f.text("area"), here)
+                : null, f.flag("glides"));
         var fit = new Dragging.Fit(ValueReader.word(Dragging.Overlap.class, f, "overlap"), f.number("share", 0, 1), f.flag("snaps"), f.flag("many"),
-                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME), f.has("easing") ? easing(f) : Dragging.Fit.USUAL);
+                ValueReader.word(Dragging.Missed.class, f, "missed"), f.whole("back", 0, Limits.TIME), f.has("easing") ? easing(f)
+                : Dragging.Fit.USUAL);
         var carried = new Dragging.Carried(f.number("opacity", 0, 1), f.number("tilt", -360, 360),
                 f.has("cursor") ? ValueReader.word(Dragging.Cursor.class, f, "cursor") : Dragging.Cursor.GRABBING, List.of());
         for (JsonNode n : f.has("look") ? f.list("look") : List.<JsonNode>of()) {

@@ -188,7 +188,8 @@ final class ProjectWriter {
     }
 
     private ObjectNode element(Element e) {
-        ObjectNode o = Json.MAPPER.createObjectNode().put("id", e.id()).put("name", e.name()).put("type", e.content() instanceof Content.Block ? "block" : e.content().word());
+        ObjectNode o = Json.MAPPER.createObjectNode().put("id", e.id()).put("name", e.name()).put("type", e.content() instanceof Content.Block
+                ? "block" : e.content().word());
         if (e.locked()) {
             o.put("locked", true);
         }
@@ -250,7 +251,8 @@ final class ProjectWriter {
             case Content.Instance i -> {
                 o.put("motif", i.motif());
                 o.set("box", pair(i.box()));
-                o.put("clock", i.clock().own() ? "own" : "parent").put("repeat", i.clock().repeat().name().toLowerCase(Locale.ROOT)).put("phase", i.clock().phase())
+                o.put("clock", i.clock().own() ? "own" : "parent").put("repeat", i.clock().repeat().name().toLowerCase(Locale.ROOT))
+                        .put("phase", i.clock().phase())
                         .put("speed", i.clock().speed());
             }
             case Content.Block b -> {
@@ -341,7 +343,8 @@ final class ProjectWriter {
     /** What belongs to elements, in the order of the elements. */
     static <V> Map<String, V> ordered(Map<String, V> m, Map<String, Integer> order) {
         var out = new LinkedHashMap<String, V>();
-        m.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<String, V> e) -> order.getOrDefault(e.getKey(), Integer.MAX_VALUE)).thenComparing(Map.Entry::getKey))
+        m.entrySet().stream().sorted(Comparator.comparingInt((Map.Entry<String, V> e) -> order.getOrDefault(e.getKey(), Integer.MAX_VALUE))
+                .thenComparing(Map.Entry::getKey))
                 .forEach(e -> out.put(e.getKey(), e.getValue()));
         return out;
     }

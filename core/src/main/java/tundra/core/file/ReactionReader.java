@@ -40,7 +40,8 @@ final class ReactionReader {
     record Around(Set<String> scenes, Set<String> values, Set<String> scripts, Set<String> sounds, Set<String> motifMarkers) {}
 
     /** @param layouts the ids of the board's own */
-    ReactionReader(Set<String> elements, List<Timeline> all, Set<String> layouts, Around around, Map<String, String> unknown, TimelineReader.IdReader ids, Parts parts) {
+    ReactionReader(Set<String> elements, List<Timeline> all, Set<String> layouts, Around around, Map<String, String> unknown,
+            TimelineReader.IdReader ids, Parts parts) {
         this.parts = parts;
         this.elements = elements;
         this.layouts = layouts;
@@ -120,7 +121,8 @@ final class ReactionReader {
             out.put(s, switch (s.type()) {
                 case ELEMENT -> there(f, k, f.text(k), elements, "an element");
                 case ELEMENTS -> elements(f, s);
-                case PLAYER -> f.text(k).equals(Slot.EVERYTHING) || elements.contains(f.text(k)) ? f.text(k) : there(f, k, f.text(k), timelines, "a timeline");
+                case PLAYER -> f.text(k).equals(Slot.EVERYTHING) || elements.contains(f.text(k)) ? f.text(k) : there(f, k, f.text(k), timelines,
+                        "a timeline");
                 case TIMELINE -> there(f, k, f.text(k), timelines, "a timeline");
                 case MARKER -> there(f, k, f.text(k), markers, "a marker");
                 case MOTIF_MARKER -> there(f, k, f.text(k), around.motifMarkers, "a marker");

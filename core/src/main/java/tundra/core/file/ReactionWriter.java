@@ -25,7 +25,8 @@ final class ReactionWriter {
         ArrayNode pairs = o.putArray("pairs");
         d.pairs().forEach(p -> p.places().forEach(pairs.addObject().put("part", p.part()).putArray("places")::add));
         var fit = d.fit();
-        o.put("way", ProjectWriter.word(d.motion().way())).put("missed", ProjectWriter.word(fit.missed())).put("back", fit.back()).put("overlap", ProjectWriter.word(fit.overlap())).put("share", fit.share())
+        o.put("way", ProjectWriter.word(d.motion().way())).put("missed", ProjectWriter.word(fit.missed())).put("back", fit.back())
+                .put("overlap", ProjectWriter.word(fit.overlap())).put("share", fit.share())
                 .put("snaps", fit.snaps()).put("many", fit.many()).put("opacity", d.carried().opacity()).put("tilt", d.carried().tilt());
         if (!fit.easing().equals(Dragging.Fit.USUAL)) {
             o.put("easing", fit.easing().text());

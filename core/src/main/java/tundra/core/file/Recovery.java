@@ -144,7 +144,8 @@ public final class Recovery {
         }
         String file = about.getProperty("file");
         Path picture = p.resolve(PICTURE);
-        return new Found(about.getProperty("name", "Untitled"), file == null ? null : Path.of(file), Files.getLastModifiedTime(p.resolve(JSON)).toMillis(),
+        return new Found(about.getProperty("name", "Untitled"), file == null ? null : Path.of(file), Files.getLastModifiedTime(p.resolve(JSON))
+                .toMillis(),
                 Files.exists(picture) ? Files.readAllBytes(picture) : null, p);
     }
 

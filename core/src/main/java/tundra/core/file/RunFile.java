@@ -71,7 +71,8 @@ public final class RunFile {
     /** As browsers give it: rgb(…) or rgba(…). */
     private static Color color(JsonNode n) {
         var m = n == null || n.isNull() ? null : COLOR.matcher(n.asString(""));
-        return m == null || !m.matches() ? null : new Color(Integer.parseInt(m.group(1)), Integer.parseInt(m.group(2)), Integer.parseInt(m.group(3)), m.group(4) == null ? 255 : (int) Math.round(255 * Double.parseDouble(m.group(4))));
+        return m == null || !m.matches() ? null : new Color(Integer.parseInt(m.group(1)), Integer.parseInt(m.group(2)), Integer.parseInt(m.group(3)),
+                m.group(4) == null ? 255 : (int) Math.round(255 * Double.parseDouble(m.group(4))));
     }
 
     private static JsonNode need(JsonNode of, String field) {
@@ -93,7 +94,8 @@ public final class RunFile {
     private VisitorState.SceneState scene(JsonNode s) {
         JsonNode at = need(s, "at");
         String layout = s.path("layout").asString("base");
-        return new VisitorState.SceneState(need(s, "id").asString(""), new Rect(at.get(0).asDouble(), at.get(1).asDouble(), at.get(2).asDouble(), at.get(3).asDouble()), s.path("opacity").asDouble(1), layout.equals("base") ? null : layout,
+        return new VisitorState.SceneState(need(s, "id").asString(""), new Rect(at.get(0).asDouble(), at.get(1).asDouble(), at.get(2).asDouble(),
+                at.get(3).asDouble()), s.path("opacity").asDouble(1), layout.equals("base") ? null : layout,
                 s.path("size").isArray() ? pair(s.get("size")) : null, moment(s, micros(s.path("since")), 0), changes(s, 0));
     }
 
@@ -106,9 +108,11 @@ public final class RunFile {
         Map<String, Integer> order = new HashMap<>();
         s.path("order").forEach(x -> order.put(id(x.path(0)), x.path(1).asInt()));
         List<BoardChanges.Carried> carried = new ArrayList<>();
-        s.path("carried").forEach(x -> carried.add(new BoardChanges.Carried(id(x.path(0)), new Point(x.path(1).asDouble(), x.path(2).asDouble()), x.path(3).asDouble(), x.path(4).asDouble())));
+        s.path("carried").forEach(x -> carried.add(new BoardChanges.Carried(id(x.path(0)), new Point(x.path(1).asDouble(), x.path(2).asDouble()),
+                x.path(3).asDouble(), x.path(4).asDouble())));
         List<BoardChanges.Scripted> scripted = new ArrayList<>();
-        s.path("scripted").forEach(x -> scripted.add(new BoardChanges.Scripted(id(x.path(0)), number(x.path(1)), new Point(x.path(2).asDouble(), x.path(3).asDouble()), number(x.path(4)), number(x.path(5)), color(x.path(6)))));
+        s.path("scripted").forEach(x -> scripted.add(new BoardChanges.Scripted(id(x.path(0)), number(x.path(1)),
+                new Point(x.path(2).asDouble(), x.path(3).asDouble()), number(x.path(4)), number(x.path(5)), color(x.path(6)))));
         Map<String, String> words = new HashMap<>();
         s.path("words").forEach(x -> words.put(id(x.path(0)), x.path(1).asString("")));
         Map<String, BoardChanges.BlockState> blocks = new HashMap<>();
@@ -125,7 +129,8 @@ public final class RunFile {
     }
 
     private static BoardChanges.BlockState block(JsonNode n) {
-        return new BoardChanges.BlockState(number(n.get("item")), n.has("time") ? (Long) micros(n.get("time")) : null, n.has("words") ? n.get("words").asString("") : null,
+        return new BoardChanges.BlockState(number(n.get("item")), n.has("time") ? (Long) micros(n.get("time")) : null, n.has("words") ? n.get("words")
+                .asString("") : null,
                 n.path("middle").size() == 2 ? pair(n.get("middle")) : null, number(n.get("zoom")));
     }
 

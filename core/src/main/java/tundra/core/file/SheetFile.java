@@ -93,14 +93,16 @@ public final class SheetFile {
     /** The JSON text that goes with a sheet's picture. */
     public static String json(Series s, SheetGrid grid, double scale, String picture) {
         int w = s.sheetWidth(grid, scale), h = s.sheetHeight(grid, scale);
-        ObjectNode o = Json.MAPPER.createObjectNode().put("tundraSheet", 1).put("name", s.name()).put("picture", picture).put("width", w).put("height", h)
+        ObjectNode o = Json.MAPPER.createObjectNode().put("tundraSheet", 1).put("name", s.name()).put("picture", picture).put("width", w)
+                .put("height", h)
                 .put("frameRate", s.rate()).put("loops", s.loops()).put("scale", scale);
         ArrayNode drawings = o.putArray("drawings");
         List<SheetGrid.Cell> cells = grid.cells(w, h, false);
         for (int i = 0; i < s.pictures().size(); i++) {
             SheetGrid.Cell c = cells.get(i);
             Picture p = s.pictures().get(i);
-            ObjectNode d = drawings.addObject().put("name", p.name()).put("x", c.x()).put("y", c.y()).put("width", c.width()).put("height", c.height())
+            ObjectNode d = drawings.addObject().put("name", p.name()).put("x", c.x()).put("y", c.y()).put("width", c.width())
+                    .put("height", c.height())
                     .put("frames", p.frames());
             if (p.gap() > 0) {
                 d.put("emptyBefore", p.gap());

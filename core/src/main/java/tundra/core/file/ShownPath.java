@@ -9,7 +9,10 @@ public final class ShownPath {
 
     private ShownPath() {}
 
-    /** The whole path where it is short; else its first name, an ellipsis and as many of its last names as fit. A last name that is too long is cut in its middle. */
+    /**
+     * The whole path where it is short; else its first name, an ellipsis and as many of its last names as fit. A last name that is too long is cut in
+     * its middle.
+     */
     public static String of(Path path) {
         Path p = path.toAbsolutePath().normalize();
         String whole = p.toString();

@@ -24,10 +24,12 @@ final class SlotReader {
             case TEXT, CONTENT, FONT, MAP_PLACE -> words(f, k);
             case CHOICE -> valid(f, k, s.choices().contains(f.text(k)), "should be one of " + String.join(", ", s.choices()));
             case EASING -> valid(f, k, TimelineReader.easing(f, k) != null, "should be an easing");
-            case LINK -> valid(f, k, f.text(k).isEmpty() && "".equals(s.standard()) || Links.web(f.text(k)), "should be a web address of http or https, or a relative one");
+            case LINK -> valid(f, k, f.text(k).isEmpty() && "".equals(s.standard()) || Links.web(f.text(k)),
+                    "should be a web address of http or https, or a relative one");
             case PHONE -> valid(f, k, Links.phone(f.text(k)), "should be a telephone number");
             case MAIL -> valid(f, k, Links.mail(f.text(k)), "should be a mail address");
-            case TRANSITION -> !f.has(k) ? Transition.OWN : valid(f, k, f.text(k).isEmpty() || Transition.parse(f.text(k)) != null, "should be a transition such as push left 500000 ease");
+            case TRANSITION -> !f.has(k) ? Transition.OWN : valid(f, k, f.text(k).isEmpty() || Transition.parse(f.text(k)) != null,
+                    "should be a transition such as push left 500000 ease");
             case KEY -> valid(f, k, Links.key(f.text(k)), "should be a key of the keyboard");
             case COLOR -> ValueReader.color(f.raw(k), f, k).hex();
             case DATE -> valid(f, k, date(f.text(k)), "should be a day and time such as 2027-01-09T18:00");

@@ -13,7 +13,8 @@ final class SpacingAtRest implements Migration {
     }
 
     private static void element(JsonNode e) {
-        if (e instanceof ObjectNode o && o.path("type").asString("").equals("text") && o.path("spacing").isNumber() && o.path("rest") instanceof ObjectNode rest) {
+        if (e instanceof ObjectNode o && o.path("type").asString("").equals("text") && o.path("spacing").isNumber()
+                && o.path("rest") instanceof ObjectNode rest) {
             if (o.path("spacing").doubleValue() != 0) {
                 rest.set("letterSpacing", o.get("spacing"));
             }

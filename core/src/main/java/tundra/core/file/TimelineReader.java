@@ -81,7 +81,8 @@ final class TimelineReader {
     }
 
     private Timeline timeline(Fields f) throws FileProblem {
-        var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of()).withScroll(f.has("scroll") ? scroll(f.object("scroll")) : null);
+        var t = new Timeline(ids.id(f), f.text("name"), f.whole("duration", 1, Limits.TIME), f.flag("loop"), f.flag("starts"), Map.of())
+                .withScroll(f.has("scroll") ? scroll(f.object("scroll")) : null);
         t = extras(keys(t, f), f);
         f.keepUnknown(FileObjects.of("timeline", t.id()), unknown);
         return t;
@@ -179,7 +180,8 @@ final class TimelineReader {
                 if (!soundAssets.contains(m.text("asset"))) {
                     throw m.problem("asset", "names a sound that is missing from the file");
                 }
-                sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1), time(m, "fadeIn"), time(m, "fadeOut"),
+                sounds.add(new PlacedSound(ids.id(m), m.text("asset"), m.whole("at", 0, t.duration()), m.number("volume", 0, 1), time(m, "fadeIn"),
+                        time(m, "fadeOut"),
                         time(m, "from"), time(m, "length"), m.has("loop") && m.flag("loop")));
             });
         }

@@ -26,7 +26,8 @@ final class TimelineWriter {
                 .put("loop", t.loop()).put("starts", t.starts());
         if (t.scroll() != null) {
             Scroll s = t.scroll();
-            ObjectNode scroll = o.putObject("scroll").put("length", s.length()).put("from", s.from()).put("to", s.to()).put("smooth", s.smooth()).put("rests", s.rests());
+            ObjectNode scroll = o.putObject("scroll").put("length", s.length()).put("from", s.from()).put("to", s.to()).put("smooth", s.smooth())
+                    .put("rests", s.rests());
             if (s.through() != null) {
                 scroll.put("through", s.through());
             }

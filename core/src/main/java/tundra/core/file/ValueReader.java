@@ -31,7 +31,8 @@ final class ValueReader {
     /** What a layout changes of an owner: also a path's outline. */
     static Values overrides(Fields f, Owner owner) throws FileProblem {
         Values v = values(f, owner);
-        return f.has(Properties.OUTLINE.key()) && Properties.OUTLINE.appliesTo(owner) ? with(v, Properties.OUTLINE, f.raw(Properties.OUTLINE.key()), f) : v;
+        return f.has(Properties.OUTLINE.key()) && Properties.OUTLINE.appliesTo(owner) ? with(v, Properties.OUTLINE, f.raw(Properties.OUTLINE.key()),
+                f) : v;
     }
 
     private static <T> Values with(Values v, Property<T> p, JsonNode n, Fields f) throws FileProblem {
@@ -98,7 +99,8 @@ final class ValueReader {
 
     /** By how much a property changes: as far as it goes, to either side. */
     static <T> T change(Property<T> p, JsonNode n, Fields f, String field) throws FileProblem {
-        if (p.type() instanceof ValueType.ColorType || p.type() instanceof ValueType.PaintType || p.type() instanceof ValueType.ChoiceType || p.type() instanceof ValueType.OutlineType) {
+        if (p.type() instanceof ValueType.ColorType || p.type() instanceof ValueType.PaintType || p.type() instanceof ValueType.ChoiceType
+                || p.type() instanceof ValueType.OutlineType) {
             return value(p, n, f, field);
         }
         return numbers(p, n, f, field, -p.furthest(), p.furthest());

@@ -35,7 +35,8 @@ public final class Versions {
     /** In ms. */
     private static final long FRESH = 3_600_000;
     private static final String ASSETS = "assets";
-    private static final Pattern NAME = Pattern.compile("(\\d+)-([0-9a-f]{64})\\.json\\.gz"), HASH = Pattern.compile("\"hash\"\\s*:\\s*\"([0-9a-f]{64})\"");
+    private static final Pattern NAME = Pattern.compile("(\\d+)-([0-9a-f]{64})\\.json\\.gz"),
+            HASH = Pattern.compile("\"hash\"\\s*:\\s*\"([0-9a-f]{64})\"");
     private final Path folder;
 
     /** @param folder where all of them lie; made when it is first needed */
@@ -62,7 +63,8 @@ public final class Versions {
 
     /** The folder of a piece; ids that are no names of files have one by their hash. */
     private Path of(String project) {
-        return folder.resolve(project.matches("[A-Za-z0-9_-]{1,60}") ? project : Asset.hash(project.getBytes(StandardCharsets.UTF_8)).substring(0, 32));
+        return folder.resolve(project.matches("[A-Za-z0-9_-]{1,60}") ? project : Asset.hash(project.getBytes(StandardCharsets.UTF_8))
+                .substring(0, 32));
     }
 
     /**

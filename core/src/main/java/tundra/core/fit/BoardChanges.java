@@ -19,7 +19,8 @@ import tundra.core.model.Color;
  * @param sets how far actions are that set something, in the order in which they were begun
  * @param inside what was done to the motifs of instances, by the ids of these
  */
-public record BoardChanges(Set<String> hidden, Map<String, Integer> order, List<Carried> carried, List<Scripted> scripted, Map<String, String> words, Map<String, BlockState> blocks, List<SetState> sets,
+public record BoardChanges(Set<String> hidden, Map<String, Integer> order, List<Carried> carried, List<Scripted> scripted, Map<String, String> words,
+        Map<String, BlockState> blocks, List<SetState> sets,
         Map<String, BoardChanges> inside) {
     /** Nothing was done. */
     public static final BoardChanges NONE = new BoardChanges(Set.of(), Map.of(), List.of(), List.of(), Map.of(), Map.of(), List.of(), Map.of());

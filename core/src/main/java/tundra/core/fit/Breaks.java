@@ -190,6 +190,7 @@ public final class Breaks {
             return true;
         }
         Rect area = placed.get(e.id()).bounds();
-        return path.subList(0, path.size() - 1).stream().anyMatch(g -> b.find(g).rest().get(Properties.OVERFLOW).equals("clipped") && beyond(area, placed.get(g).bounds()));
+        return path.subList(0, path.size() - 1).stream().anyMatch(g -> b.find(g).rest().get(Properties.OVERFLOW).equals("clipped")
+                && beyond(area, placed.get(g).bounds()));
     }
 }

@@ -98,7 +98,8 @@ public final class Fit {
         }
         Point k = scale(rule, box, size), point = rule.equals("stretch") ? Point.ZERO : v.get(Properties.RESIZE_POINT);
         Point shown = new Point(k.x() * box.x(), k.y() * box.y());
-        Point moved = new Point(start.x() + point.x() * (size.x() - shown.x()) + pivot.x() * shown.x() - at.x(), start.y() + point.y() * (size.y() - shown.y()) + pivot.y() * shown.y() - at.y());
+        Point moved = new Point(start.x() + point.x() * (size.x() - shown.x()) + pivot.x() * shown.x() - at.x(), start.y()
+                + point.y() * (size.y() - shown.y()) + pivot.y() * shown.y() - at.y());
         return put(e, moved, Point.ZERO, k, from, to, way);
     }
 
@@ -175,7 +176,8 @@ public final class Fit {
     private static Track<?> track(Property<?> p, Track<?> t, Change c) {
         if (p == Properties.POSITION) {
             var of = (Track<Point>) t;
-            return c.share ? of.map(k -> k.with(k.value().times(c.parent)).mapHandles(h -> h.times(c.parent))) : of.map(k -> k.with(k.value().plus(c.moved)));
+            return c.share ? of.map(k -> k.with(k.value().times(c.parent)).mapHandles(h -> h.times(c.parent)))
+                    : of.map(k -> k.with(k.value().plus(c.moved)));
         }
         if (p == Properties.POSITION_X || p == Properties.POSITION_Y) {
             boolean x = p == Properties.POSITION_X;

@@ -70,7 +70,8 @@ public final class Layouts {
     /** A layout for other widths; those beside it give way. */
     public static Board range(Board b, String id, int from, int to) {
         int least = Math.clamp(from, 0, Layout.WIDEST - 1);
-        return givenWay(b.withLayouts(b.layouts().stream().filter(l -> !l.id().equals(id)).toList()), b.layout(id).withRange(least, Math.clamp(to, least + 1, Layout.WIDEST)));
+        return givenWay(b.withLayouts(b.layouts().stream().filter(l -> !l.id().equals(id)).toList()), b.layout(id)
+                .withRange(least, Math.clamp(to, least + 1, Layout.WIDEST)));
     }
 
     private static Board givenWay(Board b, Layout made) {

@@ -54,7 +54,8 @@ public final class Lens {
         }
         var touched = new HashSet<String>();
         Tree.each(b.elements(), e -> {
-            if (d.values().containsKey(e.id()) || d.words().containsKey(e.id()) || d.order().containsKey(e.id()) || e.effects().stream().anyMatch(x -> d.values().containsKey(x.id()))) {
+            if (d.values().containsKey(e.id()) || d.words().containsKey(e.id()) || d.order().containsKey(e.id()) || e.effects().stream()
+                    .anyMatch(x -> d.values().containsKey(x.id()))) {
                 touched.add(e.id());
             }
         });
@@ -78,9 +79,11 @@ public final class Lens {
             out = out.withContent(t.withText(words));
         }
         if (out.effects().stream().anyMatch(x -> d.values().containsKey(x.id()))) {
-            out = out.withEffects(out.effects().stream().map(x -> d.values().get(x.id()) instanceof Values own ? x.withRest(over(x.rest(), own, p -> p.appliesTo(x))) : x).toList());
+            out = out.withEffects(out.effects().stream().map(x -> d.values().get(x.id()) instanceof Values own
+                    ? x.withRest(over(x.rest(), own, p -> p.appliesTo(x))) : x).toList());
         }
-        return d.order().get(e.id()) instanceof List<String> order && out.content() instanceof Content.Parent g && !(g instanceof Flipbook) ? out.withContent(g.withChildren(ordered(g.children(), order))) : out;
+        return d.order().get(e.id()) instanceof List<String> order && out.content() instanceof Content.Parent g && !(g instanceof Flipbook)
+                ? out.withContent(g.withChildren(ordered(g.children(), order))) : out;
     }
 
     private static Values over(Values of, Values differ, Function<Property<?>, Boolean> fits) {
@@ -198,7 +201,8 @@ public final class Lens {
             return after;
         }
         Map<String, Point> moved = Moved.between(before, after);
-        return moved.isEmpty() ? after : after.withLayouts(after.layouts().stream().map(x -> x.withDiffers(Moved.moved(x.differs(), moved))).toList());
+        return moved.isEmpty() ? after : after.withLayouts(after.layouts().stream().map(x -> x.withDiffers(Moved.moved(x.differs(), moved)))
+                .toList());
     }
 
     /** A version of a piece after its bases were changed, as {@link #put} makes it: layouts follow. */

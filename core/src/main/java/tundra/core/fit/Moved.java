@@ -39,12 +39,14 @@ final class Moved {
 
     /** A board with those moved, with all their keys. */
     static Board here(Board b, Map<String, Point> by) {
-        Board out = b.mapElements(new HashSet<>(by.keySet()), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION).plus(by.get(e.id()))));
+        Board out = b.mapElements(new HashSet<>(by.keySet()), e -> e.with(Properties.POSITION, e.rest().get(Properties.POSITION)
+                .plus(by.get(e.id()))));
         for (Timeline t : b.timelines()) {
             for (var e : by.entrySet()) {
                 Point d = e.getValue();
                 out = out.mapTimeline(t.id(), x -> x.mapKeys(e.getKey(), Properties.POSITION, k -> k.with(k.value().plus(d)))
-                        .mapKeys(e.getKey(), Properties.POSITION_X, k -> k.with(k.value() + d.x())).mapKeys(e.getKey(), Properties.POSITION_Y, k -> k.with(k.value() + d.y())));
+                        .mapKeys(e.getKey(), Properties.POSITION_X, k -> k.with(k.value() + d.x())).mapKeys(e.getKey(), Properties.POSITION_Y,
+                        k -> k.with(k.value() + d.y())));
             }
         }
         return out;
@@ -55,7 +57,8 @@ final class Moved {
         if (by.isEmpty()) {
             return b;
         }
-        Board out = here(b, by).mapElements(new HashSet<>(by.keySet()), e -> e.with(Properties.POSITION, later.find(e.id()).rest().get(Properties.POSITION)));
+        Board out = here(b, by).mapElements(new HashSet<>(by.keySet()), e -> e.with(Properties.POSITION, later.find(e.id()).rest()
+                .get(Properties.POSITION)));
         for (Timeline t : out.timelines()) {
             Timeline now = later.timeline(t.id());
             for (String id : now == null ? Set.<String>of() : by.keySet()) {
@@ -121,6 +124,7 @@ final class Moved {
         if (p == Properties.POSITION) {
             return ((Track<Point>) t).map(k -> k.with(k.value().plus(by)));
         }
-        return p == Properties.POSITION_X || p == Properties.POSITION_Y ? ((Track<Double>) t).map(k -> k.with(k.value() + (p == Properties.POSITION_X ? by.x() : by.y()))) : t;
+        return p == Properties.POSITION_X || p == Properties.POSITION_Y ? ((Track<Double>) t)
+                .map(k -> k.with(k.value() + (p == Properties.POSITION_X ? by.x() : by.y()))) : t;
     }
 }

@@ -38,13 +38,15 @@ public sealed interface Override {
     /** All that a layout changes, always in the same order. */
     static List<Override> of(Differs d) {
         var out = new ArrayList<Override>();
-        d.values().keySet().stream().sorted().forEach(owner -> Properties.ALL.stream().filter(p -> d.values().get(owner).has(p)).forEach(p -> out.add(new Value(owner, p))));
+        d.values().keySet().stream().sorted().forEach(owner -> Properties.ALL.stream().filter(p -> d.values().get(owner).has(p))
+                .forEach(p -> out.add(new Value(owner, p))));
         d.words().keySet().stream().sorted().forEach(e -> out.add(new Words(e)));
         d.timelines().keySet().stream().sorted().forEach(t -> {
             Differs.OfTimeline x = d.timelines().get(t);
             var keyed = new LinkedHashSet<>(x.tracks().keySet());
             keyed.addAll(x.gone());
-            keyed.stream().sorted(Comparator.comparing((Differs.Keyed k) -> k.owner()).thenComparingInt(k -> k.property().index())).forEach(k -> out.add(new Keys(t, k.owner(), k.property())));
+            keyed.stream().sorted(Comparator.comparing((Differs.Keyed k) -> k.owner()).thenComparingInt(k -> k.property().index()))
+                    .forEach(k -> out.add(new Keys(t, k.owner(), k.property())));
             x.shown().keySet().stream().sorted().forEach(e -> out.add(new Shown(t, e)));
             if (x.starts() != null || x.ended()) {
                 out.add(new Starts(t));
@@ -58,8 +60,10 @@ public sealed interface Override {
 
     /** Of what differs, that which is of one property of an owner: its value and its keys, of a position also those of one of its axes. */
     static List<Override> of(Collection<Override> own, String owner, Property<?> p) {
-        return own.stream().filter(o -> o instanceof Value v && v.owner.equals(owner) && v.property == p || o instanceof Keys k && k.owner.equals(owner)
-                && (k.property == p || p == Properties.POSITION && (k.property == Properties.POSITION_X || k.property == Properties.POSITION_Y))).toList();
+        return own.stream().filter(o -> o instanceof Value v && v.owner.equals(owner) && v.property == p || o instanceof Keys k
+                && k.owner.equals(owner)
+                && (k.property == p || p == Properties.POSITION && (k.property == Properties.POSITION_X || k.property == Properties.POSITION_Y)))
+                .toList();
     }
 
     /** What differs without this: it is as in the base again. */
@@ -92,7 +96,8 @@ public sealed interface Override {
                 Differs.OfTimeline x = from.timelines().getOrDefault(k.timeline, Differs.OfTimeline.NOTHING);
                 yield x.tracks().containsKey(key) || x.gone().contains(key) ? d.withTimeline(k.timeline, y -> y.with(key, x.tracks().get(key))) : d;
             }
-            case Shown s -> d.withTimeline(s.timeline, x -> x.withShown(s.element, from.timelines().getOrDefault(s.timeline, Differs.OfTimeline.NOTHING).shown().get(s.element)));
+            case Shown s -> d.withTimeline(s.timeline, x -> x.withShown(s.element, from.timelines()
+                    .getOrDefault(s.timeline, Differs.OfTimeline.NOTHING).shown().get(s.element)));
             case Starts s -> {
                 Differs.OfTimeline x = from.timelines().getOrDefault(s.timeline, Differs.OfTimeline.NOTHING);
                 yield d.withTimeline(s.timeline, y -> y.withStarts(x.starts()).withEnded(x.ended()));

@@ -29,7 +29,8 @@ public final class Room {
 
     /** Where the lowest of all that is seen ends, in px, 1 at least. */
     private static double lowest(Board b, TextMeasurer measure, long time) {
-        return Math.max(1, new FrameBuilder(b, measure).at(Moment.opened(b, time)).index().values().stream().filter(p -> !p.node().marks().isEmpty() || p.node().motif() != null)
+        return Math.max(1, new FrameBuilder(b, measure).at(Moment.opened(b, time)).index().values().stream().filter(p -> !p.node().marks().isEmpty()
+                || p.node().motif() != null)
                 .map(Frame.Placed::bounds).mapToDouble(r -> r.bottom()).max().orElse(1));
     }
 }

@@ -81,7 +81,8 @@ public final class Shares {
 
     private static Values put(Values v, double at, double width) {
         Point size = v.get(Properties.SIZE), place = v.get(Properties.POSITION);
-        return v.overlay(SET, new Object[] {new Point(width, size.y()), new Point(at + v.get(Properties.PIVOT).x() * width, place.y()), "left", "%", "%"}, SET.length);
+        return v.overlay(SET, new Object[] {new Point(width, size.y()), new Point(at + v.get(Properties.PIVOT).x() * width, place.y()), "left", "%",
+                "%"}, SET.length);
     }
 
     /** Where an element begins and how wide it is, as drawn. */

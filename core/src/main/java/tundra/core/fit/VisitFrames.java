@@ -42,7 +42,8 @@ public final class VisitFrames {
     public VisitFrames(Project project, TextMeasurer measure) {
         this.project = project;
         this.measure = measure;
-        project.allReactions().forEach(r -> Stream.concat(r.actions().stream(), r.otherwise().stream()).filter(a -> a.kind() == Actions.SHOW || a.kind() == Actions.TOGGLE_SHOWN)
+        project.allReactions().forEach(r -> Stream.concat(r.actions().stream(), r.otherwise().stream()).filter(a -> a.kind() == Actions.SHOW
+                || a.kind() == Actions.TOGGLE_SHOWN)
                 .forEach(a -> a.slots().values().values().forEach(v -> {
                     if (v instanceof List<?> ids) {
                         ids.forEach(id -> showable.add(String.valueOf(id)));
@@ -64,10 +65,12 @@ public final class VisitFrames {
     }
 
     private FrameBuilder builder(Scene scene, VisitorState.SceneState s, Map<String, String> values) {
-        return builders.computeIfAbsent(Arrays.asList(scene.id(), s.layout(), s.size(), s.changes().withoutPlaces(), s.changes().settled() ? null : s.moment(), values), k -> {
+        return builders.computeIfAbsent(Arrays.asList(scene.id(), s.layout(), s.size(), s.changes().withoutPlaces(), s.changes().settled() ? null
+                : s.moment(), values), k -> {
             Layout l = s.layout() == null ? null : scene.board().layout(s.layout());
             Board b = Layouts.seen(scene.board(), l, s.size(), measure);
-            var visited = new VisitedBoards(project.withValues(project.values().stream().map(x -> values.containsKey(x.id()) ? x.withStart(values.get(x.id())) : x).toList()), showable, measure);
+            var visited = new VisitedBoards(project.withValues(project.values().stream().map(x -> values.containsKey(x.id())
+                    ? x.withStart(values.get(x.id())) : x).toList()), showable, measure);
             Board seen = visited.board(b, s.changes(), s.moment());
             return new FrameBuilder(seen, measure, null, false, Frames.motifs(visited.project(), measure, null));
         });
@@ -87,12 +90,15 @@ public final class VisitFrames {
         var out = new ArrayList<FrameNode>();
         for (FrameNode n : nodes) {
             BoardChanges inner = n.motif() == null ? null : s.inside().get(n.id());
-            FrameNode now = n.children().isEmpty() ? n : n.motif() == null ? n.withChildren(touched(n.children(), s, carried)) : inner == null || inner.unmoved() ? n : n.withChildren(touched(n.children(), inner));
+            FrameNode now = n.children().isEmpty() ? n : n.motif() == null ? n.withChildren(touched(n.children(), s, carried)) : inner == null
+                    || inner.unmoved() ? n : n.withChildren(touched(n.children(), inner));
             BoardChanges.Carried c = n.id() == null ? null : carried.get(n.id());
             if (c != null) {
                 Point pivot = n.toParent().apply(n.box().times(0.5));
-                Affine turned = c.turn() == 0 ? Affine.IDENTITY : Affine.translate(pivot.x(), pivot.y()).times(Affine.rotate(c.turn())).times(Affine.translate(-pivot.x(), -pivot.y()));
-                now = now.withPlacement(Affine.translate(c.by().x(), c.by().y()).times(turned).times(now.toParent())).withOpacity(now.opacity() * c.opacity());
+                Affine turned = c.turn() == 0 ? Affine.IDENTITY : Affine.translate(pivot.x(), pivot.y()).times(Affine.rotate(c.turn()))
+                        .times(Affine.translate(-pivot.x(), -pivot.y()));
+                now = now.withPlacement(Affine.translate(c.by().x(), c.by().y()).times(turned).times(now.toParent()))
+                        .withOpacity(now.opacity() * c.opacity());
             }
             out.add(now);
         }

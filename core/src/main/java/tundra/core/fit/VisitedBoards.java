@@ -76,7 +76,8 @@ final class VisitedBoards {
         for (Map.Entry<String, BoardChanges> x : c.inside().entrySet()) {
             Element e = out.find(x.getKey());
             if (e != null && e.content() instanceof Content.Instance i && project.motif(i.motif()) instanceof Motif m && !x.getValue().nothing()) {
-                Motif own = m.withId(m.id() + " " + project.motifs().size()).withBoard(board(m.board(), x.getValue(), moment.insides().getOrDefault(e.id(), Moment.REST)));
+                Motif own = m.withId(m.id() + " " + project.motifs().size())
+                        .withBoard(board(m.board(), x.getValue(), moment.insides().getOrDefault(e.id(), Moment.REST)));
                 project = project.withMotifs(Stream.concat(project.motifs().stream(), Stream.of(own)).toList());
                 out = out.mapElement(e.id(), y -> y.withContent(new Content.Instance(own.id(), i.box(), i.clock())));
             }
@@ -96,7 +97,8 @@ final class VisitedBoards {
             case RIGHT -> 1;
         };
         Point pivot = e.rest().get(Properties.PIVOT), after = box(out);
-        return after.x() == 0 ? out : out.withRest(out.rest().with(Properties.PIVOT, new Point(fixed + (pivot.x() - fixed) * before.x() / after.x(), pivot.y())));
+        return after.x() == 0 ? out : out.withRest(out.rest().with(Properties.PIVOT, new Point(fixed + (pivot.x() - fixed) * before.x() / after.x(),
+                pivot.y())));
     }
 
     private Point box(Element text) {
@@ -147,7 +149,8 @@ final class VisitedBoards {
             if (t == null) {
                 continue;
             }
-            Moment under = new Moment(moment.standings().stream().takeWhile(x -> !x.timeline().equals(t.id())).toList(), moment.since(), moment.insides());
+            Moment under = new Moment(moment.standings().stream().takeWhile(x -> !x.timeline().equals(t.id())).toList(), moment.since(),
+                    moment.insides());
             var without = new FrameBuilder(out, measure);
             Timeline now = t;
             for (var of : t.tracks().entrySet()) {

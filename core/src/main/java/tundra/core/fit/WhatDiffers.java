@@ -68,7 +68,8 @@ public final class WhatDiffers {
             var cells = new ArrayList<Cell>();
             cells.add(new Cell(null, text(base, o), false));
             for (Layout l : board.layouts()) {
-                boolean skipped = o instanceof Override.Starts s && l.differs().timelines().containsKey(s.timeline()) && l.differs().timelines().get(s.timeline()).ended();
+                boolean skipped = o instanceof Override.Starts s && l.differs().timelines().containsKey(s.timeline()) && l.differs().timelines()
+                        .get(s.timeline()).ended();
                 cells.add(new Cell(l.id(), skipped ? "is skipped" : text(seen.get(l.id()), o), own.get(l.id()).contains(o)));
             }
             out.add(new Row(o, element(o), name(o), cells));
@@ -126,7 +127,8 @@ public final class WhatDiffers {
     private String text(Board b, Override o) {
         return switch (o) {
             case Override.Value v -> b.owner(v.owner()) == null ? "" : value(b, v.owner(), v.property());
-            case Override.Words w -> b.find(w.element()) instanceof Element e && e.content() instanceof Content.Text t ? t.text().lines().findFirst().orElse("") : "";
+            case Override.Words w -> b.find(w.element()) instanceof Element e && e.content() instanceof Content.Text t ? t.text().lines().findFirst()
+                    .orElse("") : "";
             case Override.Keys k -> {
                 Track<?> t = b.timeline(k.timeline()) == null ? null : b.timeline(k.timeline()).tracksOf(k.owner()).get(k.property());
                 yield t == null ? "no keys" : t.keys().size() == 1 ? "1 key" : t.keys().size() + " keys";
@@ -150,6 +152,7 @@ public final class WhatDiffers {
     private static <T> String value(Board b, String owner, Property<T> p) {
         T v = b.find(owner) instanceof Element ? Resting.of(b, owner, p) : b.owner(owner) instanceof Effect x ? x.rest().get(p) : b.canvas().get(p);
         String unit = p.unit().isEmpty() || v instanceof String ? "" : p.unit().equals("°") ? "°" : " " + p.unit();
-        return v instanceof Outline o ? o.contours().stream().mapToInt(c -> c.nodes().size()).sum() + " nodes" : SettingText.of(new Setting(p, v)) + unit;
+        return v instanceof Outline o ? o.contours().stream().mapToInt(c -> c.nodes().size()).sum() + " nodes" : SettingText.of(new Setting(p, v))
+                + unit;
     }
 }

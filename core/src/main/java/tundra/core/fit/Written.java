@@ -93,7 +93,8 @@ final class Written {
             // what is deleted in one layout alone is only not shown there
             for (Element e : of) {
                 // but for a group that was taken apart
-                if (!made.containsKey(e.id()) && edited.find(e.id()) == null && seen.find(e.id()) != null && Tree.ids(e.children()).stream().noneMatch(x -> edited.find(x) != null)) {
+                if (!made.containsKey(e.id()) && edited.find(e.id()) == null && seen.find(e.id()) != null && Tree.ids(e.children()).stream()
+                        .noneMatch(x -> edited.find(x) != null)) {
                     made.put(e.id(), e);
                     differs = differs.withValues(e.id(), v -> v.with(Properties.SHOWN, "no"));
                 }
@@ -197,9 +198,13 @@ final class Written {
             case Content.Group g when was.content() instanceof Content.Group w && of.content() instanceof Content.Group o ->
                     new Content.Group(children(now.id(), o.children(), w.children(), g.children()), g.box(), g.clip(), g.scatter());
             case Content.Block b when was.content() instanceof Content.Block w && of.content() instanceof Content.Block o ->
-                    new Content.Block(b.kind(), b.settings(), b.settings().equals(w.settings()) ? children(now.id(), o.children(), w.children(), b.children())
-                            : b.settings().values().entrySet().stream().filter(s -> !s.getValue().equals(w.get(s.getKey()))).reduce(of.withContent(o.with(b.settings())), (e, s) -> Galleries.fitted(e, s.getKey()), (x, y) -> y).children(), b.box());
-            case Flipbook f when was.content() instanceof Flipbook w && of.content() instanceof Flipbook o -> f.withChildren(f.children().stream().map(this::element).toList());
+                    new Content.Block(b.kind(), b.settings(), b.settings().equals(w.settings()) ? children(now.id(), o.children(), w.children(),
+                            b.children())
+                            : b.settings().values().entrySet().stream().filter(s -> !s.getValue().equals(w.get(s.getKey())))
+                            .reduce(of.withContent(o.with(b.settings())), (e, s) -> Galleries.fitted(e, s.getKey()), (x, y) -> y).children(),
+                            b.box());
+            case Flipbook f when was.content() instanceof Flipbook w && of.content() instanceof Flipbook o -> f.withChildren(f.children().stream()
+                    .map(this::element).toList());
             default -> now.content();
         };
     }
@@ -220,7 +225,8 @@ final class Written {
 
     private Timeline timeline(Timeline now, Timeline of, Timeline was) {
         // what it is called, how long it takes and what is heard is the same in every layout
-        Timeline out = new Timeline(of.id(), now.name(), now.duration(), now.loop(), of.starts(), of.tracks(), of.shown(), now.markers(), now.range(), now.sounds(), now.scroll());
+        Timeline out = new Timeline(of.id(), now.name(), now.duration(), now.loop(), of.starts(), of.tracks(), of.shown(), now.markers(),
+                now.range(), now.sounds(), now.scroll());
         var owners = new HashSet<>(now.tracks().keySet());
         owners.addAll(was.tracks().keySet());
         for (String owner : owners) {

@@ -106,7 +106,8 @@ public final class Registration {
     }
 
     private static Affine around(Point middle, double turn, double scale) {
-        return Affine.translate(middle.x(), middle.y()).times(Affine.turned(turn, new Point(scale, scale), Point.ZERO)).times(Affine.translate(-middle.x(), -middle.y()));
+        return Affine.translate(middle.x(), middle.y()).times(Affine.turned(turn, new Point(scale, scale), Point.ZERO))
+                .times(Affine.translate(-middle.x(), -middle.y()));
     }
 
     /** A guide line of the canvas in a flipbook's own coordinates; null when the flipbook is turned or slanted, so that it isn't level there. */

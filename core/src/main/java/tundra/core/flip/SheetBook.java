@@ -87,7 +87,8 @@ public final class SheetBook {
     }
 
     private static Element picture(Asset a, Point box) {
-        return new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, box.times(0.5)).with(Properties.SIZE, new Point(a.width(), a.height())));
+        return new Element(a.title(), new Content.Picture(a.hash()), Values.NONE.with(Properties.POSITION, box.times(0.5))
+                .with(Properties.SIZE, new Point(a.width(), a.height())));
     }
 
     private static Drawing drawing(int number, Point box, Element picture, int start, int hold) {
@@ -97,13 +98,15 @@ public final class SheetBook {
     /** A picture element that shows another file as high as the one before, with its own proportions. */
     public static Element replaced(Element picture, Asset by) {
         double height = picture.rest().get(Properties.SIZE).y();
-        return picture.withContent(new Content.Picture(by.hash())).with(Properties.SIZE, new Point(by.height() == 0 ? height : height * by.width() / by.height(), height));
+        return picture.withContent(new Content.Picture(by.hash()))
+                .with(Properties.SIZE, new Point(by.height() == 0 ? height : height * by.width() / by.height(), height));
     }
 
     /** A flipbook as large beside its drawings as a picture of the sheet stood beside its pixels, around the same point and under its name. */
     public static Element like(Element book, Element picture, Asset sheet) {
         Point size = picture.rest().get(Properties.SIZE), scale = picture.rest().get(Properties.SCALE);
-        return book.withName(picture.name()).with(Properties.POSITION, picture.rest().get(Properties.POSITION)).with(Properties.ROTATION, picture.rest().get(Properties.ROTATION))
+        return book.withName(picture.name()).with(Properties.POSITION, picture.rest().get(Properties.POSITION))
+                .with(Properties.ROTATION, picture.rest().get(Properties.ROTATION))
                 .with(Properties.SCALE, new Point(scale.x() * size.x() / sheet.width(), scale.y() * size.y() / sheet.height()));
     }
 

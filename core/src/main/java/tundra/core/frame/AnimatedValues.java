@@ -90,7 +90,8 @@ final class AnimatedValues {
                 if (places != null) {
                     String name = t.id() + " " + id;
                     Measured known = previous == null ? null : previous.paths.get(name);
-                    MotionPath path = known == null ? new MotionPath(places) : known.track == places ? known.path : new MotionPath(places, known.path);
+                    MotionPath path = known == null ? new MotionPath(places) : known.track == places ? known.path
+                            : new MotionPath(places, known.path);
                     paths.put(name, new Measured(places, path));
                 }
             }

@@ -73,7 +73,8 @@ public final class AudibleSounds {
         while (part > 0 && at < turn.to() && out.size() <= MOST) {
             long skipped = Math.max(0, turn.from() - at), left = Math.min(part - skipped, turn.to() - Math.max(at, turn.from()));
             if (left > 0) {
-                out.add(new PlacedSound(s.id(), s.asset(), at + skipped, s.volume(), Math.max(0, s.fadeIn() - skipped), s.fadeOut(), s.from() + skipped, left, false));
+                out.add(new PlacedSound(s.id(), s.asset(), at + skipped, s.volume(), Math.max(0, s.fadeIn() - skipped), s.fadeOut(), s.from()
+                        + skipped, left, false));
             }
             if (!s.loop()) {
                 return;

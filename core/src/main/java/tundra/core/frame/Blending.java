@@ -14,7 +14,8 @@ import tundra.core.model.Values;
  * filtered or moved by keys, since it is painted apart then; where it could it may still be told to blend only within.
  */
 public final class Blending {
-    private static final List<Property<?>> APART = List.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION, Properties.SCALE,
+    private static final List<Property<?>> APART = List.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION,
+            Properties.SCALE,
             Properties.SKEW, Properties.PIVOT, Properties.OPACITY, Properties.BLEND, Properties.SIZE);
 
     private Blending() {}
@@ -24,7 +25,8 @@ public final class Blending {
         Values v = e.rest();
         boolean holds = e.content() instanceof Content.Group g && g.clip() == null || e.content() instanceof Content.Instance;
         return holds && v.get(Properties.ISOLATE).equals("no") && v.get(Properties.BLEND).equals("normal") && v.get(Properties.OPACITY) == 1
-                && v.get(Properties.ROTATION) == 0 && v.get(Properties.SCALE).equals(new Point(1, 1)) && v.get(Properties.SKEW).equals(Point.ZERO) && e.effects().isEmpty()
+                && v.get(Properties.ROTATION) == 0 && v.get(Properties.SCALE).equals(new Point(1, 1)) && v.get(Properties.SKEW).equals(Point.ZERO)
+                && e.effects().isEmpty()
                 && board.timelines().stream().allMatch(t -> APART.stream().allMatch(p -> t.track(e.id(), p) == null));
     }
 }

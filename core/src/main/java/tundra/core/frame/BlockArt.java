@@ -43,10 +43,13 @@ final class BlockArt {
     }
 
     private static final Map<BlockKind, Art> TABLE = Map.ofEntries(
-            Map.entry(Blocks.DOTS, BlockArt::dots), Map.entry(Blocks.VIDEO, BlockArt::video), Map.entry(Blocks.SOUND, BlockArt::sound), Map.entry(Blocks.PAGE, BlockArt::page),
-            Map.entry(Blocks.MAP_BLOCK, BlockArt::map), Map.entry(Blocks.CALL, (b, a, to) -> button(b, b.text(Blocks.WORDS).isEmpty() ? b.text(Blocks.PHONE) : b.text(Blocks.WORDS), to)),
+            Map.entry(Blocks.DOTS, BlockArt::dots), Map.entry(Blocks.VIDEO, BlockArt::video), Map.entry(Blocks.SOUND, BlockArt::sound),
+            Map.entry(Blocks.PAGE, BlockArt::page),
+            Map.entry(Blocks.MAP_BLOCK, BlockArt::map), Map.entry(Blocks.CALL, (b, a, to) -> button(b, b.text(Blocks.WORDS).isEmpty()
+            ? b.text(Blocks.PHONE) : b.text(Blocks.WORDS), to)),
             Map.entry(Blocks.MAIL_LINK, (b, a, to) -> button(b, b.text(Blocks.WORDS).isEmpty() ? b.text(Blocks.MAIL) : b.text(Blocks.WORDS), to)),
-            Map.entry(Blocks.TEXT_FIELD, BlockArt::field), Map.entry(Blocks.TICK, BlockArt::tick), Map.entry(Blocks.CHOICE, BlockArt::choice), Map.entry(Blocks.SLIDER, BlockArt::slider),
+            Map.entry(Blocks.TEXT_FIELD, BlockArt::field), Map.entry(Blocks.TICK, BlockArt::tick), Map.entry(Blocks.CHOICE, BlockArt::choice),
+            Map.entry(Blocks.SLIDER, BlockArt::slider),
             Map.entry(Blocks.PROGRESS, BlockArt::progress), Map.entry(Blocks.COUNTDOWN, BlockArt::countdown));
 
     private BlockArt() {}
@@ -89,7 +92,8 @@ final class BlockArt {
             var brush = new BlockBrush(measure);
             brush.clipped(List.of(items.get(i)), Outline.rectangle(new Rect(0, 0, w, h), 0), cell);
             caption(b, called.apply(items.get(i).id()), brush);
-            out.add(new FrameNode(null, false, Affine.placed(new Point(p.x(), p.y()), p.rotation(), new Point(p.scale(), p.scale()), Point.ZERO, cell.times(0.5)), p.opacity(), cell, List.of(), brush.done(), List.of()));
+            out.add(new FrameNode(null, false, Affine.placed(new Point(p.x(), p.y()), p.rotation(), new Point(p.scale(), p.scale()), Point.ZERO,
+                    cell.times(0.5)), p.opacity(), cell, List.of(), brush.done(), List.of()));
         }
         return out;
     }
@@ -110,7 +114,8 @@ final class BlockArt {
 
     private static void dots(Content.Block b, Around a, BlockBrush to) {
         Content.Block of = Blocks.of(a.board.find(b.text(Blocks.OF_GALLERY)));
-        int n = of == null ? 3 : (int) of.children().stream().filter(c -> !c.hidden() && !c.guide()).count(), first = of == null ? 0 : Gallery.of(of, n).first();
+        int n = of == null ? 3 : (int) of.children().stream().filter(c -> !c.hidden() && !c.guide()).count(), first = of == null ? 0
+                : Gallery.of(of, n).first();
         double d = b.number(Blocks.DOT), step = d + b.number(Blocks.SPACING), left = (b.box().x() - (n - 1) * step - d) / 2;
         for (int i = 0; i < n; i++) {
             to.circle(new Point(left + i * step + d / 2, b.box().y() / 2), d / 2, BlockBrush.color(b, i == first ? Blocks.ACCENT : Blocks.LINE));
@@ -129,7 +134,8 @@ final class BlockArt {
         boolean goes = b.text(Blocks.TIME_BY).equals("the timeline's") && main != null && a.moment != null;
         long at = goes ? from + a.moment.timeOf(main.id()) : still, end = (Long) b.get(Blocks.TO);
         var film = new Mark.Film(hash, end > 0 ? Math.min(at, end) : at, box, b.text(Blocks.FITS));
-        to.clipped(List.of(new FrameNode(null, false, Affine.IDENTITY, 1, box, List.of(film), List.of(), List.of())), Outline.rectangle(new Rect(0, 0, box.x(), box.y()), b.number(Blocks.RADIUS_OF_CORNERS)), box);
+        to.clipped(List.of(new FrameNode(null, false, Affine.IDENTITY, 1, box, List.of(film), List.of(), List.of())),
+                Outline.rectangle(new Rect(0, 0, box.x(), box.y()), b.number(Blocks.RADIUS_OF_CORNERS)), box);
     }
 
     /** What has nothing to show yet. */
@@ -162,11 +168,13 @@ final class BlockArt {
         }
         if (b.is(Blocks.ASKS_FIRST) || b.text(Blocks.ADDRESS).isEmpty()) {
             PageLayout l = PageLayout.of(b);
-            to.text(l.words(), b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, l.top()), box.x(), Content.Align.CENTRE);
+            to.text(l.words(), b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, l.top()), box.x(),
+                    Content.Align.CENTRE);
             if (!b.text(Blocks.ADDRESS).isEmpty()) {
                 Rect r = l.button();
                 to.rect(r, PageLayout.CORNERS, BlockBrush.color(b, Blocks.ACCENT), null, 0);
-                to.text(PageLayout.SHOW, b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, BlockBrush.color(b, Blocks.GROUND), new Point(r.x(), r.y() + (r.height() - line) / 2), r.width(), Content.Align.CENTRE);
+                to.text(PageLayout.SHOW, b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, BlockBrush.color(b, Blocks.GROUND),
+                        new Point(r.x(), r.y() + (r.height() - line) / 2), r.width(), Content.Align.CENTRE);
             }
         }
     }
@@ -188,7 +196,8 @@ final class BlockArt {
             inside.circle(p.at(), MapView.PIN, Color.WHITE);
             inside.circle(p.at(), MapView.PIN - MapView.PIN_LINE, BlockBrush.color(b, Blocks.PLACES));
             if (b.is(Blocks.LABELS)) {
-                inside.text(p.name(), b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), p.at().plus(new Point(MapView.PIN + 4, -letters * FieldLayout.LINE / 2)), 0, Content.Align.LEFT);
+                inside.text(p.name(), b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, BlockBrush.color(b, Blocks.INK),
+                        p.at().plus(new Point(MapView.PIN + 4, -letters * FieldLayout.LINE / 2)), 0, Content.Align.LEFT);
             }
         }
         for (boolean in : b.is(Blocks.ZOOMS) ? new boolean[] {true, false} : new boolean[0]) {
@@ -199,7 +208,8 @@ final class BlockArt {
         if (b.is(Blocks.SEARCHES)) {
             Rect r = MapView.searchField(b);
             inside.rect(r, MapView.CORNERS, Color.WHITE, null, 0);
-            inside.text(MapView.SEARCH, b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, Color.parse("#757575"), new Point(r.x() + FieldLayout.PAD, r.y() + (r.height() - letters * FieldLayout.LINE) / 2), 0, Content.Align.LEFT);
+            inside.text(MapView.SEARCH, b.text(Blocks.FONT), 400, letters, FieldLayout.LINE, Color.parse("#757575"),
+                    new Point(r.x() + FieldLayout.PAD, r.y() + (r.height() - letters * FieldLayout.LINE) / 2), 0, Content.Align.LEFT);
         }
         to.clipped(inside.done(), Outline.rectangle(new Rect(0, 0, box.x(), box.y()), b.number(Blocks.RADIUS_OF_CORNERS)), box);
     }
@@ -208,7 +218,8 @@ final class BlockArt {
         Point box = b.box();
         double line = b.number(Blocks.LETTERS) * FieldLayout.LINE;
         to.rect(new Rect(0, 0, box.x(), box.y()), b.number(Blocks.RADIUS_OF_CORNERS), BlockBrush.color(b, Blocks.GROUND), null, 0);
-        to.text(words, b.text(Blocks.FONT), (int) b.number(Blocks.WEIGHT), b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, (box.y() - line) / 2), box.x(), Content.Align.CENTRE);
+        to.text(words, b.text(Blocks.FONT), (int) b.number(Blocks.WEIGHT), b.number(Blocks.LETTERS), FieldLayout.LINE,
+                BlockBrush.color(b, Blocks.INK), new Point(0, (box.y() - line) / 2), box.x(), Content.Align.CENTRE);
     }
 
     private static void label(Content.Block b, FieldLayout l, BlockBrush to) {
@@ -218,7 +229,8 @@ final class BlockArt {
     }
 
     private static void words(Content.Block b, String words, Slot ink, Point at, BlockBrush to) {
-        to.text(words, b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), FieldLayout.line(b) / b.number(Blocks.LETTERS), BlockBrush.color(b, ink), at, 0, Content.Align.LEFT);
+        to.text(words, b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), FieldLayout.line(b) / b.number(Blocks.LETTERS), BlockBrush.color(b, ink),
+                at, 0, Content.Align.LEFT);
     }
 
     private static void box(Content.Block b, Rect r, BlockBrush to) {
@@ -231,7 +243,8 @@ final class BlockArt {
         box(b, l.input(), to);
         PieceValue v = a.value(b.text(Blocks.OF_VALUE));
         boolean filled = v != null && !v.start().isEmpty();
-        double top = b.text(Blocks.KIND).equals("several lines") ? l.input().y() + FieldLayout.PAD : FieldLayout.middle(l.input(), FieldLayout.line(b));
+        double top = b.text(Blocks.KIND).equals("several lines") ? l.input().y() + FieldLayout.PAD
+                : FieldLayout.middle(l.input(), FieldLayout.line(b));
         words(b, filled ? v.start() : b.text(Blocks.HINT), filled ? Blocks.INK : Blocks.LINE, new Point(FieldLayout.PAD, top), to);
     }
 
@@ -263,8 +276,11 @@ final class BlockArt {
         }
         for (int i = 0; i < l.buttons().size(); i++) {
             Rect r = l.buttons().get(i);
-            to.rect(r, b.number(Blocks.RADIUS_OF_CORNERS), BlockBrush.color(b, i == now ? Blocks.ACCENT : Blocks.GROUND), BlockBrush.color(b, i == now ? Blocks.ACCENT : Blocks.LINE), 1);
-            to.text(all.get(i), b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), line / b.number(Blocks.LETTERS), BlockBrush.color(b, i == now ? Blocks.GROUND : Blocks.INK), new Point(r.x(), FieldLayout.middle(r, line)), r.width(), Content.Align.CENTRE);
+            to.rect(r, b.number(Blocks.RADIUS_OF_CORNERS), BlockBrush.color(b, i == now ? Blocks.ACCENT : Blocks.GROUND),
+                    BlockBrush.color(b, i == now ? Blocks.ACCENT : Blocks.LINE), 1);
+            to.text(all.get(i), b.text(Blocks.FONT), 400, b.number(Blocks.LETTERS), line / b.number(Blocks.LETTERS),
+                    BlockBrush.color(b, i == now ? Blocks.GROUND : Blocks.INK), new Point(r.x(), FieldLayout.middle(r, line)), r.width(),
+                    Content.Align.CENTRE);
         }
     }
 
@@ -282,7 +298,8 @@ final class BlockArt {
     private static void slider(Content.Block b, Around a, BlockBrush to) {
         FieldLayout l = FieldLayout.of(b);
         label(b, l, to);
-        double y = Math.round(l.input().y() + l.input().height() / 2), k = FieldLayout.THUMB, w = l.input().width(), x = k + share(b, a.value(b.text(Blocks.OF_VALUE))) * (w - 2 * k);
+        double y = Math.round(l.input().y() + l.input().height() / 2), k = FieldLayout.THUMB, w = l.input().width(),
+                x = k + share(b, a.value(b.text(Blocks.OF_VALUE))) * (w - 2 * k);
         to.rect(new Rect(0, y - FieldLayout.TRACK / 2, w, FieldLayout.TRACK), FieldLayout.TRACK / 2, BlockBrush.color(b, Blocks.LINE), null, 0);
         to.rect(new Rect(0, y - FieldLayout.TRACK / 2, x, FieldLayout.TRACK), FieldLayout.TRACK / 2, BlockBrush.color(b, Blocks.ACCENT), null, 0);
         to.circle(new Point(x, y), k, BlockBrush.color(b, Blocks.ACCENT));
@@ -291,7 +308,8 @@ final class BlockArt {
     private static void progress(Content.Block b, Around a, BlockBrush to) {
         Point box = b.box();
         Timeline t = a.board.timeline(b.text(Blocks.OF_TIMELINE));
-        double share = t == null ? share(b, a.value(b.text(Blocks.OF_VALUE))) : a.moment == null ? 0 : Numbers.clamp((double) a.moment.timeOf(t.id()) / t.duration(), 0, 1);
+        double share = t == null ? share(b, a.value(b.text(Blocks.OF_VALUE))) : a.moment == null ? 0
+                : Numbers.clamp((double) a.moment.timeOf(t.id()) / t.duration(), 0, 1);
         double r = Math.min(b.number(Blocks.RADIUS_OF_CORNERS), Math.min(box.x(), box.y()) / 2);
         var inside = new BlockBrush(a.measure);
         inside.rect(new Rect(0, 0, box.x(), box.y()), 0, BlockBrush.color(b, Blocks.GROUND), null, 0);
@@ -304,6 +322,8 @@ final class BlockArt {
     /** With a time of its own making, since a picture has no now; without a date it is over. */
     private static void countdown(Content.Block b, Around a, BlockBrush to) {
         double line = b.number(Blocks.LETTERS) * FieldLayout.LINE;
-        to.text(b.text(Blocks.UNTIL).isEmpty() ? b.text(Blocks.OVER_WORDS) : "12 d 08:30:00", b.text(Blocks.FONT), (int) b.number(Blocks.WEIGHT), b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, (b.box().y() - line) / 2), b.box().x(), Content.Align.CENTRE);
+        to.text(b.text(Blocks.UNTIL).isEmpty() ? b.text(Blocks.OVER_WORDS) : "12 d 08:30:00", b.text(Blocks.FONT), (int) b.number(Blocks.WEIGHT),
+                b.number(Blocks.LETTERS), FieldLayout.LINE, BlockBrush.color(b, Blocks.INK), new Point(0, (b.box().y() - line) / 2), b.box().x(),
+                Content.Align.CENTRE);
     }
 }

@@ -45,7 +45,8 @@ final class BlockBrush {
         node(Affine.translate(r.x(), r.y()), box, marks);
         if (stroke != null && stroke.visible() && width > 0) {
             Point inner = new Point(Math.max(0.001, r.width() - width), Math.max(0.001, r.height() - width));
-            node(Affine.translate(r.x() + width / 2, r.y() + width / 2), inner, List.of(new Mark.Stroke(new Form.Box(inner, Math.max(0, radius - width / 2)), stroke, inner, line(width))));
+            node(Affine.translate(r.x() + width / 2, r.y() + width / 2), inner,
+                    List.of(new Mark.Stroke(new Form.Box(inner, Math.max(0, radius - width / 2)), stroke, inner, line(width))));
         }
     }
 
@@ -59,7 +60,9 @@ final class BlockBrush {
     }
 
     void stroke(Outline o, Color stroke, double width, double dash, Point box) {
-        node(Affine.IDENTITY, box, List.of(new Mark.Stroke(new Form.Curve(o), stroke, box, new StrokeStyle(width, "round", "round", dash > 0 ? List.of(dash, dash) : List.of(), 0))));
+        node(Affine.IDENTITY, box,
+                List.of(new Mark.Stroke(new Form.Curve(o), stroke, box, new StrokeStyle(width, "round", "round", dash > 0 ? List.of(dash, dash)
+                : List.of(), 0))));
     }
 
     static StrokeStyle line(double width) {

@@ -26,10 +26,12 @@ public final class Filters {
             case CHANNELS -> channels(v.get(Properties.SLOPE), v.get(Properties.OFFSET));
             case TINT -> tint(v.get(Properties.TINT), v.get(Properties.TINT_AMOUNT));
             case DROP_SHADOW -> new Filter.DropShadow(v.get(Properties.SHADOW_OFFSET), v.get(Properties.SHADOW_BLUR), v.get(Properties.SHADOW_COLOR));
-            case INNER_SHADOW -> new Filter.InnerShadow(v.get(Properties.SHADOW_OFFSET), v.get(Properties.SHADOW_BLUR), v.get(Properties.SHADOW_COLOR));
+            case INNER_SHADOW -> new Filter.InnerShadow(v.get(Properties.SHADOW_OFFSET), v.get(Properties.SHADOW_BLUR),
+                    v.get(Properties.SHADOW_COLOR));
             case LONG_SHADOW -> {
                 double a = Math.toRadians(v.get(Properties.LONG_DIRECTION)), length = v.get(Properties.LONG_LENGTH);
-                yield new Filter.LongShadow(new Point(Math.cos(a) * length, Math.sin(a) * length), v.get(Properties.LONG_FADE), v.get(Properties.SHADOW_COLOR));
+                yield new Filter.LongShadow(new Point(Math.cos(a) * length, Math.sin(a) * length), v.get(Properties.LONG_FADE),
+                        v.get(Properties.SHADOW_COLOR));
             }
         };
     }
@@ -61,7 +63,8 @@ public final class Filters {
 
     private static Filter tint(Color c, double amount) {
         double k = 1 - amount;
-        return new Filter.Matrix(new double[] {k, 0, 0, 0, amount * c.red() / 255.0, 0, k, 0, 0, amount * c.green() / 255.0, 0, 0, k, 0, amount * c.blue() / 255.0, 0, 0, 0, 1, 0});
+        return new Filter.Matrix(new double[] {k, 0, 0, 0, amount * c.red() / 255.0, 0, k, 0, 0, amount * c.green() / 255.0, 0, 0, k, 0,
+                amount * c.blue() / 255.0, 0, 0, 0, 1, 0});
     }
 
     /** How far paint can come out of a shape that some filters are laid over one after the other, in px. */

@@ -123,7 +123,8 @@ public final class FrameBuilder {
     private FrameNode over(Moment m) {
         List<FrameNode> now = above.at(Moment.opened(above.board, m.since())).nodes();
         if (over == null || !sameInstances(over.children(), now)) {
-            over = new FrameNode(null, true, Affine.IDENTITY, 1, above.board.size(), List.of(), now, List.of(Outline.rectangle(new Rect(0, 0, above.board.size().x(), above.board.size().y()), 0)), "over all scenes");
+            over = new FrameNode(null, true, Affine.IDENTITY, 1, above.board.size(), List.of(), now,
+                    List.of(Outline.rectangle(new Rect(0, 0, above.board.size().x(), above.board.size().y()), 0)), "over all scenes");
         }
         return over;
     }
@@ -187,7 +188,8 @@ public final class FrameBuilder {
 
     private FrameNode node(Element e, Moment m) {
         Values v = poses.at(e.id(), e.rest(), m);
-        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null ? instance(e, i, m) : e.content() instanceof Content.Block b ? block(e, (Content.Block) b.with(v), m) : carried(e, v, nodes(seen(e, m), m));
+        List<FrameNode> children = e.content() instanceof Content.Instance i && motifs.board(i.motif()) != null ? instance(e, i, m)
+                : e.content() instanceof Content.Block b ? block(e, (Content.Block) b.with(v), m) : carried(e, v, nodes(seen(e, m), m));
         StillNodes.Last before = still.last(e);
         Look look = look(e, v, children, m);
         if (before != null && before.values().equals(v) && sameInstances(before.node().children(), children) && before.node().look().equals(look)) {
@@ -217,7 +219,8 @@ public final class FrameBuilder {
         if (before != null && before.time == time && before.block.equals(b) && sameInstances(before.items, items)) {
             return before.nodes;
         }
-        List<FrameNode> nodes = b.kind().gallery() ? BlockArt.items(b, items, captions(e, b)::get, measure) : BlockArt.of(b, new BlockArt.Around(board, motifs.values(), measure, m));
+        List<FrameNode> nodes = b.kind().gallery() ? BlockArt.items(b, items, captions(e, b)::get, measure)
+                : BlockArt.of(b, new BlockArt.Around(board, motifs.values(), measure, m));
         painted.put(e, new Painted(b, items, time, nodes));
         return nodes;
     }
@@ -307,7 +310,8 @@ public final class FrameBuilder {
         TextLayout layout = layout(e, v, m);
         Point box = ElementPaint.box(content, v, layout);
         return new FrameNode(e.id(), e.locked(), placed(v, box), v.get(Properties.OPACITY), box,
-                ElementPaint.of(content, v, layout), children, ElementPaint.clips(content, v), content instanceof Content.Instance i ? i.motif() : null, look);
+                ElementPaint.of(content, v, layout), children, ElementPaint.clips(content, v), content instanceof Content.Instance i ? i.motif()
+                : null, look);
     }
 
     /** From an element's box to its parent: translate, rotate, scale, skew around the pivot, which lands on the position. */

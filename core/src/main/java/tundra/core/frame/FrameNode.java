@@ -30,18 +30,21 @@ public final class FrameNode {
      * @param box its width and height
      * @param clips what lies outside of any of them hides of the children
      */
-    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips) {
+    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children,
+            List<Outline> clips) {
         this(id, locked, toParent, opacity, box, marks, children, clips, null);
     }
 
     /** @param motif the motif that its children belong to, whose elements are no elements of this board; null for anything but an instance */
-    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips,
+    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children,
+            List<Outline> clips,
             String motif) {
         this(id, locked, toParent, opacity, box, marks, children, clips, motif, Look.PLAIN);
     }
 
     /** @param look how it is laid over what lies behind it */
-    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children, List<Outline> clips,
+    public FrameNode(String id, boolean locked, Affine toParent, double opacity, Point box, List<Mark> marks, List<FrameNode> children,
+            List<Outline> clips,
             String motif, Look look) {
         this.look = look;
         this.id = id;
@@ -62,7 +65,8 @@ public final class FrameNode {
 
     /** The same elsewhere in its parent. */
     FrameNode moved(Point by) {
-        return by.equals(Point.ZERO) ? this : new FrameNode(id, locked, Affine.translate(by.x(), by.y()).times(toParent), opacity, box, marks, children, clips, motif, look);
+        return by.equals(Point.ZERO) ? this : new FrameNode(id, locked, Affine.translate(by.x(), by.y()).times(toParent), opacity, box, marks,
+                children, clips, motif, look);
     }
 
     public String id() {
@@ -126,7 +130,10 @@ public final class FrameNode {
         return new FrameNode(id, locked, toParent, opacity, box, marks, c, clips, motif, look);
     }
 
-    /** The box around all that it can paint on, strokes and what letters stick out included, cut by its clips, in its own coordinates; null for nothing. */
+    /**
+     * The box around all that it can paint on, strokes and what letters stick out included, cut by its clips, in its own coordinates; null for
+     * nothing.
+     */
     public Rect reach() {
         if (reach == UNKNOWN) {
             Rect own = around(true);
@@ -161,7 +168,8 @@ public final class FrameNode {
 
     @Override
     public boolean equals(Object o) {
-        return this == o || o instanceof FrameNode n && Objects.equals(id, n.id) && locked == n.locked && toParent.equals(n.toParent) && opacity == n.opacity
+        return this == o || o instanceof FrameNode n && Objects.equals(id, n.id) && locked == n.locked && toParent.equals(n.toParent)
+                && opacity == n.opacity
                 && box.equals(n.box) && marks.equals(n.marks) && clips.equals(n.clips) && look.equals(n.look) && children.equals(n.children);
     }
 

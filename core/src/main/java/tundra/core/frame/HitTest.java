@@ -58,7 +58,8 @@ public final class HitTest {
 
     private static boolean hit(FrameNode n, Point p, double tolerance) {
         return n.marks().stream().anyMatch(mark -> switch (mark) {
-            case Mark.Fill f -> near(f.form(), p, tolerance) && ((f.form() instanceof Form.Curve c && c.evenOdd() ? Inside.evenOdd(c.outline(), p) : Inside.filled(f.form().outline(), p))
+            case Mark.Fill f -> near(f.form(), p, tolerance)
+                    && ((f.form() instanceof Form.Curve c && c.evenOdd() ? Inside.evenOdd(c.outline(), p) : Inside.filled(f.form().outline(), p))
                     || Inside.distance(f.form().outline(), p) <= tolerance);
             case Mark.Stroke s -> near(s.form(), p, tolerance + s.style().width())
                     && Inside.distance(s.form().outline(), p) <= s.style().width() / 2 + tolerance;

@@ -36,7 +36,8 @@ public final class MotifFrames {
      * @param previous of an earlier version of the project, whose pictures of what stayed the same are taken over; null for none
      * @param layouts gives a board in a layout, by its id
      */
-    public MotifFrames(List<Motif> motifs, List<PieceValue> values, TextMeasurer measure, MotifFrames previous, BiFunction<Board, String, Board> layouts) {
+    public MotifFrames(List<Motif> motifs, List<PieceValue> values, TextMeasurer measure, MotifFrames previous, BiFunction<Board, String,
+            Board> layouts) {
         this.layouts = layouts;
         this.motifs = motifs;
         this.values = values;

@@ -35,7 +35,8 @@ public final class Pickable {
 
     /** Whether an element shows nothing and is there to be touched. */
     public static boolean isArea(Element e) {
-        return e.content() instanceof Content.Shape && e.rest().get(Properties.TOUCH).equals("its whole box") && !e.rest().get(Properties.FILL).visible()
+        return e.content() instanceof Content.Shape && e.rest().get(Properties.TOUCH).equals("its whole box") && !e.rest().get(Properties.FILL)
+                .visible()
                 && !(e.rest().get(Properties.STROKE).visible() && e.rest().get(Properties.STROKE_WIDTH) > 0);
     }
 }

@@ -65,6 +65,7 @@ public record SceneLayer(double opacity, double x, double y, double scaleX, doub
     }
 
     private SceneLayer to(SceneLayer end, double s) {
-        return new SceneLayer(Math.max(0, Math.min(1, opacity + (end.opacity - opacity) * s)), x + (end.x - x) * s, y + (end.y - y) * s, scaleX + (end.scaleX - scaleX) * s, scaleY + (end.scaleY - scaleY) * s);
+        return new SceneLayer(Math.max(0, Math.min(1, opacity + (end.opacity - opacity) * s)), x + (end.x - x) * s, y + (end.y - y) * s, scaleX
+                + (end.scaleX - scaleX) * s, scaleY + (end.scaleY - scaleY) * s);
     }
 }

@@ -11,7 +11,8 @@ import tundra.core.model.Flipbook;
 import tundra.core.model.Values;
 
 /**
- * The nodes of what never changes on a board, by its elements, which elements that is not true of, and what those were made from last. Versions of a board that follow each other share one,
+ * The nodes of what never changes on a board, by its elements, which elements that is not true of, and what those were made from last. Versions of a
+ * board that follow each other share one,
  * so a new version costs no more than what it changed. One thread at a time.
  */
 final class StillNodes {
@@ -69,7 +70,8 @@ final class StillNodes {
         if (known != null) {
             return known;
         }
-        boolean any = animated.animated(e.id()) || e.effects().stream().anyMatch(x -> animated.animated(x.id())) || e.content() instanceof Flipbook || e.content() instanceof Content.Instance
+        boolean any = animated.animated(e.id()) || e.effects().stream().anyMatch(x -> animated.animated(x.id())) || e.content() instanceof Flipbook
+                || e.content() instanceof Content.Instance
                 || e.content() instanceof Content.Block;
         for (Element c : e.children()) {
             any |= moves(c);

@@ -45,7 +45,8 @@ final class Appear implements Helper {
     }
 
     private static boolean outlined(Job job, String id) {
-        return job.board().find(id).content() instanceof Content.Shape && job.seen(id, Properties.STROKE).visible() && job.seen(id, Properties.STROKE_WIDTH) > 0;
+        return job.board().find(id).content() instanceof Content.Shape && job.seen(id, Properties.STROKE).visible()
+                && job.seen(id, Properties.STROKE_WIDTH) > 0;
     }
 
     @Override
@@ -59,7 +60,8 @@ final class Appear implements Helper {
                         EasingText.parse(leaves ? "back-in" : "back-out"));
                 case 3 -> slide(job, b, id, SIDES.get((int) n[3]).times(n[2]), from, to);
                 case OUTLINE -> outlined(job, id)
-                        ? pair(b, job, id, Properties.REVEAL, new Point(0, 0), new Point(0, 1), from, to, EasingText.parse("sine-both")) : fade(job, b, id, from, to);
+                        ? pair(b, job, id, Properties.REVEAL, new Point(0, 0), new Point(0, 1), from, to, EasingText.parse("sine-both"))
+                        : fade(job, b, id, from, to);
                 default -> fade(job, b, id, from, to);
             };
         }

@@ -33,10 +33,13 @@ final class Copies implements Helper {
 
     @Override
     public List<Param> params() {
-        return List.of(Param.number("Copies", "", 1, 200, 3), Param.number("Each later by", "s", -60, 60, 0.25), Param.percent("Each takes", 0.1, 10, 1),
+        return List.of(Param.number("Copies", "", 1, 200, 3), Param.number("Each later by", "s", -60, 60, 0.25), Param.percent("Each takes", 0.1, 10,
+                1),
                 Param.number("Each right by", "px", -10_000, 10_000, 0), Param.number("Each down by", "px", -10_000, 10_000, 0),
-                Param.choice("Mirror", "no", "every other one"), Param.number("Turned by up to ±", "°", 0, 180, 0), Param.percent("Larger or smaller by ±", 0, 0.9, 0),
-                Param.percent("Fainter by up to", 0, 1, 0), Param.number("Colour turned by ±", "°", 0, 180, 0), Param.number("Earlier or later by ±", "s", 0, 60, 0),
+                Param.choice("Mirror", "no", "every other one"), Param.number("Turned by up to ±", "°", 0, 180, 0),
+                Param.percent("Larger or smaller by ±", 0, 0.9, 0),
+                Param.percent("Fainter by up to", 0, 1, 0), Param.number("Colour turned by ±", "°", 0, 180, 0), Param.number("Earlier or later by ±",
+                "s", 0, 60, 0),
                 Param.number("Way bent by up to ±", "px", 0, 10_000, 0), Param.number("Seed", "", 0, 9999, 1));
     }
 

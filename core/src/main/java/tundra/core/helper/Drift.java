@@ -34,7 +34,8 @@ final class Drift implements Helper {
 
     @Override
     public List<Param> params() {
-        return List.of(Param.number("Amount", "px", 0, 10_000, 20), Param.number("Turn", "°", 0, 360, 4), Param.number("Pace", "a second", 0.1, 20, 1),
+        return List.of(Param.number("Amount", "px", 0, 10_000, 20), Param.number("Turn", "°", 0, 360, 4), Param.number("Pace", "a second", 0.1, 20,
+                1),
                 Param.number("Length, 0 to the end", "s", 0, 3600, 0), Param.number("Seed", "", 0, 99_999, 7));
     }
 
@@ -87,7 +88,8 @@ final class Drift implements Helper {
         keys.add(Job.key(way.time(way.steps), keys.getFirst().value(), Easing.LINEAR));
         var track = new Track<>(keys, new PathShape(0.9, true, Easing.LINEAR));
         return b.mapTimeline(way.timeline, t -> t.withDuration(Math.max(t.duration(), way.time(way.steps)))
-                .with(way.element, Properties.POSITION_X, null).with(way.element, Properties.POSITION_Y, null).with(way.element, Properties.POSITION, track));
+                .with(way.element, Properties.POSITION_X, null).with(way.element, Properties.POSITION_Y, null).with(way.element, Properties.POSITION,
+                track));
     }
 
     private static Board turn(Board b, Round way, double home, double amount, Random random) {

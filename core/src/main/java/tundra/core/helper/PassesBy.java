@@ -35,7 +35,8 @@ final class PassesBy implements Helper {
 
     @Override
     public List<Param> params() {
-        return List.of(Param.number("Once round in", "s", 0.1, 3600, 8), Param.choice("Goes", "to the left", "to the right", "up", "down"), Param.percent("Each layer behind slower by", 0, 0.9, 0.4));
+        return List.of(Param.number("Once round in", "s", 0.1, 3600, 8), Param.choice("Goes", "to the left", "to the right", "up", "down"),
+                Param.percent("Each layer behind slower by", 0, 0.9, 0.4));
     }
 
     @Override
@@ -99,6 +100,7 @@ final class PassesBy implements Helper {
         }
         keys.add(Job.key(whole, share == 0 ? end : start.plus(along.times(way * share)), Easing.LINEAR));
         var track = new Track<>(List.copyOf(keys));
-        return b.mapTimeline(job.timeline(), t -> t.with(id, Properties.POSITION_X, null).with(id, Properties.POSITION_Y, null).with(id, Properties.POSITION, track));
+        return b.mapTimeline(job.timeline(), t -> t.with(id, Properties.POSITION_X, null).with(id, Properties.POSITION_Y, null)
+                .with(id, Properties.POSITION, track));
     }
 }

@@ -13,7 +13,8 @@ import tundra.core.motion.EasingText;
 
 /** Lets the moves of several elements begin one after the other. */
 final class Stagger implements Helper {
-    private static final List<Easing> STEPS = List.of(Easing.LINEAR, EasingText.parse("quad-in"), EasingText.parse("quad-out"), EasingText.parse("sine-both"));
+    private static final List<Easing> STEPS = List.of(Easing.LINEAR, EasingText.parse("quad-in"), EasingText.parse("quad-out"),
+            EasingText.parse("sine-both"));
 
     @Override
     public String name() {
@@ -28,7 +29,8 @@ final class Stagger implements Helper {
     @Override
     public List<Param> params() {
         return List.of(Param.number("Step", "s", 0, 60, 0.15), Param.choice("Order", "as listed", "from the end", "from the middle", "by chance"),
-                Param.choice("Steps", "all alike", "longer and longer", "shorter and shorter", "gentle at both ends"), Param.number("Seed", "", 0, 99_999, 1));
+                Param.choice("Steps", "all alike", "longer and longer", "shorter and shorter", "gentle at both ends"),
+                Param.number("Seed", "", 0, 99_999, 1));
     }
 
     @Override

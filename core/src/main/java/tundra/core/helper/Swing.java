@@ -27,7 +27,8 @@ final class Swing implements Helper {
 
     @Override
     public Written apply(Job job, double[] n) {
-        int ways = n[3] > 0 ? (int) Math.round(n[3]) : n[2] <= 0 ? 1 : (int) Math.min(200, Math.max(1, Math.ceil(Math.log(0.2 / n[0]) / Math.log(n[2]))));
+        int ways = n[3] > 0 ? (int) Math.round(n[3]) : n[2] <= 0 ? 1
+                : (int) Math.min(200, Math.max(1, Math.ceil(Math.log(0.2 / n[0]) / Math.log(n[2]))));
         Board b = job.board();
         long end = job.at();
         for (String id : job.elements()) {

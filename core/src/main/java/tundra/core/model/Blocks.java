@@ -121,41 +121,70 @@ public final class Blocks {
     public static final Slot RADIUS_OF_CORNERS = Slot.number("corners", 8, 0, 1000);
     public static final Slot DOT = Slot.number("dot", 10, 2, 200);
 
-    public static final BlockKind STRIP = add("strip", "Strip", BlockKind.Family.GALLERY, "Pictures and motifs side by side, to leaf or scroll through", 640, 200, gallery(
-            s(ALONG, "Runs", "", MOVE), s(SNAP, "Stops at", "", MOVE), s(SEEN, "Leafs on by", "items", MOVE), s(NEIGHBOURS, "Beside", "%", ITEMS), s(OFFSET, "Lowered by", "px", ITEMS)));
-    public static final BlockKind STACK = add("stack", "Stack", BlockKind.Family.GALLERY, "One over the other: they fade into each other, or the top one is thrown", 320, 220, gallery(
+    public static final BlockKind STRIP = add("strip", "Strip", BlockKind.Family.GALLERY,
+            "Pictures and motifs side by side, to leaf or scroll through", 640, 200, gallery(
+            s(ALONG, "Runs", "", MOVE), s(SNAP, "Stops at", "", MOVE), s(SEEN, "Leafs on by", "items", MOVE), s(NEIGHBOURS, "Beside", "%", ITEMS),
+            s(OFFSET, "Lowered by", "px", ITEMS)));
+    public static final BlockKind STACK = add("stack", "Stack", BlockKind.Family.GALLERY,
+            "One over the other: they fade into each other, or the top one is thrown", 320, 220, gallery(
             s(PILE, "The old one", "", MOVE), s(OFFSET, "Offset behind", "px", ITEMS), s(TILT, "Tilt", "°", MOVE)));
-    public static final BlockKind TURNTABLE = add("turntable", "Turntable", BlockKind.Family.GALLERY, "On a ring that turns in depth", 640, 260, gallery(
-            s(RADIUS, "Radius", "px", ITEMS), s(DEPTH, "Seen from", "px", ITEMS), s(OFFSET, "Back rises", "px", ITEMS), s(FADE, "Back fades", "%", ITEMS)));
-    public static final BlockKind DOTS = add("dots", "Dots", BlockKind.Family.GALLERY, "Shows which item of a gallery is seen; a tap goes to one", 160, 24,
-            s(OF_GALLERY, "Of", "", WHAT), s(NAME, "Read out as", "", WHAT), s(DOT, "Size", "px", LOOK), s(SPACING, "Spacing", "px", LOOK), s(LINE, "Colour", "", LOOK), s(ACCENT, "The seen one", "", LOOK));
+    public static final BlockKind TURNTABLE = add("turntable", "Turntable", BlockKind.Family.GALLERY, "On a ring that turns in depth", 640, 260,
+            gallery(
+            s(RADIUS, "Radius", "px", ITEMS), s(DEPTH, "Seen from", "px", ITEMS), s(OFFSET, "Back rises", "px", ITEMS),
+            s(FADE, "Back fades", "%", ITEMS)));
+    public static final BlockKind DOTS = add("dots", "Dots", BlockKind.Family.GALLERY, "Shows which item of a gallery is seen; a tap goes to one",
+            160, 24,
+            s(OF_GALLERY, "Of", "", WHAT), s(NAME, "Read out as", "", WHAT), s(DOT, "Size", "px", LOOK), s(SPACING, "Spacing", "px", LOOK),
+            s(LINE, "Colour", "", LOOK), s(ACCENT, "The seen one", "", LOOK));
 
-    public static final BlockKind VIDEO = add("video", "Video", BlockKind.Family.MEDIA, "A film, with or without controls", 480, 270, s(VIDEO_FILE, "File", "", WHAT), s(NAME, "Read out as", "", WHAT), s(FITS, "In its box", "", WHAT),
-            s(POSTER_AT, "Still at", "s", WHAT), s(WORDS_FILE, "Captions", "", WHAT), s(TIME_BY, "Time", "", PLAYS), s(FROM, "From", "s", PLAYS), s(TO, "To", "s", PLAYS), s(CONTROLS, "Controls", "", PLAYS),
-            s(STARTS, "Starts by itself", "", PLAYS), s(LOOPS, "Again and again", "", PLAYS), s(MUTED, "Silent", "", PLAYS), s(VOLUME, "Volume", "%", PLAYS), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
-    public static final BlockKind SOUND = add("sound", "Sound player", BlockKind.Family.MEDIA, "A sound, with or without controls", 320, 54, s(SOUND_FILE, "File", "", WHAT), s(NAME, "Read out as", "", WHAT),
-            s(FROM, "From", "s", PLAYS), s(TO, "To", "s", PLAYS), s(CONTROLS, "Controls", "", PLAYS), s(STARTS, "Starts by itself", "", PLAYS), s(LOOPS, "Again and again", "", PLAYS), s(VOLUME, "Volume", "%", PLAYS));
-    public static final BlockKind PAGE = add("page", "Embedded page", BlockKind.Family.MEDIA, "A page of another host, or a folder of files that goes along", 480, 320, s(ADDRESS, "Address", "", WHAT), s(FOLDER, "Folder", "", WHAT), s(NAME, "Read out as", "", WHAT),
-            s(ASKS_FIRST, "Asks before it loads", "", RIGHTS), s(MAY_SCRIPT, "run scripts", "", RIGHTS), s(MAY_FILL, "keep data as its own host", "", RIGHTS), s(MAY_SEND, "send forms", "", RIGHTS), s(MAY_OPEN, "open other pages", "", RIGHTS),
-            s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK), s(ACCENT, "Button", "", LOOK));
+    public static final BlockKind VIDEO = add("video", "Video", BlockKind.Family.MEDIA, "A film, with or without controls", 480, 270,
+            s(VIDEO_FILE, "File", "", WHAT), s(NAME, "Read out as", "", WHAT), s(FITS, "In its box", "", WHAT),
+            s(POSTER_AT, "Still at", "s", WHAT), s(WORDS_FILE, "Captions", "", WHAT), s(TIME_BY, "Time", "", PLAYS), s(FROM, "From", "s", PLAYS),
+            s(TO, "To", "s", PLAYS), s(CONTROLS, "Controls", "", PLAYS),
+            s(STARTS, "Starts by itself", "", PLAYS), s(LOOPS, "Again and again", "", PLAYS), s(MUTED, "Silent", "", PLAYS),
+            s(VOLUME, "Volume", "%", PLAYS), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
+    public static final BlockKind SOUND = add("sound", "Sound player", BlockKind.Family.MEDIA, "A sound, with or without controls", 320, 54,
+            s(SOUND_FILE, "File", "", WHAT), s(NAME, "Read out as", "", WHAT),
+            s(FROM, "From", "s", PLAYS), s(TO, "To", "s", PLAYS), s(CONTROLS, "Controls", "", PLAYS), s(STARTS, "Starts by itself", "", PLAYS),
+            s(LOOPS, "Again and again", "", PLAYS), s(VOLUME, "Volume", "%", PLAYS));
+    public static final BlockKind PAGE = add("page", "Embedded page", BlockKind.Family.MEDIA,
+            "A page of another host, or a folder of files that goes along", 480, 320, s(ADDRESS, "Address", "", WHAT), s(FOLDER, "Folder", "", WHAT),
+            s(NAME, "Read out as", "", WHAT),
+            s(ASKS_FIRST, "Asks before it loads", "", RIGHTS), s(MAY_SCRIPT, "run scripts", "", RIGHTS), s(MAY_FILL, "keep data as its own host", "",
+            RIGHTS), s(MAY_SEND, "send forms", "", RIGHTS), s(MAY_OPEN, "open other pages", "", RIGHTS),
+            s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK),
+            s(ACCENT, "Button", "", LOOK));
 
-    public static final BlockKind MAP_BLOCK = add("map", "Map", BlockKind.Family.MAP, "Drawn from a GeoJSON file: places, a route, areas", 480, 320, s(MAP, "Shows", "", WHAT), s(NAME, "Read out as", "", WHAT),
-            s(LONGITUDE, "Middle, east", "°", WHAT), s(LATITUDE, "Middle, north", "°", WHAT), s(ZOOM, "Zoom", "", WHAT), s(PANS, "be moved", "", RIGHTS), s(ZOOMS, "be zoomed", "", RIGHTS), s(LABELS, "Names", "", WHAT),
-            s(SEARCHES, "be searched", "", RIGHTS), s(SERVICE, "Place service", "", RIGHTS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
-            s(LAND, "Land", "", LOOK), s(WATER, "Water", "", LOOK), s(ROADS, "Roads", "", LOOK), s(ROUTE, "Route", "", LOOK), s(PLACES, "Places", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
+    public static final BlockKind MAP_BLOCK = add("map", "Map", BlockKind.Family.MAP, "Drawn from a GeoJSON file: places, a route, areas", 480, 320,
+            s(MAP, "Shows", "", WHAT), s(NAME, "Read out as", "", WHAT),
+            s(LONGITUDE, "Middle, east", "°", WHAT), s(LATITUDE, "Middle, north", "°", WHAT), s(ZOOM, "Zoom", "", WHAT),
+            s(PANS, "be moved", "", RIGHTS), s(ZOOMS, "be zoomed", "", RIGHTS), s(LABELS, "Names", "", WHAT),
+            s(SEARCHES, "be searched", "", RIGHTS), s(SERVICE, "Place service", "", RIGHTS), s(FONT, "Font", "", LOOK),
+            s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
+            s(LAND, "Land", "", LOOK), s(WATER, "Water", "", LOOK), s(ROADS, "Roads", "", LOOK), s(ROUTE, "Route", "", LOOK),
+            s(PLACES, "Places", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
 
-    public static final BlockKind CALL = add("call", "Call link", BlockKind.Family.LINK, "A tap calls a number", 220, 44, look(s(WORDS, "Words", "", SAYS), s(PHONE, "Number", "", SAYS)));
-    public static final BlockKind MAIL_LINK = add("mail", "Mail link", BlockKind.Family.LINK, "A tap begins a mail", 220, 44, look(s(WORDS, "Words", "", SAYS), s(MAIL, "Mail address", "", SAYS), s(SUBJECT, "Subject", "", SAYS)));
-    public static final BlockKind LINK_AREA = add("link", "Link area", BlockKind.Family.LINK, "Lies over anything and leads to an address", 220, 120, s(NAME, "Read out as", "", SAYS), s(LINK, "Address", "", SAYS), s(TAB, "Opens in", "", SAYS));
+    public static final BlockKind CALL = add("call", "Call link", BlockKind.Family.LINK, "A tap calls a number", 220, 44,
+            look(s(WORDS, "Words", "", SAYS), s(PHONE, "Number", "", SAYS)));
+    public static final BlockKind MAIL_LINK = add("mail", "Mail link", BlockKind.Family.LINK, "A tap begins a mail", 220, 44,
+            look(s(WORDS, "Words", "", SAYS), s(MAIL, "Mail address", "", SAYS), s(SUBJECT, "Subject", "", SAYS)));
+    public static final BlockKind LINK_AREA = add("link", "Link area", BlockKind.Family.LINK, "Lies over anything and leads to an address", 220, 120,
+            s(NAME, "Read out as", "", SAYS), s(LINK, "Address", "", SAYS), s(TAB, "Opens in", "", SAYS));
 
-    public static final BlockKind TEXT_FIELD = add("field", "Text field", BlockKind.Family.FIELD, "The visitor writes, and a value holds it", 280, 72, field(s(KIND, "Holds", "", SAYS), s(HINT, "Hint", "", SAYS)));
+    public static final BlockKind TEXT_FIELD = add("field", "Text field", BlockKind.Family.FIELD, "The visitor writes, and a value holds it", 280,
+            72, field(s(KIND, "Holds", "", SAYS), s(HINT, "Hint", "", SAYS)));
     public static final BlockKind TICK = add("tick", "Tick", BlockKind.Family.FIELD, "Yes or no", 280, 28, field());
-    public static final BlockKind CHOICE = add("choice", "Choice", BlockKind.Family.FIELD, "One of several", 280, 72, field(s(CHOICES, "Choices, one in each line", "", SAYS), s(SHOWN_AS, "Shown as", "", LOOK)));
-    public static final BlockKind SLIDER = add("slider", "Slider", BlockKind.Family.FIELD, "A number between two others", 280, 56, field(s(LEAST, "From", "", SAYS), s(MOST, "To", "", SAYS), s(STEP, "In steps of", "", SAYS)));
+    public static final BlockKind CHOICE = add("choice", "Choice", BlockKind.Family.FIELD, "One of several", 280, 72,
+            field(s(CHOICES, "Choices, one in each line", "", SAYS), s(SHOWN_AS, "Shown as", "", LOOK)));
+    public static final BlockKind SLIDER = add("slider", "Slider", BlockKind.Family.FIELD, "A number between two others", 280, 56,
+            field(s(LEAST, "From", "", SAYS), s(MOST, "To", "", SAYS), s(STEP, "In steps of", "", SAYS)));
 
-    public static final BlockKind PROGRESS = add("progress", "Progress", BlockKind.Family.SHOWN, "How far a timeline or a value is", 280, 12, s(OF_TIMELINE, "Timeline", "", WHAT), s(OF_VALUE, "Value", "", WHAT),
-            s(LEAST, "From", "", WHAT), s(MOST, "To", "", WHAT), s(NAME, "Read out as", "", WHAT), s(GROUND, "Ground", "", LOOK), s(ACCENT, "How far", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
-    public static final BlockKind COUNTDOWN = add("countdown", "Countdown", BlockKind.Family.SHOWN, "Days, hours, minutes and seconds to a date", 280, 40, s(UNTIL, "Until", "", WHAT), s(OVER_WORDS, "Then says", "", WHAT), s(NAME, "Read out as", "", WHAT),
+    public static final BlockKind PROGRESS = add("progress", "Progress", BlockKind.Family.SHOWN, "How far a timeline or a value is", 280, 12,
+            s(OF_TIMELINE, "Timeline", "", WHAT), s(OF_VALUE, "Value", "", WHAT),
+            s(LEAST, "From", "", WHAT), s(MOST, "To", "", WHAT), s(NAME, "Read out as", "", WHAT), s(GROUND, "Ground", "", LOOK),
+            s(ACCENT, "How far", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK));
+    public static final BlockKind COUNTDOWN = add("countdown", "Countdown", BlockKind.Family.SHOWN, "Days, hours, minutes and seconds to a date",
+            280, 40, s(UNTIL, "Until", "", WHAT), s(OVER_WORDS, "Then says", "", WHAT), s(NAME, "Read out as", "", WHAT),
             s(FONT, "Font", "", LOOK), s(WEIGHT, "Weight", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK));
 
     public static final List<BlockKind> ALL = List.copyOf(TABLE);
@@ -176,24 +205,28 @@ public final class Blocks {
 
     /** What all galleries have, with what one has of its own. */
     private static LabelledSlot[] gallery(LabelledSlot... own) {
-        var out = new ArrayList<>(List.of(s(NAME, "Read out as", "", ITEMS), s(ITEM_WIDTH, "Item width", "px", ITEMS), s(ITEM_HEIGHT, "Item height", "px", ITEMS), s(SPACING, "Spacing", "px", ITEMS), s(FITS, "Pictures", "", ITEMS),
+        var out = new ArrayList<>(List.of(s(NAME, "Read out as", "", ITEMS), s(ITEM_WIDTH, "Item width", "px", ITEMS),
+                s(ITEM_HEIGHT, "Item height", "px", ITEMS), s(SPACING, "Spacing", "px", ITEMS), s(FITS, "Pictures", "", ITEMS),
                 s(CAPTIONS, "Captions", "", ITEMS), s(CAPTION_WORDS, "Words", "", ITEMS), s(FIRST, "First item", "", ITEMS)));
         out.addAll(List.of(own));
-        out.addAll(List.of(s(LOOPS, "After the last, the first", "", MOVE), s(TURN_TIME, "Takes", "s", MOVE), s(TURN_EASING, "Easing", "", MOVE), s(BY_ITSELF, "Leafs by itself", "", MOVE), s(EVERY, "Every", "s", MOVE),
+        out.addAll(List.of(s(LOOPS, "After the last, the first", "", MOVE), s(TURN_TIME, "Takes", "s", MOVE), s(TURN_EASING, "Easing", "", MOVE),
+                s(BY_ITSELF, "Leafs by itself", "", MOVE), s(EVERY, "Every", "s", MOVE),
                 s(BY_WHEEL, "Wheel leafs", "", MOVE), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK)));
         return out.toArray(LabelledSlot[]::new);
     }
 
     private static LabelledSlot[] look(LabelledSlot... own) {
         var out = new ArrayList<>(List.of(own));
-        out.addAll(List.of(s(FONT, "Font", "", LOOK), s(WEIGHT, "Weight", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK)));
+        out.addAll(List.of(s(FONT, "Font", "", LOOK), s(WEIGHT, "Weight", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK),
+                s(GROUND, "Ground", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK)));
         return out.toArray(LabelledSlot[]::new);
     }
 
     private static LabelledSlot[] field(LabelledSlot... own) {
         var out = new ArrayList<>(List.of(s(LABEL, "Label", "", SAYS), s(OF_VALUE, "Value", "", SAYS)));
         out.addAll(List.of(own));
-        out.addAll(List.of(s(NEEDED, "Has to be filled in", "", SAYS), s(ERROR, "When wrong", "", SAYS), s(FONT, "Font", "", LOOK), s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK),
+        out.addAll(List.of(s(NEEDED, "Has to be filled in", "", SAYS), s(ERROR, "When wrong", "", SAYS), s(FONT, "Font", "", LOOK),
+                s(LETTERS, "Letters", "px", LOOK), s(INK, "Ink", "", LOOK), s(GROUND, "Ground", "", LOOK),
                 s(LINE, "Line", "", LOOK), s(ACCENT, "Accent", "", LOOK), s(RADIUS_OF_CORNERS, "Corners", "px", LOOK)));
         return out.toArray(LabelledSlot[]::new);
     }

@@ -6,7 +6,10 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import tundra.core.geometry.Point;
 
-/** The inside of a scene: a canvas with elements from back to front, timelines, reactions, ruler lines, what visitors can drag, and its further layouts. The first timeline is Main. */
+/**
+ * The inside of a scene: a canvas with elements from back to front, timelines, reactions, ruler lines, what visitors can drag, and its further
+ * layouts. The first timeline is Main.
+ */
 public record Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions,
         List<RulerLine> lines, List<Dragging> drags, List<Layout> layouts) {
     /** Stands for the canvas where an element's id is asked for. */
@@ -22,7 +25,8 @@ public record Board(Point size, Values canvas, List<Element> elements, List<Time
     }
 
     /** One that is the same at every width. */
-    public Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions, List<RulerLine> lines, List<Dragging> drags) {
+    public Board(Point size, Values canvas, List<Element> elements, List<Timeline> timelines, List<Reaction> reactions, List<RulerLine> lines,
+            List<Dragging> drags) {
         this(size, canvas, elements, timelines, reactions, lines, drags, List.of());
     }
 

@@ -36,7 +36,8 @@ public record Color(int red, int green, int blue, int alpha) implements Paint {
     /** #RRGGBB, or #RRGGBBAA when it is not opaque. */
     public String hex() {
         HexFormat f = HexFormat.of().withUpperCase();
-        var s = new StringBuilder(9).append('#').append(f.toHexDigits((byte) red)).append(f.toHexDigits((byte) green)).append(f.toHexDigits((byte) blue));
+        var s = new StringBuilder(9).append('#').append(f.toHexDigits((byte) red)).append(f.toHexDigits((byte) green))
+                .append(f.toHexDigits((byte) blue));
         return (alpha == 255 ? s : s.append(f.toHexDigits((byte) alpha))).toString();
     }
 

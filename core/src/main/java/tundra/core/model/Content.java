@@ -67,15 +67,18 @@ public sealed interface Content {
 
         @Override
         public Values kept(Values rest) {
-            return rest.keeping(Properties.FONT_SIZE, size).keeping(Properties.FONT_WEIGHT, (double) weight).keeping(Properties.LINE_HEIGHT, lineHeight)
+            return rest.keeping(Properties.FONT_SIZE, size).keeping(Properties.FONT_WEIGHT, (double) weight).keeping(Properties.LINE_HEIGHT,
+                    lineHeight)
                     .keeping(Properties.WRAP, wrap).keeping(Properties.TEXT_ALIGN, align.word());
         }
 
         @Override
         public Text with(Values v) {
             var t = new Text(text, family, v.has(Properties.FONT_WEIGHT) ? v.get(Properties.FONT_WEIGHT).intValue() : weight,
-                    v.has(Properties.FONT_SIZE) ? v.get(Properties.FONT_SIZE) : size, v.has(Properties.TEXT_ALIGN) ? Align.of(v.get(Properties.TEXT_ALIGN)) : align,
-                    v.has(Properties.LINE_HEIGHT) ? v.get(Properties.LINE_HEIGHT) : lineHeight, spacing, v.has(Properties.WRAP) ? v.get(Properties.WRAP) : wrap);
+                    v.has(Properties.FONT_SIZE) ? v.get(Properties.FONT_SIZE) : size, v.has(Properties.TEXT_ALIGN)
+                    ? Align.of(v.get(Properties.TEXT_ALIGN)) : align,
+                    v.has(Properties.LINE_HEIGHT) ? v.get(Properties.LINE_HEIGHT) : lineHeight, spacing, v.has(Properties.WRAP)
+                    ? v.get(Properties.WRAP) : wrap);
             return t.equals(this) ? this : t;
         }
 

@@ -103,7 +103,8 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
 
     /** With what the values of an owner are; those without any value differ no more. */
     public Differs withValues(String owner, UnaryOperator<Values> change) {
-        return new Differs(changed(values, owner, change.apply(values.getOrDefault(owner, Values.NONE)), Values.NONE), words, timelines, order, reactions, off);
+        return new Differs(changed(values, owner, change.apply(values.getOrDefault(owner, Values.NONE)), Values.NONE), words, timelines, order,
+                reactions, off);
     }
 
     /** Null hands them back. */
@@ -112,7 +113,8 @@ public record Differs(Map<String, Values> values, Map<String, String> words, Map
     }
 
     public Differs withTimeline(String id, UnaryOperator<OfTimeline> change) {
-        return new Differs(values, words, changed(timelines, id, change.apply(timelines.getOrDefault(id, OfTimeline.NOTHING)), OfTimeline.NOTHING), order, reactions, off);
+        return new Differs(values, words, changed(timelines, id, change.apply(timelines.getOrDefault(id, OfTimeline.NOTHING)), OfTimeline.NOTHING),
+                order, reactions, off);
     }
 
     /** Null hands it back. */

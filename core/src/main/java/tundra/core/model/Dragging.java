@@ -160,7 +160,8 @@ public record Dragging(String id, List<Pair> pairs, Motion motion, Fit fit, Carr
 
     /** The pointer's form while it carries, by its CSS name. */
     public enum Cursor {
-        GRABBING("grabbing", "a closed hand"), POINTER("pointer", "a pointing hand"), MOVE("move", "four arrows"), CROSSHAIR("crosshair", "a cross"), NONE("none", "no pointer");
+        GRABBING("grabbing", "a closed hand"), POINTER("pointer", "a pointing hand"), MOVE("move", "four arrows"), CROSSHAIR("crosshair", "a cross"),
+                NONE("none", "no pointer");
 
         public final String css;
         public final String words;

@@ -3,7 +3,8 @@ package tundra.core.model;
 import java.util.List;
 
 /** Anything placed on the canvas. Immutable; the id is unique in the project, the name is for people; effects are done in their order. */
-public record Element(String id, String name, boolean locked, boolean hidden, boolean guide, Values rest, Content content, List<Effect> effects) implements Owner {
+public record Element(String id, String name, boolean locked, boolean hidden, boolean guide, Values rest, Content content,
+        List<Effect> effects) implements Owner {
     private static final int CALLED = 32;
 
     public Element {
@@ -96,6 +97,7 @@ public record Element(String id, String name, boolean locked, boolean hidden, bo
             return name;
         }
         String words = t.text().strip().replaceAll("\\s+", " ");
-        return words.length() <= CALLED ? words : words.substring(0, words.offsetByCodePoints(0, words.codePointCount(0, CALLED - 1))).stripTrailing() + "…";
+        return words.length() <= CALLED ? words : words.substring(0, words.offsetByCodePoints(0, words.codePointCount(0, CALLED - 1)))
+                .stripTrailing() + "…";
     }
 }

@@ -105,7 +105,8 @@ final class Elements extends AbstractList<Element> implements RandomAccess {
             return this;
         }
         // what holds others may have lost some, or got new ones
-        if (!now.id().equals(id) || now.content() != old.content() && (now.content() instanceof Content.Parent || old.content() instanceof Content.Parent)) {
+        if (!now.id().equals(id) || now.content() != old.content() && (now.content() instanceof Content.Parent
+                || old.content() instanceof Content.Parent)) {
             return of(Tree.map(whole().list, id, e -> now));
         }
         List<String> path = base.path(id);

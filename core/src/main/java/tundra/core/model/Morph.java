@@ -163,7 +163,8 @@ public final class Morph {
             var nodes = new ArrayList<Node>();
             for (int k = 0; k < a.contours().get(i).nodes().size(); k++) {
                 Node x = a.contours().get(i).nodes().get(k), f = from.contours().get(i).nodes().get(k), t = to.contours().get(i).nodes().get(k);
-                nodes.add(new Node(x.at().plus(t.at()).minus(f.at()), x.in().plus(t.in()).minus(f.in()), x.out().plus(t.out()).minus(f.out()), t.smooth()));
+                nodes.add(new Node(x.at().plus(t.at()).minus(f.at()), x.in().plus(t.in()).minus(f.in()), x.out().plus(t.out()).minus(f.out()),
+                        t.smooth()));
             }
             out.add(new Contour(nodes, a.contours().get(i).closed()));
         }

@@ -17,7 +17,8 @@ public record PageSettings(Fit fit, String language, Color ground, boolean histo
 
     /** How large it is seen in the visitor's window. */
     public enum Fit {
-        AS_DRAWN("asDrawn", "as drawn"), NO_WIDER("noWider", "no wider than the window"), WIDTH("width", "as wide as the window"), WHOLE("whole", "whole in the window");
+        AS_DRAWN("asDrawn", "as drawn"), NO_WIDER("noWider", "no wider than the window"), WIDTH("width", "as wide as the window"),
+                WHOLE("whole", "whole in the window");
 
         private final String key;
         public final String words;

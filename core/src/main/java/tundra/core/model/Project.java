@@ -43,12 +43,15 @@ public record Project(String id, String name, int frameRate, List<Scene> scenes,
     }
 
     public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL, List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL,
+                Outputs.USUAL, List.of(), unknown);
     }
 
-    public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches, List<KeptEasing> easings,
+    public Project(String id, String name, int frameRate, List<Scene> scenes, Map<String, Asset> assets, List<Swatch> swatches,
+            List<KeptEasing> easings,
             Map<String, String> unknown) {
-        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL, List.of(), unknown);
+        this(id, name, frameRate, scenes, assets, swatches, easings, List.of(), List.of(), List.of(), List.of(), PageSettings.USUAL, Outputs.USUAL,
+                List.of(), unknown);
     }
 
     /** An empty piece of one scene with a Main timeline of five seconds. */

@@ -98,17 +98,21 @@ public final class Properties {
     public static final Property<Double> WRAP = add("wrap", "Wrap width", ValueType.NUMBER, "px", 1, List.of("px"), 0, FAR, 0.0, TEXT);
     public static final Property<String> TEXT_ALIGN = choice("textAlign", "Alignment", TEXT, "left", "centre", "right");
     /** How an element is laid over what lies behind it, as in CSS. */
-    public static final Property<String> BLEND = choice("blend", "Blend mode", ANY, "normal", "multiply", "screen", "overlay", "darken", "lighten", "color-dodge",
+    public static final Property<String> BLEND = choice("blend", "Blend mode", ANY, "normal", "multiply", "screen", "overlay", "darken", "lighten",
+            "color-dodge",
             "color-burn", "hard-light", "soft-light", "difference", "exclusion", "hue", "saturation", "color", "luminosity", "plus-lighter");
     /** Whether what a group or a motif holds blends only with each other. */
-    public static final Property<String> ISOLATE = choice("isolate", "Isolate", GROUP.or(content(Content.Instance.class)).or(content(Flipbook.class)), "no", "yes");
+    public static final Property<String> ISOLATE = choice("isolate", "Isolate", GROUP.or(content(Content.Instance.class))
+            .or(content(Flipbook.class)), "no", "yes");
 
     /** What the pointer looks like over it. */
-    public static final Property<String> CURSOR = choice("cursor", "Cursor", ANY, "auto", "pointer", "default", "grab", "grabbing", "move", "text", "crosshair", "zoom-in", "help",
+    public static final Property<String> CURSOR = choice("cursor", "Cursor", ANY, "auto", "pointer", "default", "grab", "grabbing", "move", "text",
+            "crosshair", "zoom-in", "help",
             "wait", "not-allowed", "none");
 
     // of effects
-    public static final Property<Point> BLUR = add("blur", "Blur", ValueType.PAIR, "px", 1, List.of("x", "y"), 0, 1000, new Point(4, 4), effect(EffectKind.BLUR));
+    public static final Property<Point> BLUR = add("blur", "Blur", ValueType.PAIR, "px", 1, List.of("x", "y"), 0, 1000, new Point(4, 4),
+            effect(EffectKind.BLUR));
     public static final Property<Double> BRIGHTNESS =
             add("brightness", "Brightness", ValueType.NUMBER, "%", 100, List.of("%"), 0, 100, 1.0, effect(EffectKind.BRIGHTNESS));
     public static final Property<Double> CONTRAST =
@@ -116,17 +120,23 @@ public final class Properties {
     public static final Property<Double> SATURATION =
             add("saturation", "Saturation", ValueType.NUMBER, "%", 100, List.of("%"), 0, 100, 1.0, effect(EffectKind.SATURATION));
     public static final Property<Double> HUE = add("hue", "Hue turn", ValueType.NUMBER, "°", 1, List.of("°"), -FAR, FAR, 0.0, effect(EffectKind.HUE));
-    public static final Property<Double> INVERT = add("invert", "Invert", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.INVERT));
-    public static final Property<Quad> SLOPE = add("slope", "Slope", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ONE, effect(EffectKind.CHANNELS));
-    public static final Property<Quad> OFFSET = add("offset", "Offset", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ZERO, effect(EffectKind.CHANNELS));
-    public static final Property<Color> TINT = add("tint", "Colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#DB7A22"), effect(EffectKind.TINT));
+    public static final Property<Double> INVERT = add("invert", "Invert", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0,
+            effect(EffectKind.INVERT));
+    public static final Property<Quad> SLOPE = add("slope", "Slope", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ONE,
+            effect(EffectKind.CHANNELS));
+    public static final Property<Quad> OFFSET = add("offset", "Offset", ValueType.QUAD, "", 1, List.of("r", "g", "b", "a"), -1000, 1000, Quad.ZERO,
+            effect(EffectKind.CHANNELS));
+    public static final Property<Color> TINT = add("tint", "Colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255,
+            Color.parse("#DB7A22"), effect(EffectKind.TINT));
     public static final Property<Double> TINT_AMOUNT =
             add("tintAmount", "Amount", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.TINT));
-    public static final Property<Point> SHADOW_OFFSET = add("shadowOffset", "Offset", ValueType.PAIR, "px", 1, List.of("x", "y"), -10_000, 10_000, new Point(4, 6),
+    public static final Property<Point> SHADOW_OFFSET = add("shadowOffset", "Offset", ValueType.PAIR, "px", 1, List.of("x", "y"), -10_000, 10_000,
+            new Point(4, 6),
             effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW));
     public static final Property<Double> SHADOW_BLUR = add("shadowBlur", "Blur", ValueType.NUMBER, "px", 1, List.of("px"), 0, 1000, 6.0,
             effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW));
-    public static final Property<Color> SHADOW_COLOR = add("shadowColor", "Colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255, Color.parse("#1D292680"),
+    public static final Property<Color> SHADOW_COLOR = add("shadowColor", "Colour", ValueType.COLOR, "", 1, List.of("r", "g", "b", "a"), 0, 255,
+            Color.parse("#1D292680"),
             effect(EffectKind.DROP_SHADOW, EffectKind.INNER_SHADOW, EffectKind.LONG_SHADOW));
     /** Clockwise from the right. */
     public static final Property<Double> LONG_DIRECTION =
@@ -134,12 +144,16 @@ public final class Properties {
     public static final Property<Double> LONG_LENGTH =
             add("longLength", "Length", ValueType.NUMBER, "px", 1, List.of("px"), 0, 2000, 80.0, effect(EffectKind.LONG_SHADOW));
     /** How much of its opacity it has lost at its end. */
-    public static final Property<Double> LONG_FADE = add("longFade", "Fade", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0, effect(EffectKind.LONG_SHADOW));
+    public static final Property<Double> LONG_FADE = add("longFade", "Fade", ValueType.NUMBER, "%", 100, List.of("%"), 0, 1, 1.0,
+            effect(EffectKind.LONG_SHADOW));
     /** What of it catches the pointer on the page. */
     /** As what a text is read out: a heading of one of three levels below the piece's title, or plain words. */
     public static final Property<String> HEADING = choice("heading", "Heading", TEXT, "none", "first", "second", "third");
     public static final Property<String> TOUCH = choice("touch", "Touch", ANY, "what is seen", "its whole box", "lets through");
-    /** At which share of the page's scrolling an element goes along while its scene stands: 1 as fast as the page, 0 not at all, below 0 the other way. */
+    /**
+     * At which share of the page's scrolling an element goes along while its scene stands: 1 as fast as the page, 0 not at all, below 0 the other
+     * way.
+     */
     public static final Property<Double> PARALLAX = add("parallax", "Parallax", ValueType.NUMBER, "%", 100, List.of("%"), -3, 3, 0.0, ANY);
 
     // how an element follows its parent's size, along one axis and the other
@@ -157,30 +171,35 @@ public final class Properties {
     /** What becomes of its art in a box of another size. */
     public static final Property<String> RESIZE = choice("resize", "Resize", ANY, "stretch", "keep", "contain", "cover");
     /** The point of the art that stays at the same point of the box, where it isn't stretched. */
-    public static final Property<Point> RESIZE_POINT = add("resizePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), ANY);
+    public static final Property<Point> RESIZE_POINT = add("resizePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1,
+            new Point(0.5, 0.5), ANY);
     /** Whether a text keeps its size, or goes with the width of the scene as a whole. */
     public static final Property<String> SIZE_IN = choice("sizeIn", "Size in", TEXT, "px", "%");
     /** The least size of a text that goes with the width, in px of its letters; 0 for none. */
     public static final Property<Double> SIZE_LEAST = add("sizeLeast", "At least", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 0.0, TEXT);
     /** The greatest size of a text that goes with the width, in px of its letters; 0 for none. */
     public static final Property<Double> SIZE_MOST = add("sizeMost", "At most", ValueType.NUMBER, "px", 1, List.of("px"), 0, 10_000, 0.0, TEXT);
-    public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE, RESIZE_POINT, SIZE_IN, SIZE_LEAST, SIZE_MOST);
+    public static final List<Property<?>> TIES = List.of(TIE_X, LEFT_IN, WIDTH_IN, RIGHT_IN, TIE_Y, TOP_IN, HEIGHT_IN, BOTTOM_IN, WAY_IN, RESIZE,
+            RESIZE_POINT, SIZE_IN, SIZE_LEAST, SIZE_MOST);
 
     /** How high a scene is where its room is another than drawn. */
-    public static final Property<String> SCENE_HEIGHT = choice("sceneHeight", "Height", CANVAS, "as drawn", "with the width", "the window's", "its content's");
+    public static final Property<String> SCENE_HEIGHT = choice("sceneHeight", "Height", CANVAS, "as drawn", "with the width", "the window's",
+            "its content's");
     /** What becomes of what goes over a scene's sides. */
     public static final Property<String> SCENE_OVERFLOW = choice("sceneOverflow", "Overflow", CANVAS, "clipped", "scrolls");
     /** What becomes of a whole scene in its window; {@code follow}: what is tied follows, and the piece's page says the rest. */
     public static final Property<String> SCENE_RESIZE = choice("sceneResize", "Resize", CANVAS, "follow", "keep", "stretch", "contain", "cover");
     /** The point of the scene that stays at the same point of the window. */
-    public static final Property<Point> SCENE_POINT = add("scenePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1, new Point(0.5, 0.5), CANVAS);
+    public static final Property<Point> SCENE_POINT = add("scenePoint", "Fixed point", ValueType.PAIR, "%", 100, List.of("x", "y"), 0, 1,
+            new Point(0.5, 0.5), CANVAS);
     /** How a scene follows its room. */
     public static final List<Property<?>> ROOM = List.of(SCENE_HEIGHT, SCENE_OVERFLOW, SCENE_RESIZE, SCENE_POINT);
 
     /** What is keyed but has no resting value of its own: it is part of another property or of the content. */
     private static final List<Property<?>> KEYS_ONLY = List.of(OUTLINE, POSITION_X, POSITION_Y);
     /** What is never keyed: it holds at all times. */
-    private static final Set<Property<?>> REST_ONLY = Stream.of(List.of(ISOLATE, CURSOR, HEADING, TOUCH, PARALLAX), TIES, ROOM).flatMap(List::stream).collect(Collectors.toUnmodifiableSet());
+    private static final Set<Property<?>> REST_ONLY = Stream.of(List.of(ISOLATE, CURSOR, HEADING, TOUCH, PARALLAX), TIES, ROOM).flatMap(List::stream)
+            .collect(Collectors.toUnmodifiableSet());
     /** Where an element stands and how it lies there, whatever it looks like. */
     public static final List<Property<?>> PLACING = List.of(POSITION, ROTATION, SCALE, SKEW, PIVOT, FACE_PATH, FRONT);
     /** What texts keep at rest in their content, as files do. */

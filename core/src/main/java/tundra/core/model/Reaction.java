@@ -13,7 +13,8 @@ import java.util.function.UnaryOperator;
  * @param off whether it is switched off, and not published
  * @param group the name of the group that it stands in; empty for none. Those of a group follow each other.
  */
-public record Reaction(String id, Event when, List<Condition> conditions, boolean any, List<Action> actions, List<Action> otherwise, boolean off, String group) {
+public record Reaction(String id, Event when, List<Condition> conditions, boolean any, List<Action> actions, List<Action> otherwise, boolean off,
+        String group) {
     public Reaction {
         conditions = List.copyOf(conditions);
         actions = List.copyOf(actions);

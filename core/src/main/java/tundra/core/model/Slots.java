@@ -10,10 +10,14 @@ import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 
-/** What stands in the slots of an event or an action, in the order of the sentence: ids and texts as strings, lists of ids, times as longs, numbers as doubles. */
+/**
+ * What stands in the slots of an event or an action, in the order of the sentence: ids and texts as strings, lists of ids, times as longs, numbers as
+ * doubles.
+ */
 public record Slots(Map<Slot, Object> values) {
     /** What stands in slots of these types is the id of something else. */
-    private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE, Slot.Type.MARKER, Slot.Type.MOTIF_MARKER,
+    private static final Set<Slot.Type> NAMING = EnumSet.of(Slot.Type.ELEMENT, Slot.Type.ELEMENTS, Slot.Type.PLAYER, Slot.Type.TIMELINE,
+            Slot.Type.MARKER, Slot.Type.MOTIF_MARKER,
             Slot.Type.LAYOUT, Slot.Type.SCENE, Slot.Type.VALUE, Slot.Type.SCRIPT, Slot.Type.SOUND,
             Slot.Type.PICTURE, Slot.Type.VIDEO, Slot.Type.FILE);
 
@@ -68,7 +72,8 @@ public record Slots(Map<Slot, Object> values) {
             Object v = e.getValue();
             Slot slot = e.getKey();
             if (NAMING.contains(slot.type())) {
-                v = v instanceof List<?> l ? l.stream().map(x -> mapped(slot, (String) x, change)).filter(Objects::nonNull).distinct().toList() : mapped(slot, (String) v, change);
+                v = v instanceof List<?> l ? l.stream().map(x -> mapped(slot, (String) x, change)).filter(Objects::nonNull).distinct().toList()
+                        : mapped(slot, (String) v, change);
             }
             if (v == null || v.equals(List.of())) {
                 return null;
@@ -79,7 +84,8 @@ public record Slots(Map<Slot, Object> values) {
     }
 
     private static String mapped(Slot slot, String id, BiFunction<Slot, String, String> change) {
-        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) || slot.type() == Slot.Type.LAYOUT && id.equals(Slot.DRAWN) ? id : change.apply(slot, id);
+        return id.equals(Slot.EVERYTHING) || id.equals(Slot.INSTANCE) || slot.type() == Slot.Type.LAYOUT && id.equals(Slot.DRAWN) ? id
+                : change.apply(slot, id);
     }
 
     /** With ids changed where there are any; where nothing stands any more the slot is empty. */

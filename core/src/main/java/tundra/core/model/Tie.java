@@ -71,7 +71,8 @@ public record Tie(Side side, boolean nearIn, boolean lengthIn, boolean farIn) {
      */
     public static Point carried(Element e, Point parent) {
         Point box = box(e), at = e.rest().get(Properties.POSITION), pivot = e.rest().get(Properties.PIVOT);
-        return new Point(across(e.rest()).carried(parent.x(), at.x() - pivot.x() * box.x(), box.x()), down(e.rest()).carried(parent.y(), at.y() - pivot.y() * box.y(), box.y()));
+        return new Point(across(e.rest()).carried(parent.x(), at.x() - pivot.x() * box.x(), box.x()), down(e.rest())
+                .carried(parent.y(), at.y() - pivot.y() * box.y(), box.y()));
     }
 
     private double carried(double parent, double begin, double length) {

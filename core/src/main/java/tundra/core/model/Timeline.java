@@ -26,7 +26,8 @@ import tundra.core.motion.WholeWay;
  * @param scroll how the page's scrolling moves it, in place of the clock; null for the clock
  */
 public record Timeline(String id, String name, long duration, boolean loop, boolean starts,
-        Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range, List<PlacedSound> sounds, Scroll scroll) {
+        Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range, List<PlacedSound> sounds,
+        Scroll scroll) {
     public static final String MAIN = "Main";
 
     public Timeline {
@@ -41,7 +42,8 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
     }
 
     /** One that goes by the clock. */
-    public Timeline(String id, String name, long duration, boolean loop, boolean starts, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String, Span> shown, List<Marker> markers, Span range,
+    public Timeline(String id, String name, long duration, boolean loop, boolean starts, Map<String, Map<Property<?>, Track<?>>> tracks, Map<String,
+            Span> shown, List<Marker> markers, Span range,
             List<PlacedSound> sounds) {
         this(id, name, duration, loop, starts, tracks, shown, markers, range, sounds, null);
     }
@@ -92,7 +94,8 @@ public record Timeline(String id, String name, long duration, boolean loop, bool
         return withTracks(changed(all(), element, one));
     }
 
-    private static PMap<String, Map<Property<?>, Track<?>>> changed(PMap<String, Map<Property<?>, Track<?>>> all, String element, Map<Property<?>, Track<?>> changes) {
+    private static PMap<String, Map<Property<?>, Track<?>>> changed(PMap<String, Map<Property<?>, Track<?>>> all, String element, Map<Property<?>,
+            Track<?>> changes) {
         var of = new TreeMap<Property<?>, Track<?>>((a, b) -> a.index() - b.index());
         of.putAll(all.getOrDefault(element, Map.of()));
         changes.forEach((p, track) -> {

@@ -74,7 +74,8 @@ public record Transition(Kind kind, Side side, long time, Easing easing) {
             return null;
         }
         try {
-            return new Transition(k, m.group(2) == null ? Side.LEFT : Side.valueOf(m.group(2).toUpperCase(Locale.ROOT)), Long.parseLong(m.group(3)), EasingText.parse(m.group(4)));
+            return new Transition(k, m.group(2) == null ? Side.LEFT : Side.valueOf(m.group(2).toUpperCase(Locale.ROOT)), Long.parseLong(m.group(3)),
+                    EasingText.parse(m.group(4)));
         } catch (IllegalArgumentException e) {
             return null;
         }

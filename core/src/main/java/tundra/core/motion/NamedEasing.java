@@ -10,7 +10,8 @@ import tundra.core.motion.FamilyEasing.Family;
 public record NamedEasing(Group group, String feel, String trade, Easing easing) {
     /** Kinds of feeling, in the order of the picker. */
     public enum Group {
-        EVEN("even"), STARTS_GENTLY("starts gently"), LANDS_SOFTLY("lands softly"), BOTH("gentle at both ends"), OVERSHOOTS("overshoots"), SPRINGS("springs"),
+        EVEN("even"), STARTS_GENTLY("starts gently"), LANDS_SOFTLY("lands softly"), BOTH("gentle at both ends"), OVERSHOOTS("overshoots"),
+                SPRINGS("springs"),
         BOUNCES("bounces"), STEPS("steps"), HOLDS("holds"), OWN("made here");
 
         public final String words;
@@ -21,7 +22,8 @@ public record NamedEasing(Group group, String feel, String trade, Easing easing)
     }
 
     /** How strong the families of one shape are, from the weakest on; CSS's own keyword lies between the first two. */
-    private static final List<Family> BY_STRENGTH = List.of(Family.SINE, Family.QUAD, Family.CUBIC, Family.QUART, Family.QUINT, Family.EXPO, Family.CIRC);
+    private static final List<Family> BY_STRENGTH = List.of(Family.SINE, Family.QUAD, Family.CUBIC, Family.QUART, Family.QUINT, Family.EXPO,
+            Family.CIRC);
     private static final List<String> STRENGTH = List.of("a touch", "clearly", "well", "strongly", "very strongly", "extremely", "like a wheel");
 
     /** What the picker offers, by feeling, then by strength. */
@@ -79,7 +81,8 @@ public record NamedEasing(Group group, String feel, String trade, Easing easing)
         }
         return switch (easing) {
             case StepsEasing s -> new NamedEasing(Group.STEPS, "in " + s.count() + " steps", easing.text(), easing);
-            case SpringEasing s -> new NamedEasing(Group.SPRINGS, s.ratio() < 1 ? "a spring of your own" : "a weight of your own", easing.text(), easing);
+            case SpringEasing s -> new NamedEasing(Group.SPRINGS, s.ratio() < 1 ? "a spring of your own" : "a weight of your own", easing.text(),
+                    easing);
             case PartEasing p -> new NamedEasing(Group.OWN, "a part of «" + of(p.of()).feel() + "»", "what a key in between left of it", easing);
             default -> new NamedEasing(Group.OWN, "drawn by hand", easing.text(), easing);
         };

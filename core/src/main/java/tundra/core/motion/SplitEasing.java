@@ -37,7 +37,8 @@ public record SplitEasing(Easing before, Easing after) {
         int first = (int) Math.rint(p * s.count());
         boolean between = Math.abs(p * s.count() - first) < 1e-6 && first > 0 && first < s.count();
         boolean even = s.jump() == StepsEasing.Jump.START || s.jump() == StepsEasing.Jump.END;
-        return between && even ? new SplitEasing(new StepsEasing(first, s.jump()), new StepsEasing(s.count() - first, s.jump())) : new SplitEasing(s, s);
+        return between && even ? new SplitEasing(new StepsEasing(first, s.jump()), new StepsEasing(s.count() - first, s.jump()))
+                : new SplitEasing(s, s);
     }
 
     /** De Casteljau's construction on the curve of progress and value; each half is brought to the unit square. */

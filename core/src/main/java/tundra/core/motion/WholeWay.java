@@ -42,7 +42,8 @@ public final class WholeWay {
             long passed = from + Math.round((to - from) * progressAt(track.shape().whole(), path.lengthTo(i) / path.length()));
             long least = out.getLast().time() + 1, most = to - (n - 1 - i), now = keys.get(i).time();
             // what numbers written to a file lose changes nothing
-            out.add(Math.abs(now - passed) <= ROUNDED && now >= least && now <= most ? keys.get(i) : keys.get(i).at(Math.max(least, Math.min(most, passed))));
+            out.add(Math.abs(now - passed) <= ROUNDED && now >= least && now <= most ? keys.get(i) : keys.get(i)
+                    .at(Math.max(least, Math.min(most, passed))));
         }
         out.add(keys.getLast());
         return out.equals(keys) ? track : track.withKeys(out);

@@ -21,7 +21,8 @@ import tundra.core.model.Timeline;
 public record LiveCost(int layers, long bytes) {
     /** From this on a motif is better shown as pictures, if those take less: what a phone can spare for a page. */
     public static final long HEAVY = 64L << 20;
-    private static final Set<Property<?>> MOVED = Set.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION, Properties.SCALE, Properties.OPACITY);
+    private static final Set<Property<?>> MOVED = Set.of(Properties.POSITION, Properties.POSITION_X, Properties.POSITION_Y, Properties.ROTATION,
+            Properties.SCALE, Properties.OPACITY);
 
     public static LiveCost of(Project p, Motif m) {
         return of(p, m.board(), m.board().elements(), 1);
@@ -33,7 +34,8 @@ public record LiveCost(int layers, long bytes) {
 
     /** In words, for one instance. */
     public String words() {
-        return layers == 0 ? "Live: no layers of its own." : "Live: " + (layers == 1 ? "1 layer" : layers + " layers") + ", " + Series.megabytes(bytes) + " on the visitor's machine.";
+        return layers == 0 ? "Live: no layers of its own." : "Live: " + (layers == 1 ? "1 layer" : layers + " layers") + ", "
+                + Series.megabytes(bytes) + " on the visitor's machine.";
     }
 
     private static LiveCost of(Project p, Board b, List<Element> elements, double scale) {

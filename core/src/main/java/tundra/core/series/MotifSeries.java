@@ -50,7 +50,8 @@ public final class MotifSeries {
     /** Whether a board still shows a motif itself when those that are pictures have taken the place of what they hold. */
     private static boolean seen(Project p, Board b, String motif) {
         return Motifs.instances(b, x -> true).stream().map(e -> ((Content.Instance) e.content()).motif())
-                .anyMatch(id -> id.equals(motif) || p.motif(id) instanceof Motif m && !(m.pictures() && hindrance(p, m) == null) && seen(p, m.board(), motif));
+                .anyMatch(id -> id.equals(motif) || p.motif(id) instanceof Motif m && !(m.pictures() && hindrance(p, m) == null)
+                && seen(p, m.board(), motif));
     }
 
     /** Why a motif can't be a series of pictures, as a sentence; null when it can. */
@@ -88,7 +89,8 @@ public final class MotifSeries {
             for (Reaction r : x.board().reactions()) {
                 for (Slots s : r.slots()) {
                     for (var e : s.values().entrySet()) {
-                        if ((e.getKey().type() == Slot.Type.PLAYER || e.getKey() == Events.INSTANCE) && x.board().find((String) e.getValue()) instanceof Element is
+                        if ((e.getKey().type() == Slot.Type.PLAYER || e.getKey() == Events.INSTANCE) && x.board()
+                                .find((String) e.getValue()) instanceof Element is
                                 && is.content() instanceof Content.Instance i && i.motif().equals(m.id())) {
                             return is.name();
                         }
@@ -126,9 +128,11 @@ public final class MotifSeries {
             while (n < s.shows().size() && s.shows().get(n).equals(s.shows().get(i))) {
                 n++;
             }
-            Element picture = new Element(m.id() + "-p" + i, m.name(), false, false, Values.NONE.with(Properties.POSITION, size.times(0.5)).with(Properties.SIZE, size),
+            Element picture = new Element(m.id() + "-p" + i, m.name(), false, false, Values.NONE.with(Properties.POSITION, size.times(0.5))
+                    .with(Properties.SIZE, size),
                     new Content.Picture(s.pictures().get(s.shows().get(i)).hash()));
-            Element art = new Element(m.id() + "-d" + i, m.name(), false, false, Values.NONE.with(Properties.POSITION, size.times(0.5)), new Content.Group(List.of(picture), size));
+            Element art = new Element(m.id() + "-d" + i, m.name(), false, false, Values.NONE.with(Properties.POSITION, size.times(0.5)),
+                    new Content.Group(List.of(picture), size));
             drawings.add(new Drawing(art, i, n - i));
             i = n;
         }

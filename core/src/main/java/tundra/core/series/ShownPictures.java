@@ -31,7 +31,10 @@ public final class ShownPictures {
 
     private ShownPictures() {}
 
-    /** The largest size of each picture that any scene shows in any layout, by its hash. Pictures that a visitor makes larger by a pinch are not thought of. */
+    /**
+     * The largest size of each picture that any scene shows in any layout, by its hash. Pictures that a visitor makes larger by a pinch are not
+     * thought of.
+     */
     public static Map<String, Point> sizes(Project p, TextMeasurer measure) {
         var out = new ShownPictures();
         for (Scene s : p.scenes()) {

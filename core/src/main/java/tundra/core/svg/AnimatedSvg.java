@@ -74,7 +74,8 @@ public final class AnimatedSvg {
     /** What of a piece an animated SVG of a scene does not carry, one sentence; empty for nothing. */
     public static String leftOut(Project p, Board b) {
         List<String> what = LeftOut.of(p, b);
-        return what.isEmpty() ? "" : "Without script it leaves out " + String.join(", ", what.subList(0, what.size() - 1)) + (what.size() > 1 ? " and " : "") + what.getLast() + ".";
+        return what.isEmpty() ? "" : "Without script it leaves out " + String.join(", ", what.subList(0, what.size() - 1))
+                + (what.size() > 1 ? " and " : "") + what.getLast() + ".";
     }
 
     private String write(List<Frame> all, Progress progress) throws FileProblem {
@@ -87,7 +88,8 @@ public final class AnimatedSvg {
             part(parts.get(i));
             progress.share(0.5 + 0.5 * i / parts.size());
             if (out.length() > LONGEST) {
-                throw new FileProblem("This scene would take more than " + (LONGEST >> 20) + " MB as an animated SVG, since much of it changes its form at every frame. Make a film or a loop of it. Nothing was written.");
+                throw new FileProblem("This scene would take more than " + (LONGEST >> 20)
+                        + " MB as an animated SVG, since much of it changes its form at every frame. Make a film or a loop of it. Nothing was written.");
             }
         }
         return out.file(all.getFirst().size(), css + "@media (prefers-reduced-motion:reduce){g{animation:none!important}}");
@@ -229,7 +231,8 @@ public final class AnimatedSvg {
     /** Keyframes under a name of their own; the class that has them. */
     private String rule(String keys, String easing) {
         String name = "m" + next++;
-        css.append("@keyframes ").append(name).append('{').append(keys).append("}.").append(name).append("{animation:").append(name).append(' ').append(play).append(' ').append(easing).append("}\n");
+        css.append("@keyframes ").append(name).append('{').append(keys).append("}.").append(name).append("{animation:").append(name).append(' ')
+                .append(play).append(' ').append(easing).append("}\n");
         return name;
     }
 
@@ -239,15 +242,18 @@ public final class AnimatedSvg {
         }
         // one element has both, by two names in one rule
         if (!moves.isEmpty() && !fades.isEmpty()) {
-            css.append('.').append(moves).append(fades).append("{animation:").append(moves).append(' ').append(play).append(" linear,").append(fades).append(' ').append(play).append(" linear}\n");
+            css.append('.').append(moves).append(fades).append("{animation:").append(moves).append(' ').append(play).append(" linear,").append(fades)
+                    .append(' ').append(play).append(" linear}\n");
             return moves + fades;
         }
         return moves + fades;
     }
 
     private String moves(List<FrameNode> at) {
-        return keyed(at, List.of(n -> n.toParent().a(), n -> n.toParent().b(), n -> n.toParent().c(), n -> n.toParent().d(), n -> n.toParent().e(), n -> n.toParent().f()),
-                new double[] {TURN, TURN, TURN, TURN, SHIFT, SHIFT}, n -> "transform:matrix(" + GradientText.matrix(n.toParent()).replace(' ', ',') + ")");
+        return keyed(at, List.of(n -> n.toParent().a(), n -> n.toParent().b(), n -> n.toParent().c(), n -> n.toParent().d(), n -> n.toParent().e(),
+                n -> n.toParent().f()),
+                new double[] {TURN, TURN, TURN, TURN, SHIFT, SHIFT}, n -> "transform:matrix(" + GradientText.matrix(n.toParent()).replace(' ', ',')
+                + ")");
     }
 
     private String fades(List<FrameNode> at) {
@@ -273,7 +279,8 @@ public final class AnimatedSvg {
         }
         if (loops) {
             // the end is the beginning of the next round
-            keys.append("100%{").append(said.apply(same(at.getLast(), at.getFirst(), values, new double[] {0.2, 0.2, 0.2, 0.2, 40, 40}) ? at.getFirst() : at.getLast())).append('}');
+            keys.append("100%{").append(said.apply(same(at.getLast(), at.getFirst(), values, new double[] {0.2, 0.2, 0.2, 0.2, 40, 40})
+                    ? at.getFirst() : at.getLast())).append('}');
         }
         return rule(keys.toString(), "linear");
     }

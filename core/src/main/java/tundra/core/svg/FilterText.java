@@ -27,8 +27,10 @@ public final class FilterText {
      * @param names the class of each primitive; null for none
      */
     public static void definition(StringBuilder out, String id, List<Filter> filters, Rect region, Names names) {
-        out.append("<filter id=\"").append(id).append("\" color-interpolation-filters=\"sRGB\" filterUnits=\"userSpaceOnUse\" x=\"").append(plain(region.x())).append("\" y=\"")
-                .append(plain(region.y())).append("\" width=\"").append(plain(region.width())).append("\" height=\"").append(plain(region.height())).append("\">");
+        out.append("<filter id=\"").append(id).append("\" color-interpolation-filters=\"sRGB\" filterUnits=\"userSpaceOnUse\" x=\"")
+                .append(plain(region.x())).append("\" y=\"")
+                .append(plain(region.y())).append("\" width=\"").append(plain(region.width())).append("\" height=\"").append(plain(region.height()))
+                .append("\">");
         new Writing(out, names).all(filters);
         out.append("</filter>");
     }
@@ -38,8 +40,10 @@ public final class FilterText {
         return switch (kind) {
             case Filter.Blur b -> List.of(new Attribute("b", "stdDeviation", f -> pair(((Filter.Blur) f).deviation())));
             case Filter.Matrix m -> List.of(new Attribute("m", "values", f -> matrix((Filter.Matrix) f)));
-            case Filter.DropShadow d -> shadow(f -> ((Filter.DropShadow) f).offset(), f -> ((Filter.DropShadow) f).deviation(), f -> ((Filter.DropShadow) f).color());
-            case Filter.InnerShadow i -> shadow(f -> ((Filter.InnerShadow) f).offset(), f -> ((Filter.InnerShadow) f).deviation(), f -> ((Filter.InnerShadow) f).color());
+            case Filter.DropShadow d -> shadow(f -> ((Filter.DropShadow) f).offset(), f -> ((Filter.DropShadow) f).deviation(),
+                    f -> ((Filter.DropShadow) f).color());
+            case Filter.InnerShadow i -> shadow(f -> ((Filter.InnerShadow) f).offset(), f -> ((Filter.InnerShadow) f).deviation(),
+                    f -> ((Filter.InnerShadow) f).color());
             case Filter.LongShadow l -> drawnOut();
         };
     }
@@ -50,7 +54,8 @@ public final class FilterText {
     }
 
     private static Attribute flood(Function<Filter, Color> color) {
-        return new Attribute("c", "flood-color", f -> "rgb(" + color.apply(f).red() + "," + color.apply(f).green() + "," + color.apply(f).blue() + ")");
+        return new Attribute("c", "flood-color", f -> "rgb(" + color.apply(f).red() + "," + color.apply(f).green() + "," + color.apply(f).blue()
+                + ")");
     }
 
     private static Attribute opacity(Function<Filter, Color> color) {
@@ -105,14 +110,16 @@ public final class FilterText {
                     primitive(i, "feOffset", "o", f, "in=\"" + in + "\"");
                     primitive(i, "feGaussianBlur", "b", f, "result=\"s" + i + "\"");
                     primitive(i, "feFlood", "c", f, "");
-                    s.append("<feComposite in2=\"s").append(i).append("\" operator=\"in\"/><feComposite in=\"").append(in).append("\" operator=\"over\" result=\"").append(to).append("\"/>");
+                    s.append("<feComposite in2=\"s").append(i).append("\" operator=\"in\"/><feComposite in=\"").append(in)
+                            .append("\" operator=\"over\" result=\"").append(to).append("\"/>");
                 }
                 case Filter.InnerShadow d -> {
                     primitive(i, "feFlood", "c", f, "");
                     s.append("<feComposite in2=\"").append(in).append("\" operator=\"in\" result=\"c").append(i).append("\"/>");
                     primitive(i, "feOffset", "o", f, "in=\"" + in + "\"");
                     primitive(i, "feGaussianBlur", "b", f, "result=\"s" + i + "\"");
-                    s.append("<feComposite in=\"c").append(i).append("\" in2=\"s").append(i).append("\" operator=\"out\"/><feComposite in2=\"").append(in)
+                    s.append("<feComposite in=\"c").append(i).append("\" in2=\"s").append(i).append("\" operator=\"out\"/><feComposite in2=\"")
+                            .append(in)
                             .append("\" operator=\"atop\" result=\"").append(to).append("\"/>");
                 }
                 case Filter.LongShadow l -> drawnOut(i, f, in, to);
@@ -130,13 +137,16 @@ public final class FilterText {
                 s.append("<feComponentTransfer>");
                 primitive(i, "feFuncA", "a" + n, f, "type=\"linear\"");
                 // only where nothing is yet, so that it never grows darker where copies meet
-                s.append("</feComponentTransfer><feComposite in2=\"").append(covered).append("\" operator=\"out\" result=\"f").append(i).append("\"/><feComposite in=\"").append(was)
+                s.append("</feComponentTransfer><feComposite in2=\"").append(covered).append("\" operator=\"out\" result=\"f").append(i)
+                        .append("\"/><feComposite in=\"").append(was)
                         .append("\" in2=\"f").append(i).append("\" operator=\"over\" result=\"").append(next).append("\"/>");
                 primitive(i, "feOffset", "p" + n, f, "in=\"" + covered + "\" result=\"f" + i + "\"");
-                s.append("<feComposite in=\"").append(covered).append("\" in2=\"f").append(i).append("\" operator=\"over\" result=\"").append(more).append("\"/>");
+                s.append("<feComposite in=\"").append(covered).append("\" in2=\"f").append(i).append("\" operator=\"over\" result=\"").append(more)
+                        .append("\"/>");
                 covered = more;
             }
-            s.append("<feComposite in=\"").append(in).append("\" in2=\"l").append(i).append('-').append(Filter.LongShadow.STAGES).append("\" operator=\"over\" result=\"").append(to).append("\"/>");
+            s.append("<feComposite in=\"").append(in).append("\" in2=\"l").append(i).append('-').append(Filter.LongShadow.STAGES)
+                    .append("\" operator=\"over\" result=\"").append(to).append("\"/>");
         }
 
         private void primitive(int i, String tag, String part, Filter f, String more) {

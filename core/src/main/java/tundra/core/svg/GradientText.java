@@ -50,7 +50,8 @@ public final class GradientText {
     }
 
     private static void stop(StringBuilder out, String id, double at, Color c) {
-        out.append(id == null ? "<stop" : "<stop class=\"" + id + "\"").append(" offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"").append(c.withAlpha(255).hex());
+        out.append(id == null ? "<stop" : "<stop class=\"" + id + "\"").append(" offset=\"").append(Numbers.plain(at, 5)).append("\" stop-color=\"")
+                .append(c.withAlpha(255).hex());
         if (c.alpha() < 255) {
             out.append("\" stop-opacity=\"").append(Numbers.plain(c.alpha() / 255.0, 5));
         }

@@ -82,7 +82,8 @@ final class Gradients {
             case "reflect" -> Gradient.Spread.REFLECT;
             default -> Gradient.Spread.PAD;
         };
-        var g = new Gradient(linear ? Gradient.Kind.LINEAR : Gradient.Kind.RADIAL, Point.ZERO, new Point(1, 0), new Point(0, 1), focus, spread, stops);
+        var g = new Gradient(linear ? Gradient.Kind.LINEAR : Gradient.Kind.RADIAL, Point.ZERO, new Point(1, 0), new Point(0, 1), focus, spread,
+                stops);
         Gradient placed = g.through(all, new Point(box.width(), box.height()));
         // on a box that is next to nothing beside it one colour of it is seen
         double far = Stream.of(placed.start(), placed.end(), placed.side(), placed.focus())

@@ -23,7 +23,8 @@ final class LeftOut {
         count(out, sounds, "sound", "sounds");
         count(out, b.reactions().stream().filter(r -> !r.off()).count(), "reaction", "reactions");
         count(out, b.drags().size(), "part to drag", "parts to drag");
-        count(out, b.timelines().stream().filter(t -> t.scroll() != null).count(), "timeline that goes by scrolling", "timelines that go by scrolling");
+        count(out, b.timelines().stream().filter(t -> t.scroll() != null).count(), "timeline that goes by scrolling",
+                "timelines that go by scrolling");
         count(out, b.timelines().stream().filter(t -> !t.starts()).count(), "timeline that something starts", "timelines that something starts");
         var blocks = new ArrayList<String>();
         Tree.each(b.elements(), (Element e) -> {
@@ -36,7 +37,8 @@ final class LeftOut {
         }
         Timeline main = b.main();
         boolean later = b.timelines().stream().anyMatch(t -> t != main && t.starts() && t.loop() && main.duration() % t.duration() != 0)
-                || Motifs.instances(b, x -> true).stream().anyMatch(e -> e.content() instanceof Content.Instance i && p.motif(i.motif()).clock(i).own() && main.duration() % p.motif(i.motif()).board().main().duration() != 0);
+                || Motifs.instances(b, x -> true).stream().anyMatch(e -> e.content() instanceof Content.Instance i && p.motif(i.motif()).clock(i)
+                .own() && main.duration() % p.motif(i.motif()).board().main().duration() != 0);
         if (later) {
             out.add("loops beyond the end of Main");
         }

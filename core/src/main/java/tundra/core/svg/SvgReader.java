@@ -264,7 +264,8 @@ public final class SvgReader {
         }
         Point by = box.topLeft().times(-1);
         var inside = made.stream().map(m -> m.element().with(Properties.POSITION, m.element().rest().get(Properties.POSITION).plus(by))).toList();
-        var content = new Content.Group(inside, new Point(box.width(), box.height()), clip == null ? null : clip.through(Affine.translate(by.x(), by.y())));
+        var content = new Content.Group(inside, new Point(box.width(), box.height()), clip == null ? null
+                : clip.through(Affine.translate(by.x(), by.y())));
         return new Made(new Element(name, content, Values.NONE.with(Properties.POSITION, box.centre())), box);
     }
 
@@ -279,7 +280,8 @@ public final class SvgReader {
         double w = SvgText.length(sizeOf(e, "width"), viewport.x(), viewport.x(), 16);
         double h = SvgText.length(sizeOf(e, "height"), viewport.y(), viewport.y(), 16);
         using = null;
-        Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
+        Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0,
+                viewport.y(), 16)));
         Point before = viewport;
         boolean hasBox = box.length == 4 && box[2] > 0 && box[3] > 0;
         viewport = hasBox ? new Point(box[2], box[3]) : new Point(w, h);
@@ -325,7 +327,8 @@ public final class SvgReader {
             // a copy of something that holds a copy of it, by whatever way
             return null;
         }
-        Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16)));
+        Affine m = ctm.times(Affine.translate(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0,
+                viewport.y(), 16)));
         boolean was = inUse;
         inUse = true;
         String kind = Style.name(of);
@@ -365,7 +368,8 @@ public final class SvgReader {
             assets.put(a.hash(), a);
             double w = SvgText.length(e.getAttribute("width"), a.width(), viewport.x(), 16);
             double h = SvgText.length(e.getAttribute("height"), a.height(), viewport.y(), 16);
-            Rect r = new Rect(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16), w, h);
+            Rect r = new Rect(SvgText.length(e.getAttribute("x"), 0, viewport.x(), 16), SvgText.length(e.getAttribute("y"), 0, viewport.y(), 16), w,
+                    h);
             if (!e.getAttribute("preserveAspectRatio").startsWith("none")) {
                 double k = Math.min(w / a.width(), h / a.height());
                 r = new Rect(r.x() + (w - a.width() * k) / 2, r.y() + (h - a.height() * k) / 2, a.width() * k, a.height() * k);

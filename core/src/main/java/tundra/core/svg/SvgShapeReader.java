@@ -49,7 +49,8 @@ final class SvgShapeReader {
         // a line has no area to fill
         Paint fill = Style.name(e).equals("line") ? Color.NONE : paint(css, "fill", "black", bounds, ctm, box);
         Paint stroke = paint(css, "stroke", "none", bounds, ctm, box);
-        double width = SvgText.length(css.get("stroke-width"), 1, Math.hypot(reader.viewport.x(), reader.viewport.y()) / Math.sqrt(2), SvgReader.em(css));
+        double width = SvgText.length(css.get("stroke-width"), 1, Math.hypot(reader.viewport.x(), reader.viewport.y()) / Math.sqrt(2),
+                SvgReader.em(css));
         double scale = Math.sqrt(Math.abs(ctm.determinant()));
         boolean stroked = stroke.visible() && width > 0 && scale > 0;
         if ("non-scaling-stroke".equals(css.get("vector-effect")) && scale > 0) {
@@ -97,13 +98,15 @@ final class SvgShapeReader {
     }
 
     /** A stroke that Tundra's own can't be the same as, as a filled outline over the shape's fill. */
-    private SvgReader.Made outlined(String name, Outline own, Affine ctm, Map<String, String> css, double width, double[] dashes, Element filled, Rect bounds) {
+    private SvgReader.Made outlined(String name, Outline own, Affine ctm, Map<String, String> css, double width, double[] dashes, Element filled,
+            Rect bounds) {
         var pattern = new ArrayList<Double>();
         for (double d : dashes) {
             pattern.add(d);
         }
         var strokeStyle = new StrokeStyle(width, word(css.get("stroke-linecap"), "butt", "round", "square"),
-                word(css.get("stroke-linejoin"), "miter", "round", "bevel"), pattern, SvgText.length(css.get("stroke-dashoffset"), 0, 100, SvgReader.em(css)));
+                word(css.get("stroke-linejoin"), "miter", "round", "bevel"), pattern, SvgText.length(css.get("stroke-dashoffset"), 0, 100,
+                SvgReader.em(css)));
         Outline area = StrokeOutline.of(own, strokeStyle).through(ctm);
         Rect box = area.bounds();
         if (box == null) {

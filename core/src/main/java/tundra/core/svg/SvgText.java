@@ -10,7 +10,8 @@ import tundra.core.model.ColorSpaces;
 
 /** The small texts of SVG attributes: lengths, colours, transforms. */
 final class SvgText {
-    private static final Pattern LENGTH = Pattern.compile("\\s*([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d+)?)\\s*(px|pt|pc|mm|cm|in|em|ex|rem|%|q)?\\s*",
+    private static final Pattern LENGTH =
+            Pattern.compile("\\s*([+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d+)?)\\s*(px|pt|pc|mm|cm|in|em|ex|rem|%|q)?\\s*",
             Pattern.CASE_INSENSITIVE);
     private static final Pattern FUNCTION = Pattern.compile("(matrix|translate|scale|rotate|skewX|skewY)\\s*\\(([^)]*)\\)");
     private static final Pattern NUMBER = Pattern.compile("[+-]?(?:\\d+\\.?\\d*|\\.\\d+)(?:[eE][+-]?\\d+)?");

@@ -139,12 +139,14 @@ public final class SvgWriter {
         Look look = n.look();
         if (!look.filters().isEmpty() && n.content() != null) {
             String id = "x" + next++;
-            FilterText.definition(definitions, id, look.filters(), n.content().grow(1 + look.filters().stream().mapToDouble(Filter::reach).sum()), null);
+            FilterText.definition(definitions, id, look.filters(), n.content().grow(1 + look.filters().stream().mapToDouble(Filter::reach).sum()),
+                    null);
             definitions.append('\n');
             body.append(" filter=\"url(#").append(id).append(")\"");
         }
         if (!look.blend().equals("normal") || look.isolated()) {
-            body.append(" style=\"").append(look.blend().equals("normal") ? "" : "mix-blend-mode:" + look.blend() + ";").append(look.isolated() ? "isolation:isolate" : "").append('"');
+            body.append(" style=\"").append(look.blend().equals("normal") ? "" : "mix-blend-mode:" + look.blend() + ";")
+                    .append(look.isolated() ? "isolation:isolate" : "").append('"');
         }
     }
 
@@ -184,7 +186,8 @@ public final class SvgWriter {
             }
             case Form.Oval o -> body.append("<ellipse cx=\"").append(plain(o.size().x() / 2)).append("\" cy=\"").append(plain(o.size().y() / 2))
                     .append("\" rx=\"").append(plain(o.size().x() / 2)).append("\" ry=\"").append(plain(o.size().y() / 2)).append('"');
-            case Form.Curve c -> body.append("<path d=\"").append(c.outline().svgPath()).append('"').append(c.evenOdd() ? " fill-rule=\"evenodd\"" : "");
+            case Form.Curve c -> body.append("<path d=\"").append(c.outline().svgPath()).append('"')
+                    .append(c.evenOdd() ? " fill-rule=\"evenodd\"" : "");
         }
         body.append(look).append("/>");
     }

@@ -148,7 +148,8 @@ final class TextReader {
         double top = r.y - layout.lines().getFirst().baseline();
         Rect box = new Rect(x, top, width, layout.box().y());
         // slanted about the baseline, while the pivot lies at the top
-        Point corner = italic ? box.topLeft().plus(new Point(layout.lines().getFirst().baseline() * Math.tan(Math.toRadians(SLANT)), 0)) : box.topLeft();
+        Point corner = italic ? box.topLeft().plus(new Point(layout.lines().getFirst().baseline() * Math.tan(Math.toRadians(SLANT)), 0))
+                : box.topLeft();
         Values v = Values.NONE.with(Properties.POSITION, ctm.apply(corner)).with(Properties.PIVOT, Point.ZERO)
                 .with(Properties.ROTATION, p.rotation()).with(Properties.SCALE, new Point(p.scaleX() / k, p.scaleY() < 0 ? -1 : 1))
                 .with(Properties.FILL, fill.of(r.css, new Rect(0, 0, width, layout.box().y())));
@@ -158,7 +159,8 @@ final class TextReader {
         if (spacing != 0) {
             v = v.with(Properties.LETTER_SPACING, spacing * k);
         }
-        out.add(new SvgReader.Made(new Element(words.strip().length() > 24 ? words.strip().substring(0, 24) : words.strip(), text, v), ctm.bounds(box)));
+        out.add(new SvgReader.Made(new Element(words.strip().length() > 24 ? words.strip().substring(0, 24) : words.strip(), text, v),
+                ctm.bounds(box)));
         return width;
     }
 

@@ -52,8 +52,10 @@ class MapTest {
 
     @Test
     void whatIsNoMapIsRefusedInOneClause() {
-        for (String[] x : new String[][] {{"{\"type\": \"FeatureCollection\", \"features\": []}", "no point, line or area"}, {"words", "no GeoJSON"}, {"{\"type\": \"Circle\", \"coordinates\": [1, 2]}", "no geometry of GeoJSON"},
-                {"{\"type\": \"Point\", \"coordinates\": [500, 2]}", "degrees"}, {"{\"type\": \"Polygon\", \"coordinates\": [[[1, 2], [3, 4]]]}", "3 points"}, {"[1, 2]", "object"}}) {
+        for (String[] x : new String[][] {{"{\"type\": \"FeatureCollection\", \"features\": []}", "no point, line or area"}, {"words", "no GeoJSON"},
+                {"{\"type\": \"Circle\", \"coordinates\": [1, 2]}", "no geometry of GeoJSON"},
+                {"{\"type\": \"Point\", \"coordinates\": [500, 2]}", "degrees"}, {"{\"type\": \"Polygon\", \"coordinates\": [[[1, 2], [3, 4]]]}",
+                "3 points"}, {"[1, 2]", "object"}}) {
             assertThatThrownBy(() -> read(x[0])).as(x[0]).isInstanceOf(FileProblem.class).hasMessageContaining(x[1]);
         }
         var many = new StringBuilder("{\"type\": \"LineString\", \"coordinates\": [[0, 0]");
@@ -83,14 +85,16 @@ class MapTest {
 
     @Test
     void aMapThatIsPlacedShowsAllOfIt() {
-        MapData m = new MapData(List.of(new MapData.Feature(MapData.Form.LINE, "road", "", List.of(List.of(new Point(21.3, 70.4), new Point(21.4, 70.46))))));
+        MapData m = new MapData(List.of(new MapData.Feature(MapData.Form.LINE, "road", "",
+                List.of(List.of(new Point(21.3, 70.4), new Point(21.4, 70.46))))));
         Content.Block b = PlacedBlock.whole(Blocks.MAP_BLOCK.made().with(Blocks.MAP, m).withBox(new Point(480, 300)));
         for (Point p : m.features().getFirst().parts().getFirst()) {
             Point at = MapView.at(b, p);
             assertThat(at.x()).isBetween(0.0, 480.0);
             assertThat(at.y()).isBetween(0.0, 300.0);
         }
-        assertThat(MapView.at(b, new Point(21.4, 70.46)).minus(MapView.at(b, new Point(21.3, 70.4))).length()).as("and is no smaller than need be").isGreaterThan(150);
+        assertThat(MapView.at(b, new Point(21.4, 70.46)).minus(MapView.at(b, new Point(21.3, 70.4))).length()).as("and is no smaller than need be")
+                .isGreaterThan(150);
     }
 
     @Test
@@ -98,6 +102,7 @@ class MapTest {
         String file = "WEBVTT - made up\n\nNOTE nothing\n\n1\n00:01.000 --> 00:02.500 line:0\nThe wind\nrises\n\n01:00:00.000 --> 01:00:01.250\n<b>Snow</b>\n\n00:05.000 --> 00:04.000\nnever\n";
         assertThat(Captions.is(file)).isTrue();
         assertThat(Captions.is("WEBVTTX")).isFalse();
-        assertThat(Captions.read(file)).containsExactly(new Captions(1_000_000, 2_500_000, "The wind\nrises"), new Captions(3_600_000_000L, 3_601_250_000L, "<b>Snow</b>"));
+        assertThat(Captions.read(file)).containsExactly(new Captions(1_000_000, 2_500_000, "The wind\nrises"),
+                new Captions(3_600_000_000L, 3_601_250_000L, "<b>Snow</b>"));
     }
 }

@@ -65,7 +65,8 @@ class LoopChecksTest {
     @Test
     void aFormThatChangesFastForEverIsTold() {
         // 30 px there and back in 2 s: 30 px a second when even; soft it is faster in the middle
-        assertThat(found(board(true, Properties.OUTLINE, EasingText.parse("sine-both"), List.of(SMALL, WIDE, SMALL)))).singleElement().satisfies(f -> {
+        assertThat(found(board(true, Properties.OUTLINE, EasingText.parse("sine-both"), List.of(SMALL, WIDE, SMALL)))).singleElement()
+                .satisfies(f -> {
             assertThat(f.check()).isEqualTo(Check.BUSY);
             assertThat(f.text()).startsWith("Hill changes its form for ever");
         });

@@ -26,13 +26,16 @@ import tundra.core.model.Values;
 
 class ReactionChecksTest {
     private static Element box(String name, double x, double y, double w, double h) {
-        return new Element(name, name, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(w, h)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        return new Element(name, name, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(w, h))
+                .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
     }
 
     private static Project piece(List<Element> elements, Reaction... reactions) {
         var main = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
         var menu = new Timeline("menu", "Menu", 500_000, false, false, Map.of());
-        return new Project("p", "P", 24, List.of(new Scene("s", "S", new Board(new Point(400, 300), Values.NONE, elements, List.of(main, menu), List.of(reactions)))), Map.of(), Map.of());
+        return new Project("p", "P", 24,
+                List.of(new Scene("s", "S", new Board(new Point(400, 300), Values.NONE, elements, List.of(main, menu), List.of(reactions)))),
+                Map.of(), Map.of());
     }
 
     private static Board board(Project p) {
@@ -54,7 +57,8 @@ class ReactionChecksTest {
     @Test
     void whatLiesAboveIsFoundWithItsShareAndBroughtInFront() {
         // the upper box begins at 90 of 50 to 150: it covers 60 of 100 px
-        Project p = piece(List.of(box("Lamp", 100, 100, 100, 100), box("Veil", 140, 100, 100, 100).with(Properties.TOUCH, "its whole box")), when(Events.tapped("Lamp")));
+        Project p = piece(List.of(box("Lamp", 100, 100, 100, 100), box("Veil", 140, 100, 100, 100).with(Properties.TOUCH, "its whole box")),
+                when(Events.tapped("Lamp")));
         var areas = TouchAreas.of(p, board(p), new FakeMeasurer(), Moment.opened(board(p), 0));
         assertThat(areas).hasSize(1);
         assertThat(areas.getFirst().covered().get("Veil")).isCloseTo(0.6, within(0.05));
@@ -72,8 +76,10 @@ class ReactionChecksTest {
         assertThat(found(piece(List.of(lamp, veil.with(Properties.TOUCH, "lets through")), when(Events.tapped("Lamp"))))).isEmpty();
         assertThat(found(piece(List.of(lamp, veil), when(Events.tapped("Lamp"))))).as("nothing happens with it").isEmpty();
         assertThat(checks(piece(List.of(lamp, veil), when(Events.tapped("Lamp")), when(Events.of(Events.OVER, "Veil"))))).contains(Check.COVERED);
-        assertThat(checks(piece(List.of(lamp, clear.with(Properties.TOUCH, "its whole box")), when(Events.tapped("Lamp"))))).containsExactly(Check.COVERED);
-        assertThat(checks(piece(List.of(lamp.withLocked(true), veil.with(Properties.CURSOR, "pointer").withLocked(true)), when(Events.tapped("Lamp"))))).as("locked is only for the editor").containsExactly(Check.COVERED);
+        assertThat(checks(piece(List.of(lamp, clear.with(Properties.TOUCH, "its whole box")), when(Events.tapped("Lamp")))))
+                .containsExactly(Check.COVERED);
+        assertThat(checks(piece(List.of(lamp.withLocked(true), veil.with(Properties.CURSOR, "pointer").withLocked(true)),
+                when(Events.tapped("Lamp"))))).as("locked is only for the editor").containsExactly(Check.COVERED);
     }
 
     @Test
@@ -82,7 +88,8 @@ class ReactionChecksTest {
         Project hidden = piece(List.of(lamp.withHidden(true)), when(Events.tapped("Lamp")));
         assertThat(checks(hidden)).containsExactly(Check.DEAD);
         assertThat(found(hidden).getFirst().fix().change().apply(board(hidden)).reactions()).isEmpty();
-        assertThat(found(piece(List.of(lamp), when(Events.of(Events.PASSED, "main", 2_000_000L, "forwards")))).getFirst().text()).contains("Main ends at 1 s");
+        assertThat(found(piece(List.of(lamp), when(Events.of(Events.PASSED, "main", 2_000_000L, "forwards")))).getFirst().text())
+                .contains("Main ends at 1 s");
         Reaction cue = when(Events.of(Events.PASSED, "menu", 100_000L, "forwards"));
         assertThat(found(piece(List.of(lamp), cue)).getFirst().text()).contains("nothing plays Menu");
         assertThat(found(piece(List.of(lamp), cue, new Reaction("x", Events.tapped("Lamp"), List.of(Actions.of(Actions.PLAY, "menu")))))).isEmpty();
@@ -98,8 +105,10 @@ class ReactionChecksTest {
         assertThat(checks(piece(List.of(lamp), when(Events.tapped("Lamp"))))).as("again on a tap").isEmpty();
         var pair = Dragging.of("d", List.of(new Dragging.Pair("Lamp", List.of("Slot"))));
         assertThat(checks(piece(List.of(slot, lamp)).mapBoard("s", b -> b.withDrags(List.of(pair))))).isEmpty();
-        assertThat(found(piece(List.of(slot, lamp.withHidden(true))).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("Lamp is hidden");
-        assertThat(found(piece(List.of(slot.withHidden(true), lamp)).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text()).contains("no place that it fits");
+        assertThat(found(piece(List.of(slot, lamp.withHidden(true))).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text())
+                .contains("Lamp is hidden");
+        assertThat(found(piece(List.of(slot.withHidden(true), lamp)).mapBoard("s", b -> b.withDrags(List.of(pair)))).getFirst().text())
+                .contains("no place that it fits");
         Project path = piece(List.of(slot, lamp)).mapBoard("s", b -> b.withDrags(List.of(pair.withMotion(m -> m.withWay(Dragging.Way.PATH)))));
         Finding f = found(path).getFirst();
         assertThat(f.check()).isEqualTo(Check.DEAD);
@@ -115,7 +124,8 @@ class ReactionChecksTest {
         Reaction swipe = when(Events.of(Events.SWIPED, "Lamp", "left"));
         assertThat(checks(piece(List.of(box("Lamp", 100, 100, 60, 60)), swipe))).containsExactly(Check.MOUSE_ONLY);
         assertThat(checks(piece(List.of(box("Lamp", 100, 100, 60, 60)), swipe, when(Events.of(Events.KEY_PRESSED, "ArrowLeft"))))).isEmpty();
-        Project dragged = piece(List.of(box("Lamp", 100, 100, 60, 12))).mapBoard("s", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("Lamp", List.of()))))));
+        Project dragged = piece(List.of(box("Lamp", 100, 100, 60, 12)))
+                .mapBoard("s", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("Lamp", List.of()))))));
         assertThat(checks(dragged)).containsExactly(Check.SMALL);
     }
 }

@@ -40,7 +40,8 @@ class CompareTest {
     private Path folder;
 
     private static Element box(String id, double x) {
-        return new Element(id, "Box " + id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 50)).with(Properties.SIZE, new Point(40, 30)), new Content.Rectangle());
+        return new Element(id, "Box " + id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 50))
+                .with(Properties.SIZE, new Point(40, 30)), new Content.Rectangle());
     }
 
     private static Project piece() {
@@ -48,10 +49,12 @@ class CompareTest {
         for (int i = 0; i < 6; i++) {
             elements.add(box("b" + i, 40 * i));
         }
-        elements.add(new Element("g", "Group", false, false, Values.NONE, new Content.Group(List.of(box("in", 10), box("in2", 60)), new Point(100, 100))));
+        elements.add(new Element("g", "Group", false, false, Values.NONE, new Content.Group(List.of(box("in", 10), box("in2", 60)),
+                new Point(100, 100))));
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).with("b0", Properties.ROTATION, track(0, 45));
         var one = new Board(new Point(400, 200), Values.NONE, elements, List.of(main), List.of());
-        var two = new Board(new Point(400, 200), Values.NONE, List.of(box("z", 9)), List.of(new Timeline("main2", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var two = new Board(new Point(400, 200), Values.NONE, List.of(box("z", 9)),
+                List.of(new Timeline("main2", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "Piece", 24, List.of(new Scene("s1", "First", one), new Scene("s2", "Second", two)), Map.of(), Map.of());
     }
 
@@ -69,7 +72,9 @@ class CompareTest {
         q = on(b -> b.mapElement("b1", e -> e.with(Properties.POSITION, new Point(99, 50)).with(Properties.FILL, Color.parse("#C23B3B")))).apply(q);
         q = on(b -> b.mapElement("b2", e -> e.withName("Lantern"))).apply(q);
         q = on(b -> b.withElements(b.elements().stream().filter(e -> !e.id().equals("b3")).toList())).apply(q);
-        q = on(b -> b.mapTimeline("main", t -> t.withDuration(3_000_000).with("b0", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 10.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR)))))).apply(q);
+        q = on(b -> b.mapTimeline("main", t -> t.withDuration(3_000_000).with("b0", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 10.0, Easing.LINEAR),
+                new Key<>(1_000_000, 90.0, Easing.LINEAR)))))).apply(q);
         q = on(b -> b.withReactions(List.of(new Reaction("r", Events.tapped("b1"), List.of(Actions.of(Actions.HIDE, List.of("b4"))))))).apply(q);
         q = q.withName("Other").mapBoard("s2", b -> b);
         assertThat(Differences.of(p, q)).containsExactlyInAnyOrder(
@@ -127,18 +132,22 @@ class CompareTest {
     @Test
     void whatBothChangedIsToldAndOneOfThemCounts() throws Exception {
         Project base = piece();
-        Project mine = on(b -> b.mapElement("b1", e -> e.with(Properties.ROTATION, 10.0))).apply(base), theirs = on(b -> b.mapElement("b1", e -> e.with(Properties.ROTATION, 20.0))).apply(base);
+        Project mine = on(b -> b.mapElement("b1", e -> e.with(Properties.ROTATION, 10.0))).apply(base),
+                theirs = on(b -> b.mapElement("b1", e -> e.with(Properties.ROTATION, 20.0))).apply(base);
         for (Merge.Side side : Merge.Side.values()) {
             var merged = Merge.of(base, mine, theirs, side);
             assertThat(merged.conflicts()).containsExactly("Rotation of “Box b1” in “First” was changed in both");
-            assertThat(merged.project().scenes().getFirst().board().find("b1").rest().get(Properties.ROTATION)).isEqualTo(side == Merge.Side.MINE ? 10.0 : 20.0);
+            assertThat(merged.project().scenes().getFirst().board().find("b1").rest().get(Properties.ROTATION)).isEqualTo(side == Merge.Side.MINE
+                    ? 10.0 : 20.0);
         }
         // taken away by one, changed by the other
         Project gone = on(b -> b.withElements(b.elements().stream().filter(e -> !e.id().equals("b1")).toList())).apply(base);
         assertThat(Merge.of(base, gone, theirs, Merge.Side.MINE).conflicts()).containsExactly("“Box b1” in “First” was changed in both");
         // a reaction of one names what the other took away: it goes with it
-        Project names = on(b -> b.withReactions(List.of(new Reaction("r", Events.tapped("b1"), List.of(Actions.of(Actions.HIDE, List.of("b1"))))))).apply(base);
-        assertThatThrownBy(() -> Merge.of(base, gone, names, Merge.Side.MINE)).isInstanceOf(FileProblem.class).hasMessageStartingWith("The two can't be joined: ").hasMessageContaining("Nothing was written");
+        Project names = on(b -> b.withReactions(List.of(new Reaction("r", Events.tapped("b1"), List.of(Actions.of(Actions.HIDE, List.of("b1")))))))
+                .apply(base);
+        assertThatThrownBy(() -> Merge.of(base, gone, names, Merge.Side.MINE)).isInstanceOf(FileProblem.class)
+                .hasMessageStartingWith("The two can't be joined: ").hasMessageContaining("Nothing was written");
     }
 
     @Test

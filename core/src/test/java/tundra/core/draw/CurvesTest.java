@@ -232,7 +232,8 @@ class CurvesTest {
         for (StrokeStyle s : List.of(butt, round, dashed)) {
             // quicker, and around just the same
             Rect quick = StrokeOutline.bounds(line, s), whole = StrokeOutline.of(line, s).bounds();
-            assertThat(List.of(quick.x(), quick.y(), quick.right(), quick.bottom())).usingComparatorForType((a, b) -> Math.abs(a - b) < 1e-3 ? 0 : Double.compare(a, b), Double.class)
+            assertThat(List.of(quick.x(), quick.y(), quick.right(), quick.bottom())).usingComparatorForType((a, b) -> Math.abs(a - b) < 1e-3 ? 0
+                    : Double.compare(a, b), Double.class)
                     .isEqualTo(List.of(whole.x(), whole.y(), whole.right(), whole.bottom()));
         }
         // a ring: π (r1² - r0²)

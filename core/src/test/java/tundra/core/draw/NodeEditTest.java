@@ -118,7 +118,8 @@ class NodeEditTest {
         assertThat(turned.out()).isEqualTo(new Point(0, 20));
         assertThat(turned.in().distance(new Point(0, -6))).as("turned along, as long as it was").isLessThan(1e-12);
         assertThat(turned.smooth()).isTrue();
-        assertThat(NodeEdit.pull(n, true, new Point(0, 20), true, false).in().distance(new Point(0, -20))).as("mirrored in length too").isLessThan(1e-12);
+        assertThat(NodeEdit.pull(n, true, new Point(0, 20), true, false).in().distance(new Point(0, -20))).as("mirrored in length too")
+                .isLessThan(1e-12);
         Node apart = NodeEdit.pull(n, false, new Point(0, 20), false, true);
         assertThat(apart).isEqualTo(new Node(n.at(), new Point(0, 20), new Point(12, 0), false));
         assertThat(NodeEdit.pull(n, true, Point.ZERO, false, false).in()).as("a handle pulled in says no direction").isEqualTo(n.in());
@@ -141,7 +142,8 @@ class NodeEditTest {
         Outline open = NodeEdit.breakAt(SQUARE, Set.of(new Ref(0, 1)));
         assertThat(open.contours()).hasSize(1);
         assertThat(open.contours().getFirst().closed()).isFalse();
-        assertThat(nodes(open)).extracting(Node::at).containsExactly(new Point(90, 0), new Point(90, 90), new Point(0, 90), new Point(0, 0), new Point(90, 0));
+        assertThat(nodes(open)).extracting(Node::at).containsExactly(new Point(90, 0), new Point(90, 90), new Point(0, 90), new Point(0, 0),
+                new Point(90, 0));
         Outline again = NodeEdit.join(open, new Ref(0, 0), new Ref(0, 4));
         assertThat(again.contours().getFirst().closed()).isTrue();
         assertThat(nodes(again)).hasSize(4);

@@ -82,7 +82,8 @@ class RegionTest {
 
     @Test
     void aSquareKeepsItsCornersSpecksGoAndTransparencyStaysEmpty() {
-        int[] p = picture(100, 100, (x, y) -> x < 10 ? 0 : x >= 30 && x < 80 && y >= 30 && y < 80 ? 0xFFC8503A : x == 20 && y == 20 ? 0xFFC8503A : 0xFFFFFFFF);
+        int[] p = picture(100, 100, (x, y) -> x < 10 ? 0 : x >= 30 && x < 80 && y >= 30 && y < 80 ? 0xFFC8503A : x == 20 && y == 20 ? 0xFFC8503A
+                : 0xFFFFFFFF);
         var sheets = Trace.of(p, 100, 100, new Trace.Options(2, 6, 0.3), Progress.NONE);
         Outline red = sheets.get(1).outline();
         assertThat(red.contours()).as("the speck of one pixel is gone").hasSize(1);

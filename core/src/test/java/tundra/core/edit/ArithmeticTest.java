@@ -24,6 +24,7 @@ class ArithmeticTest {
     @ParameterizedTest
     @ValueSource(strings = {"", " ", "px", "abc", "1 2", "1 +", "* 3", "(1 + 2", "1 + 2)", "1..2", "3 / 0", "1e400", "NaN", "Infinity", "12 pt"})
     void whatIsNoSumIsSaidInOneSentence(String typed) {
-        assertThatThrownBy(() -> Arithmetic.parse(typed)).isInstanceOf(IllegalArgumentException.class).hasMessageMatching("“.*” (is not a number or a sum|has a bracket that is not closed)");
+        assertThatThrownBy(() -> Arithmetic.parse(typed)).isInstanceOf(IllegalArgumentException.class)
+                .hasMessageMatching("“.*” (is not a number or a sum|has a bracket that is not closed)");
     }
 }

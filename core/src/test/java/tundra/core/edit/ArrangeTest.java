@@ -32,7 +32,8 @@ import tundra.core.motion.Track;
 /** Ordering and grouping several elements, at the top and within groups; what goes along with a copy. */
 class ArrangeTest {
     private static Element box(String id, double x, double y) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(20, 10)), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(20, 10)),
+                new Content.Rectangle());
     }
 
     private static Element group(String id, double x, double y, double turn, Element... children) {
@@ -41,7 +42,8 @@ class ArrangeTest {
     }
 
     private static Board board(Element... elements) {
-        return new Board(new Point(640, 400), Values.NONE, List.of(elements), List.of(new Timeline("t", "Main", 4_000_000, false, true, Map.of())), List.of());
+        return new Board(new Point(640, 400), Values.NONE, List.of(elements), List.of(new Timeline("t", "Main", 4_000_000, false, true, Map.of())),
+                List.of());
     }
 
     private static Frame frame(Board b) {
@@ -129,7 +131,8 @@ class ArrangeTest {
     void severalTurnAroundOnePointOrEachItsOwn() {
         Board b = board(box("a", 100, 100), box("b", 200, 100));
         var builder = new FrameBuilder(b, new FakeMeasurer());
-        var parts = List.of("a", "b").stream().map(id -> new ResizingSeveral.Part(id, b.find(id).content(), builder.valuesAt(id, 0), new Point(20, 10),
+        var parts = List.of("a", "b").stream().map(id -> new ResizingSeveral.Part(id, b.find(id).content(), builder.valuesAt(id, 0),
+                new Point(20, 10),
                 Affine.IDENTITY)).toList();
         ResizingSeveral.Setter set = new ResizingSeveral.Setter() {
             @Override

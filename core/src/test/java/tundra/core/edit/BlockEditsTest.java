@@ -29,15 +29,18 @@ import tundra.core.model.Values;
 
 /** Blocks in a document: written and read, copied, cleaned up after, filled, and laid out. */
 class BlockEditsTest {
-    private static final Asset WIDE = Asset.picture("Wide.png", "image/png", 400, 100, new byte[] {1}), HIGH = Asset.picture("High.png", "image/png", 100, 300, new byte[] {2});
-    private static final Asset FILM = new Asset(Asset.hash(new byte[] {3}), "Film.mp4", "video/mp4", 320, 180, 4_000_000, new byte[] {3}), WORDS = Asset.file("Film.vtt", Asset.WORDS, "WEBVTT".getBytes());
+    private static final Asset WIDE = Asset.picture("Wide.png", "image/png", 400, 100, new byte[] {1}), HIGH = Asset.picture("High.png", "image/png",
+            100, 300, new byte[] {2});
+    private static final Asset FILM = new Asset(Asset.hash(new byte[] {3}), "Film.mp4", "video/mp4", 320, 180, 4_000_000, new byte[] {3}),
+            WORDS = Asset.file("Film.vtt", Asset.WORDS, "WEBVTT".getBytes());
 
     private static Element element(String id, Content.Block b) {
         return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(200, 200)), b);
     }
 
     private static Project piece(Element... elements) {
-        Project p = Project.empty("P", new Point(800, 600), 24).withAsset(WIDE).withAsset(HIGH).withAsset(FILM).withAsset(WORDS).withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.NUMBER, "3", false)));
+        Project p = Project.empty("P", new Point(800, 600), 24).withAsset(WIDE).withAsset(HIGH).withAsset(FILM).withAsset(WORDS)
+                .withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.NUMBER, "3", false)));
         return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(elements)));
     }
 
@@ -79,10 +82,13 @@ class BlockEditsTest {
                 b = b.with(s.slot(), other(s, main));
             }
             String id = k == Blocks.STRIP ? "strip" : "e-" + k.key();
-            all.add(element(id, k.gallery() ? b.withChildren(List.of(new Element(k == Blocks.STRIP ? "item" : "item-" + k.key(), "Item", false, false, Values.NONE, new Content.Rectangle()))).with(Blocks.CAPTION_WORDS, k == Blocks.STRIP ? Map.of("item", "A caption") : Map.of()) : b));
+            all.add(element(id, k.gallery()
+                    ? b.withChildren(List.of(new Element(k == Blocks.STRIP ? "item" : "item-" + k.key(), "Item", false, false, Values.NONE,
+                    new Content.Rectangle()))).with(Blocks.CAPTION_WORDS, k == Blocks.STRIP ? Map.of("item", "A caption") : Map.of()) : b));
         }
         Project p = piece(all.toArray(Element[]::new));
-        p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withTimelines(List.of(new Timeline(main, Timeline.MAIN, 5_000_000, false, true, Map.of()))));
+        p = p.mapBoard(p.scenes().getFirst().id(),
+                b -> b.withTimelines(List.of(new Timeline(main, Timeline.MAIN, 5_000_000, false, true, Map.of()))));
         Project back = ProjectFile.read(ProjectFile.bytes(p));
         assertThat(board(back).elements()).isEqualTo(board(p).elements());
         assertThat(SchemaCheck.problems(p)).isEmpty();
@@ -94,7 +100,8 @@ class BlockEditsTest {
 
     @Test
     void whatABlockNamesGoesOrFollows() {
-        Content.Block dots = Blocks.DOTS.made().with(Blocks.OF_GALLERY, "g"), bar = Blocks.PROGRESS.made().with(Blocks.OF_VALUE, "v"), film = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, FILM.hash());
+        Content.Block dots = Blocks.DOTS.made().with(Blocks.OF_GALLERY, "g"), bar = Blocks.PROGRESS.made().with(Blocks.OF_VALUE, "v"),
+                film = Blocks.VIDEO.made().with(Blocks.VIDEO_FILE, FILM.hash());
         Project p = piece(element("g", Blocks.STRIP.made()), element("d", dots), element("b", bar), element("f", film));
         Project gone = Rules.tidied(p, p.mapBoard(p.scenes().getFirst().id(), b -> Arrange.delete(b, Set.of("g"))).withValues(List.of()));
         assertThat(Blocks.of(board(gone).find("d")).text(Blocks.OF_GALLERY)).isEmpty();
@@ -105,7 +112,8 @@ class BlockEditsTest {
         Board both = Clip.of(p, board(p), List.of("g", "d")).paste(board(p), Point.ZERO).board();
         Element copy = both.elements().getLast(), of = both.elements().get(both.elements().size() - 2);
         assertThat(Blocks.of(copy).text(Blocks.OF_GALLERY)).isEqualTo(of.id()).isNotEqualTo("g");
-        assertThat(Blocks.of(Clip.of(p, board(p), List.of("d")).paste(board(p), Point.ZERO).board().elements().getLast()).text(Blocks.OF_GALLERY)).isEqualTo("g");
+        assertThat(Blocks.of(Clip.of(p, board(p), List.of("d")).paste(board(p), Point.ZERO).board().elements().getLast()).text(Blocks.OF_GALLERY))
+                .isEqualTo("g");
         // in a copied scene too
         Project twice = Scenes.duplicate(p, p.scenes().getFirst().id()).project();
         Board other = twice.scenes().getLast().board();
@@ -142,9 +150,11 @@ class BlockEditsTest {
     @Test
     void aGalleryChangedInALayoutIsChangedForAllButStandsWhereTheLayoutHasIt() {
         Project p = piece(element("g", Blocks.STRIP.made()));
-        Board base = Galleries.withPictures(board(p), "g", List.of(WIDE, HIGH), -1).withLayouts(List.of(new Layout("phone", "Phone", 0, 400, new Point(360, 640))));
+        Board base = Galleries.withPictures(board(p), "g", List.of(WIDE, HIGH), -1)
+                .withLayouts(List.of(new Layout("phone", "Phone", 0, 400, new Point(360, 640))));
         Board seen = Lens.get(base, "phone");
-        Board edited = BlockSettings.with(seen, List.of("g"), Blocks.ITEM_HEIGHT, 80.0).withRest("g", v -> v.with(Properties.POSITION, new Point(180, 90)).with(Properties.SIZE, new Point(340, 100)));
+        Board edited = BlockSettings.with(seen, List.of("g"), Blocks.ITEM_HEIGHT, 80.0)
+                .withRest("g", v -> v.with(Properties.POSITION, new Point(180, 90)).with(Properties.SIZE, new Point(340, 100)));
         Board back = Lens.put(base, "phone", edited, Lens.Scope.ONLY_HERE);
         assertThat(Lens.get(back, "phone")).isEqualTo(edited.withLayouts(back.layouts()).withLayouts(Lens.get(back, "phone").layouts()));
         assertThat(Blocks.of(back.find("g")).number(Blocks.ITEM_HEIGHT)).isEqualTo(80);
@@ -164,9 +174,11 @@ class BlockEditsTest {
         Board b = PlacedBlock.steered(board(p), "g");
         assertThat(b.elements()).extracting(Element::name).containsExactlyInAnyOrder("g", "Previous", "Next", "Dots");
         var words = new Sentences(p, b);
-        assertThat(b.reactions().stream().map(r -> words.of(r.when().kind(), r.when().slots()) + ", " + words.of(r.actions().getFirst().kind(), r.actions().getFirst().slots())))
+        assertThat(b.reactions().stream().map(r -> words.of(r.when().kind(), r.when().slots()) + ", " + words.of(r.actions().getFirst().kind(),
+                r.actions().getFirst().slots())))
                 .containsExactly("When Previous is tapped, leaf g back", "When Next is tapped, leaf g on");
-        assertThat(Steering.by(p, b, b.elements().stream().filter(e -> e.name().equals("Next")).findFirst().orElseThrow().id())).extracting(Steering.Offer::words).contains("leaf g on", "turn g once forwards in 4 s");
+        assertThat(Steering.by(p, b, b.elements().stream().filter(e -> e.name().equals("Next")).findFirst().orElseThrow().id()))
+                .extracting(Steering.Offer::words).contains("leaf g on", "turn g once forwards in 4 s");
         assertThat(Steering.of(p, b, "g")).extracting(Steering.Offer::words).contains("Next: leaf g on");
     }
 

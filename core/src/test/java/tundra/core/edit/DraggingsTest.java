@@ -30,7 +30,8 @@ class DraggingsTest {
         var lamp = new Element("lamp", "Lamp", false, false, Values.NONE, new Content.Rectangle());
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of());
         // half of the way in a third of the time
-        var ride = new Timeline("ride", "Ride", 2_000_000, false, false, Map.of()).with("lamp", Properties.POSITION, new Track<>(List.of(new Key<>(200_000, new Point(0, 0), Easing.LINEAR),
+        var ride = new Timeline("ride", "Ride", 2_000_000, false, false, Map.of()).with("lamp", Properties.POSITION,
+                new Track<>(List.of(new Key<>(200_000, new Point(0, 0), Easing.LINEAR),
                 new Key<>(600_000, new Point(60, 80), Easing.LINEAR), new Key<>(1_400_000, new Point(120, 160), Easing.LINEAR))));
         return new Board(new Point(400, 300), Values.NONE, List.of(lamp, lamp.withId("vane")), List.of(main, ride), List.of());
     }
@@ -55,9 +56,12 @@ class DraggingsTest {
     @Test
     void howPartsAreDraggedIsKeptInTheFile() throws Exception {
         var plain = Dragging.of("plain", List.of(new Dragging.Pair("vane", List.of())));
-        var full = Dragging.of("full", List.of(new Dragging.Pair("lamp", List.of("vane")))).withMotion(m -> m.withWay(Dragging.Way.PATH).withArea("vane").withGlides(true))
-                .withFit(f -> f.withOverlap(Dragging.Overlap.AREA, 0.75).withMany(true).withSnaps(false).withMissed(Dragging.Missed.STAYS).withBack(120_000).withEasing(EasingText.parse("bounce-out")))
-                .withCarried(c -> c.withCursor(Dragging.Cursor.MOVE).withOpacity(0.4).withTilt(-5).with(Setting.of(Properties.FILL, Color.BLACK)).with(Setting.of(Properties.SCALE, new Point(2, 2))));
+        var full = Dragging.of("full", List.of(new Dragging.Pair("lamp", List.of("vane")))).withMotion(m -> m.withWay(Dragging.Way.PATH)
+                .withArea("vane").withGlides(true))
+                .withFit(f -> f.withOverlap(Dragging.Overlap.AREA, 0.75).withMany(true).withSnaps(false).withMissed(Dragging.Missed.STAYS)
+                .withBack(120_000).withEasing(EasingText.parse("bounce-out")))
+                .withCarried(c -> c.withCursor(Dragging.Cursor.MOVE).withOpacity(0.4).withTilt(-5).with(Setting.of(Properties.FILL, Color.BLACK))
+                .with(Setting.of(Properties.SCALE, new Point(2, 2))));
         Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board().withDrags(List.of(plain, full)))), Map.of(), Map.of());
         assertThat(ProjectFile.read(ProjectFile.bytes(p)).scenes()).isEqualTo(p.scenes());
         assertThat(SchemaCheck.problems(p)).isEmpty();
@@ -65,7 +69,8 @@ class DraggingsTest {
 
     @Test
     void eachPropertyIsOneThingWhileCarried() {
-        var c = Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of()))).carried().with(Setting.of(Properties.ROTATION, 5.0)).with(Setting.of(Properties.FILL, Color.BLACK)).with(Setting.of(Properties.ROTATION, 9.0));
+        var c = Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of()))).carried().with(Setting.of(Properties.ROTATION, 5.0))
+                .with(Setting.of(Properties.FILL, Color.BLACK)).with(Setting.of(Properties.ROTATION, 9.0));
         assertThat(c.look()).containsExactly(Setting.of(Properties.ROTATION, 9.0), Setting.of(Properties.FILL, Color.BLACK));
         assertThat(c.without(Properties.ROTATION).look()).containsExactly(Setting.of(Properties.FILL, Color.BLACK));
     }

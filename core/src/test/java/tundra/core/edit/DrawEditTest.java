@@ -55,7 +55,8 @@ class DrawEditTest {
     @Test
     void aTurnedElementLeavesAStretchedGroupAsItWasSeen() {
         Element turned = box("e", 20, 10, 40, 20).with(Properties.ROTATION, 30.0);
-        var group = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100)).with(Properties.SCALE, new Point(2, 0.5))
+        var group = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(150, 100))
+                .with(Properties.SCALE, new Point(2, 0.5))
                 .with(Properties.ROTATION, 15.0).with(Properties.SKEW, new Point(10, 0)), new Content.Group(List.of(turned), new Point(100, 60)));
         Board b = board(group);
         var before = frame(b, 0).find("e").corners();
@@ -172,7 +173,8 @@ class DrawEditTest {
         assertThat(Arrange.into(b, "g", "in", 0, f)).isEqualTo(b);
         // and what is drawn while a group is open lands in it where it was drawn
         Board drawn = Arrange.add(b, "g", box("n", 210, 140, 30, 20), f);
-        assertThat(frame(drawn, 0).find(drawn.find("g").children().getLast().id()).toCanvas().apply(Point.ZERO).distance(new Point(210, 140))).isLessThan(1e-9);
+        assertThat(frame(drawn, 0).find(drawn.find("g").children().getLast().id()).toCanvas().apply(Point.ZERO).distance(new Point(210, 140)))
+                .isLessThan(1e-9);
     }
 
     @Test

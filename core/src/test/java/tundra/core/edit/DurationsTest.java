@@ -33,8 +33,10 @@ class DurationsTest {
     void piece() {
         var e = new Element("e", "e", false, false, Values.NONE.with(Properties.ROTATION, 10.0), new Content.Rectangle());
         var t = new Timeline("t", "Main", 4_000_000, false, true, Map.of())
-                .with("e", Properties.ROTATION, new Track<>(List.of(new Key<>(1_000_000, 0.0, Easing.LINEAR), new Key<>(3_000_000, 80.0, Easing.LINEAR))))
-                .withMarkers(List.of(new Marker("m", "end", 3_500_000))).withRange(new Span(500_000, 3_000_000)).withShown("e", new Span(0, 2_500_000));
+                .with("e", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(1_000_000, 0.0, Easing.LINEAR), new Key<>(3_000_000, 80.0, Easing.LINEAR))))
+                .withMarkers(List.of(new Marker("m", "end", 3_500_000))).withRange(new Span(500_000, 3_000_000))
+                .withShown("e", new Span(0, 2_500_000));
         board = new Board(new Point(100, 100), Values.NONE, List.of(e), List.of(t), List.of());
     }
 
@@ -105,7 +107,8 @@ class DurationsTest {
     /** Sounds and cues go along with all else, at twice the time and at half of it. */
     @Test
     void soundsAndCuesGoAlong() {
-        var cue = new Reaction("r", Events.of(Events.PASSED, "t", 1_200_000L, "forwards"), List.of(Actions.of(Actions.GO_TO, "t", 600_000L), Actions.of(Actions.WAIT, 500_000L)));
+        var cue = new Reaction("r", Events.of(Events.PASSED, "t", 1_200_000L, "forwards"), List.of(Actions.of(Actions.GO_TO, "t", 600_000L),
+                Actions.of(Actions.WAIT, 500_000L)));
         Board with = board.withReactions(List.of(cue)).mapTimeline("t", t -> t.withSounds(List.of(new PlacedSound("bell", "hash", 800_000, 1))));
         Board longer = Durations.stretched(with, "t", 8_000_000);
         assertThat(longer.main().duration()).isEqualTo(8_000_000);

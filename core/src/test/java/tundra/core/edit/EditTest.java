@@ -93,7 +93,8 @@ class EditTest {
     void theConsequenceIsNamedBeforeItHappens() {
         Board b = board(box("a", 10, 10));
         Element a = b.find("a");
-        assertThat(new PropertyEdit(MAIN, 500_000, EditScope.KEY).consequence(b, a)).isEqualTo("dragging a sets its first position key here: it moves all the way from 0 s");
+        assertThat(new PropertyEdit(MAIN, 500_000, EditScope.KEY).consequence(b, a))
+                .isEqualTo("dragging a sets its first position key here: it moves all the way from 0 s");
         Board keyed = set(b, EditScope.KEY, 1_000_000, new Point(50, 10));
         assertThat(new PropertyEdit(MAIN, 1_000_000, EditScope.KEY).consequence(keyed, a)).isEqualTo("dragging a changes its second position key");
         assertThat(new PropertyEdit(MAIN, 700_000, EditScope.KEY).consequence(keyed, a)).contains("adds a position key");
@@ -259,7 +260,8 @@ class EditTest {
     @ParameterizedTest
     @CsvSource({"0,0", "0.5,0", "1,0", "0,0.5", "1,0.5", "0,1", "0.5,1", "1,1"})
     void theOppositeHandleStaysWhereItIs(double hx, double hy) {
-        Element e = box("a", 100, 100).with(Properties.ROTATION, 25.0).with(Properties.SCALE, new Point(1.5, 0.8)).with(Properties.PIVOT, new Point(0.2, 0.9));
+        Element e = box("a", 100, 100).with(Properties.ROTATION, 25.0).with(Properties.SCALE, new Point(1.5, 0.8))
+                .with(Properties.PIVOT, new Point(0.2, 0.9));
         Board b = board(e);
         var r = new Resizing(e.content(), e.rest(), new Point(40, 20), new Point(hx, hy)).drag(new Point(7, -4), false, false);
         Board after = b.mapElement("a", x -> x.with(r.sizing(), r.sized()).with(Properties.POSITION, r.position()));

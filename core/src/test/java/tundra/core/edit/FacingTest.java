@@ -28,7 +28,8 @@ class FacingTest {
     private static Board board(double dx, double dy, double front) {
         var e = new Element("gull", "Gull", false, false, Values.NONE.with(Properties.SIZE, new Point(40, 20)).with(Properties.FACE_PATH, "yes")
                 .with(Properties.FRONT, front), new Content.Rectangle());
-        var way = new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(2_000_000, new Point(100 + dx, 100 + dy), Easing.LINEAR)));
+        var way = new Track<>(List.of(new Key<>(0, new Point(100, 100), Easing.LINEAR), new Key<>(2_000_000, new Point(100 + dx, 100 + dy),
+                Easing.LINEAR)));
         var t = new Timeline("t", Timeline.MAIN, 4_000_000, false, true, Map.of()).with("gull", Properties.POSITION, way);
         return new Board(new Point(400, 400), Values.NONE, List.of(e), List.of(t), List.of());
     }
@@ -39,7 +40,8 @@ class FacingTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"200, 0, 0, false", "-200, 0, 0, true", "-200, 0, 180, false", "0, 200, 0, false", "-100, 100, 0, true", "100, -100, 0, false", "100, 100, 180, true"})
+    @CsvSource({"200, 0, 0, false", "-200, 0, 0, true", "-200, 0, 180, false", "0, 200, 0, false", "-100, 100, 0, true", "100, -100, 0, false",
+            "100, 100, 180, true"})
     void whatFliesWithItsBackAheadIsTurnedOver(double dx, double dy, double front, boolean over) {
         assertThat(Facing.turnedOver(board(dx, dy, front), "t", "gull")).isEqualTo(over);
     }

@@ -27,15 +27,20 @@ class GroupBoxTest {
     private static final Point BOX = new Point(200, 100);
 
     private static Board board(boolean keyed) {
-        var part = new Element("part", "Part", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40)).with(Properties.SIZE, new Point(50, 30))
+        var part = new Element("part", "Part", false, false, Values.NONE.with(Properties.POSITION, new Point(60, 40))
+                .with(Properties.SIZE, new Point(50, 30))
                 .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
-        var group = new Element("group", "Group", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 200)).with(Properties.ROTATION, 30.0)
+        var group = new Element("group", "Group", false, false, Values.NONE.with(Properties.POSITION, new Point(300, 200))
+                .with(Properties.ROTATION, 30.0)
                 .with(Properties.SCALE, new Point(1.5, 0.8)).with(Properties.PIVOT, new Point(0.25, 0.75)), new Content.Group(List.of(part), BOX));
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of());
         if (keyed) {
-            main = main.with("group", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 180.0, Easing.LINEAR))))
-                    .with("group", Properties.PIVOT, new Track<>(List.of(new Key<>(0, new Point(0, 0), Easing.LINEAR), new Key<>(2_000_000, new Point(1, 1), Easing.LINEAR))))
-                    .with("part", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(60, 40), Easing.LINEAR), new Key<>(2_000_000, new Point(160, 70), Easing.LINEAR))));
+            main = main.with("group", Properties.ROTATION,
+                    new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(2_000_000, 180.0, Easing.LINEAR))))
+                    .with("group", Properties.PIVOT,
+                    new Track<>(List.of(new Key<>(0, new Point(0, 0), Easing.LINEAR), new Key<>(2_000_000, new Point(1, 1), Easing.LINEAR))))
+                    .with("part", Properties.POSITION,
+                    new Track<>(List.of(new Key<>(0, new Point(60, 40), Easing.LINEAR), new Key<>(2_000_000, new Point(160, 70), Easing.LINEAR))));
         }
         return new Board(new Point(640, 400), Values.NONE, List.of(group), List.of(main), List.of());
     }

@@ -27,7 +27,8 @@ class HistoryCostTest {
         var elements = new ArrayList<Element>();
         Map<String, Map<Property<?>, Track<?>>> tracks = new HashMap<>();
         for (int i = 0; i < N; i++) {
-            elements.add(new Element("e" + i, "Box " + i, false, false, Values.NONE.with(Properties.POSITION, new Point(i, 0)), new Content.Rectangle()));
+            elements.add(new Element("e" + i, "Box " + i, false, false, Values.NONE.with(Properties.POSITION, new Point(i, 0)),
+                    new Content.Rectangle()));
             tracks.put("e" + i, Map.of(Properties.OPACITY, new Track<>(List.of(new Key<>(0, 1.0, Easing.LINEAR)))));
         }
         Project p = Project.empty("Large", new Point(100, 100), 24);
@@ -44,7 +45,8 @@ class HistoryCostTest {
     private static Project changed(Project p, int i) {
         return p.mapBoard(p.scenes().getFirst().id(), b -> i % 2 == 0
                 ? b.mapElement("e" + i * 7 % N, e -> e.with(Properties.ROTATION, (double) i))
-                : b.mapTimeline(b.main().id(), t -> t.with("e" + i * 7 % N, Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.5, Easing.LINEAR))))));
+                : b.mapTimeline(b.main().id(), t -> t.with("e" + i * 7 % N, Properties.OPACITY,
+                new Track<>(List.of(new Key<>(0, 0.5, Easing.LINEAR))))));
     }
 
     @Test
@@ -71,7 +73,8 @@ class HistoryCostTest {
             }
             history.undo();
         }
-        assertThat(history.project().scenes().getFirst().board()).isEqualTo(piece().scenes().getFirst().board().withTimelines(history.project().scenes().getFirst().board().timelines()));
+        assertThat(history.project().scenes().getFirst().board()).isEqualTo(piece().scenes().getFirst().board()
+                .withTimelines(history.project().scenes().getFirst().board().timelines()));
     }
 
     /** Every version is looked at, as the window does. */

@@ -34,7 +34,8 @@ class KeyTimeTest {
             List.of(new Timeline("t", "Main", 4_000_000, false, true, Map.of())), List.of());
 
     private static Element element(String id, Content c) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(50, 60)).with(Properties.SIZE, new Point(40, 20)), c);
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(50, 60)).with(Properties.SIZE, new Point(40, 20)),
+                c);
     }
 
     @SafeVarargs
@@ -68,12 +69,14 @@ class KeyTimeTest {
 
     @Test
     void reversedKeysPlayTheMirrorImage() {
-        keys("e", Properties.ROTATION, key(1, 0.0, "cubic-bezier(0.3,0.1,0.2,1)"), key(2, 90.0, "bounce-out"), key(2.5, 30.0, "steps(3, jump-start)"), key(3, 60.0, "linear"));
+        keys("e", Properties.ROTATION, key(1, 0.0, "cubic-bezier(0.3,0.1,0.2,1)"), key(2, 90.0, "bounce-out"),
+                key(2.5, 30.0, "steps(3, jump-start)"), key(3, 60.0, "linear"));
         Board b = Keys.reverse(board, "t", all());
         for (double s = 1.003; s < 3; s += 0.017) {
             assertThat(rotation(b, 4 - s)).as("at %.3f", s).isCloseTo(rotation(board, s), within(1e-5));
         }
-        assertThat(Keys.reverse(b, "t", KeyClip.all(b.main(), List.of("e"))).main().track("e", Properties.ROTATION).keys()).extracting(Key::value).containsExactly(0.0, 90.0, 30.0, 60.0);
+        assertThat(Keys.reverse(b, "t", KeyClip.all(b.main(), List.of("e"))).main().track("e", Properties.ROTATION).keys()).extracting(Key::value)
+                .containsExactly(0.0, 90.0, 30.0, 60.0);
     }
 
     @Test

@@ -53,9 +53,11 @@ class KeyValuesTest {
     void aKeyRisesAloneOrWithTheChosenOnesAndKeepsWithinItsRange() {
         assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, -0.3, false))).containsExactly(0.2, 0.5, 0.5);
         // shown as %: 80 and 12.34 come to 92.3
-        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 0.1234, true)).get(1)).isCloseTo(0.923, Assertions.within(1e-9));
+        assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 0.1234, true)).get(1))
+                .isCloseTo(0.923, Assertions.within(1e-9));
         assertThat(opacities(KeyValues.shift(board, "main", List.of(opacity(0), opacity(1_000_000)), opacity(0), 0, 0.1, false)))
-                .satisfiesExactly(v -> assertThat(v).isCloseTo(0.3, within(1e-12)), v -> assertThat(v).isCloseTo(0.9, within(1e-12)), v -> assertThat(v).isEqualTo(0.5));
+                .satisfiesExactly(v -> assertThat(v).isCloseTo(0.3, within(1e-12)), v -> assertThat(v).isCloseTo(0.9, within(1e-12)),
+                v -> assertThat(v).isEqualTo(0.5));
         assertThat(opacities(KeyValues.shift(board, "main", List.of(), opacity(1_000_000), 0, 5, false))).containsExactly(0.2, 1.0, 0.5);
     }
 
@@ -97,7 +99,8 @@ class KeyValuesTest {
     @Test
     void whereNothingChangesThereIsNothingToPull() {
         assertThat(KeyValues.pull(board, "main", opacity(2_000_000), 0, false, 0, 1)).as("after the last key").isEqualTo(board);
-        assertThat(KeyValues.pull(board, "main", new Keys.Ref("e", Properties.POSITION, 0), 1, false, 500_000, 30)).as("y is 20 at both ends").isEqualTo(board);
+        assertThat(KeyValues.pull(board, "main", new Keys.Ref("e", Properties.POSITION, 0), 1, false, 500_000, 30)).as("y is 20 at both ends")
+                .isEqualTo(board);
         assertThat(KeyValues.pull(board, "main", new Keys.Ref("e", Properties.SCALE, 0), 0, false, 500_000, 30)).as("no such track").isEqualTo(board);
     }
 

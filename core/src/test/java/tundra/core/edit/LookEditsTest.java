@@ -29,7 +29,8 @@ class LookEditsTest {
     private static final List<Long> LOOKS = List.of(0L, 500_000L, 1_000_000L, 1_500_000L);
 
     private static Element box(String id, Color fill) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)).with(Properties.SIZE, new Point(40, 20)).with(Properties.FILL, fill), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)).with(Properties.SIZE, new Point(40, 20))
+                .with(Properties.FILL, fill), new Content.Rectangle());
     }
 
     private static Board board(Timeline t) {
@@ -43,7 +44,8 @@ class LookEditsTest {
     @Test
     void aChangeOfOneLookLeavesTheOthers() {
         var still = new Timeline("t", "Main", 1_500_000, false, true, Map.of());
-        var keyed = still.with("e", Properties.FILL, new Track<>(List.of(new Key<>(0, Color.parse("#102030"), Easing.LINEAR), new Key<>(1_500_000, Color.parse("#405060"), Easing.LINEAR))));
+        var keyed = still.with("e", Properties.FILL, new Track<>(List.of(new Key<>(0, Color.parse("#102030"), Easing.LINEAR),
+                new Key<>(1_500_000, Color.parse("#405060"), Easing.LINEAR))));
         for (Timeline t : List.of(still, keyed)) {
             Board was = board(t);
             for (long look : LOOKS) {
@@ -60,7 +62,8 @@ class LookEditsTest {
     void aTimelineThatWaitsRestsAsItsFirstKeys() {
         var t = new Timeline("t", "Open", 1_000_000, false, false, Map.of())
                 .with("e", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.25, Easing.LINEAR), new Key<>(1_000_000, 1.0, Easing.LINEAR))))
-                .with("e", Properties.POSITION_X, new Track<>(List.of(new Key<>(200_000, 10.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))));
+                .with("e", Properties.POSITION_X,
+                new Track<>(List.of(new Key<>(200_000, 10.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))));
         Board now = Resting.asFirstKeys(board(t), "t", id -> true);
         assertThat(now.rest("e").get(Properties.OPACITY)).isEqualTo(0.25);
         assertThat(now.rest("e").get(Properties.POSITION)).isEqualTo(new Point(10, 50));
@@ -70,10 +73,12 @@ class LookEditsTest {
     @Test
     void atTheVeryEndOfALoopTheEndIsSeenAndWritten() {
         var t = new Timeline("t", "Main", 1_000_000, true, true, Map.of())
-                .with("e", Properties.POSITION, new Track<>(List.of(new Key<>(0, new Point(10, 20), Easing.LINEAR), new Key<>(1_000_000, new Point(90, 70), Easing.LINEAR))));
+                .with("e", Properties.POSITION,
+                new Track<>(List.of(new Key<>(0, new Point(10, 20), Easing.LINEAR), new Key<>(1_000_000, new Point(90, 70), Easing.LINEAR))));
         Board b = board(t);
         assertThat(seen(b, Properties.POSITION, 1_000_000)).isEqualTo(new Point(90, 70));
-        assertThat(new FrameBuilder(b, new FakeMeasurer()).valueAt("e", Properties.POSITION, Moment.editing(b, "t", 1_000_000))).isEqualTo(new Point(90, 70));
+        assertThat(new FrameBuilder(b, new FakeMeasurer()).valueAt("e", Properties.POSITION, Moment.editing(b, "t", 1_000_000)))
+                .isEqualTo(new Point(90, 70));
         // one coordinate that is typed there leaves the other
         Point typed = new Point(80, seen(b, Properties.POSITION, 1_000_000).y());
         Board now = new PropertyEdit("t", 1_000_000, EditScope.KEY).set(b, "e", Properties.POSITION, typed);
@@ -85,9 +90,11 @@ class LookEditsTest {
     void whatIsHiddenFadedOrOutOfItsTimeCanBePicked() {
         Board plain = board(new Timeline("t", "Main", 1_000_000, false, true, Map.of()));
         var faded = plain.mapTimeline("t", t -> t.with("e", Properties.OPACITY, new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR)))));
-        for (Board b : List.of(plain, plain.mapElement("e", e -> e.withHidden(true)), faded, plain.withRest("e", v -> v.with(Properties.OPACITY, 0.0)),
+        for (Board b : List.of(plain, plain.mapElement("e", e -> e.withHidden(true)), faded,
+                plain.withRest("e", v -> v.with(Properties.OPACITY, 0.0)),
                 plain.mapTimeline("t", t -> t.withShown("e", new Span(500_000, 900_000))),
-                plain.withRest("e", v -> v.with(Properties.FILL, Color.NONE).with(Properties.STROKE, Color.NONE).with(Properties.TOUCH, "its whole box")))) {
+                plain.withRest("e", v -> v.with(Properties.FILL, Color.NONE).with(Properties.STROKE, Color.NONE)
+                .with(Properties.TOUCH, "its whole box")))) {
             var frame = new FrameBuilder(Pickable.board(b), new FakeMeasurer()).at(0);
             assertThat(HitTest.under(frame, new Point(50, 50), 1)).containsExactly(List.of("e"));
             assertThat(HitTest.under(frame, new Point(150, 50), 1)).isEmpty();

@@ -50,14 +50,17 @@ class MotifsTest {
     }
 
     private static Project piece() {
-        var inner = new Element("group", "Row", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 60)).with(Properties.ROTATION, 30.0),
+        var inner = new Element("group", "Row", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 60))
+                .with(Properties.ROTATION, 30.0),
                 new Content.Group(List.of(box("a", 10, 10), box("b", 40, 25)), new Point(60, 40)));
         Timeline main = new Timeline("main", "Main", 1_000_000, false, true, Map.of())
                 .with("a", Properties.ROTATION, track(0.0, 90.0)).with("c", Properties.POSITION, track(new Point(150, 20), new Point(20, 90)))
                 .with("d", Properties.OPACITY, track(1.0, 0.5)).withShown("b", new Span(0, 600_000));
-        Timeline other = new Timeline("other", "Other", 2_000_000, true, true, Map.of()).with("c", Properties.SCALE, track(new Point(1, 1), new Point(2, 2)));
+        Timeline other = new Timeline("other", "Other", 2_000_000, true, true, Map.of())
+                .with("c", Properties.SCALE, track(new Point(1, 1), new Point(2, 2)));
         var reaction = new Reaction("r", Events.tapped("c"), List.of(Actions.of(Actions.PLAY, "main")));
-        var board = new Board(new Point(200, 120), Values.NONE, List.of(inner, box("c", 150, 20), box("d", 30, 100)), List.of(main, other), List.of(reaction));
+        var board = new Board(new Point(200, 120), Values.NONE, List.of(inner, box("c", 150, 20), box("d", 30, 100)), List.of(main, other),
+                List.of(reaction));
         return new Project("p", "P", 24, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of());
     }
 
@@ -96,7 +99,8 @@ class MotifsTest {
         }
         Board b = made.project().scenes().getFirst().board();
         assertThat(b.main().tracks()).containsOnlyKeys("d");
-        assertThat(b.reactions().getFirst().when().slots().get(Events.ELEMENT)).as("a tap on the part is a tap on the motif").isEqualTo(made.instance());
+        assertThat(b.reactions().getFirst().when().slots().get(Events.ELEMENT)).as("a tap on the part is a tap on the motif")
+                .isEqualTo(made.instance());
         assertThat(made.project().motif(made.motif()).board().timelines()).extracting(Timeline::name).containsExactly("Main", "Other");
     }
 
@@ -174,12 +178,14 @@ class MotifsTest {
         Board b = q.scenes().getFirst().board();
         List<String> ids = Motifs.instances(b, x -> true).stream().map(Element::id).toList();
         Board spread = Motifs.spread(b, q, ids);
-        assertThat(Motifs.instances(spread, x -> true)).extracting(e -> ((Content.Instance) e.content()).clock().phase()).containsExactly(0L, 250_000L, 500_000L, 750_000L);
+        assertThat(Motifs.instances(spread, x -> true)).extracting(e -> ((Content.Instance) e.content()).clock().phase())
+                .containsExactly(0L, 250_000L, 500_000L, 750_000L);
     }
 
     @Test
     void inAListItStandsAtRestOrAQuarterOfTheWay() {
-        var m = new Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 2_000_000, true, true, Map.of())), List.of()));
+        var m = new Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(),
+                List.of(new Timeline("in", "Main", 2_000_000, true, true, Map.of())), List.of()));
         assertThat(m.poster()).isEqualTo(500_000);
         assertThat(m.withStates(new States(Map.of(States.State.REST, 100_000L, States.State.OVER, 700_000L), 200_000)).poster()).isEqualTo(100_000);
     }
@@ -205,11 +211,13 @@ class MotifsTest {
             drawings.add(new Drawing(new Element("d" + i, "Drawing " + i, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)),
                     new Content.Group(List.of(box("in" + i, 10 + 5 * i, 20)), new Point(40, 40))), 2 * i, 2));
         }
-        return new Element("book", "Runner", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 60)), new Flipbook(drawings, new Point(40, 40), 12, ending));
+        return new Element("book", "Runner", false, false, Values.NONE.with(Properties.POSITION, new Point(80, 60)),
+                new Flipbook(drawings, new Point(40, 40), 12, ending));
     }
 
     private static Project with(Element e, boolean loop) {
-        var board = new Board(new Point(200, 120), Values.NONE, List.of(e), List.of(new Timeline("main", "Main", 5_000_000, loop, true, Map.of())), List.of());
+        var board = new Board(new Point(200, 120), Values.NONE, List.of(e), List.of(new Timeline("main", "Main", 5_000_000, loop, true, Map.of())),
+                List.of());
         return new Project("p", "P", 12, List.of(new Scene("s", "Scene", board)), Map.of(), Map.of());
     }
 
@@ -238,10 +246,12 @@ class MotifsTest {
         Project p = with(book(Flipbook.Ending.HOLD), false);
         Motifs.Made made = Motifs.make(p, "s", List.of("book"), "Runner", Frames.of(p, p.scenes().getFirst().board(), MEASURE).at(0));
         assertThat(made.project().motif(made.motif()).board().main().duration()).isEqualTo(5_000_000);
-        assertThat(((Content.Instance) Motifs.instance(made.project(), made.motif(), Point.ZERO).content()).clock().repeat()).isEqualTo(Clock.Repeat.ONCE);
+        assertThat(((Content.Instance) Motifs.instance(made.project(), made.motif(), Point.ZERO).content()).clock().repeat())
+                .isEqualTo(Clock.Repeat.ONCE);
         Project looped = with(book(Flipbook.Ending.HOLD), true);
         Motifs.Made again = Motifs.make(looped, "s", List.of("book"), "Runner", Frames.of(looped, looped.scenes().getFirst().board(), MEASURE).at(0));
-        assertThat(((Content.Instance) Motifs.instance(again.project(), again.motif(), Point.ZERO).content()).clock().repeat()).as("as its Main says").isEqualTo(Clock.Repeat.LOOP);
+        assertThat(((Content.Instance) Motifs.instance(again.project(), again.motif(), Point.ZERO).content()).clock().repeat()).as("as its Main says")
+                .isEqualTo(Clock.Repeat.LOOP);
     }
 
     @Test

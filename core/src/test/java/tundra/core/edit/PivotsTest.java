@@ -34,7 +34,8 @@ class PivotsTest {
     }
 
     private static Board board(boolean moves, boolean apart, boolean pivots) {
-        var e = new Element("e", "Sail", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 80)).with(Properties.SIZE, new Point(40, 20))
+        var e = new Element("e", "Sail", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 80))
+                .with(Properties.SIZE, new Point(40, 20))
                 .with(Properties.SCALE, new Point(1.5, 0.75)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
         var group = new Element("g", "Boat", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 150)).with(Properties.ROTATION, 20.0),
                 new Content.Group(List.of(e), new Point(200, 160)));
@@ -73,7 +74,8 @@ class PivotsTest {
                             Board was = board(moves, apart, pivots);
                             var edit = new PropertyEdit("main", playhead, scope);
                             Board now = Pivots.set(was, "e", new Point(0, 1), edit, edit, builder(was));
-                            String what = scope + (moves ? " moving" : " standing") + (apart ? " apart" : "") + (pivots ? " with keys of its pivot" : "");
+                            String what = scope + (moves ? " moving" : " standing") + (apart ? " apart" : "") + (pivots ? " with keys of its pivot"
+                                    : "");
                             assertThat(now).as(what).isNotEqualTo(was);
                             same(was, now, playhead, what);
                             for (long t : moves ? TIMES : new long[0]) {

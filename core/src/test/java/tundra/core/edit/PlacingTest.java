@@ -44,8 +44,10 @@ class PlacingTest {
                 .with("group", Properties.POSITION, new Track<>(List.of(
                         new Key<>(0, new Point(200, 150), Easing.LINEAR, Point.ZERO, new Point(60, -40), true),
                         new Key<>(2_000_000, new Point(400, 250), Easing.LINEAR, new Point(-30, -80), Point.ZERO, true))))
-                .with("group", Properties.ROTATION, new Track<>(List.of(new Key<>(0, 10.0, Easing.LINEAR), new Key<>(2_000_000, 130.0, Easing.LINEAR))))
-                .with("inner", Properties.SCALE, new Track<>(List.of(new Key<>(0, new Point(1, 1), Easing.LINEAR), new Key<>(1_000_000, new Point(2, 0.5), Easing.LINEAR))))
+                .with("group", Properties.ROTATION,
+                new Track<>(List.of(new Key<>(0, 10.0, Easing.LINEAR), new Key<>(2_000_000, 130.0, Easing.LINEAR))))
+                .with("inner", Properties.SCALE,
+                new Track<>(List.of(new Key<>(0, new Point(1, 1), Easing.LINEAR), new Key<>(1_000_000, new Point(2, 0.5), Easing.LINEAR))))
                 .withShown("inner", new Span(0, 1_900_000));
         board = new Board(new Point(640, 400), Values.NONE, List.of(box("ground", 320, 380), group), List.of(main), List.of());
     }
@@ -87,7 +89,8 @@ class PlacingTest {
     @Test
     void aSplitPositionIsShiftedInBothHalves() {
         Board split = board.mapTimeline("main", t -> t.with("group", Properties.POSITION, null)
-                .with("group", Properties.POSITION_X, new Track<>(List.of(new Key<>(0, 10.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))))
+                .with("group", Properties.POSITION_X,
+                new Track<>(List.of(new Key<>(0, 10.0, Easing.LINEAR), new Key<>(1_000_000, 90.0, Easing.LINEAR))))
                 .with("group", Properties.POSITION_Y, new Track<>(List.of(new Key<>(0, 70.0, Easing.LINEAR)))));
         Board b = Placing.shift(split, "group", new Point(5, -7));
         assertThat(b.main().track("group", Properties.POSITION_X).keys()).extracting(Key::value).containsExactly(15.0, 95.0);
@@ -143,7 +146,8 @@ class PlacingTest {
 
     @Test
     void onlyPicturesThatAreShownGoAlong() {
-        Asset used = Asset.picture("used.png", "image/png", 4, 4, new byte[] {1}), unused = Asset.picture("unused.png", "image/png", 4, 4, new byte[] {2});
+        Asset used = Asset.picture("used.png", "image/png", 4, 4, new byte[] {1}), unused = Asset.picture("unused.png", "image/png", 4, 4,
+                new byte[] {2});
         var picture = new Element("pic", "Pic", false, false, Values.NONE, new Content.Picture(used.hash()));
         Board b = board.withElements(List.of(picture));
         var clip = Clip.of(project(b, used, unused), b, List.of("pic"));
@@ -154,9 +158,11 @@ class PlacingTest {
     @Test
     void aPasteOnABoardWithoutTheTimelineLeavesItsKeysBehind() {
         var clip = Clip.of(project(board), board, List.of("group"));
-        Board other = new Board(new Point(100, 100), Values.NONE, List.of(), List.of(new Timeline("t", "Weather", 1_000_000, false, true, Map.of())), List.of());
+        Board other = new Board(new Point(100, 100), Values.NONE, List.of(), List.of(new Timeline("t", "Weather", 1_000_000, false, true, Map.of())),
+                List.of());
         var pasted = clip.paste(other, Point.ZERO);
         assertThat(pasted.board().timelines().getFirst().tracks()).isEmpty();
-        assertThat(pasted.board().find(pasted.ids().getFirst()).rest().get(Properties.POSITION).distance(new Point(200, 150))).isCloseTo(0, within(1e-12));
+        assertThat(pasted.board().find(pasted.ids().getFirst()).rest().get(Properties.POSITION).distance(new Point(200, 150)))
+                .isCloseTo(0, within(1e-12));
     }
 }

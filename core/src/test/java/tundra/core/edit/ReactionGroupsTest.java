@@ -58,7 +58,8 @@ class ReactionGroupsTest {
         assertThat(text(Reactions.group(list("a b c d"), "c", "menu"))).isEqualTo("a b c:menu d");
         assertThat(text(Reactions.group(list("a b:menu c d"), "d", "menu"))).isEqualTo("a b:menu d:menu c");
         assertThat(text(Reactions.group(list("a:menu b:menu c:menu d"), "b", ""))).isEqualTo("a:menu c:menu b d");
-        assertThat(text(Reactions.group(list("a:menu b:menu c:menu d"), "b", "other"))).as("what it leaves stays together").isEqualTo("a:menu c:menu b:other d");
+        assertThat(text(Reactions.group(list("a:menu b:menu c:menu d"), "b", "other"))).as("what it leaves stays together")
+                .isEqualTo("a:menu c:menu b:other d");
         assertThat(text(Reactions.renameGroup(list("a:x b c:y d:y"), "y", "x"))).isEqualTo("a:x c:x d:x b");
         assertThat(text(Reactions.renameGroup(list("a:x b:x c"), "x", ""))).isEqualTo("a b c");
         assertThat(Reactions.groups(list("a:x b c:y d:y"))).containsExactly("x", "y");
@@ -106,8 +107,10 @@ class ReactionGroupsTest {
     private static Project piece(Reaction scene, Reaction motif, Reaction whole) {
         var lamp = new Element("lamp", "Lamp", false, false, Values.NONE, new Content.Rectangle());
         var placed = new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("m", new Point(10, 10), Clock.OWN));
-        var board = new Board(new Point(100, 100), Values.NONE, List.of(lamp, placed), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(scene));
-        var inner = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("inner-lamp")), List.of(new Timeline("inner", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(motif));
+        var board = new Board(new Point(100, 100), Values.NONE, List.of(lamp, placed),
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(scene));
+        var inner = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("inner-lamp")),
+                List.of(new Timeline("inner", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of(motif));
         return new Project("p", "P", 24, List.of(new Scene("a", "A", board)), Map.of(), Map.of()).withMotifs(List.of(new Motif("m", "M", inner)))
                 .withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.NUMBER, "0", false))).withReactions(List.of(whole));
     }
@@ -129,7 +132,8 @@ class ReactionGroupsTest {
         assertThat(SchemaCheck.problems(p.withScripts(List.of(Script.empty("script", "celebrate").withComments(false))))).isEmpty();
         assertThat(back.scenes()).isEqualTo(p.scenes());
         assertThat(back.motifs().getFirst().board().reactions()).isEqualTo(p.motifs().getFirst().board().reactions());
-        assertThat(new Sentences(p, p.motifs().getFirst().board()).of(Actions.HIDE, back.motifs().getFirst().board().reactions().getFirst().actions().getFirst().slots())).isEqualTo("hide this instance");
+        assertThat(new Sentences(p, p.motifs().getFirst().board()).of(Actions.HIDE, back.motifs().getFirst().board().reactions().getFirst().actions()
+                .getFirst().slots())).isEqualTo("hide this instance");
     }
 
     @Test
@@ -147,7 +151,8 @@ class ReactionGroupsTest {
 
     @Test
     void copiesStandInTheGroupOfWhatTheyAreCopiesOf() {
-        Project p = piece(new Reaction("s", Events.tapped("lamp"), List.of(Actions.of(Actions.BACK))).withGroup("x"), hides("m", Slot.INSTANCE), counts("w"));
+        Project p = piece(new Reaction("s", Events.tapped("lamp"), List.of(Actions.of(Actions.BACK))).withGroup("x"), hides("m", Slot.INSTANCE),
+                counts("w"));
         Board b = p.scenes().getFirst().board();
         b = b.withReactions(Reactions.plus(b.reactions(), counts("last")));
         Board pasted = Clip.of(p, b, List.of("lamp")).paste(b, new Point(5, 5)).board();

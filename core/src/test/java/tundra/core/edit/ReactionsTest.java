@@ -62,20 +62,28 @@ class ReactionsTest {
         var words = new Element("words", "Words", false, false, Values.NONE, new Content.Text("Hi", "Lora", 400, 14, Content.Align.LEFT, 1.2));
         var main = new Timeline("main", Timeline.MAIN, 2_000_000, false, true, Map.of()).withMarkers(List.of(new Marker("mark", "Half", 1_000_000)));
         var menu = new Timeline("menu", "Menu", 500_000, false, false, Map.of());
-        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false, false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN)), block(Blocks.STRIP), block(Blocks.VIDEO), block(Blocks.MAP_BLOCK), block(Blocks.TEXT_FIELD), block(Blocks.COUNTDOWN)), List.of(main, menu), List.of(reactions)).withLayouts(List.of(new Layout("phone", "Phone", 0, 50, new Point(50, 100))));
-        var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")), List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var a = new Board(new Point(100, 100), Values.NONE, List.of(shape("lamp"), shape("vane"), words, new Element("placed", "Placed", false,
+                false, Values.NONE, new Content.Instance("motif", new Point(10, 10), Clock.OWN)), block(Blocks.STRIP), block(Blocks.VIDEO),
+                block(Blocks.MAP_BLOCK), block(Blocks.TEXT_FIELD), block(Blocks.COUNTDOWN)), List.of(main, menu), List.of(reactions))
+                .withLayouts(List.of(new Layout("phone", "Phone", 0, 50, new Point(50, 100))));
+        var b = new Board(new Point(100, 100), Values.NONE, List.of(shape("other")),
+                List.of(new Timeline("other-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("a", "A", a), new Scene("b", "B", b)), Map.of(), Map.of()).withAsset(BELL)
-                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false))).withScripts(List.of(Script.empty("s", "celebrate")))
+                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false)))
+                .withScripts(List.of(Script.empty("s", "celebrate")))
                 .withMotifs(List.of(motif("motif", "inner-mark"), motif("bare")));
     }
 
     private static Element block(BlockKind kind) {
         Content.Block b = kind.made();
-        return new Element(kind.key(), kind.label(), false, false, Values.NONE, kind == Blocks.MAP_BLOCK ? b.with(Blocks.MAP, new MapData(List.of(new MapData.Feature(MapData.Form.POINT, "place", "Pier", List.of(List.of(new Point(10, 70))))))) : b);
+        return new Element(kind.key(), kind.label(), false, false, Values.NONE, kind == Blocks.MAP_BLOCK
+                ? b.with(Blocks.MAP, new MapData(List.of(new MapData.Feature(MapData.Form.POINT, "place", "Pier",
+                List.of(List.of(new Point(10, 70))))))) : b);
     }
 
     private static Motif motif(String id, String... markers) {
-        var main = new Timeline(id + "-main", Timeline.MAIN, 2_000_000, false, true, Map.of()).withMarkers(Stream.of(markers).map(m -> new Marker(m, "Turned", 700_000)).toList());
+        var main = new Timeline(id + "-main", Timeline.MAIN, 2_000_000, false, true, Map.of())
+                .withMarkers(Stream.of(markers).map(m -> new Marker(m, "Turned", 700_000)).toList());
         return new Motif(id, id, new Board(new Point(10, 10), Values.NONE, List.of(shape(id + "-shape")), List.of(main), List.of()));
     }
 
@@ -115,7 +123,8 @@ class ReactionsTest {
         var words = new Sentences(back, board(back));
         reactions.forEach(r -> assertThat(words.of(r.when().kind(), r.when().slots())).doesNotContain("?", "{", "null"));
         actions.forEach(a -> assertThat(words.of(a.kind(), a.slots())).doesNotContain("?", "{", "null"));
-        assertThat(words.of(Actions.SET, Actions.of(Actions.SET, List.of("lamp", "vane"), Setting.of(Properties.OPACITY, 0.25), 400_000L, "linear").slots()))
+        assertThat(words.of(Actions.SET, Actions.of(Actions.SET, List.of("lamp", "vane"), Setting.of(Properties.OPACITY, 0.25), 400_000L, "linear")
+                .slots()))
                 .isEqualTo("set lamp, vane to opacity 25 % over 0.4 s linear");
     }
 
@@ -123,8 +132,11 @@ class ReactionsTest {
     void whatIsNamedAndDeletedLeavesNothingBehind() {
         var play = Actions.of(Actions.PLAY, "main");
         Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(play)),
-                new Reaction("two", Events.tapped("vane"), List.of(Conditions.of(Conditions.SHOWN, "lamp", "shown")), false, List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY, "menu")), List.of(Actions.of(Actions.SHOW, List.of("lamp"))), false, ""),
-                new Reaction("three", Events.of(Events.REACHED, "mark"), List.of(Actions.of(Actions.OPEN_SCENE, "b"), Actions.of(Actions.ADD_VALUE, "v", 1.0))));
+                new Reaction("two", Events.tapped("vane"), List.of(Conditions.of(Conditions.SHOWN, "lamp", "shown")), false,
+                List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY, "menu")),
+                List.of(Actions.of(Actions.SHOW, List.of("lamp"))), false, ""),
+                new Reaction("three", Events.of(Events.REACHED, "mark"), List.of(Actions.of(Actions.OPEN_SCENE, "b"),
+                Actions.of(Actions.ADD_VALUE, "v", 1.0))));
         assertThat(Reactions.naming(p, "lamp")).isEqualTo(2);
         Board withoutLamp = Arrange.delete(board(p), Set.of("lamp"));
         assertThat(withoutLamp.reactions()).extracting(Reaction::id).containsExactly("two", "three");
@@ -133,7 +145,8 @@ class ReactionsTest {
         assertThat(two.otherwise()).isEmpty();
         assertThat(two.actions().getFirst().slots().get(Actions.ELEMENTS)).isEqualTo(List.of("vane"));
         assertThat(Arrange.deleteTimeline(board(p), "menu").reactions().get(1).actions()).hasSize(1);
-        assertThat(Reactions.tidied(board(p).mapTimeline("main", t -> Markers.delete(t, "mark"))).reactions()).extracting(Reaction::id).containsExactly("one", "two");
+        assertThat(Reactions.tidied(board(p).mapTimeline("main", t -> Markers.delete(t, "mark"))).reactions()).extracting(Reaction::id)
+                .containsExactly("one", "two");
         assertThat(board(Scenes.delete(p, "b")).reactions().getLast().actions()).extracting(Action::kind).containsExactly(Actions.ADD_VALUE);
         assertThat(board(PieceValues.delete(p, "v")).reactions().getLast().actions()).extracting(Action::kind).containsExactly(Actions.OPEN_SCENE);
         assertThat(Scenes.delete(Scenes.delete(p, "b"), "a").scenes()).as("the last one stays").hasSize(1);
@@ -142,8 +155,10 @@ class ReactionsTest {
     /** What could not be read again could not be saved either. */
     @Test
     void whateverIsDoneToWhatIsNamedThePieceCanStillBeSaved() {
-        Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))
-                .mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of("words")), new Dragging.Pair("vane", List.of("lamp")))).withMotion(m -> m.withArea("vane")))));
+        Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")),
+                Actions.of(Actions.PLAY_SOUND, BELL.hash()))))
+                .mapBoard("a", b -> b.withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("lamp", List.of("words")),
+                new Dragging.Pair("vane", List.of("lamp")))).withMotion(m -> m.withArea("vane")))));
         assertThat(Savable.problem(p)).isNull();
         var seen = Frames.of(p, board(p), new FakeMeasurer()).at(0);
         Motifs.Made made = Motifs.make(p, "a", List.of("lamp", "vane"), "Instruments", seen);
@@ -155,8 +170,10 @@ class ReactionsTest {
         assertThat(Shelf.used(p, BELL, null)).as("a sound that only a reaction plays").isTrue();
         assertThat(Savable.problem(Reactions.tidied(Shelf.without(p, BELL.hash())))).isNull();
         // a motif that leads out of itself, by itself in a file
-        Motif leads = new Motif("m", "Leads", new Board(new Point(10, 10), Values.NONE, List.of(shape("door")), List.of(new Timeline("m-main", Timeline.MAIN, 1000, false, true, Map.of())),
-                List.of(new Reaction("r", Events.tapped("door"), List.of(Actions.of(Actions.OPEN_SCENE, "b"), Actions.of(Actions.ADD_VALUE, "v", 1.0), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))));
+        Motif leads = new Motif("m", "Leads", new Board(new Point(10, 10), Values.NONE, List.of(shape("door")),
+                List.of(new Timeline("m-main", Timeline.MAIN, 1000, false, true, Map.of())),
+                List.of(new Reaction("r", Events.tapped("door"), List.of(Actions.of(Actions.OPEN_SCENE, "b"),
+                Actions.of(Actions.ADD_VALUE, "v", 1.0), Actions.of(Actions.PLAY_SOUND, BELL.hash()))))));
         Project alone = MotifParts.alone(p.withMotifs(List.of(leads)), "m", x -> null);
         assertThat(Savable.problem(alone)).isNull();
         assertThat(alone.motif("m").board().reactions().getFirst().actions()).extracting(Action::kind).containsExactly(Actions.PLAY_SOUND);
@@ -165,7 +182,8 @@ class ReactionsTest {
 
     @Test
     void copiesNameTheirOwn() {
-        Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")), Actions.of(Actions.PLAY_FROM, "mark"), Actions.of(Actions.PLAY, Slot.EVERYTHING))));
+        Project p = piece(new Reaction("one", Events.tapped("lamp"), List.of(Actions.of(Actions.HIDE, List.of("lamp", "vane")),
+                Actions.of(Actions.PLAY_FROM, "mark"), Actions.of(Actions.PLAY, Slot.EVERYTHING))));
         Scenes.Made made = Scenes.duplicate(p, "a");
         Board copy = made.project().scene(made.scene()).board();
         assertThat(made.project().scene(made.scene()).name()).isEqualTo("A 2");
@@ -187,12 +205,14 @@ class ReactionsTest {
     void whatWaitsForAMotifsMarkerGoesWithIt() {
         Project p = piece(new Reaction("one", Events.of(Events.INSTANCE_REACHED, "placed", "inner-mark"), List.of(Actions.of(Actions.PLAY, "main"))));
         assertThat(Savable.problem(p)).isNull();
-        assertThat(new Sentences(p, board(p)).of(Events.INSTANCE_REACHED, board(p).reactions().getFirst().when().slots())).isEqualTo("When Placed reaches Turned");
+        assertThat(new Sentences(p, board(p)).of(Events.INSTANCE_REACHED, board(p).reactions().getFirst().when().slots()))
+                .isEqualTo("When Placed reaches Turned");
         assertThat(Reactions.tidied(p)).isSameAs(p);
         Project without = p.mapBoard("motif", b -> b.mapTimeline("motif-main", t -> t.withMarkers(List.of())));
         assertThat(board(Reactions.tidied(without)).reactions()).isEmpty();
         // an instance of another motif does not have it
-        Project swapped = p.mapBoard("a", b -> b.mapElement("placed", e -> e.withContent(new Content.Instance("bare", new Point(10, 10), Clock.OWN))));
+        Project swapped = p.mapBoard("a",
+                b -> b.mapElement("placed", e -> e.withContent(new Content.Instance("bare", new Point(10, 10), Clock.OWN))));
         assertThat(board(Reactions.tidied(swapped)).reactions()).isEmpty();
         assertThat(Reactions.as(Events.tapped("lamp"), Events.INSTANCE_REACHED, near(swapped))).as("no motif here has markers").isNull();
     }
@@ -207,7 +227,8 @@ class ReactionsTest {
         assertThat(Reactions.as(Events.tapped("vane"), Events.SWIPED, near)).isEqualTo(Events.of(Events.SWIPED, "vane", "left"));
         assertThat(Reactions.as(go, Actions.PUT_TEXT, near).slots().get(Actions.INTO)).as("only a text can be written into").isEqualTo("words");
         Project without = new Project("p", "P", 24, List.of(piece().scenes().getLast()), Map.of(), Map.of());
-        assertThat(Reactions.as(go, Actions.ADD_VALUE, new SlotDefaults(without, board(without), "other", "other-main", 0))).as("there is no value").isNull();
+        assertThat(Reactions.as(go, Actions.ADD_VALUE, new SlotDefaults(without, board(without), "other", "other-main", 0))).as("there is no value")
+                .isNull();
     }
 
     @Test
@@ -252,7 +273,8 @@ class ReactionsTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"javascript:alert(1)", "JaVaScript:alert(1)", " javascript:alert(1)", "data:text/html,x", "file:///etc/passwd", "vbscript:x", "//example.org", "http://", "\\\\host\\x", ""})
+    @ValueSource(strings = {"javascript:alert(1)", "JaVaScript:alert(1)", " javascript:alert(1)", "data:text/html,x", "file:///etc/passwd",
+            "vbscript:x", "//example.org", "http://", "\\\\host\\x", ""})
     void addressesThatLeadElsewhereThanToAPageAreRefused(String s) {
         assertThat(Links.web(s)).isFalse();
     }
@@ -277,7 +299,8 @@ class ReactionsTest {
     @Test
     void sentencesHaveTheirSlotsInThem() {
         Stream.of(Events.ALL, Conditions.ALL, Actions.ALL).flatMap(List::stream).map(SentenceKind.class::cast).forEach(k ->
-                assertThat(k.parts().stream().filter(x -> x.slot() != null).map(x -> x.slot().key()).toList()).as(k.key()).containsExactlyInAnyOrderElementsOf(k.slots().stream().map(Slot::key).toList()));
+                assertThat(k.parts().stream().filter(x -> x.slot() != null).map(x -> x.slot().key()).toList()).as(k.key())
+                        .containsExactlyInAnyOrderElementsOf(k.slots().stream().map(Slot::key).toList()));
     }
 
     @Test
@@ -285,7 +308,8 @@ class ReactionsTest {
         var lamp = new Element("a", "Lamp", false, false, Values.NONE, new Content.Rectangle());
         var main = new Timeline("t", "Main", 1_000_000, false, true, Map.of());
         var from = new Board(new Point(10, 10), Values.NONE, List.of(lamp), List.of(main), List.of());
-        var to = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("b").withName("Hut"), lamp.withId("c")), List.of(new Timeline("u", "Main", 1_000_000, false, true, Map.of())), List.of());
+        var to = new Board(new Point(10, 10), Values.NONE, List.of(lamp.withId("b").withName("Hut"), lamp.withId("c")),
+                List.of(new Timeline("u", "Main", 1_000_000, false, true, Map.of())), List.of());
         Reaction r = new Reaction("r", Events.tapped("a"), List.of(Actions.of(Actions.PLAY, "t"), Actions.of(Actions.HIDE, List.of("a"))));
         Reaction copy = CopiedSentence.of(r, from, to).reaction();
         assertThat(copy.when()).isEqualTo(Events.tapped("c"));

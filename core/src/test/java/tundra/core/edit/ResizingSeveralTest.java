@@ -25,7 +25,8 @@ class ResizingSeveralTest {
     private final List<Element> elements = new ArrayList<>();
 
     private void box(String id, double x, double y, double w, double h, double turn) {
-        elements.add(new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x + w / 2, y + h / 2)).with(Properties.SIZE, new Point(w, h))
+        elements.add(new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x + w / 2, y + h / 2))
+                .with(Properties.SIZE, new Point(w, h))
                 .with(Properties.ROTATION, turn), new Content.Rectangle()));
     }
 

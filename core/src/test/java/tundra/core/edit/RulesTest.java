@@ -38,21 +38,26 @@ class RulesTest {
     private static final Asset SNOW = Asset.picture("snow.png", "image/png", 4, 4, new byte[] {4});
 
     private static Element box(String id) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(10, 10)), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(10, 10)),
+                new Content.Rectangle());
     }
 
     private static Element instance(String id, String motif) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)), new Content.Instance(motif, new Point(10, 10), Clock.OWN));
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)),
+                new Content.Instance(motif, new Point(10, 10), Clock.OWN));
     }
 
     private static Board board(String main, Element... elements) {
-        return new Board(new Point(100, 100), Values.NONE, List.of(elements), List.of(new Timeline(main, Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        return new Board(new Point(100, 100), Values.NONE, List.of(elements),
+                List.of(new Timeline(main, Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
     }
 
     /** A scene with an instance of «outer», which shows «inner»; a motif «alone» beside them. */
     private static Project piece() {
-        Board inner = board("t-inner", box("flake")), outer = board("t-outer", instance("drift", "inner"), box("bank")), alone = board("t-alone", box("lone"));
-        return new Project("p", "P", 24, List.of(new Scene("s", "Scene", board("t-scene", instance("field", "outer"), box("hut")))), Map.of(), Map.of())
+        Board inner = board("t-inner", box("flake")), outer = board("t-outer", instance("drift", "inner"), box("bank")),
+                alone = board("t-alone", box("lone"));
+        return new Project("p", "P", 24, List.of(new Scene("s", "Scene", board("t-scene", instance("field", "outer"), box("hut")))), Map.of(),
+                Map.of())
                 .withMotifs(List.of(sized("inner", inner), sized("outer", outer), sized("alone", alone)));
     }
 
@@ -79,7 +84,9 @@ class RulesTest {
         assertThat(Rules.refusal(p, p)).isNull();
         assertThat(Rules.refusal(p, with(p, "s", instance("more", "inner")))).isNull();
         assertThat(Rules.refusal(p, with(p, "alone", instance("more", "outer")))).isNull();
-        assertThat(Rules.refusal(p, p.withAsset(SNOW).mapBoard("s", b -> Arrange.add(b, new Element("pic", "Pic", false, false, Values.NONE, new Content.Picture(SNOW.hash())))))).isNull();
+        assertThat(Rules.refusal(p, p.withAsset(SNOW)
+                .mapBoard("s", b -> Arrange.add(b, new Element("pic", "Pic", false, false, Values.NONE, new Content.Picture(SNOW.hash()))))))
+                .isNull();
         assertThat(Savable.problem(with(p, "alone", instance("more", "outer")))).isNull();
     }
 
@@ -120,7 +127,8 @@ class RulesTest {
         refused(p, with(p, "s", box("long").withName("n".repeat(Limits.TEXT_CHARS + 1))), "letters");
         refused(p, p.mapBoard("s", b -> b.mapTimeline("t-scene", t -> t.withDuration(Limits.TIME + 1))), "24 hours");
         refused(p, p.withScripts(List.of(new Script("x", "run", "/".repeat(Limits.TEXT_CHARS + 1), true))), "A script can have");
-        refused(p, p.mapBoard("s", b -> Reactions.with(b, new Reaction("r", Events.tapped("hut"), List.of(Actions.of(Actions.SAY, "w".repeat(2001)))))), "2000 letters");
+        refused(p, p.mapBoard("s",
+                b -> Reactions.with(b, new Reaction("r", Events.tapped("hut"), List.of(Actions.of(Actions.SAY, "w".repeat(2001)))))), "2000 letters");
         Project many = p.withScenes(IntStream.rangeClosed(0, 1000).mapToObj(i -> new Scene("s" + i, "S" + i, board("t" + i))).toList());
         refused(p, many, "1 to 1000 scenes");
     }
@@ -158,13 +166,15 @@ class RulesTest {
     @Test
     void copiesOfPartsAreDraggedAsTheirOriginalsAre() {
         Project p = piece();
-        Dragging rows = Dragging.of("d", List.of(new Dragging.Pair("hut", List.of("field")), new Dragging.Pair("field", List.of()))).withFit(f -> f.withMany(true));
+        Dragging rows = Dragging.of("d", List.of(new Dragging.Pair("hut", List.of("field")), new Dragging.Pair("field", List.of())))
+                .withFit(f -> f.withMany(true));
         Board b = p.place("s").board().withDrags(List.of(rows));
         Project with = p.mapBoard("s", x -> b);
         // beside the original: one row more, with the same place
         var twice = Clip.of(with, b, List.of("hut")).paste(b, new Point(10, 0));
         assertThat(twice.board().drags()).hasSize(1);
-        assertThat(twice.board().drags().getFirst().pairs()).containsExactly(rows.pairs().get(0), rows.pairs().get(1), new Dragging.Pair(twice.ids().getFirst(), List.of("field")));
+        assertThat(twice.board().drags().getFirst().pairs()).containsExactly(rows.pairs().get(0), rows.pairs().get(1),
+                new Dragging.Pair(twice.ids().getFirst(), List.of("field")));
         // a part with its place: the copy fits the copy of the place
         var both = Clip.of(with, b, List.of("hut", "field")).paste(b, new Point(10, 0));
         String hut = both.ids().getLast(), field = both.ids().getFirst();

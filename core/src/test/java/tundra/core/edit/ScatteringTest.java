@@ -32,14 +32,18 @@ import tundra.core.motion.Track;
 /** Scatters: even over their ranges, rolled a channel at a time, thinned and filled up, without losing what was moved by hand. */
 class ScatteringTest {
     private static Project piece() {
-        var spot = new Motif("spot", "Spot", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 2_000_000, true, true, Map.of())), List.of()));
-        var e = new Element("one", "Spot", false, false, Values.NONE.with(Properties.POSITION, new Point(5, 5)), new Content.Instance("spot", new Point(10, 10), Clock.OWN));
-        var board = new Board(new Point(400, 300), Values.NONE, List.of(e), List.of(new Timeline("main", "Main", 2_000_000, false, true, Map.of())), List.of());
+        var spot = new Motif("spot", "Spot", new Board(new Point(10, 10), Values.NONE, List.of(),
+                List.of(new Timeline("in", "Main", 2_000_000, true, true, Map.of())), List.of()));
+        var e = new Element("one", "Spot", false, false, Values.NONE.with(Properties.POSITION, new Point(5, 5)),
+                new Content.Instance("spot", new Point(10, 10), Clock.OWN));
+        var board = new Board(new Point(400, 300), Values.NONE, List.of(e), List.of(new Timeline("main", "Main", 2_000_000, false, true, Map.of())),
+                List.of());
         return new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withMotifs(List.of(spot));
     }
 
     private final Project p = piece();
-    private final Scattering.Made made = Scattering.make(p, p.scenes().getFirst().board(), List.of("one"), 140, new Point(200, 150), new Point(400, 300), 7);
+    private final Scattering.Made made = Scattering.make(p, p.scenes().getFirst().board(), List.of("one"), 140, new Point(200, 150),
+            new Point(400, 300), 7);
 
     private static Content.Group group(Board b, String id) {
         return (Content.Group) b.find(id).content();
@@ -79,7 +83,8 @@ class ScatteringTest {
         String one = group(made.board(), made.scatter()).children().get(5).id();
         Board moved = made.board().withRest(one, v -> v.with(Properties.POSITION, new Point(1, 2)));
         Scatter was = group(moved, made.scatter()).scatter();
-        Board rolled = Scattering.change(p, moved, made.scatter(), was.with(Channel.X, was.range(Channel.X).withSeed(5)).with(Channel.Y, new Range(0, 50, 3)).withCount(200));
+        Board rolled = Scattering.change(p, moved, made.scatter(), was.with(Channel.X, was.range(Channel.X).withSeed(5))
+                .with(Channel.Y, new Range(0, 50, 3)).withCount(200));
         assertThat(rolled.find(one).rest().get(Properties.POSITION)).isEqualTo(new Point(1, 2));
         assertThat(group(rolled, made.scatter()).children()).hasSize(200);
         Board thin = Scattering.change(p, rolled, made.scatter(), group(rolled, made.scatter()).scatter().withCount(6));
@@ -127,7 +132,8 @@ class ScatteringTest {
         Scatter was = group(made.board(), made.scatter()).scatter();
         String third = group(made.board(), made.scatter()).children().get(2).id();
         Point rest = made.board().find(third).rest().get(Properties.POSITION);
-        var track = new Track<>(List.of(new Key<>(0, rest.plus(new Point(3, -4)), Easing.LINEAR), new Key<>(1_000_000, rest.plus(new Point(10, 0)), Easing.LINEAR)));
+        var track = new Track<>(List.of(new Key<>(0, rest.plus(new Point(3, -4)), Easing.LINEAR), new Key<>(1_000_000, rest.plus(new Point(10, 0)),
+                Easing.LINEAR)));
         Board moving = made.board().mapTimeline("main", t -> t.with(third, Properties.POSITION, track));
         Board b = Scattering.change(p, moving, made.scatter(), was.with(Channel.X, was.range(Channel.X).withSeed(99)));
         Point now = b.find(third).rest().get(Properties.POSITION);

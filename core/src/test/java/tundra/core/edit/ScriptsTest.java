@@ -27,9 +27,11 @@ class ScriptsTest {
 
     private static Project piece(String body) {
         var lamp = new Element("lamp", "Lamp", false, false, Values.NONE, new Content.Rectangle());
-        var board = new Board(new Point(100, 100), Values.NONE, List.of(lamp), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())),
+        var board = new Board(new Point(100, 100), Values.NONE, List.of(lamp),
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())),
                 List.of(new Reaction("r", Events.tapped("lamp"), List.of(Actions.of(Actions.RUN, "s")))));
-        return new Project("p", "P", 24, List.of(new Scene("a", "Arrival", board)), Map.of(), Map.of()).withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false)))
+        return new Project("p", "P", 24, List.of(new Scene("a", "Arrival", board)), Map.of(), Map.of())
+                .withValues(List.of(new PieceValue("v", "placed", PieceValue.Kind.NUMBER, "0", false)))
                 .withScripts(List.of(new Script("s", "celebrate", "export function celebrate(page) {\n" + body + "\n}\n")));
     }
 
@@ -40,7 +42,8 @@ class ScriptsTest {
 
     @Test
     void namesAndWordsThatAreNotThereAreToldWithTheNearest() {
-        assertThat(problems("page.find(\"Lamp\").show(); page.timeline('Main').playFrom(0); page.set(\"placed\", 1); page.open(\"Arrival\");")).isEmpty();
+        assertThat(problems("page.find(\"Lamp\").show(); page.timeline('Main').playFrom(0); page.set(\"placed\", 1); page.open(\"Arrival\");"))
+                .isEmpty();
         assertThat(problems("page.find(\"Lmap\").hide();")).containsExactly("Nothing is called “Lmap”; did you mean “Lamp”?");
         assertThat(problems("page.timline(\"Main\").play();")).containsExactly("The page has no “timline”; did you mean “timeline”?");
         assertThat(problems("page.timeline(\"Main\").playform(0);")).containsExactly("The page has no “playform”; did you mean “playFrom”?");
@@ -57,7 +60,8 @@ class ScriptsTest {
     void whatIsRenamedInThePieceIsRenamedInItsScripts() {
         Project p = piece("page.find(\"Lamp\"); page.find('Lamp'); page.say(\"Lamp\"); page.set(\"placed\", page.value('placed'));");
         Project renamed = p.mapBoard("a", b -> Names.rename(b, "lamp", "Big \"light\""));
-        assertThat(Scripts.follow(p, renamed).script("s").source()).contains("page.find(\"Big \\\"light\\\"\"); page.find(\"Big \\\"light\\\"\"); page.say(\"Lamp\");");
+        assertThat(Scripts.follow(p, renamed).script("s").source())
+                .contains("page.find(\"Big \\\"light\\\"\"); page.find(\"Big \\\"light\\\"\"); page.say(\"Lamp\");");
         Project value = PieceValues.map(p, "v", v -> v.withName("landed"));
         assertThat(Scripts.follow(p, value).script("s").source()).contains("page.set(\"landed\", page.value(\"landed\"))");
         assertThat(Scripts.follow(p, p.withName("Other"))).isEqualTo(p.withName("Other"));
@@ -99,7 +103,8 @@ class ScriptsTest {
     @Test
     void commentsAreLeftOutWhereTheyAreNotWanted() {
         String source = "// credit: the station\nexport function a(page) {\n  const u = \"http://x\"; // why\n  /* two\n  lines */\n  const q = s.replace(/\"\\/\\/[/]/g, '/* no */');\n  return `// ${u}` /* in */ + 4 / 2 / 1;\n}\n";
-        assertThat(Scripts.withoutComments(source)).isEqualTo("export function a(page) {\n  const u = \"http://x\";\n  const q = s.replace(/\"\\/\\/[/]/g, '/* no */');\n  return `// ${u}`  + 4 / 2 / 1;\n}\n");
+        assertThat(Scripts.withoutComments(source))
+                .isEqualTo("export function a(page) {\n  const u = \"http://x\";\n  const q = s.replace(/\"\\/\\/[/]/g, '/* no */');\n  return `// ${u}`  + 4 / 2 / 1;\n}\n");
         assertThat(Scripts.withoutComments("const a = 1;\n\nconst b = 2;")).isEqualTo("const a = 1;\n\nconst b = 2;");
         Project p = piece("").withScripts(List.of(new Script("s", "a", source)));
         assertThat(p.scripts().getFirst().comments()).isTrue();
@@ -118,7 +123,8 @@ class ScriptsTest {
             assertThat(Scripts.withoutComments(source)).isEqualTo(source.replace(" // said", ""));
             assertThat(Scripts.problems(p, s)).hasSize(quote.equals("`") ? 0 : 1);
             Project named = Scripts.source(p, s.id(), source).withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.NUMBER, "0", false)));
-            assertThat(Scripts.follow(named, named.withValues(List.of(new PieceValue("v", "w", PieceValue.Kind.NUMBER, "0", false)))).scripts().getFirst().source()).hasSize(source.length());
+            assertThat(Scripts.follow(named, named.withValues(List.of(new PieceValue("v", "w", PieceValue.Kind.NUMBER, "0", false)))).scripts()
+                    .getFirst().source()).hasSize(source.length());
         }
         assertThat(Scripts.withoutComments("a = /[" + letters + "]/; // said")).doesNotContain("said");
     }

@@ -29,11 +29,13 @@ class ShelfTest {
 
     @Test
     void numberedPicturesOfOneSizeAreASeriesInTheOrderOfTheirNumbers() {
-        var assets = List.of(picture("hare_10.png", 30), picture("hare_2.png", 30), picture("hare_1.png", 30), picture("hare_3.png", 31), picture("night.png", 30),
+        var assets = List.of(picture("hare_10.png", 30), picture("hare_2.png", 30), picture("hare_1.png", 30), picture("hare_3.png", 31),
+                picture("night.png", 30),
                 picture("sled 1.png", 30), picture("sled 2.png", 30));
         var series = Shelf.series(assets);
         assertThat(series).containsOnlyKeys("hare");
-        assertThat(series.get("hare")).extracting(Asset::title).as("10 after 2, the odd size left out").containsExactly("hare_1", "hare_2", "hare_10");
+        assertThat(series.get("hare")).extracting(Asset::title).as("10 after 2, the odd size left out").containsExactly("hare_1", "hare_2",
+                "hare_10");
     }
 
     @Test
@@ -46,7 +48,8 @@ class ShelfTest {
         var group = new Element("Group", new Content.Group(List.of(shown), new Point(10, 10)), Values.NONE);
         Project p = project(group, words);
         String main = p.scenes().getFirst().board().main().id();
-        Project sounding = p.mapBoard(p.scenes().getFirst().id(), b -> b.mapTimeline(main, t -> t.withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 0, 1)))));
+        Project sounding = p.mapBoard(p.scenes().getFirst().id(),
+                b -> b.mapTimeline(main, t -> t.withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 0, 1)))));
         assertThat(Shelf.used(p, snow, null)).as("also within a group").isTrue();
         assertThat(Shelf.used(p, spare, null)).isFalse();
         assertThat(Shelf.used(p, letters, "Polar")).isTrue();

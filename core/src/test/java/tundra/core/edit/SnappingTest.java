@@ -95,7 +95,8 @@ class SnappingTest {
     void aSmallBoxIsDrawnBesideALine() {
         var head = around(new Rect(100, 40, 60, 60));
         Point pressed = new Point(125, 100);
-        assertThat(head.corner(pressed, new Point(135, 106), 6).by()).as("neither the middle at 130 nor the edge that was pressed takes it").isEqualTo(Point.ZERO);
+        assertThat(head.corner(pressed, new Point(135, 106), 6).by()).as("neither the middle at 130 nor the edge that was pressed takes it")
+                .isEqualTo(Point.ZERO);
         assertThat(head.corner(new Point(100, 100), new Point(104, 104), 6).by()).as("never back to where it began").isEqualTo(Point.ZERO);
         assertThat(head.corner(new Point(100, 100), new Point(157, 150), 6).by()).as("a large one still snaps").isEqualTo(new Point(3, 0));
         assertThat(head.corner(new Point(100, 100), new Point(165, 150), 6).by()).isEqualTo(new Point(-5, 0));

@@ -35,8 +35,10 @@ class WaysTest {
     }
 
     private static Board board(String id, List<Element> elements, Action... onTap) {
-        var reactions = onTap.length == 0 ? List.<Reaction>of() : List.of(new Reaction(id + "-r", Events.tapped(elements.getFirst().id()), List.of(onTap)));
-        return new Board(new Point(100, 50), Values.NONE, elements, List.of(new Timeline(id + "-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), reactions);
+        var reactions = onTap.length == 0 ? List.<Reaction>of() : List.of(new Reaction(id + "-r", Events.tapped(elements.getFirst().id()),
+                List.of(onTap)));
+        return new Board(new Point(100, 50), Values.NONE, elements, List.of(new Timeline(id + "-main", Timeline.MAIN, 1_000_000, false, true,
+                Map.of())), reactions);
     }
 
     private static Scene scene(String id, Action... onTap) {
@@ -49,7 +51,8 @@ class WaysTest {
 
     @Test
     void deadEndsAndScenesWithoutAWayAreSeen() {
-        Ways w = Ways.of(piece(scene("a", Actions.of(Actions.OPEN_SCENE, "c")), scene("b", Actions.of(Actions.NEXT_SCENE)), scene("c"), scene("d", Actions.of(Actions.BACK))));
+        Ways w = Ways.of(piece(scene("a", Actions.of(Actions.OPEN_SCENE, "c")), scene("b", Actions.of(Actions.NEXT_SCENE)), scene("c"),
+                scene("d", Actions.of(Actions.BACK))));
         assertThat(w.all()).extracting(x -> x.from() + ">" + x.to()).containsExactly("a>c", "b>c", "d>null");
         assertThat(w.unreachable()).containsExactlyInAnyOrder("b", "d");
         assertThat(w.deadEnds()).containsExactly("c");
@@ -62,11 +65,14 @@ class WaysTest {
         var placed = new Element("placed", "placed", false, false, Values.NONE, new Content.Instance("menu", new Point(100, 50), Clock.OWN));
         Scene a = new Scene("a", "A", board("a", List.of(placed)));
         Project p = piece(a, scene("b"), scene("o", Actions.of(Actions.NEXT_SCENE))).withMotifs(List.of(menu));
-        assertThat(Ways.of(p).all()).extracting(x -> x.from() + ">" + x.to() + " by " + x.place()).contains("a>b by menu").doesNotContain("b>b by menu");
+        assertThat(Ways.of(p).all()).extracting(x -> x.from() + ">" + x.to() + " by " + x.place()).contains("a>b by menu")
+                .doesNotContain("b>b by menu");
         Project over = p.withPage(PageSettings.USUAL.withOver("o"));
         assertThat(over.screens()).extracting(Scene::id).containsExactly("a", "b");
         assertThat(Ways.of(over).all()).extracting(x -> x.from() + ">" + x.to() + " by " + x.place()).contains("a>b by o");
-        assertThat(Ways.of(over.withReactions(List.of(new Reaction("r", Events.of(Events.KEY_PRESSED, "Escape"), List.of(Actions.of(Actions.OPEN_SCENE, "a")))))).all()).extracting(x -> x.from() + ">" + x.to() + " by " + x.place()).contains("b>a by null");
+        assertThat(Ways.of(over.withReactions(List.of(new Reaction("r", Events.of(Events.KEY_PRESSED, "Escape"),
+                List.of(Actions.of(Actions.OPEN_SCENE, "a")))))).all()).extracting(x -> x.from() + ">" + x.to() + " by " + x.place())
+                .contains("b>a by null");
         assertThat(Ways.of(over.mapBoard("o", b -> b.withReactions(List.of()))).deadEnds()).containsExactly("b");
     }
 
@@ -78,15 +84,19 @@ class WaysTest {
                 assertThat(Transition.parse(t.text())).isEqualTo(t);
             }
         }
-        for (String bad : List.of("", "push 5 linear", "fade left 5 linear", "push left -5 linear", "push left 5", "wipe left 5 linear", "push left 5 nonsense")) {
+        for (String bad : List.of("", "push 5 linear", "fade left 5 linear", "push left -5 linear", "push left 5", "wipe left 5 linear",
+                "push left 5 nonsense")) {
             assertThat(Transition.parse(bad)).as(bad).isNull();
         }
         Transition push = Transition.CUT.with(Transition.Kind.PUSH).with(Transition.Side.UP);
-        Project p = piece(scene("a", Actions.of(Actions.OPEN_SCENE, "b", push.text()), Actions.of(Actions.NEXT_SCENE)), scene("b").withOpening(new Opening(push, true, true))).withPage(PageSettings.USUAL.withHistory(true).withOver("b").withGround(Color.parse("#2F78A3")));
+        Project p = piece(scene("a", Actions.of(Actions.OPEN_SCENE, "b", push.text()), Actions.of(Actions.NEXT_SCENE)), scene("b")
+                .withOpening(new Opening(push, true, true))).withPage(PageSettings.USUAL.withHistory(true).withOver("b")
+                .withGround(Color.parse("#2F78A3")));
         Project back = ProjectFile.read(ProjectFile.bytes(p));
         assertThat(back.scenes()).isEqualTo(p.scenes());
         assertThat(back.page()).isEqualTo(p.page());
-        assertThat(new Sentences(p, p.scenes().getFirst().board()).of(Actions.OPEN_SCENE, p.scenes().getFirst().board().reactions().getFirst().actions().getFirst().slots())).isEqualTo("open B with a push to the top in 0.5 s");
+        assertThat(new Sentences(p, p.scenes().getFirst().board()).of(Actions.OPEN_SCENE, p.scenes().getFirst().board().reactions().getFirst()
+                .actions().getFirst().slots())).isEqualTo("open B with a push to the top in 0.5 s");
         assertThat(Actions.of(Actions.NEXT_SCENE).slots().get(Actions.TRANSITION)).isEqualTo(Transition.OWN);
         assertThat(Actions.TRANSITION.type()).isEqualTo(Slot.Type.TRANSITION);
     }
@@ -97,7 +107,8 @@ class WaysTest {
         Project p = piece(scene("a").withOpening(shared), scene("b").withOpening(shared), scene("c"));
         Project set = Rules.tidied(p, p.mapBoard("a", b -> b.withCanvas(b.canvas().with(Properties.BACKGROUND, Color.parse("#1C6A5E")))));
         assertThat(set.page().ground()).isEqualTo(Color.parse("#1C6A5E"));
-        assertThat(set.scenes()).extracting(s -> s.board().canvas().get(Properties.BACKGROUND)).containsExactly(Color.parse("#1C6A5E"), Color.parse("#1C6A5E"), Color.WHITE);
+        assertThat(set.scenes()).extracting(s -> s.board().canvas().get(Properties.BACKGROUND)).containsExactly(Color.parse("#1C6A5E"),
+                Color.parse("#1C6A5E"), Color.WHITE);
         Project joins = Rules.tidied(set, Scenes.opening(set, "c", o -> o.withPieceGround(true)));
         assertThat(joins.scenes().getLast().board().canvas().get(Properties.BACKGROUND)).isEqualTo(Color.parse("#1C6A5E"));
     }
@@ -116,7 +127,8 @@ class WaysTest {
 
     @Test
     void waysLieBesideEachOtherAndAreFoundUnderThePointer() {
-        Project p = piece(scene("a", Actions.of(Actions.NEXT_SCENE)), scene("b", Actions.of(Actions.PREVIOUS_SCENE)), scene("c", Actions.of(Actions.OPEN_SCENE, "a")));
+        Project p = piece(scene("a", Actions.of(Actions.NEXT_SCENE)), scene("b", Actions.of(Actions.PREVIOUS_SCENE)),
+                scene("c", Actions.of(Actions.OPEN_SCENE, "a")));
         WaysLayout l = WaysLayout.of(List.of("a", "b", "c"), Ways.of(p), 1280, 700, 2);
         assertThat(l.arrows()).hasSize(3);
         var cards = List.copyOf(l.cards().values());

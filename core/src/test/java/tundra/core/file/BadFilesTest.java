@@ -82,7 +82,8 @@ class BadFilesTest {
     /** A project of one flipbook, with a change in its text. */
     private static byte[] flipbook(String from, String to) throws Exception {
         Point box = new Point(10, 10);
-        var book = new Flipbook(List.of(new Drawing(Flipbook.blank("a", box).withId("art-a"), 0, 4), new Drawing(Flipbook.blank("b", box).withId("art-b"), 6, 2)), box, 24,
+        var book = new Flipbook(List.of(new Drawing(Flipbook.blank("a", box).withId("art-a"), 0, 4),
+                new Drawing(Flipbook.blank("b", box).withId("art-b"), 6, 2)), box, 24,
                 Flipbook.Ending.LOOP);
         Project p = Project.empty("Book", new Point(100, 100), 24);
         p = p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("Hare", book, Values.NONE))));
@@ -127,11 +128,13 @@ class BadFilesTest {
                 Arguments.of("id used twice", json(s -> s.replace(GOOD.scenes().getFirst().id(), GOOD.id())), "used twice"),
                 Arguments.of("unknown easing", replaced("\"easing\" : \"[^\"]+\"", "\"easing\" : \"swoosh\""), "easing"),
                 Arguments.of("gradient without stops", replaced("\"stops\" : \\[[^\\]]*\\]", "\"stops\" : [ ]"), "1 to 100 stops"),
-                Arguments.of("unknown kind of gradient", replaced("\"gradient\" : \"\\w+\"", "\"gradient\" : \"spiral\""), "a word that Tundra doesn't know"),
+                Arguments.of("unknown kind of gradient", replaced("\"gradient\" : \"\\w+\"", "\"gradient\" : \"spiral\""),
+                "a word that Tundra doesn't know"),
                 Arguments.of("ruler line that is no number", replaced("\"at\" : 12.5", "\"at\" : \"left\""), "a ruler line"),
                 Arguments.of("keys out of order", replaced("\"at\" : (\\d+),(\\s+\"value\")", "\"at\" : 2999999,$2"), "after the key before"),
                 Arguments.of("unknown element type", replaced("\"type\" : \"[a-z]+\"", "\"type\" : \"hologram\""), "hologram"),
-                Arguments.of("no scenes", json(s -> "{\"tundra\":1,\"id\":\"x\",\"name\":\"n\",\"frameRate\":24,\"scenes\":[],\"assets\":[]}"), "scenes"));
+                Arguments.of("no scenes", json(s -> "{\"tundra\":1,\"id\":\"x\",\"name\":\"n\",\"frameRate\":24,\"scenes\":[],\"assets\":[]}"),
+                "scenes"));
     }
 
     @ParameterizedTest(name = "{0}")

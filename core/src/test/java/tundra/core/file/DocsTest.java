@@ -40,7 +40,10 @@ import tundra.core.model.Slot;
 import tundra.core.model.ValueType;
 import tundra.core.model.Values;
 
-/** What is documented of the file follows the tables of properties, events and actions; -Dtundra.docs=write brings the tables of docs/file-format.md up to date. */
+/**
+ * What is documented of the file follows the tables of properties, events and actions; -Dtundra.docs=write brings the tables of docs/file-format.md
+ * up to date.
+ */
 class DocsTest {
     private static final Path FORMAT = Path.of("../docs/file-format.md"), SCHEMA = Path.of("../docs/tundra-2.schema.json");
     private static final String BEGIN = "<!-- made from the tables of properties, events and actions: begin -->\n", END = "<!-- end -->\n";
@@ -48,7 +51,8 @@ class DocsTest {
     private static String tables() {
         var s = new StringBuilder("\n| property | what it is | of | range |\n|---|---|---|---|\n");
         for (Property<?> p : Properties.ALL) {
-            s.append("| `").append(p.key()).append("` | ").append(p.label()).append(p.unit().isEmpty() ? "" : ", in " + (p.shown() == 1 ? p.unit() : "parts of 1"))
+            s.append("| `").append(p.key()).append("` | ").append(p.label()).append(p.unit().isEmpty() ? "" : ", in "
+                    + (p.shown() == 1 ? p.unit() : "parts of 1"))
                     .append(Properties.keysOnly(p) ? "; only as keys" : "").append(" | ").append(of(p)).append(" | ").append(range(p)).append(" |\n");
         }
         s.append("\n| event | sentence | slots |\n|---|---|---|\n");
@@ -59,20 +63,26 @@ class DocsTest {
         Actions.ALL.forEach(k -> s.append(row(k)));
         s.append("\n| block | what it is | settings |\n|---|---|---|\n");
         Blocks.ALL.forEach(k -> s.append("| `").append(k.key()).append("` | ").append(k.hint()).append(" | ")
-                .append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label() + (x.unit().isEmpty() ? "" : ", " + x.unit()) + ")").collect(Collectors.joining(", "))).append(" |\n"));
+                .append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label() + (x.unit().isEmpty() ? "" : ", " + x.unit()) + ")")
+                .collect(Collectors.joining(", "))).append(" |\n"));
         s.append("\n| output | what it is | settings |\n|---|---|---|\n");
-        Outputs.ALL.forEach(k -> s.append("| `").append(k.key()).append("` | ").append(k.hint()).append(" | ").append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label()
-                + (x.unit().isEmpty() ? "" : ", " + x.unit()) + (x.slot().type() == Slot.Type.CHOICE ? ": " + String.join(", ", x.slot().choices()) : "") + ")").collect(Collectors.joining(", "))).append(" |\n"));
+        Outputs.ALL.forEach(k -> s.append("| `").append(k.key()).append("` | ").append(k.hint()).append(" | ")
+                .append(k.settings().stream().map(x -> "`" + x.slot().key() + "` (" + x.label()
+                + (x.unit().isEmpty() ? "" : ", " + x.unit()) + (x.slot().type() == Slot.Type.CHOICE ? ": " + String.join(", ", x.slot().choices())
+                : "") + ")").collect(Collectors.joining(", "))).append(" |\n"));
         return s.append('\n').toString();
     }
 
     private static String row(SentenceKind k) {
-        return "| `" + k.key() + "` | " + k.sentence().replaceAll("\\{\\w+}", "…").strip() + " | " + k.slots().stream().map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
+        return "| `" + k.key() + "` | " + k.sentence().replaceAll("\\{\\w+}", "…").strip() + " | " + k.slots().stream()
+                .map(x -> "`" + x.key() + "` (" + x.type().name().toLowerCase(Locale.ROOT) + ")").collect(Collectors.joining(", ")) + " |\n";
     }
 
     private static String of(Property<?> p) {
-        var contents = Map.<String, Content>of("rectangles", new Content.Rectangle(), "ellipses", new Content.Ellipse(), "paths", new Content.Path(new Outline(List.of()), Point.ZERO),
-                "texts", new Content.Text("", "Figtree", 400, 10, Content.Align.LEFT, 1), "pictures", new Content.Picture("x"), "groups", new Content.Group(List.of(), Point.ZERO, null));
+        var contents = Map.<String, Content>of("rectangles", new Content.Rectangle(), "ellipses", new Content.Ellipse(), "paths",
+                new Content.Path(new Outline(List.of()), Point.ZERO),
+                "texts", new Content.Text("", "Figtree", 400, 10, Content.Align.LEFT, 1), "pictures", new Content.Picture("x"), "groups",
+                new Content.Group(List.of(), Point.ZERO, null));
         var out = new TreeSet<String>();
         contents.forEach((name, c) -> {
             if (p.appliesTo(new Element("x", c, Values.NONE))) {
@@ -119,7 +129,8 @@ class DocsTest {
             return "{\"$ref\": \"#/$defs/" + (p.type() instanceof ValueType.ColorType ? "color" : "paint") + "\"}";
         }
         return p.parts().size() == 1 ? "{\"type\": \"number\", " + range + "}"
-                : "{\"type\": \"array\", \"items\": {\"type\": \"number\", " + range + "}, \"minItems\": " + p.parts().size() + ", \"maxItems\": " + p.parts().size() + "}";
+                : "{\"type\": \"array\", \"items\": {\"type\": \"number\", " + range + "}, \"minItems\": " + p.parts().size() + ", \"maxItems\": "
+                + p.parts().size() + "}";
     }
 
     private static String keys(List<? extends SentenceKind> kinds) {
@@ -143,7 +154,8 @@ class DocsTest {
             case ELEMENT, TIMELINE, MARKER, MOTIF_MARKER, LAYOUT, SCENE, VALUE, SCRIPT -> "{\"$ref\": \"#/$defs/id\"}";
             case COLOR -> "{\"$ref\": \"#/$defs/color\"}";
             case MAP, CAPTIONS -> "{\"type\": \"object\"}";
-            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY, PICTURE, VIDEO, FILE, FONT, DATE, MAP_PLACE, TRANSITION -> "{\"type\": \"string\"}";
+            case PLAYER, TEXT, CONTENT, EASING, LINK, PHONE, MAIL, SOUND, KEY, PICTURE, VIDEO, FILE, FONT, DATE, MAP_PLACE, TRANSITION ->
+                    "{\"type\": \"string\"}";
         };
     }
 
@@ -158,12 +170,14 @@ class DocsTest {
     void theSchemaIsMadeFromTheTables() throws Exception {
         String text = Files.readString(SCHEMA);
         String made = between(text, "\"rest\": {\n          \"type\": \"object\",\n          \"properties\": {\n", "\n          }\n        }",
-                restSchema(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND, "            "));
+                restSchema(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND,
+                "            "));
         made = between(made, "\"off\": {\"type\": \"boolean\"},\n", "}},\n    \"contour\"", restSchema(DocsTest::ofEffect, "      "));
         // kinds of effects and of values each in their own place
         made = between(made, "\"effect\": {\"type\": \"object\", \"required\": [\"id\", \"kind\"], \"properties\": {\n      \"id\": {\"$ref\": \"#/$defs/id\"}, \"kind\": {\"enum\": [", "]}",
                 quoted(Arrays.stream(EffectKind.values()).map(EffectKind::key)));
-        made = between(made, "\"name\": {\"type\": \"string\"}, \"kind\": {\"enum\": [", "]}", quoted(Arrays.stream(PieceValue.Kind.values()).map(PieceValue.Kind::key)));
+        made = between(made, "\"name\": {\"type\": \"string\"}, \"kind\": {\"enum\": [", "]}", quoted(Arrays.stream(PieceValue.Kind.values())
+                .map(PieceValue.Kind::key)));
         made = between(made, "\"event\": {\"enum\": [", "\n          }}", keys(Events.ALL) + "]}" + slots(Events.ALL));
         made = between(made, "\"condition\": {\"enum\": [", "\n          }}", keys(Conditions.ALL) + "]}" + slots(Conditions.ALL));
         made = between(made, "\"action\": {\"enum\": [", "\n      }}", keys(Actions.ALL) + "]}" + slots(Actions.ALL));
@@ -179,7 +193,8 @@ class DocsTest {
     /** What can be said of blocks, each once. What names something may be empty. */
     private static String settings() {
         var out = new LinkedHashMap<String, String>();
-        Blocks.ALL.forEach(k -> k.settings().forEach(x -> out.putIfAbsent(x.slot().key(), "\"" + x.slot().key() + "\": " + ("".equals(x.slot().standard()) ? "{\"type\": \"string\"}" : schema(x.slot())))));
+        Blocks.ALL.forEach(k -> k.settings().forEach(x -> out.putIfAbsent(x.slot().key(), "\"" + x.slot().key() + "\": "
+                + ("".equals(x.slot().standard()) ? "{\"type\": \"string\"}" : schema(x.slot())))));
         return String.join(", ", out.values());
     }
 
@@ -197,7 +212,8 @@ class DocsTest {
     void theSchemaKnowsEveryPropertyEventAndAction() throws Exception {
         JsonNode schema = JsonMapper.builder().build().readTree(Files.readString(SCHEMA)), defs = schema.get("$defs");
         JsonNode rest = defs.get("element").get("properties").get("rest").get("properties");
-        var keys = Properties.ALL.stream().filter(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p) && p != Properties.BACKGROUND).map(Property::key).toList();
+        var keys = Properties.ALL.stream().filter(p -> !Properties.keysOnly(p) && !Properties.OF_TEXT.contains(p) && !ofEffect(p)
+                && p != Properties.BACKGROUND).map(Property::key).toList();
         assertThat(List.copyOf(rest.propertyNames())).containsExactlyInAnyOrderElementsOf(keys);
         for (Property<?> p : Properties.ALL) {
             JsonNode own = rest.get(p.key());
@@ -209,13 +225,16 @@ class DocsTest {
                 assertThat(words(own.get("enum"))).as(p.key()).isEqualTo(c.options());
             }
         }
-        assertThat(words(schema.get("properties").get("page").get("properties").get("fit").get("enum"))).isEqualTo(Arrays.stream(PageSettings.Fit.values()).map(PageSettings.Fit::key).toList());
-        assertThat(words(schema.get("properties").get("outputs").get("items").get("properties").get("kind").get("enum"))).isEqualTo(Outputs.ALL.stream().map(OutputKind::key).toList());
+        assertThat(words(schema.get("properties").get("page").get("properties").get("fit").get("enum")))
+                .isEqualTo(Arrays.stream(PageSettings.Fit.values()).map(PageSettings.Fit::key).toList());
+        assertThat(words(schema.get("properties").get("outputs").get("items").get("properties").get("kind").get("enum")))
+                .isEqualTo(Outputs.ALL.stream().map(OutputKind::key).toList());
         JsonNode effect = defs.get("effect").get("properties");
         assertThat(words(effect.get("kind").get("enum"))).isEqualTo(Arrays.stream(EffectKind.values()).map(EffectKind::key).toList());
         Properties.ALL.stream().filter(DocsTest::ofEffect).forEach(p -> assertThat(effect.has(p.key())).as(p.key()).isTrue());
         JsonNode reaction = defs.get("reaction").get("properties");
-        assertThat(words(reaction.get("when").get("properties").get("event").get("enum"))).isEqualTo(Events.ALL.stream().map(SentenceKind::key).toList());
+        assertThat(words(reaction.get("when").get("properties").get("event").get("enum"))).isEqualTo(Events.ALL.stream().map(SentenceKind::key)
+                .toList());
         JsonNode condition = reaction.get("if").get("items").get("properties");
         assertThat(words(condition.get("condition").get("enum"))).isEqualTo(Conditions.ALL.stream().map(SentenceKind::key).toList());
         Conditions.ALL.forEach(k -> k.slots().forEach(s -> assertThat(condition.has(s.key())).as(k.key() + " " + s.key()).isTrue()));

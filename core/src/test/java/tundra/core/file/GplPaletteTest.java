@@ -16,7 +16,8 @@ class GplPaletteTest {
     @Test
     void coloursWithAndWithoutNames() throws FileProblem {
         assertThat(GplPalette.read(HEAD + "\n 28 106  94\tStation green\n255 255 255\n  0   0   0   Night  sky \r\n"))
-                .containsExactly(new Swatch("Station green", Color.parse("#1C6A5E")), new Swatch("#FFFFFF", Color.WHITE), new Swatch("Night  sky", Color.BLACK));
+                .containsExactly(new Swatch("Station green", Color.parse("#1C6A5E")), new Swatch("#FFFFFF", Color.WHITE),
+                new Swatch("Night  sky", Color.BLACK));
     }
 
     @Test
@@ -38,6 +39,7 @@ class GplPaletteTest {
 
     @Test
     void moreColoursThanAnyoneNeeds() {
-        assertThatThrownBy(() -> GplPalette.read("GIMP Palette\n" + "1 2 3\n".repeat(10_001))).isInstanceOf(FileProblem.class).hasMessageContaining("10000");
+        assertThatThrownBy(() -> GplPalette.read("GIMP Palette\n" + "1 2 3\n".repeat(10_001))).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("10000");
     }
 }

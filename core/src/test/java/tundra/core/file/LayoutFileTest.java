@@ -57,14 +57,16 @@ class LayoutFileTest {
 
     @Test
     void aDamagedPartOfALayoutIsLeftOutAndTheRestIsRead() throws Exception {
-        Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640), Differs.NOTHING.withWords("e0", "x"))));
+        Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640),
+                Differs.NOTHING.withWords("e0", "x"))));
         String stray = ProjectWriter.write(piece(b)).replace("\"e0\" : \"x\"", "\"nobody\" : \"x\"");
         assertThatThrownBy(() -> again(stray, Parts.strict())).isInstanceOf(FileProblem.class).hasMessageContaining("nobody");
         Parts lenient = Parts.lenient();
         Project read = again(stray, lenient);
         assertThat(lenient.leftOut()).hasSize(1);
         assertThat(read.scenes().getFirst().board().layouts()).hasSize(1).allSatisfy(l -> assertThat(l.differs().none()).isTrue());
-        String twice = ProjectWriter.write(piece(b.withLayouts(List.of(new Layout("phone", "Phone", 0, 560, b.size()), new Layout("low", "Low", 500, 900, b.size())))));
+        String twice = ProjectWriter.write(piece(b.withLayouts(List.of(new Layout("phone", "Phone", 0, 560, b.size()),
+                new Layout("low", "Low", 500, 900, b.size())))));
         assertThatThrownBy(() -> again(twice, Parts.strict())).hasMessageContaining("begins among the widths of another layout");
     }
 

@@ -42,7 +42,8 @@ class LeftOutTest {
         assertThat(b.main().track("hut", Properties.OPACITY)).isNotNull();
         assertThat(b.main().track("hut", Properties.ROTATION)).isNull();
         assertThat(b.reactions()).hasSize(1);
-        assertThat(parts.leftOut()).hasSize(5).anyMatch(x -> x.contains("“vapour”") && x.contains("“Fog”")).anyMatch(x -> x.contains("“Lamp”") && x.contains("opacity"))
+        assertThat(parts.leftOut()).hasSize(5).anyMatch(x -> x.contains("“vapour”") && x.contains("“Fog”")).anyMatch(x -> x.contains("“Lamp”")
+                && x.contains("opacity"))
                 .anyMatch(x -> x.contains("fog")).anyMatch(x -> x.contains("rotation")).anyMatch(x -> x.contains("event"));
     }
 
@@ -53,7 +54,8 @@ class LeftOutTest {
 
     @Test
     void whatHasNoSceneLeftIsRefused() {
-        assertThatThrownBy(() -> read(WHOLE.replace("\"size\": [100, 80]", "\"size\": [0, 80]"), Parts.lenient())).isInstanceOf(FileProblem.class).hasMessageContaining("scenes");
+        assertThatThrownBy(() -> read(WHOLE.replace("\"size\": [100, 80]", "\"size\": [0, 80]"), Parts.lenient())).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("scenes");
     }
 
     @Test

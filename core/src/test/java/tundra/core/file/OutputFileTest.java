@@ -94,7 +94,8 @@ class OutputFileTest {
     @Test
     void namesFilesAndOrdersFollowWhatIsDone() {
         Project p = piece();
-        assertThat(p.outputs().stream().map(o -> Outputs.file(p.name(), o)).toList()).containsExactly("two-lamps-page", "two-lamps-embed", "two-lamps-film.mp4", "two-lamps-loop.gif", "two-lamps-frames.png");
+        assertThat(p.outputs().stream().map(o -> Outputs.file(p.name(), o)).toList()).containsExactly("two-lamps-page", "two-lamps-embed",
+                "two-lamps-film.mp4", "two-lamps-loop.gif", "two-lamps-frames.png");
         Project named = OutputEdits.map(OutputEdits.rename(p, "usual-film", "For the class"), "usual-loop", o -> o.withFile("chat/wave.gif"));
         assertThat(Outputs.file("x", named.output("usual-film"))).isEqualTo("x-for-the-class.mp4");
         Project webp = OutputEdits.set(named, "usual-loop", Outputs.LOOP_FORMAT, "WebP");
@@ -108,7 +109,8 @@ class OutputFileTest {
         assertThat(OutputEdits.move(p, "usual-page", -1)).isSameAs(p);
         assertThat(OutputEdits.remove(p, "usual-page").output("usual-page")).isNull();
         assertThat(OutputEdits.named(webp).output("usual-loop").file()).isEmpty();
-        assertThat(OutputWords.of(p, OutputEdits.set(p, "usual-film", Outputs.WIDTH, 640.0).output("usual-film"))).isEqualTo("MP4 · 640×400 · 24 fps");
+        assertThat(OutputWords.of(p, OutputEdits.set(p, "usual-film", Outputs.WIDTH, 640.0).output("usual-film")))
+                .isEqualTo("MP4 · 640×400 · 24 fps");
     }
 
     @Test
@@ -128,16 +130,19 @@ class OutputFileTest {
 
     @Test
     void exchangeFollowsItsSchema() throws Exception {
-        var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(Files.readString(Path.of("../docs/tundra-timelines-1.schema.json")));
+        var schema = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
+                .getSchema(Files.readString(Path.of("../docs/tundra-timelines-1.schema.json")));
         Project demo = ProjectFile.read(Path.of("../samples/open-night.tundra"));
         String json = Exchange.json(demo);
         assertThat(schema.validate(json, com.networknt.schema.InputFormat.JSON)).isEmpty();
         var root = Json.MAPPER.readTree(json);
         assertThat(root.get("boards")).hasSize(demo.places().size());
         var keys = new TreeSet<Double>();
-        root.get("boards").forEach(b -> b.get("timelines").forEach(t -> t.get("tracks").forEach(x -> x.get("keys").forEach(k -> keys.add(k.get("seconds").asDouble())))));
+        root.get("boards").forEach(b -> b.get("timelines")
+                .forEach(t -> t.get("tracks").forEach(x -> x.get("keys").forEach(k -> keys.add(k.get("seconds").asDouble())))));
         assertThat(keys.last()).isLessThanOrEqualTo(60).isGreaterThan(5);
-        assertThat(schema.validate(json.replaceFirst("\"kind\" : \"scene\"", "\"kind\" : \"room\""), com.networknt.schema.InputFormat.JSON)).isNotEmpty();
+        assertThat(schema.validate(json.replaceFirst("\"kind\" : \"scene\"", "\"kind\" : \"room\""), com.networknt.schema.InputFormat.JSON))
+                .isNotEmpty();
     }
 
     private static Map<String, OutputFolder.Part> parts(String... names) {
@@ -164,7 +169,8 @@ class OutputFileTest {
         broken.put("3.png", () -> {
             throw new IOException("broken");
         });
-        assertThatThrownBy(() -> OutputFolder.write("The pictures", broken, null, to, false, Progress.NONE)).isInstanceOf(FileProblem.class).hasMessageContaining("(broken)");
+        assertThatThrownBy(() -> OutputFolder.write("The pictures", broken, null, to, false, Progress.NONE)).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("(broken)");
         try (var all = Files.list(to)) {
             assertThat(all.map(x -> x.getFileName().toString()).sorted().toList()).containsExactly(".tundra-files", "1.png", "mine.txt");
         }
@@ -188,7 +194,8 @@ class OutputFileTest {
     void aRangeGoesByMarkersUntilTheyAreGone() throws Exception {
         Project p = piece();
         String scene = p.scenes().getFirst().id();
-        p = p.mapBoard(scene, b -> b.mapTimeline(b.main().id(), t -> t.withDuration(4_000_000).withMarkers(List.of(new Marker("a", "In", 500_000), new Marker("z", "Out", 2_500_000)))));
+        p = p.mapBoard(scene, b -> b.mapTimeline(b.main().id(), t -> t.withDuration(4_000_000)
+                .withMarkers(List.of(new Marker("a", "In", 500_000), new Marker("z", "Out", 2_500_000)))));
         Output o = Outputs.FILM.made("o", "Film").with(Outputs.FROM, 1_000_000L).with(Outputs.FROM_MARKER, "a").with(Outputs.UNTIL_MARKER, "z");
         p = p.withOutputs(List.of(o));
         assertThat(OutputRange.of(o, p.scenes().getFirst().board())).isEqualTo(new OutputRange(500_000, 2_500_000));
@@ -199,6 +206,7 @@ class OutputFileTest {
         assertThat(tidy.settings().get(Outputs.FROM_MARKER)).isEqualTo("");
         assertThat(OutputRange.of(tidy, without.scenes().getFirst().board())).isEqualTo(new OutputRange(1_000_000, 2_500_000));
         Output back = o.with(Outputs.FROM_MARKER, "z").with(Outputs.UNTIL_MARKER, "a");
-        assertThat(OutputRange.of(back, p.scenes().getFirst().board()).problem()).isEqualTo("There is nothing between 2.5 s and 0.5 s; choose another range. Nothing was written.");
+        assertThat(OutputRange.of(back, p.scenes().getFirst().board()).problem())
+                .isEqualTo("There is nothing between 2.5 s and 0.5 s; choose another range. Nothing was written.");
     }
 }

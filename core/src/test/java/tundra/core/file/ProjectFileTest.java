@@ -83,13 +83,16 @@ class ProjectFileTest {
         t = keyed(t, Board.CANVAS, Properties.BACKGROUND, r);
         Asset wind = Asset.sound("wind.wav", "audio/wav", 900_000, ("sound " + seed).getBytes(StandardCharsets.UTF_8));
         t = t.withShown(elements.get(0).id(), new Span(10, 1_000_000)).withMarkers(List.of(new Marker(Ids.next(), "Läuft", 400_000)))
-                .withRange(new Span(0, 2_000_000)).withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 250_000, 0.5, 1000, 20_000, 30_000, 400_000, seed % 2 == 0)));
+                .withRange(new Span(0, 2_000_000))
+                .withSounds(List.of(new PlacedSound(Ids.next(), wind.hash(), 250_000, 0.5, 1000, 20_000, 30_000, 400_000, seed % 2 == 0)));
         var reactions = List.of(new Reaction(Ids.next(), Events.tapped(elements.get(0).id()),
                 List.of(Actions.of(Actions.GO_TO, t.id(), 500_000L), Actions.of(Actions.TOGGLE, t.id()))));
         var board = new Board(new Point(300, 200.5), Values.NONE.with(Properties.BACKGROUND, color(r)), elements, List.of(t), reactions,
                 List.of(new RulerLine(true, 12.5), new RulerLine(false, -3)));
-        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)), Map.of(a.hash(), a, wind.hash(), wind),
-                List.of(new Swatch("Näve", color(r))), List.of(new KeptEasing("Mein «weicher»", new PartEasing(EasingText.parse("bounce-out"), 0.25, 0.75))), Map.of());
+        return new Project(Ids.next(), "Pröbe “" + seed + "” </script>", 24, List.of(new Scene(Ids.next(), "One", board)),
+                Map.of(a.hash(), a, wind.hash(), wind),
+                List.of(new Swatch("Näve", color(r))),
+                List.of(new KeptEasing("Mein «weicher»", new PartEasing(EasingText.parse("bounce-out"), 0.25, 0.75))), Map.of());
     }
 
     private static Color color(Random r) {
@@ -100,13 +103,15 @@ class ProjectFileTest {
         Content c = switch (r.nextInt(depth > 0 ? 8 : 6)) {
             case 0 -> new Content.Rectangle();
             case 1 -> new Content.Ellipse();
-            case 2 -> new Content.Path(new Outline(List.of(new Contour(List.of(Node.corner(0, r.nextDouble()), Node.smooth(new Point(5, 5), new Point(1, 2))),
+            case 2 -> new Content.Path(
+                    new Outline(List.of(new Contour(List.of(Node.corner(0, r.nextDouble()), Node.smooth(new Point(5, 5), new Point(1, 2))),
                     r.nextBoolean()))), new Point(5, 5), r.nextBoolean());
             case 3 -> new Content.Text("Line\nänother", "Lora", 700, 12.5, Content.Align.RIGHT, 1.2)
                     .withWrap(r.nextInt(200));
             case 4 -> new Content.Picture(a.hash());
             case 5 -> new Content.Polygon(3 + r.nextInt(9), r.nextDouble());
-            case 6 -> new Flipbook(List.of(new Drawing(art(r, a, depth), r.nextInt(9), 1 + r.nextInt(5)), new Drawing(art(r, a, depth), 20, 1 + r.nextInt(90))),
+            case 6 -> new Flipbook(List.of(new Drawing(art(r, a, depth), r.nextInt(9), 1 + r.nextInt(5)),
+                    new Drawing(art(r, a, depth), 20, 1 + r.nextInt(90))),
                     new Point(30, 20.5), 1 + r.nextInt(240), Flipbook.Ending.values()[r.nextInt(3)]);
             default -> new Content.Group(List.of(element(r, a, depth - 1), element(r, a, depth - 1)), new Point(10, 20),
                     r.nextBoolean() ? Outline.polygon(0, 0, 10, 0, 5, 20) : null);
@@ -144,7 +149,8 @@ class ProjectFileTest {
         }
         if (p.type() instanceof ValueType.PaintType && r.nextBoolean()) {
             var stops = List.of(new Gradient.Stop(r.nextDouble(), color(r)), new Gradient.Stop(1, color(r)));
-            return p.cast(new Gradient(Gradient.Kind.values()[r.nextInt(2)], new Point(r.nextDouble(), 0), new Point(1, r.nextDouble()), new Point(0, 1),
+            return p.cast(new Gradient(Gradient.Kind.values()[r.nextInt(2)], new Point(r.nextDouble(), 0), new Point(1, r.nextDouble()),
+                    new Point(0, 1),
                     new Point(r.nextDouble() / 2, 0), Gradient.Spread.values()[r.nextInt(3)], stops));
         }
         return p.standard() instanceof Paint ? p.cast(color(r)) : p.clamped(p.type().of(r.doubles(p.parts().size(), -500, 500).toArray()));
@@ -207,22 +213,30 @@ class ProjectFileTest {
                 .replace("\"rest\" : {\"halo\" : 3.5, }", "\"rest\" : {\"halo\" : 3.5 }");
         Map<String, AssetData> data = p.assets().values().stream().collect(Collectors.toMap(Asset::hash, Asset::source));
         Project read = ProjectReader.read(json.getBytes(StandardCharsets.UTF_8), data, Parts.strict());
-        String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data, Parts.strict()));
-        assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5", "\"voice\" : \"ah\"", "changed");
+        String again = ProjectWriter.write(ProjectReader.read(ProjectWriter.write(read.withName("changed")).getBytes(StandardCharsets.UTF_8), data,
+                Parts.strict()));
+        assertThat(again).contains("\"weather\"", "\"wind\"", "\"glow\" : \"soft\"", "\"note\" : 5", "\"mood\" : null", "\"halo\" : 3.5",
+                "\"voice\" : \"ah\"", "changed");
     }
 
     /** What a newer version wrote into objects of these kinds is written again. */
     @Test
     void unknownFieldsOfEveryKindOfObjectSurvive() throws Exception {
-        var box = new Element("box", "Box", false, false, false, Values.NONE, new Content.Rectangle(), List.of(new Effect("fx", EffectKind.BLUR, true, Values.NONE)));
+        var box = new Element("box", "Box", false, false, false, Values.NONE, new Content.Rectangle(),
+                List.of(new Effect("fx", EffectKind.BLUR, true, Values.NONE)));
         var timeline = new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of());
-        var board = new Board(new Point(10, 10), Values.NONE, List.of(box), List.of(timeline), List.of(new Reaction("r", Events.tapped("box"), List.of(Actions.of(Actions.PLAY, "main")))))
+        var board = new Board(new Point(10, 10), Values.NONE, List.of(box), List.of(timeline),
+                List.of(new Reaction("r", Events.tapped("box"), List.of(Actions.of(Actions.PLAY, "main")))))
                 .withDrags(List.of(Dragging.of("d", List.of(new Dragging.Pair("box", List.of())))));
-        var inner = new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
-        Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.TEXT, "", false)))
-                .withScripts(List.of(new Script("x", "run", "", true))).withMotifs(List.of(new Motif("m", "M", inner, new States(Map.of(), 1000).with(States.State.REST, 0L), false)));
+        var inner = new Board(new Point(10, 10), Values.NONE, List.of(),
+                List.of(new Timeline("m-main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        Project p = new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of())
+                .withValues(List.of(new PieceValue("v", "v", PieceValue.Kind.TEXT, "", false)))
+                .withScripts(List.of(new Script("x", "run", "", true)))
+                .withMotifs(List.of(new Motif("m", "M", inner, new States(Map.of(), 1000).with(States.State.REST, 0L), false)));
         var root = (tools.jackson.databind.node.ObjectNode) Json.MAPPER.readTree(ProjectWriter.write(p));
-        var places = List.of("", "/scenes/0", "/scenes/0/canvas", "/scenes/0/elements/0", "/scenes/0/elements/0/rest", "/scenes/0/elements/0/effects/0", "/scenes/0/timelines/0", "/scenes/0/reactions/0", "/scenes/0/drags/0",
+        var places = List.of("", "/scenes/0", "/scenes/0/canvas", "/scenes/0/elements/0", "/scenes/0/elements/0/rest",
+                "/scenes/0/elements/0/effects/0", "/scenes/0/timelines/0", "/scenes/0/reactions/0", "/scenes/0/drags/0",
                 "/values/0", "/scripts/0", "/motifs/0", "/motifs/0/states");
         for (String at : places) {
             ((tools.jackson.databind.node.ObjectNode) root.at(at)).put("later", at);

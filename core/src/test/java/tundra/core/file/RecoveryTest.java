@@ -32,7 +32,8 @@ class RecoveryTest {
 
     private static Project piece(String name) {
         Project p = Project.empty(name, new Point(100, 80), 24).withAsset(SNOW);
-        return p.mapBoard(p.scenes().getFirst().id(), b -> b.withElements(List.of(new Element("pic", "Pic", false, false, Values.NONE, new Content.Picture(SNOW.hash())))));
+        return p.mapBoard(p.scenes().getFirst().id(),
+                b -> b.withElements(List.of(new Element("pic", "Pic", false, false, Values.NONE, new Content.Picture(SNOW.hash())))));
     }
 
     @Test
@@ -104,7 +105,8 @@ class RecoveryTest {
     }
 
     private static Process start(Path folder, String how) throws Exception {
-        return new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+        return new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp",
+                System.getProperty("java.class.path"),
                 Keeps.class.getName(), folder.toString(), how).redirectError(ProcessBuilder.Redirect.DISCARD).start();
     }
 

@@ -56,7 +56,8 @@ class SavingTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"image/png", "image/jpeg", "image/webp", "image/gif", "audio/wav", "audio/mpeg", "audio/ogg", "audio/flac", "audio/mp4", "font/ttf", "font/otf"})
+    @ValueSource(strings = {"image/png", "image/jpeg", "image/webp", "image/gif", "audio/wav", "audio/mpeg", "audio/ogg", "audio/flac", "audio/mp4",
+            "font/ttf", "font/otf"})
     void everyKindOfFileOnTheShelfIsThereAgain(String type) throws Exception {
         byte[] data = new byte[5000];
         new Random(7).nextBytes(data);
@@ -108,7 +109,8 @@ class SavingTest {
         Path file = folder.resolve("a.tundra");
         ProjectFile.write(empty("Before"), file);
         byte[] before = Files.readAllBytes(file);
-        var tooLong = new Element("Long", new Content.Text("a".repeat(Limits.TEXT_CHARS + 1), "Figtree", 400, 20, Content.Align.LEFT, 1.2), Values.NONE);
+        var tooLong = new Element("Long", new Content.Text("a".repeat(Limits.TEXT_CHARS + 1), "Figtree", 400, 20, Content.Align.LEFT, 1.2),
+                Values.NONE);
         assertThatThrownBy(() -> ProjectFile.write(with(empty("After"), tooLong), file)).isInstanceOf(FileProblem.class)
                 .hasMessageContaining("was not saved").hasMessageContaining("The file is as it was").hasMessageContaining("a.tundra.unsaved");
         Element e = new Element("Deep", new Content.Rectangle(), Values.NONE);
@@ -215,7 +217,8 @@ class SavingTest {
         int killed = 0;
         var random = new Random(11);
         for (int i = 0; i < KILLS; i++) {
-            Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp", System.getProperty("java.class.path"),
+            Process p = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(), "-XX:TieredStopAtLevel=1", "-cp",
+                    System.getProperty("java.class.path"),
                     SavesOnAndOn.class.getName(), file.toString()).redirectErrorStream(true).start();
             var told = new BufferedReader(new InputStreamReader(p.getInputStream(), StandardCharsets.UTF_8));
             assertThat(told.readLine()).isEqualTo("saving");
@@ -254,7 +257,8 @@ class SavingTest {
     void whatCantBeWrittenIsSaidInOneSentence() throws Exception {
         assertThatThrownBy(() -> ProjectFile.write(empty("A"), folder)).hasMessageContaining("it is a folder");
         Path file = Files.write(folder.resolve("file"), new byte[3]);
-        assertThatThrownBy(() -> ProjectFile.write(empty("A"), file.resolve("a.tundra"))).isInstanceOf(FileProblem.class).hasMessageContaining("can't be saved");
+        assertThatThrownBy(() -> ProjectFile.write(empty("A"), file.resolve("a.tundra"))).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("can't be saved");
         var bad = new ArrayList<String>(names());
         assertThat(bad).containsExactly("file");
     }
@@ -264,6 +268,7 @@ class SavingTest {
     @EnabledOnOs(OS.LINUX)
     void aFolderThatTakesNoFiles() {
         assertThatThrownBy(() -> ProjectFile.write(empty("A"), Path.of("/proc/a.tundra"))).isInstanceOf(FileProblem.class)
-                .hasMessageStartingWith("“a.tundra” can't be saved in /proc (").hasMessageEndingWith("). The project is still open; save it to another folder.");
+                .hasMessageStartingWith("“a.tundra” can't be saved in /proc (")
+                .hasMessageEndingWith("). The project is still open; save it to another folder.");
     }
 }

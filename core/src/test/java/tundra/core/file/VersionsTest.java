@@ -39,7 +39,8 @@ class VersionsTest {
     }
 
     private static Project piece(Element... elements) {
-        var b = new Board(new Point(100, 100), Values.NONE, List.of(elements), List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var b = new Board(new Point(100, 100), Values.NONE, List.of(elements),
+                List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("s", "S", b)), Map.of(), Map.of());
     }
 
@@ -92,7 +93,8 @@ class VersionsTest {
 
     @Test
     void anElementComesBackWithItsKeysItsMotifAndItsPlace() {
-        var lamp = new Motif("lamp", "Lamp", new Board(new Point(10, 10), Values.NONE, List.of(box("in", 0)), List.of(new Timeline("lm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()));
+        var lamp = new Motif("lamp", "Lamp", new Board(new Point(10, 10), Values.NONE, List.of(box("in", 0)),
+                List.of(new Timeline("lm", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of()));
         var instance = new Element("i", "Lamp", false, false, Values.NONE, new Content.Instance("lamp", new Point(10, 10), Clock.OWN));
         Project then = piece(box("a", 1), instance, box("b", 2), box("c", 3)).withMotifs(List.of(lamp));
         var track = new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(500_000, 90.0, Easing.LINEAR)));

@@ -32,7 +32,8 @@ class FitTest {
     private static final Point DRAWN = new Point(1000, 600);
 
     private static Element box(String id, double x, double y, double w, double h) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.PIVOT, new Point(0.25, 0.75)).with(Properties.POSITION, new Point(x + 0.25 * w, y + 0.75 * h)).with(Properties.SIZE, new Point(w, h)), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.PIVOT, new Point(0.25, 0.75))
+                .with(Properties.POSITION, new Point(x + 0.25 * w, y + 0.75 * h)).with(Properties.SIZE, new Point(w, h)), new Content.Rectangle());
     }
 
     @SafeVarargs
@@ -59,7 +60,8 @@ class FitTest {
     /** The box that an element fills in its parent, by its place, size and scale. */
     private static Rect seen(Element e) {
         Values v = e.rest();
-        Point size = (e.content() instanceof Content.Instance i ? i.box() : v.get(Properties.SIZE)).times(v.get(Properties.SCALE)), pivot = v.get(Properties.PIVOT), p = v.get(Properties.POSITION);
+        Point size = (e.content() instanceof Content.Instance i ? i.box() : v.get(Properties.SIZE)).times(v.get(Properties.SCALE)),
+                pivot = v.get(Properties.PIVOT), p = v.get(Properties.POSITION);
         return new Rect(p.x() - pivot.x() * size.x(), p.y() - pivot.y() * size.y(), size.x(), size.y());
     }
 
@@ -83,7 +85,8 @@ class FitTest {
             same(at(tied(e, is(Properties.TIE_X, "middle"), is(Properties.LEFT_IN, "%")), w, 600), 800 * k - 100, 100, 200, 80);
             same(at(tied(e, is(Properties.LEFT_IN, "%")), w, 600), 700 * k, 100, 200, 80);
             same(at(tied(e, is(Properties.LEFT_IN, "%"), is(Properties.WIDTH_IN, "%")), w, 600), 700 * k, 100, 200 * k, 80);
-            same(at(tied(e, is(Properties.TIE_X, "both sides"), is(Properties.LEFT_IN, "%"), is(Properties.RIGHT_IN, "%")), w, 600), 700 * k, 100, 200 * k, 80);
+            same(at(tied(e, is(Properties.TIE_X, "both sides"), is(Properties.LEFT_IN, "%"), is(Properties.RIGHT_IN, "%")), w, 600), 700 * k, 100,
+                    200 * k, 80);
         }
         same(at(tied(e, is(Properties.TIE_X, "both sides")), 1300, 600), 700, 100, 500, 80);
         assertThat(at(tied(e, is(Properties.TIE_X, "both sides")), 500, 600).width()).as("never below nothing").isZero();
@@ -95,7 +98,9 @@ class FitTest {
     void whatAGroupHoldsFollowsTheGroup() {
         Element child = tied(box("c", 150, 10, 40, 20), is(Properties.TIE_X, "right"));
         Element bar = tied(box("d", 10, 10, 100, 20), is(Properties.TIE_X, "both sides"));
-        Element group = tied(new Element("g", "g", false, false, Values.NONE.with(Properties.PIVOT, Point.ZERO).with(Properties.POSITION, new Point(50, 50)), new Content.Group(List.of(child, bar), new Point(200, 40))), is(Properties.TIE_X, "both sides"));
+        Element group = tied(new Element("g", "g", false, false, Values.NONE.with(Properties.PIVOT, Point.ZERO)
+                .with(Properties.POSITION, new Point(50, 50)), new Content.Group(List.of(child, bar), new Point(200, 40))),
+                is(Properties.TIE_X, "both sides"));
         Board b = Fit.at(board(group), new Point(1300, 600));
         same(seen(b.find("g")), 50, 50, 500, 40);
         same(seen(b.find("c")), 450, 10, 40, 20);
@@ -117,14 +122,17 @@ class FitTest {
         Element corner = tied(e, is(Properties.RESIZE, "contain"));
         same(seen(Fit.at(board(corner.withRest(corner.rest().with(Properties.RESIZE_POINT, new Point(1, 0)))), size).find("a")), 300, 100, 400, 200);
         // what has no size of its own is scaled
-        Element motif = tied(new Element("m", "m", false, false, Values.NONE.with(Properties.PIVOT, Point.ZERO).with(Properties.POSITION, new Point(100, 100)), new Content.Instance("x", new Point(200, 100), Clock.OWN)), is(Properties.TIE_X, "both sides"));
+        Element motif = tied(new Element("m", "m", false, false, Values.NONE.with(Properties.PIVOT, Point.ZERO)
+                .with(Properties.POSITION, new Point(100, 100)), new Content.Instance("x", new Point(200, 100), Clock.OWN)),
+                is(Properties.TIE_X, "both sides"));
         same(seen(Fit.at(board(motif), size).find("m")), 100, 100, 600, 100);
     }
 
     @Test
     void keysTravelWithTheTieOrGoWithTheParent() {
         Element e = tied(box("a", 900, 100, 50, 50), is(Properties.TIE_X, "right"));
-        var track = new Track<>(List.of(new Key<>(0, new Point(500, 100), Easing.LINEAR).withHandles(Point.ZERO, new Point(40, 8)), new Key<>(1_000_000, new Point(912.5, 137.5), Easing.LINEAR)));
+        var track = new Track<>(List.of(new Key<>(0, new Point(500, 100), Easing.LINEAR).withHandles(Point.ZERO, new Point(40, 8)),
+                new Key<>(1_000_000, new Point(912.5, 137.5), Easing.LINEAR)));
         Board b = board(e);
         b = b.withTimelines(List.of(b.main().with("a", Properties.POSITION, track)));
         Track<Point> px = Fit.at(b, new Point(700, 600)).main().track("a", Properties.POSITION);
@@ -139,7 +147,9 @@ class FitTest {
     @Test
     void aTiedTextBreaksAnewAndOneThatTakesItsWidthFromItsWordsKeepsIt() {
         var words = new Content.Text("Open night", "Figtree", 400, 20, Content.Align.LEFT, 1.2);
-        Element wrapped = tied(new Element("t", "t", false, false, Values.NONE.with(Properties.PIVOT, Point.ZERO).with(Properties.POSITION, new Point(100, 100)), words.withWrap(800)), is(Properties.TIE_X, "both sides"), is(Properties.TIE_Y, "both sides"));
+        Element wrapped = tied(new Element("t", "t", false, false, Values.NONE.with(Properties.PIVOT, Point.ZERO)
+                .with(Properties.POSITION, new Point(100, 100)), words.withWrap(800)), is(Properties.TIE_X, "both sides"),
+                is(Properties.TIE_Y, "both sides"));
         Element now = Fit.at(board(wrapped), new Point(400, 900)).find("t");
         assertThat(((Content.Text) now.content()).wrap()).isEqualTo(200);
         assertThat(now.rest().get(Properties.POSITION)).isEqualTo(new Point(100, 100));
@@ -154,7 +164,8 @@ class FitTest {
     @Test
     void everyBoxIsLinearInTheWidth() {
         var random = new Random(3);
-        List<Property<?>> words = Properties.TIES.stream().filter(p -> p != Properties.RESIZE && p != Properties.RESIZE_POINT && p != Properties.WAY_IN && p.appliesTo(new Element("any", "any", false, false, Values.NONE, new Content.Rectangle()))).toList();
+        List<Property<?>> words = Properties.TIES.stream().filter(p -> p != Properties.RESIZE && p != Properties.RESIZE_POINT
+                && p != Properties.WAY_IN && p.appliesTo(new Element("any", "any", false, false, Values.NONE, new Content.Rectangle()))).toList();
         var boards = new RandomBoards(random);
         int[] counted = {0};
         for (int n = 0; n < 60; n++) {
@@ -168,10 +179,12 @@ class FitTest {
             }
             assertThat(Fit.at(b, b.size())).isSameAs(b);
             Board drawnWithTies = b;
-            Map<String, Rect> one = boxes(Fit.at(b, new Point(1640, 1000))), two = boxes(Fit.at(b, new Point(2640, 1600))), three = boxes(Fit.at(b, new Point(3640, 2200)));
+            Map<String, Rect> one = boxes(Fit.at(b, new Point(1640, 1000))), two = boxes(Fit.at(b, new Point(2640, 1600))), three =
+                    boxes(Fit.at(b, new Point(3640, 2200)));
             one.forEach((id, r) -> {
                 // what is squeezed to nothing, and what lies in it, is no longer linear
-                if (drawnWithTies.path(id).stream().anyMatch(x -> List.of(one, two, three).stream().anyMatch(m -> m.get(x).width() <= 0 || m.get(x).height() <= 0))) {
+                if (drawnWithTies.path(id).stream().anyMatch(x -> List.of(one, two, three).stream().anyMatch(m -> m.get(x).width() <= 0 || m.get(x)
+                        .height() <= 0))) {
                     return;
                 }
                 counted[0]++;
@@ -204,9 +217,11 @@ class FitTest {
     /** As a CSS clamp() has it: the letters of 40 px grow as the canvas does, between 20 and 60 px, about their pivot. */
     @Test
     void lettersGoWithTheWidthBetweenTheirBounds() {
-        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 50)).with(Properties.SCALE, new Point(2, 2)).with(Properties.SIZE_IN, "%").with(Properties.SIZE_LEAST, 20.0)
+        var words = new Element("words", "Words", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 50))
+                .with(Properties.SCALE, new Point(2, 2)).with(Properties.SIZE_IN, "%").with(Properties.SIZE_LEAST, 20.0)
                 .with(Properties.SIZE_MOST, 60.0), new Content.Text("Open night", "Figtree", 600, 40, Content.Align.LEFT, 1.2, 0, 180));
-        Board b = new Board(new Point(400, 200), Values.NONE, List.of(words, words.withId("kept").with(Properties.SIZE_IN, "px")), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        Board b = new Board(new Point(400, 200), Values.NONE, List.of(words, words.withId("kept").with(Properties.SIZE_IN, "px")),
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         for (var e : Map.of(400, 40.0, 500, 50.0, 600, 60.0, 900, 60.0, 200, 20.0, 100, 20.0).entrySet()) {
             Board at = Fit.at(b, new Point(e.getKey(), 200));
             assertThat(at.find("words").rest().get(Properties.SCALE).x() / 2 * 40).as("at %d px", e.getKey()).isCloseTo(e.getValue(), within(1e-9));

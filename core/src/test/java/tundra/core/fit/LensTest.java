@@ -83,7 +83,8 @@ class LensTest {
     @Test
     void overriddenAndHandedBackIsAsBefore() {
         for (int i = 0; i < 300; i++) {
-            Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640)), new Layout("tablet", "Tablet", 560, 960, new Point(768, 900))));
+            Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640)),
+                    new Layout("tablet", "Tablet", 560, 960, new Point(768, 900))));
             Board now = Lens.put(b, "phone", boards.changed(Lens.get(b, "phone")), Lens.Scope.ONLY_HERE);
             Board back = now;
             for (Override o : Override.of(now.layout("phone").differs())) {
@@ -118,7 +119,8 @@ class LensTest {
         Frame f = new FrameBuilder(b, MEASURE).at(time);
         var out = new ArrayList<String>();
         f.index().values().stream().filter(p -> !p.node().marks().isEmpty())
-                .forEach(p -> out.add(String.format(Locale.ROOT, "%s %.4f %.4f %.4f %.4f %.3f", p.node().id(), p.toCanvas().a(), p.toCanvas().b(), p.toCanvas().e(), p.toCanvas().f(), p.node().opacity())));
+                .forEach(p -> out.add(String.format(Locale.ROOT, "%s %.4f %.4f %.4f %.4f %.3f", p.node().id(), p.toCanvas().a(), p.toCanvas().b(),
+                p.toCanvas().e(), p.toCanvas().f(), p.node().opacity())));
         out.sort(null);
         return out;
     }
@@ -137,7 +139,8 @@ class LensTest {
             for (Lens.Scope scope : Lens.Scope.values()) {
                 Board now = Lens.put(b, "phone", edited, scope);
                 assertThat(painted(Lens.get(now, "phone"), 0)).isEqualTo(painted(edited, 0));
-                assertThat(Lens.get(now, "phone").elements().stream().map(Element::id).toList()).isEqualTo(edited.elements().stream().map(Element::id).toList());
+                assertThat(Lens.get(now, "phone").elements().stream().map(Element::id).toList()).isEqualTo(edited.elements().stream().map(Element::id)
+                        .toList());
                 for (String l : new String[] {null, "tablet", "low"}) {
                     for (long t : new long[] {0, 700_000}) {
                         assertThat(painted(Lens.get(now, l), t)).as("%s, %s at %d", scope, l, t).isEqualTo(painted(Lens.get(b, l), t));
@@ -172,7 +175,8 @@ class LensTest {
     @Test
     void whatIsMadeOrDeletedInOneLayoutAloneIsSeenThereAlone() {
         Board b = boards.board();
-        Element fresh = new Element("fresh", "Fresh", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)).with(Properties.SIZE, new Point(20, 20)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        Element fresh = new Element("fresh", "Fresh", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50))
+                .with(Properties.SIZE, new Point(20, 20)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
         Board now = Lens.put(b, "phone", Arrange.add(Lens.get(b, "phone"), fresh), Lens.Scope.ONLY_HERE);
         assertThat(painted(Lens.get(now, "phone"), 0)).anyMatch(x -> x.startsWith("fresh "));
         for (String l : new String[] {null, "tablet", "low"}) {
@@ -191,7 +195,8 @@ class LensTest {
 
     @Test
     void anIntroThatIsSkippedStandsAtItsEnd() {
-        Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640), Differs.NOTHING.withTimeline("t0", t -> t.withEnded(true)))));
+        Board b = boards.board().withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640),
+                Differs.NOTHING.withTimeline("t0", t -> t.withEnded(true)))));
         Board phone = Lens.get(b, "phone");
         assertThat(phone.timeline("t0").starts()).isFalse();
         for (var of : b.timeline("t0").tracks().entrySet()) {

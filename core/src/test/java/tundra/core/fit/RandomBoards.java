@@ -39,7 +39,8 @@ public final class RandomBoards {
     }
 
     private Element element(String id, int depth) {
-        Values v = Values.NONE.with(Properties.POSITION, new Point(random.nextInt(300), random.nextInt(200))).with(Properties.SIZE, new Point(20 + random.nextInt(80), 10 + random.nextInt(60)))
+        Values v = Values.NONE.with(Properties.POSITION, new Point(random.nextInt(300), random.nextInt(200)))
+                .with(Properties.SIZE, new Point(20 + random.nextInt(80), 10 + random.nextInt(60)))
                 .with(Properties.FILL, new Color(random.nextInt(256), 90, 120, 255)).with(Properties.ROTATION, (double) random.nextInt(90));
         Content c = switch (depth > 0 && random.nextInt(3) == 0 ? 9 : random.nextInt(5)) {
             case 0 -> new Content.Ellipse();
@@ -54,7 +55,8 @@ public final class RandomBoards {
             }
             default -> new Content.Rectangle();
         };
-        var e = new Element(id, id, false, false, c instanceof Content.Group ? v.without(Properties.SIZE).without(Properties.FILL) : c instanceof Content.Text ? v.without(Properties.SIZE) : v, c);
+        var e = new Element(id, id, false, false, c instanceof Content.Group ? v.without(Properties.SIZE).without(Properties.FILL)
+                : c instanceof Content.Text ? v.without(Properties.SIZE) : v, c);
         return random.nextInt(4) == 0 ? e.withEffects(List.of(new Effect(EffectKind.BLUR).withId(id + "x"))) : e;
     }
 
@@ -69,13 +71,16 @@ public final class RandomBoards {
         for (int i = 0; i < 3; i++) {
             Timeline t = new Timeline("t" + i, "T" + i, 2_000_000, i == 1, i != 2, Map.of());
             for (int n = 0; n < 5; n++) {
-                t = t.with(ids.get(random.nextInt(ids.size())), Properties.POSITION, track()).with(ids.get(random.nextInt(ids.size())), Properties.OPACITY, fade());
+                t = t.with(ids.get(random.nextInt(ids.size())), Properties.POSITION, track()).with(ids.get(random.nextInt(ids.size())),
+                        Properties.OPACITY, fade());
             }
             timelines.add(t.withShown(ids.get(random.nextInt(ids.size())), new Span(100_000, 900_000)));
         }
-        var reactions = List.of(new Reaction("r0", Events.tapped("e0"), List.of(Actions.of(Actions.PLAY, "t2"))), new Reaction("r1", Events.of(Events.OPENED), List.of(Actions.of(Actions.HIDE, List.of("e1")))));
+        var reactions = List.of(new Reaction("r0", Events.tapped("e0"), List.of(Actions.of(Actions.PLAY, "t2"))),
+                new Reaction("r1", Events.of(Events.OPENED), List.of(Actions.of(Actions.HIDE, List.of("e1")))));
         Board b = new Board(new Point(640, 400), Values.NONE.with(Properties.BACKGROUND, Color.parse("#F3F7FA")), elements, timelines, reactions)
-                .withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640)), new Layout("tablet", "Tablet", 560, 960, new Point(768, 900)), new Layout("low", "Low", 1400, 2000, new Point(1600, 300))));
+                .withLayouts(List.of(new Layout("phone", "Phone", 0, 560, new Point(360, 640)), new Layout("tablet", "Tablet", 560, 960,
+                new Point(768, 900)), new Layout("low", "Low", 1400, 2000, new Point(1600, 300))));
         for (int n = 0; n < 12; n++) {
             String l = LAYOUTS.get(random.nextInt(3));
             b = Lens.put(b, l, changed(Lens.get(b, l)), Lens.Scope.ONLY_HERE);
@@ -84,7 +89,8 @@ public final class RandomBoards {
     }
 
     private Track<Point> track() {
-        return new Track<>(List.of(new Key<>(0, new Point(random.nextInt(300), 10), Easing.LINEAR), new Key<>(1_500_000, new Point(random.nextInt(300), 150), Easing.LINEAR)));
+        return new Track<>(List.of(new Key<>(0, new Point(random.nextInt(300), 10), Easing.LINEAR),
+                new Key<>(1_500_000, new Point(random.nextInt(300), 150), Easing.LINEAR)));
     }
 
     private Track<Double> fade() {
@@ -99,15 +105,20 @@ public final class RandomBoards {
         return switch (random.nextInt(9)) {
             case 0 -> b.withRest(id, v -> v.with(Properties.POSITION, new Point(random.nextInt(500), random.nextInt(300))));
             case 1 -> b.withRest(id, v -> v.with(Properties.ROTATION, random.nextInt(360) + 0.5));
-            case 2 -> e.content() instanceof Content.Text t ? b.mapElement(id, x -> x.withContent(t.withText("Words " + random.nextInt(1000)))) : b.withRest(id, v -> v.with(Properties.OPACITY, random.nextDouble()));
-            case 3 -> e.content() instanceof Content.Path ? Resting.with(b, id, Properties.OUTLINE, Outline.of(true, Node.corner(0, 0), Node.corner(random.nextInt(40), 5), Node.corner(10, 30)))
-                    : !Properties.SIZE.appliesTo(e) ? b : b.withRest(id, v -> v.with(Properties.SIZE, new Point(10 + random.nextInt(90), 10 + random.nextInt(90))));
+            case 2 -> e.content() instanceof Content.Text t
+                    ? b.mapElement(id, x -> x.withContent(t.withText("Words " + random.nextInt(1000))))
+                    : b.withRest(id, v -> v.with(Properties.OPACITY, random.nextDouble()));
+            case 3 -> e.content() instanceof Content.Path ? Resting.with(b, id, Properties.OUTLINE,
+                    Outline.of(true, Node.corner(0, 0), Node.corner(random.nextInt(40), 5), Node.corner(10, 30)))
+                    : !Properties.SIZE.appliesTo(e) ? b
+                    : b.withRest(id, v -> v.with(Properties.SIZE, new Point(10 + random.nextInt(90), 10 + random.nextInt(90))));
             case 4 -> b.mapTimeline("t" + random.nextInt(3), t -> t.with(id, Properties.POSITION, random.nextBoolean() ? track() : null));
             case 5 -> b.mapTimeline("t0", t -> t.withShown(id, random.nextBoolean() ? new Span(random.nextInt(1000), 800_000) : null));
             case 6 -> Arrange.step(b, Set.of(b.elements().get(random.nextInt(b.elements().size())).id()), random.nextBoolean() ? 1 : -2);
             case 7 -> b.mapTimeline("t2", t -> t.withStarts(!t.starts()));
             default -> b.withReactions(random.nextBoolean() ? b.reactions().stream().skip(1).toList()
-                    : new ArrayList<>(b.reactions()) {{ add(new Reaction("n" + random.nextInt(100_000), Events.tapped(id), List.of(Actions.of(Actions.PLAY, "t0")))); }});
+                    : new ArrayList<>(b.reactions()) {{ add(new Reaction("n" + random.nextInt(100_000), Events.tapped(id),
+                    List.of(Actions.of(Actions.PLAY, "t0")))); }});
         };
     }
 }

@@ -135,7 +135,8 @@ class FlipbookTest {
 
     @Test
     void copyToNextMayRepeatTheStep() {
-        Element leg = new Element("Leg", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(10, 20)).with(Properties.ROTATION, 5.0));
+        Element leg = new Element("Leg", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(10, 20))
+                .with(Properties.ROTATION, 5.0));
         Element moved = leg.withId("leg2").with(Properties.POSITION, new Point(14, 19)).with(Properties.ROTATION, 20.0);
         var b = new Flipbook(List.of(new Drawing(Flipbook.blank("a", BOX).withChildren(List.of(leg)), 0, 2),
                 new Drawing(Flipbook.blank("b", BOX).withChildren(List.of(moved)), 2, 2)), BOX, 24, Flipbook.Ending.LOOP);
@@ -193,7 +194,8 @@ class FlipbookTest {
         assertThat(times((Flipbook) changed.find(e.id()).content())).isEqualTo("a0-2 b3-5");
         Board without = board.withElements(Tree.remove(board.elements(), "b"));
         assertThat(times((Flipbook) without.find(e.id()).content())).isEqualTo("a0-2");
-        Flipbook more = ((Flipbook) board.find(e.id()).content()).withChildren(List.of(b.drawings().get(0).art(), b.drawings().get(1).art(), leg.withId("x")));
+        Flipbook more = ((Flipbook) board.find(e.id()).content()).withChildren(List.of(b.drawings().get(0).art(), b.drawings().get(1).art(),
+                leg.withId("x")));
         assertThat(more.drawings().getLast().start()).isEqualTo(5);
         assertThat(more.drawings().getLast().art().children()).extracting(Element::id).containsExactly("x");
     }

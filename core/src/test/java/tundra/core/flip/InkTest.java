@@ -117,7 +117,8 @@ class InkTest {
                 for (int i = 0; i < 9; i++) {
                     Point s = i == 0 && by != Registration.By.LINE ? Point.ZERO : new Point(random.nextDouble(-20, 20), random.nextDouble(-20, 20));
                     shifts.add(s);
-                    Element a = art(shape(new Content.Ellipse(), 100, 90, 80, 60).with(Properties.ROTATION, 20.0), shape(new Content.Polygon(5, 0.4), 130, 110, 70, 90));
+                    Element a = art(shape(new Content.Ellipse(), 100, 90, 80, 60).with(Properties.ROTATION, 20.0),
+                            shape(new Content.Polygon(5, 0.4), 130, 110, 70, 90));
                     arts.add(a.with(Properties.POSITION, a.rest().get(Properties.POSITION).plus(s)));
                 }
                 Flipbook b = book(Flipbook.Ending.LOOP, arts);

@@ -25,11 +25,13 @@ import tundra.core.model.Values;
 /** The drawings around the one that is seen, wherever their flipbook stands. */
 class OnionSkinTest {
     private static Element ink(String id) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(20, 20)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(20, 20)).with(Properties.SIZE, new Point(20, 20))
+                .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
     }
 
     private static Element drawing(int n) {
-        return new Element("d" + n, "d" + n, false, false, Values.NONE.with(Properties.POSITION, new Point(30, 30)), new Content.Group(List.of(ink("ink" + n)), new Point(60, 60)));
+        return new Element("d" + n, "d" + n, false, false, Values.NONE.with(Properties.POSITION, new Point(30, 30)),
+                new Content.Group(List.of(ink("ink" + n)), new Point(60, 60)));
     }
 
     private static int nodes(FrameNode n) {
@@ -42,10 +44,14 @@ class OnionSkinTest {
 
     @Test
     void itIsSeenAlsoWhereAGalleryHoldsTheFlipbook() {
-        var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 40)), new Flipbook(List.of(new Drawing(drawing(1), 0, 1), new Drawing(drawing(2), 1, 1), new Drawing(drawing(3), 2, 1)), new Point(60, 60), 10, Flipbook.Ending.LOOP));
-        var gallery = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)), Blocks.STRIP.made()).withChildren(List.of(ink("other"), book));
+        var book = new Element("book", "book", false, false, Values.NONE.with(Properties.POSITION, new Point(40, 40)),
+                new Flipbook(List.of(new Drawing(drawing(1), 0, 1), new Drawing(drawing(2), 1, 1), new Drawing(drawing(3), 2, 1)), new Point(60, 60),
+                10, Flipbook.Ending.LOOP));
+        var gallery = new Element("g", "g", false, false, Values.NONE.with(Properties.POSITION, new Point(200, 100)), Blocks.STRIP.made())
+                .withChildren(List.of(ink("other"), book));
         for (Element outer : List.of(book, gallery)) {
-            var board = new Board(new Point(400, 300), Values.NONE, List.of(outer), List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+            var board = new Board(new Point(400, 300), Values.NONE, List.of(outer),
+                    List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
             var builder = new FrameBuilder(board, new FakeMeasurer());
             Moment m = Moment.main(board, 100_000);
             Frame plain = builder.at(m), with = OnionSkin.STANDARD.withRange(1, 1).over(plain, builder, "book", m, new OnionLayers());

@@ -21,7 +21,8 @@ import tundra.core.model.Values;
 
 class SheetBookTest {
     private static Element picture(String name, double x, double y) {
-        return new Element(name, new Content.Picture("hash of " + name), Values.NONE.with(Properties.POSITION, new Point(x, y)).with(Properties.SIZE, new Point(40, 30)));
+        return new Element(name, new Content.Picture("hash of " + name), Values.NONE.with(Properties.POSITION, new Point(x, y))
+                .with(Properties.SIZE, new Point(40, 30)));
     }
 
     private static Asset asset(String name, int width, int height) {
@@ -52,7 +53,8 @@ class SheetBookTest {
         var book = (Flipbook) SheetBook.ofElements("Run", List.of(picture("small", 9, 9), big), 2, 12, new Point(5, 6)).content();
         assertThat(book.box()).isEqualTo(new Point(60, 30));
         assertThat(book.drawings()).extracting(d -> d.start()).containsExactly(0, 2);
-        assertThat(book.drawings()).allSatisfy(d -> assertThat(d.art().children().getFirst().rest().get(Properties.POSITION)).isEqualTo(new Point(30, 15)));
+        assertThat(book.drawings()).allSatisfy(d -> assertThat(d.art().children().getFirst().rest().get(Properties.POSITION))
+                .isEqualTo(new Point(30, 15)));
         var sheet = new ArrayList<Asset>(List.of(asset("a", 10, 8), asset("b", 6, 12)));
         sheet.add(1, null);
         var gaps = (Flipbook) SheetBook.of("Gaps", sheet, 3, 12, Point.ZERO).content();

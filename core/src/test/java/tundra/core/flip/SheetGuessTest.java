@@ -22,7 +22,8 @@ class SheetGuessTest {
         FADING
     }
 
-    private record Case(Style style, int columns, int rows, int width, int height, int left, int top, int right, int bottom, int across, int down, int missing) {
+    private record Case(Style style, int columns, int rows, int width, int height, int left, int top, int right, int bottom, int across, int down,
+            int missing) {
         Case(Style style, int columns, int rows, int width, int height, int margin, int spacing) {
             this(style, columns, rows, width, height, margin, margin, margin, margin, spacing, spacing, 0);
         }
@@ -46,7 +47,8 @@ class SheetGuessTest {
             new Case(Style.FREE, 4, 3, 64, 64, 0, 0, 0, 0, 0, 0, 2), new Case(Style.FREE, 12, 2, 32, 48, 2, 4),
             new Case(Style.PAPER, 5, 2, 60, 80, 0, 0), new Case(Style.PAPER, 3, 3, 70, 70, 6, 6), new Case(Style.PAPER, 10, 1, 30, 50, 1, 1),
             new Case(Style.CARDS, 6, 5, 40, 40, 5, 3), new Case(Style.CARDS, 4, 2, 64, 48, 0, 1), new Case(Style.CARDS, 3, 4, 33, 47, 10, 7),
-            new Case(Style.CARDS, 6, 3, 30, 30, 2, 3, 13, 8, 4, 6, 0), new Case(Style.CARDS, 9, 1, 24, 60, 1, 2), new Case(Style.CARDS, 5, 4, 32, 32, 3, 3, 3, 3, 2, 2, 3),
+            new Case(Style.CARDS, 6, 3, 30, 30, 2, 3, 13, 8, 4, 6, 0), new Case(Style.CARDS, 9, 1, 24, 60, 1, 2),
+            new Case(Style.CARDS, 5, 4, 32, 32, 3, 3, 3, 3, 2, 2, 3),
             new Case(Style.FADING, 4, 4, 48, 48, 0, 0), new Case(Style.FADING, 6, 2, 40, 56, 0, 0), new Case(Style.FADING, 3, 5, 60, 36, 0, 0));
 
     /** The pixels of a sheet. */
@@ -62,7 +64,8 @@ class SheetGuessTest {
         for (int i = 0; i < cells.size() - c.missing; i++) {
             SheetGrid.Cell cell = cells.get(i);
             double p = 2 * Math.PI * i / cells.size();
-            double cx = cell.width() * (0.5 + 0.08 * Math.sin(p + seed)), cy = cell.height() * (0.5 + 0.08 * Math.cos(2 * p)), r = Math.min(cell.width(), cell.height()) * (0.26 + 0.05 * Math.sin(3 * p));
+            double cx = cell.width() * (0.5 + 0.08 * Math.sin(p + seed)), cy = cell.height() * (0.5 + 0.08 * Math.cos(2 * p)),
+                    r = Math.min(cell.width(), cell.height()) * (0.26 + 0.05 * Math.sin(3 * p));
             for (int y = 0; y < cell.height(); y++) {
                 for (int x = 0; x < cell.width(); x++) {
                     int at = (cell.y() + y) * w + cell.x() + x;

@@ -25,15 +25,18 @@ class TogetherTest {
     private static Flipbook book() {
         var drawings = new ArrayList<Drawing>();
         for (int i = 0; i < 4; i++) {
-            var ink = new Element("ink" + i, "Ink", false, false, Values.NONE.with(Properties.POSITION, new Point(20 + 15 * i, 30)).with(Properties.SIZE, new Point(10, 6)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
-            drawings.add(new Drawing(new Element("d" + i, "Drawing", false, false, Values.NONE.with(Properties.POSITION, new Point(50 + i, 40 - 2 * i)), new Content.Group(List.of(ink), new Point(100, 80))), i, 1));
+            var ink = new Element("ink" + i, "Ink", false, false, Values.NONE.with(Properties.POSITION, new Point(20 + 15 * i, 30))
+                    .with(Properties.SIZE, new Point(10, 6)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+            drawings.add(new Drawing(new Element("d" + i, "Drawing", false, false, Values.NONE.with(Properties.POSITION,
+                    new Point(50 + i, 40 - 2 * i)), new Content.Group(List.of(ink), new Point(100, 80))), i, 1));
         }
         return new Flipbook(drawings, new Point(100, 80), 10, Flipbook.Ending.HOLD);
     }
 
     private static List<Point> corners(Flipbook f, int i) {
         var e = new Element("book", "Book", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 40)), f);
-        var b = new Board(new Point(100, 80), Values.NONE, List.of(e), List.of(new Timeline("t", "Main", 1_000_000, false, true, Map.of())), List.of());
+        var b = new Board(new Point(100, 80), Values.NONE, List.of(e), List.of(new Timeline("t", "Main", 1_000_000, false, true, Map.of())),
+                List.of());
         return new FrameBuilder(b, new FakeMeasurer()).at(i * 100_000L).find("ink" + i).corners();
     }
 

@@ -28,22 +28,26 @@ class ClockTest {
     @ParameterizedTest
     @CsvSource({
         // repeat, phase, speed, at, local
-        "LOOP, 0, 1, 0, 0", "LOOP, 0, 1, 5, 5", "LOOP, 0, 1, 12, 0", "LOOP, 0, 1, 31, 7", "LOOP, 4, 1, 10, 2", "LOOP, 0, -1, 1, 11", "LOOP, 0, -1, 25, 11",
+        "LOOP, 0, 1, 0, 0", "LOOP, 0, 1, 5, 5", "LOOP, 0, 1, 12, 0", "LOOP, 0, 1, 31, 7", "LOOP, 4, 1, 10, 2", "LOOP, 0, -1, 1, 11",
+                "LOOP, 0, -1, 25, 11",
         "LOOP, 5, -2, 3, 11", "LOOP, 0, 0.5, 9, 5", "LOOP, -3, 1, 0, 9", "LOOP, 30, 1, 0, 6",
-        "ONCE, 0, 1, 5, 5", "ONCE, 0, 1, 12, 12", "ONCE, 0, 1, 40, 12", "ONCE, 7, 2, 2, 11", "ONCE, 7, 2, 3, 12", "ONCE, 12, -1, 5, 7", "ONCE, 12, -3, 5, 0", "ONCE, 0, -1, 5, 0",
+        "ONCE, 0, 1, 5, 5", "ONCE, 0, 1, 12, 12", "ONCE, 0, 1, 40, 12", "ONCE, 7, 2, 2, 11", "ONCE, 7, 2, 3, 12", "ONCE, 12, -1, 5, 7",
+        "ONCE, 12, -3, 5, 0", "ONCE, 0, -1, 5, 0",
         "HOLD, 7, 1, 0, 7", "HOLD, 7, 3, 100, 7", "HOLD, 99, 1, 5, 12",
     })
     void theLocalTime(Clock.Repeat repeat, long phase, double speed, long at, long local) {
         assertThat(new Clock(true, repeat, phase, speed).local(at, 12)).isEqualTo(local);
     }
 
-    private static final Board VANE = new Board(new Point(10, 10), Values.NONE, List.of(new Element("dot", "Dot", false, false, Values.NONE, new Content.Rectangle())),
+    private static final Board VANE = new Board(new Point(10, 10), Values.NONE,
+            List.of(new Element("dot", "Dot", false, false, Values.NONE, new Content.Rectangle())),
             List.of(new Timeline("in", Timeline.MAIN, 12, false, true, Map.of()).with("dot", Properties.ROTATION,
                     new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(12, 12.0, Easing.LINEAR))))), List.of());
 
     private static Board scene(Clock c, Span span) {
         Timeline main = new Timeline("main", Timeline.MAIN, 100, false, true, Map.of());
-        var e = new Element("vane", "Vane", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)), new Content.Instance("m", VANE.size(), c));
+        var e = new Element("vane", "Vane", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 50)),
+                new Content.Instance("m", VANE.size(), c));
         return new Board(new Point(100, 100), Values.NONE, List.of(e), List.of(span == null ? main : main.withShown("vane", span)), List.of());
     }
 
@@ -72,7 +76,8 @@ class ClockTest {
     void manyAtTheSameLocalTimeAreOnePicture() {
         Board one = scene(Clock.OWN, null);
         Element e = one.elements().getFirst();
-        Board b = one.withElements(List.of(e, e.withId("b"), e.withId("c").withContent(new Content.Instance("m", VANE.size(), Clock.OWN.withPhase(12)))));
+        Board b = one.withElements(List.of(e, e.withId("b"), e.withId("c")
+                .withContent(new Content.Instance("m", VANE.size(), Clock.OWN.withPhase(12)))));
         var motifs = new MotifFrames(List.of(new Motif("m", "Vane", VANE)), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
         var nodes = new FrameBuilder(b, new FakeMeasurer(), null, false, motifs).at(5).nodes();
         assertThat(nodes.get(1).children()).isSameAs(nodes.get(0).children());
@@ -82,7 +87,8 @@ class ClockTest {
     @Test
     void whatLiesInAMotifIsNoPartOfTheBoard() {
         Board b = scene(Clock.OWN, null);
-        var motifs = new MotifFrames(List.of(new Motif("m", "Vane", new Board(VANE.size(), Values.NONE, List.of(new Element("dot", "Dot", false, false,
+        var motifs = new MotifFrames(List.of(new Motif("m", "Vane",
+                new Board(VANE.size(), Values.NONE, List.of(new Element("dot", "Dot", false, false,
                 Values.NONE.with(Properties.SIZE, new Point(10, 10)).with(Properties.PIVOT, Point.ZERO).with(Properties.FILL, Color.parse("#000000")),
                 new Content.Rectangle())), VANE.timelines(), List.of()))), List.of(), new FakeMeasurer(), null, (x, layout) -> x);
         Frame f = new FrameBuilder(b, new FakeMeasurer(), null, false, motifs).at(0);

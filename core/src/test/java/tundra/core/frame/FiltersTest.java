@@ -37,8 +37,10 @@ class FiltersTest {
         assertThat(of(EffectKind.CONTRAST, Properties.CONTRAST, 3.0)).containsExactly(new double[] {1, 3 * G - 1, 0, 1}, within(1e-9));
         assertThat(of(EffectKind.CONTRAST, Properties.CONTRAST, 1000.0)).as("hard edges").containsExactly(new double[] {1, 0, 0, 1}, within(1e-9));
         assertThat(of(EffectKind.INVERT, Properties.INVERT, 1.0)).containsExactly(new double[] {1 - R, 1 - G, 1 - B, 1}, within(1e-9));
-        assertThat(of(EffectKind.INVERT, Properties.INVERT, 0.25)).containsExactly(new double[] {0.25 + 0.5 * R, 0.25 + 0.5 * G, 0.25 + 0.5 * B, 1}, within(1e-9));
-        assertThat(apply(Filters.of(EffectKind.CHANNELS, Values.NONE.with(Properties.SLOPE, new Quad(-0.7, 1, 0, 0.5)).with(Properties.OFFSET, new Quad(0.7, 0.1, 0.3, 0)))))
+        assertThat(of(EffectKind.INVERT, Properties.INVERT, 0.25)).containsExactly(new double[] {0.25 + 0.5 * R, 0.25 + 0.5 * G, 0.25 + 0.5 * B, 1},
+                within(1e-9));
+        assertThat(apply(Filters.of(EffectKind.CHANNELS, Values.NONE.with(Properties.SLOPE, new Quad(-0.7, 1, 0, 0.5))
+                .with(Properties.OFFSET, new Quad(0.7, 0.1, 0.3, 0)))))
                 .containsExactly(new double[] {0.7 - 0.7 * R, G + 0.1, 0.3, 0.5}, within(1e-9));
     }
 
@@ -60,7 +62,8 @@ class FiltersTest {
 
     @Test
     void aLongShadowReachesItsLengthAndFadesToWhatIsLeft() {
-        var l = (Filter.LongShadow) Filters.of(EffectKind.LONG_SHADOW, Values.NONE.with(Properties.LONG_DIRECTION, 90.0).with(Properties.LONG_LENGTH, 511.0).with(Properties.LONG_FADE, 0.75));
+        var l = (Filter.LongShadow) Filters.of(EffectKind.LONG_SHADOW, Values.NONE.with(Properties.LONG_DIRECTION, 90.0)
+                .with(Properties.LONG_LENGTH, 511.0).with(Properties.LONG_FADE, 0.75));
         double way = 0, kept = 1;
         for (int i = 0; i < Filter.LongShadow.STAGES; i++) {
             assertThat(l.step(i).y()).isCloseTo(Math.pow(2, i), within(1e-9));

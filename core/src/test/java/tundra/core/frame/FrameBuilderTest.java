@@ -67,7 +67,8 @@ class FrameBuilderTest {
 
     @Test
     void childrenMoveWithTheirGroup() {
-        var inside = new Element("in", "in", false, false, Values.NONE.with(Properties.POSITION, new Point(10, 0)).with(Properties.SIZE, new Point(2, 2)),
+        var inside = new Element("in", "in", false, false, Values.NONE.with(Properties.POSITION, new Point(10, 0))
+                .with(Properties.SIZE, new Point(2, 2)),
                 new Content.Ellipse());
         add("group", new Content.Group(List.of(inside), new Point(20, 20)), 100, 100, 0, 0);
         main = main.with("group", Properties.ROTATION, fromTo(0.0, 180.0));
@@ -167,11 +168,13 @@ class FrameBuilderTest {
     /** A version that was left lets go of what it can make again; the builder that showed it still shows it when it comes back at once. */
     @Test
     void aVersionThatComesBackIsShownAsItWas() {
-        Element leaf = new Element("leaf", "leaf", false, false, Values.NONE.with(Properties.SIZE, new Point(10, 10)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        Element leaf = new Element("leaf", "leaf", false, false, Values.NONE.with(Properties.SIZE, new Point(10, 10))
+                .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
         Element group = new Element("group", "group", false, false, Values.NONE, new Content.Group(List.of(leaf), new Point(10, 10), null));
         Project start = Project.empty("P", new Point(100, 100), 24);
         String scene = start.scenes().getFirst().id();
-        Project first = start.mapBoard(scene, b -> b.withElements(List.of(group))).mapBoard(scene, b -> b.mapElement("leaf", e -> e.with(Properties.OPACITY, 0.5)));
+        Project first = start.mapBoard(scene, b -> b.withElements(List.of(group)))
+                .mapBoard(scene, b -> b.mapElement("leaf", e -> e.with(Properties.OPACITY, 0.5)));
         var builder = new FrameBuilder(first.scenes().getFirst().board(), new FakeMeasurer());
         Frame seen = builder.at(0);
         Project second = first.mapBoard(scene, b -> b.mapElement("leaf", e -> e.with(Properties.OPACITY, 0.7)));
@@ -198,12 +201,14 @@ class FrameBuilderTest {
         assertThat(after.get(2)).isNotSameAs(before.get(2));
         assertThat(two.at(500_000).find("dragged").bounds()).isEqualTo(new Rect(91, 95, 8, 8));
         // other keys move it otherwise, whatever was kept
-        Board third = second.mapTimeline("main", t -> t.with("moves", Properties.POSITION, fromTo(new Point(50, 60), new Point(50, 160))).with("still", Properties.ROTATION, fromTo(0.0, 90.0)));
+        Board third = second.mapTimeline("main", t -> t.with("moves", Properties.POSITION, fromTo(new Point(50, 60), new Point(50, 160)))
+                .with("still", Properties.ROTATION, fromTo(0.0, 90.0)));
         var three = new FrameBuilder(third, MEASURE, two, false);
         assertThat(three.at(1_000_000).find("moves").bounds()).isEqualTo(new Rect(30, 100, 40, 20));
         assertThat(three.at(1_000_000).nodes().getFirst().toParent().b()).isCloseTo(Math.sin(Math.PI / 4), within(1e-9));
         // and a version that is gone back to is as it was
-        assertThat(new FrameBuilder(first, MEASURE, three, false).at(500_000)).isEqualTo(one.at(500_000)).isEqualTo(new FrameBuilder(first, MEASURE).at(500_000));
+        assertThat(new FrameBuilder(first, MEASURE, three, false).at(500_000)).isEqualTo(one.at(500_000)).isEqualTo(new FrameBuilder(first, MEASURE)
+                .at(500_000));
     }
 
     /** What went long ago is let go of, and what is there is found all the same. */

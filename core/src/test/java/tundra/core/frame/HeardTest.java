@@ -27,7 +27,8 @@ class HeardTest {
                 List.of(new Timeline("in", Timeline.MAIN, 1_000_000, true, true, Map.of()).withSounds(List.of(bell))), List.of()));
         var e = new Element("one", "One", false, false, Values.NONE, new Content.Instance("ring", new Point(10, 10), clock));
         Project p = Project.empty("P", new Point(100, 100), 24).withMotifs(List.of(ring)).withAsset(BELL);
-        Board b = p.scenes().getFirst().board().withElements(List.of(e)).withTimelines(List.of(new Timeline("main", Timeline.MAIN, 3_000_000, false, true, Map.of())));
+        Board b = p.scenes().getFirst().board().withElements(List.of(e))
+                .withTimelines(List.of(new Timeline("main", Timeline.MAIN, 3_000_000, false, true, Map.of())));
         return AudibleSounds.on(p, b, b.main());
     }
 
@@ -38,7 +39,8 @@ class HeardTest {
     @Test
     void onceInEachTurn() {
         assertThat(heard(at(300_000), Clock.OWN)).extracting(PlacedSound::start).containsExactly(300_000L, 1_300_000L, 2_300_000L);
-        assertThat(heard(at(300_000), Clock.PARENT.withPhase(100_000))).extracting(PlacedSound::start).containsExactly(200_000L, 1_200_000L, 2_200_000L);
+        assertThat(heard(at(300_000), Clock.PARENT.withPhase(100_000))).extracting(PlacedSound::start).containsExactly(200_000L, 1_200_000L,
+                2_200_000L);
     }
 
     @Test
@@ -47,7 +49,8 @@ class HeardTest {
         // it began 50 ms ago: 150 ms of it are left; then at the end of each turn of one second
         assertThat(all).extracting(PlacedSound::start).containsExactly(0L, 950_000L, 1_950_000L, 2_950_000L);
         assertThat(all).extracting(PlacedSound::from).containsExactly(50_000L, 0L, 0L, 0L);
-        assertThat(all).extracting(PlacedSound::length).as("cut where the scene's timeline ends").containsExactly(150_000L, 200_000L, 200_000L, 50_000L);
+        assertThat(all).extracting(PlacedSound::length).as("cut where the scene's timeline ends").containsExactly(150_000L, 200_000L, 200_000L,
+                50_000L);
     }
 
     @Test

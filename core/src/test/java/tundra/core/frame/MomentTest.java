@@ -82,7 +82,8 @@ class MomentTest {
 
     @Test
     void aMotifThatRunsOnceStaysAtItsVeryEnd() {
-        Board motif = new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("m", Timeline.MAIN, 600_000, true, true, Map.of()), new Timeline("half", "half", 300_000, true, true, Map.of())), List.of());
+        Board motif = new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("m", Timeline.MAIN, 600_000, true, true, Map.of()),
+                new Timeline("half", "half", 300_000, true, true, Map.of())), List.of());
         var once = Moment.opened(BOARD, 5_000_000).inside(BOARD, "menu", Clock.OWN.withRepeat(Clock.Repeat.ONCE), motif);
         assertThat(once.timeOf("m")).as("though its Main would begin anew").isEqualTo(600_000);
         assertThat(once.timeOf("half")).isZero();

@@ -32,7 +32,8 @@ class OwnValuesTest {
             .with(Properties.OVERFLOW, "clipped"), new Content.Group(List.of(LEAF), new Point(40, 30)));
 
     private static <T> Board board(Element e, Property<T> p, T from, T to) {
-        var t = new Timeline(Timeline.MAIN, 1_000_000).with(e.id(), p, new Track<>(List.of(new Key<>(0, from, Easing.LINEAR), new Key<>(1_000_000, to, Easing.LINEAR))));
+        var t = new Timeline(Timeline.MAIN, 1_000_000)
+                .with(e.id(), p, new Track<>(List.of(new Key<>(0, from, Easing.LINEAR), new Key<>(1_000_000, to, Easing.LINEAR))));
         return new Board(new Point(200, 200), Values.NONE, List.of(e), List.of(t), List.of());
     }
 
@@ -101,7 +102,8 @@ class OwnValuesTest {
         Element centred = GROUP.with(Properties.PIVOT, new Point(0.5, 0.5)).with(Properties.POSITION, new Point(100, 100));
         Board b = new Board(new Point(200, 200), Values.NONE, List.of(centred), List.of(new Timeline(Timeline.MAIN, 1_000_000)), List.of());
         Board wider = new PropertyEdit(b.main().id(), 0, EditScope.REST).set(b, "group", Properties.SIZE, new Point(80, 30));
-        assertThat(new FrameBuilder(wider, MEASURE).at(0).find("leaf").toCanvas()).isEqualTo(new FrameBuilder(b, MEASURE).at(0).find("leaf").toCanvas());
+        assertThat(new FrameBuilder(wider, MEASURE).at(0).find("leaf").toCanvas()).isEqualTo(new FrameBuilder(b, MEASURE).at(0).find("leaf")
+                .toCanvas());
         assertThat(new FrameBuilder(wider, MEASURE).at(0).find("group").node().box()).isEqualTo(new Point(80, 30));
     }
 

@@ -28,7 +28,8 @@ class PaintMarksTest {
     @Test
     void aStrokeRunsThroughInDashesOrInPart() {
         assertThat(StrokeStyle.runs(LINE, stroke()).getFirst().style().pattern()).isEmpty();
-        var dashed = StrokeStyle.runs(LINE, stroke().with(Properties.DASH, 10.0).with(Properties.GAP, 5.0).with(Properties.DASH_OFFSET, 3.0)).getFirst().style();
+        var dashed = StrokeStyle.runs(LINE, stroke().with(Properties.DASH, 10.0).with(Properties.GAP, 5.0).with(Properties.DASH_OFFSET, 3.0))
+                .getFirst().style();
         assertThat(dashed.pattern()).containsExactly(10.0, 5.0);
         assertThat(dashed.offset()).isEqualTo(3);
         var part = StrokeStyle.runs(LINE, stroke().with(Properties.REVEAL, new Point(0.25, 0.75))).getFirst().style();
@@ -76,7 +77,8 @@ class PaintMarksTest {
         assertThat(half.stops()).containsExactly(new Gradient.Stop(0, new Color(128, 128, 128, 255)), new Gradient.Stop(1, Color.BLACK));
         assertThat(half.end()).isEqualTo(g.end());
         // geometry and places of stops go number by number
-        var moved = g.withEnd(new Point(0, 1), new Point(1, 1)).withStops(List.of(new Gradient.Stop(0.5, Color.WHITE), new Gradient.Stop(1, Color.BLACK)));
+        var moved = g.withEnd(new Point(0, 1), new Point(1, 1))
+                .withStops(List.of(new Gradient.Stop(0.5, Color.WHITE), new Gradient.Stop(1, Color.BLACK)));
         var between = (Gradient) ValueType.PAINT.lerp(g, moved, 0.25);
         assertThat(between.stops().getFirst().at()).isCloseTo(0.125, within(1e-12));
         assertThat(between.end().distance(g.end().lerp(moved.end(), 0.25))).isLessThan(1e-12);

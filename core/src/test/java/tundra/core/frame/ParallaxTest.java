@@ -17,13 +17,16 @@ import tundra.core.model.Values;
 
 class ParallaxTest {
     private static Element box(String id, double y, double parallax) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(50, y)).with(Properties.SIZE, new Point(20, 20)).with(Properties.PARALLAX, parallax), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(50, y)).with(Properties.SIZE, new Point(20, 20))
+                .with(Properties.PARALLAX, parallax), new Content.Rectangle());
     }
 
     @Test
     void whatFollowsTheScrollingIsShiftedByItsShare() {
-        var group = new Element("group", "Group", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100)).with(Properties.SCALE, new Point(2, 2)), new Content.Group(List.of(box("inner", 30, 0.25)), new Point(100, 100), null));
-        Board b = new Board(new Point(200, 200), Values.NONE, List.of(box("still", 50, 0), box("half", 50, 0.5), box("away", 50, -0.5), group), List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, false, Map.of()).withScroll(Scroll.over(400))), List.of());
+        var group = new Element("group", "Group", false, false, Values.NONE.with(Properties.POSITION, new Point(100, 100))
+                .with(Properties.SCALE, new Point(2, 2)), new Content.Group(List.of(box("inner", 30, 0.25)), new Point(100, 100), null));
+        Board b = new Board(new Point(200, 200), Values.NONE, List.of(box("still", 50, 0), box("half", 50, 0.5), box("away", 50, -0.5), group),
+                List.of(new Timeline("m", Timeline.MAIN, 1_000_000, false, false, Map.of()).withScroll(Scroll.over(400))), List.of());
         Frame rests = new FrameBuilder(b, new FakeMeasurer()).at(0), scrolled = Parallax.scrolled(rests, b, 120);
         assertThat(Parallax.scrolled(rests, b, 0)).isSameAs(rests);
         Map<String, Double> by = Map.of("still", 0.0, "half", -60.0, "away", 60.0, "inner", -60.0);

@@ -23,7 +23,8 @@ import tundra.core.motion.Track;
 
 /** What several timelines, spans, split positions and facing make of an element at a time. */
 class PosesTest {
-    private static final Element BOX = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 60)).with(Properties.SIZE, new Point(10, 10))
+    private static final Element BOX = new Element("box", "Box", false, false, Values.NONE.with(Properties.POSITION, new Point(50, 60))
+            .with(Properties.SIZE, new Point(10, 10))
             .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
 
     private static Timeline timeline(String id, long duration, boolean loop) {
@@ -91,7 +92,8 @@ class PosesTest {
     @Test
     void facingAddsTheWaysDirectionToTheRotation() {
         Element facing = BOX.with(Properties.FACE_PATH, "yes").with(Properties.FRONT, 30.0).with(Properties.ROTATION, 5.0);
-        var b = builder(facing, timeline("main", 2_000_000, false).with("box", Properties.POSITION, linear(1_000_000, new Point(0, 0), new Point(100, 0), new Point(100, 100))));
+        var b = builder(facing, timeline("main", 2_000_000, false).with("box", Properties.POSITION,
+                linear(1_000_000, new Point(0, 0), new Point(100, 0), new Point(100, 100))));
         assertThat(at(b, Properties.ROTATION, 500_000)).isCloseTo(5 - 30, within(1e-6));
         assertThat(at(b, Properties.ROTATION, 1_500_000)).as("downwards").isCloseTo(5 + 90 - 30, within(1e-6));
     }
@@ -104,13 +106,15 @@ class PosesTest {
         assertThat(b.path("main", "box").at(500_000)).isEqualTo(new Point(50, 0));
         assertThat(b.path("main", "nobody")).isNull();
         assertThat(b.path("other", "box")).isNull();
-        var next = new FrameBuilder(b.board().mapTimeline("main", t -> t.with("box", Properties.ROTATION, linear(1_000_000, 0.0, 1.0))), new FakeMeasurer(), b, false);
+        var next = new FrameBuilder(b.board().mapTimeline("main", t -> t.with("box", Properties.ROTATION, linear(1_000_000, 0.0, 1.0))),
+                new FakeMeasurer(), b, false);
         assertThat(next.path("main", "box")).as("taken over").isSameAs(b.path("main", "box"));
     }
 
     @Test
     void theBackgroundHasKeysToo() {
-        var b = builder(BOX, timeline("main", 1_000_000, false).with(Board.CANVAS, Properties.BACKGROUND, linear(1_000_000, Color.BLACK, Color.WHITE)));
+        var b = builder(BOX, timeline("main", 1_000_000, false).with(Board.CANVAS, Properties.BACKGROUND,
+                linear(1_000_000, Color.BLACK, Color.WHITE)));
         assertThat(b.at(0).background()).isEqualTo(Color.BLACK);
         assertThat(b.at(500_000).background().red()).isBetween(127, 128);
         assertThat(b.at(1_000_000).background()).isEqualTo(Color.WHITE);

@@ -17,7 +17,8 @@ import tundra.core.model.Values;
 
 /** What an instance of a motif of half a second (12 frames) plays on a timeline of two: worked out by hand. */
 class TurnsTest {
-    private static final Motif MOTIF = new Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(), List.of(new Timeline("in", "Main", 500_000, false, true, Map.of())), List.of()));
+    private static final Motif MOTIF = new Motif("m", "M", new Board(new Point(10, 10), Values.NONE, List.of(),
+            List.of(new Timeline("in", "Main", 500_000, false, true, Map.of())), List.of()));
 
     private static Board around(Clock c, Span span) {
         Timeline t = new Timeline("main", "Main", 2_000_000, false, true, Map.of());
@@ -42,7 +43,8 @@ class TurnsTest {
         assertThat(late.turns().getFirst()).isEqualTo(new Turns.Turn(0, 300_000));
         assertThat(late.turns().getLast()).isEqualTo(new Turns.Turn(1_800_000, 2_000_000));
         assertThat(turns(Clock.OWN.withSpeed(2), null).turns()).hasSize(8);
-        assertThat(turns(Clock.OWN.withSpeed(-1).withPhase(100_000), null).turns().getFirst()).as("backwards from its phase").isEqualTo(new Turns.Turn(0, 100_000));
+        assertThat(turns(Clock.OWN.withSpeed(-1).withPhase(100_000), null).turns().getFirst()).as("backwards from its phase")
+                .isEqualTo(new Turns.Turn(0, 100_000));
     }
 
     @Test

@@ -43,7 +43,8 @@ class UnseenTest {
     void theReasonNamesTheElementOrTheGroupThatHidesIt() {
         assertThat(why(main(), box.withChildren(List.of(lamp.withHidden(true))), "lamp", 0)).isEqualTo("Lamp is hidden");
         assertThat(why(main(), box.withHidden(true), "lamp", 0)).isEqualTo("its group Box is hidden");
-        assertThat(why(main().withShown("box", new Span(1_000_000, 2_500_000)), box, "lamp", 0)).isEqualTo("its group Box is seen only from 1 s to 2.5 s");
+        assertThat(why(main().withShown("box", new Span(1_000_000, 2_500_000)), box, "lamp", 0))
+                .isEqualTo("its group Box is seen only from 1 s to 2.5 s");
         assertThat(why(main().withShown("box", new Span(1_000_000, 2_500_000)), box, "lamp", 1_000_000)).isNull();
         var fade = new Track<>(List.of(new Key<>(0, 0.0, Easing.LINEAR), new Key<>(1_000_000, 1.0, Easing.LINEAR)));
         assertThat(why(main().with("lamp", Properties.OPACITY, fade), box, "lamp", 10_000)).isEqualTo("Lamp is faded to 1 % here");

@@ -24,8 +24,10 @@ class ValueWordsTest {
     private static final PieceValue NAME = new PieceValue("w", "placed by", PieceValue.Kind.TEXT, "somebody", false);
 
     private static Project piece(String words) {
-        var text = new Element("words", "Words", false, false, Values.NONE.with(Properties.FILL, Color.BLACK), new Content.Text(words, "Lora", 400, 10, Content.Align.LEFT, 1));
-        var board = new Board(new Point(100, 100), Values.NONE, List.of(text), List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var text = new Element("words", "Words", false, false, Values.NONE.with(Properties.FILL, Color.BLACK), new Content.Text(words, "Lora", 400,
+                10, Content.Align.LEFT, 1));
+        var board = new Board(new Point(100, 100), Values.NONE, List.of(text),
+                List.of(new Timeline("main", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
         return new Project("p", "P", 24, List.of(new Scene("s", "S", board)), Map.of(), Map.of()).withValues(List.of(PLACED, NAME));
     }
 
@@ -40,7 +42,8 @@ class ValueWordsTest {
     @Test
     void valuesStandWhereTheirNamesStandBetweenBraces() {
         var values = List.of(PLACED, NAME);
-        assertThat(ValueWords.in("{placed} of 3, {placed by}", values)).containsExactly(new ValueWords.Span(0, 8, PLACED), new ValueWords.Span(15, 26, NAME));
+        assertThat(ValueWords.in("{placed} of 3, {placed by}", values)).containsExactly(new ValueWords.Span(0, 8, PLACED),
+                new ValueWords.Span(15, 26, NAME));
         assertThat(ValueWords.in("{other} {placed {placed}", values)).containsExactly(new ValueWords.Span(16, 24, PLACED));
         assertThat(ValueWords.in("{placed}", List.of())).isEmpty();
         var shown = ValueWords.shown("{placed} of 3, {placed by}!", values);
@@ -54,7 +57,9 @@ class ValueWordsTest {
         Board b = p.scenes().getFirst().board();
         var seen = Frames.of(p, b, new FakeMeasurer());
         assertThat(seen(seen)).isEqualTo("0 of 3");
-        assertThat(seen.boxAt(b.find("words"), 0).x()).isEqualTo(new FrameBuilder(b.mapElement("words", e -> e.withContent(((Content.Text) e.content()).withText("0 of 3"))), new FakeMeasurer()).boxAt(
+        assertThat(seen.boxAt(b.find("words"), 0).x())
+                .isEqualTo(new FrameBuilder(b.mapElement("words", e -> e.withContent(((Content.Text) e.content()).withText("0 of 3"))),
+                new FakeMeasurer()).boxAt(
                 b.mapElement("words", e -> e.withContent(((Content.Text) e.content()).withText("0 of 3"))).find("words"), 0).x());
         var typed = Frames.of(p, b, new FakeMeasurer());
         typed.showAsWritten("words");

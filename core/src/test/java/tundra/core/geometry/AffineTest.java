@@ -16,7 +16,8 @@ class AffineTest {
     }
 
     private static Affine any(Random r) {
-        return Affine.placed(new Point(r.nextDouble() * 100, r.nextDouble() * 100), r.nextDouble() * 360, new Point(0.2 + r.nextDouble(), -0.2 - r.nextDouble()),
+        return Affine.placed(new Point(r.nextDouble() * 100, r.nextDouble() * 100), r.nextDouble() * 360,
+                new Point(0.2 + r.nextDouble(), -0.2 - r.nextDouble()),
                 new Point(r.nextDouble() * 60 - 30, r.nextDouble() * 20), new Point(r.nextDouble() * 50, r.nextDouble() * 50));
     }
 
@@ -108,7 +109,8 @@ class AffineTest {
             double lost = (4 - Math.PI) * r * r;
             assertThat(Moments.of(Outline.rectangle(new Rect(10, 10, 100, 40), r)).area()).isCloseTo(4000 - lost, within(1e-3 * r * r + 1e-9));
         }
-        assertThat(Outline.rectangle(new Rect(0, 0, 100, 40), 500)).as("at most half of the shorter side").isEqualTo(Outline.rectangle(new Rect(0, 0, 100, 40), 20));
+        assertThat(Outline.rectangle(new Rect(0, 0, 100, 40), 500)).as("at most half of the shorter side")
+                .isEqualTo(Outline.rectangle(new Rect(0, 0, 100, 40), 20));
         assertThat(Moments.of(Outline.ellipse(new Rect(0, 0, 80, 30))).area()).isCloseTo(Math.PI * 40 * 15, within(0.6));
     }
 }

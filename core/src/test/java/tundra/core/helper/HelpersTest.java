@@ -36,7 +36,8 @@ class HelpersTest {
         var all = IntStream.range(0, balls).mapToObj(i -> ball("b" + i, 100 + 60 * i)).toList();
         var board = new Board(new Point(640, 400), Values.NONE, all, List.of(new Timeline("t", "Main", 4_000_000, false, true, Map.of())), List.of());
         Project p = Project.empty("p", new Point(640, 400), 24);
-        return new Job(p.mapBoard(p.scenes().getFirst().id(), b -> board), board, "t", all.stream().map(Element::id).toList(), 500_000, new FakeMeasurer());
+        return new Job(p.mapBoard(p.scenes().getFirst().id(), b -> board), board, "t", all.stream().map(Element::id).toList(), 500_000,
+                new FakeMeasurer());
     }
 
     private static <T> T at(Board b, String id, Property<T> p, double seconds) {
@@ -191,7 +192,8 @@ class HelpersTest {
         for (String id : List.of("b0", "b1")) {
             Point a = at(b, id, Properties.POSITION, 0.5), z = at(b, id, Properties.POSITION, 3.5);
             assertThat(a.distance(z)).isLessThan(1e-9);
-            Point out = at(b, id, Properties.POSITION, 0.5 + h).minus(a).times(1 / h), in = z.minus(at(b, id, Properties.POSITION, 3.5 - h)).times(1 / h);
+            Point out = at(b, id, Properties.POSITION, 0.5 + h).minus(a).times(1 / h), in = z.minus(at(b, id, Properties.POSITION, 3.5 - h))
+                    .times(1 / h);
             assertThat(out.distance(in)).as("px a second").isLessThan(out.length() * 0.03);
             assertThat(at(b, id, Properties.ROTATION, 3.5)).isCloseTo(at(b, id, Properties.ROTATION, 0.5), within(1e-9));
             for (double s = 0.5; s < 3.5; s += 0.05) {
@@ -200,7 +202,8 @@ class HelpersTest {
             }
         }
         assertThat(at(b, "b0", Properties.POSITION, 1.2).minus(at(b, "b0", Properties.POSITION, 0.5))
-                .distance(at(b, "b1", Properties.POSITION, 1.2).minus(at(b, "b1", Properties.POSITION, 0.5)))).as("each its own way").isGreaterThan(0.5);
+                .distance(at(b, "b1", Properties.POSITION, 1.2).minus(at(b, "b1", Properties.POSITION, 0.5)))).as("each its own way")
+                .isGreaterThan(0.5);
         Board again = helper("Drift").apply(job(2), new double[] {25, 6, 1.5, 3, 42}).board();
         assertThat(again).as("the seed decides").isEqualTo(b);
     }
@@ -212,7 +215,8 @@ class HelpersTest {
         for (Scatter.Channel c : Scatter.Channel.values()) {
             ranges.put(c, new Scatter.Range(0, 1, 1));
         }
-        var group = new Element("g", "Scatter", false, false, Values.NONE, new Content.Group(children, new Point(300, 300), null, new Scatter(6, ranges)));
+        var group = new Element("g", "Scatter", false, false, Values.NONE, new Content.Group(children, new Point(300, 300), null,
+                new Scatter(6, ranges)));
         Job of = job(1);
         var job = new Job(of.project(), of.board().withElements(List.of(group)), "t", List.of("g"), 0, of.measure());
         Board b = helper("Drift").apply(job, new double[] {20, 5, 2, 3, 42}).board();
@@ -246,7 +250,8 @@ class HelpersTest {
         var job = new Job(four.project(), moving, "t", four.elements(), 500_000, four.measure());
         Board b = helper("Stagger").apply(job, new double[] {0.25, 1, 0, 1}).board();
         for (int i = 0; i < 4; i++) {
-            assertThat(b.main().track("b" + i, Properties.OPACITY).keys().getFirst().time()).as("from the end").isEqualTo(500_000 + (3 - i) * 250_000);
+            assertThat(b.main().track("b" + i, Properties.OPACITY).keys().getFirst().time()).as("from the end")
+                    .isEqualTo(500_000 + (3 - i) * 250_000);
         }
         assertThat(Stagger.ordered(List.of("a", "b", "c", "d", "e"), 2, 0)).containsExactly("c", "b", "d", "a", "e");
         assertThat(helper("Stagger").refuses(job(3))).isNotNull();
@@ -340,7 +345,8 @@ class HelpersTest {
     }
 
     private static Element hills(String id, double x, double width) {
-        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(width, 100)).with(Properties.FILL, Color.BLACK), new Content.Rectangle());
+        return new Element(id, id, false, false, Values.NONE.with(Properties.POSITION, new Point(x, 200)).with(Properties.SIZE, new Point(width, 100))
+                .with(Properties.FILL, Color.BLACK), new Content.Rectangle());
     }
 
     /** Two layers as wide as the canvas of 640 px and a tree of 40 px go by in 8 s. */

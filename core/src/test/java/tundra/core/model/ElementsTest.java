@@ -39,7 +39,8 @@ class ElementsTest {
                 double turn = i;
                 int kind = random.nextInt(12);
                 UnaryOperator<Element> change = kind == 0 && Tree.find(plain, id) instanceof Element g && !g.children().isEmpty()
-                        ? e -> e.withChildren(e.children().subList(0, e.children().size() - 1)) : kind == 1 ? e -> e.withName("n" + turn) : e -> e.with(Properties.ROTATION, turn);
+                        ? e -> e.withChildren(e.children().subList(0, e.children().size() - 1)) : kind == 1 ? e -> e.withName("n" + turn) : e ->
+                        e.with(Properties.ROTATION, turn);
                 plain = Tree.map(plain, id, change);
                 all = all.map(id, change);
                 if (random.nextInt(9) == 0) {

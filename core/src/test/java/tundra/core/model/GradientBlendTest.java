@@ -24,8 +24,10 @@ class GradientBlendTest {
     void colorsPlacesAndGeometryGoHalfWayAtHalfTime() {
         Gradient a = linear(0, RED, 0.5, BLUE), b = linear(0.2, BLUE, 1, RED).placed(new Point(0, 0), new Point(1, 1), new Point(-1, 1));
         var half = (Gradient) GradientBlend.at(a, b, 0.5);
-        assertThat(half.stops()).extracting(Gradient.Stop::at).usingElementComparator((x, y) -> Math.abs(x - y) < 1e-12 ? 0 : 1).containsExactly(0.1, 0.75);
-        assertThat(half.stops()).extracting(Gradient.Stop::color).allMatch(c -> c.green() == 0 && Math.abs(c.red() - 127.5) <= 0.5 && Math.abs(c.blue() - 127.5) <= 0.5);
+        assertThat(half.stops()).extracting(Gradient.Stop::at).usingElementComparator((x, y) -> Math.abs(x - y) < 1e-12 ? 0 : 1)
+                .containsExactly(0.1, 0.75);
+        assertThat(half.stops()).extracting(Gradient.Stop::color).allMatch(c -> c.green() == 0 && Math.abs(c.red() - 127.5) <= 0.5
+                && Math.abs(c.blue() - 127.5) <= 0.5);
         assertThat(half.start()).isEqualTo(new Point(0, 0.25));
         assertThat(half.end()).isEqualTo(new Point(1, 0.75));
     }

@@ -48,8 +48,10 @@ class ModelTest {
                 check(p);
             }
         }
-        assertThat(Properties.of(new Element("Sun", new Content.Ellipse(), Values.NONE))).contains(Properties.FILL, Properties.SIZE).doesNotContain(Properties.CORNER_RADIUS);
-        assertThat(Properties.of(new Canvas(Values.NONE))).containsExactly(Properties.BACKGROUND, Properties.SCENE_HEIGHT, Properties.SCENE_OVERFLOW, Properties.SCENE_RESIZE, Properties.SCENE_POINT);
+        assertThat(Properties.of(new Element("Sun", new Content.Ellipse(), Values.NONE))).contains(Properties.FILL, Properties.SIZE)
+                .doesNotContain(Properties.CORNER_RADIUS);
+        assertThat(Properties.of(new Canvas(Values.NONE))).containsExactly(Properties.BACKGROUND, Properties.SCENE_HEIGHT, Properties.SCENE_OVERFLOW,
+                Properties.SCENE_RESIZE, Properties.SCENE_POINT);
     }
 
     private static <T> void check(Property<T> p) {

@@ -72,7 +72,8 @@ class EasingTest {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = ';', value = {"swoosh", "cubic-bezier(2,0,0,1)", "cubic-bezier(0,0,1)", "steps(0)", "steps(1, jump-none)", "sine-sideways", "''"})
+    @CsvSource(delimiter = ';', value = {"swoosh", "cubic-bezier(2,0,0,1)", "cubic-bezier(0,0,1)", "steps(0)", "steps(1, jump-none)",
+            "sine-sideways", "''"})
     void nonsenseIsRefusedInWords(String text) {
         assertThatThrownBy(() -> EasingText.parse(text)).isInstanceOf(IllegalArgumentException.class).hasMessageMatching("(?s).{10,}");
     }

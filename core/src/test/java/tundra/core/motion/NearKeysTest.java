@@ -10,7 +10,8 @@ import tundra.core.geometry.Point;
 /** Drags of a way that has one easing, near a key between its ends: that key is moved, so that the way never doubles back on itself. */
 class NearKeysTest {
     private static Track<Point> way(String easing) {
-        var keys = List.of(new Key<>(0, new Point(0, 100), Easing.LINEAR), new Key<>(500_000, new Point(100, 40), Easing.LINEAR), new Key<>(1_000_000, new Point(220, 60), Easing.LINEAR),
+        var keys = List.of(new Key<>(0, new Point(0, 100), Easing.LINEAR), new Key<>(500_000, new Point(100, 40), Easing.LINEAR),
+                new Key<>(1_000_000, new Point(220, 60), Easing.LINEAR),
                 new Key<>(2_000_000, new Point(400, 120), Easing.LINEAR));
         return WholeWay.timed(new Track<>(keys, PathShape.PLAIN.withBend(0.6).withWhole(EasingText.parse(easing))));
     }

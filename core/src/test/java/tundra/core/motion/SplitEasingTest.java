@@ -13,7 +13,8 @@ import tundra.core.geometry.Point;
 /** Cutting an interval changes nothing of what is seen, and a way with one easing is passed where its keys say. */
 class SplitEasingTest {
     @ParameterizedTest
-    @ValueSource(strings = {"linear", "hold", "ease", "ease-in", "ease-out", "cubic-bezier(0.2, 1.6, 0.4, -0.3)", "sine-both", "expo-out", "back-in", "elastic-out",
+    @ValueSource(strings = {"linear", "hold", "ease", "ease-in", "ease-out", "cubic-bezier(0.2, 1.6, 0.4, -0.3)", "sine-both", "expo-out", "back-in",
+            "elastic-out",
             "bounce-out", "circ-in", "spring(180, 8, 1)", "steps(4, jump-end)", "part(bounce-out, 0.1, 0.8)"})
     void bothHalvesTogetherAreTheWhole(String text) {
         Easing whole = EasingText.parse(text);

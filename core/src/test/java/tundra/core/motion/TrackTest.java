@@ -12,7 +12,8 @@ class TrackTest {
     private static final Track.Blend<Double> BLEND = (a, b, p) -> a + (b - a) * p;
 
     private static Track<Double> track() {
-        return new Track<>(List.of(new Key<>(1_000_000, 10.0, Easing.LINEAR), new Key<>(3_000_000, 30.0, Easing.HOLD), new Key<>(4_000_000, 50.0, Easing.LINEAR)));
+        return new Track<>(List.of(new Key<>(1_000_000, 10.0, Easing.LINEAR), new Key<>(3_000_000, 30.0, Easing.HOLD),
+                new Key<>(4_000_000, 50.0, Easing.LINEAR)));
     }
 
     @Test
@@ -71,7 +72,8 @@ class TrackTest {
 
     @Test
     void ticksStandAtEqualTimesAndMarkSeconds() {
-        Track<Point> line = new Track<>(List.of(new Key<>(0, new Point(0, 0), Easing.LINEAR), new Key<>(2_000_000, new Point(100, 0), Easing.LINEAR)));
+        Track<Point> line = new Track<>(List.of(new Key<>(0, new Point(0, 0), Easing.LINEAR), new Key<>(2_000_000, new Point(100, 0),
+                Easing.LINEAR)));
         var ticks = PathTicks.of(line, 10);
         assertThat(ticks).hasSize(21);
         assertThat(ticks.get(7).at().x()).isCloseTo(35, within(1e-9));

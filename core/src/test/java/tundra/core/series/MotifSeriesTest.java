@@ -31,7 +31,8 @@ import tundra.core.motion.Track;
 
 class MotifSeriesTest {
     private static final Point BOX = new Point(40, 20);
-    private static final Asset A = Asset.picture("a.png", "image/png", 10, 5, new byte[] {1}), B = Asset.picture("b.png", "image/png", 10, 5, new byte[] {2});
+    private static final Asset A = Asset.picture("a.png", "image/png", 10, 5, new byte[] {1}), B = Asset.picture("b.png", "image/png", 10, 5,
+            new byte[] {2});
 
     private static Element dot(String id) {
         return new Element(id, id, false, false, Values.NONE.with(Properties.SIZE, new Point(30, 10)), new Content.Rectangle());
@@ -99,17 +100,22 @@ class MotifSeriesTest {
     void itSaysWhatHinders() {
         Motif quick = motif("quick");
         assertThat(MotifSeries.hindrance(piece(List.of(quick)), quick)).isNull();
-        Motif turned = motif("t", instance("x", "quick", Clock.OWN.withSpeed(0.5))), whole = motif("w", instance("x", "quick", Clock.OWN.withSpeed(2)));
+        Motif turned = motif("t", instance("x", "quick", Clock.OWN.withSpeed(0.5))),
+                whole = motif("w", instance("x", "quick", Clock.OWN.withSpeed(2)));
         Project p = piece(List.of(quick, turned, whole));
         assertThat(MotifSeries.hindrance(p, turned)).as("half a turn when it begins anew").contains("“x”").contains("its own clock");
         assertThat(MotifSeries.hindrance(p, whole)).isNull();
-        Motif two = quick.withBoard(quick.board().withTimelines(List.of(quick.board().main(), new Timeline("b", "Open", 1000, false, false, Map.of()))));
+        Motif two = quick.withBoard(quick.board()
+                .withTimelines(List.of(quick.board().main(), new Timeline("b", "Open", 1000, false, false, Map.of()))));
         assertThat(MotifSeries.hindrance(p, two)).contains("timelines besides Main");
         Motif longer = quick.withBoard(quick.board().mapTimeline("quick-main", t -> t.withDuration(151_000_000)));
         assertThat(MotifSeries.hindrance(p, longer)).contains("604 pictures");
-        Project played = p.mapBoard("w", b -> b.withReactions(List.of(new Reaction("r", Events.of(Events.ENDED, "x"), List.of(Actions.of(Actions.BACK))))));
+        Project played = p.mapBoard("w",
+                b -> b.withReactions(List.of(new Reaction("r", Events.of(Events.ENDED, "x"), List.of(Actions.of(Actions.BACK))))));
         assertThat(MotifSeries.hindrance(played, quick)).contains("“x”").contains("wait for it");
-        assertThat(MotifSeries.hindrance(p.mapBoard("w", b -> b.withReactions(List.of(new Reaction("r", Events.tapped("x"), List.of(Actions.of(Actions.HIDE, List.of("x"))))))), quick)).as("tapped and hidden as anything").isNull();
+        assertThat(MotifSeries.hindrance(p.mapBoard("w",
+                b -> b.withReactions(List.of(new Reaction("r", Events.tapped("x"), List.of(Actions.of(Actions.HIDE, List.of("x"))))))), quick))
+                .as("tapped and hidden as anything").isNull();
     }
 
     @Test

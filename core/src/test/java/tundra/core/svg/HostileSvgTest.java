@@ -61,19 +61,22 @@ class HostileSvgTest {
 
     @Test
     void copiesOfCopiesEnd() {
-        assertThatThrownBy(() -> file("laughs")).isInstanceOf(FileProblem.class).hasMessageContaining("copies of copies").hasMessageContaining("Nothing was changed");
+        assertThatThrownBy(() -> file("laughs")).isInstanceOf(FileProblem.class).hasMessageContaining("copies of copies")
+                .hasMessageContaining("Nothing was changed");
     }
 
     @Test
     void whatIsTooLargeIsRefused() {
         assertThatThrownBy(() -> file("wide")).isInstanceOf(FileProblem.class).hasMessageContaining("a million px");
-        assertThatThrownBy(() -> body("<g>".repeat(160) + "<rect width='9' height='9'/>" + "</g>".repeat(160))).isInstanceOf(FileProblem.class).hasMessageContaining("deeper");
+        assertThatThrownBy(() -> body("<g>".repeat(160) + "<rect width='9' height='9'/>" + "</g>".repeat(160))).isInstanceOf(FileProblem.class)
+                .hasMessageContaining("deeper");
     }
 
     @Test
     void manyLettersAndFarShapesAreCutAndSaid() throws Exception {
         var art = body("<text y='9'>" + "ab ".repeat(60_000) + "</text><rect width='9' height='9'/><rect x='3e6' width='9' height='9'/>");
-        assertThat(art.report()).anySatisfy(s -> assertThat(s).contains("100000 letters")).anySatisfy(s -> assertThat(s).contains("a million px away"));
+        assertThat(art.report()).anySatisfy(s -> assertThat(s).contains("100000 letters"))
+                .anySatisfy(s -> assertThat(s).contains("a million px away"));
         saves(art);
     }
 
@@ -116,8 +119,10 @@ class HostileSvgTest {
         var art = body("<rect id='" + id + "' width='9' height='9' fill='" + "url(#".repeat(100_000) + "'/>");
         assertThat(art.elements()).hasSizeLessThan(2);
         String digits = "1".repeat(500_000);
-        body("<rect id='r' width='" + digits + "x' height='9' transform='" + "matrix(".repeat(100_000) + "'/><g style='" + "a:b;".repeat(100_000) + "'/>"
-                + "<text font-size='" + digits + "%' class='" + "a ".repeat(100_000) + "' fill='rgb(" + digits + "' clip-path='" + "url( ".repeat(100_000) + "'>a</text>");
+        body("<rect id='r' width='" + digits + "x' height='9' transform='" + "matrix(".repeat(100_000) + "'/><g style='" + "a:b;".repeat(100_000)
+                + "'/>"
+                + "<text font-size='" + digits + "%' class='" + "a ".repeat(100_000) + "' fill='rgb(" + digits + "' clip-path='"
+                + "url( ".repeat(100_000) + "'>a</text>");
     }
 
     @Test

@@ -82,7 +82,8 @@ class ShapesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"<circle r='0'/>", "<ellipse rx='3'/>", "<rect width='10'/>", "<rect width='-5' height='5'/>", "<polygon points='3,4'/>", "<g/>"})
+    @ValueSource(strings = {"<circle r='0'/>", "<ellipse rx='3'/>", "<rect width='10'/>", "<rect width='-5' height='5'/>", "<polygon points='3,4'/>",
+            "<g/>"})
     void whatHasNoAreaIsNotDrawn(String element) throws Exception {
         assertThat(outline(element)).isNull();
     }

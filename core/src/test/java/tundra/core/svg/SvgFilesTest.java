@@ -33,7 +33,8 @@ class SvgFilesTest {
     }
 
     private static List<Frame.Placed> painted(SvgArt art) {
-        var board = new Board(art.size(), Values.NONE, art.elements(), List.of(new Timeline("t", Timeline.MAIN, 1_000_000, false, true, Map.of())), List.of());
+        var board = new Board(art.size(), Values.NONE, art.elements(), List.of(new Timeline("t", Timeline.MAIN, 1_000_000, false, true, Map.of())),
+                List.of());
         var frame = new FrameBuilder(board, new FakeMeasurer()).at(0);
         var out = new ArrayList<Frame.Placed>();
         leaves(art.elements(), frame, out);
@@ -55,7 +56,8 @@ class SvgFilesTest {
     }
 
     private static void near(Rect is, double x, double y, double w, double h) {
-        assertThat(List.of(is.x(), is.y(), is.width(), is.height())).usingElementComparator((a, b) -> Math.abs(a - b) < 0.05 ? 0 : Double.compare(a, b))
+        assertThat(List.of(is.x(), is.y(), is.width(), is.height())).usingElementComparator((a, b) -> Math.abs(a - b) < 0.05 ? 0
+                : Double.compare(a, b))
                 .isEqualTo(List.of(x, y, w, h));
     }
 

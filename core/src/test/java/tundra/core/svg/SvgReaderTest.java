@@ -53,8 +53,10 @@ class SvgReaderTest {
     void aViewBoxIsFittedIn() throws Exception {
         var art = text("<svg xmlns='http://www.w3.org/2000/svg' width='200' height='100' viewBox='0 0 10 10'><rect width='10' height='10'/></svg>");
         assertThat(box(art.elements().getFirst())).isEqualTo(new Rect(50, 0, 100, 100));
-        assertThat(text("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 40'><rect width='1' height='1'/></svg>").size()).isEqualTo(new Point(30, 40));
-        assertThat(text("<svg xmlns='http://www.w3.org/2000/svg' width='1in' height='72pt'><rect width='1' height='1'/></svg>").size()).isEqualTo(new Point(96, 96));
+        assertThat(text("<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 30 40'><rect width='1' height='1'/></svg>").size())
+                .isEqualTo(new Point(30, 40));
+        assertThat(text("<svg xmlns='http://www.w3.org/2000/svg' width='1in' height='72pt'><rect width='1' height='1'/></svg>").size())
+                .isEqualTo(new Point(96, 96));
     }
 
     @Test
@@ -129,7 +131,8 @@ class SvgReaderTest {
         var art = read("<filter id='f'><feGaussianBlur stdDeviation='2'/></filter><mask id='m'/><rect width='9' height='9' filter='url(#f)' mask='url(#m)'/>"
                 + "<image href='http://example.org/a.png' width='4' height='4'/><text x='5' y='20' font-family='Nowhere Sans'>Hut</text>"
                 + "<rect width='9' height='9' marker-end='url(#q)'/><foreignObject/>");
-        assertThat(art.report()).anyMatch(l -> l.contains("gaussian blur")).anyMatch(l -> l.contains("mask")).anyMatch(l -> l.contains("linked picture"))
+        assertThat(art.report()).anyMatch(l -> l.contains("gaussian blur")).anyMatch(l -> l.contains("mask"))
+                .anyMatch(l -> l.contains("linked picture"))
                 .anyMatch(l -> l.contains("Nowhere Sans")).anyMatch(l -> l.contains("marker")).anyMatch(l -> l.contains("HTML"));
         assertThat(art.elements()).hasSize(3);
     }
@@ -142,7 +145,8 @@ class SvgReaderTest {
         assertThat(first.text()).isEqualTo("abcd");
         double width = new FakeMeasurer().width("Figtree", 400, 20, "abcd", true);
         assertThat(((Content.Text) words.get(1).content()).weight()).isEqualTo(700);
-        Point group = art.elements().getFirst().rest().get(Properties.POSITION).minus(((Content.Group) art.elements().getFirst().content()).box().times(0.5));
+        Point group = art.elements().getFirst().rest().get(Properties.POSITION).minus(((Content.Group) art.elements().getFirst().content()).box()
+                .times(0.5));
         assertThat(group.plus(words.get(0).rest().get(Properties.POSITION)).x()).isCloseTo(100 - width, within(1e-6));
     }
 

@@ -50,7 +50,8 @@ class SvgRulesTest {
     }
 
     @ParameterizedTest(name = "{0} is {1} px")
-    @CsvSource({"10, 10", "10px, 10", "1in, 96", "1cm, 37.795275590551185", "10mm, 37.795275590551185", "40Q, 37.795275590551185", "3pt, 4", "2pc, 32",
+    @CsvSource({"10, 10", "10px, 10", "1in, 96", "1cm, 37.795275590551185", "10mm, 37.795275590551185", "40Q, 37.795275590551185", "3pt, 4",
+            "2pc, 32",
         "2em, 40", "2ex, 20", "25%, 50", "1e1, 10", "+7.5, 7.5"})
     void lengths(String length, double px) throws Exception {
         box(first("<g font-size='20'><rect width='" + length + "' height='4'/></g>"), 0, 0, px, 4);
@@ -59,8 +60,10 @@ class SvgRulesTest {
     @ParameterizedTest(name = "{0}")
     @CsvSource(delimiter = '|', value = {
         "translate(5) | 5 | 0 | 10 | 20", "translate(5, -3) | 5 | -3 | 10 | 20", "scale(2) | 0 | 0 | 20 | 40", "scale(2,0.5) | 0 | 0 | 20 | 10",
-        "rotate(90) | -20 | 0 | 20 | 10", "rotate(180 5 10) | 0 | 0 | 10 | 20", "matrix(1 0 0 1 7 8) | 7 | 8 | 10 | 20", "skewX(45) | 0 | 0 | 30 | 20",
-        "skewY(45) | 0 | 0 | 10 | 30", "translate(100,0) scale(2) | 100 | 0 | 20 | 40", "scale(2) translate(100,0) | 200 | 0 | 20 | 40", "scale(-1,1) | -10 | 0 | 10 | 20",
+        "rotate(90) | -20 | 0 | 20 | 10", "rotate(180 5 10) | 0 | 0 | 10 | 20", "matrix(1 0 0 1 7 8) | 7 | 8 | 10 | 20",
+        "skewX(45) | 0 | 0 | 30 | 20",
+        "skewY(45) | 0 | 0 | 10 | 30", "translate(100,0) scale(2) | 100 | 0 | 20 | 40", "scale(2) translate(100,0) | 200 | 0 | 20 | 40",
+        "scale(-1,1) | -10 | 0 | 10 | 20",
         "'' | 0 | 0 | 10 | 20",
     })
     void transforms(String transform, double x, double y, double w, double h) throws Exception {
@@ -68,7 +71,8 @@ class SvgRulesTest {
     }
 
     @ParameterizedTest(name = "a square in 200 x 100 with “{0}”")
-    @CsvSource({"'', 50, 0, 100, 100", "xMinYMin, 0, 0, 100, 100", "xMaxYMid meet, 100, 0, 100, 100", "none, 0, 0, 200, 100", "xMidYMid slice, 0, -50, 200, 200",
+    @CsvSource({"'', 50, 0, 100, 100", "xMinYMin, 0, 0, 100, 100", "xMaxYMid meet, 100, 0, 100, 100", "none, 0, 0, 200, 100",
+            "xMidYMid slice, 0, -50, 200, 200",
         "xMidYMin slice, 0, 0, 200, 200", "xMidYMax slice, 0, -100, 200, 200"})
     void viewBoxesAreFitted(String aspect, double x, double y, double w, double h) throws Exception {
         box(text("<svg xmlns='http://www.w3.org/2000/svg' width='200' height='100' viewBox='-5 -5 10 10' preserveAspectRatio='" + aspect
@@ -76,8 +80,10 @@ class SvgRulesTest {
     }
 
     @ParameterizedTest(name = "{0}")
-    @CsvSource(delimiter = '|', value = {"#abc | #AABBCC", "#12345678 | #12345678", "rgb(255, 128, 0) | #FF8000", "rgb(0 128 255 / 50%) | #0080FF80", "rgb(100%, 50%, 0%) | #FF8000", "rgb(0 0 0 / 1%) | #00000003", "rgba(1,2,3,.5) | #01020380",
-        "hsl(120, 100%, 25%) | #008000", "rebeccapurple | #663399", "DarkSlateGray | #2F4F4F", "transparent | #00000000", "none | #00000000", "currentColor | #0A141E"})
+    @CsvSource(delimiter = '|', value = {"#abc | #AABBCC", "#12345678 | #12345678", "rgb(255, 128, 0) | #FF8000", "rgb(0 128 255 / 50%) | #0080FF80",
+            "rgb(100%, 50%, 0%) | #FF8000", "rgb(0 0 0 / 1%) | #00000003", "rgba(1,2,3,.5) | #01020380",
+        "hsl(120, 100%, 25%) | #008000", "rebeccapurple | #663399", "DarkSlateGray | #2F4F4F", "transparent | #00000000", "none | #00000000",
+        "currentColor | #0A141E"})
     void colours(String css, String hex) throws Exception {
         assertThat(fill("<g color='rgb(10,20,30)'><rect width='9' height='9' stroke='red' fill='" + css + "'/></g>")).isEqualTo(Color.parse(hex));
     }
@@ -129,7 +135,8 @@ class SvgRulesTest {
 
     @Test
     void gradientsWithOneStopNoneOrNoSize() throws Exception {
-        assertThat(fill("<linearGradient id='g'><stop stop-color='teal'/></linearGradient><rect width='9' height='9' fill='url(#g)'/>")).isEqualTo(Color.parse("#008080"));
+        assertThat(fill("<linearGradient id='g'><stop stop-color='teal'/></linearGradient><rect width='9' height='9' fill='url(#g)'/>"))
+                .isEqualTo(Color.parse("#008080"));
         assertThat(fill("<linearGradient id='g'/><rect width='9' height='9' stroke='red' fill='url(#g)'/>")).isEqualTo(Color.NONE);
         assertThat(fill("<radialGradient id='g' r='0'><stop stop-color='red'/><stop offset='1' stop-color='teal'/></radialGradient><rect width='9' height='9' fill='url(#g)'/>"))
                 .isEqualTo(Color.parse("#008080"));
@@ -156,14 +163,16 @@ class SvgRulesTest {
 
     @Test
     void aDrawingLargerThanTheCanvasIsMadeSmallerAndNamesStayFree() throws Exception {
-        Board board = new Board(new Point(100, 100), Values.NONE, List.of(new Element("Hut", new Content.Rectangle(), Values.NONE)), List.of(), List.of());
+        Board board = new Board(new Point(100, 100), Values.NONE, List.of(new Element("Hut", new Content.Rectangle(), Values.NONE)), List.of(),
+                List.of());
         var placed = ArtPlacing.add(board, read("<rect id='Hut' width='200' height='100'/><rect id='Hut' width='1' height='1'/>"), "Hut");
         Element added = placed.board().find(placed.id());
         assertThat(added.rest().get(Properties.SCALE)).isEqualTo(new Point(0.5, 0.5));
         assertThat(added.rest().get(Properties.POSITION)).isEqualTo(new Point(50, 50));
         assertThat(added.name()).isNotEqualTo("Hut");
         assertThat(added.children()).extracting(Element::name).doesNotHaveDuplicates().doesNotContain("Hut", added.name());
-        Project p = ArtPlacing.project(text("<svg xmlns='http://www.w3.org/2000/svg' width='16384' height='4096'><rect width='9' height='9'/></svg>"), "Huge", 24);
+        Project p = ArtPlacing.project(
+                text("<svg xmlns='http://www.w3.org/2000/svg' width='16384' height='4096'><rect width='9' height='9'/></svg>"), "Huge", 24);
         assertThat(p.scenes().getFirst().board().size()).isEqualTo(new Point(8192, 2048));
         Rect all = new FrameBuilder(p.scenes().getFirst().board(), new FakeMeasurer()).at(0).nodes().getFirst().inked();
         assertThat(all.width()).isCloseTo(9, within(1e-9));

@@ -106,7 +106,8 @@ class SvgWriterTest {
 
     @Test
     void groupsClipsPicturesAndWordsComeBack() throws Exception {
-        var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(30, 20)).with(Properties.SIZE, new Point(40, 20))
+        var inside = new Element("In", new Content.Rectangle(), Values.NONE.with(Properties.POSITION, new Point(30, 20))
+                .with(Properties.SIZE, new Point(40, 20))
                 .with(Properties.FILL, Color.BLACK));
         elements.add(new Element("Clip", new Content.Group(List.of(inside), new Point(60, 40), Outline.ellipse(new Rect(0, 0, 60, 40))),
                 Values.NONE.with(Properties.POSITION, new Point(150, 100)).with(Properties.ROTATION, 90.0)));
