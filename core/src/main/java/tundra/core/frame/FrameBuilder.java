@@ -52,7 +52,8 @@ public final class FrameBuilder {
      * @param guides whether guide elements are shown, as while drawing
      */
     public FrameBuilder(Board board, TextMeasurer measure, FrameBuilder previous, boolean guides) {
-        this(board, measure, previous, guides, new MotifFrames(List.of(), List.of(), measure, null, (b, layout) -> b));
+        this(board, measure, previous, guides, previous != null ? previous.motifs
+                : new MotifFrames(List.of(), List.of(), measure, null, (b, layout) -> b));
     }
 
     /** @param motifs that the board's instances show */
