@@ -84,7 +84,7 @@ final class PlayerScript {
      * key; {@code Tundra} is what all of them share.
      */
     static String with(Set<String> used) {
-        return "// Plays a published piece; docs/player.md of Tundra describes it.\nglobalThis.Tundra ??= { pieces: [], scripts: {}, players: {}, copies: new Map() };\nTundra.players[\"" + key(used) + "\"] ??= " + body(used);
+        return "// Tundra player, see docs/player.md\nglobalThis.Tundra ??= { pieces: [], scripts: {}, players: {}, copies: new Map() };\nTundra.players[\"" + key(used) + "\"] ??= " + body(used);
     }
 
     private static String body(Set<String> used) {

@@ -395,7 +395,7 @@ class PlayerTest extends InBrowser {
         // what writes visits down is in pages that are tried alone
         Set<String> published = new HashSet<>(PlayerScript.sections());
         published.removeAll(Set.of(PlayerScript.RECORD, PlayerScript.NAMED_SETS));
-        assertThat(packed(published)).as("all of it").isLessThanOrEqualTo(35 * 1024 + 256);
+        assertThat(packed(published)).as("all of it").isLessThanOrEqualTo(35 * 1024);
         assertThat(packed(Set.of())).as("for a piece that only plays").isLessThanOrEqualTo(5 * 1024 + 832);
     }
 

@@ -49,8 +49,6 @@ final class PropertyRow<T> extends NamedRow {
     record Needs(ToolOptions options, Paints paints, Runnable onGradient) {}
 
     private static final int ON_A_LINE = 3;
-    /** So many elements are looked for at each refresh. */
-    private static final int MANY = 100;
     private final Studio studio;
     private final List<String> elements;
     private final Property<T> property;
@@ -261,8 +259,7 @@ final class PropertyRow<T> extends NamedRow {
     /** Shows the value at the playhead. */
     void refresh() {
         Board now = studio.board();
-        // what is gone is gone from the rows at once, and with all of them where they are many
-        if (elements.stream().limit(MANY).anyMatch(id -> now.owner(id) == null)) {
+        if (elements.stream().anyMatch(id -> now.owner(id) == null)) {
             return;
         }
         Function<String, T> values = studio.target().shownValues(property);

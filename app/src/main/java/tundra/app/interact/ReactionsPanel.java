@@ -92,10 +92,8 @@ public final class ReactionsPanel extends VBox {
         sentences(rows, piece);
         list.getChildren().setAll(rows);
         if (none) {
-            var empty = new Label("Nothing reacts yet. Select an element on the canvas and press “+ When…”: the first sentence is"
+            var empty = Words.wrapped("Nothing reacts yet. Select an element on the canvas and press “+ When…”: the first sentence is"
                     + " “When it is tapped, play Main from start”. Each of its words opens what may stand there instead.");
-            empty.getStyleClass().add("quiet");
-            empty.setWrapText(true);
             list.getChildren().addFirst(empty);
         }
         var fresh = new HashSet<>(shown.keySet());

@@ -21,8 +21,8 @@ public final class SkiaCanvas extends ImageView {
     private static final AtomicInteger UNDER_WAY = new AtomicInteger();
     private double width, height, density = 1;
     private PaintedPixels pixels;
-    /** Pictures that wait to be painted. */
-    private final AtomicInteger waiting = new AtomicInteger();
+    /** Whole pictures that wait to be painted. */
+    private final AtomicInteger whole = new AtomicInteger();
 
     /** Whether all that was drawn, on any canvas, is on its way to the screen. */
     public static boolean settled() {
@@ -56,7 +56,7 @@ public final class SkiaCanvas extends ImageView {
         draw(drawing, false);
     }
 
-    private void draw(Consumer<SkiaGraphics> drawing, boolean whole) {
+    private void draw(Consumer<SkiaGraphics> drawing, boolean replaces) {
         double now = getScene() == null || getScene().getWindow() == null ? density : getScene().getWindow().getOutputScaleX();
         if (now != density) {
             density = now;
@@ -78,14 +78,13 @@ public final class SkiaCanvas extends ImageView {
             recorded = recorder.finishRecordingAsPicture();
         }
         UNDER_WAY.incrementAndGet();
-        waiting.incrementAndGet();
+        whole.addAndGet(replaces ? 1 : 0);
         THREAD.execute(() -> {
-            // one that a whole one follows needs not be seen
-            boolean last = waiting.decrementAndGet() == 0;
             PaintedPixels.Rows changed = null;
             try (recorded) {
-                if (last || !whole) {
-                    changed = to.paint(recorded, whole);
+                // one that a whole one follows needs not be seen
+                if (whole.addAndGet(replaces ? -1 : 0) == 0) {
+                    changed = to.paint(recorded, replaces);
                 }
             } finally {
                 PaintedPixels.Rows rows = changed;

@@ -35,9 +35,7 @@ public final class LogPanel extends VBox {
     private void show(TryIt tryIt) {
         lines.getChildren().clear();
         if (tryIt.log().isEmpty()) {
-            var hint = new Label("Nothing yet. Try it (Ctrl T) and tap something: each reaction that fires is listed here.");
-            hint.getStyleClass().add("quiet");
-            hint.setWrapText(true);
+            var hint = Words.wrapped("Nothing yet. Try it (Ctrl T) and tap something: each reaction that fires is listed here.");
             lines.getChildren().add(hint);
         }
         for (PreviewServer.LogLine l : tryIt.log()) {

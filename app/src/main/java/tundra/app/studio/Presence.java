@@ -33,16 +33,16 @@ public final class Presence {
 
     /** The element that is pointed at in a list, else the one selected, when it is not seen at the playhead; null for none. */
     public Element unseen() {
-        Frame now = studio.playing() || studio.desk() == Desk.PUBLISH ? null : studio.frame();
-        if (now == null) {
-            return null;
-        }
         Element at = studio.chosen.pointed() == null ? null : studio.board().find(studio.chosen.pointed());
         Element e = at != null ? at : studio.selected();
+        if (e == null || studio.playing() || studio.desk() == Desk.PUBLISH) {
+            return null;
+        }
+        Frame now = studio.frame();
         if (now != lookedAt || e != asked) {
             lookedAt = now;
             asked = e;
-            unseen = e == null || whyUnseen(e) == null ? null : e;
+            unseen = whyUnseen(e) == null ? null : e;
         }
         return unseen;
     }

@@ -19,6 +19,7 @@ import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.edit.TimeText;
 import tundra.core.helper.Helper;
 import tundra.core.helper.Job;
@@ -75,9 +76,7 @@ public final class HelperPanel extends VBox {
         setMaxSize(270, Region.USE_PREF_SIZE);
         title.setId("helper-title");
         title.getStyleClass().add("heading");
-        var says = new Label(helper.says());
-        says.getStyleClass().add("quiet");
-        says.setWrapText(true);
+        var says = Words.wrapped(helper.says());
         getChildren().addAll(title, says);
         for (int i = 0; i < helper.params().size(); i++) {
             getChildren().add(row(i, helper.params().get(i)));

@@ -59,10 +59,8 @@ final class EarlierPanel extends Veil {
         this.leave = leave;
         var title = new Label("Earlier versions");
         title.getStyleClass().add("heading");
-        var words = new Label("Each time that you save is kept, the last " + Versions.SAVES
+        var words = Words.wrapped("Each time that you save is kept, the last " + Versions.SAVES
                 + " times and the last of each day. Bringing something back is a step that can be undone.");
-        words.getStyleClass().add("quiet");
-        words.setWrapText(true);
         list.setId("earlier-list");
         list.setPrefSize(LIST, 400);
         list.setMinWidth(LIST);

@@ -15,6 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.widget.PictureFrame;
 import tundra.app.widget.Times;
+import tundra.app.widget.Words;
 import tundra.core.file.Recovery;
 
 /** Offers the pieces that were open when Tundra ended without being left: each with its picture and when it was kept last. */
@@ -41,9 +42,7 @@ final class RecoveryPanel extends Veil {
         this.leave = leave;
         var head = new Label(found.size() == 1 ? "One piece was not saved" : found.size() + " pieces were not saved");
         head.getStyleClass().add("heading");
-        var words = new Label("Tundra ended before they were. This is how they were kept last; the files that they are of are untouched.");
-        words.getStyleClass().add("quiet");
-        words.setWrapText(true);
+        var words = Words.wrapped("Tundra ended before they were. This is how they were kept last; the files that they are of are untouched.");
         for (Recovery.Found f : found) {
             rows.getChildren().add(row(f, chosen));
         }

@@ -11,6 +11,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import tundra.app.widget.Words;
 
 /** Tells at length over the window: a headline, what it means, a line for each thing. */
 final class ReportPanel extends Veil {
@@ -20,9 +21,7 @@ final class ReportPanel extends Veil {
         super("report");
         var head = new Label(headline);
         head.getStyleClass().add("heading");
-        var words = new Label(meaning);
-        words.getStyleClass().add("quiet");
-        words.setWrapText(true);
+        var words = Words.wrapped(meaning);
         var list = new VBox(6);
         for (String line : lines) {
             var l = new Label("–  " + line);

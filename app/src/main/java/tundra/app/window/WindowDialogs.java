@@ -21,6 +21,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Stage;
 import tundra.app.job.Dialogs;
 import tundra.app.widget.NumberField;
+import tundra.app.widget.Words;
 import tundra.core.model.Limits;
 import tundra.core.geometry.Point;
 
@@ -117,9 +118,7 @@ public final class WindowDialogs implements Dialogs {
         Dialog<Outside> d = dialog("Changed meanwhile");
         var head = new Label("“" + file + "” was changed by someone else since you opened it");
         head.getStyleClass().add("heading");
-        var words = new Label("Nothing was written yet. Keep both puts yours beside it under another name. Where yours is written over it, theirs stays as " + file + ".previous.");
-        words.getStyleClass().add("quiet");
-        words.setWrapText(true);
+        var words = Words.wrapped("Nothing was written yet. Keep both puts yours beside it under another name. Where yours is written over it, theirs stays as " + file + ".previous.");
         words.setMaxWidth(460);
         d.getDialogPane().setContent(new VBox(8, head, words));
         var both = new ButtonType("Keep both", ButtonBar.ButtonData.YES);
@@ -136,9 +135,7 @@ public final class WindowDialogs implements Dialogs {
         Dialog<Boolean> d = dialog("Open twice");
         var head = new Label("“" + file + "” is open in " + who);
         head.getStyleClass().add("heading");
-        var words = new Label("Both can be worked on; whoever saves second is told, and can keep both.");
-        words.getStyleClass().add("quiet");
-        words.setWrapText(true);
+        var words = Words.wrapped("Both can be worked on; whoever saves second is told, and can keep both.");
         words.setMaxWidth(460);
         d.getDialogPane().setContent(new VBox(8, head, words));
         var open = new ButtonType("Open it here too", ButtonBar.ButtonData.YES);

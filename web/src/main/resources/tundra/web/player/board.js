@@ -192,15 +192,13 @@ class Board {
 
   // Goes over to another layout, and on from where everything stands; null is the scene as it is drawn.
   become(layout, was, now) {
-    const { activeElement } = this.piece.root, all = [...this.timelines, ...this.#sets.values()];
-    for (const t of all) t.leave();
+    const { activeElement } = this.piece.root;
+    for (const t of this.#all) t.leave();
     const texts = morph(this.el, was, now, this.#parts);
     this.#rename();
     this.layout = layout;
-    const slot = (this.#slot = slots(this, this.#resting));
-    for (const t of all) t.take(this.#tracks(t), slot);
     for (const t of this.timelines) t.starts = layout?.timelines[t.id]?.starts ?? t.begins;
-    for (const t of this.active) t.again();
+    this.#again();
     this.blocks?.forEach((b) => b.again());
     for (const x of texts) this.says?.(x);
     this.fit();
@@ -234,17 +232,20 @@ class Board {
     if (this.grown.every((px, i) => px === by[i])) return;
     this.grown = by;
     this.fit();
-    const all = [...this.timelines, ...this.#sets.values()], moves = fluid.length || all.some((t) => t.fluid(this.#tracks(t)));
-    if (!moves) return;
-    for (const t of all) t.leave();
+    if (!fluid.length && !this.#all.some((t) => t.fluid(this.#tracks(t)))) return;
+    for (const t of this.#all) t.leave();
     for (const [name, attribute, text, ...others] of fluid) {
       const x = this.part(name);
       if (attribute !== "data-wrap") x.setAttribute(attribute, this.own(between(text, others, by)));
       else x.rewrap?.(between(JSON.parse(text)[0], others.map((t) => JSON.parse(t)[0]), by));
     }
-    // attributes rest elsewhere now
+    this.#again();
+  }
+
+  // Timelines take up their tracks of this layout and width; attributes rest elsewhere now.
+  #again() {
     this.#slot = slots(this, this.#resting);
-    for (const t of all) t.take(this.#tracks(t), this.#slot);
+    for (const t of this.#all) t.take(this.#tracks(t), this.#slot);
     for (const t of this.active) t.again();
   }
 //# core
@@ -308,8 +309,7 @@ class Board {
     // what it does itself does not set it off again, as playing from a cue at its own time would for ever
     let running = false;
     EVENTS[when](this, slots, () => {
-      if (running) return;
-      if (here?.() === false) return;
+      if (running || here?.() === false) return;
       running = true;
       try {
         react();
@@ -474,7 +474,7 @@ class Board {
     Object.assign(now, { set: data.set, by: !!by, easing: data.easing, touches: data.tracks, base: before && !other ? shareOf(before) : 0 });
 //# reactions
     now.play();
-    before?.forget();
+    before?.reset();
   }
 
 //# drags
@@ -526,9 +526,14 @@ class Board {
 
 //# core
 
+  // Its timelines and what actions set.
+  get #all() {
+    return [...this.timelines, ...this.#sets.values()];
+  }
+
   // As it is before anything was started.
   reset() {
-    for (const t of [...this.timelines, ...this.#sets.values()]) t.reset();
+    for (const t of this.#all) t.reset();
     this.#sets.clear();
     for (const i of this.#instances) i.board.reset();
     for (const d of this.parts.values()) d.home(0);

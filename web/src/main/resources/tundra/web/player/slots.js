@@ -13,13 +13,10 @@ const mix = (a, b, p) => {
 
 //# eases
 // A track whose keys name the piece's eases by number, with the pieces of those in place of each such key; worked out once, however often it is played.
-const cut = (track, eases) => {
-  const { keys } = track;
-  if (!track.pieces)
-    track.pieces = { ...track, keys: keys.flatMap((key, i) => (typeof key[2] !== "number" ? [key]
-      : eases[key[2]].map(([from, share, easing]) => [key[0] + (keys[i + 1][0] - key[0]) * from, share ? mix(key[1], keys[i + 1][1], share) : key[1], easing]))) };
-  return track.pieces;
-};
+const cut = (track, eases) => (track.pieces ??= { ...track, keys: track.keys.flatMap((key, i, keys) => {
+  const [at, value, ease] = key, [end, to] = keys[i + 1] ?? key;
+  return eases?.[ease]?.map(([from, share, easing]) => [at + (end - at) * from, share ? mix(value, to, share) : value, easing]) ?? [key];
+}) });
 //# core
 
 const flat = (matrix) => {
@@ -122,16 +119,13 @@ class Animated extends Slot {
   }
 
   rest() {
-    this.#animation.cancel();
+    this.#animation?.cancel();
     this.#animation = null;
   }
 
   // The timing of a track is another one from now on.
   renew(track) {
-    if (this.#of === track) {
-      this.#animation?.cancel();
-      this.#animation = null;
-    }
+    if (this.#of === track) this.rest();
   }
 }
 

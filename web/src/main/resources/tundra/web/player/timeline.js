@@ -69,11 +69,7 @@ class Timeline {
   leave() {
     clearTimeout(this.#turn);
     cancelAnimationFrame(this.#step);
-    for (const t of this.#tracks) {
-      const was = t.slot.top;
-      t.slot.drop(t);
-      if (was === t) t.slot.show();
-    }
+    this.#drop();
   }
 
   // Whether any of what it would move goes with the width.
@@ -256,8 +252,7 @@ class Timeline {
     // asked before it is shown: what comes in between would be passed over
     const p = this.exact;
     this.#show(this.#switched);
-    if (!this.playing) return;
-    if (this.stepped) return;
+    if (!this.playing || this.stepped) return;
     const shares = this.#switched.flatMap(({ keys, round }) => (round ? this.#rounds(keys, round, p) : keys.map(([at]) => at)));
     const back = this.pace < 0 && !this.#clock;
     const ahead = back ? p - Math.max(0, ...shares.filter((at) => at < p - 1e-7)) : Math.min(1, ...shares.filter((at) => at > p + 1e-7)) - p;
@@ -276,15 +271,17 @@ class Timeline {
 
   // As if it had never been started.
   reset() {
-    clearTimeout(this.#end);
-    clearTimeout(this.#turn);
-    clearTimeout(this.#round);
-    clearTimeout(this.#cue);
+    for (const timer of [this.#end, this.#turn, this.#round, this.#cue]) clearTimeout(timer);
     this.playing = false;
     this.pace = this.#speed = 1;
     this.#at = 0;
     this.#sound();
     this.#board.active = this.#board.active.filter((t) => t !== this);
+    this.#drop();
+  }
+
+  // Has no say in what it moves any more.
+  #drop() {
     for (const t of this.#tracks) {
       const was = t.slot.top;
       t.slot.drop(t);
@@ -318,11 +315,8 @@ class Timeline {
 
   #watch() {
     const last = this.#last, left = (last - this.#elapsed(document.timeline.currentTime)) / this.pace;
-    if (left > 0) {
-      this.#end = setTimeout(() => this.#watch(), left + 1);
-    } else {
-      this.#over(last);
-    }
+    if (left > 0) this.#end = setTimeout(() => this.#watch(), left + 1);
+    else this.#over(last);
   }
 
   // Has come to where it stops by itself.
@@ -330,7 +324,10 @@ class Timeline {
     const ended = this.#until === undefined;
     this.#until = undefined;
     this.#stop(at);
-    if (!ended) return;
+    if (ended) this.#ended();
+  }
+
+  #ended() {
     if (this.name) tell(this.name + " ended");
     for (const f of this.ends ?? []) f();
   }
@@ -442,12 +439,15 @@ class Timeline {
 //# cues
     clearTimeout(this.#cue);
     if (!this.#cues.length || !this.playing) return;
-    const back = this.pace < 0, from = this.#cued, d = this.duration;
+    const sign = Math.sign(this.pace), from = this.#cued, d = this.duration;
     this.#cued = now;
-    const wrapped = back ? now > from : now < from;
-    const hit = back ? (at) => (wrapped ? at < from || at >= now : at < from && at >= now) : (at) => (wrapped ? at > from || at <= now : at > from && at <= now);
-    const passed = this.#cues.filter(({ at, way }) => way !== (back ? "forwards" : "backwards") && hit(at));
-    const ahead = this.#cues.map(({ at }) => (back ? now - at : at - now)).map((x) => (x > 1e-6 ? x : this.#loop ? x + d : Infinity));
+    const wrapped = (now - from) * sign < 0;
+    const hit = (at) => {
+      const after = (at - from) * sign > 0, until = (now - at) * sign >= 0;
+      return wrapped ? after || until : after && until;
+    };
+    const passed = this.#cues.filter(({ at, way }) => way !== (sign < 0 ? "forwards" : "backwards") && hit(at));
+    const ahead = this.#cues.map(({ at }) => (at - now) * sign).map((x) => (x > 1e-6 ? x : this.#loop ? x + d : Infinity));
     const wait = Math.min(...ahead, this.#loop ? d / 2 : Infinity) / Math.abs(this.pace);
     if (wait < Infinity) this.#cue = setTimeout(() => this.#pass(this.time), Math.max(1, wait));
     for (const c of passed) {
@@ -466,15 +466,6 @@ class Timeline {
     this.playing = false;
     this.#stop(this.#short(t));
     if (on && !quiet.matches && (this.#loop || t !== this.#last)) this.#begin(this.pace, t);
-    else if (on) {
-      tell(this.name + " ended");
-      for (const f of this.ends ?? []) f();
-    }
-  }
-
-  // As if it had never been there.
-  forget() {
-    this.#board.active = this.#board.active.filter((t) => t !== this);
-    for (const t of this.#tracks) t.slot.drop(t);
+    else if (on) this.#ended();
   }
 }
