@@ -42,6 +42,10 @@ public final class TundraApp extends Application {
     public void start(Stage stage) {
         this.stage = stage;
         Translated.start();
+        List<String> args = getParameters().getUnnamed();
+        if (args.isEmpty()) {
+            window.offerStart();
+        }
         window.open(stage, 1280, 800);
         stage.setMinWidth(900);
         stage.setMinHeight(560);
@@ -50,12 +54,9 @@ public final class TundraApp extends Application {
         workshop.canvas.requestFocus();
         workshop.autosave.start();
         window.offerWhatWasLeft();
-        List<String> args = getParameters().getUnnamed();
         if (!args.isEmpty()) {
             workshop.files.load(Path.of(args.getFirst()));
-        } else {
-            window.offerStart();
         }
-        Startup.reached(stage, window::furnished);
+        Startup.reached(stage, window::complete);
     }
 }

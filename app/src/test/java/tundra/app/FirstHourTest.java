@@ -5,18 +5,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import javafx.scene.layout.Region;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tundra.app.builtin.Workshop;
 import tundra.app.command.Command;
 import tundra.app.help.HelpPage;
 import tundra.app.output.LastMade;
 import tundra.app.start.Sample;
+import tundra.app.window.MainWindow;
 import tundra.core.file.ProjectFile;
 import tundra.core.geometry.Point;
 import tundra.core.model.Actions;
@@ -75,6 +80,58 @@ class FirstHourTest extends InWindow {
         t.run("start-page");
         t.fire("start-recent");
         t.until(() -> file.equals(t.studio.file()));
+    }
+
+    /** A window as an empty start opens it. */
+    private MainWindow started() throws Exception {
+        return RealWindow.fx(() -> {
+            var w = new Workshop(TundraApp.blank(), t.w.settings, t, url -> { });
+            var window = new MainWindow(w);
+            var stage = new Stage();
+            window.offerStart();
+            window.open(stage, 1000, 640);
+            stage.setOnHidden(e -> w.close());
+            stage.show();
+            return window;
+        });
+    }
+
+    private static Node found(MainWindow window, String id) {
+        return window.workshop().notices.getScene().lookup("#" + id);
+    }
+
+    private void close(MainWindow window) {
+        ((Stage) window.workshop().notices.getScene().getWindow()).close();
+    }
+
+    @Test
+    void theStartPageIsSeenBeforeTheDeskBehindIt() throws Exception {
+        MainWindow window = started();
+        on(() -> {
+            assertThat(found(window, "start")).isNotNull();
+            assertThat(window.complete()).as("all that is to be seen").isTrue();
+            assertThat(found(window, "edge-right")).as("nothing stands behind it yet").isNull();
+        });
+        t.until(() -> found(window, "edge-left") != null && found(window, "edge-right") != null && found(window, "tool-options") != null);
+        t.until(() -> found(window, "start").getScene().getFocusOwner() == found(window, "start-possible"));
+        on(() -> ((Button) found(window, "start-close")).fire());
+        t.until(() -> found(window, "start") == null && window.workshop().canvas.isFocused());
+        on(() -> close(window));
+    }
+
+    @Test
+    void whoLeavesTheStartPageAtOnceHasAllOfTheWindow() throws Exception {
+        MainWindow window = started();
+        on(() -> {
+            ((Button) found(window, "start-new-square")).fire();
+            assertThat(found(window, "start")).isNull();
+            assertThat(found(window, "edge-left")).isNotNull();
+            assertThat(found(window, "edge-right")).isNotNull();
+            assertThat(window.workshop().canvas.getScene()).isNotNull();
+        });
+        t.until(() -> window.workshop().studio.kept().scenes().getFirst().board().size().equals(new Point(1080, 1080)));
+        t.until(window.workshop().canvas::isFocused);
+        on(() -> close(window));
     }
 
     @Test

@@ -2,6 +2,7 @@ package tundra.app.start;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Executor;
@@ -26,6 +27,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
 import tundra.app.document.PieceFace;
 import tundra.app.job.Settles;
 import tundra.app.job.Work;
@@ -46,8 +48,12 @@ import tundra.render.Thumbnail;
 public final class StartPanel extends StackPane implements Settles {
     private static final double WIDE = 980, CARD = 146, PICTURE = 82, PURPOSE = 158, LIVE = 400;
     private static final long EVERY = 80_000_000;
+    /** At this pulse the first picture is on the screen. */
+    private static final int SEEN = 4;
     private final Choices choices;
     private final Executor line = Work.line("start pictures");
+    /** What is painted once the page is seen: until then the processor is for the page. */
+    private final List<Runnable> waiting = new ArrayList<>();
     private final ImageView live = new ImageView();
     private final AnimationTimer clock = new AnimationTimer() {
         @Override
@@ -62,6 +68,7 @@ public final class StartPanel extends StackPane implements Settles {
     /** Pictures that are on their way. */
     private int coming;
     private long painted;
+    private int pulses;
 
     /** What can be begun here. @param leave takes the panel off, which comes before each of the others */
     public record Choices(Runnable leave, Consumer<Path> open, Consumer<Project> begin, Consumer<Sample> sample, Runnable play, Runnable lesson,
@@ -124,7 +131,7 @@ public final class StartPanel extends StackPane implements Settles {
         var scroll = new ScrollPane(new StackPane(all));
         scroll.setFitToWidth(true);
         getChildren().add(scroll);
-        line.execute(this::read);
+        waiting.addFirst(this::read);
         sceneProperty().addListener((o, was, is) -> {
             if (is == null) {
                 clock.stop();
@@ -165,12 +172,9 @@ public final class StartPanel extends StackPane implements Settles {
         shape.setMaxSize(w, h);
         var place = new StackPane(shape);
         place.setMinSize(24, 24);
-        var size = new Label(p.size);
-        size.getStyleClass().addAll("quiet", "small");
-        var called = new Label(p.words);
-        called.setWrapText(true);
-        var words = new VBox(1, called, size);
-        // a label wraps at a width that it knows
+        Text called = Words.of(p.words);
+        called.setWrappingWidth(PURPOSE - 60);
+        var words = new VBox(1, called, Words.of(p.size, "quiet", "small"));
         words.setMinWidth(PURPOSE - 60);
         words.setPrefWidth(PURPOSE - 60);
         words.setMaxWidth(PURPOSE - 60);
@@ -195,11 +199,12 @@ public final class StartPanel extends StackPane implements Settles {
         var title = new Label(name);
         title.getStyleClass().add("card-title");
         title.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS);
-        var words = new Label(more);
-        words.getStyleClass().addAll("quiet", "small", "start-shows");
-        words.setWrapText(true);
-        words.setAlignment(Pos.TOP_LEFT);
-        var text = new VBox(2, title, words);
+        // texts, not labels: with a skin for each of them the page would come later
+        Text words = Words.of(more, "quiet", "small");
+        words.setWrappingWidth(CARD - 20);
+        var shows = new VBox(words);
+        shows.getStyleClass().add("start-shows");
+        var text = new VBox(2, title, shows);
         text.getStyleClass().add("start-words");
         var b = button(id, "", run);
         b.setGraphic(new VBox(face, text));
@@ -209,7 +214,7 @@ public final class StartPanel extends StackPane implements Settles {
         b.setMinWidth(CARD);
         b.setMaxWidth(CARD);
         coming++;
-        line.execute(() -> {
+        waiting.add(() -> {
             byte[] png = picture.get();
             if (png != null) {
                 Platform.runLater(() -> face.setPng(png));
@@ -242,6 +247,10 @@ public final class StartPanel extends StackPane implements Settles {
 
     /** A picture that is late is left out. */
     private void play(long now) {
+        if (++pulses == SEEN) {
+            waiting.forEach(line::execute);
+            waiting.clear();
+        }
         if (demo == null || painting || now - painted < EVERY) {
             return;
         }

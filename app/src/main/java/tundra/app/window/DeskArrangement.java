@@ -73,7 +73,9 @@ final class DeskArrangement {
             @Override
             public void changed(ObservableValue<? extends Scene> of, Scene before, Scene now) {
                 of.removeListener(this);
-                Platform.runLater(window.w.canvas::requestFocus);
+                if (!window.overlays.asking()) {
+                    Platform.runLater(window.w.canvas::requestFocus);
+                }
             }
         });
     }
@@ -164,11 +166,6 @@ final class DeskArrangement {
             window.stage.setFullScreen(alone);
         }
         arrange();
-    }
-
-    /** Whether all of the window is there. */
-    boolean furnished() {
-        return furnishing.done();
     }
 
     private static void width(Region r, double width) {

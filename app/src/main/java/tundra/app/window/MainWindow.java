@@ -278,18 +278,22 @@ public final class MainWindow {
         overlays.offerWhatWasLeft();
     }
 
-    /** What an empty start shows. */
+    /** What an empty start shows. Where the window is not shown yet, all that stands behind it waits until it is seen or left. */
     public void offerStart() {
-        overlays.start(tries::tryIt);
+        if (stage == null) {
+            layers.getChildren().remove(root);
+            desks.furnishing.behind(() -> layers.getChildren().addFirst(root));
+        }
+        overlays.start(tries::tryIt, desks.furnishing::finish);
     }
 
     boolean isTrying() {
         return tries.trying;
     }
 
-    /** Whether all of the window is there. */
-    public boolean furnished() {
-        return desks.furnished();
+    /** Whether all that is to be seen of the window is there. */
+    public boolean complete() {
+        return desks.furnishing.done() || overlays.asking();
     }
 
     HintBar hints() {

@@ -117,6 +117,10 @@ final class Overlays {
 
     /** Lays a panel over the window; gives what takes it off again. */
     Runnable over(Node panel) {
+        return over(panel, () -> { });
+    }
+
+    private Runnable over(Node panel, Runnable leaving) {
         // one is asked at a time; only what a crash left lies over the start page
         while (asking() && !(panel instanceof RecoveryPanel)) {
             leave();
@@ -124,6 +128,7 @@ final class Overlays {
         layers.getChildren().add(panel);
         var off = new Runnable[1];
         off[0] = () -> {
+            leaving.run();
             layers.getChildren().remove(panel);
             closers.remove(off[0]);
             w.canvas.requestFocus();
@@ -220,13 +225,13 @@ final class Overlays {
     }
 
     /** Offers what can be begun; whatever is chosen takes the offer off first. @param tryIt runs the page of what was opened */
-    void start(Runnable tryIt) {
+    void start(Runnable tryIt, Runnable leaving) {
         var off = new Runnable[1];
         var choices = new StartPanel.Choices(() -> off[0].run(), w.files::openRecent, w.files::begin, s -> w.files.openSample(s::read, s.words(),
                 () -> { }),
                 () -> w.files.openSample(Sample.OPEN_NIGHT::read, Sample.OPEN_NIGHT.words(), tryIt), () -> w.commands.run("lesson"), w.files::open,
                 w.files::newPiece);
-        off[0] = over(new StartPanel(w.settings.recent(), choices));
+        off[0] = over(new StartPanel(w.settings.recent(), choices), leaving);
     }
 
     void shortcuts() {
