@@ -91,12 +91,15 @@ public final class StartPanel extends StackPane implements Settles {
         left.getChildren().add(Words.section(recent.isEmpty() ? "Begin something new" : "Go on with"));
         if (!recent.isEmpty()) {
             var files = new FlowPane(10, 10);
+            files.setPrefWrapLength(3 * CARD + 2 * files.getHgap());
             recent.stream().limit(6).forEach(f -> files.getChildren()
                     .add(card("start-recent", name(f), f.toAbsolutePath().getParent().getFileName() == null ? "" : f.toAbsolutePath().getParent()
-                    .getFileName().toString(), () -> ProjectFile.picture(f), () -> choices.open().accept(f))));
+                    .getFileName().toString(), () -> picture(f), () -> choices.open().accept(f))));
             left.getChildren().addAll(files, Words.section("Begin something new"));
         }
         var purposes = new FlowPane(8, 8);
+        // three beside each other: what the page thinks of how tall it becomes
+        purposes.setPrefWrapLength(3 * PURPOSE + 2 * purposes.getHgap());
         for (Purpose p : Purpose.values()) {
             purposes.getChildren().add(purpose(p));
         }
@@ -222,6 +225,17 @@ public final class StartPanel extends StackPane implements Settles {
             Platform.runLater(() -> coming--);
         });
         return b;
+    }
+
+    /** What it was saved with, else painted from what stands in the file. */
+    private static byte[] picture(Path file) {
+        byte[] saved = ProjectFile.picture(file);
+        try {
+            return saved != null ? saved : PieceFace.png(ProjectFile.read(file), 2 * CARD);
+        } catch (IOException | RuntimeException e) {
+            // its card has no picture; opening it says why
+            return null;
+        }
     }
 
     private static byte[] sample(Sample s) {
