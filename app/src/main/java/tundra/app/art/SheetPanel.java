@@ -25,6 +25,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Palette;
@@ -44,7 +45,7 @@ public final class SheetPanel extends StackPane {
     private final Consumer<Cut> take;
     private final Runnable leave;
     private final Map<String, NumberField> fields = new LinkedHashMap<>();
-    private final ComboBox<String> order = new ComboBox<>();
+    private final ComboBox<String> order = new LightComboBox<>();
     private final CheckBox skip = new CheckBox("Leave out empty cells");
     private final Label result = new Label();
     private final Button apply = new Button("Make the flipbook");

@@ -22,6 +22,7 @@ import javafx.stage.Popup;
 import javafx.util.StringConverter;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.Popovers;
 import tundra.app.widget.WholeDrags;
 import tundra.app.widget.WholeWords;
@@ -48,7 +49,7 @@ final class PaintPopover {
     private final FlowPane shelf = new FlowPane(5, 5);
     private final ColorPicker picker = new ColorPicker(this::picked);
     private final StopBar stops = new StopBar((g, merge) -> take(g, merge), () -> picked());
-    private final ComboBox<Gradient.Spread> spread = new ComboBox<>();
+    private final ComboBox<Gradient.Spread> spread = new LightComboBox<>();
     private Paint paint;
     private Color last;
 

@@ -1,7 +1,6 @@
 package tundra.app.details;
 
 import java.util.List;
-import javafx.scene.control.ComboBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -12,6 +11,7 @@ import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.Words;
 import tundra.app.widget.WordsOf;
 
@@ -33,7 +33,7 @@ final class ArrangeSection extends VBox {
         var title = Words.section("Arrange");
         getChildren().addAll(title, row(commands, PARTS), row(commands, MORE));
         if (several) {
-            var by = new ComboBox<ToolOptions.AlignTo>();
+            var by = new LightComboBox<ToolOptions.AlignTo>();
             by.setId("align-to");
             by.getItems().setAll(ToolOptions.AlignTo.values());
             by.setValue(options.alignTo);

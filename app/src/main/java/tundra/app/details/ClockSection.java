@@ -9,6 +9,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.LightButton;
@@ -30,8 +31,8 @@ final class ClockSection extends VBox {
     private final NumberField seconds = new NumberField("Phase", "s", 3);
     private final NumberField frames = new NumberField("Phase in frames", "f", 0);
     private final NumberField speed = new NumberField("Speed", "×", 2);
-    private final ComboBox<Clock.Repeat> repeat = new ComboBox<>();
-    private final ComboBox<Motif> motif = new ComboBox<>();
+    private final ComboBox<Clock.Repeat> repeat = new LightComboBox<>();
+    private final ComboBox<Motif> motif = new LightComboBox<>();
     private boolean showing;
 
     ClockSection(Studio studio, List<String> ids) {

@@ -84,7 +84,7 @@ public final class DetailsPanel extends TallPane {
         box.getStyleClass().add("details-box");
         setContent(box);
         easing = new Lazy<>(() -> new EasingSection(studio, settings));
-        later.setOnFinished(e -> rows.forEach(PropertyRow::refresh));
+        later.setOnFinished(e -> PropertyRow.refresh(rows, studio.board()));
         studio.listen(this::changed);
         build();
     }
@@ -131,7 +131,7 @@ public final class DetailsPanel extends TallPane {
 
     private void refreshRows() {
         if (studio.selection().size() <= MANY) {
-            rows.forEach(PropertyRow::refresh);
+            PropertyRow.refresh(rows, studio.board());
         } else if (later.getStatus() != Animation.Status.RUNNING) {
             later.playFromStart();
         }

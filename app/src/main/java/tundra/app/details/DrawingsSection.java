@@ -23,6 +23,7 @@ import tundra.app.studio.OpenBook;
 import tundra.app.studio.Registering;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
@@ -43,7 +44,7 @@ final class DrawingsSection extends VBox {
     private final NumberField held = new NumberField("Frames that the drawing is held for", "frames", 0);
     private final NumberField takes = new NumberField("Seconds that the run takes", "s", 3);
     private final Label error = new Label();
-    private final ComboBox<String> by = new ComboBox<>();
+    private final ComboBox<String> by = new LightComboBox<>();
     private final JitterGraph graph;
     private final ToggleButton keep = new ToggleButton();
     private final Label change = new Label();

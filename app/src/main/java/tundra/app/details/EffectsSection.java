@@ -84,7 +84,7 @@ final class EffectsSection extends VBox {
             cards.getChildren().setAll(e.effects().stream().map(this::card).toList());
         }
         shown = e.effects();
-        rows.forEach(PropertyRow::refresh);
+        PropertyRow.refresh(rows, studio.board());
     }
 
     /** What decides which cards there are. */

@@ -9,6 +9,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.command.Commands;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.LightButton;
@@ -23,10 +24,10 @@ import tundra.core.motion.NamedEasing;
 /** How the open scene comes: its transition, whether it goes on where it was left, whose ground it has, and whether it lies over all others. */
 final class OpeningSection extends VBox {
     private final Studio studio;
-    private final ComboBox<Transition.Kind> kind = new ComboBox<>();
-    private final ComboBox<Transition.Side> side = new ComboBox<>();
+    private final ComboBox<Transition.Kind> kind = new LightComboBox<>();
+    private final ComboBox<Transition.Side> side = new LightComboBox<>();
     private final NumberField time = new NumberField("Takes", "s", 3);
-    private final ComboBox<NamedEasing> easing = new ComboBox<>();
+    private final ComboBox<NamedEasing> easing = new LightComboBox<>();
     private final CheckBox keeps = new CheckBox("Goes on where it was left");
     private final CheckBox ground = new CheckBox("Has the ground of the piece");
     private final CheckBox over = new CheckBox("Lies over all other scenes");

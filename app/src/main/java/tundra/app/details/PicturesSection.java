@@ -11,6 +11,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.job.Jobs;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.LightButton;
 import tundra.app.widget.Words;
@@ -28,7 +29,7 @@ final class PicturesSection extends VBox {
     private final Studio studio;
     private final Jobs jobs;
     private final String motif;
-    private final ComboBox<Boolean> choice = new ComboBox<>();
+    private final ComboBox<Boolean> choice = new LightComboBox<>();
     private final Label live = line("pictures-live");
     private final Label series = line("pictures-series");
     private final LightButton work = new LightButton("Work it out");

@@ -1,6 +1,7 @@
 package tundra.app.details;
 
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,6 +24,7 @@ import tundra.app.tool.ToolOptions;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.Icon;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
@@ -89,7 +91,7 @@ final class PropertyRow<T> extends NamedRow {
             setHgrow(color, Priority.ALWAYS);
             getChildren().add(color);
         } else if (property.type() instanceof ValueType.ChoiceType || property == Properties.FONT_WEIGHT) {
-            choice = new ComboBox<>();
+            choice = new LightComboBox<>();
             choice.getItems().setAll(options());
             choice.setConverter(new Word());
             choice.setId("field-" + property.key());
@@ -256,12 +258,18 @@ final class PropertyRow<T> extends NamedRow {
         return elements.size() > 1 ? elements.size() + " elements" : e == null ? "the canvas" : e.name();
     }
 
-    /** Shows the value at the playhead. */
-    void refresh() {
-        Board now = studio.board();
-        if (elements.stream().anyMatch(id -> now.owner(id) == null)) {
-            return;
+    /** Rows show the values at the playhead; those of elements that are gone stay as they are until they are gone too. */
+    static void refresh(List<PropertyRow<?>> rows, Board now) {
+        // many rows are of the same many elements
+        var there = new IdentityHashMap<List<String>, Boolean>();
+        for (PropertyRow<?> r : rows) {
+            if (there.computeIfAbsent(r.elements, all -> all.stream().noneMatch(id -> now.owner(id) == null))) {
+                r.refresh();
+            }
         }
+    }
+
+    private void refresh() {
         Function<String, T> values = studio.target().shownValues(property);
         T v = values.apply(elements.getFirst());
         boolean mixed = elements.stream().anyMatch(id -> !values.apply(id).equals(v));

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.WordsOf;
@@ -22,7 +23,7 @@ import tundra.core.model.Tree;
 final class ScrollSection extends VBox {
     private static final String CLOCK = "clock", SCENE = "scene";
     private final Studio studio;
-    private final ComboBox<String> by = new ComboBox<>();
+    private final ComboBox<String> by = new LightComboBox<>();
     private final NumberField length = new NumberField("How far the page scrolls meanwhile", "px", 0);
     private final NumberField from = new NumberField("Begins at this share of the way", "%", 0);
     private final NumberField to = new NumberField("Ends at this share of the way", "%", 0);
@@ -39,6 +40,7 @@ final class ScrollSection extends VBox {
         by.setAccessibleText("Moved by");
         by.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(by, Priority.ALWAYS);
+        by.setOnShowing(e -> list());
         by.setConverter(new WordsOf<>(s -> s.equals(CLOCK) ? "the clock" : s.equals(SCENE) ? "the page's scrolling" : studio.board()
                 .find(s) instanceof Element e ? "the way of " + e.name() : "?"));
         by.setOnAction(e -> {
@@ -81,14 +83,24 @@ final class ScrollSection extends VBox {
         refresh();
     }
 
+    /** All elements are listed only for who opens the list: JavaFX measures each of them to know how wide the field would like to be. */
+    private void list() {
+        showing = true;
+        var all = new ArrayList<String>(List.of(CLOCK, SCENE));
+        Tree.each(studio.board().elements(), e -> all.add(e.id()));
+        String now = by.getValue();
+        by.getItems().setAll(all);
+        by.setValue(now);
+        showing = false;
+    }
+
     void refresh() {
         showing = true;
         Timeline t = studio.timeline();
         Scroll s = t.scroll();
-        var all = new ArrayList<String>(List.of(CLOCK, SCENE));
-        Tree.each(studio.board().elements(), e -> all.add(e.id()));
-        if (!by.getItems().equals(all)) {
-            by.getItems().setAll(all);
+        by.getItems().setAll(CLOCK, SCENE);
+        if (s != null && s.through() != null) {
+            by.getItems().add(s.through());
         }
         by.setValue(s == null ? CLOCK : s.through() == null ? SCENE : s.through());
         seen(lengths, s != null && s.through() == null);

@@ -19,6 +19,7 @@ import tundra.app.document.BlockFiles;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
@@ -150,7 +151,7 @@ final class SettingRow extends VBox {
     }
 
     private ComboBox<Choice> choice(List<Choice> all) {
-        var box = new ComboBox<Choice>();
+        var box = new LightComboBox<Choice>();
         box.getItems().setAll(all);
         box.setConverter(new WordsOf<>(Choice::words));
         box.setAccessibleText(setting.label());

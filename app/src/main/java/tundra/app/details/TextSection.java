@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.Words;
 import tundra.core.edit.PieceValues;
@@ -24,7 +25,7 @@ final class TextSection extends VBox {
     private final List<String> ids;
     private final TextArea words = new TextArea();
     private final LightButton value = new LightButton("Show a value");
-    private final ComboBox<String> family = new ComboBox<>();
+    private final ComboBox<String> family = new LightComboBox<>();
     private Object typing = new Object();
     private boolean showing;
 

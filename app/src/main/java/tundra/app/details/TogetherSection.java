@@ -1,12 +1,12 @@
 package tundra.app.details;
 
-import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.studio.Studio;
 import tundra.app.tool.Selected;
 import tundra.app.tool.ToolOptions;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
@@ -27,7 +27,7 @@ final class TogetherSection extends VBox {
         this.options = options;
         turn.setId("field-turn-all");
         scale.setId("field-scale-all");
-        var around = new ComboBox<ToolOptions.TurnAround>();
+        var around = new LightComboBox<ToolOptions.TurnAround>();
         around.setId("turn-around");
         around.getItems().setAll(ToolOptions.TurnAround.values());
         around.setValue(options.turnAround);

@@ -38,6 +38,8 @@ import tundra.core.model.Flipbook;
 
 /** The list of the scene's elements, the front one first: renamed, reordered, locked and hidden here. */
 public final class OutlinePanel extends VBox {
+    /** The height of a row in px, the same as in the theme. */
+    private static final double ROW = 26;
     private final Studio studio;
     private final ListView<Row> list = new ListView<>();
     private final Set<String> open = new HashSet<>();
@@ -75,6 +77,8 @@ public final class OutlinePanel extends VBox {
         list.setAccessibleText("Elements");
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.setCellFactory(v -> new OutlineCell(this));
+        // where rows may differ in height JavaFX makes and measures a cell for one row after the other, of all that there are
+        list.setFixedCellSize(ROW);
         list.setPlaceholder(nothing());
         setVgrow(list, Priority.ALWAYS);
         // the list comes with its first row

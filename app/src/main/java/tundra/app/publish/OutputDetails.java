@@ -32,6 +32,7 @@ import tundra.app.output.OutputQueue;
 import tundra.app.studio.Studio;
 import tundra.app.widget.Buttons;
 import tundra.app.widget.LightButton;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.WordsOf;
@@ -54,7 +55,7 @@ final class OutputDetails extends VBox {
     private final ImageView sample = new ImageView();
     private final Button make = new Button("Make"), open = new Button("Open"), folder = new Button("Show in folder"),
             copy = new Button("Copy the code");
-    private final ComboBox<PageSettings.Fit> fit = new ComboBox<>();
+    private final ComboBox<PageSettings.Fit> fit = new LightComboBox<>();
     private final CheckBox history = new CheckBox("Scenes in browser history");
     private final TextField language = new TextField();
     private final List<OutputField> fields = new ArrayList<>();

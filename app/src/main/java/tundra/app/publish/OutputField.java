@@ -7,13 +7,13 @@ import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import tundra.app.color.PaintField;
 import tundra.app.studio.Studio;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.LightLabel;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.NumberField;
@@ -99,7 +99,7 @@ final class OutputField extends VBox {
     }
 
     private Node choice(Supplier<List<Choice>> all) {
-        var box = new ComboBox<Choice>();
+        var box = new LightComboBox<Choice>();
         box.setConverter(new WordsOf<>(Choice::words));
         box.setAccessibleText(label);
         box.setMaxWidth(Double.MAX_VALUE);

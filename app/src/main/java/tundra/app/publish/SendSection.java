@@ -26,6 +26,7 @@ import tundra.app.send.Secrets;
 import tundra.app.send.Sending;
 import tundra.app.studio.Settings;
 import tundra.app.studio.Studio;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NamedRow;
 import tundra.app.widget.Times;
 import tundra.app.widget.Words;
@@ -44,7 +45,7 @@ final class SendSection extends VBox {
     private final Notices notices;
     private final Supplier<Output> output;
     private final Secrets secrets = new Secrets();
-    private final ComboBox<Place.Kind> kind = new ComboBox<>();
+    private final ComboBox<Place.Kind> kind = new LightComboBox<>();
     private final TextField address = new TextField(), user = new TextField(), folder = new TextField();
     private final Label state = new Label(), last = new Label();
     private final ProgressBar bar = new ProgressBar(0);

@@ -18,6 +18,7 @@ import javafx.scene.layout.VBox;
 import tundra.app.studio.Aspect;
 import tundra.app.studio.Playback;
 import tundra.app.studio.Studio;
+import tundra.app.widget.LightComboBox;
 import tundra.app.widget.NumberField;
 import tundra.app.widget.Words;
 import tundra.core.edit.TimeText;
@@ -151,7 +152,7 @@ public final class HelperPanel extends VBox {
         var row = new HBox(6, name, gap);
         row.setAlignment(Pos.CENTER_LEFT);
         if (!p.words().isEmpty()) {
-            var choice = new ComboBox<String>();
+            var choice = new LightComboBox<String>();
             choice.setId("helper-" + i);
             choice.setAccessibleText(p.label());
             choice.setOnAction(e -> {
