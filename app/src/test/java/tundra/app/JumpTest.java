@@ -101,9 +101,13 @@ class JumpTest extends InWindow {
         assertThat(value(figure, Properties.SCALE, 0.5)).isEqualTo(new Point(1, 1));
         assertThat(value(figure, Properties.SCALE, 1.25).y()).isCloseTo(0.75, within(1e-9));
         assertThat(handlings).as("presses, drags, keys and numbers").isLessThan(40);
-        while (t.studio.history().undo()) {
-            continue;
-        }
+        // on the interface thread, where the panels read the board meanwhile
+        RealWindow.fx(() -> {
+            while (t.studio.history().undo()) {
+                continue;
+            }
+            return null;
+        });
         assertThat(t.studio.board().elements()).isEmpty();
     }
 
