@@ -149,6 +149,15 @@ class LightComboBoxTest extends InWindow {
         RealWindow.fx(() -> {
             by.show();
             assertThat(by.getItems()).contains("a", "b").hasSize(4);
+            t.studio.seek(1_000_000);
+            t.studio.edit("Resize", b -> b.withSize(new Point(640, 401)));
+            return null;
+        });
+        t.settle();
+        RealWindow.pulses(3);
+        RealWindow.fx(() -> {
+            assertThat(by.isShowing()).isTrue();
+            assertThat(by.getItems()).as("while it is open and something else changes").contains("a", "b").hasSize(4);
             by.getSelectionModel().select("b");
             by.hide();
             return null;

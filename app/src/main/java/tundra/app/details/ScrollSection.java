@@ -40,7 +40,7 @@ final class ScrollSection extends VBox {
         by.setAccessibleText("Moved by");
         by.setMaxWidth(Double.MAX_VALUE);
         HBox.setHgrow(by, Priority.ALWAYS);
-        by.setOnShowing(e -> list());
+        by.showingProperty().addListener((o, was, is) -> refresh());
         by.setConverter(new WordsOf<>(s -> s.equals(CLOCK) ? "the clock" : s.equals(SCENE) ? "the page's scrolling" : studio.board()
                 .find(s) instanceof Element e ? "the way of " + e.name() : "?"));
         by.setOnAction(e -> {
@@ -83,24 +83,24 @@ final class ScrollSection extends VBox {
         refresh();
     }
 
-    /** All elements are listed only for who opens the list: JavaFX measures each of them to know how wide the field would like to be. */
-    private void list() {
-        showing = true;
-        var all = new ArrayList<String>(List.of(CLOCK, SCENE));
-        Tree.each(studio.board().elements(), e -> all.add(e.id()));
-        String now = by.getValue();
-        by.getItems().setAll(all);
-        by.setValue(now);
-        showing = false;
+    /** All elements are listed only for who opens the list: a scene may have thousands. */
+    private List<String> listed(Scroll now) {
+        var out = new ArrayList<String>(List.of(CLOCK, SCENE));
+        if (by.isShowing()) {
+            Tree.each(studio.board().elements(), e -> out.add(e.id()));
+        } else if (now != null && now.through() != null) {
+            out.add(now.through());
+        }
+        return out;
     }
 
     void refresh() {
         showing = true;
         Timeline t = studio.timeline();
         Scroll s = t.scroll();
-        by.getItems().setAll(CLOCK, SCENE);
-        if (s != null && s.through() != null) {
-            by.getItems().add(s.through());
+        List<String> listed = listed(s);
+        if (!by.getItems().equals(listed)) {
+            by.getItems().setAll(listed);
         }
         by.setValue(s == null ? CLOCK : s.through() == null ? SCENE : s.through());
         seen(lengths, s != null && s.through() == null);

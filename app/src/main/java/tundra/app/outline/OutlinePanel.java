@@ -38,7 +38,7 @@ import tundra.core.model.Flipbook;
 
 /** The list of the scene's elements, the front one first: renamed, reordered, locked and hidden here. */
 public final class OutlinePanel extends VBox {
-    /** The height of a row in px, the same as in the theme. */
+    /** The height of a row in px. */
     private static final double ROW = 26;
     private final Studio studio;
     private final ListView<Row> list = new ListView<>();
@@ -77,7 +77,7 @@ public final class OutlinePanel extends VBox {
         list.setAccessibleText("Elements");
         list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
         list.setCellFactory(v -> new OutlineCell(this));
-        // where rows may differ in height JavaFX makes and measures a cell for one row after the other, of all that there are
+        // JavaFX knows where each row lies without measuring others
         list.setFixedCellSize(ROW);
         list.setPlaceholder(nothing());
         setVgrow(list, Priority.ALWAYS);

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.Callable;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -125,7 +126,7 @@ public final class StartPanel extends StackPane implements Settles {
 
         var samples = new FlowPane(10, 10);
         for (Sample s : Sample.values()) {
-            samples.getChildren().add(card("start-" + s.file, s.words, s.shows, () -> sample(s), () -> choices.sample().accept(s)));
+            samples.getChildren().add(card("start-" + s.file, s.words, s.shows, () -> face(s::read), () -> choices.sample().accept(s)));
         }
         var upper = new HBox(28, left, right);
         var all = new VBox(18, head, upper, Words.section("Take one apart"), samples);
@@ -227,22 +228,17 @@ public final class StartPanel extends StackPane implements Settles {
         return b;
     }
 
-    /** What it was saved with, else painted from what stands in the file. */
+    /** What a file was saved with, else painted from what stands in it. */
     private static byte[] picture(Path file) {
         byte[] saved = ProjectFile.picture(file);
-        try {
-            return saved != null ? saved : PieceFace.png(ProjectFile.read(file), 2 * CARD);
-        } catch (IOException | RuntimeException e) {
-            // its card has no picture; opening it says why
-            return null;
-        }
+        return saved != null ? saved : face(() -> ProjectFile.read(file));
     }
 
-    private static byte[] sample(Sample s) {
+    /** Null where there is none: its card has no picture then, and opening it says why. */
+    private static byte[] face(Callable<Project> piece) {
         try {
-            return PieceFace.png(s.read(), 2 * CARD);
-        } catch (IOException e) {
-            // its card has no picture; opening it says why
+            return PieceFace.png(piece.call(), 2 * CARD);
+        } catch (Exception e) {
             return null;
         }
     }
