@@ -471,17 +471,34 @@ final class RealWindow implements AutoCloseable, Dialogs {
         return fx(() -> ((RestingField) node(field)).text());
     }
 
-    /** Clicks at the end of a field of a panel; gives the text field that it is from then on, with all of it selected. */
+    /**
+     * Clicks at the end of a field of a panel, once it stands where it stood a pulse before; gives the text field that it is from then on, with
+     * all of it selected.
+     */
     TextField enter(String field) throws Exception {
         bringIntoView(field);
-        return enter(node(field).lookup(".resting-field"));
+        node(field);
+        var aim = new Point[1];
+        until(() -> {
+            Node box = within(field, ".resting-field");
+            Point was = aim[0];
+            aim[0] = box == null ? null : screen(box, box.getLayoutBounds().getWidth() - 8, 12);
+            return was != null && was.equals(aim[0]);
+        });
+        click(aim[0]);
+        until(() -> typedIn(field) != null && typedIn(field).isFocused());
+        keys(KeyCode.CONTROL, KeyCode.A);
+        return fx(() -> typedIn(field));
     }
 
-    private TextField enter(Node field) throws Exception {
-        click(fx(() -> screen(field, field.getLayoutBounds().getWidth() - 8, 12)));
-        until(() -> field.lookup(".text-field") instanceof TextField f && f.isFocused());
-        keys(KeyCode.CONTROL, KeyCode.A);
-        return (TextField) fx(() -> field.lookup(".text-field"));
+    private TextField typedIn(String field) {
+        return (TextField) within(field, ".text-field");
+    }
+
+    /** A part of a part of the window, or that itself; null when one of them isn't there. On the interface thread. */
+    private Node within(String id, String selector) {
+        Node n = stage.getScene().lookup("#" + id);
+        return n == null ? null : n.lookup(selector);
     }
 
     /** Puts a number or a colour into a field of the details, and goes back to the canvas. */
